@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Combination;
+
+/** The same limbs in the other stance, and what had to be replaced on the way. */
+final readonly class Carried
+{
+    /** @param list<Caveat> $replaced */
+    public function __construct(public Voice $voice, public array $replaced)
+    {
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Combination;
+
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Strike;
+
+/**
+ * Carries a chain into the other stance with the same limbs: the left hand stays the left hand, so roles swap
+ * wherever the two running stances differ. What has no counterpart is replaced, and each replacement is said.
+ */
+final readonly class Carrier
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    public function carry(Voice $voice): Carried
+    {
+        $stance = $voice->stance->other();
+        $running = $stance;
+        $items = [];
+        $replaced = [];
+        foreach ($voice->chain->items as $at => $item) {
+            $swap = $running !== $voice->stances[$at];
+            if ($swap && $item instanceof StrikeItem) {
+                [$carried, $why] = $this->strike($item);
+            } elseif ($swap && $item instanceof MoveItem) {
+                $carried = new MoveItem($this->catalogue->move($item->move->carry));
+                $why = $item->move->carryNote;
+            } else {
+                [$carried, $why] = [$item, null];
+            }
+            if (null !== $why) {
+                $replaced[] = new Caveat('replaced', $at, $this->sentence($item, $carried, $why));
+            }
+            $items[] = $carried;
+            $running = Voice::after($carried, $running);
+        }
+
+        return new Carried(new Voice(Chain::of($items), $stance), $replaced);
+    }
+
+    /** The strike that the same limb throws from the other role. */
+    public function counterpart(Strike $strike): Strike
+    {
+        return null !== $strike->carry
+            ? $this->catalogue->strike($strike->carry->to)
+            : $this->catalogue->inFamily($strike->family, $strike->role->other()) ?? throw new \LogicException(sprintf('The data names no carry for %s.', $strike->id));
+    }
+
+    /** @return array{StrikeItem, ?string} */
+    private function strike(StrikeItem $item): array
+    {
+        $strike = $this->counterpart($item->strike);
+        $target = in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
+        $lands = $item->landsForward && StrikeItem::canLandForward($strike);
+        $why = $item->strike->carry?->why;
+        if ($item->landsForward && !$lands) {
+            $why = (null === $why ? '' : $why.'; ').'that leg is in front already and lands where it left';
+        }
+
+        return [new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $lands), $why];
+    }
+
+    private function sentence(Item $from, Item $to, string $why): string
+    {
+        $name = static fn (Item $item): string => match (true) {
+            $item instanceof StrikeItem => $item->strike->name,
+            $item instanceof MoveItem => $item->move->words(),
+            default => 'item',
+        };
+
+        return $name($from) === $name($to)
+            ? sprintf('The %s stays, but %s.', $name($from), $why)
+            : sprintf('The %s becomes the %s: %s.', $name($from), $name($to), $why);
+    }
+}

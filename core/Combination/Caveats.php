@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Combination;
+
+use Periplus\Core\Technique\Catalogue;
+
+/** Compares one voice with another item by item and says what really changes against this opponent. */
+final readonly class Caveats
+{
+    private Carrier $carrier;
+
+    public function __construct(Catalogue $catalogue)
+    {
+        $this->carrier = new Carrier($catalogue);
+    }
+
+    /** @return list<Caveat> from the guard to the last item */
+    public function between(Voice $from, Voice $to, Opponent $opponent): array
+    {
+        $caveats = [];
+        if (0 < count($from->chain) && $from->stance !== $to->stance) {
+            $caveats[] = $this->guard($to, $opponent);
+        }
+        foreach (array_keys($to->chain->items) as $at) {
+            $before = $opponent->meets($from, $at);
+            $after = $opponent->meets($to, $at);
+            if ($before !== $after) {
+                array_push($caveats, ...$this->changes($from, $to, $at, $before, $after));
+            }
+        }
+
+        return $caveats;
+    }
+
+    private function guard(Voice $to, Opponent $opponent): Caveat
+    {
+        $who = sprintf('%s against %s', ucfirst($to->stance->value), $opponent->stance->value);
+        $out = sprintf('the way out is to the %s, away from their rear hand', $opponent->safeSide()->value);
+
+        return $opponent->isOpenTo($to->stance)
+            ? new Caveat('guard-opens', null, sprintf('%s is an open guard: lead foot outside theirs; %s.', $who, $out))
+            : new Caveat('guard-closes', null, sprintf('%s is a closed guard: %s.', $who, $out));
+    }
+
+    /**
+     * @param list<Meeting> $before
+     * @param list<Meeting> $after
+     *
+     * @return list<Caveat>
+     */
+    private function changes(Voice $from, Voice $to, int $at, array $before, array $after): array
+    {
+        $item = $to->chain->items[$at];
+        $side = $to->side($at)?->value ?? '';
+        $who = ucfirst($to->stance->value);
+        $original = $from->chain->items[$at];
+        $what = match (true) {
+            $item instanceof StrikeItem => $item->strike->name,
+            $item instanceof MoveItem => $item->move->words(),
+            default => '',
+        };
+        $offer = $original instanceof StrikeItem && $item instanceof StrikeItem && $original->strike === $item->strike
+            ? $this->offer($item)
+            : null;
+        $same = null === $offer ? '' : sprintf(' The same %s instead: %s to the %s.', $item instanceof StrikeItem && $item->isLegStrike() ? 'leg' : 'hand', $offer->strike->name, $offer->target->word());
+
+        $caveats = [];
+        foreach ($after as $meeting) {
+            if (in_array($meeting, $before, true)) {
+                continue;
+            }
+            $caveats[] = match ($meeting) {
+                Meeting::Spleen => new Caveat('liver-lost', $at, sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
+                Meeting::Liver => new Caveat('liver-gained', $at, sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
+                Meeting::ThighInside => new Caveat('thigh-inside', $at, sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
+                Meeting::ThighOutside => new Caveat('thigh-outside', $at, sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
+                Meeting::OpenSide => new Caveat('open-side-gained', $at, sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
+                Meeting::AwayFromRearHand => new Caveat('way-out-gained', $at, sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
+                Meeting::TowardRearHand => new Caveat('way-out-lost', $at, sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
+            };
+        }
+        if (in_array(Meeting::OpenSide, $before, true) && !in_array(Meeting::OpenSide, $after, true)) {
+            $caveats[] = new Caveat('open-side-lost', $at, sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
+        }
+
+        return $caveats;
+    }
+
+    /** The strike of the same limb as before the mirror, at the same target. */
+    private function offer(StrikeItem $item): ?StrikeItem
+    {
+        $strike = $this->carrier->counterpart($item->strike);
+
+        return in_array($item->target, $strike->targets, true) ? new StrikeItem($strike, $item->target, $item->effort) : null;
+    }
+}

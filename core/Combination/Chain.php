@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Combination;
+
+/** The sequence of strikes and moves, by role. One chain serves both stances. */
+final readonly class Chain implements \Countable
+{
+    /** Most items in one chain, repeats written out. */
+    public const MOST = 64;
+
+    /** @param list<Item> $items */
+    private function __construct(public array $items)
+    {
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @throws InvalidChain
+     */
+    public static function of(array $items): self
+    {
+        foreach (array_keys($items) as $at) {
+            self::require($items, $at);
+        }
+        if (count($items) > self::MOST) {
+            throw InvalidChain::tooLong();
+        }
+
+        return new self($items);
+    }
+
+    /**
+     * Whether the item at that place may follow those before it.
+     *
+     * @param list<Item> $items
+     *
+     * @throws InvalidChain
+     */
+    public static function require(array $items, int $at): void
+    {
+        $item = $items[$at];
+        if (!$item instanceof StrikeItem || !$item->joined) {
+            return;
+        }
+        if ($item->feint) {
+            throw InvalidChain::joinedFeint($item->strike);
+        }
+        do {
+            $before = $items[--$at] ?? null;
+            if (!$before instanceof StrikeItem || $before->feint) {
+                throw InvalidChain::joinsNothing();
+            }
+            if ($before->sharesLimbWith($item)) {
+                throw InvalidChain::joinsSameLimb($item->strike);
+            }
+        } while ($before->joined);
+    }
+
+    public function count(): int
+    {
+        return count($this->items);
+    }
+
+    /** @return array<int, StrikeItem> the strikes by their place in the chain, feints among them */
+    public function strikes(): array
+    {
+        return array_filter($this->items, static fn (Item $item): bool => $item instanceof StrikeItem);
+    }
+}

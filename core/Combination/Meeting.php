@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Combination;
+
+/** What an item meets on the opponent; depends on our side and on the opponent's stance. */
+enum Meeting: string
+{
+    case Liver = 'liver';
+    case Spleen = 'spleen';
+    case ThighInside = 'thigh-inside';
+    case ThighOutside = 'thigh-outside';
+    case OpenSide = 'open-side';
+    case AwayFromRearHand = 'away-from-rear-hand';
+    case TowardRearHand = 'toward-rear-hand';
+
+    /** As it is read after the strike or move: "left hook to the liver". */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Liver => 'to the liver',
+            self::Spleen => 'to the spleen side',
+            self::ThighInside => 'inside of the lead thigh',
+            self::ThighOutside => 'outside of the lead thigh',
+            self::OpenSide => 'into the open side',
+            self::AwayFromRearHand => 'away from their rear hand',
+            self::TowardRearHand => 'toward their rear hand',
+        };
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Combination;
+
+use Periplus\Core\Technique\Path;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
+
+/**
+ * The one who is hit. The liver lies on the opponent's right, which faces our left; the opponent's lead thigh and
+ * rear hand follow from their stance. Common practice, no source.
+ */
+final readonly class Opponent
+{
+    public function __construct(public Stance $stance)
+    {
+    }
+
+    /** Opposite stances face each other open, same stances closed. */
+    public function isOpenTo(Stance $ours): bool
+    {
+        return $this->stance !== $ours;
+    }
+
+    /** The side, seen by us, to which it is safe to leave: away from their rear hand. */
+    public function safeSide(): Side
+    {
+        // Their right hand faces our left.
+        return $this->stance->sideOf(Role::Rear);
+    }
+
+    /** @return list<Meeting> what the item at that place meets; empty when nothing depends on the side */
+    public function meets(Voice $voice, int $at): array
+    {
+        $item = $voice->chain->items[$at];
+        $side = $voice->side($at);
+        if (null === $side) {
+            return [];
+        }
+        if ($item instanceof MoveItem) {
+            return match (true) {
+                !$item->move->takesAngle() => [],
+                $side === $this->safeSide() => [Meeting::AwayFromRearHand],
+                default => [Meeting::TowardRearHand],
+            };
+        }
+        if (!$item instanceof StrikeItem || Path::Circular !== $item->strike->path) {
+            return [];
+        }
+
+        return match ($item->target) {
+            Target::Head => [],
+            Target::Leg => [$side === $this->stance->sideOf(Role::Lead) ? Meeting::ThighInside : Meeting::ThighOutside],
+            Target::Body => [
+                Side::Left === $side ? Meeting::Liver : Meeting::Spleen,
+                ...($item->isLegStrike() && Role::Rear === $item->strike->role && $this->isOpenTo($voice->stances[$at]) ? [Meeting::OpenSide] : []),
+            ],
+        };
+    }
+}

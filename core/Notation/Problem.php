@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/** Something in the text that could not be read: where, what was expected, and the nearest that would be accepted. */
+final readonly class Problem
+{
+    /**
+     * @param int $at first character, counted in Unicode characters from 0
+     * @param int $length in Unicode characters
+     * @param string $message one sentence for people
+     * @param string $expected what could stand there
+     * @param list<string> $nearest texts that would be accepted in its place, nearest first
+     */
+    public function __construct(
+        public int $at,
+        public int $length,
+        public string $message,
+        public string $expected,
+        public array $nearest = [],
+    ) {
+    }
+}

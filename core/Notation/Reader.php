@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+
+/**
+ * Reads a chain typed in numbers, words or both. It never stops at the first mistake: every problem comes back
+ * with its place, what was expected and the nearest that would be accepted.
+ */
+final readonly class Reader
+{
+    /** Longest text in Unicode characters. */
+    public const LONGEST = 400;
+
+    private Vocabulary $vocabulary;
+
+    public function __construct(private Catalogue $catalogue)
+    {
+        $this->vocabulary = new Vocabulary($catalogue);
+    }
+
+    public static function builtIn(): self
+    {
+        static $reader = null;
+
+        return $reader ??= new self(Catalogue::builtIn());
+    }
+
+    /** @param Stance $stance the starting stance, in which left and right are understood */
+    public function read(string $text, Scheme $scheme, Stance $stance): Reading
+    {
+        if (!mb_check_encoding($text, 'UTF-8')) {
+            return self::refuse(0, 'This text is damaged: it is not valid UTF-8. Type it again.');
+        }
+        $length = mb_strlen($text);
+        if ($length > self::LONGEST) {
+            return self::refuse($length, sprintf('This line has %s characters; a combination has at most %d. Split it.', number_format($length), self::LONGEST));
+        }
+        if ('' === trim($text)) {
+            return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');
+        }
+
+        return (new Parse($this->catalogue, $this->vocabulary, $scheme, $stance, Tokens::cut($text)))->reading();
+    }
+
+    private static function refuse(int $length, string $message): Reading
+    {
+        return new Reading(null, [], [new Problem(0, $length, $message, 'a combination in numbers or words', ['1 2', 'jab cross'])], []);
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
+
+/** A numbering: which number stands for which strike, bound to the role or to the hand. */
+final readonly class Scheme
+{
+    /** @var array<string, array<string, list<SchemeEntry>>> by family and position; numbers that mean a target come first */
+    private array $byPosition;
+
+    /** @param array<array-key, SchemeEntry> $entries by code; PHP keeps a code of digits as an int key */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $about,
+        public bool $boundToHand,
+        public array $entries,
+    ) {
+        $byPosition = [];
+        foreach ($entries as $entry) {
+            $list = $byPosition[$entry->family][$entry->position->value] ?? [];
+            null === $entry->target ? $list[] = $entry : array_unshift($list, $entry);
+            $byPosition[$entry->family][$entry->position->value] = $list;
+        }
+        $this->byPosition = $byPosition;
+    }
+
+    public static function named(string $id): self
+    {
+        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(sprintf('There is no scheme "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
+    }
+
+    /** @return array<string, self> the four that ship with Periplus, by id */
+    public static function builtIn(): array
+    {
+        static $schemes = null;
+
+        return $schemes ??= self::read(__DIR__.'/../data/schemes.json');
+    }
+
+    public function entry(string $code): ?SchemeEntry
+    {
+        return $this->entries[strtoupper($code)] ?? null;
+    }
+
+    /** The number that stands for this strike at this target, or null when the scheme has none. */
+    public function numberOf(string $family, Role $role, Target $target, Stance $running): ?SchemeEntry
+    {
+        $position = $this->boundToHand ? $running->sideOf($role)->value : $role->value;
+        foreach ($this->byPosition[$family][$position] ?? [] as $entry) {
+            if (null === $entry->target || $entry->target === $target) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, self> */
+    private static function read(string $file): array
+    {
+        /** @var array{schemes: list<array{id: string, name: string, about: string, boundTo: string, entries: list<array{0: string, 1: string, 2: string, 3?: string}>}>} $data */
+        $data = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
+        $schemes = [];
+        foreach ($data['schemes'] as $row) {
+            $entries = [];
+            foreach ($row['entries'] as $entry) {
+                $entries[$entry[0]] = new SchemeEntry(
+                    $entry[0],
+                    $entry[1],
+                    'hand' === $row['boundTo'] ? Side::from($entry[2]) : Role::from($entry[2]),
+                    isset($entry[3]) ? Target::from($entry[3]) : null,
+                );
+            }
+            $schemes[$row['id']] = new self($row['id'], $row['name'], $row['about'], 'hand' === $row['boundTo'], $entries);
+        }
+
+        return $schemes;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
+
+/** One number of a scheme: a family of strikes, thrown from a role or from a hand, with a target when the number means one. */
+final readonly class SchemeEntry
+{
+    public function __construct(
+        public string $code,
+        public string $family,
+        public Role|Side $position,
+        public ?Target $target,
+    ) {
+    }
+
+    public function role(Stance $running): Role
+    {
+        return $this->position instanceof Side ? $running->roleOf($this->position) : $this->position;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+enum TokenKind
+{
+    /** A number of a scheme, with its letters: 3b, 14h, K4. */
+    case Number;
+    case Word;
+    /** Separates phrases: a comma or the like. Blanks and hyphens leave no token. */
+    case Stop;
+    /** One of ( ) [ ] + / * ! ~ > */
+    case Mark;
+    /** The count of a repeat, written straight after its bracket: x3. */
+    case Times;
+    /** A character that stands for nothing. */
+    case Stranger;
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/** Cuts a text into tokens in one pass. */
+final readonly class Tokens
+{
+    private const PATTERN = <<<'REGEX'
+        ~\G(?:
+          (?<times>(?<=\])\s*[x\x{00D7}]\s*[0-9]+)
+        | (?<blank>[\s\x{00A0}]+|[-\x{2010}-\x{2015}\x{2212}])
+        | (?<stop>[,;.:|\x{00B7}\x{2022}\x{2192}])
+        | (?<number>[a-z]{0,2}[0-9]+[a-z]*)
+        | (?<word>\p{L}[\p{L}\p{M}'\x{2019}]*)
+        | (?<mark>[()\[\]+/*!\~>])
+        | (?<stranger>.)
+        )~uxsi
+        REGEX;
+
+    private const KINDS = [
+        'stop' => TokenKind::Stop,
+        'times' => TokenKind::Times,
+        'number' => TokenKind::Number,
+        'word' => TokenKind::Word,
+        'mark' => TokenKind::Mark,
+        'stranger' => TokenKind::Stranger,
+    ];
+
+    /** @return list<Token> */
+    public static function cut(string $text): array
+    {
+        preg_match_all(self::PATTERN, $text, $matches, \PREG_SET_ORDER | \PREG_UNMATCHED_AS_NULL);
+        $tokens = [];
+        $at = 0;
+        foreach ($matches as $match) {
+            $found = (string) $match[0];
+            $length = mb_strlen($found);
+            foreach (self::KINDS as $group => $kind) {
+                if (null !== $match[$group]) {
+                    $tokens[] = new Token($kind, $found, new Span($at, $length));
+                    break;
+                }
+            }
+            $at += $length;
+        }
+
+        return $tokens;
+    }
+}

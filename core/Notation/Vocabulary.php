@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Target;
+
+/**
+ * The words coaches use for strikes and moves, and what each stands for. Built once from the catalogue; spoken
+ * variants are added here.
+ */
+final readonly class Vocabulary
+{
+    public const SIDES = ['lead' => Role::Lead, 'front' => Role::Lead, 'rear' => Role::Rear, 'left' => Side::Left, 'right' => Side::Right];
+    public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true];
+    public const TARGETS = ['head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'mid' => Target::Body, 'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'low' => Target::Leg];
+    /** Noun to family; jab and cross also fix the role, see {@see FIXED}. */
+    public const NOUNS = [
+        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'hook' => 'hook', 'uppercut' => 'uppercut', 'upper' => 'uppercut',
+        'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
+        'push kick' => 'push kick', 'front kick' => 'push kick', 'round kick' => 'round kick', 'roundhouse kick' => 'round kick', 'roundhouse' => 'round kick', 'kick' => 'round kick',
+        'switch kick' => 'switch kick', 'switch round kick' => 'switch kick', 'side kick' => 'side kick',
+        'spinning back kick' => 'spinning back kick', 'spinning kick' => 'spinning back kick', 'back kick' => 'spinning back kick',
+        'knee' => 'knee', 'switch knee' => 'switch knee',
+        'elbow' => 'elbow', 'horizontal elbow' => 'elbow', 'upward elbow' => 'upward elbow', 'up elbow' => 'upward elbow', 'downward elbow' => 'downward elbow', 'down elbow' => 'downward elbow',
+        'spinning back elbow' => 'spinning back elbow', 'spinning elbow' => 'spinning back elbow', 'back elbow' => 'spinning back elbow',
+    ];
+    public const FIXED = ['jab' => Role::Lead, 'cross' => Role::Rear];
+    /** Words between two strikes that change nothing. */
+    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true];
+    public const BEATS = ['beat' => true, 'pause' => true];
+    private const BASES = ['pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in']];
+    private const ALIASES = [
+        'weave' => 'roll', 'bob and weave' => 'roll', 'leg check' => 'check', 'shin check' => 'check', 'angle' => 'step-out', 'angle out' => 'step-out', 'step off' => 'step-out',
+        'step forward' => 'step-in', 'move in' => 'step-in', 'step backward' => 'step-back', 'lean back' => 'pull', 'pull back' => 'pull', 'duck under' => 'duck',
+        'switch feet' => 'switch', 'switch stance' => 'switch', 'shift back' => 'shift-back', 'leave' => 'exit', 'move out' => 'exit', 'level change' => 'level', 'change level' => 'level',
+        'shell' => 'cover', 'high guard' => 'cover', 'shove' => 'push',
+    ];
+    private const LONGEST = 3;
+
+    /** @var array<string, array{lead: string, rear: string}> moves that go to a side, by their bare word */
+    public array $bases;
+    /** @var array<string, string> phrase to move id, or to a key of $bases */
+    private array $moves;
+    /** @var list<string> everything that may be suggested for a word that is not known */
+    private array $suggestions;
+
+    public function __construct(Catalogue $catalogue)
+    {
+        $bases = self::BASES;
+        $moves = self::ALIASES;
+        foreach ($catalogue->moves as $id => $move) {
+            $moves[$move->words()] = $id;
+            if (str_ends_with($id, '-lead') && null !== $move->toward) {
+                $bases[substr($id, 0, -5)] = ['lead' => $id, 'rear' => substr($id, 0, -5).'-rear'];
+            }
+        }
+        foreach (array_keys($bases) as $base) {
+            $moves[$base] = $base;
+        }
+        $this->bases = $bases;
+        $this->moves = $moves;
+        $this->suggestions = array_values(array_unique([
+            ...array_keys($catalogue->moves),
+            ...array_map(static fn (string $noun): string => $noun, array_keys(self::NOUNS)),
+            ...array_map(static fn ($strike): string => $strike->name, $catalogue->strikes),
+            'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat',
+        ]));
+    }
+
+    /**
+     * The longest noun that begins there.
+     *
+     * @param list<string> $words
+     *
+     * @return array{string, int}|null the noun and how many words it takes
+     */
+    public function noun(array $words, int $from): ?array
+    {
+        return $this->longest(self::NOUNS, $words, $from);
+    }
+
+    /**
+     * The longest move that begins there, without its side.
+     *
+     * @param list<string> $words
+     *
+     * @return array{string, int}|null a move id or a key of $bases, and how many words it takes
+     */
+    public function move(array $words, int $from): ?array
+    {
+        $found = $this->longest($this->moves, $words, $from);
+
+        return null === $found ? null : [$this->moves[$found[0]], $found[1]];
+    }
+
+    /** @return list<string> at most three known words, nearest first */
+    public function nearest(string $word): array
+    {
+        $limit = max(1, intdiv(mb_strlen($word), 3));
+        $ranked = [];
+        foreach ($this->suggestions as $known) {
+            $distance = str_starts_with($known, $word) ? 0 : levenshtein(substr($word, 0, 40), $known);
+            if ($distance <= $limit) {
+                $ranked[$known] = $distance;
+            }
+        }
+        asort($ranked);
+
+        return array_slice(array_keys($ranked), 0, 3);
+    }
+
+    /**
+     * @param array<string, string> $phrases
+     * @param list<string> $words
+     *
+     * @return array{string, int}|null
+     */
+    private function longest(array $phrases, array $words, int $from): ?array
+    {
+        for ($count = self::LONGEST; $count > 0; --$count) {
+            if (!isset($words[$from + $count - 1])) {
+                continue;
+            }
+            $phrase = implode(' ', array_slice($words, $from, $count));
+            if (isset($phrases[$phrase])) {
+                return [$phrase, $count];
+            }
+        }
+
+        return null;
+    }
+}

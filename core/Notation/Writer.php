@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Technique\Stance;
+
+/** Writes a chain in the numbers of a scheme. What it writes, the reader reads back to the same chain. */
+final readonly class Writer
+{
+    public function __construct(private Scheme $scheme)
+    {
+    }
+
+    public function write(Voice $voice): string
+    {
+        $text = '';
+        $wordsBefore = false;
+        foreach ($voice->chain->items as $at => $item) {
+            $number = $this->item($item, $voice->stances[$at]);
+            $inWords = $item instanceof StrikeItem && null === $this->number($item, $voice->stances[$at]);
+            // A comma keeps a strike in words apart from its neighbours.
+            $text .= (0 === $at ? '' : ($inWords || $wordsBefore ? ', ' : ' ')).$number;
+            $wordsBefore = $inWords;
+        }
+
+        return $text;
+    }
+
+    /** One item as it stands in a line; a strike that has no number is written in words, by role. */
+    public function item(Item $item, Stance $running): string
+    {
+        return match (true) {
+            $item instanceof MoveItem => $item->move->id,
+            $item instanceof Beat => '/',
+            $item instanceof FreeStrikes => 1 === $item->count ? '*' : '*'.$item->count,
+            $item instanceof StrikeItem => $this->strike($item, $running),
+            default => throw new \LogicException('There is no notation for '.$item::class),
+        };
+    }
+
+    /** The number with its target and nothing else, such as "3b"; null when the scheme has no number for it. */
+    public function number(StrikeItem $item, Stance $running): ?string
+    {
+        $entry = $this->scheme->numberOf($item->strike->family, $item->strike->role, $item->target, $running);
+        if (null === $entry) {
+            return null;
+        }
+        $meant = $entry->target ?? $item->strike->defaultTarget();
+
+        return $entry->code.($item->target === $meant ? '' : $item->target->value);
+    }
+
+    private function strike(StrikeItem $item, Stance $running): string
+    {
+        $number = $this->number($item, $running);
+        if (null === $number) {
+            return Words::byRole()->item($item, $running);
+        }
+        $text = $number.(Effort::Plain === $item->effort ? '' : $item->effort->value).($item->landsForward ? '>' : '');
+
+        return $item->feint ? '('.$text.')' : ($item->joined ? '+'.$text : $text);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/** All strikes and moves of the trade and the body that makes them. Read once from core/data, never changed. */
+final readonly class Catalogue
+{
+    /** @var array<string, array<string, Strike>> by family and role */
+    private array $families;
+
+    /**
+     * @param array<string, Strike> $strikes by id, in the order of the data
+     * @param array<string, Move> $moves by id, in the order of the data
+     */
+    public function __construct(public array $strikes, public array $moves, public Body $body)
+    {
+        $families = [];
+        foreach ($strikes as $strike) {
+            $families[$strike->family][$strike->role->value] = $strike;
+        }
+        $this->families = $families;
+    }
+
+    /** The catalogue that ships with Periplus. */
+    public static function builtIn(): self
+    {
+        static $catalogue = null;
+
+        return $catalogue ??= (new CatalogueData(__DIR__.'/../data'))->read();
+    }
+
+    public function strike(string $id): Strike
+    {
+        return $this->strikes[$id] ?? throw UnknownTechnique::named($id);
+    }
+
+    public function move(string $id): Move
+    {
+        return $this->moves[$id] ?? throw UnknownTechnique::named($id);
+    }
+
+    /** The strike of that family thrown from that role, or null where the trade has none. */
+    public function inFamily(string $family, Role $role): ?Strike
+    {
+        return $this->families[$family][$role->value] ?? null;
+    }
+
+    public function hasFamily(string $family): bool
+    {
+        return isset($this->families[$family]);
+    }
+}

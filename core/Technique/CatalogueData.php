@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/**
+ * Reads the catalogue from its JSON files. The files are checked against their schemas by the tests, so this
+ * reader trusts their shape and lets the constructors refuse what makes no sense.
+ *
+ * @phpstan-type StrikeRow array{id: string, name: string, family: string, limb: string, role: string, path: string, targets: non-empty-list<string>, out: int, back: int, needs: array{load: array{float, float}, turn: array{float, float}}, leaves: array{load: float, turn: float, frontFootLoad?: float}, ranges: array{any: non-empty-list<int>, head?: non-empty-list<int>}, standsOn: string, carry?: array{to: string, why: string}}
+ * @phpstan-type MoveRow array{id: string, kind: string, duration: int, load: ?float, turn: ?float, range: int|string, head: string, feet: string, toward: ?string, carry: string, carryNote?: string}
+ */
+final readonly class CatalogueData
+{
+    public function __construct(private string $folder)
+    {
+    }
+
+    public function read(): Catalogue
+    {
+        /** @var array{strikes: list<StrikeRow>} $techniques */
+        $techniques = $this->json('techniques.json');
+        /** @var array{moves: list<MoveRow>} $moves */
+        $moves = $this->json('moves.json');
+        /** @var array{values: array<string, array{value: int|float}>} $body */
+        $body = $this->json('body.json');
+
+        $strikesById = [];
+        foreach ($techniques['strikes'] as $row) {
+            $strikesById[$row['id']] = $this->strike($row);
+        }
+        $movesById = [];
+        foreach ($moves['moves'] as $row) {
+            $movesById[$row['id']] = $this->move($row);
+        }
+
+        return new Catalogue($strikesById, $movesById, $this->body($body['values']));
+    }
+
+    /** @param StrikeRow $row */
+    private function strike(array $row): Strike
+    {
+        return new Strike(
+            id: $row['id'],
+            name: $row['name'],
+            family: $row['family'],
+            limb: Limb::from($row['limb']),
+            role: Role::from($row['role']),
+            path: Path::from($row['path']),
+            targets: array_map(Target::fromWord(...), $row['targets']),
+            out: $row['out'],
+            back: $row['back'],
+            needsLoad: new Window(...$row['needs']['load']),
+            needsTurn: new Window(...$row['needs']['turn']),
+            leavesLoad: $row['leaves']['load'],
+            leavesTurn: $row['leaves']['turn'],
+            frontFootLoad: $row['leaves']['frontFootLoad'] ?? $row['leaves']['load'],
+            ranges: $row['ranges'],
+            standsOn: Role::tryFrom($row['standsOn']),
+            carry: isset($row['carry']) ? new Carry($row['carry']['to'], $row['carry']['why']) : null,
+        );
+    }
+
+    /** @param MoveRow $row */
+    private function move(array $row): Move
+    {
+        return new Move(
+            id: $row['id'],
+            kind: MoveKind::from($row['kind']),
+            duration: $row['duration'],
+            load: $row['load'],
+            turn: $row['turn'],
+            range: is_int($row['range']) ? $row['range'] : 0,
+            toClinch: 'clinch' === $row['range'],
+            head: Head::from($row['head']),
+            feet: Feet::from($row['feet']),
+            toward: null === $row['toward'] ? null : Role::from($row['toward']),
+            carry: $row['carry'],
+            carryNote: $row['carryNote'] ?? null,
+        );
+    }
+
+    /** @param array<string, array{value: int|float}> $values */
+    private function body(array $values): Body
+    {
+        $whole = static fn (string $name): int => (int) $values[$name]['value'];
+
+        return new Body(
+            gap: $whole('gap'),
+            loadRate: $whole('loadRate'),
+            turnRate: $whole('turnRate'),
+            firstBand: $whole('firstBand'),
+            nextBand: $whole('nextBand'),
+            closeStance: $whole('closeStance'),
+            shortReturn: (float) $values['shortReturn']['value'],
+            feint: (float) $values['feint']['value'],
+            beat: $whole('beat'),
+            freeStrike: $whole('freeStrike'),
+            flows: $whole('flows'),
+            reload: $whole('reload'),
+            startRange: $whole('startRange'),
+        );
+    }
+
+    /** @return array<mixed> */
+    private function json(string $file): array
+    {
+        $data = json_decode((string) file_get_contents($this->folder.'/'.$file), true, flags: \JSON_THROW_ON_ERROR);
+
+        return is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no object.');
+    }
+}

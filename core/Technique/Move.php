@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/**
+ * Anything that is not a blow. Duration in ms; load and turn at the end, or null where the move asks nothing of
+ * the body. Units and sources stand in core/data/moves.json.
+ */
+final readonly class Move
+{
+    public function __construct(
+        public string $id,
+        public MoveKind $kind,
+        public int $duration,
+        public ?float $load,
+        public ?float $turn,
+        public int $range,
+        public bool $toClinch,
+        public Head $head,
+        public Feet $feet,
+        public ?Role $toward,
+        public string $carry,
+        public ?string $carryNote,
+    ) {
+    }
+
+    public function changesStance(): bool
+    {
+        return Feet::Change === $this->feet;
+    }
+
+    public function movesHead(): bool
+    {
+        return Head::Stays !== $this->head;
+    }
+
+    /** Whether it takes the athlete off the line of a straight counter: a slip, a roll, a pivot, a circle or a step to the side. */
+    public function leavesLine(): bool
+    {
+        return match ($this->head) {
+            Head::Lead, Head::Rear, Head::Off => true,
+            Head::Low => null !== $this->toward,
+            Head::Stays, Head::Back => false,
+        };
+    }
+
+    /** Whether the whole body takes a new angle, not the head alone. */
+    public function takesAngle(): bool
+    {
+        return Head::Off === $this->head && null !== $this->toward;
+    }
+
+    /** In words, by role: "slip lead", "step in". */
+    public function words(): string
+    {
+        return strtr($this->id, '-', ' ');
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+enum MoveKind: string
+{
+    case Defence = 'defence';
+    case Footwork = 'footwork';
+    case Contact = 'contact';
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/** The side of the body as the stance names it. */
+enum Role: string
+{
+    case Lead = 'lead';
+    case Rear = 'rear';
+
+    public function other(): self
+    {
+        return self::Lead === $this ? self::Rear : self::Lead;
+    }
+}

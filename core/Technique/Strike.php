@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/**
+ * One blow as the catalogue knows it. Times in ms, load as the share of the weight on the lead foot (0..1),
+ * turn of hips and shoulders (-1..1). Units and sources stand in core/data/techniques.json.
+ */
+final readonly class Strike
+{
+    /**
+     * @param non-empty-list<Target> $targets the first is the default
+     * @param array{any: non-empty-list<int>, head?: non-empty-list<int>} $ranges bands 1..5
+     * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $family,
+        public Limb $limb,
+        public Role $role,
+        public Path $path,
+        public array $targets,
+        public int $out,
+        public int $back,
+        public Window $needsLoad,
+        public Window $needsTurn,
+        public float $leavesLoad,
+        public float $leavesTurn,
+        public float $frontFootLoad,
+        public array $ranges,
+        public ?Role $standsOn,
+        public ?Carry $carry,
+    ) {
+    }
+
+    public function defaultTarget(): Target
+    {
+        return $this->targets[0];
+    }
+
+    /** Whether the body goes round by the back. */
+    public function spins(): bool
+    {
+        return Path::Spinning === $this->path;
+    }
+
+    /** Whether it is a round kick of either leg, with or without a switch of the feet. */
+    public function isRoundKick(): bool
+    {
+        return Limb::Leg === $this->limb && Path::Circular === $this->path;
+    }
+
+    /** @return non-empty-list<int> the bands it reaches at that target, in rising order */
+    public function ranges(Target $target): array
+    {
+        return Target::Head === $target && isset($this->ranges['head']) ? $this->ranges['head'] : $this->ranges['any'];
+    }
+}
