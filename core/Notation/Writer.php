@@ -59,6 +59,12 @@ final readonly class Writer
         return $entry->code.($item->target === $meant ? '' : $item->target->value);
     }
 
+    /** The number alone, without its target; null when the scheme has none for it. */
+    public function code(StrikeItem $item, Stance $running): ?string
+    {
+        return $this->scheme->numberOf($item->strike->family, $item->strike->role, $item->target, $running)?->code;
+    }
+
     private function strike(StrikeItem $item, Stance $running): string
     {
         $number = $this->number($item, $running);

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+/** What someone may do in the gym; the value is the role that the framework checks. */
+enum GymRole: string
+{
+    case HeadCoach = 'ROLE_HEAD_COACH';
+    case Coach = 'ROLE_COACH';
+
+    /** As it is written in the API. */
+    public function word(): string
+    {
+        return match ($this) {
+            self::HeadCoach => 'head-coach',
+            self::Coach => 'coach',
+        };
+    }
+}

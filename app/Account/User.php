@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
+use Symfony\Component\Security\Core\User\UserInterface;
+
+/** Someone of the gym who signs in. */
+#[ORM\Entity]
+#[ORM\Table(name: 'user')]
+class User implements UserInterface, PasswordAuthenticatedUserInterface
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(length: 255)]
+    private string $password = '';
+
+    public function __construct(
+        #[ORM\Column(length: 180, unique: true)]
+        private readonly string $email,
+        #[ORM\Column(length: 80)]
+        private readonly string $name,
+        #[ORM\Column(length: 20, enumType: GymRole::class)]
+        private readonly GymRole $role,
+    ) {
+    }
+
+    public function id(): int
+    {
+        return $this->id ?? throw new \LogicException('This account is not stored yet.');
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function role(): GymRole
+    {
+        return $this->role;
+    }
+
+    public function isHeadCoach(): bool
+    {
+        return GymRole::HeadCoach === $this->role;
+    }
+
+    public function getUserIdentifier(): string
+    {
+        return '' === $this->email ? throw new \LogicException('An account has an e-mail address.') : $this->email;
+    }
+
+    /** @return list<string> */
+    public function getRoles(): array
+    {
+        return [$this->role->value];
+    }
+
+    public function getPassword(): string
+    {
+        return $this->password;
+    }
+
+    public function usePasswordHash(string $hash): void
+    {
+        $this->password = $hash;
+    }
+
+    /**
+     * The session keeps a digest of the hash, so that a change of password ends other sessions and no hash lies in a file.
+     *
+     * @return array<string, mixed>
+     */
+    public function __serialize(): array
+    {
+        $data = (array) $this;
+        $data["\0".self::class."\0password"] = hash('crc32c', $this->password);
+
+        return $data;
+    }
+
+    public function eraseCredentials(): void
+    {
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Bench;
+
+use Periplus\Core\Flow\CheckDocument;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+
+final readonly class CheckController
+{
+    public function __construct(private CheckDocument $documents)
+    {
+    }
+
+    /** Reads and checks; stores nothing. */
+    #[Route('/api/check', methods: 'POST')]
+    public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
+    {
+        return new JsonResponse($this->documents->of($request->text, $request->options()));
+    }
+}

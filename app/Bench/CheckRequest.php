@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Bench;
+
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\Medium;
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A text and how it is to be checked. A hostile text is the reader's to refuse, within the size of a request. */
+final readonly class CheckRequest
+{
+    public function __construct(
+        public string $text,
+        public Stance $stance = Stance::Orthodox,
+        public Stance $opponent = Stance::Orthodox,
+        #[Assert\Choice(['boxing', 'kickboxing', 'all-limbs'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        public string $rules = 'all-limbs',
+        #[Assert\Choice(['parity', 'body-pairs', 'six', 'hands'], message: 'The scheme is parity, body-pairs, six or hands.')]
+        public string $scheme = 'parity',
+        #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
+        public float $tempo = 1.0,
+        public Medium $medium = Medium::Shadow,
+        public Group $group = Group::Open,
+    ) {
+    }
+
+    public function options(): CheckOptions
+    {
+        return new CheckOptions($this->stance, $this->opponent, $this->rules, $this->scheme, $this->tempo, $this->medium, $this->group);
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Console;
+
+use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Medium;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\ArrayInput;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputDefinition;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Input\StringInput;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/**
+ * Checks chains from the command line, without database or web server. Prints the document of docs/formats/check.md
+ * as JSON, or a short text for people. Exit code 0 when every line could be read, 2 otherwise.
+ */
+#[AsCommand('check', 'Read, check and mirror a combination')]
+final class CheckCommand extends Command
+{
+    private const UNREADABLE = 2;
+
+    protected function configure(): void
+    {
+        $this
+            ->addArgument('chain', InputArgument::IS_ARRAY, 'The combination, in numbers or words')
+            ->addOption('stance', null, InputOption::VALUE_REQUIRED, 'orthodox or southpaw', 'orthodox')
+            ->addOption('opponent', null, InputOption::VALUE_REQUIRED, 'orthodox or southpaw', 'orthodox')
+            ->addOption('rules', null, InputOption::VALUE_REQUIRED, 'boxing, kickboxing or all-limbs', 'all-limbs')
+            ->addOption('scheme', null, InputOption::VALUE_REQUIRED, 'parity, body-pairs, six or hands', 'parity')
+            ->addOption('tempo', null, InputOption::VALUE_REQUIRED, '1.6 learning, 1.0 working, 0.8 fast', '1.0')
+            ->addOption('medium', null, InputOption::VALUE_REQUIRED, 'shadow, bag, pads or partner', 'shadow')
+            ->addOption('group', null, InputOption::VALUE_REQUIRED, 'open, beginners or youth', 'open')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON')
+            ->addOption('lines', null, InputOption::VALUE_NONE, 'Read one chain a line from standard input, options after a tab, and print one JSON object a line');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if (true === $input->getOption('lines')) {
+            return $this->lines($input, $output);
+        }
+        /** @var list<string> $words */
+        $words = $input->getArgument('chain');
+        $document = $this->document(implode(' ', $words), $input);
+        $output->writeln(true === $input->getOption('json') ? self::json($document, \JSON_PRETTY_PRINT) : CheckText::of($document), OutputInterface::OUTPUT_RAW);
+
+        return [] === $document['problems'] ? Command::SUCCESS : self::UNREADABLE;
+    }
+
+    private function lines(InputInterface $input, OutputInterface $output): int
+    {
+        $code = Command::SUCCESS;
+        while (false !== ($line = fgets(\STDIN))) {
+            [$chain, $options] = [...explode("\t", rtrim($line, "\r\n"), 2), ''];
+            $document = $this->document($chain, '' === trim($options) ? $input : $this->overridden($input, $options));
+            $output->writeln(self::json($document), OutputInterface::OUTPUT_RAW);
+            $code = [] === $document['problems'] ? $code : self::UNREADABLE;
+        }
+
+        return $code;
+    }
+
+    /** The options of the call, with those that stand on the line itself laid over them. */
+    private function overridden(InputInterface $input, string $options): InputInterface|string
+    {
+        try {
+            $line = new StringInput($options);
+            $line->bind(new InputDefinition($this->getDefinition()->getOptions()));
+            $given = [];
+            foreach ($input->getOptions() as $name => $value) {
+                $given['--'.$name] = $line->hasParameterOption('--'.$name) ? $line->getOption($name) : $value;
+            }
+
+            return new ArrayInput($given, new InputDefinition($this->getDefinition()->getOptions()));
+        } catch (\RuntimeException|\InvalidArgumentException $mistake) {
+            return $mistake->getMessage();
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function document(string $chain, InputInterface|string $input): array
+    {
+        try {
+            return CheckDocument::builtIn()->of($chain, is_string($input) ? throw new \DomainException($input) : self::options($input));
+        } catch (\DomainException|\OutOfBoundsException $mistake) {
+            return CheckDocument::builtIn()->refused(mb_strlen($chain), $mistake->getMessage());
+        }
+    }
+
+    private static function options(InputInterface $input): CheckOptions
+    {
+        $given = static function (string $name) use ($input): string {
+            $value = $input->getOption($name);
+
+            return is_scalar($value) ? (string) $value : '';
+        };
+        $case = static fn (string $name, string $enum): mixed => $enum::tryFrom($given($name)) ?? throw new \DomainException(sprintf('--%s is %s, not "%s".', $name, implode(' or ', array_column($enum::cases(), 'value')), $given($name)));
+        if (!is_numeric($given('tempo'))) {
+            throw new \DomainException(sprintf('--tempo is a number such as 1.0, not "%s".', $given('tempo')));
+        }
+        HouseRules::named($given('rules'));
+        Scheme::named($given('scheme'));
+
+        return new CheckOptions(
+            stance: $case('stance', Stance::class),
+            opponent: $case('opponent', Stance::class),
+            rules: $given('rules'),
+            scheme: $given('scheme'),
+            tempo: (float) $given('tempo'),
+            medium: $case('medium', Medium::class),
+            group: $case('group', Group::class),
+        );
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function json(array $document, int $flags = 0): string
+    {
+        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE | $flags);
+    }
+}

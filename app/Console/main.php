@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+use Periplus\App\Console\BenchCommand;
+use Periplus\App\Console\CheckCommand;
+use Periplus\App\Kernel;
+use Symfony\Bundle\FrameworkBundle\Console\Application as FrameworkApplication;
+use Symfony\Component\Console\Application;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+// check and bench stand on the core alone: they start without the framework, a database or a server.
+$standalone = in_array($argv[1] ?? '', ['check', 'bench'], true);
+$application = $standalone ? new Application('Periplus') : new FrameworkApplication(Kernel::fromEnvironment());
+$application->addCommands([new CheckCommand(), new BenchCommand()]);
+exit($application->run());

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\GymRole;
+use Periplus\App\Account\User;
+use Periplus\App\Library\Library;
+use Periplus\App\Library\SaveRequest;
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+
+/** Loads the invented gym of demo/, once: it leaves a database alone that has an account already. */
+#[AsCommand('gym:demo', 'Load the demo gym into an empty database')]
+final class DemoCommand extends Command
+{
+    private const FOLDER = __DIR__.'/../../demo';
+
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly Library $library,
+        private readonly UserPasswordHasherInterface $hasher,
+    ) {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if (0 < $this->entities->getRepository(User::class)->count()) {
+            $output->writeln('The gym has accounts already; the demo is not loaded.');
+
+            return Command::SUCCESS;
+        }
+        $count = $this->entities->wrapInTransaction(function (): int {
+            $coaches = $this->coaches();
+
+            return $this->combinations($coaches);
+        });
+        $output->writeln(sprintf('Loaded the demo gym: %d combinations.', $count));
+
+        return Command::SUCCESS;
+    }
+
+    /** @return array<string, User> by the name that the combinations use */
+    private function coaches(): array
+    {
+        /** @var list<array{key: string, name: string, email: string, password: string, role: string}> $rows */
+        $rows = $this->json('coaches.json');
+        $coaches = [];
+        foreach ($rows as $row) {
+            $coach = new User($row['email'], $row['name'], 'head-coach' === $row['role'] ? GymRole::HeadCoach : GymRole::Coach);
+            $coach->usePasswordHash($this->hasher->hashPassword($coach, $row['password']));
+            $this->entities->persist($coach);
+            $coaches[$row['key']] = $coach;
+        }
+        $this->entities->flush();
+
+        return $coaches;
+    }
+
+    /** @param array<string, User> $coaches */
+    private function combinations(array $coaches): int
+    {
+        /** @var list<array{name: string, chain: string, by: string, rules: string, level: int, stance?: string, themes?: list<string>, note?: string}> $rows */
+        $rows = $this->json('combinations.json');
+        foreach ($rows as $row) {
+            $this->library->create(new SaveRequest(
+                name: $row['name'],
+                text: $row['chain'],
+                stance: Stance::from($row['stance'] ?? 'orthodox'),
+                rules: $row['rules'],
+                themes: $row['themes'] ?? [],
+                level: $row['level'],
+                note: $row['note'] ?? '',
+            ), $coaches[$row['by']]);
+        }
+
+        return count($rows);
+    }
+
+    /** @return array<mixed> */
+    private function json(string $file): array
+    {
+        $data = json_decode((string) file_get_contents(self::FOLDER.'/'.$file), true, flags: \JSON_THROW_ON_ERROR);
+
+        return is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no list.');
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Http;
+
+use Periplus\App\Account\SessionView;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\RequestEvent;
+use Symfony\Component\Security\Csrf\CsrfToken;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
+
+/** Lets no write through without the session's token, and none that is larger than any form of ours. */
+#[AsEventListener(priority: 20)]
+final readonly class WriteGuard
+{
+    /** Largest body of a request, in bytes. */
+    public const LARGEST = 65_536;
+
+    public function __construct(private CsrfTokenManagerInterface $tokens)
+    {
+    }
+
+    public function __invoke(RequestEvent $event): void
+    {
+        $request = $event->getRequest();
+        if (!$event->isMainRequest() || $request->isMethodSafe()) {
+            return;
+        }
+        if ((int) $request->headers->get('Content-Length', '0') > self::LARGEST || strlen($request->getContent()) > self::LARGEST) {
+            throw new Problem(413, 'too-large', sprintf('This is larger than the %d kB the server takes at a time.', self::LARGEST / 1024));
+        }
+        $token = $request->headers->get('X-CSRF-Token', '');
+        if (null === $token || !$this->tokens->isTokenValid(new CsrfToken(SessionView::TOKEN_ID, $token))) {
+            throw new Problem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
+        }
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App;
+
+use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
+use Symfony\Component\HttpKernel\Kernel as BaseKernel;
+
+final class Kernel extends BaseKernel
+{
+    use MicroKernelTrait;
+
+    /** APP_ENV is prod unless it says otherwise; see docs/development.md. */
+    public static function fromEnvironment(): self
+    {
+        $env = $_SERVER['APP_ENV'] ?? 'prod';
+        $env = is_string($env) ? $env : 'prod';
+
+        return new self($env, 'prod' !== $env);
+    }
+
+    public function getProjectDir(): string
+    {
+        return dirname(__DIR__);
+    }
+
+    private function getConfigDir(): string
+    {
+        return __DIR__.'/config';
+    }
+}

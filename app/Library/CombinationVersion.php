@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+
+/** A combination as it once was; written at every save and never changed. */
+#[ORM\Entity]
+#[ORM\Table(name: 'combination_version')]
+#[ORM\UniqueConstraint(name: 'one_of_each', columns: ['combination_id', 'version'])]
+class CombinationVersion
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string} */
+    #[ORM\Column(type: 'json')]
+    private array $content;
+
+    public function __construct(
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        private readonly Combination $combination,
+        #[ORM\Column]
+        private readonly int $version,
+        Content $content,
+        #[ORM\Column(name: 'change_kind', length: 12, enumType: Change::class)]
+        private readonly Change $change,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private readonly User $editor,
+        #[ORM\Column]
+        private readonly \DateTimeImmutable $createdAt,
+    ) {
+        $this->content = $content->toArray();
+    }
+
+    public function content(): Content
+    {
+        return new Content(...[...$this->content, 'stance' => \Periplus\Core\Technique\Stance::from($this->content['stance'])]);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'version' => $this->version,
+            'change' => $this->change->value,
+            ...$this->content,
+            'editor' => ['id' => $this->editor->id(), 'name' => $this->editor->name()],
+            'createdAt' => $this->createdAt->format(\DATE_ATOM),
+        ];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\Core\Technique\Stance;
+
+/** What a coach writes of a combination: everything that a version keeps. */
+final readonly class Content
+{
+    /** @param list<string> $themes */
+    public function __construct(
+        public string $name,
+        public string $notation,
+        public Stance $stance,
+        public string $rules,
+        public array $themes,
+        public int $level,
+        public string $note,
+    ) {
+    }
+
+    /** @return list<string> the names of what differs from another */
+    public function differencesFrom(self $other): array
+    {
+        $names = ['name' => 'name', 'notation' => 'chain', 'stance' => 'stance', 'rules' => 'rules', 'themes' => 'themes', 'level' => 'level', 'note' => 'note'];
+
+        return array_values(array_filter($names, fn (string $word, string $name): bool => $this->{$name} !== $other->{$name}, \ARRAY_FILTER_USE_BOTH));
+    }
+
+    /** @return array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string} */
+    public function toArray(): array
+    {
+        return ['name' => $this->name, 'notation' => $this->notation, 'stance' => $this->stance->value, 'rules' => $this->rules, 'themes' => $this->themes, 'level' => $this->level, 'note' => $this->note];
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Reading;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Psr\Clock\ClockInterface;
+
+/** Saves, archives and restores combinations. Nothing is overwritten unseen: every write names the version it was made from. */
+final readonly class Library
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Combinations $combinations,
+        private Reader $reader,
+        private Check $check,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function create(SaveRequest $request, User $author): Combination
+    {
+        [$content, $checked] = $this->read($request);
+
+        return $this->entities->wrapInTransaction(function () use ($content, $checked, $author): Combination {
+            $this->refuseDuplicate($checked, null);
+            $combination = new Combination($content, $checked, $author, $this->clock->now());
+            $this->entities->persist($combination);
+            $this->entities->flush();
+            $this->remember($combination, Change::Created, $author);
+
+            return $combination;
+        });
+    }
+
+    public function update(int $id, int $basedOn, SaveRequest $request, User $editor): Combination
+    {
+        [$content, $checked] = $this->read($request);
+
+        return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination) use ($content, $checked, $editor): void {
+            $this->refuseDuplicate($checked, $combination->id());
+            $combination->write($content, $checked, $editor, $this->clock->now());
+        });
+    }
+
+    public function archive(int $id, int $basedOn, User $editor): Combination
+    {
+        return $this->change($id, $basedOn, $editor, Change::Archived, function (Combination $combination) use ($editor): void {
+            $this->refuseStranger($combination, $editor);
+            $combination->archive($this->clock->now());
+        });
+    }
+
+    public function restore(int $id, int $basedOn, User $editor): Combination
+    {
+        return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination) use ($editor): void {
+            $this->refuseStranger($combination, $editor);
+            $combination->restore();
+        });
+    }
+
+    /** @return list<CombinationVersion> newest first */
+    public function versions(Combination $combination): array
+    {
+        return $this->entities->getRepository(CombinationVersion::class)->findBy(['combination' => $combination], ['version' => 'DESC']);
+    }
+
+    /** @param \Closure(Combination): void $write */
+    private function change(int $id, int $basedOn, User $editor, Change $change, \Closure $write): Combination
+    {
+        return $this->entities->wrapInTransaction(function () use ($id, $basedOn, $editor, $change, $write): Combination {
+            $combination = $this->combinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? $this->combinations->get($id);
+            if ($combination->version() !== $basedOn) {
+                throw $this->stale($combination, $basedOn);
+            }
+            $write($combination);
+            $this->entities->flush();
+            if ($combination->version() !== $basedOn) {
+                $this->remember($combination, $change, $editor);
+            }
+
+            return $combination;
+        });
+    }
+
+    private function stale(Combination $combination, int $basedOn): Problem
+    {
+        $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
+        $current = $combination->toArray();
+        /** @var array{name: string} $editor */
+        $editor = $current['editor'];
+        $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
+
+        return new Problem(412, 'changed-meanwhile', sprintf(
+            '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
+            $editor['name'],
+            [] === $changed ? '' : ' ('.implode(', ', $changed).')',
+        ), ['current' => $current, 'changed' => $changed]);
+    }
+
+    private function remember(Combination $combination, Change $change, User $editor): void
+    {
+        $this->entities->persist(new CombinationVersion($combination, $combination->version(), $combination->content(), $change, $editor, $this->clock->now()));
+        $this->entities->flush();
+    }
+
+    private function refuseDuplicate(Checked $checked, ?int $except): void
+    {
+        $same = $this->combinations->same($checked->fingerprint->withEffort, $except);
+        if (null !== $same) {
+            throw new Problem(409, 'already-there', sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
+        }
+    }
+
+    private function refuseStranger(Combination $combination, User $editor): void
+    {
+        if (!$editor->isHeadCoach() && $combination->author()->id() !== $editor->id()) {
+            throw new Problem(403, 'not-allowed', sprintf('Only %s or the head coach can archive or restore this combination.', $combination->author()->name()));
+        }
+    }
+
+    /** @return array{Content, Checked} */
+    private function read(SaveRequest $request): array
+    {
+        $reading = $this->reader->read($request->text, Scheme::named($request->scheme), $request->stance);
+        if (null === $reading->chain) {
+            throw $this->unreadable($reading);
+        }
+        $voice = new Voice($reading->chain, $request->stance);
+        $report = $this->check->run($voice, new Circumstances(HouseRules::named($request->rules)));
+        $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
+
+        return [
+            new Content(trim($request->name), (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level, trim($request->note)),
+            Checked::of($report),
+        ];
+    }
+
+    private function unreadable(Reading $reading): Problem
+    {
+        $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
+
+        return new Problem(422, 'unreadable-chain', 'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems]);
+    }
+}

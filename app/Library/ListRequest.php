@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Limb;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** Which combinations are asked for; every member can stand in the address. */
+final readonly class ListRequest
+{
+    public const SORTS = ['name' => 'c.name', 'level' => 'c.level', 'length' => 'c.lengthMs', 'updated' => 'c.updatedAt'];
+
+    public function __construct(
+        #[Assert\Length(max: 120, maxMessage: 'Search for at most {{ limit }} characters.')]
+        public string $q = '',
+        public ?Limb $weapon = null,
+        public ?Verdict $verdict = null,
+        #[Assert\Choice(SaveRequest::DISCIPLINES, message: 'The rules are boxing, kickboxing or all-limbs.')]
+        public ?string $rules = null,
+        #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
+        public ?int $level = null,
+        public bool $archived = false,
+        #[Assert\Choice(['name', 'level', 'length', 'updated'], message: 'Sort by name, level, length or updated.')]
+        public string $sort = 'name',
+        #[Assert\Choice(['up', 'down'], message: 'Sort up or down.')]
+        public string $direction = 'up',
+        #[Assert\Range(min: 1, max: 100_000, notInRangeMessage: 'There is no such page.')]
+        public int $page = 1,
+        #[Assert\Range(min: 1, max: 100, notInRangeMessage: 'A page has {{ min }} to {{ max }} rows.')]
+        public int $size = 50,
+    ) {
+    }
+}

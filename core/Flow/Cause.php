@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** What a link waits for. */
+enum Cause: string
+{
+    case Limb = 'limb';
+    case Load = 'load';
+    case Turn = 'turn';
+    case Feet = 'feet';
+    case Range = 'range';
+}

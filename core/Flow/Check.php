@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Technique\Catalogue;
+
+/** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
+final readonly class Check
+{
+    private const ORDER = ['must' => 0, 'should' => 1, 'hint' => 2, 'credit' => 3];
+
+    private Bookkeeper $bookkeeper;
+
+    /** @param list<Rule> $rules */
+    public function __construct(Catalogue $catalogue, private array $rules)
+    {
+        $this->bookkeeper = new Bookkeeper($catalogue->body);
+    }
+
+    public static function builtIn(): self
+    {
+        static $check = null;
+
+        return $check ??= new self(Catalogue::builtIn(), Rulebook::all());
+    }
+
+    public function run(Voice $voice, Circumstances $circumstances): Report
+    {
+        $ledger = $this->bookkeeper->book($voice->chain, $circumstances->rules, $circumstances->tempo);
+        $passage = new Passage($voice, $ledger, $circumstances);
+        $findings = [];
+        $must = false;
+        foreach ($this->rules as $rule) {
+            $severity = $rule->isCredit() ? Severity::Credit : $circumstances->rules->severity($rule->id());
+            if (Severity::Off === $severity) {
+                continue;
+            }
+            foreach ($rule->sightings($passage) as $sighting) {
+                $findings[] = new Finding($rule->id(), $severity, $sighting->at, $sighting->message);
+                $must = $must || Severity::Must === $severity;
+            }
+        }
+        usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
+        $linkVerdict = $ledger->verdict();
+
+        return new Report($voice, $ledger, $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+    }
+}

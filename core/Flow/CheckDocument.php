@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Carrier;
+use Periplus\Core\Combination\Caveat;
+use Periplus\Core\Combination\Caveats;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Meeting;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Note;
+use Periplus\Core\Notation\Problem;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Reading;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+
+/**
+ * From a text to the whole answer as one JSON-ready array: what the console prints and the API sends.
+ * docs/formats/check.md describes every key.
+ *
+ * @phpstan-type Document array<string, mixed>
+ */
+final readonly class CheckDocument
+{
+    private Carrier $carrier;
+    private Caveats $caveats;
+    private Writer $parity;
+
+    public function __construct(private Reader $reader, private Check $check, Catalogue $catalogue)
+    {
+        $this->carrier = new Carrier($catalogue);
+        $this->caveats = new Caveats($catalogue);
+        $this->parity = new Writer(Scheme::named('parity'));
+    }
+
+    public static function builtIn(): self
+    {
+        static $document = null;
+
+        return $document ??= new self(Reader::builtIn(), Check::builtIn(), Catalogue::builtIn());
+    }
+
+    /** @return Document */
+    public function of(string $text, CheckOptions $options): array
+    {
+        $scheme = $options->scheme();
+        $circumstances = $options->circumstances();
+        $reading = $this->reader->read($text, $scheme, $options->stance);
+        if (null === $reading->chain) {
+            return $this->unreadable($reading);
+        }
+        $report = $this->check->run(new Voice($reading->chain, $options->stance), $circumstances);
+
+        return $this->readable($report, $reading, $options, new Writer($scheme));
+    }
+
+    /**
+     * The answer when the options themselves cannot be had.
+     *
+     * @return Document
+     */
+    public function refused(int $length, string $message): array
+    {
+        return $this->unreadable(new Reading(null, [], [new Problem(0, $length, $message, 'options that exist')], []));
+    }
+
+    /** @return Document */
+    private function unreadable(Reading $reading): array
+    {
+        return [
+            'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
+            'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null,
+            'items' => [], 'links' => [], 'findings' => [], 'voices' => null, 'mirror' => null, 'carry' => null,
+            'problems' => array_map(self::problem(...), $reading->problems),
+            'notes' => array_map(self::note(...), $reading->notes),
+        ];
+    }
+
+    /** @return Document */
+    private function readable(Report $report, Reading $reading, CheckOptions $options, Writer $writer): array
+    {
+        $voice = $report->voice;
+        $mirror = $voice->mirror();
+        $carried = $this->carrier->carry($voice);
+        $opponent = new Opponent($options->opponent);
+        $fingerprint = Fingerprint::of($voice->chain);
+
+        return [
+            'notation' => $this->parity->write($voice),
+            'text' => $writer->write($voice),
+            'words' => Words::byRole()->write($voice),
+            'fingerprint' => $fingerprint->plain,
+            'fingerprintWithEffort' => $fingerprint->withEffort,
+            'verdict' => $report->verdict->value,
+            'linkVerdict' => $report->linkVerdict->value,
+            'lengthMs' => self::ms($report->ledger->length()),
+            'waitMs' => self::ms($report->ledger->waiting()),
+            'items' => $this->items($report, $reading, $writer),
+            'links' => array_map(self::link(...), $report->ledger->links),
+            'findings' => array_map(static fn (Finding $finding): array => [
+                'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
+            ], $report->findings),
+            'voices' => [
+                $voice->stance->value => $this->voice($voice, $opponent, $writer),
+                $mirror->stance->value => $this->voice($mirror, $opponent, $writer),
+            ],
+            'mirror' => $this->other($mirror, $this->caveats->between($voice, $mirror, $opponent), $writer),
+            'carry' => $this->other($carried->voice, [...$carried->replaced, ...$this->caveats->between($voice, $carried->voice, $opponent)], $writer),
+            'problems' => [],
+            'notes' => array_map(self::note(...), $reading->notes),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function items(Report $report, Reading $reading, Writer $writer): array
+    {
+        $rows = [];
+        foreach ($report->voice->chain->items as $at => $item) {
+            $moment = $report->ledger->moments[$at];
+            $stance = $report->voice->stances[$at];
+            $rows[] = [
+                'at' => $reading->spans[$at]->at,
+                'length' => $reading->spans[$at]->length,
+                'text' => $writer->item($item, $stance),
+                'words' => Words::byRole()->item($item, $stance),
+                'startMs' => self::ms($moment->start),
+                'impactMs' => null === $moment->impact ? null : self::ms($moment->impact),
+                'endMs' => self::ms($moment->end),
+                'loadFrom' => round($moment->loadFrom, 3),
+                'load' => round($moment->load, 3),
+                'turn' => round($moment->turn, 3),
+                'range' => $moment->range,
+                ...$this->kind($item, $stance, $writer),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> */
+    private function kind(Item $item, Stance $stance, Writer $writer): array
+    {
+        return match (true) {
+            $item instanceof StrikeItem => [
+                'kind' => 'strike',
+                'label' => $writer->code($item, $stance) ?? $item->strike->name,
+                'role' => $item->strike->role->value,
+                'limb' => $item->strike->limb->value,
+                'target' => $item->target->word(),
+                'effort' => strtolower($item->effort->name),
+                'feint' => $item->feint,
+                'joined' => $item->joined,
+                'landsForward' => $item->landsForward,
+            ],
+            $item instanceof MoveItem => [
+                'kind' => 'move',
+                'label' => $item->move->words(),
+                'role' => $item->move->toward?->value,
+                'move' => $item->move->id,
+                'feet' => $item->move->feet->value,
+            ],
+            $item instanceof Beat => ['kind' => 'beat', 'label' => 'beat', 'role' => null],
+            default => ['kind' => 'free', 'label' => $writer->item($item, $stance), 'role' => null],
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function link(Link $link): array
+    {
+        return [
+            'from' => $link->from(),
+            'to' => $link->to,
+            'waitMs' => self::ms($link->wait),
+            'verdict' => $link->verdict->value,
+            'cause' => $link->cause?->value,
+            'reason' => $link->reason,
+            'parts' => (object) array_map(self::ms(...), $link->parts),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function voice(Voice $voice, Opponent $opponent, Writer $writer): array
+    {
+        $meets = [];
+        foreach (array_keys($voice->chain->items) as $at) {
+            $meets[] = array_map(static fn (Meeting $meeting): string => $meeting->words(), $opponent->meets($voice, $at));
+        }
+
+        return [
+            'stance' => $voice->stance->value,
+            'text' => $writer->write($voice),
+            'words' => Words::bySide()->items($voice),
+            'meets' => $meets,
+            'stances' => array_map(static fn (Stance $stance): string => $stance->value, $voice->stances),
+            'endStance' => $voice->end->value,
+        ];
+    }
+
+    /**
+     * @param list<Caveat> $caveats
+     *
+     * @return array<string, mixed>
+     */
+    private function other(Voice $voice, array $caveats, Writer $writer): array
+    {
+        return [
+            'stance' => $voice->stance->value,
+            'notation' => $this->parity->write($voice),
+            'text' => $writer->write($voice),
+            'words' => Words::bySide()->write($voice),
+            'caveats' => array_map(static fn (Caveat $caveat): array => [
+                'id' => $caveat->id,
+                'at' => $caveat->at,
+                'message' => $caveat->message,
+                'offer' => null === $caveat->offer || null === $caveat->at ? null : $writer->item($caveat->offer, $voice->stances[$caveat->at]),
+            ], $caveats),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function problem(Problem $problem): array
+    {
+        return ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest];
+    }
+
+    /** @return array<string, mixed> */
+    private static function note(Note $note): array
+    {
+        return ['at' => $note->at, 'length' => $note->length, 'message' => $note->message];
+    }
+
+    private static function ms(float $ms): int
+    {
+        return (int) round($ms);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** A sighting with the weight that the house rules give it. */
+final readonly class Finding
+{
+    public function __construct(public string $id, public Severity $severity, public ?int $at, public string $message)
+    {
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** Who trains. */
+enum Group: string
+{
+    case Open = 'open';
+    case Beginners = 'beginners';
+    case Youth = 'youth';
+}

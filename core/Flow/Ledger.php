@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+use Periplus\Core\Combination\Chain;
+
+/** The account of a chain: a moment for each item, a link between each two. */
+final readonly class Ledger
+{
+    /**
+     * @param list<Moment> $moments one for each item
+     * @param list<Link> $links one for each two neighbours
+     */
+    public function __construct(public Chain $chain, public array $moments, public array $links)
+    {
+    }
+
+    /** From the start of the first item to the release of the last, in ms. */
+    public function length(): float
+    {
+        $end = 0.0;
+        foreach ($this->moments as $moment) {
+            $end = max($end, $moment->end);
+        }
+
+        return $end;
+    }
+
+    /** All waits together, in ms. */
+    public function waiting(): float
+    {
+        return array_sum(array_map(static fn (Link $link): float => $link->wait, $this->links));
+    }
+
+    public function verdict(): Verdict
+    {
+        $verdict = Verdict::Flows;
+        foreach ($this->links as $link) {
+            $verdict = $verdict->worse($link->verdict);
+        }
+
+        return $verdict;
+    }
+}

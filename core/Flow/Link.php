@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** Two neighbours in a chain and what the body must do between them. */
+final readonly class Link
+{
+    /**
+     * @param int $to place of the later item; the earlier one is at $to - 1
+     * @param float $wait ms
+     * @param array<string, float> $parts ms by cause, longest first, only those above 0
+     * @param int $bands how many bands of range lie between
+     */
+    public function __construct(
+        public int $to,
+        public float $wait,
+        public Verdict $verdict,
+        public ?Cause $cause,
+        public array $parts,
+        public int $bands,
+        public string $reason,
+    ) {
+    }
+
+    public function from(): int
+    {
+        return $this->to - 1;
+    }
+}

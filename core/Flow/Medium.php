@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** What is hit. */
+enum Medium: string
+{
+    case Shadow = 'shadow';
+    case Bag = 'bag';
+    case Pads = 'pads';
+    case Partner = 'partner';
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/**
+ * When an item happens and how it leaves the body. Times in ms from the start of the chain; load as the share of the
+ * weight on the lead foot, turn of the hips -1..1, range as a band 1..5.
+ */
+final readonly class Moment
+{
+    /**
+     * @param float|null $impact null for what does not land
+     * @param float $end the release: impact of an arm, the foot down again after a leg, the end of a move
+     * @param float $loadFrom load at the start, any wait included
+     */
+    public function __construct(
+        public float $start,
+        public ?float $impact,
+        public float $end,
+        public float $loadFrom,
+        public float $load,
+        public float $turn,
+        public int $range,
+    ) {
+    }
+
+    public function later(float $ms): self
+    {
+        return new self($this->start + $ms, null === $this->impact ? null : $this->impact + $ms, $this->end + $ms, $this->loadFrom, $this->load, $this->turn, $this->range);
+    }
+}

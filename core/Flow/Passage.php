@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+
+/** What a rule looks at: the chain, its account and for whom it is checked. */
+final readonly class Passage
+{
+    /** @var list<Item> */
+    public array $items;
+    /** @var array<int, StrikeItem> all strikes by place, feints among them */
+    public array $strikes;
+    /** @var array<int, StrikeItem> the delivered ones by place */
+    public array $delivered;
+
+    public function __construct(public Voice $voice, public Ledger $ledger, public Circumstances $circumstances)
+    {
+        $this->items = $voice->chain->items;
+        $this->strikes = $voice->chain->strikes();
+        $this->delivered = array_filter($this->strikes, static fn (StrikeItem $item): bool => $item->delivered());
+    }
+
+    public function chain(): Chain
+    {
+        return $this->voice->chain;
+    }
+
+    /** The item directly before that place. */
+    public function before(int $at): ?Item
+    {
+        return $this->items[$at - 1] ?? null;
+    }
+
+    /** The move directly before that place, if it is one. */
+    public function moveBefore(int $at): ?MoveItem
+    {
+        $before = $this->before($at);
+
+        return $before instanceof MoveItem ? $before : null;
+    }
+
+    /** Place of the last strike before that place, feints and free strikes among them; null at the start or after a beat. */
+    public function strikeBefore(int $at): ?int
+    {
+        for ($place = $at - 1; $place >= 0; --$place) {
+            $item = $this->items[$place];
+            if ($item instanceof Beat) {
+                return null;
+            }
+            if ($item instanceof StrikeItem || $item instanceof FreeStrikes) {
+                return $place;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<MoveItem> the moves between two places */
+    public function movesBetween(int $from, int $to): array
+    {
+        return array_values(array_filter(
+            array_slice($this->items, $from + 1, max(0, $to - $from - 1)),
+            static fn (Item $item): bool => $item instanceof MoveItem,
+        ));
+    }
+
+    /** Place of the last item before that one of which the test holds, looking back no further than the last beat. */
+    public function sinceBeat(int $at, \Closure $test): ?int
+    {
+        for ($place = $at - 1; $place >= 0 && !$this->items[$place] instanceof Beat; --$place) {
+            if (true === $test($this->items[$place])) {
+                return $place;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Runs of strikes in a row: a run goes on while the strike belongs to it, and ends at every item that breaks it.
+     *
+     * @param \Closure(Item): bool $breaks
+     * @param \Closure(int, StrikeItem): ?string $kind what a strike counts as; null passes it over
+     *
+     * @return list<list<int>> places of the strikes of each run
+     */
+    public function runs(\Closure $breaks, \Closure $kind): array
+    {
+        $runs = [];
+        $run = [];
+        $of = null;
+        foreach ($this->items as $at => $item) {
+            if ($item instanceof StrikeItem) {
+                $is = $kind($at, $item);
+                if (null === $is) {
+                    continue;
+                }
+                if ($is !== $of && [] !== $run) {
+                    $runs[] = $run;
+                    $run = [];
+                }
+                $run[] = $at;
+                $of = $is;
+            } elseif ([] !== $run && $breaks($item)) {
+                $runs[] = $run;
+                $run = [];
+            }
+        }
+        if ([] !== $run) {
+            $runs[] = $run;
+        }
+
+        return $runs;
+    }
+}

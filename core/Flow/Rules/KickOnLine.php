@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Rules;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Flow\Example;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\Medium;
+use Periplus\Core\Flow\Passage;
+use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Target;
+
+final readonly class KickOnLine implements Rule
+{
+    public function id(): string
+    {
+        return 'kick-on-line';
+    }
+
+    public function title(): string
+    {
+        return 'Round kick from the line';
+    }
+
+    public function reason(): string
+    {
+        return 'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt.';
+    }
+
+    public function isCredit(): bool
+    {
+        return false;
+    }
+
+    public function shows(): Example
+    {
+        return new Example('1 14l');
+    }
+
+    public function doesNotShow(): Example
+    {
+        return new Example('1 step-out 14l');
+    }
+
+    public function sightings(Passage $passage): array
+    {
+        $sightings = [];
+        foreach ($passage->delivered as $at => $item) {
+            if (!$item->strike->isRoundKick() || 'switch kick' === $item->strike->family || $item->joined) {
+                continue;
+            }
+            $before = $passage->strikeBefore($at);
+            if (null === $before || $this->leavesLine($passage->movesBetween($before, $at))) {
+                continue;
+            }
+            $sightings[] = new Sighting($at, sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name));
+        }
+
+        return $sightings;
+    }
+
+    /** @param list<MoveItem> $moves */
+    private function leavesLine(array $moves): bool
+    {
+        foreach ($moves as $item) {
+            if ($item->move->leavesLine()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Rules;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Flow\Example;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\Medium;
+use Periplus\Core\Flow\Passage;
+use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Target;
+
+final readonly class NoExit implements Rule
+{
+    public function id(): string
+    {
+        return 'no-exit';
+    }
+
+    public function title(): string
+    {
+        return 'Ends where it stands';
+    }
+
+    public function reason(): string
+    {
+        return 'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer.';
+    }
+
+    public function isCredit(): bool
+    {
+        return false;
+    }
+
+    public function shows(): Example
+    {
+        return new Example('1 2');
+    }
+
+    public function doesNotShow(): Example
+    {
+        return new Example('1 2 exit');
+    }
+
+    public function sightings(Passage $passage): array
+    {
+        $last = count($passage->items) - 1;
+        $item = $passage->items[$last] ?? null;
+
+        return $item instanceof StrikeItem || $item instanceof FreeStrikes
+            ? [new Sighting($last, 'Nothing takes the athlete out after the last strike. Exit, pivot, roll or step.')]
+            : [];
+    }
+}

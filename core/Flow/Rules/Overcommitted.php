@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Rules;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Flow\Example;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\Medium;
+use Periplus\Core\Flow\Passage;
+use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Target;
+
+final readonly class Overcommitted implements Rule
+{
+    public function id(): string
+    {
+        return 'overcommitted';
+    }
+
+    public function title(): string
+    {
+        return 'Over the feet';
+    }
+
+    public function reason(): string
+    {
+        return 'Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring it back: a strike of the other side, a slip, a step.';
+    }
+
+    public function isCredit(): bool
+    {
+        return false;
+    }
+
+    public function shows(): Example
+    {
+        return new Example('2 2 2');
+    }
+
+    public function doesNotShow(): Example
+    {
+        return new Example('2 3 2');
+    }
+
+    /** A load this far from even is a drive; share of the weight. */
+    private const DRIVE = 0.1;
+
+    public function sightings(Passage $passage): array
+    {
+        $sightings = [];
+        $runs = $passage->runs(
+            static fn (Item $item): bool => $item instanceof Beat || $item instanceof FreeStrikes || ($item instanceof MoveItem && null !== $item->move->load),
+            static fn (int $at, StrikeItem $item): string => self::drive($passage->ledger->moments[$at]->load, $at, $item),
+        );
+        foreach ($runs as $run) {
+            $way = self::drive($passage->ledger->moments[$run[0]]->load, $run[0], $passage->strikes[$run[0]]);
+            if (('front' === $way || 'back' === $way) && count($run) >= $passage->circumstances->rules->thresholds->drives) {
+                $sightings[] = new Sighting($run[count($run) - 1], sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', count($run), $way));
+            }
+        }
+
+        return $sightings;
+    }
+
+    /** @return string front, back, or a word of its own so that a strike that drives nowhere ends the run */
+    private static function drive(float $load, int $at, StrikeItem $item): string
+    {
+        return match (true) {
+            $item->feint => 'feint '.$at,
+            $load >= 0.5 + self::DRIVE => 'front',
+            $load <= 0.5 - self::DRIVE => 'back',
+            default => 'even '.$at,
+        };
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Rules;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Flow\Example;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\Medium;
+use Periplus\Core\Flow\Passage;
+use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Target;
+
+final readonly class RangeJump implements Rule
+{
+    public function id(): string
+    {
+        return 'range-jump';
+    }
+
+    public function title(): string
+    {
+        return 'Out of reach';
+    }
+
+    public function reason(): string
+    {
+        return 'Athletes drift one range by themselves. Two ranges or more need a step, a push or a post, or the strike lands on air.';
+    }
+
+    public function isCredit(): bool
+    {
+        return false;
+    }
+
+    public function shows(): Example
+    {
+        return new Example('1 31');
+    }
+
+    public function doesNotShow(): Example
+    {
+        return new Example('1 step-in 31');
+    }
+
+    public function sightings(Passage $passage): array
+    {
+        $sightings = [];
+        foreach ($passage->ledger->links as $link) {
+            $item = $passage->items[$link->to];
+            if ($item instanceof StrikeItem && $link->bands >= $passage->circumstances->rules->thresholds->rangeJump) {
+                $sightings[] = new Sighting($link->to, sprintf('The %s is %d ranges away. Put a step, a push or a post before it.', $item->strike->name, $link->bands));
+            }
+        }
+
+        return $sightings;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** Where a rule holds, in one plain sentence; how much it weighs is the house's affair. */
+final readonly class Sighting
+{
+    /** @param int|null $at place of the item, or null for the whole chain */
+    public function __construct(public ?int $at, public string $message)
+    {
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+/** What an onlooker sees at a link, and so of a chain: its worst. */
+enum Verdict: string
+{
+    case Flows = 'flows';
+    case Reload = 'reload';
+    case Breaks = 'breaks';
+
+    public function worse(self $other): self
+    {
+        return $this->rank() >= $other->rank() ? $this : $other;
+    }
+
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Flows => 0,
+            self::Reload => 1,
+            self::Breaks => 2,
+        };
+    }
+}

@@ -1,0 +1,79 @@
+import createClient, { type Middleware } from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+type Schemas = components["schemas"];
+export type Check = Schemas["Check"];
+export type CheckRequest = Schemas["CheckRequest"];
+export type Combination = Schemas["Combination"];
+export type CombinationRow = Schemas["CombinationRow"];
+export type Finding = Schemas["Finding"];
+export type Item = Schemas["Item"];
+export type Link = Schemas["Link"];
+export type OtherStance = Schemas["OtherStance"];
+export type Problem = Schemas["Problem"];
+export type ReadingProblem = Schemas["ReadingProblem"];
+export type Rules = Schemas["Rules"];
+export type SaveRequest = Schemas["SaveRequest"];
+export type Schemes = Schemas["Schemes"];
+export type SchemeId = Schemas["SchemeId"];
+export type Session = Schemas["Session"];
+export type Stance = Schemas["Stance"];
+export type Verdict = Schemas["Verdict"];
+export type Version = Schemas["Version"];
+export type Voice = Schemas["Voice"];
+
+/** What the server refused, with its sentence for people. */
+export class Refusal extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+  }
+}
+
+const AWAY: Problem = {
+  type: "away",
+  status: 0,
+  title: "The server does not answer. What you typed is still here; try again shortly.",
+};
+
+let token = "";
+
+/** The session's token, sent back with every write. */
+export function rememberToken(next: string): void {
+  token = next;
+}
+
+const withToken: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET") {
+      request.headers.set("X-CSRF-Token", token);
+    }
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: window.location.origin });
+api.use(withToken);
+
+/** Unwraps an answer, or throws its refusal. */
+export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result: { data?: T; error?: unknown; response: Response };
+  try {
+    result = await call;
+  } catch (error) {
+    if (error instanceof DOMException && error.name === "AbortError") {
+      throw error;
+    }
+    throw new Refusal(AWAY);
+  }
+  if (!result.response.ok) {
+    const problem = result.error as Partial<Problem> | undefined;
+    throw new Refusal(
+      problem?.title && problem.type ? (problem as Problem) : { ...AWAY, status: result.response.status },
+    );
+  }
+  return result.data as T;
+}
+
+export function refusal(error: unknown): Problem {
+  return error instanceof Refusal ? error.problem : AWAY;
+}

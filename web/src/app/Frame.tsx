@@ -1,0 +1,112 @@
+import { Button, Modal } from "antd";
+import { Suspense, useEffect, useState } from "react";
+import { NavLink, Outlet, useLocation } from "react-router";
+import { refusal } from "../api/client";
+import { SignIn } from "../sign-in/SignIn";
+import { isTyping } from "./keys";
+import { useSession, useSignOut } from "./session";
+import { Waiting } from "./Waiting";
+
+const KEYS: [string, string][] = [
+  ["/", "Search the library"],
+  ["↑ ↓", "Move between combinations"],
+  ["Enter", "Open the combination"],
+  ["N", "Write a new combination"],
+  ["Ctrl Z, Ctrl Shift Z", "Undo and redo on the bench"],
+  ["Ctrl S", "Save on the bench"],
+  ["← →", "On a tile: the neighbour before or after"],
+  ["Esc", "Let go of what is selected"],
+  ["?", "These keys"],
+];
+
+/** The frame around every screen; whoever is not signed in sees the sign-in in the same place. */
+export function Frame() {
+  const session = useSession();
+  const signOut = useSignOut();
+  const { pathname } = useLocation();
+  const [showKeys, setShowKeys] = useState(false);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === "?" && !isTyping(event)) {
+        setShowKeys(true);
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+
+  if (session.isPending) {
+    return <Waiting what="Looking who is here" />;
+  }
+  if (session.isError) {
+    return (
+      <main className="page page-narrow">
+        <h1>The gym does not answer</h1>
+        <p>{refusal(session.error).title}</p>
+        <Button onClick={() => session.refetch()}>Try again</Button>
+      </main>
+    );
+  }
+  const user = session.data.user;
+  if (!user) {
+    return <SignIn />;
+  }
+  return (
+    <>
+      <a className="skip" href="#content">
+        Skip to the content
+      </a>
+      <header className="bar">
+        <NavLink to="/library" className="brand" aria-label="Periplus, to the library">
+          <svg viewBox="0 0 34 20" width="34" height="20" aria-hidden="true">
+            <path
+              d="M2 16c7 0 6-12 15-12s8 12 15 12"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="2.6"
+              strokeLinecap="round"
+            />
+            <circle cx="17" cy="4" r="3" fill="var(--sun)" />
+          </svg>
+          Periplus
+        </NavLink>
+        <nav aria-label="Screens">
+          <NavLink to="/library" className={pathname.startsWith("/combinations") ? "active" : ""}>
+            Library
+          </NavLink>
+          <NavLink to="/bench">Bench</NavLink>
+        </nav>
+        <span className="bar-rest">
+          <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label="Show the keys">
+            ?
+          </button>
+          <span className="who">
+            {user.name}
+            <small>{user.role === "head-coach" ? "head coach" : "coach"}</small>
+          </span>
+          <button type="button" className="quiet" onClick={() => signOut.mutate()}>
+            Sign out
+          </button>
+        </span>
+      </header>
+      <div id="content">
+        <Suspense fallback={<Waiting />}>
+          <Outlet />
+        </Suspense>
+      </div>
+      <Modal open={showKeys} onCancel={() => setShowKeys(false)} footer={null} title="Keys">
+        <dl className="keys">
+          {KEYS.map(([key, what]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Verdict } from "../api/client";
+import { seconds, VERDICTS } from "./words";
+
+/** The verdict as a shape, a word and a colour of its own. */
+export function VerdictMark({ verdict, waitMs }: { verdict: Verdict; waitMs?: number }) {
+  const { sign, word } = VERDICTS[verdict];
+  return (
+    <span className={`verdict verdict-${verdict}`}>
+      <span aria-hidden="true">{sign}</span> {word}
+      {waitMs ? <small> {seconds(waitMs)} waiting</small> : null}
+    </span>
+  );
+}

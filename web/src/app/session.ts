@@ -1,0 +1,37 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, api, rememberToken, type Session } from "../api/client";
+
+const KEY = ["session"];
+
+async function read(): Promise<Session> {
+  const session = await answered(api.GET("/api/session"));
+  rememberToken(session.csrfToken);
+  return session;
+}
+
+export function useSession() {
+  return useQuery({ queryKey: KEY, queryFn: read, staleTime: Number.POSITIVE_INFINITY, retry: 2 });
+}
+
+export function useSignIn() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { email: string; password: string }) =>
+      answered(api.POST("/api/session", { params: { header: { "X-CSRF-Token": "" } }, body })),
+    onSuccess: async () => {
+      // Signing in changes the session, and with it the token.
+      queries.setQueryData(KEY, await read());
+    },
+  });
+}
+
+export function useSignOut() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => answered(api.POST("/api/session/end", { params: { header: { "X-CSRF-Token": "" } } })),
+    onSettled: async () => {
+      queries.clear();
+      queries.setQueryData(KEY, await read());
+    },
+  });
+}

@@ -1,0 +1,31 @@
+import type { Rules, Verdict } from "../api/client";
+
+export const RULES: { value: Rules; label: string }[] = [
+  { value: "boxing", label: "Boxing" },
+  { value: "kickboxing", label: "Kickboxing" },
+  { value: "all-limbs", label: "All limbs" },
+];
+
+export const LEVELS = [
+  { value: 1, label: "1 · first steps" },
+  { value: 2, label: "2 · settled" },
+  { value: 3, label: "3 · advanced" },
+];
+
+export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
+  flows: { sign: "●", word: "flows" },
+  reload: { sign: "▲", word: "reload" },
+  breaks: { sign: "✕", word: "breaks" },
+};
+
+export function seconds(ms: number): string {
+  return `${(ms / 1000).toFixed(2)} s`;
+}
+
+export function day(date: string): string {
+  return new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+}
+
+export function dayAndTime(date: string): string {
+  return new Date(date).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+}

@@ -1,0 +1,459 @@
+import { App, Button, Modal, Segmented, Select } from "antd";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { answered, api, type Problem, refusal, type SchemeId, type Stance } from "../api/client";
+import { Waiting } from "../app/Waiting";
+import { RULES } from "../app/words";
+import { useCombination, useSave } from "../combination/useCombination";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { linkTo } from "../combination-line/geometry";
+import { itemSentence } from "../combination-line/sentences";
+import { Voices } from "../combination-line/Voices";
+import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "./draft";
+import { EntryLine } from "./EntryLine";
+import { Findings } from "./Findings";
+import { OtherStance } from "./OtherStance";
+import { SaveDrawer } from "./SaveDrawer";
+import { TouchPad, useSchemes } from "./TouchPad";
+import { useCheck } from "./useCheck";
+import { useHistory } from "./useHistory";
+import "./bench.css";
+
+const TEMPOS = [
+  { value: 1.6, label: "learning" },
+  { value: 1, label: "working" },
+  { value: 0.8, label: "fast" },
+];
+const STANCES = [
+  { value: "orthodox" as Stance, label: "orthodox" },
+  { value: "southpaw" as Stance, label: "southpaw" },
+];
+const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
+
+/** The bench for a new combination, or for one that is in the library already. */
+export default function BenchScreen() {
+  const { id } = useParams();
+  const combination = useCombination(id === undefined ? null : Number(id));
+  if (id === undefined) {
+    return <Bench key="new" id="new" stored={null} />;
+  }
+  if (combination.isError) {
+    return (
+      <main className="page page-narrow">
+        <h1>Not to be found</h1>
+        <p>{refusal(combination.error).title}</p>
+        <Link to="/library">To the library</Link>
+      </main>
+    );
+  }
+  return combination.data ? (
+    <Bench key={id} id={id} stored={draftOf(combination.data)} />
+  ) : (
+    <Waiting what="Fetching the combination" />
+  );
+}
+
+function Bench({ id, stored }: { id: string; stored: Draft | null }) {
+  const [address, setAddress] = useSearchParams();
+  const navigate = useNavigate();
+  const { message } = App.useApp();
+  const history = useHistory<Draft>(() => recall(id, address) ?? stored ?? EMPTY);
+  const draft = history.now;
+  const [opponent, setOpponent] = useState<Stance>("orthodox");
+  const [tempo, setTempo] = useState(1);
+  const [voice, setVoice] = useState<Stance>(draft.stance);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [pointed, setPointed] = useState<string | null>(null);
+  const [saveOpen, setSaveOpen] = useState(false);
+  const [conflict, setConflict] = useState<Problem | null>(null);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const caret = useRef(Array.from(draft.text).length);
+  const schemes = useSchemes();
+  const save = useSave(id === "new" ? null : Number(id));
+  const { latest, readable, current, error } = useCheck({
+    text: draft.text,
+    stance: draft.stance,
+    rules: draft.rules,
+    scheme: draft.scheme,
+    opponent,
+    tempo,
+  });
+
+  const change = useCallback(
+    (part: Partial<Draft>, typed = false) => history.change((now) => ({ ...now, ...part }), typed),
+    [history.change],
+  );
+
+  // Nothing typed is lost: the draft is kept here, the chain lives in the address.
+  const untouched = stored !== null && JSON.stringify(draft) === JSON.stringify(stored);
+  useEffect(() => {
+    if (untouched || JSON.stringify(draft) === JSON.stringify(EMPTY)) {
+      forget(id);
+    } else {
+      keep(id, draft);
+    }
+    setAddress(addressOf(draft), { replace: true });
+  }, [id, draft, untouched, setAddress]);
+
+  const select = useCallback(
+    (at: number | null) => {
+      setSelected(at);
+      const item = at === null ? undefined : readable?.items[at];
+      if (item && field.current && latest === readable) {
+        const units = (count: number) => Array.from(draft.text).slice(0, count).join("").length;
+        field.current.setSelectionRange(units(item.at), units(item.at + item.length));
+        caret.current = item.at + item.length;
+      }
+    },
+    [readable, latest, draft.text],
+  );
+
+  const onCaret = (at: number) => {
+    caret.current = at;
+    if (latest === readable && document.activeElement === field.current) {
+      const found = readable?.items.findIndex((item) => at >= item.at && at <= item.at + item.length) ?? -1;
+      setSelected(found < 0 ? null : found);
+    }
+  };
+
+  /** Writes at the cursor, with the blanks that keep items apart; a mark goes straight onto what is before it. */
+  const press = (text: string) => {
+    const characters = Array.from(draft.text);
+    const at = Math.min(caret.current, characters.length);
+    const before = characters.slice(0, at).join("").replace(/\s+$/, "");
+    const after = characters.slice(at).join("").replace(/^\s+/, "");
+    const glued =
+      text === "!" ||
+      text === "~" ||
+      before === "" ||
+      before.endsWith("+") ||
+      before.endsWith("(") ||
+      before.endsWith("[");
+    const head = before + (glued ? "" : " ") + text;
+    change({ text: head + (after === "" ? "" : ` ${after}`) });
+    caret.current = Array.from(head).length;
+    setSelected(null);
+  };
+
+  const replaceProblem = (at: number, length: number, by: string) => {
+    const characters = Array.from(draft.text);
+    change({ text: characters.slice(0, at).join("") + by + characters.slice(at + length).join("") });
+    field.current?.focus();
+  };
+
+  /** Writes the chain over in the other numbering, by way of its words, which every numbering reads. */
+  const changeScheme = async (scheme: SchemeId) => {
+    if (!readable?.words || latest !== readable || !current) {
+      change({ scheme });
+      return;
+    }
+    const body = { text: readable.words, scheme, stance: draft.stance };
+    const written = await answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body }));
+    change({ scheme, text: written.text ?? draft.text });
+  };
+
+  const openSave = useCallback(() => {
+    if (draft.text.trim() === "" || (latest && latest.problems.length > 0)) {
+      void message.warning(latest?.problems[0]?.message ?? "There is nothing to save yet.");
+    } else {
+      save.reset();
+      setSaveOpen(true);
+    }
+  }, [draft.text, latest, message, save.reset]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const control = event.ctrlKey || event.metaKey;
+      if (control && event.key.toLowerCase() === "s") {
+        event.preventDefault();
+        openSave();
+      } else if (control && event.key.toLowerCase() === "z" && event.target === document.body) {
+        event.preventDefault();
+        (event.shiftKey ? history.redo : history.undo)();
+      } else if (event.key === "Escape") {
+        setSelected(null);
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [openSave, history.undo, history.redo]);
+
+  const store = (basedOn = draft.basedOn) => {
+    const { name, text, scheme, stance, rules, themes, level, note } = draft;
+    save.mutate(
+      { basedOn, body: { name, text, scheme, stance, rules, themes, level, note } },
+      {
+        onSuccess: (combination) => {
+          forget(id);
+          void message.success(`“${combination.name}” is saved.`);
+          void navigate(`/combinations/${combination.id}`);
+        },
+        onError: (cause) => {
+          const problem = refusal(cause);
+          if (problem.type === "changed-meanwhile") {
+            setConflict(problem);
+          }
+        },
+      },
+    );
+  };
+
+  const saveError = save.isError ? refusal(save.error) : null;
+  const problem = latest?.problems[0];
+  const shown = readable;
+  const picked = selected !== null ? shown?.items[selected] : undefined;
+  const sentence = pointed ?? (picked && shown ? itemSentence(picked, linkTo(shown.links, selected ?? -1)) : null);
+  const schemeOptions = useMemo(
+    () =>
+      schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: `${scheme.name} numbers` })) ?? [
+        { value: "parity" as SchemeId, label: "Parity numbers" },
+      ],
+    [schemes.data],
+  );
+
+  return (
+    <main className="page bench">
+      <h1 className="unseen">{id === "new" ? "Bench: a new combination" : `Bench: ${stored?.name}`}</h1>
+      <div className="bench-options">
+        {id !== "new" && (
+          <span className="bench-name">
+            <Link to={`/combinations/${id}`}>{stored?.name}</Link>
+            {untouched ? "" : " · not saved yet"}
+          </span>
+        )}
+        <span className="option">
+          <span>Written for</span>
+          <Segmented
+            size="small"
+            value={draft.stance}
+            onChange={(stance) => {
+              change({ stance });
+              setVoice(stance);
+            }}
+            options={STANCES}
+            aria-label="Written for which stance"
+          />
+        </span>
+        <span className="option">
+          <span>against</span>
+          <Segmented
+            size="small"
+            value={opponent}
+            onChange={setOpponent}
+            options={STANCES}
+            aria-label="Opponent's stance"
+          />
+        </span>
+        <span className="option">
+          <span>at</span>
+          <Segmented size="small" value={tempo} onChange={setTempo} options={TEMPOS} aria-label="Tempo" />
+        </span>
+        <Select
+          size="small"
+          value={draft.rules}
+          onChange={(rules) => change({ rules })}
+          options={RULES.map((rule) => ({ ...rule, label: `${rule.label} rules` }))}
+          aria-label="House rules"
+          className="bench-select"
+        />
+        <Select
+          size="small"
+          value={draft.scheme}
+          onChange={(scheme) => void changeScheme(scheme)}
+          options={schemeOptions}
+          aria-label="Numbering"
+          className="bench-select"
+        />
+      </div>
+      <div className="bench-grid">
+        <div className="bench-main">
+          <section className="panel bench-entry">
+            <EntryLine
+              text={draft.text}
+              check={latest}
+              current={current}
+              field={field}
+              onChange={(text) => change({ text }, true)}
+              onCaret={onCaret}
+              onUndo={history.undo}
+              onRedo={history.redo}
+            />
+            <span className="bench-buttons">
+              <button
+                type="button"
+                className="quiet"
+                disabled={!history.canUndo}
+                onClick={history.undo}
+                aria-label="Undo"
+                title="Undo (Ctrl Z)"
+              >
+                ↶
+              </button>
+              <button
+                type="button"
+                className="quiet"
+                disabled={!history.canRedo}
+                onClick={history.redo}
+                aria-label="Redo"
+                title="Redo (Ctrl Shift Z)"
+              >
+                ↷
+              </button>
+              <Button type="primary" onClick={openSave} title="Save (Ctrl S)">
+                Save
+              </Button>
+            </span>
+            <div id="entry-help" className="entry-help" role="status">
+              {problem ? (
+                <span className="entry-problem">
+                  {problem.message} <span className="small">Expected: {problem.expected}.</span>{" "}
+                  {problem.nearest.map((nearest) => (
+                    <button
+                      key={nearest}
+                      type="button"
+                      className="chip"
+                      onClick={() => replaceProblem(problem.at, problem.length, nearest)}
+                    >
+                      {nearest}
+                    </button>
+                  ))}
+                  {(latest?.problems.length ?? 0) > 1 && (
+                    <span className="small">and {(latest?.problems.length ?? 1) - 1} more</span>
+                  )}
+                </span>
+              ) : error ? (
+                <span className="entry-problem">{refusal(error).title}</span>
+              ) : latest && latest.notes.length > 0 ? (
+                <span>{latest.notes.map((note) => note.message).join(" ")}</span>
+              ) : (
+                <span className="small">{shown?.words ?? "Numbers or words, in any mix. Press ? for the keys."}</span>
+              )}
+            </div>
+          </section>
+          <section
+            className={problem ? "panel bench-line bench-line-old" : "panel bench-line"}
+            aria-label="Combination line"
+          >
+            {shown?.voices ? (
+              <>
+                <CombinationLine
+                  data={shown}
+                  size="full"
+                  stances={shown.voices[voice].stances}
+                  selected={selected}
+                  onSelect={select}
+                  onPoint={setPointed}
+                  name={`Combination line: ${shown.text}`}
+                />
+                <p className="sentence" aria-live="polite">
+                  {sentence ?? "Touch a tile or a gap for its reason."}
+                </p>
+                <Voices voices={shown.voices} voice={voice} onVoice={setVoice} selected={selected} onSelect={select} />
+              </>
+            ) : (
+              <div className="bench-empty">
+                <h2>Type a combination, or touch the pad</h2>
+                <p>You see it in both stances at once, with the weight under it and every wait in milliseconds.</p>
+                <p>
+                  {EXAMPLES.map((example) => (
+                    <button key={example} type="button" className="chip" onClick={() => change({ text: example })}>
+                      {example}
+                    </button>
+                  ))}
+                </p>
+              </div>
+            )}
+          </section>
+          <TouchPad scheme={draft.scheme} stance={draft.stance} onPress={press} />
+        </div>
+        <aside className="bench-side">
+          {shown ? (
+            <>
+              <Findings check={shown} selected={selected} onSelect={select} />
+              <OtherStance
+                check={shown}
+                onSelect={select}
+                onCarry={(text, stance) => {
+                  change({ text, stance });
+                  setVoice(stance);
+                }}
+              />
+            </>
+          ) : (
+            <section className="panel findings findings-empty">
+              <p className="small">What the check says will stand here.</p>
+            </section>
+          )}
+        </aside>
+      </div>
+      <SaveDrawer
+        open={saveOpen}
+        draft={draft}
+        isNew={id === "new"}
+        saving={save.isPending}
+        error={
+          saveError && saveError.type !== "changed-meanwhile" ? (
+            <>
+              {saveError.title}{" "}
+              {saveError.existing && <Link to={`/combinations/${saveError.existing.id}`}>Open it</Link>}
+            </>
+          ) : null
+        }
+        onChange={(part) => change(part, true)}
+        onClose={() => setSaveOpen(false)}
+        onSave={() => store()}
+      />
+      <Modal
+        open={conflict !== null}
+        title="Changed meanwhile"
+        onCancel={() => setConflict(null)}
+        footer={[
+          <Button key="keep" onClick={() => setConflict(null)}>
+            Keep editing mine
+          </Button>,
+          <Button
+            key="theirs"
+            onClick={() => {
+              if (conflict?.current) {
+                const theirs = draftOf(conflict.current);
+                history.change(() => theirs);
+                setConflict(null);
+                setSaveOpen(false);
+              }
+            }}
+          >
+            Take theirs
+          </Button>,
+          <Button
+            key="mine"
+            type="primary"
+            onClick={() => {
+              const version = conflict?.current?.version ?? null;
+              setConflict(null);
+              change({ basedOn: version });
+              store(version);
+            }}
+          >
+            Save mine as the newest
+          </Button>,
+        ]}
+      >
+        <p>{conflict?.title}</p>
+        <dl className="versus">
+          <dt>Theirs</dt>
+          <dd>
+            {conflict?.current?.name}: <b>{conflict?.current?.notation}</b>
+          </dd>
+          <dt>Yours</dt>
+          <dd>
+            {draft.name}: <b>{draft.text}</b>
+          </dd>
+        </dl>
+        <p className="small">
+          Whichever you choose, the other stays in the history of the combination or on your bench (undo brings it
+          back).
+        </p>
+      </Modal>
+    </main>
+  );
+}

@@ -1,0 +1,105 @@
+import { type KeyboardEvent, type RefObject, useLayoutEffect } from "react";
+import type { Check } from "../api/client";
+
+interface Props {
+  text: string;
+  check: Check | undefined;
+  /** Whether the check is about this very text, so that its places fit. */
+  current: boolean;
+  field: RefObject<HTMLTextAreaElement | null>;
+  onChange: (text: string) => void;
+  onCaret: (caret: number) => void;
+  onUndo: () => void;
+  onRedo: () => void;
+}
+
+interface Stretch {
+  from: number;
+  to: number;
+  kind: string;
+}
+
+/** Where the text is underlined: what cannot be read, and strikes that have to wait. Places count Unicode characters. */
+function stretches(check: Check): Stretch[] {
+  const problems = check.problems.map((problem) => ({
+    from: problem.at,
+    to: problem.at + Math.max(1, problem.length),
+    kind: "problem",
+  }));
+  const waits = check.links.flatMap((link) => {
+    const item = check.items[link.to];
+    return item && link.verdict !== "flows" ? [{ from: item.at, to: item.at + item.length, kind: link.verdict }] : [];
+  });
+  return [...problems, ...waits].sort((a, b) => a.from - b.from);
+}
+
+/** The line that takes numbers or words. Underlines lie on a copy of the text behind it. */
+export function EntryLine({ text, check, current, field, onChange, onCaret, onUndo, onRedo }: Props) {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text
+  useLayoutEffect(() => {
+    const area = field.current;
+    if (area) {
+      area.style.height = "auto";
+      area.style.height = `${area.scrollHeight}px`;
+    }
+  }, [text, field]);
+
+  const onKey = (event: KeyboardEvent<HTMLTextAreaElement>) => {
+    const key = event.key.toLowerCase();
+    if (event.key === "Enter") {
+      event.preventDefault();
+    } else if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y")) {
+      event.preventDefault();
+      if (key === "y" || event.shiftKey) {
+        onRedo();
+      } else {
+        onUndo();
+      }
+    }
+  };
+
+  const characters = Array.from(text);
+  const marks = check && current ? stretches(check) : [];
+  const parts: { text: string; kind: string; from: number }[] = [];
+  let at = 0;
+  for (const mark of marks) {
+    if (mark.from < at || mark.from >= characters.length) {
+      continue;
+    }
+    parts.push({ text: characters.slice(at, mark.from).join(""), kind: "", from: at });
+    parts.push({ text: characters.slice(mark.from, mark.to).join(""), kind: mark.kind, from: mark.from });
+    at = mark.to;
+  }
+  parts.push({ text: characters.slice(at).join(""), kind: "", from: at });
+
+  return (
+    <div className="entry">
+      <div className="entry-marks" aria-hidden="true">
+        {parts.map((part) =>
+          part.kind ? (
+            <u key={`${part.from}u`} className={`mark-${part.kind}`}>
+              {part.text}
+            </u>
+          ) : (
+            <span key={`${part.from}s`}>{part.text}</span>
+          ),
+        )}
+      </div>
+      <textarea
+        ref={field}
+        value={text}
+        rows={1}
+        aria-label="The combination, in numbers or words"
+        aria-invalid={(check?.problems.length ?? 0) > 0}
+        aria-describedby="entry-help"
+        placeholder="1 2 3b, or jab cross lead hook body"
+        spellCheck={false}
+        autoCapitalize="off"
+        autoComplete="off"
+        onChange={(event) => onChange(event.target.value.replace(/[\r\n]+/g, " "))}
+        onSelect={(event) => onCaret(Array.from(text.slice(0, event.currentTarget.selectionStart)).length)}
+        onKeyDown={onKey}
+      />
+    </div>
+  );
+}

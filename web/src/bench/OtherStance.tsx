@@ -1,0 +1,52 @@
+import { Button } from "antd";
+import type { Check, Stance } from "../api/client";
+
+interface Props {
+  check: Check;
+  onSelect?: (at: number | null) => void;
+  /** Puts the carried chain on the bench. */
+  onCarry: (text: string, stance: Stance) => void;
+}
+
+/** What really changes when the chain is mirrored, and the carry that keeps the limbs. */
+export function OtherStance({ check, onSelect, onCarry }: Props) {
+  const { mirror, carry } = check;
+  if (!mirror || !carry) {
+    return null;
+  }
+  const differs = carry.notation !== mirror.notation;
+  return (
+    <section className="panel other" aria-label="In the other stance">
+      <h2>For a {mirror.stance === "southpaw" ? "southpaw" : "orthodox athlete"}</h2>
+      <ul>
+        {mirror.caveats.map((caveat) => (
+          <li
+            key={`${caveat.id}-${caveat.at}`}
+            className={caveat.id === "liver-lost" ? "caveat caveat-lost" : "caveat"}
+          >
+            <button type="button" disabled={caveat.at === null} onClick={() => onSelect?.(caveat.at)}>
+              {caveat.message}
+            </button>
+          </li>
+        ))}
+      </ul>
+      {differs && (
+        <div className="carry">
+          <b>Same limbs, roles swapped</b>
+          <span className="carry-line">{carry.text}</span>
+          <span className="small">{carry.words}</span>
+          {carry.caveats
+            .filter((caveat) => caveat.id === "replaced")
+            .map((caveat) => (
+              <span key={caveat.at} className="small">
+                {caveat.message}
+              </span>
+            ))}
+          <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
+            Carry it over
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

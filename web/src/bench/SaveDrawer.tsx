@@ -1,0 +1,92 @@
+import { Alert, Button, Drawer, Input, Segmented, Select } from "antd";
+import type { FormEvent, ReactNode } from "react";
+import { LEVELS, RULES } from "../app/words";
+import type { Draft } from "./draft";
+
+interface Props {
+  open: boolean;
+  draft: Draft;
+  isNew: boolean;
+  saving: boolean;
+  error: ReactNode;
+  onChange: (change: Partial<Draft>) => void;
+  onClose: () => void;
+  onSave: () => void;
+}
+
+/** Name and place of a combination in the library. */
+export function SaveDrawer({ open, draft, isNew, saving, error, onChange, onClose, onSave }: Props) {
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onSave();
+  };
+  return (
+    <Drawer
+      open={open}
+      onClose={onClose}
+      title={isNew ? "Save into the library" : "Save the change"}
+      size={420}
+      destroyOnHidden
+    >
+      <form className="save-form" onSubmit={submit}>
+        <p className="save-chain">{draft.text}</p>
+        <label htmlFor="name">Name</label>
+        <Input
+          id="name"
+          autoFocus
+          value={draft.name}
+          maxLength={120}
+          onChange={(event) => onChange({ name: event.target.value })}
+          placeholder="What coaches will call it"
+        />
+        <label htmlFor="themes">Themes</label>
+        <Select
+          id="themes"
+          mode="tags"
+          value={draft.themes}
+          onChange={(themes: string[]) => onChange({ themes })}
+          placeholder="such as slips, liver, low kick"
+          tokenSeparators={[","]}
+          maxCount={8}
+          open={false}
+          suffixIcon={null}
+        />
+        <span className="field-name">Level</span>
+        <Segmented
+          block
+          value={draft.level}
+          onChange={(level: number) => onChange({ level })}
+          options={LEVELS}
+          aria-label="Level"
+        />
+        <span className="field-name">Rules</span>
+        <Segmented
+          block
+          value={draft.rules}
+          onChange={(rules) => onChange({ rules })}
+          options={RULES}
+          aria-label="Rules"
+        />
+        <label htmlFor="note">Note</label>
+        <Input.TextArea
+          id="note"
+          value={draft.note}
+          maxLength={2000}
+          rows={4}
+          onChange={(event) => onChange({ note: event.target.value })}
+          placeholder="What to look for, whom it is for"
+        />
+        {error && <Alert type="error" showIcon message={error} role="alert" />}
+        <Button
+          type="primary"
+          htmlType="submit"
+          loading={saving}
+          disabled={draft.name.trim() === "" || draft.text.trim() === ""}
+        >
+          {isNew ? "Save" : "Save the change"}
+        </Button>
+        {draft.name.trim() === "" && <p className="small">It needs a name first.</p>}
+      </form>
+    </Drawer>
+  );
+}

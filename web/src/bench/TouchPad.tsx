@@ -1,0 +1,126 @@
+import { useQuery } from "@tanstack/react-query";
+import { Segmented } from "antd";
+import { useState } from "react";
+import { answered, api, type SchemeId, type Schemes, type Stance } from "../api/client";
+import { Glyph } from "../combination-line/Glyph";
+
+export function useSchemes() {
+  return useQuery({
+    queryKey: ["schemes"],
+    queryFn: () => answered(api.GET("/api/schemes")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+}
+
+type Number_ = Schemes["schemes"][number]["numbers"][number];
+
+const PAGES = [
+  { value: "hand", label: "Hands" },
+  { value: "leg", label: "Kicks" },
+  { value: "close", label: "Knees and elbows" },
+  { value: "defence", label: "Defence" },
+  { value: "footwork", label: "Footwork" },
+];
+const TARGETS = [
+  { value: "", label: "usual" },
+  { value: "h", label: "head" },
+  { value: "b", label: "body" },
+  { value: "l", label: "leg" },
+];
+
+interface Props {
+  scheme: SchemeId;
+  stance: Stance;
+  onPress: (text: string) => void;
+}
+
+/** Strikes and moves under the thumb: what is pressed is written at the place of the cursor. */
+export function TouchPad({ scheme, stance, onPress }: Props) {
+  const schemes = useSchemes();
+  const [page, setPage] = useState("hand");
+  const [target, setTarget] = useState("");
+  const chosen = schemes.data?.schemes.find((one) => one.id === scheme);
+  const onPage = (number: Number_) =>
+    page === "close" ? number.limb === "knee" || number.limb === "elbow" : number.limb === page;
+  const numbers = chosen?.numbers.filter(onPage) ?? [];
+  const moves =
+    schemes.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
+  const striking = page === "hand" || page === "leg" || page === "close";
+
+  const write = (number: Number_) => {
+    const letter = number.target || (target === "l" && number.limb !== "leg" && number.limb !== "knee") ? "" : target;
+    onPress(number.number + letter);
+  };
+
+  return (
+    <section className="pad panel" aria-label="Touch pad">
+      <div className="pad-head">
+        <Segmented value={page} onChange={setPage} options={PAGES} aria-label="Which strikes and moves" />
+        {striking && (
+          <Segmented value={target} onChange={setTarget} options={TARGETS} aria-label="Target of the next strike" />
+        )}
+        <span className="pad-signs">
+          {["/", "+", "!", "~"].map((sign) => (
+            <button
+              key={sign}
+              type="button"
+              className="key key-sign"
+              onClick={() => onPress(sign)}
+              aria-label={SIGNS[sign]}
+              title={SIGNS[sign]}
+            >
+              {sign}
+            </button>
+          ))}
+        </span>
+      </div>
+      <div className="pad-keys">
+        {striking && numbers.length === 0 && (
+          <p className="small">
+            {chosen?.name} has no numbers for these; write them in words, such as “rear low kick”.
+          </p>
+        )}
+        {striking &&
+          numbers.map((number) => (
+            <button
+              key={number.number}
+              type="button"
+              className={`key key-${number.roles[stance]}`}
+              onClick={() => write(number)}
+            >
+              <b>{number.number}</b>
+              <small>{keyName(number)}</small>
+            </button>
+          ))}
+        {!striking &&
+          moves.map((move) => (
+            <button key={move.id} type="button" className="key key-move" onClick={() => onPress(move.id)}>
+              <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
+                <Glyph name={move.id} x={11} y={11} size={20} />
+              </svg>
+              <small>{move.words}</small>
+            </button>
+          ))}
+      </div>
+    </section>
+  );
+}
+
+const SIGNS: Record<string, string> = {
+  "/": "A beat",
+  "+": "Lands together with the strike before",
+  "!": "The last strike is hard",
+  "~": "The last strike is light",
+};
+
+function keyName(number: Number_): string {
+  const name =
+    number.family === "straight"
+      ? "straight"
+      : number.family
+          .replace("spinning", "spin")
+          .replace("downward", "down")
+          .replace("upward", "up")
+          .replace(" hook", "");
+  return number.target ? `${name} ${number.target}` : name;
+}

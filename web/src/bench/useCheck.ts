@@ -1,0 +1,56 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { answered, api, type Check, type CheckRequest } from "../api/client";
+
+/** Long enough not to ask for every key, short enough to feel like typing. */
+const PAUSE = 90;
+
+interface Checked {
+  /** The answer to what stands in the line now, or to what stood there a moment ago. */
+  latest: Check | undefined;
+  /** The last answer that could be read, so that the picture stays while a word is half typed. */
+  readable: Check | undefined;
+  /** Whether `latest` answers what stands in the line now. */
+  current: boolean;
+  error: unknown;
+}
+
+/** Checks as one types. Answers to what is no longer there are dropped; the picture stays until the next one is here. */
+export function useCheck(request: CheckRequest): Checked {
+  const key = JSON.stringify(request);
+  const [asked, setAsked] = useState(key);
+  const readable = useRef<Check | undefined>(undefined);
+  useEffect(() => {
+    const timer = setTimeout(() => setAsked(key), PAUSE);
+    return () => clearTimeout(timer);
+  }, [key]);
+
+  const query = useQuery({
+    queryKey: ["check", asked],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST("/api/check", {
+          params: { header: { "X-CSRF-Token": "" } },
+          body: JSON.parse(asked) as CheckRequest,
+          signal,
+        }),
+      ),
+    enabled: (JSON.parse(asked) as CheckRequest).text.trim() !== "",
+    placeholderData: keepPreviousData,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+  });
+  const empty = request.text.trim() === "";
+  const latest = empty ? undefined : query.data;
+  if (empty) {
+    readable.current = undefined;
+  } else if (latest && latest.problems.length === 0) {
+    readable.current = latest;
+  }
+  return {
+    latest,
+    readable: readable.current,
+    current: asked === key && !query.isPlaceholderData && !query.isFetching,
+    error: query.error,
+  };
+}

@@ -1,0 +1,110 @@
+import { scaleLinear } from "d3-scale";
+import type { Item, Link } from "../api/client";
+
+export type Size = "row" | "card" | "full";
+
+/** What the combination line draws; a part of the check. */
+export interface LineData {
+  items: Item[];
+  links: Link[];
+  lengthMs: number | null;
+}
+
+interface Measures {
+  /** Room before the first millisecond, for the names of the lanes. */
+  left: number;
+  right: number;
+  tile: number;
+  lanes: { head: number; body: number; leg: number; moves: number };
+  /** Rails of the weight ribbon: front foot above, back foot below; null where there is no room. */
+  ribbon: { front: number; back: number } | null;
+  feet: number | null;
+  height: number;
+  /** Pixels a millisecond: never less than the tiles need, never so much that a short chain falls apart. */
+  scale: { least: number; most: number };
+}
+
+const MEASURES: Record<Size, Measures> = {
+  row: {
+    left: 4,
+    right: 14,
+    tile: 19,
+    lanes: { head: 12, body: 27, leg: 42, moves: 57 },
+    ribbon: null,
+    feet: null,
+    height: 67,
+    scale: { least: 0.02, most: 0.098 },
+  },
+  card: {
+    left: 10,
+    right: 20,
+    tile: 28,
+    lanes: { head: 22, body: 50, leg: 78, moves: 104 },
+    ribbon: { front: 124, back: 152 },
+    feet: null,
+    height: 160,
+    scale: { least: 0.1, most: 0.25 },
+  },
+  full: {
+    left: 82,
+    right: 40,
+    tile: 40,
+    lanes: { head: 46, body: 92, leg: 138, moves: 184 },
+    ribbon: { front: 224, back: 280 },
+    feet: 330,
+    height: 366,
+    scale: { least: 0.15, most: 0.36 },
+  },
+};
+
+export interface Layout extends Measures {
+  width: number;
+  x: (ms: number) => number;
+}
+
+export function layout(size: Size, width: number, lengthMs: number): Layout {
+  const measures = MEASURES[size];
+  const room = Math.max(40, width - measures.left - measures.right);
+  const perMs = Math.min(measures.scale.most, Math.max(measures.scale.least, room / Math.max(1, lengthMs)));
+  const x = scaleLinear()
+    .domain([0, 1000])
+    .range([measures.left, measures.left + 1000 * perMs]);
+  const needed = measures.left + lengthMs * perMs + measures.right;
+  return { ...measures, width: size === "row" ? width : Math.max(width, needed), x: (ms) => x(ms) };
+}
+
+/** Where an item stands: a strike at its impact, everything else in the middle of its time. */
+export function place(item: Item, line: Layout): { x: number; y: number } {
+  const ms = item.impactMs ?? (item.startMs + item.endMs) / 2;
+  return { x: line.x(ms), y: item.kind === "strike" ? line.lanes[item.target ?? "head"] : line.lanes.moves };
+}
+
+/** Joined strikes land at one moment; at one height they stand side by side, touching. */
+export function aside(items: Item[], at: number, tile: number): number {
+  const item = items[at];
+  let shift = 0;
+  for (let before = at; items[before]?.joined && before > 0; before -= 1) {
+    if (items[before - 1]?.target === item?.target) {
+      shift += tile;
+    }
+  }
+  return shift;
+}
+
+/** The share of the weight on the lead foot over time, as corner points. */
+export function loadTrack(items: Item[]): { ms: number; load: number }[] {
+  const track: { ms: number; load: number }[] = [{ ms: 0, load: items[0]?.loadFrom ?? 0.5 }];
+  for (const item of items) {
+    track.push({ ms: item.startMs, load: item.loadFrom }, { ms: item.impactMs ?? item.endMs, load: item.load });
+  }
+  const last = items.at(-1);
+  if (last) {
+    track.push({ ms: last.endMs, load: last.load });
+  }
+  // Joined strikes begin before what they are joined to has landed; time only runs forward.
+  return track.sort((a, b) => a.ms - b.ms).filter((point, at, all) => at === 0 || point.ms > (all[at - 1]?.ms ?? -1));
+}
+
+export function linkTo(links: Link[], at: number): Link | undefined {
+  return links.find((link) => link.to === at);
+}

@@ -1,0 +1,264 @@
+import { App, Button, Segmented } from "antd";
+import { useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { type Combination, refusal, type Stance, type Version } from "../api/client";
+import { useSession } from "../app/session";
+import { VerdictMark } from "../app/VerdictMark";
+import { Waiting } from "../app/Waiting";
+import { dayAndTime, LEVELS, RULES } from "../app/words";
+import "../bench/bench.css";
+import { Findings } from "../bench/Findings";
+import { OtherStance } from "../bench/OtherStance";
+import { useCheck } from "../bench/useCheck";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { linkTo } from "../combination-line/geometry";
+import { itemSentence } from "../combination-line/sentences";
+import { Voices } from "../combination-line/Voices";
+import { useArchive, useCombination, useVersions } from "./useCombination";
+import "./combination.css";
+
+const STANCES: { value: Stance; label: string }[] = [
+  { value: "orthodox", label: "orthodox" },
+  { value: "southpaw", label: "southpaw" },
+];
+
+export default function CombinationScreen() {
+  const id = Number(useParams().id);
+  const combination = useCombination(Number.isInteger(id) ? id : -1);
+  if (combination.isError) {
+    return (
+      <main className="page page-narrow">
+        <h1>Not to be found</h1>
+        <p>{refusal(combination.error).title}</p>
+        <Link to="/library">To the library</Link>
+      </main>
+    );
+  }
+  return combination.data ? <Page combination={combination.data} /> : <Waiting what="Fetching the combination" />;
+}
+
+function Page({ combination }: { combination: Combination }) {
+  const [address, setAddress] = useSearchParams();
+  const navigate = useNavigate();
+  const user = useSession().data?.user;
+  const archive = useArchive(combination.id);
+  const { message } = App.useApp();
+  const [selected, setSelected] = useState<number | null>(null);
+  const [pointed, setPointed] = useState<string | null>(null);
+  const voice: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
+  const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
+  const { readable } = useCheck({
+    text: combination.notation,
+    stance: combination.stance,
+    rules: combination.rules,
+    opponent,
+  });
+  const put = (name: string, value: string) =>
+    setAddress(
+      (now) => {
+        now.set(name, value);
+        return now;
+      },
+      { replace: true },
+    );
+
+  const mayArchive = user && (user.role === "head-coach" || user.id === combination.author.id);
+  const toggle = () => {
+    const restore = combination.archivedAt !== null;
+    archive.mutate(
+      { restore, version: combination.version },
+      {
+        onSuccess: () =>
+          void message.success(restore ? "Back in the library." : "Archived. It can be brought back here at any time."),
+        onError: (error) => void message.error(refusal(error).title),
+      },
+    );
+  };
+  const picked = selected !== null ? readable?.items[selected] : undefined;
+  const sentence =
+    pointed ?? (picked && readable ? itemSentence(picked, linkTo(readable.links, selected ?? -1)) : null);
+  const mirrored = voice !== combination.stance;
+
+  return (
+    <main className="page">
+      <p className="trail">
+        <Link to="/library">Library</Link> /
+      </p>
+      <header className="combination-head">
+        <h1>{combination.name}</h1>
+        <VerdictMark verdict={combination.verdict} />
+        <span className="combination-actions">
+          <Button
+            onClick={() => {
+              void navigator.clipboard
+                ?.writeText(window.location.href)
+                .then(() => message.success("The link is copied."));
+            }}
+          >
+            Copy link
+          </Button>
+          {mayArchive && (
+            <Button onClick={toggle} loading={archive.isPending}>
+              {combination.archivedAt ? "Restore" : "Archive"}
+            </Button>
+          )}
+          <Button type="primary" onClick={() => navigate(`/bench/${combination.id}`)}>
+            Open on the bench
+          </Button>
+        </span>
+      </header>
+      {combination.archivedAt && (
+        <p className="archived-note">
+          Out of use since {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.
+        </p>
+      )}
+      <p className="combination-facts">
+        <b>{combination.notation}</b>
+        <span>
+          {RULES.find((rule) => rule.value === combination.rules)?.label} rules · level{" "}
+          {LEVELS.find((level) => level.value === combination.level)?.label} · written for {combination.stance} · by{" "}
+          {combination.author.name}
+        </span>
+        <span>
+          {combination.themes.map((theme) => (
+            <Link key={theme} className="tag" to={`/library?q=${encodeURIComponent(theme)}`}>
+              {theme}
+            </Link>
+          ))}
+        </span>
+      </p>
+      {combination.note && <p className="combination-note">{combination.note}</p>}
+      <div className="bench-grid">
+        <div className="bench-main">
+          <section className="panel bench-line" aria-label="Combination line">
+            <div className="combination-stance">
+              <Segmented
+                value={voice}
+                onChange={(stance) => put("stance", stance)}
+                options={STANCES}
+                aria-label="Show it for"
+              />
+              {mirrored && <span className="mirrored">mirrored</span>}
+              <span className="option combination-opponent">
+                <span>against</span>
+                <Segmented
+                  size="small"
+                  value={opponent}
+                  onChange={(stance) => put("opponent", stance)}
+                  options={STANCES}
+                  aria-label="Opponent's stance"
+                />
+              </span>
+            </div>
+            {readable?.voices ? (
+              <>
+                <CombinationLine
+                  data={readable}
+                  size="full"
+                  stances={readable.voices[voice].stances}
+                  selected={selected}
+                  onSelect={setSelected}
+                  onPoint={setPointed}
+                  name={`Combination line: ${combination.notation}`}
+                />
+                <p className="sentence" aria-live="polite">
+                  {sentence ?? "Touch a tile or a gap for its reason."}
+                </p>
+                <Voices
+                  voices={readable.voices}
+                  voice={voice}
+                  onVoice={(stance) => put("stance", stance)}
+                  selected={selected}
+                  onSelect={setSelected}
+                />
+              </>
+            ) : (
+              <div className="line-waiting" />
+            )}
+          </section>
+          <History combination={combination} />
+        </div>
+        <aside className="bench-side">
+          {readable && (
+            <>
+              <Findings check={readable} selected={selected} onSelect={setSelected} />
+              <OtherStance
+                check={readable}
+                onSelect={setSelected}
+                onCarry={(chain, stance) =>
+                  navigate(
+                    `/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, scheme: "parity" })}`,
+                  )
+                }
+              />
+            </>
+          )}
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+const CHANGES: Record<Version["change"], string> = {
+  created: "wrote it",
+  updated: "changed",
+  archived: "archived it",
+  restored: "restored it",
+};
+const FIELDS = {
+  name: "name",
+  notation: "chain",
+  stance: "stance",
+  rules: "rules",
+  themes: "themes",
+  level: "level",
+  note: "note",
+} as const;
+
+/** Every version, with what it changed in the one before. */
+function History({ combination }: { combination: Combination }) {
+  const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
+  return (
+    <section className="panel history" aria-label="History">
+      <h2>History</h2>
+      <ol>
+        {versions.map((version, at) => (
+          <li key={version.version}>
+            <span className="history-when">{dayAndTime(version.createdAt)}</span>
+            <span>
+              <b>{version.editor.name}</b> {CHANGES[version.change]}{" "}
+              <Difference now={version} before={versions[at + 1]} />
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Difference({ now, before }: { now: Version; before: Version | undefined }) {
+  if (!before || now.change !== "updated") {
+    return <b className="history-chain">{now.change === "created" ? now.notation : ""}</b>;
+  }
+  const fields = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter(
+    (field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]),
+  );
+  if (fields.length === 0) {
+    return <>nothing</>;
+  }
+  return (
+    <>
+      {fields.map((field, at) => (
+        <span key={field}>
+          {at > 0 && "; "}
+          {FIELDS[field]}{" "}
+          {field === "note" ? null : (
+            <>
+              <del>{String(before[field])}</del> → <b>{String(now[field])}</b>
+            </>
+          )}
+        </span>
+      ))}
+    </>
+  );
+}

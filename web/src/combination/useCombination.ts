@@ -1,0 +1,59 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Combination, type SaveRequest } from "../api/client";
+
+const key = (id: number) => ["combination", id];
+const headers = (version: number) => ({ "X-CSRF-Token": "", "If-Match": `"${version}"` });
+
+export function useCombination(id: number | null) {
+  return useQuery({
+    queryKey: key(id ?? 0),
+    queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}", { params: { path: { id: id ?? 0 } }, signal })),
+    enabled: id !== null,
+  });
+}
+
+export function useVersions(id: number, version: number) {
+  return useQuery({
+    queryKey: ["versions", id, version],
+    queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}/versions", { params: { path: { id } }, signal })),
+  });
+}
+
+/** Keeps the stored answer and lets every list ask again. */
+function useRemember() {
+  const queries = useQueryClient();
+  return (combination: Combination) => {
+    queries.setQueryData(key(combination.id), combination);
+    void queries.invalidateQueries({ queryKey: ["combinations"] });
+  };
+}
+
+/** Saves a new combination, or a change of the one with that id. */
+export function useSave(id: number | null) {
+  const remember = useRemember();
+  return useMutation({
+    mutationFn: ({ body, basedOn }: { body: SaveRequest; basedOn: number | null }) =>
+      id === null
+        ? answered(api.POST("/api/combinations", { params: { header: { "X-CSRF-Token": "" } }, body }))
+        : answered(
+            api.PUT("/api/combinations/{id}", { params: { path: { id }, header: headers(basedOn ?? 0) }, body }),
+          ),
+    onSuccess: remember,
+  });
+}
+
+/** Takes a combination out of use, or brings it back. */
+export function useArchive(id: number) {
+  const remember = useRemember();
+  return useMutation({
+    mutationFn: ({ restore, version }: { restore: boolean; version: number }) => {
+      const params = { path: { id }, header: headers(version) };
+      return answered(
+        restore
+          ? api.POST("/api/combinations/{id}/restore", { params })
+          : api.POST("/api/combinations/{id}/archive", { params }),
+      );
+    },
+    onSuccess: remember,
+  });
+}

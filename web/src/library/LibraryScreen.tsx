@@ -1,0 +1,305 @@
+import { Button, Input, type InputRef, Pagination, Select } from "antd";
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { type CombinationRow, refusal } from "../api/client";
+import { isTyping } from "../app/keys";
+import { VerdictMark } from "../app/VerdictMark";
+import { Waiting } from "../app/Waiting";
+import { LEVELS, RULES, seconds } from "../app/words";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { type Filters, useLibrary } from "./useLibrary";
+import "./library.css";
+
+const SIZE = 50;
+const LINE_WIDTH = 400;
+const WEAPONS = [
+  { value: "hand", label: "Hands" },
+  { value: "leg", label: "Kicks" },
+  { value: "knee", label: "Knees" },
+  { value: "elbow", label: "Elbows" },
+];
+const VERDICT_OPTIONS = [
+  { value: "flows", label: "● Flows" },
+  { value: "reload", label: "▲ Reload" },
+  { value: "breaks", label: "✕ Breaks" },
+];
+const SORTS = [
+  { value: "name", label: "By name" },
+  { value: "level", label: "By level" },
+  { value: "length", label: "By length" },
+  { value: "updated", label: "Newest first" },
+];
+
+/** The filters live in the address, so that a view can be shared. */
+function filtersOf(address: URLSearchParams): Filters {
+  const sort = (address.get("sort") ?? "name") as NonNullable<Filters["sort"]>;
+  const filters: Filters = {
+    sort,
+    direction: sort === "updated" ? "down" : "up",
+    page: Number(address.get("page")) || 1,
+    size: SIZE,
+  };
+  const q = address.get("q");
+  if (q) {
+    filters.q = q;
+  }
+  for (const name of ["weapon", "verdict", "rules"] as const) {
+    const value = address.get(name);
+    if (value) {
+      Object.assign(filters, { [name]: value });
+    }
+  }
+  if (address.get("level")) {
+    filters.level = Number(address.get("level"));
+  }
+  if (address.get("archived")) {
+    filters.archived = true;
+  }
+  return filters;
+}
+
+export default function LibraryScreen() {
+  const [address, setAddress] = useSearchParams();
+  const filters = filtersOf(address);
+  const library = useLibrary(filters);
+  const navigate = useNavigate();
+  const search = useRef<InputRef>(null);
+  const [typed, setTyped] = useState(filters.q ?? "");
+
+  const set = (name: string, value: string | number | boolean | null | undefined) => {
+    const next = new URLSearchParams(address);
+    next.delete("page");
+    if (value === null || value === undefined || value === "" || value === false) {
+      next.delete(name);
+    } else {
+      next.set(name, String(value));
+    }
+    setAddress(next, { replace: true });
+  };
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only what is typed starts the clock
+  useEffect(() => {
+    const timer = setTimeout(() => typed !== (address.get("q") ?? "") && set("q", typed), 180);
+    return () => clearTimeout(timer);
+  }, [typed]);
+
+  useEffect(() => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      if (isTyping(event)) {
+        return;
+      }
+      if (event.key === "/") {
+        event.preventDefault();
+        search.current?.focus();
+      } else if (event.key === "n") {
+        void navigate("/bench");
+      } else if (event.key === "ArrowDown" && !(event.target instanceof HTMLTableRowElement)) {
+        event.preventDefault();
+        document.querySelector<HTMLElement>(".library-table tbody tr")?.focus();
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [navigate]);
+
+  const filtered = ["q", "weapon", "verdict", "rules", "level"].some((name) => address.get(name));
+  const clear = () => {
+    setTyped("");
+    setAddress(address.get("archived") ? { archived: "true" } : {}, { replace: true });
+  };
+  const data = library.data;
+  return (
+    <main className="page">
+      <div className="library-head">
+        <h1>{filters.archived ? "Archived" : "Library"}</h1>
+        <span className="small" role="status">
+          {data ? `${data.total} ${data.total === 1 ? "combination" : "combinations"}${filtered ? " found" : ""}` : ""}
+        </span>
+        <Button type="primary" onClick={() => navigate("/bench")} className="library-new">
+          New combination
+        </Button>
+      </div>
+      <search className="library-filters">
+        <Input
+          ref={search}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          placeholder="Name, numbers, words, theme or coach"
+          aria-label="Search the library"
+          allowClear
+          suffix={typed ? null : <kbd>/</kbd>}
+          maxLength={120}
+        />
+        <Select
+          aria-label="Weapon"
+          placeholder="Any weapon"
+          allowClear
+          value={filters.weapon}
+          onChange={(value) => set("weapon", value)}
+          options={WEAPONS}
+        />
+        <Select
+          aria-label="Verdict"
+          placeholder="Any verdict"
+          allowClear
+          value={filters.verdict}
+          onChange={(value) => set("verdict", value)}
+          options={VERDICT_OPTIONS}
+        />
+        <Select
+          aria-label="Rules"
+          placeholder="Any rules"
+          allowClear
+          value={filters.rules}
+          onChange={(value) => set("rules", value)}
+          options={RULES}
+        />
+        <Select
+          aria-label="Level"
+          placeholder="Any level"
+          allowClear
+          value={filters.level}
+          onChange={(value) => set("level", value)}
+          options={LEVELS}
+        />
+        <Select
+          aria-label="Sort"
+          value={filters.sort}
+          onChange={(value) => set("sort", value === "name" ? null : value)}
+          options={SORTS}
+        />
+        <Button
+          type={filters.archived ? "primary" : "default"}
+          aria-pressed={filters.archived === true}
+          onClick={() => set("archived", !filters.archived)}
+        >
+          Archived
+        </Button>
+      </search>
+      {library.isPending && <Waiting what="Fetching the library" />}
+      {library.isError && (
+        <p className="panel library-empty" role="alert">
+          {refusal(library.error).title} <Button onClick={() => library.refetch()}>Try again</Button>
+        </p>
+      )}
+      {data && data.combinations.length === 0 && (
+        <Nothing
+          filtered={filtered}
+          archived={filters.archived === true}
+          onClear={clear}
+          onNew={() => navigate("/bench")}
+        />
+      )}
+      {data && data.combinations.length > 0 && <Table rows={data.combinations} />}
+      {data && data.total > SIZE && (
+        <Pagination
+          className="library-pages"
+          current={filters.page}
+          pageSize={SIZE}
+          total={data.total}
+          showSizeChanger={false}
+          onChange={(page) =>
+            setAddress((now) => {
+              now.set("page", String(page));
+              return now;
+            })
+          }
+        />
+      )}
+    </main>
+  );
+}
+
+function Nothing({
+  filtered,
+  archived,
+  onClear,
+  onNew,
+}: {
+  filtered: boolean;
+  archived: boolean;
+  onClear: () => void;
+  onNew: () => void;
+}) {
+  return (
+    <div className="panel library-empty">
+      <h2>{filtered ? "Nothing fits all of these" : archived ? "Nothing is archived" : "The library is empty"}</h2>
+      <p>
+        {filtered
+          ? "Take one filter away, or search for fewer words. Numbers are found as they are written, such as 3b."
+          : archived
+            ? "What you take out of use on its page is kept here and can be brought back."
+            : "Write the first combination on the bench; every coach of the gym will see it here."}
+      </p>
+      {filtered ? (
+        <Button onClick={onClear}>Clear the filters</Button>
+      ) : (
+        !archived && <Button onClick={onNew}>Go to the bench</Button>
+      )}
+    </div>
+  );
+}
+
+function Table({ rows }: { rows: CombinationRow[] }) {
+  const navigate = useNavigate();
+  const onKey = (event: KeyboardEvent<HTMLTableRowElement>, id: number) => {
+    const row = event.currentTarget;
+    const to =
+      event.key === "ArrowDown" ? row.nextElementSibling : event.key === "ArrowUp" ? row.previousElementSibling : null;
+    if (to instanceof HTMLElement) {
+      event.preventDefault();
+      to.focus();
+    } else if (event.key === "Enter" && event.target === row) {
+      void navigate(`/combinations/${id}`);
+    }
+  };
+  return (
+    <div className="panel library-scroll">
+      <table className="library-table">
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">Line</th>
+            <th scope="col">Numbers</th>
+            <th scope="col">Level</th>
+            <th scope="col">Check</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr
+              key={row.id}
+              tabIndex={0}
+              onKeyDown={(event) => onKey(event, row.id)}
+              onClick={() => navigate(`/combinations/${row.id}`)}
+            >
+              <td className="cell-name">
+                <Link to={`/combinations/${row.id}`} tabIndex={-1} onClick={(event) => event.stopPropagation()}>
+                  {row.name}
+                </Link>
+                <small>
+                  {row.stance === "southpaw" && <b>southpaw first · </b>}
+                  {[row.rules === "all-limbs" ? "all limbs" : row.rules, ...row.themes].join(" · ")}
+                </small>
+              </td>
+              <td className="cell-line">
+                <CombinationLine data={row.line} size="row" width={LINE_WIDTH} name={row.name} />
+              </td>
+              <td className="cell-numbers">{row.notation}</td>
+              <td className="cell-level">
+                <span role="img" aria-label={`Level ${row.level}`}>
+                  {"▮".repeat(row.level)}
+                  <i>{"▮".repeat(3 - row.level)}</i>
+                </span>
+              </td>
+              <td className="cell-check">
+                <VerdictMark verdict={row.verdict} />
+                <small>{seconds(row.lengthMs)}</small>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

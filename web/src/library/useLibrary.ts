@@ -1,0 +1,13 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { answered, api } from "../api/client";
+import type { operations } from "../api/schema";
+
+export type Filters = NonNullable<operations["listCombinations"]["parameters"]["query"]>;
+
+export function useLibrary(filters: Filters) {
+  return useQuery({
+    queryKey: ["combinations", filters],
+    queryFn: ({ signal }) => answered(api.GET("/api/combinations", { params: { query: filters }, signal })),
+    placeholderData: keepPreviousData,
+  });
+}

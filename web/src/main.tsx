@@ -1,0 +1,39 @@
+import "@fontsource/barlow-condensed/latin-500.css";
+import "@fontsource/barlow-condensed/latin-600.css";
+import "@fontsource/ibm-plex-sans/latin-400.css";
+import "@fontsource/ibm-plex-sans/latin-600.css";
+import "./app/app.css";
+import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { ConfigProvider, App as Messages } from "antd";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { Refusal } from "./api/client";
+import { Router } from "./app/Router";
+import { theme } from "./app/theme";
+
+const queries: QueryClient = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
+  queryCache: new QueryCache({
+    onError(error) {
+      // The session ended while the page was open: ask again who is here, which leads to the sign-in.
+      if (error instanceof Refusal && error.problem.status === 401) {
+        void queries.invalidateQueries({ queryKey: ["session"] });
+      }
+    },
+  }),
+});
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? "";
+const root = document.getElementById("root");
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <ConfigProvider theme={theme} csp={{ nonce }} button={{ autoInsertSpace: false }}>
+        <Messages message={{ maxCount: 3 }}>
+          <QueryClientProvider client={queries}>
+            <Router />
+          </QueryClientProvider>
+        </Messages>
+      </ConfigProvider>
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,85 @@
+import { Alert, Button, Input } from "antd";
+import { type FormEvent, useState } from "react";
+import { refusal } from "../api/client";
+import { useSignIn } from "../app/session";
+
+export function SignIn() {
+  const [email, setEmail] = useState("");
+  const [password, setPassword] = useState("");
+  const signIn = useSignIn();
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (email.trim() && password) {
+      signIn.mutate({ email: email.trim(), password });
+    }
+  };
+
+  return (
+    <main className="door">
+      <section className="door-picture" aria-hidden="true">
+        <svg viewBox="0 0 560 420" preserveAspectRatio="xMidYMid meet">
+          <g stroke="#ffffff22" strokeWidth="2">
+            <path d="M30 110H530M30 190H530M30 270H530" />
+          </g>
+          <path
+            d="M70 110C150 110 150 110 200 110S270 190 310 190 380 110 430 110 470 270 500 270"
+            fill="none"
+            stroke="#ffffff55"
+            strokeWidth="3"
+          />
+          <path d="M48 88h34l12 22-12 22H48z" fill="#f3eee2" />
+          <rect x="178" y="88" width="44" height="44" rx="5" fill="#c58fb4" />
+          <path d="M288 168h34l12 22-12 22h-34z" fill="#f3eee2" />
+          <rect x="408" y="88" width="44" height="44" rx="5" fill="#c58fb4" />
+          <rect x="478" y="248" width="44" height="44" rx="5" fill="#c58fb4" />
+          <path
+            d="M30 350C90 350 110 330 160 335S230 385 290 375 360 325 420 330 480 350 530 345"
+            fill="none"
+            stroke="#e0a33a"
+            strokeWidth="5"
+            strokeLinecap="round"
+          />
+        </svg>
+      </section>
+      <section className="door-form">
+        <h1>Periplus</h1>
+        <p className="lead">
+          The combination library of your gym: written once, checked for weight and flow, read in both stances.
+        </p>
+        <form onSubmit={submit}>
+          <label htmlFor="email">E-mail</label>
+          <Input
+            id="email"
+            type="email"
+            autoComplete="username"
+            autoFocus
+            value={email}
+            onChange={(event) => setEmail(event.target.value)}
+            size="large"
+          />
+          <label htmlFor="password">Password</label>
+          <Input.Password
+            id="password"
+            autoComplete="current-password"
+            value={password}
+            onChange={(event) => setPassword(event.target.value)}
+            size="large"
+          />
+          {signIn.isError && <Alert type="error" showIcon message={refusal(signIn.error).title} role="alert" />}
+          <Button
+            type="primary"
+            htmlType="submit"
+            size="large"
+            block
+            loading={signIn.isPending}
+            disabled={!email.trim() || !password}
+          >
+            Sign in
+          </Button>
+        </form>
+        <p className="small">No account, or the password forgotten? Your head coach can help.</p>
+      </section>
+    </main>
+  );
+}
