@@ -15,14 +15,14 @@ final class Kernel extends BaseKernel
     public static function fromEnvironment(): self
     {
         $env = $_SERVER['APP_ENV'] ?? 'prod';
-        $env = is_string($env) ? $env : 'prod';
+        $env = \is_string($env) ? $env : 'prod';
 
         return new self($env, 'prod' !== $env);
     }
 
     public function getProjectDir(): string
     {
-        return dirname(__DIR__);
+        return \dirname(__DIR__);
     }
 
     private function getConfigDir(): string

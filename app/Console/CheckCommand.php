@@ -92,7 +92,7 @@ final class CheckCommand extends Command
     private function document(string $chain, InputInterface|string $input): array
     {
         try {
-            return CheckDocument::builtIn()->of($chain, is_string($input) ? throw new \DomainException($input) : self::options($input));
+            return CheckDocument::builtIn()->of($chain, \is_string($input) ? throw new \DomainException($input) : self::options($input));
         } catch (\DomainException|\OutOfBoundsException $mistake) {
             return CheckDocument::builtIn()->refused(mb_strlen($chain), $mistake->getMessage());
         }
@@ -103,24 +103,29 @@ final class CheckCommand extends Command
         $given = static function (string $name) use ($input): string {
             $value = $input->getOption($name);
 
-            return is_scalar($value) ? (string) $value : '';
+            return \is_scalar($value) ? (string) $value : '';
         };
-        $case = static fn (string $name, string $enum): mixed => $enum::tryFrom($given($name)) ?? throw new \DomainException(sprintf('--%s is %s, not "%s".', $name, implode(' or ', array_column($enum::cases(), 'value')), $given($name)));
         if (!is_numeric($given('tempo'))) {
-            throw new \DomainException(sprintf('--tempo is a number such as 1.0, not "%s".', $given('tempo')));
+            throw new \DomainException(\sprintf('--tempo is a number such as 1.0, not "%s".', $given('tempo')));
         }
         HouseRules::named($given('rules'));
         Scheme::named($given('scheme'));
 
         return new CheckOptions(
-            stance: $case('stance', Stance::class),
-            opponent: $case('opponent', Stance::class),
+            stance: Stance::tryFrom($given('stance')) ?? throw self::notAmong('stance', Stance::cases(), $given('stance')),
+            opponent: Stance::tryFrom($given('opponent')) ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
             rules: $given('rules'),
             scheme: $given('scheme'),
             tempo: (float) $given('tempo'),
-            medium: $case('medium', Medium::class),
-            group: $case('group', Group::class),
+            medium: Medium::tryFrom($given('medium')) ?? throw self::notAmong('medium', Medium::cases(), $given('medium')),
+            group: Group::tryFrom($given('group')) ?? throw self::notAmong('group', Group::cases(), $given('group')),
         );
+    }
+
+    /** @param list<\BackedEnum> $cases */
+    private static function notAmong(string $option, array $cases, string $given): \DomainException
+    {
+        return new \DomainException(sprintf('--%s is %s, not "%s".', $option, implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases)), $given));
     }
 
     /** @param array<string, mixed> $document */

@@ -13,7 +13,7 @@ final readonly class CheckText
         /** @var list<array{at: int, message: string, expected: string, nearest: list<string>}> $problems */
         $problems = $document['problems'];
         if ([] !== $problems) {
-            return implode("\n", array_map(static fn (array $problem): string => sprintf(
+            return implode("\n", array_map(static fn (array $problem): string => \sprintf(
                 'At %d: %s Expected: %s.%s',
                 $problem['at'] + 1,
                 $problem['message'],
@@ -24,15 +24,15 @@ final readonly class CheckText
         /** @var array{text: string, words: string, verdict: string, lengthMs: int, items: list<array{text: string}>, links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string}>, findings: list<array{severity: string, message: string}>, mirror: array{stance: string, words: string, caveats: list<array{message: string}>}, carry: array{notation: string, words: string}} $document */
         $lines = [
             $document['text'].'   '.$document['words'],
-            sprintf('%s, %.2f s', $document['verdict'], $document['lengthMs'] / 1000),
+            \sprintf('%s, %.2f s', $document['verdict'], $document['lengthMs'] / 1000),
         ];
         foreach ($document['links'] as $link) {
             if ('flows' !== $link['verdict']) {
-                $lines[] = sprintf('  %s -> %s  %s +%d ms  %s', $document['items'][$link['from']]['text'], $document['items'][$link['to']]['text'], $link['verdict'], $link['waitMs'], $link['reason']);
+                $lines[] = \sprintf('  %s -> %s  %s +%d ms  %s', $document['items'][$link['from']]['text'], $document['items'][$link['to']]['text'], $link['verdict'], $link['waitMs'], $link['reason']);
             }
         }
         foreach ($document['findings'] as $finding) {
-            $lines[] = sprintf('  %-7s %s', $finding['severity'], $finding['message']);
+            $lines[] = \sprintf('  %-7s %s', $finding['severity'], $finding['message']);
         }
         $lines[] = $document['mirror']['stance'].': '.$document['mirror']['words'];
         foreach ($document['mirror']['caveats'] as $caveat) {

@@ -42,7 +42,7 @@ final class DemoCommand extends Command
 
             return $this->combinations($coaches);
         });
-        $output->writeln(sprintf('Loaded the demo gym: %d combinations.', $count));
+        $output->writeln(\sprintf('Loaded the demo gym: %d combinations.', $count));
 
         return Command::SUCCESS;
     }
@@ -81,7 +81,7 @@ final class DemoCommand extends Command
             ), $coaches[$row['by']]);
         }
 
-        return count($rows);
+        return \count($rows);
     }
 
     /** @return array<mixed> */
@@ -89,6 +89,6 @@ final class DemoCommand extends Command
     {
         $data = json_decode((string) file_get_contents(self::FOLDER.'/'.$file), true, flags: \JSON_THROW_ON_ERROR);
 
-        return is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no list.');
+        return \is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no list.');
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Http;
 
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\ConnectionLost;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
@@ -41,7 +40,7 @@ final readonly class ProblemListener
             return $this->invalid($error->getPrevious());
         }
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
-            if ($cause instanceof ConnectionException || $cause instanceof ConnectionLost) {
+            if ($cause instanceof ConnectionException) {
                 $response = ProblemResponse::of(503, 'database-away', 'The library is not to be reached for the moment. Nothing was saved; try again shortly.');
                 $response->headers->set('Retry-After', '3');
 

@@ -27,11 +27,11 @@ final readonly class WriteGuard
         if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
-        if ((int) $request->headers->get('Content-Length', '0') > self::LARGEST || strlen($request->getContent()) > self::LARGEST) {
-            throw new Problem(413, 'too-large', sprintf('This is larger than the %d kB the server takes at a time.', self::LARGEST / 1024));
+        if ((int) $request->headers->get('Content-Length', '0') > self::LARGEST || \strlen($request->getContent()) > self::LARGEST) {
+            throw new Problem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', self::LARGEST / 1024));
         }
-        $token = $request->headers->get('X-CSRF-Token', '');
-        if (null === $token || !$this->tokens->isTokenValid(new CsrfToken(SessionView::TOKEN_ID, $token))) {
+        $token = (string) $request->headers->get('X-CSRF-Token');
+        if (!$this->tokens->isTokenValid(new CsrfToken(SessionView::TOKEN_ID, $token))) {
             throw new Problem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
         }
     }

@@ -54,7 +54,8 @@ final class Combinations extends ServiceEntityRepository
 
     private function filter(QueryBuilder $query, ListRequest $list): void
     {
-        foreach (preg_split('/\s+/', trim($list->q), -1, \PREG_SPLIT_NO_EMPTY) ?: [] as $place => $word) {
+        $words = preg_split('/\s+/', trim($list->q), -1, \PREG_SPLIT_NO_EMPTY);
+        foreach (false === $words ? [] : $words as $place => $word) {
             $like = '%'.addcslashes($word, '%_\\').'%';
             $query->andWhere("c.name LIKE :q$place OR c.notation LIKE :q$place OR c.words LIKE :q$place OR c.themes LIKE :q$place OR c.note LIKE :q$place OR author.name LIKE :q$place")
                 ->setParameter('q'.$place, $like);

@@ -103,7 +103,7 @@ final readonly class Library
         $editor = $current['editor'];
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
-        return new Problem(412, 'changed-meanwhile', sprintf(
+        return new Problem(412, 'changed-meanwhile', \sprintf(
             '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
             $editor['name'],
             [] === $changed ? '' : ' ('.implode(', ', $changed).')',
@@ -120,14 +120,14 @@ final readonly class Library
     {
         $same = $this->combinations->same($checked->fingerprint->withEffort, $except);
         if (null !== $same) {
-            throw new Problem(409, 'already-there', sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
+            throw new Problem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
         }
     }
 
     private function refuseStranger(Combination $combination, User $editor): void
     {
         if (!$editor->isHeadCoach() && $combination->author()->id() !== $editor->id()) {
-            throw new Problem(403, 'not-allowed', sprintf('Only %s or the head coach can archive or restore this combination.', $combination->author()->name()));
+            throw new Problem(403, 'not-allowed', \sprintf('Only %s or the head coach can archive or restore this combination.', $combination->author()->name()));
         }
     }
 

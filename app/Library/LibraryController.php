@@ -34,7 +34,7 @@ final readonly class LibraryController
             $rows[] = [...$combination->toArray(), 'line' => $this->line($combination)];
         }
 
-        return new JsonResponse(['combinations' => $rows, 'total' => count($page), 'page' => $list->page, 'size' => $list->size]);
+        return new JsonResponse(['combinations' => $rows, 'total' => \count($page), 'page' => $list->page, 'size' => $list->size]);
     }
 
     #[Route('', methods: 'POST')]
@@ -81,7 +81,7 @@ final readonly class LibraryController
     /** @param array<string, string> $headers */
     private function answer(Combination $combination, int $status = 200, array $headers = []): JsonResponse
     {
-        return new JsonResponse($combination->toArray(), $status, ['ETag' => sprintf('"%d"', $combination->version()), ...$headers]);
+        return new JsonResponse($combination->toArray(), $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }
 
     /** @return array<string, mixed> what the combination line draws, see docs/formats/check.md */
@@ -95,7 +95,7 @@ final readonly class LibraryController
 
     private static function basedOn(Request $http): int
     {
-        $header = $http->headers->get('If-Match', '') ?? '';
+        $header = (string) $http->headers->get('If-Match');
         if (1 !== preg_match('/^(?:W\/)?"(\d{1,9})"$/', trim($header), $found)) {
             throw new Problem(428, 'version-missing', 'Say which version this was made from, in If-Match.');
         }

@@ -48,14 +48,14 @@ final readonly class Carrier
     {
         return null !== $strike->carry
             ? $this->catalogue->strike($strike->carry->to)
-            : $this->catalogue->inFamily($strike->family, $strike->role->other()) ?? throw new \LogicException(sprintf('The data names no carry for %s.', $strike->id));
+            : $this->catalogue->inFamily($strike->family, $strike->role->other()) ?? throw new \LogicException(\sprintf('The data names no carry for %s.', $strike->id));
     }
 
     /** @return array{StrikeItem, ?string} */
     private function strike(StrikeItem $item): array
     {
         $strike = $this->counterpart($item->strike);
-        $target = in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
+        $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
         $lands = $item->landsForward && StrikeItem::canLandForward($strike);
         $why = $item->strike->carry?->why;
         if ($item->landsForward && !$lands) {
@@ -74,7 +74,7 @@ final readonly class Carrier
         };
 
         return $name($from) === $name($to)
-            ? sprintf('The %s stays, but %s.', $name($from), $why)
-            : sprintf('The %s becomes the %s: %s.', $name($from), $name($to), $why);
+            ? \sprintf('The %s stays, but %s.', $name($from), $why)
+            : \sprintf('The %s becomes the %s: %s.', $name($from), $name($to), $why);
     }
 }

@@ -20,7 +20,7 @@ final readonly class Caveats
     public function between(Voice $from, Voice $to, Opponent $opponent): array
     {
         $caveats = [];
-        if (0 < count($from->chain) && $from->stance !== $to->stance) {
+        if (0 < \count($from->chain) && $from->stance !== $to->stance) {
             $caveats[] = $this->guard($to, $opponent);
         }
         foreach (array_keys($to->chain->items) as $at) {
@@ -36,12 +36,12 @@ final readonly class Caveats
 
     private function guard(Voice $to, Opponent $opponent): Caveat
     {
-        $who = sprintf('%s against %s', ucfirst($to->stance->value), $opponent->stance->value);
-        $out = sprintf('the way out is to the %s, away from their rear hand', $opponent->safeSide()->value);
+        $who = \sprintf('%s against %s', ucfirst($to->stance->value), $opponent->stance->value);
+        $out = \sprintf('the way out is to the %s, away from their rear hand', $opponent->safeSide()->value);
 
         return $opponent->isOpenTo($to->stance)
-            ? new Caveat('guard-opens', null, sprintf('%s is an open guard: lead foot outside theirs; %s.', $who, $out))
-            : new Caveat('guard-closes', null, sprintf('%s is a closed guard: %s.', $who, $out));
+            ? new Caveat('guard-opens', null, \sprintf('%s is an open guard: lead foot outside theirs; %s.', $who, $out))
+            : new Caveat('guard-closes', null, \sprintf('%s is a closed guard: %s.', $who, $out));
     }
 
     /**
@@ -53,7 +53,7 @@ final readonly class Caveats
     private function changes(Voice $from, Voice $to, int $at, array $before, array $after): array
     {
         $item = $to->chain->items[$at];
-        $side = $to->side($at)?->value ?? '';
+        $side = $to->side($at)->value ?? '';
         $who = ucfirst($to->stance->value);
         $original = $from->chain->items[$at];
         $what = match (true) {
@@ -64,25 +64,25 @@ final readonly class Caveats
         $offer = $original instanceof StrikeItem && $item instanceof StrikeItem && $original->strike === $item->strike
             ? $this->offer($item)
             : null;
-        $same = null === $offer ? '' : sprintf(' The same %s instead: %s to the %s.', $item instanceof StrikeItem && $item->isLegStrike() ? 'leg' : 'hand', $offer->strike->name, $offer->target->word());
+        $same = null === $offer ? '' : \sprintf(' The same %s instead: %s to the %s.', $offer->strike->limb->isArm() ? 'hand' : 'leg', $offer->strike->name, $offer->target->word());
 
         $caveats = [];
         foreach ($after as $meeting) {
-            if (in_array($meeting, $before, true)) {
+            if (\in_array($meeting, $before, true)) {
                 continue;
             }
             $caveats[] = match ($meeting) {
-                Meeting::Spleen => new Caveat('liver-lost', $at, sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
-                Meeting::Liver => new Caveat('liver-gained', $at, sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
-                Meeting::ThighInside => new Caveat('thigh-inside', $at, sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
-                Meeting::ThighOutside => new Caveat('thigh-outside', $at, sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
-                Meeting::OpenSide => new Caveat('open-side-gained', $at, sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
-                Meeting::AwayFromRearHand => new Caveat('way-out-gained', $at, sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
-                Meeting::TowardRearHand => new Caveat('way-out-lost', $at, sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
+                Meeting::Spleen => new Caveat('liver-lost', $at, \sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
+                Meeting::Liver => new Caveat('liver-gained', $at, \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
+                Meeting::ThighInside => new Caveat('thigh-inside', $at, \sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
+                Meeting::ThighOutside => new Caveat('thigh-outside', $at, \sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
+                Meeting::OpenSide => new Caveat('open-side-gained', $at, \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
+                Meeting::AwayFromRearHand => new Caveat('way-out-gained', $at, \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
+                Meeting::TowardRearHand => new Caveat('way-out-lost', $at, \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
             };
         }
-        if (in_array(Meeting::OpenSide, $before, true) && !in_array(Meeting::OpenSide, $after, true)) {
-            $caveats[] = new Caveat('open-side-lost', $at, sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
+        if (\in_array(Meeting::OpenSide, $before, true) && !\in_array(Meeting::OpenSide, $after, true)) {
+            $caveats[] = new Caveat('open-side-lost', $at, \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
         }
 
         return $caveats;
@@ -93,6 +93,6 @@ final readonly class Caveats
     {
         $strike = $this->carrier->counterpart($item->strike);
 
-        return in_array($item->target, $strike->targets, true) ? new StrikeItem($strike, $item->target, $item->effort) : null;
+        return \in_array($item->target, $strike->targets, true) ? new StrikeItem($strike, $item->target, $item->effort) : null;
     }
 }

@@ -25,7 +25,7 @@ final readonly class Chain implements \Countable
         foreach (array_keys($items) as $at) {
             self::require($items, $at);
         }
-        if (count($items) > self::MOST) {
+        if (\count($items) > self::MOST) {
             throw InvalidChain::tooLong();
         }
 
@@ -53,6 +53,9 @@ final readonly class Chain implements \Countable
             if (!$before instanceof StrikeItem || $before->feint) {
                 throw InvalidChain::joinsNothing();
             }
+            if ($before->landsForward) {
+                throw InvalidChain::joinsLanding($item->strike);
+            }
             if ($before->sharesLimbWith($item)) {
                 throw InvalidChain::joinsSameLimb($item->strike);
             }
@@ -61,7 +64,7 @@ final readonly class Chain implements \Countable
 
     public function count(): int
     {
-        return count($this->items);
+        return \count($this->items);
     }
 
     /** @return array<int, StrikeItem> the strikes by their place in the chain, feints among them */

@@ -25,7 +25,7 @@ final readonly class StrikeItem implements Item
         public bool $joined = false,
         public bool $landsForward = false,
     ) {
-        if (!in_array($target, $strike->targets, true)) {
+        if (!\in_array($target, $strike->targets, true)) {
             throw InvalidChain::target($strike, $target);
         }
         if ($landsForward && !self::canLandForward($strike)) {

@@ -158,9 +158,12 @@ final readonly class Bookkeeper
             --$first;
         }
         for ($place = $first; $place < $at; ++$place) {
-            $moments[$place] = $moments[$place]->later($ms);
-            $state->released = max($state->released, $moments[$place]->end);
+            $state->released = max($state->released, $moments[$place]->end + $ms);
         }
+        $moments = [
+            ...array_slice($moments, 0, $first),
+            ...array_map(static fn (Moment $moment): Moment => $moment->later($ms), array_slice($moments, $first)),
+        ];
         foreach ($state->limbs as $name => $limb) {
             if ($limb['at'] >= $first) {
                 $state->limbs[$name] = ['home' => $limb['home'] + $ms, 'short' => $limb['short'] + $ms, 'at' => $limb['at']];
@@ -228,6 +231,6 @@ final readonly class Bookkeeper
     {
         $ranges = $item->strike->ranges($item->target);
 
-        return max($ranges[0], min($ranges[count($ranges) - 1], $range));
+        return max($ranges[0], min($ranges[\count($ranges) - 1], $range));
     }
 }

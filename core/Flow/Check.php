@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Catalogue;
 /** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
 final readonly class Check
 {
-    private const ORDER = ['must' => 0, 'should' => 1, 'hint' => 2, 'credit' => 3];
+    private const ORDER = ['must' => 0, 'should' => 1, 'hint' => 2, 'credit' => 3, 'off' => 4];
 
     private Bookkeeper $bookkeeper;
 
@@ -22,6 +22,7 @@ final readonly class Check
 
     public static function builtIn(): self
     {
+        /** @var self|null $check */
         static $check = null;
 
         return $check ??= new self(Catalogue::builtIn(), Rulebook::all());

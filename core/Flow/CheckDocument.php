@@ -46,6 +46,7 @@ final readonly class CheckDocument
 
     public static function builtIn(): self
     {
+        /** @var self|null $document */
         static $document = null;
 
         return $document ??= new self(Reader::builtIn(), Check::builtIn(), Catalogue::builtIn());

@@ -17,7 +17,7 @@ final readonly class Circumstances
         public Group $group = Group::Open,
     ) {
         if ($tempo < self::FASTEST || $tempo > self::SLOWEST) {
-            throw new \DomainException(sprintf('The tempo is %s to %s, not %s.', self::FASTEST, self::SLOWEST, $tempo));
+            throw new \DomainException(\sprintf('The tempo is %s to %s, not %s.', self::FASTEST, self::SLOWEST, $tempo));
         }
     }
 }

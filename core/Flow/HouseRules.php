@@ -26,12 +26,13 @@ final readonly class HouseRules
 
     public static function named(string $id): self
     {
-        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(sprintf('There are no house rules "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
+        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(\sprintf('There are no house rules "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
     }
 
     /** @return array<string, self> by id */
     public static function builtIn(): array
     {
+        /** @var array<string, self>|null $sets */
         static $sets = null;
 
         return $sets ??= self::read(__DIR__.'/../data/house-rules.json');

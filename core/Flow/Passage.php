@@ -68,7 +68,7 @@ final readonly class Passage
     public function movesBetween(int $from, int $to): array
     {
         return array_values(array_filter(
-            array_slice($this->items, $from + 1, max(0, $to - $from - 1)),
+            \array_slice($this->items, $from + 1, max(0, $to - $from - 1)),
             static fn (Item $item): bool => $item instanceof MoveItem,
         ));
     }

@@ -19,19 +19,19 @@ final readonly class Reasons
     {
         $item = $chain->items[$at];
         if (!$item instanceof StrikeItem) {
-            return sprintf('The %s follows at once.', self::name($item));
+            return \sprintf('The %s follows at once.', self::name($item));
         }
         if ([] === $parts) {
-            return sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
+            return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
         }
-        $causes = array_map(Cause::from(...), array_slice(array_keys($parts), 0, 2));
+        $causes = array_map(Cause::from(...), \array_slice(array_keys($parts), 0, 2));
         if ([] === array_diff([Cause::Turn->value, Cause::Load->value], array_map(static fn (Cause $cause): string => $cause->value, $causes)) && $state->turnBy === $state->loadBy) {
-            return sprintf('%s and %s%s; the %s needs both put right.', ucfirst($this->hips($item, $state)), $this->weight($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy));
+            return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst($this->hips($item, $state)), $this->weight($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy));
         }
         $clauses = array_map(fn (Cause $cause): string => match ($cause) {
             Cause::Limb => $this->limb($item, $state),
-            Cause::Load => sprintf('%s%s; the %s needs it %s', $this->weight($item, $state), $this->since($chain, $state->loadBy), $this->again($chain, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
-            Cause::Turn => sprintf('%s%s; the %s needs them back', $this->hips($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy)),
+            Cause::Load => \sprintf('%s%s; the %s needs it %s', $this->weight($item, $state), $this->since($chain, $state->loadBy), $this->again($chain, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
+            Cause::Turn => \sprintf('%s%s; the %s needs them back', $this->hips($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy)),
             Cause::Feet => $this->feet($chain, $item, $state),
             Cause::Range => $this->range($chain->items[$at - 1], $item, $bands, $state),
         }, $causes);
@@ -43,8 +43,8 @@ final readonly class Reasons
     {
         $arm = $item->strike->limb->isArm();
 
-        return sprintf('the %s %s is still on its way back', $item->strike->role->value, $arm ? 'hand' : 'leg')
-            .($state->limb($item) === $state->lastLimb ? sprintf(', and the %s needs it again', $item->strike->name) : '');
+        return \sprintf('the %s %s is still on its way back', $item->strike->role->value, $arm ? 'hand' : 'leg')
+            .($state->limb($item) === $state->lastLimb ? \sprintf(', and the %s needs it again', $item->strike->name) : '');
     }
 
     private function weight(StrikeItem $item, State $state): string
@@ -60,8 +60,8 @@ final readonly class Reasons
     private function feet(Chain $chain, StrikeItem $item, State $state): string
     {
         return null === $state->crossedBy
-            ? sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
-            : sprintf('the feet are still crossed from the %s; the stance has to close before the %s', self::name($chain->items[$state->crossedBy]), $item->strike->name);
+            ? \sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
+            : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', self::name($chain->items[$state->crossedBy]), $item->strike->name);
     }
 
     private function range(Item $before, StrikeItem $item, int $bands, State $state): string
@@ -69,10 +69,10 @@ final readonly class Reasons
         $nearer = $item->strike->ranges($item->target)[0] < $state->range;
         $where = $nearer ? 'nearer' : 'further out';
         if (1 === $bands) {
-            return sprintf('the %s works one range %s, which the athlete drifts', $item->strike->name, $where);
+            return \sprintf('the %s works one range %s, which the athlete drifts', $item->strike->name, $where);
         }
 
-        return sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, self::name($before), $nearer ? 'a step in' : 'a step back or a push');
+        return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, self::name($before), $nearer ? 'a step in' : 'a step back or a push');
     }
 
     private function since(Chain $chain, ?int $by): string

@@ -134,8 +134,8 @@ final class Parse
     private function number(): ?StrikeItem
     {
         $token = $this->take();
-        preg_match('/^([a-z]*[0-9]+)([a-z]*)$/i', $token->text, $parts);
-        [, $code, $letters] = $parts;
+        $letters = preg_replace('/^[a-z]*[0-9]+/i', '', $token->text) ?? '';
+        $code = substr($token->text, 0, strlen($token->text) - strlen($letters));
         $entry = $this->scheme->entry($code);
         if (null === $entry) {
             $this->unknownNumber($token, $code, $letters);
@@ -145,7 +145,7 @@ final class Parse
         $strike = $this->catalogue->inFamily($entry->family, $entry->role($this->running));
         if (null === $strike) {
             $side = $entry->position->value;
-            $this->problem($token->span, sprintf('%s is the %s %s, and in %s that limb has none.', $entry->code, $side, $entry->family, $this->running->value), 'a number of the other hand, or a switch before it');
+            $this->problem($token->span, \sprintf('%s is the %s %s, and in %s that limb has none.', $entry->code, $side, $entry->family, $this->running->value), 'a number of the other hand, or a switch before it');
 
             return null;
         }
@@ -153,7 +153,7 @@ final class Parse
         if ('' !== $letters) {
             $named = Target::tryFrom(strtolower($letters));
             if (null === $named) {
-                $this->problem($token->span, sprintf('"%s" is not a target.', $letters), 'h for head, b for body or l for leg', array_map(static fn (Target $t): string => $code.$t->value, $strike->targets));
+                $this->problem($token->span, \sprintf('"%s" is not a target.', $letters), 'h for head, b for body or l for leg', array_map(static fn (Target $t): string => $code.$t->value, $strike->targets));
 
                 return null;
             }
@@ -166,16 +166,16 @@ final class Parse
     private function unknownNumber(Token $token, string $code, string $letters): void
     {
         $codes = array_map(strval(...), array_keys($this->scheme->entries));
-        $near = array_values(array_filter($codes, static fn (string $known): bool => strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known)));
-        if (ctype_digit($code) && strlen($code) > 1 && strlen($code) < 8 && '' === $letters) {
+        $near = array_values(array_filter($codes, static fn (string $known): bool => \strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known)));
+        if (ctype_digit($code) && \strlen($code) > 1 && \strlen($code) < 8 && '' === $letters) {
             $single = str_split($code);
             if ([] === array_filter($single, fn (string $digit): bool => null === $this->scheme->entry($digit))) {
                 array_unshift($near, implode('-', $single));
             }
         }
         $first = $codes[0] ?? '';
-        $last = [] === $codes ? '' : $codes[count($codes) - 1];
-        $this->problem($token->span, sprintf('There is no number %s in %s numbering.', self::excerpt($code), $this->scheme->name), sprintf('one of its numbers, %s to %s', $first, $last), array_slice($near, 0, 4));
+        $last = [] === $codes ? '' : $codes[\count($codes) - 1];
+        $this->problem($token->span, \sprintf('There is no number %s in %s numbering.', self::excerpt($code), $this->scheme->name), \sprintf('one of its numbers, %s to %s', $first, $last), \array_slice($near, 0, 4));
     }
 
     /** Makes the item or says why that strike does not go there. */
@@ -200,7 +200,7 @@ final class Parse
             return;
         }
         $this->strike(true, false);
-        while (in_array($this->peek()?->text, ['!', '~'], true)) {
+        while (\in_array($this->peek()?->text, ['!', '~'], true)) {
             $this->suffix();
         }
         if (')' !== $this->peek()?->text) {
@@ -220,9 +220,9 @@ final class Parse
 
             return;
         }
-        $before = count($this->items);
+        $before = \count($this->items);
         $this->strike(false, true);
-        if (count($this->items) > $before) {
+        if (\count($this->items) > $before) {
             $this->widen($plus->span->until($this->tokens[$this->next - 1]->span));
         }
     }
@@ -231,13 +231,13 @@ final class Parse
     {
         $open = $this->take();
         if ($this->depth >= self::DEEPEST) {
-            $this->problem($open->span, sprintf('Brackets stand inside each other more than %d deep.', self::DEEPEST), 'a flatter line');
-            $this->next = count($this->tokens);
+            $this->problem($open->span, \sprintf('Brackets stand inside each other more than %d deep.', self::DEEPEST), 'a flatter line');
+            $this->next = \count($this->tokens);
 
             return;
         }
         ++$this->depth;
-        $from = count($this->items);
+        $from = \count($this->items);
         $this->chain();
         --$this->depth;
         if (']' !== $this->peek()?->text) {
@@ -256,14 +256,14 @@ final class Parse
         }
         $this->take();
         $digits = preg_replace('/[^0-9]/', '', $times->text) ?? '';
-        $count = strlen($digits) > 4 ? \PHP_INT_MAX : (int) $digits;
+        $count = \strlen($digits) > 4 ? \PHP_INT_MAX : (int) $digits;
         if ($count < 1 || $count > self::MOST_REPEATS) {
-            $this->problem($times->span, sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
+            $this->problem($times->span, \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
 
             return;
         }
-        $items = array_slice($this->items, $from);
-        $spans = array_slice($this->spans, $from);
+        $items = \array_slice($this->items, $from);
+        $spans = \array_slice($this->spans, $from);
         for ($round = 1; $round < $count; ++$round) {
             foreach ($items as $at => $item) {
                 if (!$this->add($item, $spans[$at])) {
@@ -288,8 +288,8 @@ final class Parse
 
     private function addFree(Token $count, Span $span): void
     {
-        if (!ctype_digit($count->text) || strlen($count->text) > 3) {
-            $this->problem($span, sprintf('"%s" is not a count of free strikes.', self::excerpt($count->text)), 'a count, such as *3', ['*3']);
+        if (!ctype_digit($count->text) || \strlen($count->text) > 3) {
+            $this->problem($span, \sprintf('"%s" is not a count of free strikes.', self::excerpt($count->text)), 'a count, such as *3', ['*3']);
 
             return;
         }
@@ -304,7 +304,7 @@ final class Parse
     private function suffix(): void
     {
         $token = $this->take();
-        $last = count($this->items) - 1;
+        $last = \count($this->items) - 1;
         $item = $this->items[$last] ?? null;
         $name = match ($token->text) {
             '!' => 'A ! marks a hard strike',
@@ -343,7 +343,7 @@ final class Parse
         } elseif (('any' === $word || 'free' === $word) && null !== $number && TokenKind::Number === $number->kind) {
             $start = $this->take();
             $this->take();
-            $end = in_array($this->word(0), ['strikes', 'strike'], true) ? $this->take() : $number;
+            $end = \in_array($this->word(0), ['strikes', 'strike'], true) ? $this->take() : $number;
             $this->addFree($number, $start->span->until($end->span));
         } elseif ('with' === $word || 'plus' === $word) {
             $this->joined();
@@ -357,7 +357,7 @@ final class Parse
             }
             $token = $this->take();
             $near = $this->vocabulary->nearest($word);
-            $this->problem($token->span, sprintf('"%s" is not a strike or a move.', self::excerpt($token->text)), 'a number, or words such as "lead hook body" or "slip left"', $near);
+            $this->problem($token->span, \sprintf('"%s" is not a strike or a move.', self::excerpt($token->text)), 'a number, or words such as "lead hook body" or "slip left"', $near);
         }
     }
 
@@ -379,7 +379,7 @@ final class Parse
         $base = $this->vocabulary->bases[$id] ?? null;
         if (null !== $base) {
             if (null === $role) {
-                $this->problem($span, sprintf('%s to which side?', ucfirst(strtr($id, '-', ' '))), 'lead, rear, left or right after it', array_values($base));
+                $this->problem($span, \sprintf('%s to which side?', ucfirst(strtr($id, '-', ' '))), 'lead, rear, left or right after it', array_values($base));
 
                 return true;
             }
@@ -387,7 +387,7 @@ final class Parse
         }
         $move = $this->catalogue->move($id);
         if (null !== $role && null !== $move->toward && $role !== $move->toward) {
-            $this->problem($span, sprintf('In %s, %s goes to the %s.', $this->running->value, $move->words(), $this->running->sideOf($move->toward)->value), 'the side it goes to, or no side', [$move->id, $move->carry]);
+            $this->problem($span, \sprintf('In %s, %s goes to the %s.', $this->running->value, $move->words(), $this->running->sideOf($move->toward)->value), 'the side it goes to, or no side', [$move->id, $move->carry]);
 
             return true;
         }
@@ -456,7 +456,7 @@ final class Parse
         $ahead = $this->strikeAhead($from);
         if (null === $ahead) {
             $token = $this->take();
-            $this->problem($token->span, sprintf('"%s" is not a strike.', self::excerpt($token->text)), self::A_STRIKE, $this->vocabulary->nearest($this->words[$from]));
+            $this->problem($token->span, \sprintf('"%s" is not a strike.', self::excerpt($token->text)), self::A_STRIKE, $this->vocabulary->nearest($this->words[$from]));
 
             return null;
         }
@@ -465,7 +465,7 @@ final class Parse
         $family = Vocabulary::NOUNS[$noun];
         $side = $ahead['side'] ?? $this->straightSide($noun);
         $target = $this->targetAfter() ?? $ahead['target'];
-        $lands = in_array($this->word(0), ['landing', 'land'], true) && 'forward' === $this->word(1);
+        $lands = \in_array($this->word(0), ['landing', 'land'], true) && 'forward' === $this->word(1);
         if ($lands) {
             $this->next += 2;
         }
@@ -475,12 +475,12 @@ final class Parse
         $fixed = Vocabulary::FIXED[$noun] ?? $role;
         if (null === $strike || $fixed !== $role) {
             $other = $this->catalogue->inFamily($family, $fixed) ?? $this->catalogue->inFamily($family, $role->other());
-            $this->problem($span, sprintf('There is no %s %s in %s.', $side instanceof Side ? $side->value : $role->value, $noun, $this->running->value), 'the strike of the other side', array_values(array_filter([$strike?->name, $other?->name])));
+            $this->problem($span, \sprintf('There is no %s %s in %s.', $side instanceof Side ? $side->value : $role->value, $noun, $this->running->value), 'the strike of the other side', array_values(array_filter([$strike?->name, $other?->name], is_string(...))));
 
             return null;
         }
         // "low" and "leg" for a hand mean under the guard.
-        $target = Target::Leg === $target && !in_array(Target::Leg, $strike->targets, true) && in_array('low', array_slice($this->words, $from, $this->next - $from), true) ? Target::Body : $target;
+        $target = Target::Leg === $target && !\in_array(Target::Leg, $strike->targets, true) && \in_array('low', \array_slice($this->words, $from, $this->next - $from), true) ? Target::Body : $target;
         $item = $this->item($strike, $target ?? $strike->defaultTarget(), $span, null, $ahead['effort'], $ahead['feint']);
         if (null !== $item && $lands) {
             try {
@@ -520,17 +520,17 @@ final class Parse
         if (null === $lead || null === $rear) {
             return null === $lead ? Role::Rear : Role::Lead;
         }
-        for ($at = count($this->items) - 1; $at >= 0; --$at) {
+        for ($at = \count($this->items) - 1; $at >= 0; --$at) {
             $before = $this->items[$at];
             if ($before instanceof StrikeItem) {
                 $role = $before->strike->role->other();
-                $this->notes[] = new Note($span->at, $span->length, sprintf('"%s" is read as %s %s, opposite to the %s before it.', $noun, $role->value, $family, $before->strike->name));
+                $this->notes[] = new Note($span->at, $span->length, \sprintf('"%s" is read as %s %s, opposite to the %s before it.', $noun, $role->value, $family, $before->strike->name));
 
                 return $role;
             }
         }
         $role = $lead->limb->isArm() ? Role::Lead : Role::Rear;
-        $this->notes[] = new Note($span->at, $span->length, sprintf('"%s" is read as %s %s. Say lead or rear to be sure.', $noun, $role->value, $family));
+        $this->notes[] = new Note($span->at, $span->length, \sprintf('"%s" is read as %s %s. Say lead or rear to be sure.', $noun, $role->value, $family));
 
         return $role;
     }
@@ -562,23 +562,23 @@ final class Parse
         while (TokenKind::Stranger === $this->peek()?->kind) {
             $last = $this->take();
         }
-        $shown = 1 === preg_match('/^\p{C}$/u', $first->text) ? sprintf('The invisible character U+%04X', mb_ord($first->text)) : sprintf('"%s"', $first->text);
+        $shown = 1 === preg_match('/^\p{C}$/u', $first->text) ? \sprintf('The invisible character U+%04X', mb_ord($first->text)) : \sprintf('"%s"', $first->text);
         $this->problem($first->span->until($last->span), $shown.' stands for nothing in a combination.', 'numbers, words, ( ) [ ] + / *');
     }
 
     /** @return bool false when the chain is full */
     private function add(Item $item, Span $span): bool
     {
-        if (count($this->items) >= Chain::MOST) {
+        if (\count($this->items) >= Chain::MOST) {
             $this->problem($span, InvalidChain::tooLong()->getMessage(), 'a shorter line');
-            $this->next = count($this->tokens);
+            $this->next = \count($this->tokens);
 
             return false;
         }
         $this->items[] = $item;
         $this->spans[] = $span;
         try {
-            Chain::require($this->items, count($this->items) - 1);
+            Chain::require($this->items, \count($this->items) - 1);
         } catch (InvalidChain $invalid) {
             array_pop($this->items);
             array_pop($this->spans);
@@ -593,37 +593,40 @@ final class Parse
 
     private function widen(Span $span): void
     {
-        $last = count($this->spans) - 1;
-        if ($last >= 0) {
-            $this->spans[$last] = $this->spans[$last]->at < $span->at ? $this->spans[$last]->until($span) : $span->until($this->spans[$last]);
+        $last = array_pop($this->spans);
+        if (null !== $last) {
+            $this->spans[] = $last->at < $span->at ? $last->until($span) : $span->until($last);
         }
     }
 
     private function complain(string $message, string $expected): void
     {
         $token = $this->take();
-        $this->problem($token->span, sprintf($message, self::excerpt($token->text)), $expected);
+        $this->problem($token->span, \sprintf($message, self::excerpt($token->text)), $expected);
     }
 
     /** @param list<string> $nearest */
     private function problem(Span $span, string $message, string $expected, array $nearest = []): void
     {
         $this->problems[] = new Problem($span->at, $span->length, $message, $expected, array_values(array_unique($nearest)));
-        if (count($this->problems) >= self::MOST_PROBLEMS) {
-            $this->next = count($this->tokens);
+        if (\count($this->problems) >= self::MOST_PROBLEMS) {
+            $this->next = \count($this->tokens);
         }
     }
 
+    /** @phpstan-impure */
     private function peek(): ?Token
     {
         return $this->tokens[$this->next] ?? null;
     }
 
+    /** @phpstan-impure */
     private function take(): Token
     {
         return $this->tokens[$this->next++];
     }
 
+    /** @phpstan-impure */
     private function word(int $ahead): string
     {
         return $this->words[$this->next + $ahead] ?? '';
@@ -631,7 +634,7 @@ final class Parse
 
     private function whole(): Span
     {
-        return [] === $this->tokens ? new Span(0, 0) : $this->tokens[0]->span->until($this->tokens[count($this->tokens) - 1]->span);
+        return [] === $this->tokens ? new Span(0, 0) : $this->tokens[0]->span->until($this->tokens[\count($this->tokens) - 1]->span);
     }
 
     private static function excerpt(string $text): string

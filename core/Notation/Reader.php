@@ -25,6 +25,7 @@ final readonly class Reader
 
     public static function builtIn(): self
     {
+        /** @var self|null $reader */
         static $reader = null;
 
         return $reader ??= new self(Catalogue::builtIn());
@@ -38,7 +39,7 @@ final readonly class Reader
         }
         $length = mb_strlen($text);
         if ($length > self::LONGEST) {
-            return self::refuse($length, sprintf('This line has %s characters; a combination has at most %d. Split it.', number_format($length), self::LONGEST));
+            return self::refuse($length, \sprintf('This line has %s characters; a combination has at most %d. Split it.', number_format($length), self::LONGEST));
         }
         if ('' === trim($text)) {
             return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');

@@ -34,12 +34,13 @@ final readonly class Scheme
 
     public static function named(string $id): self
     {
-        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(sprintf('There is no scheme "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
+        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(\sprintf('There is no scheme "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
     }
 
     /** @return array<string, self> the four that ship with Periplus, by id */
     public static function builtIn(): array
     {
+        /** @var array<string, self>|null $schemes */
         static $schemes = null;
 
         return $schemes ??= self::read(__DIR__.'/../data/schemes.json');

@@ -35,7 +35,7 @@ final readonly class Tokens
         $tokens = [];
         $at = 0;
         foreach ($matches as $match) {
-            $found = (string) $match[0];
+            $found = $match[0];
             $length = mb_strlen($found);
             foreach (self::KINDS as $group => $kind) {
                 if (null !== $match[$group]) {

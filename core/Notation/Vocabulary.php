@@ -44,9 +44,9 @@ final readonly class Vocabulary
 
     /** @var array<string, array{lead: string, rear: string}> moves that go to a side, by their bare word */
     public array $bases;
-    /** @var array<string, string> phrase to move id, or to a key of $bases */
+    /** @var array<string, string> phrase to move id, or to a key of */
     private array $moves;
-    /** @var list<string> everything that may be suggested for a word that is not known */
+    /** @var array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to */
     private array $suggestions;
 
     public function __construct(Catalogue $catalogue)
@@ -64,12 +64,12 @@ final readonly class Vocabulary
         }
         $this->bases = $bases;
         $this->moves = $moves;
-        $this->suggestions = array_values(array_unique([
-            ...array_keys($catalogue->moves),
-            ...array_map(static fn (string $noun): string => $noun, array_keys(self::NOUNS)),
-            ...array_map(static fn ($strike): string => $strike->name, $catalogue->strikes),
-            'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat',
-        ]));
+        $suggestions = array_map(static fn (array $base): array => array_values($base), $bases);
+        $words = [...array_keys($catalogue->moves), ...array_keys(self::NOUNS), ...array_column($catalogue->strikes, 'name'), 'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat'];
+        foreach ($words as $word) {
+            $suggestions[$word] = [$word];
+        }
+        $this->suggestions = $suggestions;
     }
 
     /**
@@ -103,15 +103,17 @@ final readonly class Vocabulary
     {
         $limit = max(1, intdiv(mb_strlen($word), 3));
         $ranked = [];
-        foreach ($this->suggestions as $known) {
+        foreach ($this->suggestions as $known => $texts) {
             $distance = str_starts_with($known, $word) ? 0 : levenshtein(substr($word, 0, 40), $known);
             if ($distance <= $limit) {
-                $ranked[$known] = $distance;
+                foreach ($texts as $text) {
+                    $ranked[$text] = min($distance, $ranked[$text] ?? $distance);
+                }
             }
         }
         asort($ranked);
 
-        return array_slice(array_keys($ranked), 0, 3);
+        return \array_slice(array_keys($ranked), 0, 3);
     }
 
     /**
@@ -126,7 +128,7 @@ final readonly class Vocabulary
             if (!isset($words[$from + $count - 1])) {
                 continue;
             }
-            $phrase = implode(' ', array_slice($words, $from, $count));
+            $phrase = implode(' ', \array_slice($words, $from, $count));
             if (isset($phrases[$phrase])) {
                 return [$phrase, $count];
             }

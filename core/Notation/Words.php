@@ -51,7 +51,7 @@ final readonly class Words
         return match (true) {
             $item instanceof MoveItem => $this->move($item, $running),
             $item instanceof Beat => 'beat',
-            $item instanceof FreeStrikes => sprintf('any %d %s', $item->count, 1 === $item->count ? 'strike' : 'strikes'),
+            $item instanceof FreeStrikes => \sprintf('any %d %s', $item->count, 1 === $item->count ? 'strike' : 'strikes'),
             $item instanceof StrikeItem => $this->strike($item, $running),
             default => throw new \LogicException('There are no words for '.$item::class),
         };
@@ -73,9 +73,9 @@ final readonly class Words
                 Effort::Light => 'light ',
                 Effort::Plain => '',
             }
-            .$name
-            .($item->target === $strike->defaultTarget() ? '' : ' to the '.$item->target->word())
-            .($item->landsForward ? ' landing forward' : '');
+        .$name
+        .($item->target === $strike->defaultTarget() ? '' : ' to the '.$item->target->word())
+        .($item->landsForward ? ' landing forward' : '');
     }
 
     private function move(MoveItem $item, Stance $running): string

@@ -26,6 +26,7 @@ final readonly class Catalogue
     /** The catalogue that ships with Periplus. */
     public static function builtIn(): self
     {
+        /** @var self|null $catalogue */
         static $catalogue = null;
 
         return $catalogue ??= (new CatalogueData(__DIR__.'/../data'))->read();

@@ -71,7 +71,7 @@ final readonly class CatalogueData
             duration: $row['duration'],
             load: $row['load'],
             turn: $row['turn'],
-            range: is_int($row['range']) ? $row['range'] : 0,
+            range: \is_int($row['range']) ? $row['range'] : 0,
             toClinch: 'clinch' === $row['range'],
             head: Head::from($row['head']),
             feet: Feet::from($row['feet']),
@@ -108,6 +108,6 @@ final readonly class CatalogueData
     {
         $data = json_decode((string) file_get_contents($this->folder.'/'.$file), true, flags: \JSON_THROW_ON_ERROR);
 
-        return is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no object.');
+        return \is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no object.');
     }
 }

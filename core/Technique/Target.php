@@ -26,7 +26,7 @@ enum Target: string
             'head' => self::Head,
             'body' => self::Body,
             'leg' => self::Leg,
-            default => throw new \ValueError(sprintf('"%s" is not a target.', $word)),
+            default => throw new \ValueError(\sprintf('"%s" is not a target.', $word)),
         };
     }
 }

@@ -8,6 +8,6 @@ final class UnknownTechnique extends \OutOfBoundsException
 {
     public static function named(string $id): self
     {
-        return new self(sprintf('There is no technique "%s" in the catalogue.', $id));
+        return new self(\sprintf('There is no technique "%s" in the catalogue.', $id));
     }
 }

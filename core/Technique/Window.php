@@ -10,7 +10,7 @@ final readonly class Window
     public function __construct(public float $from, public float $to)
     {
         if ($from > $to) {
-            throw new \InvalidArgumentException(sprintf('A window runs upward, not from %s to %s.', $from, $to));
+            throw new \InvalidArgumentException(\sprintf('A window runs upward, not from %s to %s.', $from, $to));
         }
     }
 

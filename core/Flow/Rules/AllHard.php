@@ -4,22 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class AllHard implements Rule
 {
@@ -57,7 +47,7 @@ final readonly class AllHard implements Rule
     {
         $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $passage->delivered));
         $marked = array_filter($efforts, static fn (int $rank): bool => $rank !== Effort::Plain->rank());
-        if (count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
+        if (\count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
             return [];
         }
 

@@ -4,22 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class AngleTaken implements Rule
 {
@@ -59,7 +47,7 @@ final readonly class AngleTaken implements Rule
         foreach ($passage->delivered as $at => $item) {
             $move = $passage->moveBefore($at)?->move;
             if (null !== $move && $move->takesAngle()) {
-                $sightings[] = new Sighting($at, sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()));
+                $sightings[] = new Sighting($at, \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()));
             }
         }
 

@@ -4,21 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Target;
 
 final readonly class BodyThenHead implements Rule

@@ -18,7 +18,7 @@ final readonly class HeightChange
         $before = null;
         foreach ($passage->delivered as $at => $item) {
             if (null !== $before && $before->target === $from && $item->target === $to) {
-                $sightings[] = new Sighting($at, sprintf($sentence, $before->strike->name, $item->strike->name));
+                $sightings[] = new Sighting($at, \sprintf($sentence, $before->strike->name, $item->strike->name));
             }
             $before = $item;
         }

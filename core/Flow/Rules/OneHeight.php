@@ -4,22 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class OneHeight implements Rule
 {
@@ -56,10 +45,10 @@ final readonly class OneHeight implements Rule
     public function sightings(Passage $passage): array
     {
         $heights = array_unique(array_map(static fn (StrikeItem $item): string => $item->target->word(), $passage->delivered));
-        $count = count($passage->delivered);
+        $count = \count($passage->delivered);
 
-        return $count >= $passage->circumstances->rules->thresholds->oneHeight && 1 === count($heights)
-            ? [new Sighting(null, sprintf('All %d strikes go to the %s.', $count, implode('', $heights)))]
+        return $count >= $passage->circumstances->rules->thresholds->oneHeight && 1 === \count($heights)
+            ? [new Sighting(null, \sprintf('All %d strikes go to the %s.', $count, implode('', $heights)))]
             : [];
     }
 }

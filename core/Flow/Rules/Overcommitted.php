@@ -4,22 +4,15 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class Overcommitted implements Rule
 {
@@ -65,8 +58,8 @@ final readonly class Overcommitted implements Rule
         );
         foreach ($runs as $run) {
             $way = self::drive($passage->ledger->moments[$run[0]]->load, $run[0], $passage->strikes[$run[0]]);
-            if (('front' === $way || 'back' === $way) && count($run) >= $passage->circumstances->rules->thresholds->drives) {
-                $sightings[] = new Sighting($run[count($run) - 1], sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', count($run), $way));
+            if (('front' === $way || 'back' === $way) && \count($run) >= $passage->circumstances->rules->thresholds->drives) {
+                $sightings[] = new Sighting($run[\count($run) - 1], \sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', \count($run), $way));
             }
         }
 

@@ -4,22 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class RangeJump implements Rule
 {
@@ -59,7 +48,7 @@ final readonly class RangeJump implements Rule
         foreach ($passage->ledger->links as $link) {
             $item = $passage->items[$link->to];
             if ($item instanceof StrikeItem && $link->bands >= $passage->circumstances->rules->thresholds->rangeJump) {
-                $sightings[] = new Sighting($link->to, sprintf('The %s is %d ranges away. Put a step, a push or a post before it.', $item->strike->name, $link->bands));
+                $sightings[] = new Sighting($link->to, \sprintf('The %s is %d ranges away. Put a step, a push or a post before it.', $item->strike->name, $link->bands));
             }
         }
 

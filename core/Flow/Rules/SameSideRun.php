@@ -4,22 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class SameSideRun implements Rule
 {
@@ -61,9 +53,9 @@ final readonly class SameSideRun implements Rule
             static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $passage->voice->side($at)?->value,
         );
         foreach ($runs as $run) {
-            if (count($run) >= $passage->circumstances->rules->thresholds->sameSide) {
+            if (\count($run) >= $passage->circumstances->rules->thresholds->sameSide) {
                 $role = $passage->strikes[$run[0]]->strike->role->value;
-                $sightings[] = new Sighting($run[0], sprintf('%d strikes in a row come from the %s side.', count($run), $role));
+                $sightings[] = new Sighting($run[0], \sprintf('%d strikes in a row come from the %s side.', \count($run), $role));
             }
         }
 

@@ -4,22 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class SpinUnsecured implements Rule
 {
@@ -57,8 +45,8 @@ final readonly class SpinUnsecured implements Rule
     {
         $sightings = [];
         foreach ($passage->delivered as $at => $item) {
-            if ($item->strike->spins() && !in_array($passage->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)) {
-                $sightings[] = new Sighting($at, sprintf('The %s turns the back with nothing holding the opponent. Post, push or clinch directly before it, and mind the space around.', $item->strike->name));
+            if ($item->strike->spins() && !\in_array($passage->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)) {
+                $sightings[] = new Sighting($at, \sprintf('The %s turns the back with nothing holding the opponent. Post, push or clinch directly before it, and mind the space around.', $item->strike->name));
             }
         }
 

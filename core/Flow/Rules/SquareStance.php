@@ -7,19 +7,11 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
 use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class SquareStance implements Rule
 {
@@ -60,7 +52,7 @@ final readonly class SquareStance implements Rule
             $before = $passage->sinceBeat($at, static fn (Item $item): bool => $item instanceof StrikeItem || ($item instanceof MoveItem && Feet::Stay !== $item->move->feet));
             $item = null === $before ? null : $passage->items[$before];
             if ($item instanceof MoveItem && Feet::Cross === $item->move->feet) {
-                $sightings[] = new Sighting($at, sprintf('The %s is thrown from feet that the %s left crossed. Close the stance first.', $passage->strikes[$at]->strike->name, $item->move->words()));
+                $sightings[] = new Sighting($at, \sprintf('The %s is thrown from feet that the %s left crossed. Close the stance first.', $passage->strikes[$at]->strike->name, $item->move->words()));
             }
         }
 

@@ -4,22 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class StaticHead implements Rule
 {
@@ -61,8 +52,8 @@ final readonly class StaticHead implements Rule
             static fn (): string => 'strike',
         );
         foreach ($runs as $run) {
-            if (count($run) >= $passage->circumstances->rules->thresholds->staticHead) {
-                $sightings[] = new Sighting($run[0], sprintf('%d strikes in a row and the head never leaves its line.', count($run)));
+            if (\count($run) >= $passage->circumstances->rules->thresholds->staticHead) {
+                $sightings[] = new Sighting($run[0], \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)));
             }
         }
 

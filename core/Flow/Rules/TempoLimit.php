@@ -4,22 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class TempoLimit implements Rule
 {
@@ -57,14 +45,14 @@ final readonly class TempoLimit implements Rule
     {
         $length = $passage->ledger->length();
         $asked = $length - $passage->ledger->waiting();
-        $strikes = count($passage->delivered);
+        $strikes = \count($passage->delivered);
         if ($passage->circumstances->tempo >= 1.0 || $strikes < 3 || $asked <= 0.0) {
             return [];
         }
         $loss = 1.0 - $asked / $length;
 
         return $loss > $passage->circumstances->rules->thresholds->tempoLoss
-            ? [new Sighting(null, sprintf('This tempo asks for %.1f strikes a second; weight and hips allow %.1f.', 1000 * $strikes / $asked, 1000 * $strikes / $length))]
+            ? [new Sighting(null, \sprintf('This tempo asks for %.1f strikes a second; weight and hips allow %.1f.', 1000 * $strikes / $asked, 1000 * $strikes / $length))]
             : [];
     }
 }

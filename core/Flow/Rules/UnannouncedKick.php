@@ -4,22 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
+use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
-use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
-use Periplus\Core\Technique\Target;
 
 final readonly class UnannouncedKick implements Rule
 {
@@ -60,7 +52,7 @@ final readonly class UnannouncedKick implements Rule
             if (!$item->isLegStrike() || 'push kick' === $item->strike->family || null !== $passage->sinceBeat($at, self::announces(...))) {
                 continue;
             }
-            $sightings[] = new Sighting($at, sprintf('The %s comes with nothing before it. Show a hand, a push or a post first.', $item->strike->name));
+            $sightings[] = new Sighting($at, \sprintf('The %s comes with nothing before it. Show a hand, a push or a post first.', $item->strike->name));
         }
 
         return $sightings;
@@ -70,7 +62,7 @@ final readonly class UnannouncedKick implements Rule
     {
         return match (true) {
             $item instanceof StrikeItem => $item->strike->limb->isArm() || 'push kick' === $item->strike->family,
-            $item instanceof MoveItem => in_array($item->move->id, ['push', 'post', 'clinch'], true),
+            $item instanceof MoveItem => \in_array($item->move->id, ['push', 'post', 'clinch'], true),
             default => $item instanceof FreeStrikes,
         };
     }

@@ -4,21 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
-use Periplus\Core\Technique\Feet;
 use Periplus\Core\Technique\Limb;
-use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Target;
 
 final readonly class YouthLimits implements Rule
@@ -62,7 +53,7 @@ final readonly class YouthLimits implements Rule
         $sightings = [];
         foreach ($passage->delivered as $at => $item) {
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
-                $sightings[] = new Sighting($at, sprintf('The %s%s is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $group->value));
+                $sightings[] = new Sighting($at, \sprintf('The %s%s is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $group->value));
             }
         }
 

@@ -352,8 +352,12 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
               </>
             ) : (
               <div className="bench-empty">
-                <h2>Type a combination, or touch the pad</h2>
-                <p>You see it in both stances at once, with the weight under it and every wait in milliseconds.</p>
+                <h2>{problem ? "Not readable yet" : "Type a combination, or touch the pad"}</h2>
+                <p>
+                  {problem
+                    ? "The picture comes as soon as what is underlined can be read. What you typed is kept."
+                    : "You see it in both stances at once, with the weight under it and every wait in milliseconds."}
+                </p>
                 <p>
                   {EXAMPLES.map((example) => (
                     <button key={example} type="button" className="chip" onClick={() => change({ text: example })}>

@@ -48,8 +48,10 @@ export function Findings({ check, selected, onSelect }: Props) {
               aria-pressed={finding.at !== null && selected === finding.at}
               onClick={() => onSelect(finding.at)}
             >
-              <em>{WORDS[finding.severity]}</em>
-              <span>{finding.message}</span>
+              <span>
+                <em>{WORDS[finding.severity]}</em>
+                {finding.message}
+              </span>
             </button>
           </li>
         ))}

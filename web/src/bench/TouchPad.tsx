@@ -55,9 +55,15 @@ export function TouchPad({ scheme, stance, onPress }: Props) {
   return (
     <section className="pad panel" aria-label="Touch pad">
       <div className="pad-head">
-        <Segmented value={page} onChange={setPage} options={PAGES} aria-label="Which strikes and moves" />
+        <Segmented size="small" value={page} onChange={setPage} options={PAGES} aria-label="Which strikes and moves" />
         {striking && (
-          <Segmented value={target} onChange={setTarget} options={TARGETS} aria-label="Target of the next strike" />
+          <Segmented
+            size="small"
+            value={target}
+            onChange={setTarget}
+            options={TARGETS}
+            aria-label="Target of the next strike"
+          />
         )}
         <span className="pad-signs">
           {["/", "+", "!", "~"].map((sign) => (

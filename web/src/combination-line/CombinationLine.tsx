@@ -87,6 +87,16 @@ export function CombinationLine({
         {!small && <Melody items={data.items} line={line} />}
         {line.ribbon && <Ribbon items={data.items} line={line} named={size === "full"} />}
         {size === "full" && stances && <Feet items={data.items} stances={stances} line={line} />}
+        {data.items.map((item, at) => {
+          const before = data.items[at - 1];
+          return item.joined && before ? (
+            <path
+              key={item.startMs + item.text}
+              d={`M${place(before, line).x} ${place(before, line).y}V${place(item, line).y}`}
+              className="joint"
+            />
+          ) : null;
+        })}
         <g>
           {data.items.map((item, at) => {
             const sentence = itemSentence(item, linkTo(data.links, at));
@@ -251,9 +261,9 @@ function Melody({ items, line }: { items: Item[]; line: Layout }) {
 function Ribbon({ items, line, named }: { items: Item[]; line: Layout; named: boolean }) {
   const rails = line.ribbon ?? { front: 0, back: 0 };
   const middle = (rails.front + rails.back) / 2;
-  // A share of .2 lies on the back rail and one of .8 on the front rail.
+  // A quarter of the weight either way from even reaches the rail.
   const y = (load: number) =>
-    middle - ((Math.min(0.8, Math.max(0.2, load)) - 0.5) / 0.3) * ((rails.back - rails.front) / 2 - 4);
+    middle - ((Math.min(0.75, Math.max(0.25, load)) - 0.5) / 0.25) * ((rails.back - rails.front) / 2 - 4);
   const track = loadTrack(items);
   type Point = { ms: number; load: number };
   const x = (point: Point) => line.x(point.ms);
@@ -315,7 +325,6 @@ function Mark({
     return (
       <>
         {size !== "row" && <path d={`M${line.x(item.startMs)} ${y}H${x + shift}`} className={`way way-${item.role}`} />}
-        {item.joined && shift === 0 && <path d={`M${x} ${line.lanes.head}V${y}`} className="joint" />}
         {selected && (
           <rect
             x={x + shift - line.tile / 2 - 5}

@@ -16,7 +16,7 @@ const SHIFTS: Record<string, { ahead: number; lead: number; turn?: number }> = {
   exit: { ahead: -1.6, lead: 0 },
 };
 
-const STEP = 11;
+const STEP = 14;
 
 /** The strip of footprints: one pair at the start, one at each item that moves or turns the feet. */
 export function Feet({ items, stances, line }: { items: Item[]; stances: Stance[]; line: Layout }) {
@@ -30,7 +30,7 @@ export function Feet({ items, stances, line }: { items: Item[]; stances: Stance[
       <text x={line.left - 12} y={y + 4} className="lane-name">
         feet
       </text>
-      <Pair x={line.left + 14} y={y} stance={start} />
+      <Pair x={line.left + 34} y={y} stance={start} />
       {items.map((item, at) => {
         const stance = stances[at] ?? start;
         const changes = item.feet === "change" || item.landsForward === true;
@@ -39,7 +39,7 @@ export function Feet({ items, stances, line }: { items: Item[]; stances: Stance[
         }
         const x = line.x(item.endMs);
         // Too near the pair at the start to be read apart from it.
-        const clear = Math.max(x, line.left + 62);
+        const clear = Math.max(x, line.left + 104);
         return (
           <Change key={`${item.at}-${item.startMs}`} item={item} x={clear} y={y} before={stance} changes={changes} />
         );
@@ -93,8 +93,8 @@ function Pair({
   const up = (stance === "orthodox" ? -1 : 1) * (crossed ? -0.6 : 1);
   return (
     <g transform={`translate(${x} ${y}) rotate(${turn})`}>
-      <Foot x={12} y={8 * up} angle={8 * up} left={stance === "orthodox"} kind="lead" />
-      <Foot x={-12} y={-8 * up} angle={-34 * up} left={stance !== "orthodox"} kind="rear" />
+      <Foot x={15} y={8 * up} angle={6 * up} left={stance === "orthodox"} kind="lead" />
+      <Foot x={-15} y={-8 * up} angle={-38 * up} left={stance !== "orthodox"} kind="rear" />
     </g>
   );
 }
@@ -105,7 +105,7 @@ function Foot({ x, y, angle, left, kind }: { x: number; y: number; angle: number
     <path
       className={`foot foot-${kind}`}
       transform={`translate(${x} ${y}) rotate(${angle}) scale(1 ${left ? 1 : -1})`}
-      d="M-11 0C-11 -3.600 -7.500 -4 -4.500 -3.200C-1 -2.400 2 -4.800 6 -4.800C9.500 -4.800 11.500 -2 11.500 .8C11.500 3.800 9 4.600 5.500 3.800C2 3 -1.500 3.400 -5 3.600C-8.500 3.800 -11 2.800 -11 0Z"
+      d="M-15 0C-15 -4.800 -10 -5.200 -6 -4.200C-2 -3.200 2 -6 8 -6.200C13.500 -6.400 16 -3.500 16 .5C16 4.800 12.500 6.400 8 5.600C3 4.600 -1 4 -6 4.800C-10.500 5.400 -15 4.600 -15 0Z"
     />
   );
 }

@@ -42,10 +42,10 @@ export function Voices({ voices, voice, onVoice, selected, onSelect }: Props) {
                         ? words.slice(0, -" to the body".length)
                         : words}
                       {meets.map((meeting) => (
-                        <mark key={meeting} className={changes ? "meets" : "meets meets-same"}>
+                        <span key={meeting}>
                           {" "}
-                          {meeting}
-                        </mark>
+                          <mark className={changes ? "meets" : "meets meets-same"}>{meeting}</mark>
+                        </span>
                       ))}
                     </button>
                   </span>

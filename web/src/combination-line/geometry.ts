@@ -48,11 +48,11 @@ const MEASURES: Record<Size, Measures> = {
   full: {
     left: 82,
     right: 40,
-    tile: 40,
-    lanes: { head: 46, body: 92, leg: 138, moves: 184 },
-    ribbon: { front: 224, back: 280 },
-    feet: 330,
-    height: 366,
+    tile: 38,
+    lanes: { head: 44, body: 86, leg: 128, moves: 166 },
+    ribbon: { front: 202, back: 248 },
+    feet: 290,
+    height: 318,
     scale: { least: 0.15, most: 0.36 },
   },
 };

@@ -12,6 +12,8 @@ export function SignIn() {
     event.preventDefault();
     if (email.trim() && password) {
       signIn.mutate({ email: email.trim(), password });
+    } else {
+      document.getElementById(email.trim() ? "password" : "email")?.focus();
     }
   };
 
@@ -67,14 +69,7 @@ export function SignIn() {
             size="large"
           />
           {signIn.isError && <Alert type="error" showIcon message={refusal(signIn.error).title} role="alert" />}
-          <Button
-            type="primary"
-            htmlType="submit"
-            size="large"
-            block
-            loading={signIn.isPending}
-            disabled={!email.trim() || !password}
-          >
+          <Button type="primary" htmlType="submit" size="large" block loading={signIn.isPending}>
             Sign in
           </Button>
         </form>

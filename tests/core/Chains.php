@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core;
+
+use Eris\Generator;
+use Eris\Generators;
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use PHPUnit\Framework\Assert;
+
+/** Chains for tests: read from a text, or generated over everything the catalogue holds. */
+final class Chains
+{
+    public static function read(string $text, Stance $stance = Stance::Orthodox, string $scheme = 'parity'): Chain
+    {
+        $reading = Reader::builtIn()->read($text, Scheme::named($scheme), $stance);
+        Assert::assertNotNull($reading->chain, sprintf('"%s" cannot be read: %s', $text, $reading->problems[0]->message ?? ''));
+
+        return $reading->chain;
+    }
+
+    public static function voice(string $text, Stance $stance = Stance::Orthodox): Voice
+    {
+        return new Voice(self::read($text, $stance), $stance);
+    }
+
+    /**
+     * Numbers to be made into a chain by {@see made}; a shorter or smaller list is a simpler chain, so failures shrink.
+     *
+     * @return Generator<list<int>>
+     */
+    public static function seeds(): Generator
+    {
+        // @phpstan-ignore return.type (the library's generators carry no element type)
+        return Generators::seq(Generators::choose(0, 1_000_000));
+    }
+
+    /** @param list<int> $seeds */
+    public static function made(array $seeds): Chain
+    {
+        $items = [];
+        foreach (array_slice($seeds, 0, Chain::MOST) as $seed) {
+            $items[] = self::item($seed);
+            try {
+                Chain::require($items, count($items) - 1);
+            } catch (InvalidChain) {
+                array_pop($items);
+            }
+        }
+
+        return Chain::of([] === $items ? [self::item(0)] : $items);
+    }
+
+    private static function item(int $seed): Item
+    {
+        $catalogue = Catalogue::builtIn();
+        $strikes = array_values($catalogue->strikes);
+        $moves = array_values($catalogue->moves);
+        [$kind, $rest] = [$seed % 10, intdiv($seed, 10)];
+        if ($kind >= 7) {
+            return 9 === $kind && 0 === $rest % 4
+                ? (0 === $rest % 8 ? new Beat() : new FreeStrikes(1 + $rest % FreeStrikes::MOST))
+                : new MoveItem($moves[$rest % count($moves)]);
+        }
+        $strike = $strikes[$rest % count($strikes)];
+        $rest = intdiv($rest, count($strikes));
+        $target = $strike->targets[$rest % count($strike->targets)];
+        $effort = Effort::cases()[intdiv($rest, 3) % 3];
+
+        return new StrikeItem($strike, $target, $effort, 1 === $kind, 2 === $kind, 3 === $kind && StrikeItem::canLandForward($strike));
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Combination;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Carrier;
+use Periplus\Core\Combination\Caveat;
+use Periplus\Core\Combination\Caveats;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class MirrorTest extends TestCase
+{
+    use TestTrait;
+
+    public function testMirroringTwiceGivesTheChainBack(): void
+    {
+        $this->forAll(Chains::seeds())->then(function (array $seeds): void {
+            /** @var list<int> $seeds */
+            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+            $twice = $voice->mirror()->mirror();
+
+            self::assertSame($voice->stance, $twice->stance);
+            self::assertSame($voice->stances, $twice->stances);
+            self::assertSame(Words::bySide()->items($voice), Words::bySide()->items($twice));
+        });
+    }
+
+    public function testMirroringSwapsEverySideAndNoRole(): void
+    {
+        $this->forAll(Chains::seeds())->then(function (array $seeds): void {
+            /** @var list<int> $seeds */
+            $voice = new Voice(Chains::made($seeds), Stance::Southpaw);
+            $mirror = $voice->mirror();
+
+            self::assertSame(Fingerprint::of($voice->chain)->plain, Fingerprint::of($mirror->chain)->plain);
+            foreach (array_keys($voice->chain->items) as $at) {
+                self::assertSame($voice->side($at)?->other(), $mirror->side($at));
+            }
+        });
+    }
+
+    public function testCarryingKeepsEveryLimb(): void
+    {
+        $this->forAll(Chains::seeds())->then(function (array $seeds): void {
+            /** @var list<int> $seeds */
+            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+            $carried = (new Carrier(Catalogue::builtIn()))->carry($voice)->voice;
+
+            self::assertNotSame($voice->stance, $carried->stance);
+            foreach ($voice->chain->items as $at => $item) {
+                $onlyForTheLeadHand = $item instanceof MoveItem && null !== $item->move->carryNote;
+                if (!$onlyForTheLeadHand) {
+                    self::assertSame($voice->side($at), $carried->side($at));
+                }
+                if ($item instanceof StrikeItem) {
+                    $other = $carried->chain->items[$at];
+                    self::assertInstanceOf(StrikeItem::class, $other);
+                    self::assertSame($item->strike->limb->isArm(), $other->strike->limb->isArm());
+                }
+            }
+        });
+    }
+
+    public function testCarryingTwiceGivesTheChainBackWhereNothingWasReplaced(): void
+    {
+        $carrier = new Carrier(Catalogue::builtIn());
+        $this->forAll(Chains::seeds())->then(function (array $seeds) use ($carrier): void {
+            /** @var list<int> $seeds */
+            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+            $once = $carrier->carry($voice);
+            $twice = $carrier->carry($once->voice);
+            foreach ($twice->voice->chain->items as $at => $item) {
+                $original = $voice->chain->items[$at];
+                if ($original instanceof StrikeItem && $original->landsForward) {
+                    // Carried, that leg is in front and its landing changes no stance: from here on the two walks differ.
+                    return;
+                }
+                if (!in_array($at, array_column($once->replaced, 'at'), true)) {
+                    self::assertSame($original->key(true), $item->key(true));
+                }
+            }
+            self::assertSame($voice->stance, $twice->voice->stance);
+        });
+    }
+
+    #[TestWith(['3b', '4b', null])]
+    #[TestWith(['1 2 3b slip-lead', '2 1 4b slip-rear', null])]
+    #[TestWith(['step-out pivot-out circle-lead', 'step-across pivot-in circle-rear', null])]
+    #[TestWith(['15', '14', 'The switch kick becomes the rear round kick: that leg is already at the rear, so no switch of the feet is needed.'])]
+    #[TestWith(['14', '13', null])]
+    #[TestWith(['17', '18', 'The lead side kick becomes the spinning back kick: from the rear the same heel goes to the target by way of the back.'])]
+    #[TestWith(['38', '31', 'The spinning back elbow becomes the lead elbow: that arm is in front, so the elbow goes straight across and nothing spins.'])]
+    #[TestWith(['14> 1 2', '13 1 2', 'The rear round kick becomes the lead round kick: that leg is in front already and lands where it left.'])]
+    #[TestWith(['1 switch 1', '2 switch 2', null])]
+    public function testTheCarrySaysWhatItReplaced(string $from, string $to, ?string $why): void
+    {
+        $carried = (new Carrier(Catalogue::builtIn()))->carry(Chains::voice($from));
+
+        self::assertSame($to, (new Writer(Scheme::named('parity')))->write($carried->voice));
+        self::assertSame(null === $why ? [] : [$why], array_column($carried->replaced, 'message'));
+    }
+
+    public function testEveryTechniqueCanBeCarried(): void
+    {
+        $catalogue = Catalogue::builtIn();
+        $carrier = new Carrier($catalogue);
+        foreach ($catalogue->strikes as $strike) {
+            self::assertNotSame($strike->role, $carrier->counterpart($strike)->role, $strike->id);
+        }
+        foreach ($catalogue->moves as $move) {
+            self::assertSame($move->id, $catalogue->move($move->carry)->carry, $move->id);
+        }
+    }
+
+    public function testALeftBodyHookLosesTheLiverAndOffersTheSameHand(): void
+    {
+        $caveats = self::mirrorCaveats('1 2 3b', Stance::Orthodox, Stance::Orthodox);
+
+        self::assertSame(['guard-opens', 'liver-lost'], array_column($caveats, 'id'));
+        self::assertSame(2, $caveats[1]->at);
+        self::assertSame('Southpaw: the lead hook comes from the right and lands on the spleen side, so the liver is lost. The same hand instead: rear hook to the body.', $caveats[1]->message);
+        self::assertSame('rear-hook.b', $caveats[1]->offer?->key());
+    }
+
+    /** @param list<string> $ids */
+    #[TestWith(['4b', 'orthodox', 'orthodox', ['guard-opens', 'liver-gained']])]
+    #[TestWith(['14l', 'orthodox', 'orthodox', ['guard-opens', 'thigh-inside']])]
+    #[TestWith(['14l', 'southpaw', 'orthodox', ['guard-closes', 'thigh-outside']])]
+    #[TestWith(['13l', 'orthodox', 'orthodox', ['guard-opens', 'thigh-outside']])]
+    #[TestWith(['14b', 'orthodox', 'orthodox', ['guard-opens', 'liver-gained', 'open-side-gained']])]
+    #[TestWith(['14b', 'orthodox', 'southpaw', ['guard-closes', 'liver-gained', 'open-side-lost']])]
+    #[TestWith(['step-out', 'orthodox', 'orthodox', ['guard-opens', 'way-out-gained']])]
+    #[TestWith(['step-out', 'orthodox', 'southpaw', ['guard-closes', 'way-out-lost']])]
+    #[TestWith(['1 2', 'orthodox', 'orthodox', ['guard-opens']])]
+    #[TestWith(['1 switch 3b', 'orthodox', 'orthodox', ['guard-opens', 'liver-gained']])]
+    public function testCaveatsFollowSideStanceAndOpponent(string $text, string $stance, string $opponent, array $ids): void
+    {
+        self::assertSame($ids, array_column(self::mirrorCaveats($text, Stance::from($stance), Stance::from($opponent)), 'id'));
+    }
+
+    public function testMirroringBackUndoesEveryLossAndGain(): void
+    {
+        $caveats = new Caveats(Catalogue::builtIn());
+        $undo = ['liver-lost' => 'liver-gained', 'liver-gained' => 'liver-lost', 'thigh-inside' => 'thigh-outside', 'thigh-outside' => 'thigh-inside', 'open-side-lost' => 'open-side-gained', 'open-side-gained' => 'open-side-lost', 'way-out-lost' => 'way-out-gained', 'way-out-gained' => 'way-out-lost', 'guard-opens' => 'guard-closes', 'guard-closes' => 'guard-opens'];
+        $this->forAll(Chains::seeds())->then(function (array $seeds) use ($caveats, $undo): void {
+            /** @var list<int> $seeds */
+            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+            foreach (Stance::cases() as $opponent) {
+                $there = $caveats->between($voice, $voice->mirror(), new Opponent($opponent));
+                $back = $caveats->between($voice->mirror(), $voice, new Opponent($opponent));
+                $name = static fn (Caveat $caveat): string => $caveat->at.' '.$caveat->id;
+                $undone = array_map(static fn (Caveat $caveat): string => $caveat->at.' '.$undo[$caveat->id], $there);
+                self::assertEqualsCanonicalizing($undone, array_map($name, $back));
+            }
+        });
+    }
+
+    /** @return list<Caveat> */
+    private static function mirrorCaveats(string $text, Stance $stance, Stance $opponent): array
+    {
+        $voice = Chains::voice($text, $stance);
+
+        return (new Caveats(Catalogue::builtIn()))->between($voice, $voice->mirror(), new Opponent($opponent));
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Technique;
+
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Validator;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class DataTest extends TestCase
+{
+    private const FOLDER = __DIR__.'/../../../core/data/';
+
+    #[TestWith(['techniques'])]
+    #[TestWith(['moves'])]
+    #[TestWith(['body'])]
+    #[TestWith(['schemes'])]
+    #[TestWith(['house-rules'])]
+    public function testTheDataKeepsItsSchema(string $name): void
+    {
+        $validator = new Validator();
+        $validator->setMaxErrors(5);
+        $schema = (string) file_get_contents(self::FOLDER.$name.'.schema.json');
+        $result = $validator->validate(Helper::toJSON(self::json($name)), $schema);
+
+        self::assertNull($result->error(), null === $result->error() ? '' : print_r((new ErrorFormatter())->format($result->error()), true));
+    }
+
+    public function testEveryValueHasItsUnit(): void
+    {
+        $techniques = self::json('techniques');
+        $fields = $techniques['fields'];
+        self::assertIsArray($fields);
+        foreach (['out', 'back', 'needs.load', 'needs.turn', 'leaves.load', 'leaves.turn', 'leaves.frontFootLoad', 'ranges'] as $field) {
+            self::assertArrayHasKey($field, $fields);
+        }
+    }
+
+    public function testIdsAreTheirOwn(): void
+    {
+        $techniques = self::json('techniques');
+        $moves = self::json('moves');
+        self::assertIsArray($techniques['strikes']);
+        self::assertIsArray($moves['moves']);
+        self::assertCount(count($techniques['strikes']), Catalogue::builtIn()->strikes);
+        self::assertCount(count($moves['moves']), Catalogue::builtIn()->moves);
+    }
+
+    /** No strike leaves the body where another of its own could not follow at all: windows and ends lie on one scale. */
+    public function testEveryWindowCanBeReached(): void
+    {
+        foreach (Catalogue::builtIn()->strikes as $strike) {
+            self::assertLessThan(1.0, $strike->needsLoad->from);
+            self::assertGreaterThan(0.0, $strike->needsLoad->to);
+            self::assertSame($strike->limb->isArm(), null === $strike->standsOn, $strike->id.' stands on both feet only as an arm.');
+            if (null !== $strike->standsOn) {
+                self::assertNotSame($strike->role, $strike->standsOn, $strike->id.' cannot stand on the leg that strikes.');
+            }
+        }
+    }
+
+    public function testSchemesNameStrikesThatExistAndNoneTwice(): void
+    {
+        foreach (Scheme::builtIn() as $scheme) {
+            $seen = [];
+            foreach ($scheme->entries as $entry) {
+                self::assertTrue(Catalogue::builtIn()->hasFamily($entry->family), $scheme->id.' '.$entry->code);
+                if ($entry->position instanceof Role) {
+                    self::assertNotNull(Catalogue::builtIn()->inFamily($entry->family, $entry->position), $scheme->id.' '.$entry->code);
+                } else {
+                    self::assertInstanceOf(Side::class, $entry->position);
+                }
+                $key = $entry->family.' '.$entry->position->value.' '.$entry->target?->value;
+                self::assertArrayNotHasKey($key, $seen, $scheme->id.' numbers '.$key.' twice.');
+                $seen[$key] = true;
+            }
+        }
+    }
+
+    public function testParityAndHandsNumberEveryStrike(): void
+    {
+        foreach (['parity', 'hands'] as $id) {
+            foreach (Catalogue::builtIn()->strikes as $strike) {
+                foreach (\Periplus\Core\Technique\Stance::cases() as $stance) {
+                    self::assertNotNull(Scheme::named($id)->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance), $id.' '.$strike->id);
+                }
+            }
+        }
+    }
+
+    public function testHouseRulesWeighEveryRuleAndNoOther(): void
+    {
+        $ids = [];
+        foreach (Rulebook::all() as $rule) {
+            if (!$rule->isCredit()) {
+                $ids[] = $rule->id();
+            }
+        }
+        $data = self::json('house-rules');
+        self::assertIsArray($data['sets']);
+        self::assertSame(count($data['sets']), count(HouseRules::builtIn()));
+        foreach ($data['sets'] as $set) {
+            self::assertIsArray($set);
+            self::assertIsArray($set['severities']);
+            self::assertEqualsCanonicalizing($ids, array_keys($set['severities']));
+        }
+    }
+
+    /** @return array<mixed> */
+    private static function json(string $name): array
+    {
+        $data = json_decode((string) file_get_contents(self::FOLDER.$name.'.json'), true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($data);
+
+        return $data;
+    }
+}
