@@ -125,7 +125,7 @@ final class CheckCommand extends Command
     /** @param list<\BackedEnum> $cases */
     private static function notAmong(string $option, array $cases, string $given): \DomainException
     {
-        return new \DomainException(sprintf('--%s is %s, not "%s".', $option, implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases)), $given));
+        return new \DomainException(\sprintf('--%s is %s, not "%s".', $option, implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases)), $given));
     }
 
     /** @param array<string, mixed> $document */

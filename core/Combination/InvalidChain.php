@@ -44,7 +44,7 @@ final class InvalidChain extends \DomainException
 
     public static function joinsLanding(Strike $strike): self
     {
-        return new self(sprintf('Of strikes that land together only the last can land forward; put the %s before it.', $strike->name));
+        return new self(\sprintf('Of strikes that land together only the last can land forward; put the %s before it.', $strike->name));
     }
 
     public static function joinedFeint(Strike $strike): self

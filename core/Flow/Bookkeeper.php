@@ -161,8 +161,8 @@ final readonly class Bookkeeper
             $state->released = max($state->released, $moments[$place]->end + $ms);
         }
         $moments = [
-            ...array_slice($moments, 0, $first),
-            ...array_map(static fn (Moment $moment): Moment => $moment->later($ms), array_slice($moments, $first)),
+            ...\array_slice($moments, 0, $first),
+            ...array_map(static fn (Moment $moment): Moment => $moment->later($ms), \array_slice($moments, $first)),
         ];
         foreach ($state->limbs as $name => $limb) {
             if ($limb['at'] >= $first) {

@@ -14,6 +14,9 @@ use Periplus\Core\Combination\StrikeItem;
 /** Says in plain words what a link waits for, the longest cause first. */
 final readonly class Reasons
 {
+    /** Share of the longest part from which the second is named as well. */
+    private const ADDS = 0.2;
+
     /** @param array<string, float> $parts ms by cause, longest first */
     public function of(Chain $chain, int $at, array $parts, int $bands, State $state): string
     {
@@ -24,7 +27,7 @@ final readonly class Reasons
         if ([] === $parts) {
             return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
         }
-        $causes = array_map(Cause::from(...), \array_slice(array_keys($parts), 0, 2));
+        $causes = array_map(Cause::from(...), array_keys($this->worthSaying($parts)));
         if ([] === array_diff([Cause::Turn->value, Cause::Load->value], array_map(static fn (Cause $cause): string => $cause->value, $causes)) && $state->turnBy === $state->loadBy) {
             return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst($this->hips($item, $state)), $this->weight($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy));
         }
@@ -37,6 +40,20 @@ final readonly class Reasons
         }, $causes);
 
         return implode(' ', array_map(static fn (string $clause): string => ucfirst($clause).'.', $clauses));
+    }
+
+    /**
+     * The longest part, and the second when it adds something that can be seen.
+     *
+     * @param array<string, float> $parts ms by cause, longest first
+     *
+     * @return array<string, float>
+     */
+    private function worthSaying(array $parts): array
+    {
+        $least = self::ADDS * array_sum(\array_slice($parts, 0, 1));
+
+        return array_filter(\array_slice($parts, 0, 2), static fn (float $ms): bool => $ms >= $least);
     }
 
     private function limb(StrikeItem $item, State $state): string

@@ -135,7 +135,7 @@ final class Parse
     {
         $token = $this->take();
         $letters = preg_replace('/^[a-z]*[0-9]+/i', '', $token->text) ?? '';
-        $code = substr($token->text, 0, strlen($token->text) - strlen($letters));
+        $code = substr($token->text, 0, \strlen($token->text) - \strlen($letters));
         $entry = $this->scheme->entry($code);
         if (null === $entry) {
             $this->unknownNumber($token, $code, $letters);

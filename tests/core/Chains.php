@@ -27,7 +27,7 @@ final class Chains
     public static function read(string $text, Stance $stance = Stance::Orthodox, string $scheme = 'parity'): Chain
     {
         $reading = Reader::builtIn()->read($text, Scheme::named($scheme), $stance);
-        Assert::assertNotNull($reading->chain, sprintf('"%s" cannot be read: %s', $text, $reading->problems[0]->message ?? ''));
+        Assert::assertNotNull($reading->chain, \sprintf('"%s" cannot be read: %s', $text, $reading->problems[0]->message ?? ''));
 
         return $reading->chain;
     }
@@ -38,24 +38,23 @@ final class Chains
     }
 
     /**
-     * Numbers to be made into a chain by {@see made}; a shorter or smaller list is a simpler chain, so failures shrink.
+     * Any chain at all; it is made from a list of numbers, so that a failure shrinks to a short one.
      *
-     * @return Generator<list<int>>
+     * @return Generator<Chain>
      */
-    public static function seeds(): Generator
+    public static function any(): Generator
     {
-        // @phpstan-ignore return.type (the library's generators carry no element type)
-        return Generators::seq(Generators::choose(0, 1_000_000));
+        return Generators::map(self::made(...), Generators::seq(Generators::choose(0, 1_000_000)));
     }
 
     /** @param list<int> $seeds */
-    public static function made(array $seeds): Chain
+    private static function made(array $seeds): Chain
     {
         $items = [];
-        foreach (array_slice($seeds, 0, Chain::MOST) as $seed) {
+        foreach (\array_slice($seeds, 0, Chain::MOST) as $seed) {
             $items[] = self::item($seed);
             try {
-                Chain::require($items, count($items) - 1);
+                Chain::require($items, \count($items) - 1);
             } catch (InvalidChain) {
                 array_pop($items);
             }
@@ -73,11 +72,11 @@ final class Chains
         if ($kind >= 7) {
             return 9 === $kind && 0 === $rest % 4
                 ? (0 === $rest % 8 ? new Beat() : new FreeStrikes(1 + $rest % FreeStrikes::MOST))
-                : new MoveItem($moves[$rest % count($moves)]);
+                : new MoveItem($moves[$rest % \count($moves)]);
         }
-        $strike = $strikes[$rest % count($strikes)];
-        $rest = intdiv($rest, count($strikes));
-        $target = $strike->targets[$rest % count($strike->targets)];
+        $strike = $strikes[$rest % \count($strikes)];
+        $rest = intdiv($rest, \count($strikes));
+        $target = $strike->targets[$rest % \count($strike->targets)];
         $effort = Effort::cases()[intdiv($rest, 3) % 3];
 
         return new StrikeItem($strike, $target, $effort, 1 === $kind, 2 === $kind, 3 === $kind && StrikeItem::canLandForward($strike));

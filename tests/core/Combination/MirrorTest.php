@@ -8,6 +8,7 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\Caveat;
 use Periplus\Core\Combination\Caveats;
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
@@ -28,9 +29,8 @@ final class MirrorTest extends TestCase
 
     public function testMirroringTwiceGivesTheChainBack(): void
     {
-        $this->forAll(Chains::seeds())->then(function (array $seeds): void {
-            /** @var list<int> $seeds */
-            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $voice = new Voice($chain, Stance::Orthodox);
             $twice = $voice->mirror()->mirror();
 
             self::assertSame($voice->stance, $twice->stance);
@@ -41,9 +41,8 @@ final class MirrorTest extends TestCase
 
     public function testMirroringSwapsEverySideAndNoRole(): void
     {
-        $this->forAll(Chains::seeds())->then(function (array $seeds): void {
-            /** @var list<int> $seeds */
-            $voice = new Voice(Chains::made($seeds), Stance::Southpaw);
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $voice = new Voice($chain, Stance::Southpaw);
             $mirror = $voice->mirror();
 
             self::assertSame(Fingerprint::of($voice->chain)->plain, Fingerprint::of($mirror->chain)->plain);
@@ -55,9 +54,8 @@ final class MirrorTest extends TestCase
 
     public function testCarryingKeepsEveryLimb(): void
     {
-        $this->forAll(Chains::seeds())->then(function (array $seeds): void {
-            /** @var list<int> $seeds */
-            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $voice = new Voice($chain, Stance::Orthodox);
             $carried = (new Carrier(Catalogue::builtIn()))->carry($voice)->voice;
 
             self::assertNotSame($voice->stance, $carried->stance);
@@ -78,9 +76,8 @@ final class MirrorTest extends TestCase
     public function testCarryingTwiceGivesTheChainBackWhereNothingWasReplaced(): void
     {
         $carrier = new Carrier(Catalogue::builtIn());
-        $this->forAll(Chains::seeds())->then(function (array $seeds) use ($carrier): void {
-            /** @var list<int> $seeds */
-            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($carrier): void {
+            $voice = new Voice($chain, Stance::Orthodox);
             $once = $carrier->carry($voice);
             $twice = $carrier->carry($once->voice);
             foreach ($twice->voice->chain->items as $at => $item) {
@@ -89,7 +86,7 @@ final class MirrorTest extends TestCase
                     // Carried, that leg is in front and its landing changes no stance: from here on the two walks differ.
                     return;
                 }
-                if (!in_array($at, array_column($once->replaced, 'at'), true)) {
+                if (!\in_array($at, array_column($once->replaced, 'at'), true)) {
                     self::assertSame($original->key(true), $item->key(true));
                 }
             }
@@ -156,9 +153,8 @@ final class MirrorTest extends TestCase
     {
         $caveats = new Caveats(Catalogue::builtIn());
         $undo = ['liver-lost' => 'liver-gained', 'liver-gained' => 'liver-lost', 'thigh-inside' => 'thigh-outside', 'thigh-outside' => 'thigh-inside', 'open-side-lost' => 'open-side-gained', 'open-side-gained' => 'open-side-lost', 'way-out-lost' => 'way-out-gained', 'way-out-gained' => 'way-out-lost', 'guard-opens' => 'guard-closes', 'guard-closes' => 'guard-opens'];
-        $this->forAll(Chains::seeds())->then(function (array $seeds) use ($caveats, $undo): void {
-            /** @var list<int> $seeds */
-            $voice = new Voice(Chains::made($seeds), Stance::Orthodox);
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($caveats, $undo): void {
+            $voice = new Voice($chain, Stance::Orthodox);
             foreach (Stance::cases() as $opponent) {
                 $there = $caveats->between($voice, $voice->mirror(), new Opponent($opponent));
                 $back = $caveats->between($voice->mirror(), $voice, new Opponent($opponent));

@@ -69,7 +69,7 @@ final class ProblemsTest extends TestCase
                         'x' => '[1]'.$nearest,
                         default => $nearest,
                     };
-                    self::assertSame([], self::read($whole), sprintf('"%s", offered for "%s", cannot be read itself.', $nearest, $text));
+                    self::assertSame([], self::read($whole), \sprintf('"%s", offered for "%s", cannot be read itself.', $nearest, $text));
                 }
             }
         }
@@ -106,7 +106,7 @@ final class ProblemsTest extends TestCase
         $problems = self::read($text);
 
         self::assertNotSame([], $problems);
-        self::assertLessThanOrEqual(21, count($problems));
+        self::assertLessThanOrEqual(21, \count($problems));
         foreach ($problems as $problem) {
             self::assertLessThan(240, mb_strlen($problem->message));
             self::assertDoesNotMatchRegularExpression('/[\x00-\x1f]/', $problem->message);

@@ -63,7 +63,7 @@ final class ReaderTest extends TestCase
             '1 beat 2' => '1 / 2',
         ];
         foreach ($texts as $text => $canonical) {
-            yield $text => [(string) $text, $canonical];
+            yield $text => [$text, $canonical];
         }
     }
 

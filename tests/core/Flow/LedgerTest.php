@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Cause;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Ledger;
+use Periplus\Core\Flow\Moment;
+use Periplus\Core\Flow\Thresholds;
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class LedgerTest extends TestCase
+{
+    use TestTrait;
+
+    /** Worked by hand from core/data: jab 200 out; gap 40, cross 250; gap 40, one band 70, hook 270. */
+    public function testTheTimesOfAChainThatFlows(): void
+    {
+        $ledger = self::book('1 2 3');
+
+        self::assertSame([[0.0, 200.0], [240.0, 490.0], [600.0, 870.0]], array_map(static fn (Moment $m): array => [$m->start, $m->impact], $ledger->moments));
+        self::assertSame(870.0, $ledger->length());
+        self::assertSame(70.0, $ledger->waiting());
+        self::assertSame(Cause::Range, $ledger->links[1]->cause);
+        self::assertSame(Verdict::Flows, $ledger->verdict());
+    }
+
+    /** By hand: turn (.8 - .25) x 560 = 308, load (.68 - .56) x 700 = 84, arm home .55 x 220 - 40 = 81; 308 + 84 / 2 = 350. */
+    public function testASecondCrossReloads(): void
+    {
+        $link = self::book('2 2')->links[0];
+
+        self::assertEqualsWithDelta(350.0, $link->wait, 1e-9);
+        self::assertSame(Verdict::Reload, $link->verdict);
+        self::assertSame(Cause::Turn, $link->cause);
+        self::assertSame(['turn' => 308.0, 'load' => 84.0, 'limb' => 81.0], array_map(static fn (float $ms): float => round($ms, 6), $link->parts));
+        self::assertSame('The hips are still through and the weight is still over the front foot from the cross; the next cross needs both put right.', $link->reason);
+    }
+
+    #[TestWith(['1 31', 'range', 'The lead elbow works 2 ranges nearer than the jab leaves; that needs a step in.'])]
+    #[TestWith(['1 step-across 2', 'feet', 'The feet are still crossed from the step across; the stance has to close before the cross.'])]
+    #[TestWith(['1 1', 'limb', 'The lead hand is still on its way back, and the jab needs it again.'])]
+    #[TestWith(['2 13b', 'load', 'The weight is still over the front foot from the cross; the lead round kick needs it further back.'])]
+    #[TestWith(['2 14l', 'turn', 'The hips are still through from the cross; the rear round kick needs them back.'])]
+    #[TestWith(['slip-lead 3', 'range', 'The lead hook works one range nearer, which the athlete drifts.'])]
+    #[TestWith(['13 +14', 'feet', 'The other leg is still in the air; the rear round kick needs a foot to stand on.'])]
+    public function testEachCauseIsNamedInWords(string $chain, string $cause, string $reason): void
+    {
+        $links = self::book($chain)->links;
+        $last = $links[\count($links) - 1];
+
+        self::assertSame($cause, $last->cause?->value);
+        self::assertSame($reason, $last->reason);
+    }
+
+    public function testAKickIsReleasedWhenTheFootIsDown(): void
+    {
+        [$kick, $jab] = self::book('14l 1')->moments;
+
+        self::assertSame([480.0, 900.0], [$kick->impact, $kick->end]);
+        self::assertSame(940.0, $jab->start);
+    }
+
+    public function testJoinedStrikesLandAtOneMoment(): void
+    {
+        $ledger = self::book('1 +14h 2');
+
+        self::assertSame($ledger->moments[0]->impact, $ledger->moments[1]->impact);
+        self::assertSame(480.0, $ledger->moments[1]->impact, 'The jab waits for the slower kick.');
+        self::assertSame(940.0, $ledger->moments[2]->start - $ledger->links[1]->wait, 'The foot has to come down first.');
+    }
+
+    public function testAFeintCostsHalfAndReachesNothing(): void
+    {
+        $ledger = self::book('1 (3) 6');
+
+        self::assertSame(135.0, (float) $ledger->moments[1]->impact - $ledger->moments[1]->start);
+        self::assertSame(3, $ledger->moments[1]->range, 'A feint does not close the distance.');
+        self::assertEqualsWithDelta((0.55 + 0.42) / 2, $ledger->moments[1]->load, 1e-9);
+        self::assertEqualsWithDelta((-0.2 - 0.8) / 2, $ledger->moments[1]->turn, 1e-9);
+    }
+
+    public function testAfterAShiftTheOtherArmIsFree(): void
+    {
+        self::assertSame(Verdict::Flows, self::book('1 2 shift 1')->verdict());
+        self::assertArrayNotHasKey('limb', self::book('1 switch 1')->links[1]->parts);
+    }
+
+    public function testAKickThatLandsForwardTurnsWeightAndHipsRound(): void
+    {
+        $stays = self::book('1 14l 3')->links[1];
+        $walks = self::book('1 14l> 3')->links[1];
+
+        self::assertArrayNotHasKey('turn', $stays->parts);
+        self::assertSame(Cause::Turn, $walks->cause, 'The hips came round with the leg that now leads.');
+    }
+
+    /** By hand: turn 308 - 130 of the block's time = 178; the arm is home 220 after impact, 10 after the block and its gaps. */
+    public function testAMoveThatAsksNothingGivesTheBodyItsTime(): void
+    {
+        $without = self::book('2 2')->links[0];
+        $with = self::book('2 block-lead 2')->links[1];
+
+        self::assertEqualsWithDelta(178.0 + 10.0 / 2, $with->wait, 1e-9);
+        self::assertLessThan($without->wait, $with->wait);
+    }
+
+    public function testABeatPutsEverythingBack(): void
+    {
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $before = $chain;
+            $chain = Chain::of([...\array_slice($before->items, 0, 60), ...Chains::read('/ 2')->items]);
+            $link = self::ledger($chain)->links[\count($chain) - 2];
+            self::assertSame([], array_diff(array_keys($link->parts), ['range']), 'After a beat only the distance can be missing.');
+        });
+    }
+
+    public function testTheFrontFootSchoolMovesTheWeight(): void
+    {
+        $kickboxing = HouseRules::named('kickboxing');
+        $frontFoot = new HouseRules('own', 'Own', Limb::cases(), true, [], new Thresholds(5, 5, 3, 3, 2, 0.15));
+        $chain = Chains::read('3 14l');
+        $bookkeeper = new Bookkeeper(Catalogue::builtIn()->body);
+
+        self::assertEqualsWithDelta((0.55 - 0.42) * 700, $bookkeeper->book($chain, $kickboxing)->links[0]->wait, 1e-9);
+        self::assertSame(0.0, $bookkeeper->book($chain, $frontFoot)->links[0]->wait, 'Over the front foot the rear kick has its standing leg.');
+    }
+
+    #[TestWith([1.6, 'reload'])]
+    #[TestWith([1.0, 'reload'])]
+    #[TestWith([0.8, 'breaks'])]
+    public function testAChainCanFlowSlowlyAndBreakWhenFast(float $tempo, string $verdict): void
+    {
+        self::assertSame($verdict, self::book('1 2 2', $tempo)->verdict()->value);
+        self::assertSame(Verdict::Flows, self::book('slip-rear 3', 1.6)->verdict());
+        self::assertSame(Verdict::Reload, self::book('slip-rear 3', 1.0)->verdict());
+    }
+
+    public function testTheBodysOwnRatesDoNotFollowTheTempo(): void
+    {
+        $slow = self::book('2 13b', 1.6)->links[0];
+        $fast = self::book('2 13b', 0.8)->links[0];
+
+        self::assertSame($slow->parts['load'], $fast->parts['load']);
+        self::assertSame(250 * 1.6, self::book('2', 1.6)->length());
+    }
+
+    public function testTheAccountOfAnyChainAddsUp(): void
+    {
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $ledger = self::ledger($chain);
+            self::assertCount(\count($chain), $ledger->moments);
+            self::assertCount(\count($chain) - 1, $ledger->links);
+            foreach ($ledger->links as $at => $link) {
+                self::assertSame($at + 1, $link->to);
+                self::assertGreaterThanOrEqual(0.0, $link->wait);
+                $parts = array_values($link->parts);
+                self::assertEqualsWithDelta(($parts[0] ?? 0.0) + ($parts[1] ?? 0.0) / 2, $link->wait, 1e-9);
+                self::assertSame(0.0 === $link->wait, null === $link->cause);
+            }
+            foreach ($ledger->moments as $at => $moment) {
+                $item = $chain->items[$at];
+                self::assertGreaterThanOrEqual(0.0, $moment->start);
+                self::assertGreaterThan($moment->start, $moment->end);
+                self::assertThat($moment->load, self::logicalAnd(self::greaterThanOrEqual(0), self::lessThanOrEqual(1)));
+                self::assertThat($moment->turn, self::logicalAnd(self::greaterThanOrEqual(-1), self::lessThanOrEqual(1)));
+                self::assertContains($moment->range, [1, 2, 3, 4, 5]);
+                if ($item instanceof StrikeItem && $item->joined) {
+                    self::assertSame($ledger->moments[$at - 1]->impact, $moment->impact);
+                } elseif ($at > 0) {
+                    $released = array_reduce(\array_slice($ledger->moments, 0, $at), static fn (float $end, Moment $m): float => max($end, $m->end), 0.0);
+                    $next = $chain->items[$at + 1] ?? null;
+                    $start = $moment->start - $ledger->links[$at - 1]->wait;
+                    // A strike that something is joined to may start later, so that both land together.
+                    $next instanceof StrikeItem && $next->joined
+                        ? self::assertGreaterThanOrEqual($released + 39.999, $start)
+                        : self::assertEqualsWithDelta($released + 40.0, $start, 1e-6);
+                }
+            }
+        });
+    }
+
+    public function testTheAccountIsTheSameForBothStances(): void
+    {
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $voice = new Voice($chain, Stance::Orthodox);
+            self::assertEquals(self::ledger($voice->chain), self::ledger($voice->mirror()->chain));
+        });
+    }
+
+    public function testWhatComesAfterDoesNotChangeWhatCameBefore(): void
+    {
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $chain = Chain::of(\array_slice($chain->items, 0, 40));
+            $longer = Chain::of([...$chain->items, ...Chains::read('1 2')->items]);
+            self::assertEquals(self::ledger($chain)->links, \array_slice(self::ledger($longer)->links, 0, \count($chain) - 1));
+        });
+    }
+
+    private static function book(string $text, float $tempo = 1.0): Ledger
+    {
+        return self::ledger(Chains::read($text), $tempo);
+    }
+
+    private static function ledger(Chain $chain, float $tempo = 1.0): Ledger
+    {
+        return (new Bookkeeper(Catalogue::builtIn()->body))->book($chain, HouseRules::named('all-limbs'), $tempo);
+    }
+}

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Example;
+use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Passage;
+use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class RulesTest extends TestCase
+{
+    use TestTrait;
+
+    /** @return iterable<string, array{Rule}> */
+    public static function rules(): iterable
+    {
+        foreach (Rulebook::all() as $rule) {
+            yield $rule->id() => [$rule];
+        }
+    }
+
+    #[DataProvider('rules')]
+    public function testItsOwnExamplesShowIt(Rule $rule): void
+    {
+        // Boxing lets hands land alone, which is the set in which an elbow or a kick is outside the rules.
+        $sets = 'outside-rules' === $rule->id() ? 'kickboxing' : 'all-limbs';
+
+        self::assertNotSame([], self::sightings($rule, $rule->shows(), $sets), $rule->shows()->chain);
+        self::assertSame([], self::sightings($rule, $rule->doesNotShow(), $sets), $rule->doesNotShow()->chain);
+        self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*$/', $rule->id());
+        self::assertLessThanOrEqual(6, \count(explode(' ', $rule->title())));
+        self::assertStringEndsWith('.', $rule->reason());
+    }
+
+    /** @param list<int|null> $places */
+    #[TestWith(['unannounced-kick', '1 / 14l', [2]])]
+    #[TestWith(['unannounced-kick', '11', []])]
+    #[TestWith(['unannounced-kick', '11 14', []])]
+    #[TestWith(['unannounced-kick', '(1) 14', []])]
+    #[TestWith(['unannounced-kick', '13 14', [0, 1]])]
+    #[TestWith(['unannounced-kick', '22', [0]])]
+    #[TestWith(['kick-on-line', '14l', []])]
+    #[TestWith(['kick-on-line', '1 slip-lead 14l', []])]
+    #[TestWith(['kick-on-line', '1 duck 14l', [2]])]
+    #[TestWith(['kick-on-line', '1 15', []])]
+    #[TestWith(['kick-on-line', '1 +14', []])]
+    #[TestWith(['kick-on-line', '1 step-in 14l', [2]])]
+    #[TestWith(['static-head', '1 2 3 4', []])]
+    #[TestWith(['static-head', '1 2 3 / 4 3 2', []])]
+    #[TestWith(['static-head', '1 2 3 step-in 4 3 2', [0]])]
+    #[TestWith(['one-height', '1 2 (3b) 3 2 4', [null]])]
+    #[TestWith(['same-side-run', '3 1 3 5', [0]])]
+    #[TestWith(['same-side-run', '3 roll-lead 3 5', []])]
+    #[TestWith(['same-side-run', '1 1 1', []])]
+    #[TestWith(['overcommitted', '2 2 2', [2]])]
+    #[TestWith(['overcommitted', '2 slip-rear 2 2', []])]
+    #[TestWith(['overcommitted', '2 1 2 2', []])]
+    #[TestWith(['cold-open', 'slip-rear 2', []])]
+    #[TestWith(['cold-open', '(2) 2', []])]
+    #[TestWith(['cold-open', '11 2', []])]
+    #[TestWith(['no-exit', '1 2 *3', [2]])]
+    #[TestWith(['no-exit', '1 2 roll-rear', []])]
+    #[TestWith(['spin-unsecured', 'post 1 38', [2]])]
+    #[TestWith(['spin-unsecured', 'push 18', []])]
+    #[TestWith(['square-stance', 'step-across step-in 2', []])]
+    #[TestWith(['square-stance', 'step-across duck 2', [2]])]
+    #[TestWith(['all-hard', '1 2 3', []])]
+    #[TestWith(['all-hard', '1 2! 3', [null]])]
+    #[TestWith(['accelerates', '1 2 3!', [2]])]
+    #[TestWith(['head-then-body', '1 slip-lead 3b', [2]])]
+    #[TestWith(['body-then-head', '(1b) 2', []])]
+    #[TestWith(['range-jump', '31 14h', [1]])]
+    #[TestWith(['range-jump', '31 push 14h', []])]
+    public function testWhereItHolds(string $id, string $chain, array $places): void
+    {
+        foreach (Rulebook::all() as $rule) {
+            if ($rule->id() === $id) {
+                self::assertSame($places, array_column(self::sightings($rule, new Example($chain), 'all-limbs'), 'at'));
+
+                return;
+            }
+        }
+        self::fail('There is no rule '.$id);
+    }
+
+    public function testTheHouseDecidesWhatAFindingWeighs(): void
+    {
+        $boxing = self::findings('1 14l', 'boxing');
+        $kickboxing = self::findings('1 14l', 'kickboxing');
+
+        self::assertSame(Severity::Should, $boxing['outside-rules']->severity);
+        self::assertArrayNotHasKey('kick-on-line', $boxing);
+        self::assertSame(Severity::Hint, $kickboxing['kick-on-line']->severity);
+        self::assertArrayNotHasKey('outside-rules', $kickboxing);
+    }
+
+    public function testAFindingAtMustBreaksAChainThatFlows(): void
+    {
+        $report = Check::builtIn()->run(Chains::voice('1 15h exit'), new Circumstances(HouseRules::named('kickboxing'), group: Group::Youth));
+
+        self::assertSame(Verdict::Flows, $report->linkVerdict);
+        self::assertSame(Verdict::Breaks, $report->verdict);
+        self::assertSame('youth-limits', $report->findings[0]->id, 'What must be mended stands first.');
+    }
+
+    public function testWhatIsFoundLiesInTheChainAndDoesNotDependOnTheStance(): void
+    {
+        $this->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $voice = new Voice($chain, Stance::Orthodox);
+            foreach (HouseRules::builtIn() as $rules) {
+                $report = Check::builtIn()->run($voice, new Circumstances($rules));
+                foreach ($report->findings as $finding) {
+                    self::assertTrue(null === $finding->at || isset($voice->chain->items[$finding->at]));
+                    self::assertNotSame(Severity::Off, $finding->severity);
+                }
+                self::assertGreaterThanOrEqual($report->linkVerdict->rank(), $report->verdict->rank());
+                self::assertEquals($report->findings, Check::builtIn()->run($voice->mirror(), new Circumstances($rules))->findings);
+            }
+        });
+    }
+
+    /** @return array<string, Finding> by id */
+    private static function findings(string $chain, string $rules): array
+    {
+        return array_column(Check::builtIn()->run(Chains::voice($chain), new Circumstances(HouseRules::named($rules)))->findings, null, 'id');
+    }
+
+    /** @return list<\Periplus\Core\Flow\Sighting> */
+    private static function sightings(Rule $rule, Example $example, string $rules): array
+    {
+        $voice = Chains::voice($example->chain);
+        $circumstances = new Circumstances(HouseRules::named($rules), $example->tempo, $example->medium, $example->group);
+        $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($voice->chain, $circumstances->rules, $circumstances->tempo);
+
+        return $rule->sightings(new Passage($voice, $ledger, $circumstances));
+    }
+}

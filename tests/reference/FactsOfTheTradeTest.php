@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Reference;
+
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Meeting;
+use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** Facts from outside the project, each with its source. */
+final class FactsOfTheTradeTest extends TestCase
+{
+    /**
+     * The liver lies for the most part in the right hypochondrium, the spleen in the left. Source: Gray's Anatomy,
+     * chapters on the liver and the spleen; from memory. What comes from our left meets the opponent's right.
+     */
+    #[TestWith(['3b', 'orthodox', Meeting::Liver])]
+    #[TestWith(['3b', 'southpaw', Meeting::Spleen])]
+    #[TestWith(['4b', 'orthodox', Meeting::Spleen])]
+    #[TestWith(['4b', 'southpaw', Meeting::Liver])]
+    #[TestWith(['13b', 'orthodox', Meeting::Liver])]
+    #[TestWith(['7b', 'orthodox', Meeting::Liver])]
+    public function testTheLiverIsOnTheOpponentsRight(string $strike, string $stance, Meeting $organ): void
+    {
+        foreach (Stance::cases() as $opponent) {
+            $meets = (new Opponent($opponent))->meets(Chains::voice($strike, Stance::from($stance)), 0);
+            self::assertContains($organ, $meets, 'An organ does not move with the opponent\'s stance.');
+        }
+    }
+
+    /** An orthodox stance leads with the left side, a southpaw stance with the right. Common practice, no source. */
+    public function testTheStancesLead(): void
+    {
+        self::assertSame(Side::Left, Stance::Orthodox->sideOf(Role::Lead));
+        self::assertSame(Side::Right, Stance::Southpaw->sideOf(Role::Lead));
+    }
+
+    /** "1-2" is jab and cross, 3 the lead hook, in every numbering that goes to six. Common practice, no source. */
+    public function testTheFirstSixNumbersAreEverywhereTheSame(): void
+    {
+        $expected = ['jab', 'cross', 'lead-hook', 'rear-hook', 'lead-uppercut', 'rear-uppercut'];
+        foreach (array_keys(Scheme::builtIn()) as $scheme) {
+            $strikes = Chains::read('1 2 3 4 5 6', Stance::Orthodox, $scheme)->strikes();
+            self::assertSame($expected, array_values(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)), $scheme);
+        }
+    }
+
+    /** In an open guard both lead feet stand on one side of the line, in a closed guard the rear low kick finds the outside of the thigh. Common practice, no source. */
+    public function testTheRearLowKickAndTheGuard(): void
+    {
+        self::assertSame([Meeting::ThighOutside], (new Opponent(Stance::Orthodox))->meets(Chains::voice('14l'), 0));
+        self::assertSame([Meeting::ThighInside], (new Opponent(Stance::Southpaw))->meets(Chains::voice('14l'), 0));
+    }
+
+    /** The fingerprint is SHA-256 (FIPS 180-4), read back with GNU coreutils. */
+    public function testTheFingerprintIsSha256OfTheSequence(): void
+    {
+        $sum = shell_exec("printf %s 'jab.h cross.h lead-hook.b slip-lead' | sha256sum");
+
+        self::assertIsString($sum);
+        self::assertSame(substr($sum, 0, 32), Fingerprint::of(Chains::read('1 2 3b slip left'))->plain);
+    }
+
+    /** Places in the text count Unicode code points; ICU's own iterator agrees. */
+    public function testPlacesCountUnicodeCharacters(): void
+    {
+        $text = '1 🥊é crss';
+        $problems = Reader::builtIn()->read($text, Scheme::named('parity'), Stance::Orthodox)->problems;
+        $last = $problems[\count($problems) - 1];
+        $iterator = \IntlBreakIterator::createCodePointInstance();
+        $iterator->setText($text);
+        $characters = iterator_to_array($iterator->getPartsIterator(), false);
+
+        self::assertSame(['c', 'r', 's', 's'], \array_slice($characters, $last->at, $last->length));
+    }
+
+    /** A voice of one strike speaks of one side, whatever it is mirrored through. Common practice, no source. */
+    public function testASouthpawsJabIsTheRightHand(): void
+    {
+        self::assertSame(Side::Right, (new Voice(Chains::read('1'), Stance::Southpaw))->side(0));
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Reference;
+
+use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\CheckOptions;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The check against the verdicts that experienced coaches expect. Source of data/flow-labelled.tsv: common practice,
+ * no published source. The verdict of the links alone is compared; findings are listed apart in the data.
+ */
+final class LabelledChainsTest extends TestCase
+{
+    /** @return iterable<string, array{string, string, list<string>, list<string>}> */
+    public static function rows(): iterable
+    {
+        foreach (explode("\n", (string) file_get_contents(__DIR__.'/data/flow-labelled.tsv')) as $line) {
+            if ('' === $line || '#' === $line[0]) {
+                continue;
+            }
+            [$chain, $rules, $verdicts, $findings] = array_pad(explode("\t", $line), 4, '');
+            yield $rules.': '.$chain => [$chain, $rules, explode('|', $verdicts), '' === $findings ? [] : explode('|', $findings)];
+        }
+    }
+
+    /**
+     * @param list<string> $verdicts
+     * @param list<string> $findings
+     */
+    #[DataProvider('rows')]
+    public function testTheCheckSaysWhatACoachWouldSay(string $chain, string $rules, array $verdicts, array $findings): void
+    {
+        $document = CheckDocument::builtIn()->of($chain, new CheckOptions(rules: $rules));
+
+        self::assertSame([], $document['problems']);
+        self::assertContains($document['linkVerdict'], $verdicts);
+        self::assertIsArray($document['findings']);
+        $reported = array_column($document['findings'], 'id');
+        foreach ($findings as $finding) {
+            self::assertContains($finding, $reported);
+        }
+    }
+
+    public function testTheDataIsThere(): void
+    {
+        self::assertGreaterThanOrEqual(36, \count(iterator_to_array(self::rows())));
+    }
+}
