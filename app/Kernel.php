@@ -17,7 +17,7 @@ final class Kernel extends BaseKernel
         $env = $_SERVER['APP_ENV'] ?? 'prod';
         $env = \is_string($env) ? $env : 'prod';
 
-        return new self($env, 'prod' !== $env);
+        return new self($env, 'dev' === $env);
     }
 
     public function getProjectDir(): string

@@ -84,6 +84,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         return $data;
     }
 
+    #[\Deprecated]
     public function eraseCredentials(): void
     {
     }

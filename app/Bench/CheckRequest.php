@@ -7,7 +7,9 @@ namespace Periplus\App\Bench;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Group;
+use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Medium;
+use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -18,9 +20,9 @@ final readonly class CheckRequest
         public string $text,
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
-        #[Assert\Choice(['boxing', 'kickboxing', 'all-limbs'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
-        #[Assert\Choice(['parity', 'body-pairs', 'six', 'hands'], message: 'The scheme is parity, body-pairs, six or hands.')]
+        #[Assert\Choice(callback: [Scheme::class, 'ids'], message: 'The scheme is parity, body-pairs, six or hands.')]
         public string $scheme = 'parity',
         #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,

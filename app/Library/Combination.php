@@ -131,6 +131,11 @@ class Combination
         return $this->version;
     }
 
+    public function fingerprintWithEffort(): string
+    {
+        return $this->fingerprintWithEffort;
+    }
+
     public function author(): User
     {
         return $this->author;

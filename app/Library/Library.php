@@ -35,7 +35,7 @@ final readonly class Library
         [$content, $checked] = $this->read($request);
 
         return $this->entities->wrapInTransaction(function () use ($content, $checked, $author): Combination {
-            $this->refuseDuplicate($checked, null);
+            $this->refuseDuplicate($checked->fingerprint->withEffort, null);
             $combination = new Combination($content, $checked, $author, $this->clock->now());
             $this->entities->persist($combination);
             $this->entities->flush();
@@ -50,7 +50,7 @@ final readonly class Library
         [$content, $checked] = $this->read($request);
 
         return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination) use ($content, $checked, $editor): void {
-            $this->refuseDuplicate($checked, $combination->id());
+            $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
             $combination->write($content, $checked, $editor, $this->clock->now());
         });
     }
@@ -67,6 +67,7 @@ final readonly class Library
     {
         return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination) use ($editor): void {
             $this->refuseStranger($combination, $editor);
+            $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
         });
     }
@@ -116,9 +117,9 @@ final readonly class Library
         $this->entities->flush();
     }
 
-    private function refuseDuplicate(Checked $checked, ?int $except): void
+    private function refuseDuplicate(string $fingerprintWithEffort, ?int $except): void
     {
-        $same = $this->combinations->same($checked->fingerprint->withEffort, $except);
+        $same = $this->combinations->same($fingerprintWithEffort, $except);
         if (null !== $same) {
             throw new Problem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
         }

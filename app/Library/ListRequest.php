@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
+use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Technique\Limb;
 use Symfony\Component\Validator\Constraints as Assert;
@@ -18,14 +19,14 @@ final readonly class ListRequest
         public string $q = '',
         public ?Limb $weapon = null,
         public ?Verdict $verdict = null,
-        #[Assert\Choice(SaveRequest::DISCIPLINES, message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public ?string $rules = null,
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
         public ?int $level = null,
         public bool $archived = false,
-        #[Assert\Choice(['name', 'level', 'length', 'updated'], message: 'Sort by name, level, length or updated.')]
+        #[Assert\Choice(choices: ['name', 'level', 'length', 'updated'], message: 'Sort by name, level, length or updated.')]
         public string $sort = 'name',
-        #[Assert\Choice(['up', 'down'], message: 'Sort up or down.')]
+        #[Assert\Choice(choices: ['up', 'down'], message: 'Sort up or down.')]
         public string $direction = 'up',
         #[Assert\Range(min: 1, max: 100_000, notInRangeMessage: 'There is no such page.')]
         public int $page = 1,

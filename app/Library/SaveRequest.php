@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A combination as a coach sends it to be saved. */
 final readonly class SaveRequest
 {
-    public const DISCIPLINES = ['boxing', 'kickboxing', 'all-limbs'];
-
     /** @param list<string> $themes */
     public function __construct(
         #[Assert\NotBlank(message: 'Give it a name.', normalizer: 'trim')]
         #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
         public string $text,
-        #[Assert\Choice(['parity', 'body-pairs', 'six', 'hands'], message: 'The scheme is parity, body-pairs, six or hands.')]
+        #[Assert\Choice(callback: [Scheme::class, 'ids'], message: 'The scheme is parity, body-pairs, six or hands.')]
         public string $scheme = 'parity',
         public Stance $stance = Stance::Orthodox,
-        #[Assert\Choice(self::DISCIPLINES, message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
         #[Assert\Count(max: 8, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]

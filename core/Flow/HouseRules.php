@@ -38,6 +38,12 @@ final readonly class HouseRules
         return $sets ??= self::read(__DIR__.'/../data/house-rules.json');
     }
 
+    /** @return list<string> */
+    public static function ids(): array
+    {
+        return array_keys(self::builtIn());
+    }
+
     /** A finding that the set does not name is a hint. */
     public function severity(string $findingId): Severity
     {

@@ -46,6 +46,12 @@ final readonly class Scheme
         return $schemes ??= self::read(__DIR__.'/../data/schemes.json');
     }
 
+    /** @return list<string> */
+    public static function ids(): array
+    {
+        return array_keys(self::builtIn());
+    }
+
     public function entry(string $code): ?SchemeEntry
     {
         return $this->entries[strtoupper($code)] ?? null;

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use PHPUnit\Framework\Attributes\TestWith;
+
+final class LibraryTest extends ApiTestCase
+{
+    public function testWhatOneCoachSavesAnotherFinds(): void
+    {
+        $this->signIn('coach');
+        $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => 'jab cross, left hook body, exit', 'stance' => 'orthodox']));
+        self::assertSame([201, '"1"', '1 2 3b exit', 'flows'], [$saved->status, $saved->etag, $saved->body['notation'], $saved->body['verdict']]);
+
+        $this->signIn('other');
+        $list = $this->ask('GET', '/api/combinations?q=cellar');
+        self::assertSame(1, $list->body['total']);
+        $found = $this->ask('GET', '/api/combinations/'.$saved->id());
+        self::assertSame(['id' => self::author($saved), 'name' => 'Coach Coach'], $found->body['author']);
+        self::assertSame($saved->body, $found->body);
+    }
+
+    public function testASchemeIsOnlyAWayOfWriting(): void
+    {
+        $this->signIn('coach');
+        $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 K4', 'scheme' => 'body-pairs', 'rules' => 'kickboxing']));
+
+        self::assertSame('1 2 3b 14', $saved->body['notation']);
+    }
+
+    /** @param list<string> $names */
+    #[TestWith(['q=liver', ['Window']])]
+    #[TestWith(['q=lead+hook', ['Elbow', 'Window']])]
+    #[TestWith(['q=3b', ['Window']])]
+    #[TestWith(['q=%25', []])]
+    #[TestWith(['q=_____', []])]
+    #[TestWith(["q=';DROP+TABLE+combination;--", []])]
+    #[TestWith(['weapon=leg', ['Cold kick', 'Elbow']])]
+    #[TestWith(['weapon=elbow', ['Elbow']])]
+    #[TestWith(['verdict=breaks', ['Elbow']])]
+    #[TestWith(['verdict=reload&weapon=hand', ['Nail']])]
+    #[TestWith(['rules=boxing', ['Nail', 'Window']])]
+    #[TestWith(['level=3', ['Cold kick']])]
+    #[TestWith(['sort=length', ['Cold kick', 'Nail', 'Window', 'Elbow']])]
+    #[TestWith(['sort=name&direction=down', ['Window', 'Nail', 'Elbow', 'Cold kick']])]
+    #[TestWith(['size=2&page=2', ['Nail', 'Window']])]
+    #[TestWith(['archived=true', []])]
+    public function testFiltersAndSorts(string $query, array $names): void
+    {
+        $this->signIn('coach');
+        foreach ([
+            ['name' => 'Window', 'text' => '1 2 3b exit'],
+            ['name' => 'Nail', 'text' => '2 2', 'themes' => []],
+            ['name' => 'Cold kick', 'text' => '14l', 'rules' => 'kickboxing', 'level' => 3, 'themes' => []],
+            ['name' => 'Elbow', 'text' => '1 2 3 31 14h', 'rules' => 'all-limbs', 'themes' => []],
+        ] as $row) {
+            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['note' => '', ...$row]))->status);
+        }
+        $list = $this->ask('GET', '/api/combinations?'.$query)->body['combinations'];
+
+        self::assertIsArray($list);
+        if ('sort=length' === $query) {
+            $lengths = array_column($list, 'lengthMs');
+            $sorted = $lengths;
+            sort($sorted);
+            self::assertSame($sorted, $lengths);
+
+            return;
+        }
+        self::assertSame($names, array_column($list, 'name'));
+    }
+
+    #[TestWith(['weapon=tail'])]
+    #[TestWith(['level=9'])]
+    #[TestWith(['size=5000'])]
+    #[TestWith(['page=0'])]
+    #[TestWith(['sort=password'])]
+    public function testAFilterThatIsNotToBeHadIsRefused(string $query): void
+    {
+        $this->signIn('coach');
+
+        self::assertSame(422, $this->ask('GET', '/api/combinations?'.$query)->status);
+    }
+
+    public function testEveryChangeIsAVersion(): void
+    {
+        $this->signIn('coach');
+        $id = $this->ask('POST', '/api/combinations', self::combination())->id();
+        $this->signIn('other');
+        $changed = $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'name' => 'Cellar door']), ['If-Match' => '"1"']);
+        self::assertSame([200, '"2"', 2], [$changed->status, $changed->etag, $changed->body['version']]);
+
+        $versions = $this->ask('GET', "/api/combinations/$id/versions")->body['versions'];
+        self::assertIsArray($versions);
+        self::assertSame([[2, 'updated', '1 2 3b 2 exit'], [1, 'created', '1 2 3b exit']], array_map(null, array_column($versions, 'version'), array_column($versions, 'change'), array_column($versions, 'notation')));
+    }
+
+    public function testAStaleWriteIsRefusedAndToldWhatChanged(): void
+    {
+        $this->signIn('coach');
+        $id = $this->ask('POST', '/api/combinations', self::combination())->id();
+        $this->signIn('other');
+        $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'level' => 3]), ['If-Match' => '"1"']);
+        $this->signIn('coach');
+        $stale = $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Mine']), ['If-Match' => '"1"']);
+
+        self::assertSame([412, 'changed-meanwhile', ['chain', 'level']], [$stale->status, $stale->type(), $stale->body['changed']]);
+        self::assertStringStartsWith('Other Coach changed this combination meanwhile (chain, level).', $stale->title());
+        self::assertIsArray($stale->body['current']);
+        self::assertSame(2, $stale->body['current']['version']);
+        self::assertSame('Cellar window', $this->ask('GET', "/api/combinations/$id")->body['name'], 'Nothing was overwritten.');
+    }
+
+    /** @param array<string, string> $headers */
+    #[TestWith([[]])]
+    #[TestWith([['If-Match' => '*']])]
+    #[TestWith([['If-Match' => '1']])]
+    public function testAWriteHasToNameItsVersion(array $headers): void
+    {
+        $this->signIn('coach');
+        $id = $this->ask('POST', '/api/combinations', self::combination())->id();
+
+        self::assertSame(428, $this->ask('PUT', "/api/combinations/$id", self::combination(), $headers)->status);
+        self::assertSame(428, $this->ask('POST', "/api/combinations/$id/archive", null, $headers)->status);
+    }
+
+    public function testArchivedIsOutOfUseAndComesBack(): void
+    {
+        $this->signIn('coach');
+        $id = $this->ask('POST', '/api/combinations', self::combination())->id();
+        $archived = $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"']);
+        self::assertSame(200, $archived->status);
+        self::assertNotNull($archived->body['archivedAt']);
+        self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
+        self::assertSame(1, $this->ask('GET', '/api/combinations?archived=true')->body['total']);
+
+        self::assertSame(200, $this->ask('POST', "/api/combinations/$id/restore", null, ['If-Match' => (string) $archived->etag])->status);
+        self::assertSame(1, $this->ask('GET', '/api/combinations')->body['total']);
+    }
+
+    public function testTheSameChainIsNotSavedTwice(): void
+    {
+        $this->signIn('coach');
+        $first = $this->ask('POST', '/api/combinations', self::combination());
+        $again = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Other name', 'text' => 'jab, cross, right hook body, exit', 'stance' => 'southpaw']));
+
+        self::assertSame([409, 'already-there', ['id' => $first->id(), 'name' => 'Cellar window']], [$again->status, $again->type(), $again->body['existing']]);
+        self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b! exit']))->status, 'Other effort is another combination.');
+        self::assertSame(200, $this->ask('PUT', '/api/combinations/'.$first->id(), self::combination(['name' => 'Renamed']), ['If-Match' => '"1"'])->status);
+
+        $archived = $this->ask('POST', '/api/combinations/'.$first->id().'/archive', null, ['If-Match' => '"2"']);
+        self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => 'In its place']))->status);
+        $restored = $this->ask('POST', '/api/combinations/'.$first->id().'/restore', null, ['If-Match' => (string) $archived->etag]);
+        self::assertSame([409, 'already-there'], [$restored->status, $restored->type()], 'Coming back it would be there twice.');
+    }
+
+    public function testAChainThatCannotBeReadIsNotSaved(): void
+    {
+        $this->signIn('coach');
+        $answer = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 crss 2']));
+
+        self::assertSame([422, 'unreadable-chain'], [$answer->status, $answer->type()]);
+        self::assertIsArray($answer->body['problems']);
+        self::assertIsArray($answer->body['problems'][0]);
+        self::assertSame([2, 4, ['cross']], [$answer->body['problems'][0]['at'], $answer->body['problems'][0]['length'], $answer->body['problems'][0]['nearest']]);
+        self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
+    }
+
+    /** @param array<string, mixed> $with */
+    #[TestWith([['name' => '  '], 'name'])]
+    #[TestWith([['name' => null], 'name'])]
+    #[TestWith([['level' => 4], 'level'])]
+    #[TestWith([['rules' => 'chess'], 'rules'])]
+    #[TestWith([['themes' => ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'i']], 'themes'])]
+    #[TestWith([['themes' => [['x']]], 'themes[0]'])]
+    #[TestWith([['themes' => ['']], 'themes[0]'])]
+    public function testWhatCannotBeTakenIsNamed(array $with, string $field): void
+    {
+        $this->signIn('coach');
+        $answer = $this->ask('POST', '/api/combinations', self::combination($with));
+
+        self::assertSame(422, $answer->status, $answer->raw);
+        self::assertIsArray($answer->body['violations']);
+        self::assertContains($field, array_column($answer->body['violations'], 'field'));
+    }
+
+    public function testTextIsKeptAsItIsWritten(): void
+    {
+        $this->signIn('coach');
+        $note = "<script>alert('1')</script> 🥊 \"Zoë\" \\ %s";
+        $id = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Zoë <b>', 'note' => $note]))->id();
+
+        self::assertSame(['Zoë <b>', $note], [$this->ask('GET', "/api/combinations/$id")->body['name'], $this->ask('GET', "/api/combinations/$id")->body['note']]);
+    }
+
+    public function testWhatIsNotThereIsSaidSo(): void
+    {
+        $this->signIn('coach');
+
+        self::assertSame(404, $this->ask('GET', '/api/combinations/999999999')->status);
+        self::assertSame(404, $this->ask('PUT', '/api/combinations/999999999', self::combination(), ['If-Match' => '"1"'])->status);
+        self::assertSame(404, $this->ask('GET', '/api/nothing')->status);
+        self::assertSame(405, $this->ask('DELETE', '/api/combinations')->status);
+    }
+
+    private static function author(Answer $answer): int
+    {
+        $author = $answer->body['author'];
+        self::assertIsArray($author);
+        self::assertIsInt($author['id']);
+
+        return $author['id'];
+    }
+}
