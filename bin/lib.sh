@@ -192,15 +192,21 @@ env[APP_ENV] = "$APP_ENV"
 env[APP_SECRET] = "$APP_SECRET"
 env[SESSION_PATH] = "$SESSION_PATH"
 env[DATABASE_URL] = "$DATABASE_URL"
-php_admin_value[opcache.enable] = 1
-php_admin_value[opcache.memory_consumption] = 128
-php_admin_value[opcache.max_accelerated_files] = 20000
-php_admin_value[opcache.validate_timestamps] = $([ "$APP_ENV" = prod ] && echo 0 || echo 1)
-php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[memory_limit] = 256M
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
 php_admin_value[date.timezone] = UTC
+CONF
+    # These hold for the whole PHP process and cannot be set for a pool.
+    mkdir -p "$RUN/php"
+    cat >"$RUN/php/periplus.ini" <<CONF
+opcache.enable = 1
+opcache.memory_consumption = 128
+opcache.max_accelerated_files = 20000
+opcache.validate_timestamps = $([ "$APP_ENV" = prod ] && echo 0 || echo 1)
+opcache.preload = $([ "$APP_ENV" = prod ] && echo "$ROOT/app/config/preload.php")
+opcache.preload_user = $(id -un)
+realpath_cache_size = 4096K
 CONF
     if [ "$(id -u)" = 0 ]; then printf 'user = root\ngroup = root\n' >>"$RUN/fpm.conf"; fi
     sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g" \
@@ -217,7 +223,7 @@ web_server_start() {
     if alive "$RUN/fpm.pid"; then
         kill -USR2 "$(cat "$RUN/fpm.pid")"
     else
-        $PHP_FPM --fpm-config "$RUN/fpm.conf" $([ "$(id -u)" = 0 ] && echo -R) >>"$STATE/log/php.log" 2>&1 \
+        PHP_INI_SCAN_DIR=":$RUN/php" $PHP_FPM --fpm-config "$RUN/fpm.conf" $([ "$(id -u)" = 0 ] && echo -R) >>"$STATE/log/php.log" 2>&1 \
             || { tail -n 10 "$STATE/log/php.log" >&2; fail "PHP did not start. Its log is $STATE/log/php.log."; }
     fi
     alive "$RUN/nginx.pid" || nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$STATE/log/web.log" 2>>"$STATE/log/web.log" \

@@ -84,6 +84,19 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         return $data;
     }
 
+    /**
+     * Whether the stored account is what this one, from a session, was made of.
+     *
+     * @param array{password: string, role: string, email: string, name: string} $row as it is stored
+     */
+    public function isStill(array $row): bool
+    {
+        return hash('crc32c', $row['password']) === $this->password
+            && $row['role'] === $this->role->value
+            && $row['email'] === $this->email
+            && $row['name'] === $this->name;
+    }
+
     #[\Deprecated]
     public function eraseCredentials(): void
     {

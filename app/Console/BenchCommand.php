@@ -4,10 +4,131 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Notation\Reader;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('bench', 'x')]
+/**
+ * Measures speed within one run: checks a second on one core, and the check route of the running server against its
+ * empty route, asked in turn by the same signed-in coach over one kept connection.
+ */
+#[AsCommand('bench', 'Measure checks a second, and the check route against an empty route')]
 final class BenchCommand extends Command
 {
+    /** Eight items each. */
+    private const CHAINS = [
+        '1 2 3b slip-lead 3 2 14l exit',
+        '1 1 2 3 2 roll-rear 4 3',
+        'slip-rear 2 3 2 5 6 3 pivot-out',
+        '1 (3) 6 3b 2 step-out 14l exit',
+        '11 1 2 step-in 31 32 push 14',
+        '2 2 2 3b 3 1 31 14h',
+    ];
+    /** Length of a window, and how many are measured; the median counts. */
+    private const SECONDS = 0.4;
+    private const WINDOWS = 5;
+
+    protected function configure(): void
+    {
+        $this
+            ->addOption('coach', null, InputOption::VALUE_REQUIRED, 'Who signs in', 'ines@saltworks.example')
+            ->addOption('password', null, InputOption::VALUE_REQUIRED, 'With which password', 'first-bell-7')
+            ->addOption('requests', null, InputOption::VALUE_REQUIRED, 'How many of each route', '300');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $this->core($output);
+
+        return $this->server($input, $output);
+    }
+
+    private function core(OutputInterface $output): void
+    {
+        $options = new CheckOptions();
+        $scheme = $options->scheme();
+        $circumstances = $options->circumstances();
+        $rates = [
+            'read' => self::rate(static fn (int $turn) => Reader::builtIn()->read(self::CHAINS[$turn], $scheme, $options->stance)),
+            'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new Voice(Reader::builtIn()->read(self::CHAINS[$turn], $scheme, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
+            'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckDocument::builtIn()->of(self::CHAINS[$turn], $options)),
+        ];
+        $output->writeln('One core, chains of eight items, a second:');
+        foreach ($rates as $what => $rate) {
+            $output->writeln(\sprintf('  %-42s %6d', $what, $rate));
+        }
+    }
+
+    private function server(InputInterface $input, OutputInterface $output): int
+    {
+        $url = getenv('PERIPLUS_URL');
+        $client = new BenchClient(false === $url ? 'http://127.0.0.1:8420' : $url);
+        $requests = max(20, (int) self::text($input, 'requests'));
+        try {
+            $client->signIn(self::text($input, 'coach'), self::text($input, 'password'));
+        } catch (\RuntimeException $away) {
+            $output->writeln('The server was not measured: '.$away->getMessage());
+
+            return Command::FAILURE;
+        }
+        $empty = $check = [];
+        for ($turn = 0; $turn < $requests; ++$turn) {
+            $body = ['text' => self::CHAINS[$turn % \count(self::CHAINS)]];
+            $empty[] = $client->time('/api/ping', $body);
+            $check[] = $client->time('/api/check', $body);
+        }
+        [$emptyMedian, $checkMedian] = [self::median($empty), self::median($check)];
+        $output->writeln(\sprintf('Server, median of %d requests each, in turn:', $requests));
+        $output->writeln(\sprintf('  %-42s %6.2f ms', 'empty route', $emptyMedian));
+        $output->writeln(\sprintf('  %-42s %6.2f ms', 'check route', $checkMedian));
+        $output->writeln(\sprintf('  %-42s %6.2f', 'check route to empty route', $checkMedian / $emptyMedian));
+
+        return Command::SUCCESS;
+    }
+
+    /** @param \Closure(int): mixed $work */
+    private static function rate(\Closure $work): int
+    {
+        $chains = \count(self::CHAINS);
+        for ($turn = 0; $turn < 200; ++$turn) {
+            $work($turn % $chains);
+        }
+        $rates = [];
+        for ($window = 0; $window < self::WINDOWS; ++$window) {
+            $done = 0;
+            $start = hrtime(true);
+            do {
+                for ($turn = 0; $turn < 60; ++$turn) {
+                    $work($turn % $chains);
+                }
+                $done += 60;
+                $seconds = (hrtime(true) - $start) / 1e9;
+            } while ($seconds < self::SECONDS);
+            $rates[] = $done / $seconds;
+        }
+
+        return (int) self::median($rates);
+    }
+
+    /** @param list<float> $times */
+    private static function median(array $times): float
+    {
+        sort($times);
+
+        return $times[intdiv(\count($times), 2)] ?? 0.0;
+    }
+
+    private static function text(InputInterface $input, string $option): string
+    {
+        $value = $input->getOption($option);
+
+        return \is_string($value) ? $value : '';
+    }
 }

@@ -33,6 +33,7 @@ final readonly class Library
     public function create(SaveRequest $request, User $author): Combination
     {
         [$content, $checked] = $this->read($request);
+        $author = $this->managed($author);
 
         return $this->entities->wrapInTransaction(function () use ($content, $checked, $author): Combination {
             $this->refuseDuplicate($checked->fingerprint->withEffort, null);
@@ -49,7 +50,7 @@ final readonly class Library
     {
         [$content, $checked] = $this->read($request);
 
-        return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination) use ($content, $checked, $editor): void {
+        return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination, User $editor) use ($content, $checked): void {
             $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
             $combination->write($content, $checked, $editor, $this->clock->now());
         });
@@ -57,7 +58,7 @@ final readonly class Library
 
     public function archive(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, Change::Archived, function (Combination $combination) use ($editor): void {
+        return $this->change($id, $basedOn, $editor, Change::Archived, function (Combination $combination, User $editor): void {
             $this->refuseStranger($combination, $editor);
             $combination->archive($this->clock->now());
         });
@@ -65,7 +66,7 @@ final readonly class Library
 
     public function restore(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination) use ($editor): void {
+        return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination, User $editor): void {
             $this->refuseStranger($combination, $editor);
             $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
@@ -78,15 +79,16 @@ final readonly class Library
         return $this->entities->getRepository(CombinationVersion::class)->findBy(['combination' => $combination], ['version' => 'DESC']);
     }
 
-    /** @param \Closure(Combination): void $write */
+    /** @param \Closure(Combination, User): void $write */
     private function change(int $id, int $basedOn, User $editor, Change $change, \Closure $write): Combination
     {
         return $this->entities->wrapInTransaction(function () use ($id, $basedOn, $editor, $change, $write): Combination {
+            $editor = $this->managed($editor);
             $combination = $this->combinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? $this->combinations->get($id);
             if ($combination->version() !== $basedOn) {
                 throw $this->stale($combination, $basedOn);
             }
-            $write($combination);
+            $write($combination, $editor);
             $this->entities->flush();
             if ($combination->version() !== $basedOn) {
                 $this->remember($combination, $change, $editor);
@@ -94,6 +96,12 @@ final readonly class Library
 
             return $combination;
         });
+    }
+
+    /** The coach as the entity manager knows them; the one of a session is not. */
+    private function managed(User $user): User
+    {
+        return $this->entities->getReference(User::class, $user->id()) ?? $user;
     }
 
     private function stale(Combination $combination, int $basedOn): Problem

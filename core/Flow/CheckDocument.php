@@ -96,10 +96,17 @@ final readonly class CheckDocument
         $carried = $this->carrier->carry($voice);
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($voice->chain);
+        $items = $this->items($report, $reading, $writer);
+        // Parity is bound to the role, so the mirror reads the same in it; a scheme bound to the hand does not.
+        $notation = $this->parity->write($voice);
+        $text = 'parity' === $options->scheme ? $notation : $writer->write($voice);
+        $own = $this->voice($voice, $opponent, $text);
+        $mirrored = $this->voice($mirror, $opponent, $options->scheme()->boundToHand ? $writer->write($mirror) : $text);
+        $carriedNotation = $this->parity->write($carried->voice);
 
         return [
-            'notation' => $this->parity->write($voice),
-            'text' => $writer->write($voice),
+            'notation' => $notation,
+            'text' => $text,
             'words' => Words::byRole()->write($voice),
             'fingerprint' => $fingerprint->plain,
             'fingerprintWithEffort' => $fingerprint->withEffort,
@@ -107,17 +114,26 @@ final readonly class CheckDocument
             'linkVerdict' => $report->linkVerdict->value,
             'lengthMs' => self::ms($report->ledger->length()),
             'waitMs' => self::ms($report->ledger->waiting()),
-            'items' => $this->items($report, $reading, $writer),
+            'items' => $items,
             'links' => array_map(self::link(...), $report->ledger->links),
             'findings' => array_map(static fn (Finding $finding): array => [
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
             ], $report->findings),
-            'voices' => [
-                $voice->stance->value => $this->voice($voice, $opponent, $writer),
-                $mirror->stance->value => $this->voice($mirror, $opponent, $writer),
+            'voices' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
+            'mirror' => [
+                'stance' => $mirrored['stance'],
+                'notation' => $notation,
+                'text' => $mirrored['text'],
+                'words' => implode(', ', $mirrored['words']),
+                'caveats' => $this->caveats($this->caveats->between($voice, $mirror, $opponent), $mirror, $writer),
             ],
-            'mirror' => $this->other($mirror, $this->caveats->between($voice, $mirror, $opponent), $writer),
-            'carry' => $this->other($carried->voice, [...$carried->replaced, ...$this->caveats->between($voice, $carried->voice, $opponent)], $writer),
+            'carry' => [
+                'stance' => $carried->voice->stance->value,
+                'notation' => $carriedNotation,
+                'text' => 'parity' === $options->scheme ? $carriedNotation : $writer->write($carried->voice),
+                'words' => Words::bySide()->write($carried->voice),
+                'caveats' => $this->caveats([...$carried->replaced, ...$this->caveats->between($voice, $carried->voice, $opponent)], $carried->voice, $writer),
+            ],
             'problems' => [],
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -190,8 +206,8 @@ final readonly class CheckDocument
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function voice(Voice $voice, Opponent $opponent, Writer $writer): array
+    /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, stances: list<string>, endStance: string} */
+    private function voice(Voice $voice, Opponent $opponent, string $text): array
     {
         $meets = [];
         foreach (array_keys($voice->chain->items) as $at) {
@@ -200,7 +216,7 @@ final readonly class CheckDocument
 
         return [
             'stance' => $voice->stance->value,
-            'text' => $writer->write($voice),
+            'text' => $text,
             'words' => Words::bySide()->items($voice),
             'meets' => $meets,
             'stances' => array_map(static fn (Stance $stance): string => $stance->value, $voice->stances),
@@ -211,22 +227,16 @@ final readonly class CheckDocument
     /**
      * @param list<Caveat> $caveats
      *
-     * @return array<string, mixed>
+     * @return list<array<string, mixed>>
      */
-    private function other(Voice $voice, array $caveats, Writer $writer): array
+    private function caveats(array $caveats, Voice $voice, Writer $writer): array
     {
-        return [
-            'stance' => $voice->stance->value,
-            'notation' => $this->parity->write($voice),
-            'text' => $writer->write($voice),
-            'words' => Words::bySide()->write($voice),
-            'caveats' => array_map(static fn (Caveat $caveat): array => [
-                'id' => $caveat->id,
-                'at' => $caveat->at,
-                'message' => $caveat->message,
-                'offer' => null === $caveat->offer || null === $caveat->at ? null : $writer->item($caveat->offer, $voice->stances[$caveat->at]),
-            ], $caveats),
-        ];
+        return array_map(static fn (Caveat $caveat): array => [
+            'id' => $caveat->id,
+            'at' => $caveat->at,
+            'message' => $caveat->message,
+            'offer' => null === $caveat->offer || null === $caveat->at ? null : $writer->item($caveat->offer, $voice->stances[$caveat->at]),
+        ], $caveats);
     }
 
     /** @return array<string, mixed> */

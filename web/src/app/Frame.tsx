@@ -4,6 +4,7 @@ import { NavLink, Outlet, useLocation } from "react-router";
 import { refusal } from "../api/client";
 import { SignIn } from "../sign-in/SignIn";
 import { isTyping } from "./keys";
+import { layers } from "./layers";
 import { useSession, useSignOut } from "./session";
 import { Waiting } from "./Waiting";
 
@@ -95,7 +96,7 @@ export function Frame() {
           <Outlet />
         </Suspense>
       </div>
-      <Modal open={showKeys} onCancel={() => setShowKeys(false)} footer={null} title="Keys">
+      <Modal getContainer={layers} open={showKeys} onCancel={() => setShowKeys(false)} footer={null} title="Keys">
         <dl className="keys">
           {KEYS.map(([key, what]) => (
             <div key={key}>

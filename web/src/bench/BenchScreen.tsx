@@ -2,6 +2,7 @@ import { App, Button, Modal, Segmented, Select } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { answered, api, type Problem, refusal, type SchemeId, type Stance } from "../api/client";
+import { layers } from "../app/layers";
 import { Waiting } from "../app/Waiting";
 import { RULES } from "../app/words";
 import { useCombination, useSave } from "../combination/useCombination";
@@ -408,6 +409,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
         onSave={() => store()}
       />
       <Modal
+        getContainer={layers}
         open={conflict !== null}
         title="Changed meanwhile"
         onCancel={() => setConflict(null)}

@@ -33,6 +33,11 @@ function stretches(check: Check): Stretch[] {
   return [...problems, ...waits].sort((a, b) => a.from - b.from);
 }
 
+/** The place of the cursor, in Unicode characters of what stands in the field now. */
+function caretOf(area: HTMLTextAreaElement): number {
+  return Array.from(area.value.slice(0, area.selectionStart)).length;
+}
+
 /** The line that takes numbers or words. Underlines lie on a copy of the text behind it. */
 export function EntryLine({ text, check, current, field, onChange, onCaret, onUndo, onRedo }: Props) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text
@@ -96,8 +101,11 @@ export function EntryLine({ text, check, current, field, onChange, onCaret, onUn
         spellCheck={false}
         autoCapitalize="off"
         autoComplete="off"
-        onChange={(event) => onChange(event.target.value.replace(/[\r\n]+/g, " "))}
-        onSelect={(event) => onCaret(Array.from(text.slice(0, event.currentTarget.selectionStart)).length)}
+        onChange={(event) => {
+          onChange(event.target.value.replace(/[\r\n]+/g, " "));
+          onCaret(caretOf(event.target));
+        }}
+        onSelect={(event) => onCaret(caretOf(event.currentTarget))}
         onKeyDown={onKey}
       />
     </div>

@@ -1,5 +1,6 @@
 import { Alert, Button, Drawer, Input, Segmented, Select } from "antd";
 import type { FormEvent, ReactNode } from "react";
+import { layers } from "../app/layers";
 import { LEVELS, RULES } from "../app/words";
 import type { Draft } from "./draft";
 
@@ -22,6 +23,7 @@ export function SaveDrawer({ open, draft, isNew, saving, error, onChange, onClos
   };
   return (
     <Drawer
+      getContainer={layers}
       open={open}
       onClose={onClose}
       title={isNew ? "Save into the library" : "Save the change"}

@@ -66,8 +66,11 @@ export default function LibraryScreen() {
   const search = useRef<InputRef>(null);
   const [typed, setTyped] = useState(filters.q ?? "");
 
+  // What is typed reaches the address a moment later, and must not bring back filters that were cleared meanwhile.
+  const latest = useRef(address);
+  latest.current = address;
   const set = (name: string, value: string | number | boolean | null | undefined) => {
-    const next = new URLSearchParams(address);
+    const next = new URLSearchParams(latest.current);
     next.delete("page");
     if (value === null || value === undefined || value === "" || value === false) {
       next.delete(name);
@@ -79,7 +82,7 @@ export default function LibraryScreen() {
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: only what is typed starts the clock
   useEffect(() => {
-    const timer = setTimeout(() => typed !== (address.get("q") ?? "") && set("q", typed), 180);
+    const timer = setTimeout(() => typed !== (latest.current.get("q") ?? "") && set("q", typed), 180);
     return () => clearTimeout(timer);
   }, [typed]);
 

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
+use Symfony\Component\Security\Core\Exception\UserNotFoundException;
+use Symfony\Component\Security\Core\User\UserInterface;
+use Symfony\Component\Security\Core\User\UserProviderInterface;
+
+/**
+ * Finds who signs in, and makes sure at every request that the account is still what the session says. That look is
+ * one plain query: it stands before every route, and the object-relational mapper is not needed for it.
+ *
+ * @implements UserProviderInterface<User>
+ */
+final readonly class Accounts implements UserProviderInterface
+{
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection)
+    {
+    }
+
+    public function loadUserByIdentifier(string $identifier): User
+    {
+        return $this->entities->getRepository(User::class)->findOneBy(['email' => $identifier]) ?? throw new UserNotFoundException();
+    }
+
+    public function refreshUser(UserInterface $user): User
+    {
+        if (!$user instanceof User) {
+            throw new UnsupportedUserException();
+        }
+        /** @var array{password: string, role: string, email: string, name: string}|false $row */
+        $row = $this->connection->fetchAssociative('SELECT password, role, email, name FROM user WHERE id = ?', [$user->id()]);
+        if (false === $row) {
+            throw new UserNotFoundException();
+        }
+
+        if (!$user->isStill($row)) {
+            return $this->loadUserByIdentifier($user->getUserIdentifier());
+        }
+        // The session kept a digest of the hash; it makes the next digest from the hash again.
+        $user->usePasswordHash($row['password']);
+
+        return $user;
+    }
+
+    public function supportsClass(string $class): bool
+    {
+        return User::class === $class;
+    }
+}

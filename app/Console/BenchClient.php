@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Console;
+
+/** One coach's browser as far as bin/periplus bench needs it: a kept connection, the session's cookie and token. */
+final class BenchClient
+{
+    private readonly \CurlHandle $curl;
+    private string $token = '';
+
+    public function __construct(private readonly string $url)
+    {
+        $curl = curl_init();
+        $this->curl = false === $curl ? throw new \RuntimeException('curl cannot be used.') : $curl;
+        curl_setopt_array($this->curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_TIMEOUT => 10]);
+    }
+
+    /** @throws \RuntimeException with a sentence when the server is away or refuses */
+    public function signIn(string $email, string $password): void
+    {
+        $this->freshToken();
+        $this->send('/api/session', ['email' => $email, 'password' => $password]);
+        $this->freshToken();
+    }
+
+    /**
+     * @param array<string, string> $body
+     *
+     * @return float ms from the first byte sent to the last received
+     */
+    public function time(string $path, array $body): float
+    {
+        $start = hrtime(true);
+        $this->send($path, $body);
+
+        return (hrtime(true) - $start) / 1e6;
+    }
+
+    private function freshToken(): void
+    {
+        $session = json_decode($this->send('/api/session', null), true);
+        $token = \is_array($session) ? $session['csrfToken'] ?? null : null;
+        $this->token = \is_string($token) ? $token : throw new \RuntimeException('The server sent no token.');
+    }
+
+    /** @param array<string, string>|null $body null asks with GET */
+    private function send(string $path, ?array $body): string
+    {
+        curl_setopt($this->curl, \CURLOPT_URL, '' === $this->url ? throw new \RuntimeException('no address is given.') : $this->url.$path);
+        curl_setopt($this->curl, \CURLOPT_HTTPHEADER, ['X-CSRF-Token: '.$this->token, ...(null === $body ? [] : ['Content-Type: application/json'])]);
+        if (null === $body) {
+            curl_setopt($this->curl, \CURLOPT_HTTPGET, true);
+        } else {
+            curl_setopt($this->curl, \CURLOPT_POST, true);
+            curl_setopt($this->curl, \CURLOPT_POSTFIELDS, json_encode($body, \JSON_THROW_ON_ERROR));
+        }
+        $answer = curl_exec($this->curl);
+        if (!\is_string($answer)) {
+            throw new \RuntimeException(\sprintf('nothing answers on %s. Run bin/start first.', $this->url));
+        }
+        $status = curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE);
+
+        return $status < 400 ? $answer : throw new \RuntimeException(\sprintf('%s answered %d.', $path, $status));
+    }
+}

@@ -1,0 +1,47 @@
+import { test as base, expect, type Page } from "@playwright/test";
+
+export const HEAD_COACH = { email: "ines@saltworks.example", password: "first-bell-7", name: "Ines Varga" };
+export const COACH = { email: "tomas@saltworks.example", password: "second-bell-7", name: "Tomas Okafor" };
+export const OTHER_COACH = { email: "liv@saltworks.example", password: "third-bell-7", name: "Liv Aaltonen" };
+
+/** Every test fails on an error in the console, which also catches what the content security policy refuses. */
+export const test = base.extend<{ quietConsole: undefined }>({
+  quietConsole: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on("console", (message) => {
+        // The browser itself reports refused requests, which some tests provoke.
+        if (message.type() === "error" && !message.text().startsWith("Failed to load resource")) {
+          errors.push(message.text());
+        }
+      });
+      page.on("pageerror", (error) => errors.push(error.message));
+      await use(undefined);
+      expect(errors, "nothing in the console").toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+export async function signIn(page: Page, coach: { email: string; password: string; name: string }): Promise<void> {
+  await page.goto("/");
+  await page.getByLabel("E-mail").fill(coach.email);
+  await page.getByLabel("Password", { exact: true }).fill(coach.password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByText(coach.name)).toBeVisible();
+}
+
+export async function signOut(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Sign out" }).click();
+  await expect(page.getByLabel("E-mail")).toBeVisible();
+}
+
+export const entry = (page: Page) => page.getByLabel("The combination, in numbers or words");
+
+/** Types a combination on the bench and waits until the check has answered to it. */
+export async function write(page: Page, text: string, canonical = text): Promise<void> {
+  await entry(page).fill(text);
+  await expect(page.getByRole("group", { name: `Combination line: ${canonical}`, exact: true })).toBeVisible();
+}

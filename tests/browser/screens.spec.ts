@@ -1,0 +1,100 @@
+import { gzipSync } from "node:zlib";
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { COACH, expect, HEAD_COACH, signIn, test } from "./gym";
+
+async function faults(page: Page): Promise<string[]> {
+  const result = await new AxeBuilder({ page }).analyze();
+  return result.violations
+    .filter((fault) => fault.impact === "serious" || fault.impact === "critical")
+    .map((fault) => `${fault.id}: ${fault.nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`);
+}
+
+test("axe finds no serious fault on the four screens", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByLabel("E-mail")).toBeVisible();
+  expect(await faults(page), "sign-in").toEqual([]);
+  await signIn(page, HEAD_COACH);
+  await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
+  expect(await faults(page), "library").toEqual([]);
+  await page.goto(`/bench?${new URLSearchParams({ chain: "1 2 2 step-out 14l 31 exit", rules: "kickboxing" })}`);
+  await expect(page.getByRole("group", { name: /^Combination line/ })).toBeVisible();
+  expect(await faults(page), "bench").toEqual([]);
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByLabel("Name", { exact: true })).toBeVisible();
+  expect(await faults(page), "saving").toEqual([]);
+  await page.goto("/library?q=cellar+window");
+  await page.getByRole("link", { name: "Cellar window" }).click();
+  await expect(page.getByRole("group", { name: /^Combination line/ })).toBeVisible();
+  expect(await faults(page), "combination").toEqual([]);
+});
+
+test("the first page needs at most 350 kB of script, gzipped, and nothing from elsewhere", async ({ page, baseURL }) => {
+  let bytes = 0;
+  const elsewhere: string[] = [];
+  page.on("response", async (response) => {
+    if (!response.url().startsWith(baseURL ?? "")) {
+      elsewhere.push(response.url());
+    }
+    if (response.url().endsWith(".js")) {
+      bytes += gzipSync(await response.body()).length;
+    }
+  });
+  await signIn(page, COACH);
+  await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
+  expect(elsewhere).toEqual([]);
+  expect(bytes).toBeGreaterThan(50_000);
+  expect(bytes).toBeLessThan(350_000);
+});
+
+test("the library is filtered, shared by its address, and says why it is empty", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.getByLabel("Weapon").click();
+  await page.getByTitle("Elbows").click();
+  await expect(page).toHaveURL(/weapon=elbow/);
+  await page.getByLabel("Verdict").click();
+  await page.getByTitle("✕ Breaks").click();
+  await expect(page.getByText("1 combination found")).toBeVisible();
+  await expect(page.getByRole("link", { name: "Reach too far" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("1 combination found")).toBeVisible();
+  await page.getByLabel("Search the library").fill("nobody has this");
+  await expect(page.getByText("Nothing fits all of these")).toBeVisible();
+  await page.getByRole("button", { name: "Clear the filters" }).click();
+  await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.locator("h1").click();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+});
+
+test("who is not signed in sees the sign-in, and a wrong password says so", async ({ page }) => {
+  await page.goto("/combinations/1");
+  await page.getByLabel("E-mail").fill(COACH.email);
+  await page.getByLabel("Password", { exact: true }).fill("not-it");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("alert")).toContainText("The e-mail address or the password is not right.");
+  await page.getByLabel("Password", { exact: true }).fill(COACH.password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("heading", { name: "Open the door" })).toBeVisible();
+  await page.goto("/combinations/999999");
+  await expect(page.getByRole("heading", { name: "Not to be found" })).toBeVisible();
+});
+
+test("a coach archives and restores a combination of their own", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto("/library?q=over+the+fence");
+  await page.getByRole("link", { name: "Over the fence" }).click();
+  await page.getByRole("button", { name: "Archive" }).click();
+  await expect(page.getByText("Out of use since")).toBeVisible();
+  await page.goto("/library?q=over+the+fence");
+  await expect(page.getByText("Nothing fits all of these")).toBeVisible();
+  await page.getByRole("button", { name: "Archived" }).click();
+  await page.getByRole("link", { name: "Over the fence" }).click();
+  await page.getByRole("button", { name: "Restore" }).click();
+  await expect(page.getByText("Out of use since")).toBeHidden();
+  await page.goto("/library?q=cellar+window");
+  await page.getByRole("link", { name: "Cellar window" }).click();
+  await expect(page.getByRole("button", { name: "Open on the bench" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Archive" })).toHaveCount(0);
+});
