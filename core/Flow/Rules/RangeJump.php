@@ -48,7 +48,8 @@ final readonly class RangeJump implements Rule
         foreach ($passage->ledger->links as $link) {
             $item = $passage->items[$link->to];
             if ($item instanceof StrikeItem && $link->bands >= $passage->circumstances->rules->thresholds->rangeJump) {
-                $sightings[] = new Sighting($link->to, \sprintf('The %s is %d ranges away. Put a step, a push or a post before it.', $item->strike->name, $link->bands));
+                $nearer = $item->strike->ranges($item->target)[0] < $passage->ledger->moments[$link->from()]->range;
+                $sightings[] = new Sighting($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? 'a step in' : 'a step back or a push'));
             }
         }
 

@@ -282,8 +282,8 @@ function Ribbon({ items, line, named }: { items: Item[]; line: Layout; named: bo
       <path d={`M${line.left} ${middle}H${line.width - (named ? 10 : 2)}`} className="ribbon-middle" />
       {fill && <path d={fill} className="ribbon-fill" />}
       {swing && <path d={swing} className="ribbon-line" />}
-      {items.map((item) =>
-        item.kind === "strike" && item.impactMs !== null ? (
+      {items.map((item, at) =>
+        item.kind === "strike" && item.impactMs !== null && !items[at + 1]?.joined ? (
           <circle
             key={`${item.at}-${item.startMs}`}
             cx={line.x(item.impactMs)}

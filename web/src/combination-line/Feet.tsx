@@ -16,7 +16,7 @@ const SHIFTS: Record<string, { ahead: number; lead: number; turn?: number }> = {
   exit: { ahead: -1.6, lead: 0 },
 };
 
-const STEP = 14;
+const STEP = 11;
 
 /** The strip of footprints: one pair at the start, one at each item that moves or turns the feet. */
 export function Feet({ items, stances, line }: { items: Item[]; stances: Stance[]; line: Layout }) {

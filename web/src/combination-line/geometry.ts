@@ -51,8 +51,8 @@ const MEASURES: Record<Size, Measures> = {
     tile: 38,
     lanes: { head: 44, body: 86, leg: 128, moves: 166 },
     ribbon: { front: 202, back: 248 },
-    feet: 290,
-    height: 318,
+    feet: 292,
+    height: 324,
     scale: { least: 0.15, most: 0.36 },
   },
 };
@@ -101,8 +101,10 @@ export function loadTrack(items: Item[]): { ms: number; load: number }[] {
   if (last) {
     track.push({ ms: last.endMs, load: last.load });
   }
-  // Joined strikes begin before what they are joined to has landed; time only runs forward.
-  return track.sort((a, b) => a.ms - b.ms).filter((point, at, all) => at === 0 || point.ms > (all[at - 1]?.ms ?? -1));
+  // Joined strikes begin before what they are joined to has landed; time only runs forward, and the last to land decides.
+  return track
+    .sort((a, b) => a.ms - b.ms)
+    .filter((point, at, all) => point.ms < (all[at + 1]?.ms ?? Number.POSITIVE_INFINITY));
 }
 
 export function linkTo(links: Link[], at: number): Link | undefined {
