@@ -129,7 +129,11 @@ app_cache() {
 
 # --- Servers ------------------------------------------------------------------------------------------------------
 
-alive() { [ -s "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
+alive() { # PIDFILE: a killed server that nobody has waited for yet still has a number, but does not live
+    [ -s "$1" ] || return 1
+    local state; state=$(ps -o stat= -p "$(cat "$1")" 2>/dev/null) || return 1
+    [ "${state:0:1}" != Z ]
+}
 
 port_is_free() { # PORT WHAT VARIABLE
     if (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; then
@@ -150,7 +154,6 @@ sql() { mariadb --no-defaults --socket="$RUN/db.sock" --user="$(id -un)" --batch
 database_start() {
     mkdir -p "$RUN" "$STATE/log"
     if ! alive "$RUN/db.pid"; then
-        port_is_free "$DB_PORT" "its database" PERIPLUS_DB_PORT
         local as_root=(); [ "$(id -u)" = 0 ] && as_root=(--user=root)
         if [ ! -d "$STATE/db/mysql" ]; then
             step "Making the database" mariadb-install-db --no-defaults --datadir="$STATE/db" --skip-test-db "${as_root[@]}" \
@@ -217,8 +220,6 @@ web_server_start() {
     server_config
     if alive "$RUN/nginx.pid"; then
         nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$STATE/log/web.log" -s reload 2>/dev/null
-    else
-        port_is_free "$PORT" "its pages" PERIPLUS_PORT
     fi
     if alive "$RUN/fpm.pid"; then
         kill -USR2 "$(cat "$RUN/fpm.pid")"

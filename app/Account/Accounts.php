@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
 use Symfony\Component\Security\Core\Exception\UserNotFoundException;
@@ -33,19 +34,18 @@ final readonly class Accounts implements UserProviderInterface
         if (!$user instanceof User) {
             throw new UnsupportedUserException();
         }
-        /** @var array{password: string, role: string, email: string, name: string}|false $row */
-        $row = $this->connection->fetchAssociative('SELECT password, role, email, name FROM user WHERE id = ?', [$user->id()]);
+        try {
+            /** @var array{password: string, role: string, email: string, name: string}|false $row */
+            $row = $this->connection->fetchAssociative('SELECT password, role, email, name FROM user WHERE id = ?', [$user->id()]);
+        } catch (ConnectionException) {
+            // Nobody is signed out because the database is away: what needs it answers 503 by itself.
+            return $user;
+        }
         if (false === $row) {
             throw new UserNotFoundException();
         }
 
-        if (!$user->isStill($row)) {
-            return $this->loadUserByIdentifier($user->getUserIdentifier());
-        }
-        // The session kept a digest of the hash; it makes the next digest from the hash again.
-        $user->usePasswordHash($row['password']);
-
-        return $user;
+        return $user->isStill($row) ? $user : $this->loadUserByIdentifier($user->getUserIdentifier());
     }
 
     public function supportsClass(string $class): bool

@@ -13,6 +13,8 @@ use Symfony\Component\Security\Core\User\UserInterface;
 #[ORM\Table(name: 'user')]
 class User implements UserInterface, PasswordAuthenticatedUserInterface
 {
+    private const DIGEST_LENGTH = 8;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
@@ -79,7 +81,8 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     {
         /** @var array<string, mixed> $data */
         $data = (array) $this;
-        $data["\0".self::class."\0password"] = hash('crc32c', $this->password);
+        // One that came from a session is a digest already.
+        $data["\0".self::class."\0password"] = self::DIGEST_LENGTH === \strlen($this->password) ? $this->password : hash('crc32c', $this->password);
 
         return $data;
     }
