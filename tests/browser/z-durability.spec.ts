@@ -1,0 +1,35 @@
+import { execFileSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+import { COACH, entry, expect, signIn, test, write } from "./gym";
+
+const root = `${__dirname}/../../`;
+const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
+
+test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page, COACH);
+  await page.goto("/bench");
+  const chain = `1 2 / *${1 + (Date.now() % 9)} / ${"3 ".repeat(1 + (Math.floor(Date.now() / 1000) % 20))}exit`;
+  const name = `Kept ${Date.now()}`;
+  await write(page, chain);
+  await page.getByRole("button", { name: "Save" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByRole("heading", { name })).toBeVisible();
+
+  process.kill(Number(readFileSync(`${state}/run/db.pid`, "utf8")), "SIGKILL");
+  await page.goto("/bench");
+  await write(page, `${chain} 1 exit`);
+  await page.getByRole("button", { name: "Save" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(`${name}, later`);
+  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByRole("alert")).toContainText("Nothing was saved; try again shortly.");
+
+  execFileSync(`${root}bin/start`, { stdio: "ignore" });
+  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByRole("heading", { name: `${name}, later` })).toBeVisible();
+  await page.goto(`/library?q=${encodeURIComponent(name)}`);
+  await expect(page.getByText("2 combinations found")).toBeVisible();
+  await page.goto("/bench");
+  await expect(entry(page)).toHaveValue("");
+});
