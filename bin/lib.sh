@@ -141,6 +141,12 @@ port_is_free() { # PORT WHAT VARIABLE
     fi
 }
 
+free_port() { # PORT: that one, or the next that nothing listens on
+    local port=$1
+    while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
+    echo "$port"
+}
+
 until_ready() { # SECONDS COMMAND...
     local tries=$(($1 * 10)); shift
     while ! "$@" >/dev/null 2>&1; do

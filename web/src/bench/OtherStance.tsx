@@ -17,7 +17,7 @@ export function OtherStance({ check, onSelect, onCarry }: Props) {
   const differs = carry.notation !== mirror.notation;
   return (
     <section className="panel other" aria-label="In the other stance">
-      <h2>For a {mirror.stance === "southpaw" ? "southpaw" : "orthodox athlete"}</h2>
+      <h2>For {mirror.stance === "southpaw" ? "a southpaw" : "an orthodox athlete"}</h2>
       <ul>
         {mirror.caveats.map((caveat) => (
           <li
