@@ -33,6 +33,7 @@ debian_packages() {
     have composer || missing+=(composer)
     have unzip || missing+=(unzip)
     have curl || missing+=(curl)
+    have ps || missing+=(procps)
     have mariadbd || missing+=(mariadb-server)
     have nginx || missing+=(nginx)
     have $PHP_FPM || missing+=(php8.2-fpm)
@@ -48,12 +49,13 @@ debian_packages() {
     [ ${#missing[@]} -eq 0 ] && return 0
     [ "$(id -u)" = 0 ] || fail "These Debian packages are missing: ${missing[*]}. Install them as root (apt-get install ${missing[*]}), then run this again."
     # The project starts its own servers; those of the packages stay down.
-    if [ ! -e /usr/sbin/policy-rc.d ]; then
-        printf '#!/bin/sh\nexit 101\n' >/usr/sbin/policy-rc.d; chmod +x /usr/sbin/policy-rc.d
-        trap 'rm -f /usr/sbin/policy-rc.d' EXIT
+    local policy=/usr/sbin/policy-rc.d made=
+    if [ ! -e $policy ]; then
+        printf '#!/bin/sh\nexit 101\n' >$policy; chmod +x $policy; made=yes
     fi
     step "Reading the list of Debian packages" apt-get update -qq
     step "Installing ${missing[*]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
+    [ -z "$made" ] || rm -f $policy
 }
 
 node_is_there() {
