@@ -5,19 +5,17 @@ import { answered, api, type Problem, refusal, type SchemeId, type Stance } from
 import { layers } from "../app/layers";
 import { Waiting } from "../app/Waiting";
 import { RULES } from "../app/words";
+import { CheckedLine } from "../check/CheckedLine";
+import { Findings } from "../check/Findings";
+import { OtherStance } from "../check/OtherStance";
+import { useCheck } from "../check/useCheck";
 import { useCombination, useSave } from "../combination/useCombination";
-import { CombinationLine } from "../combination-line/CombinationLine";
-import { linkTo } from "../combination-line/geometry";
-import { itemSentence } from "../combination-line/sentences";
-import { Voices } from "../combination-line/Voices";
 import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "./draft";
 import { EntryLine } from "./EntryLine";
-import { Findings } from "./Findings";
-import { OtherStance } from "./OtherStance";
 import { SaveDrawer } from "./SaveDrawer";
 import { TouchPad, useSchemes } from "./TouchPad";
-import { useCheck } from "./useCheck";
 import { useHistory } from "./useHistory";
+import "../check/check.css";
 import "./bench.css";
 
 const TEMPOS = [
@@ -64,7 +62,6 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const [tempo, setTempo] = useState(1);
   const [voice, setVoice] = useState<Stance>(draft.stance);
   const [selected, setSelected] = useState<number | null>(null);
-  const [pointed, setPointed] = useState<string | null>(null);
   const [saveOpen, setSaveOpen] = useState(false);
   const [conflict, setConflict] = useState<Problem | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
@@ -202,8 +199,6 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const saveError = save.isError ? refusal(save.error) : null;
   const problem = latest?.problems[0];
   const shown = readable;
-  const picked = selected !== null ? shown?.items[selected] : undefined;
-  const sentence = pointed ?? (picked && shown ? itemSentence(picked, linkTo(shown.links, selected ?? -1)) : null);
   const schemeOptions = useMemo(
     () =>
       schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: `${scheme.name} numbers` })) ?? [
@@ -266,8 +261,8 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
           className="bench-select"
         />
       </div>
-      <div className="bench-grid">
-        <div className="bench-main">
+      <div className="check-grid">
+        <div className="check-main">
           <section className="panel bench-entry">
             <EntryLine
               text={draft.text}
@@ -332,25 +327,18 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
             </div>
           </section>
           <section
-            className={problem ? "panel bench-line bench-line-old" : "panel bench-line"}
+            className={problem ? "panel check-line check-line-old" : "panel check-line"}
             aria-label="Combination line"
           >
             {shown?.voices ? (
-              <>
-                <CombinationLine
-                  data={shown}
-                  size="full"
-                  stances={shown.voices[voice].stances}
-                  selected={selected}
-                  onSelect={select}
-                  onPoint={setPointed}
-                  name={`Combination line: ${shown.text}`}
-                />
-                <p className="sentence" aria-live="polite">
-                  {sentence ?? "Touch a tile or a gap for its reason."}
-                </p>
-                <Voices voices={shown.voices} voice={voice} onVoice={setVoice} selected={selected} onSelect={select} />
-              </>
+              <CheckedLine
+                check={shown}
+                voices={shown.voices}
+                voice={voice}
+                onVoice={setVoice}
+                selected={selected}
+                onSelect={select}
+              />
             ) : (
               <div className="bench-empty">
                 <h2>{problem ? "Not readable yet" : "Type a combination, or touch the pad"}</h2>
@@ -371,7 +359,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
           </section>
           <TouchPad scheme={draft.scheme} stance={draft.stance} onPress={press} />
         </div>
-        <aside className="bench-side">
+        <aside className="check-side">
           {shown ? (
             <>
               <Findings check={shown} selected={selected} onSelect={select} />

@@ -6,14 +6,11 @@ import { useSession } from "../app/session";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { dayAndTime, LEVELS, RULES } from "../app/words";
-import "../bench/bench.css";
-import { Findings } from "../bench/Findings";
-import { OtherStance } from "../bench/OtherStance";
-import { useCheck } from "../bench/useCheck";
-import { CombinationLine } from "../combination-line/CombinationLine";
-import { linkTo } from "../combination-line/geometry";
-import { itemSentence } from "../combination-line/sentences";
-import { Voices } from "../combination-line/Voices";
+import "../check/check.css";
+import { CheckedLine } from "../check/CheckedLine";
+import { Findings } from "../check/Findings";
+import { OtherStance } from "../check/OtherStance";
+import { useCheck } from "../check/useCheck";
 import { useArchive, useCombination, useVersions } from "./useCombination";
 import "./combination.css";
 
@@ -44,7 +41,6 @@ function Page({ combination }: { combination: Combination }) {
   const archive = useArchive(combination.id);
   const { message } = App.useApp();
   const [selected, setSelected] = useState<number | null>(null);
-  const [pointed, setPointed] = useState<string | null>(null);
   const voice: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
   const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
   const { readable } = useCheck({
@@ -74,9 +70,6 @@ function Page({ combination }: { combination: Combination }) {
       },
     );
   };
-  const picked = selected !== null ? readable?.items[selected] : undefined;
-  const sentence =
-    pointed ?? (picked && readable ? itemSentence(picked, linkTo(readable.links, selected ?? -1)) : null);
   const mirrored = voice !== combination.stance;
 
   return (
@@ -128,9 +121,9 @@ function Page({ combination }: { combination: Combination }) {
         </span>
       </p>
       {combination.note && <p className="combination-note">{combination.note}</p>}
-      <div className="bench-grid">
-        <div className="bench-main">
-          <section className="panel bench-line" aria-label="Combination line">
+      <div className="check-grid">
+        <div className="check-main">
+          <section className="panel check-line" aria-label="Combination line">
             <div className="combination-stance">
               <Segmented
                 value={voice}
@@ -151,34 +144,21 @@ function Page({ combination }: { combination: Combination }) {
               </span>
             </div>
             {readable?.voices ? (
-              <>
-                <CombinationLine
-                  data={readable}
-                  size="full"
-                  stances={readable.voices[voice].stances}
-                  selected={selected}
-                  onSelect={setSelected}
-                  onPoint={setPointed}
-                  name={`Combination line: ${combination.notation}`}
-                />
-                <p className="sentence" aria-live="polite">
-                  {sentence ?? "Touch a tile or a gap for its reason."}
-                </p>
-                <Voices
-                  voices={readable.voices}
-                  voice={voice}
-                  onVoice={(stance) => put("stance", stance)}
-                  selected={selected}
-                  onSelect={setSelected}
-                />
-              </>
+              <CheckedLine
+                check={readable}
+                voices={readable.voices}
+                voice={voice}
+                onVoice={(stance) => put("stance", stance)}
+                selected={selected}
+                onSelect={setSelected}
+              />
             ) : (
               <div className="line-waiting" />
             )}
           </section>
           <History combination={combination} />
         </div>
-        <aside className="bench-side">
+        <aside className="check-side">
           {readable && (
             <>
               <Findings check={readable} selected={selected} onSelect={setSelected} />
