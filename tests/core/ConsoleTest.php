@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** The console as a script uses it: another process, no database, no web server. */
+final class ConsoleTest extends TestCase
+{
+    public function testChecksOneChain(): void
+    {
+        [$code, $out] = self::console(['check', '--json', '--rules=boxing', '1-2-3b', 'slip', 'left', '2']);
+        $document = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+
+        self::assertSame([0, '1 2 3b slip-lead 2', 'reload', 'reload', 1561], [$code, $document['notation'], $document['verdict'], $document['linkVerdict'], $document['lengthMs']]);
+        self::assertIsArray($document['links']);
+        self::assertIsArray($document['links'][3]);
+        self::assertSame(['from' => 3, 'to' => 4, 'waitMs' => 161, 'verdict' => 'reload', 'cause' => 'turn'], \array_slice($document['links'][3], 0, 5));
+    }
+
+    public function testChecksManyLinesEachWithItsOptions(): void
+    {
+        [$code, $out] = self::console(['check', '--lines', '--rules=kickboxing'], "1 14l\n1 31\t--rules=all-limbs\n1 2\t--stance=southpaw --scheme=hands --tempo=1.6\n");
+        $documents = array_map(static fn (string $line): mixed => json_decode($line, true, flags: \JSON_THROW_ON_ERROR), explode("\n", trim($out)));
+
+        self::assertSame(0, $code);
+        self::assertSame(['1 14l', '1 31', '2 1'], array_column($documents, 'notation'));
+        self::assertSame(['flows', 'breaks', 'flows'], array_column($documents, 'linkVerdict'));
+    }
+
+    public function testALineThatCannotBeReadDoesNotStopTheOthers(): void
+    {
+        [$code, $out] = self::console(['check', '--lines'], "1 2\nwhat\n\n1 2\t--rules=judo\n1 2\t--nonsense\n".str_repeat('1 ', 5000)."\n\xff\xfe\n2 2");
+        $documents = array_map(static fn (string $line): mixed => json_decode($line, true, flags: \JSON_THROW_ON_ERROR), explode("\n", trim($out)));
+
+        self::assertSame(2, $code);
+        self::assertSame(['flows', null, null, null, null, null, null, 'reload'], array_column($documents, 'verdict'));
+        foreach (\array_slice($documents, 1, 6) as $document) {
+            self::assertIsArray($document);
+            self::assertNotSame([], $document['problems']);
+        }
+    }
+
+    #[TestWith(['1 2', 0, 'flows, 0.49 s'])]
+    #[TestWith(['2 2', 0, '2 -> 2  reload +350 ms  The hips are still through'])]
+    #[TestWith(['1 crss', 2, 'At 3: "crss" is not a strike or a move.'])]
+    #[TestWith(['x999999', 2, 'There is no number x999999 in Parity numbering.'])]
+    public function testSpeaksToPeople(string $chain, int $expected, string $says): void
+    {
+        [$code, $out] = self::console(['check', $chain]);
+
+        self::assertSame($expected, $code);
+        self::assertStringContainsString($says, $out);
+    }
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @return array{int, string}
+     */
+    private static function console(array $arguments, string $input = ''): array
+    {
+        $process = proc_open([\PHP_BINARY, __DIR__.'/../../app/Console/main.php', ...$arguments], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, null, ['PATH' => (string) getenv('PATH')]);
+        self::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        $out = (string) stream_get_contents($pipes[1]);
+        self::assertSame('', stream_get_contents($pipes[2]));
+
+        return [proc_close($process), $out];
+    }
+}

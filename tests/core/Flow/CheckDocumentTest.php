@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow;
+
+use Eris\TestTrait;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Validator;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Yaml\Yaml;
+
+final class CheckDocumentTest extends TestCase
+{
+    use TestTrait;
+
+    /** An independent validator reads every document against the schema in docs/openapi.yaml. */
+    public function testTheDocumentOfAnyChainKeepsItsSchema(): void
+    {
+        $openapi = Yaml::parseFile(__DIR__.'/../../../docs/openapi.yaml');
+        self::assertIsArray($openapi);
+        self::assertIsArray($openapi['components']);
+        $schema = Helper::toJSON(['$ref' => '#/components/schemas/Check', 'components' => ['schemas' => $openapi['components']['schemas']]]);
+        self::assertIsObject($schema);
+        $validator = new Validator();
+        $this->limitTo(40)->forAll(Chains::any())->then(static function (Chain $chain) use ($validator, $schema): void {
+            foreach (Stance::cases() as $stance) {
+                $text = (new Writer(Scheme::named('parity')))->write(new Voice($chain, $stance));
+                $document = CheckDocument::builtIn()->of(mb_substr($text, 0, Reader::LONGEST), new CheckOptions(stance: $stance));
+                $error = $validator->validate(json_decode(json_encode($document, \JSON_THROW_ON_ERROR)), $schema)->error();
+                self::assertNull($error, null === $error ? '' : print_r((new ErrorFormatter())->format($error), true));
+            }
+        });
+    }
+
+    public function testPlacesPointIntoTheTextAndTheChain(): void
+    {
+        $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $text = (new Writer(Scheme::named('parity')))->write(new Voice($chain, Stance::Orthodox));
+            $document = CheckDocument::builtIn()->of($text, new CheckOptions());
+            if ([] !== $document['problems']) {
+                self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));
+
+                return;
+            }
+            self::assertSame($text, $document['notation']);
+            self::assertIsArray($document['items']);
+            self::assertCount(\count($chain), $document['items']);
+            $end = 0;
+            foreach ($document['items'] as $item) {
+                self::assertIsArray($item);
+                self::assertIsInt($item['at']);
+                self::assertIsInt($item['length']);
+                self::assertSame($item['text'], mb_substr($text, $item['at'], $item['length']));
+                self::assertIsInt($item['endMs']);
+                $end = max($end, $item['endMs']);
+            }
+            self::assertSame($document['lengthMs'], $end);
+        });
+    }
+
+    public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
+    {
+        $first = CheckDocument::builtIn()->of('1 2 3b slip left 2', new CheckOptions(scheme: 'hands'));
+        self::assertIsArray($first['mirror']);
+        self::assertIsArray($first['carry']);
+        self::assertSame(['1 2 3b slip-lead 2', '2 1 4b slip-lead 1', 'southpaw'], [$first['mirror']['notation'], $first['mirror']['text'], $first['mirror']['stance']]);
+        self::assertSame(['2 1 4b slip-rear 1', '1 2 3b slip-rear 2'], [$first['carry']['notation'], $first['carry']['text']]);
+
+        self::assertIsString($first['mirror']['words']);
+        $second = CheckDocument::builtIn()->of($first['mirror']['words'], new CheckOptions(stance: Stance::Southpaw));
+        self::assertIsArray($second['mirror']);
+        self::assertSame('left jab, right cross, left hook to the body, slip left, right cross', $second['mirror']['words']);
+        self::assertSame($first['fingerprint'], $second['fingerprint']);
+    }
+
+    public function testTheOfferIsWrittenInTheAskedScheme(): void
+    {
+        $document = CheckDocument::builtIn()->of('1 7', new CheckOptions(scheme: 'body-pairs'));
+        self::assertIsArray($document['mirror']);
+        self::assertIsArray($document['mirror']['caveats']);
+
+        self::assertContains('8', array_column($document['mirror']['caveats'], 'offer'));
+    }
+
+    public function testAnUnreadableTextHasNoVerdict(): void
+    {
+        $document = CheckDocument::builtIn()->of('1 2 crss', new CheckOptions());
+
+        self::assertSame([null, null, null, [], [], null], [$document['notation'], $document['verdict'], $document['linkVerdict'], $document['items'], $document['links'], $document['mirror']]);
+        self::assertCount(1, (array) $document['problems']);
+    }
+
+    #[TestWith(['judo', 'parity', 'There are no house rules "judo"'])]
+    #[TestWith(['boxing', 'roman', 'There is no scheme "roman"'])]
+    public function testOptionsThatAreNotToBeHad(string $rules, string $scheme, string $sentence): void
+    {
+        $this->expectException(\OutOfBoundsException::class);
+        $this->expectExceptionMessage($sentence);
+        CheckDocument::builtIn()->of('1 2', new CheckOptions(rules: $rules, scheme: $scheme));
+    }
+
+    #[TestWith([0.49])]
+    #[TestWith([3.01])]
+    public function testATempoBeyondItsBounds(float $tempo): void
+    {
+        $this->expectException(\DomainException::class);
+        new Circumstances(HouseRules::named('boxing'), $tempo);
+    }
+}

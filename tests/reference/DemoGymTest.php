@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Reference;
+
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The demo gym is invented, but what it shows has to be true: every chain reads, agrees with itself in numbers, words
+ * and both stances, and does what its note says it does.
+ *
+ * @phpstan-type Row array{name: string, chain: string, by: string, rules: string, level: int, stance?: string, themes?: list<string>, note?: string}
+ */
+final class DemoGymTest extends TestCase
+{
+    /** @return iterable<string, array{Row}> */
+    public static function combinations(): iterable
+    {
+        foreach (self::rows() as $row) {
+            yield $row['name'] => [$row];
+        }
+    }
+
+    /** @param Row $row */
+    #[DataProvider('combinations')]
+    public function testNumbersWordsAndStancesAgree(array $row): void
+    {
+        $stance = Stance::from($row['stance'] ?? 'orthodox');
+        $reading = Reader::builtIn()->read($row['chain'], Scheme::named('parity'), $stance);
+        self::assertNotNull($reading->chain);
+        $voice = new Voice($reading->chain, $stance);
+        $same = Fingerprint::of($voice->chain)->withEffort;
+        foreach ([$voice, $voice->mirror(), $voice->mirror()->mirror()] as $spoken) {
+            foreach (Scheme::builtIn() as $scheme) {
+                self::assertSame($same, self::fingerprint((new Writer($scheme))->write($spoken), $scheme, $spoken->stance));
+            }
+            self::assertSame($same, self::fingerprint(Words::byRole()->write($spoken), Scheme::named('six'), $spoken->stance));
+            self::assertSame($same, self::fingerprint(Words::bySide()->write($spoken), Scheme::named('six'), $spoken->stance));
+        }
+    }
+
+    /** @param Row $row */
+    #[DataProvider('combinations')]
+    public function testWhatItsNoteSaysIsTrue(array $row): void
+    {
+        $document = CheckDocument::builtIn()->of($row['chain'], new CheckOptions(stance: Stance::from($row['stance'] ?? 'orthodox'), rules: $row['rules']));
+        $note = $row['note'] ?? '';
+
+        if (1 === preg_match('/on purpose|reloads|the wrong|loads the other side|Check the weight/i', $note)) {
+            self::assertNotSame('flows', $document['verdict'], $note);
+        } else {
+            self::assertSame('flows', $document['verdict']);
+        }
+        if (\in_array('liver', $row['themes'] ?? [], true)) {
+            self::assertIsArray($document['voices']);
+            $own = $document['voices'][$row['stance'] ?? 'orthodox'];
+            self::assertIsArray($own);
+            self::assertIsArray($own['meets']);
+            self::assertContains(['to the liver'], array_map(static fn (mixed $meets): mixed => \is_array($meets) ? \array_slice($meets, 0, 1) : null, $own['meets']));
+        }
+    }
+
+    public function testThereIsSomethingOfEverything(): void
+    {
+        $rows = self::rows();
+
+        self::assertGreaterThanOrEqual(60, \count($rows));
+        self::assertSame(['all-limbs', 'boxing', 'kickboxing'], self::sorted(array_column($rows, 'rules')));
+        self::assertSame([1, 2, 3], self::sorted(array_column($rows, 'level')));
+        self::assertSame(['ines', 'liv', 'tomas'], self::sorted(array_column($rows, 'by')));
+        self::assertGreaterThanOrEqual(5, \count(array_filter($rows, static fn (array $row): bool => 'southpaw' === ($row['stance'] ?? ''))));
+        self::assertSame(\count($rows), \count(array_unique(array_column($rows, 'name'))));
+    }
+
+    /**
+     * @template T
+     *
+     * @param list<T> $values
+     *
+     * @return list<T>
+     */
+    private static function sorted(array $values): array
+    {
+        $unique = array_values(array_unique($values, \SORT_REGULAR));
+        sort($unique);
+
+        return $unique;
+    }
+
+    private static function fingerprint(string $text, Scheme $scheme, Stance $stance): string
+    {
+        $chain = Reader::builtIn()->read($text, $scheme, $stance)->chain;
+        self::assertNotNull($chain, $text);
+
+        return Fingerprint::of($chain)->withEffort;
+    }
+
+    /** @return list<Row> */
+    private static function rows(): array
+    {
+        /** @var list<Row> $rows */
+        $rows = json_decode((string) file_get_contents(__DIR__.'/../../demo/combinations.json'), true, flags: \JSON_THROW_ON_ERROR);
+
+        return $rows;
+    }
+}

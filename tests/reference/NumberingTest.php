@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Reference;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\TestCase;
+
+/** Every number of the built-in schemes, against a table written by hand. Common practice, no source. */
+final class NumberingTest extends TestCase
+{
+    public function testEveryStrikeHasTheNumberItIsKnownBy(): void
+    {
+        $rows = self::rows();
+        self::assertEqualsCanonicalizing(array_keys(Catalogue::builtIn()->strikes), array_column($rows, 0));
+        foreach ($rows as [$id, $parity, $bodyPairs, $orthodox, $southpaw]) {
+            self::assertSame($parity, self::written($id, 'parity', Stance::Orthodox));
+            self::assertSame($parity, self::written($id, 'parity', Stance::Southpaw), 'Bound to the role, a number is the same in both stances.');
+            self::assertSame($bodyPairs, self::written($id, 'body-pairs', Stance::Orthodox));
+            self::assertSame($orthodox, self::written($id, 'hands', Stance::Orthodox));
+            self::assertSame($southpaw, self::written($id, 'hands', Stance::Southpaw));
+        }
+    }
+
+    public function testEveryNumberIsReadAsThatStrike(): void
+    {
+        foreach (self::rows() as [$id, $parity, $bodyPairs, $orthodox, $southpaw]) {
+            foreach ([['parity', $parity, Stance::Orthodox], ['body-pairs', $bodyPairs, Stance::Southpaw], ['hands', $orthodox, Stance::Orthodox], ['hands', $southpaw, Stance::Southpaw]] as [$scheme, $number, $stance]) {
+                if ('-' !== $number) {
+                    $item = Chains::read($number, $stance, $scheme)->items[0];
+                    self::assertInstanceOf(StrikeItem::class, $item);
+                    self::assertSame($id, $item->strike->id, $scheme.' '.$number);
+                }
+            }
+        }
+    }
+
+    public function testOddIsLeadAndEvenIsRear(): void
+    {
+        foreach (Scheme::named('parity')->entries as $code => $entry) {
+            self::assertSame(1 === (int) $code % 2 ? 'lead' : (0 === (int) $code % 2 ? 'rear' : ''), $entry->position->value, (string) $code);
+        }
+        foreach (Scheme::named('hands')->entries as $code => $entry) {
+            if (!\in_array((int) $code, [17, 18, 19, 20], true)) {
+                self::assertSame(1 === (int) $code % 2 ? 'left' : 'right', $entry->position->value, (string) $code);
+            }
+        }
+    }
+
+    public function testTheHooksToTheBodyAreANumberOfTheirOwnInBodyPairs(): void
+    {
+        $write = static fn (string $text): string => (new Writer(Scheme::named('body-pairs')))->write(Chains::voice($text));
+
+        self::assertSame('7 8 3 4', $write('3b 4b 3 4'));
+        self::assertSame('(7!) 1', $write('(3b!) 1'));
+        self::assertSame('1, lead overhand, 2', $write('1 9 2'), 'What has no number is written in words.');
+    }
+
+    private static function written(string $id, string $scheme, Stance $stance): string
+    {
+        $strike = Catalogue::builtIn()->strike($id);
+        $text = (new Writer(Scheme::named($scheme)))->write(new Voice(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance));
+
+        return $text === $strike->name && 1 !== preg_match('/\d/', $text) ? '-' : $text;
+    }
+
+    /** @return list<array{string, string, string, string, string}> */
+    private static function rows(): array
+    {
+        $rows = [];
+        foreach (explode("\n", trim((string) file_get_contents(__DIR__.'/data/numbering.tsv'))) as $line) {
+            if ('#' !== $line[0]) {
+                [$id, $parity, $bodyPairs, $orthodox, $southpaw] = explode("\t", $line);
+                $rows[] = [$id, $parity, $bodyPairs, $orthodox, $southpaw];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** Hands and elbows go to the head, kicks and knees to the body, unless a target is named. Common practice, no source. */
+    public function testDefaultTargets(): void
+    {
+        foreach (Catalogue::builtIn()->strikes as $strike) {
+            self::assertSame($strike->limb->isArm() ? Target::Head : Target::Body, $strike->defaultTarget(), $strike->id);
+        }
+    }
+}
