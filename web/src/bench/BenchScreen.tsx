@@ -380,6 +380,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
         </aside>
       </div>
       <SaveDrawer
+        check={shown}
         open={saveOpen}
         draft={draft}
         isNew={id === "new"}

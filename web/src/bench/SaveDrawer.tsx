@@ -1,10 +1,14 @@
 import { Alert, Button, Drawer, Input, Segmented, Select } from "antd";
 import type { FormEvent, ReactNode } from "react";
+import type { Check } from "../api/client";
 import { layers } from "../app/layers";
 import { LEVELS, RULES } from "../app/words";
+import { CombinationLine } from "../combination-line/CombinationLine";
 import type { Draft } from "./draft";
 
 interface Props {
+  /** Drawn small, so that one sees what is saved. */
+  check: Check | undefined;
   open: boolean;
   draft: Draft;
   isNew: boolean;
@@ -16,7 +20,7 @@ interface Props {
 }
 
 /** Name and place of a combination in the library. */
-export function SaveDrawer({ open, draft, isNew, saving, error, onChange, onClose, onSave }: Props) {
+export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange, onClose, onSave }: Props) {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     onSave();
@@ -32,6 +36,9 @@ export function SaveDrawer({ open, draft, isNew, saving, error, onChange, onClos
     >
       <form className="save-form" onSubmit={submit}>
         <p className="save-chain">{draft.text}</p>
+        {check && (
+          <CombinationLine data={check} size="card" name={`Combination line of what is saved: ${check.text}`} />
+        )}
         <label htmlFor="name">Name</label>
         <Input
           id="name"

@@ -23,6 +23,17 @@ const VERDICT_OPTIONS = [
   { value: "reload", label: "▲ Reload" },
   { value: "breaks", label: "✕ Breaks" },
 ];
+const FILTERS: {
+  name: "weapon" | "verdict" | "rules" | "level";
+  label: string;
+  any: string;
+  options: { value: string | number; label: string }[];
+}[] = [
+  { name: "weapon", label: "Weapon", any: "Any weapon", options: WEAPONS },
+  { name: "verdict", label: "Verdict", any: "Any verdict", options: VERDICT_OPTIONS },
+  { name: "rules", label: "Rules", any: "Any rules", options: RULES },
+  { name: "level", label: "Level", any: "Any level", options: LEVELS },
+];
 const SORTS = [
   { value: "name", label: "By name" },
   { value: "level", label: "By level" },
@@ -133,38 +144,17 @@ export default function LibraryScreen() {
           suffix={typed ? null : <kbd>/</kbd>}
           maxLength={120}
         />
-        <Select
-          aria-label="Weapon"
-          placeholder="Any weapon"
-          allowClear
-          value={filters.weapon}
-          onChange={(value) => set("weapon", value)}
-          options={WEAPONS}
-        />
-        <Select
-          aria-label="Verdict"
-          placeholder="Any verdict"
-          allowClear
-          value={filters.verdict}
-          onChange={(value) => set("verdict", value)}
-          options={VERDICT_OPTIONS}
-        />
-        <Select
-          aria-label="Rules"
-          placeholder="Any rules"
-          allowClear
-          value={filters.rules}
-          onChange={(value) => set("rules", value)}
-          options={RULES}
-        />
-        <Select
-          aria-label="Level"
-          placeholder="Any level"
-          allowClear
-          value={filters.level}
-          onChange={(value) => set("level", value)}
-          options={LEVELS}
-        />
+        {FILTERS.map(({ name, label, any, options }) => (
+          <Select<string | number>
+            key={name}
+            aria-label={label}
+            placeholder={any}
+            allowClear
+            value={filters[name]}
+            onChange={(value) => set(name, value)}
+            options={options}
+          />
+        ))}
         <Select
           aria-label="Sort"
           value={filters.sort}
