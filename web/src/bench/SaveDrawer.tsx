@@ -81,7 +81,7 @@ export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange,
           id="note"
           value={draft.note}
           maxLength={2000}
-          rows={4}
+          rows={2}
           onChange={(event) => onChange({ note: event.target.value })}
           placeholder="What to look for, whom it is for"
         />

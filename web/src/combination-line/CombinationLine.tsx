@@ -341,7 +341,7 @@ function Mark({
   }
   const name = item.kind === "move" ? (item.move ?? "") : item.kind;
   if (size === "row") {
-    return <Glyph name={name} x={x} y={y} size={15} />;
+    return <Glyph name={name} x={x} y={y} size={17} />;
   }
   const words = item.label.split(" ");
   return (
