@@ -347,7 +347,7 @@ final class Parse
             $this->addFree($number, $start->span->until($end->span));
         } elseif ('with' === $word || 'plus' === $word) {
             $this->joined();
-        } elseif (null !== $this->strikeAhead($this->next)) {
+        } elseif (null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next)) {
             $this->strike(false, false);
         } elseif (!$this->move()) {
             if (isset(Vocabulary::FILLERS[$word])) {
@@ -412,59 +412,21 @@ final class Parse
         return $side;
     }
 
-    /**
-     * Looks whether words for a strike begin there, and takes nothing.
-     *
-     * @return array{side: Role|Side|null, target: ?Target, effort: Effort, feint: bool, noun: string, next: int}|null
-     */
-    private function strikeAhead(int $from): ?array
-    {
-        [$side, $target, $effort, $feint, $switch] = [null, null, Effort::Plain, false, false];
-        for ($at = $from; '' !== ($word = $this->words[$at] ?? ''); ++$at) {
-            $noun = $this->vocabulary->noun($this->words, $at);
-            if (null !== $noun) {
-                [$name, $count] = $noun;
-                $name = $switch ? 'switch '.$name : $name;
-
-                return isset(Vocabulary::NOUNS[$name])
-                    ? ['side' => $side, 'target' => $target, 'effort' => $effort, 'feint' => $feint, 'noun' => $name, 'next' => $at + $count]
-                    : null;
-            }
-            if (isset(Vocabulary::SIDES[$word])) {
-                $side = Vocabulary::SIDES[$word];
-            } elseif (isset(Vocabulary::TARGETS[$word])) {
-                $target = Vocabulary::TARGETS[$word];
-            } elseif (isset(Vocabulary::FEINT[$word])) {
-                $feint = true;
-            } elseif ('hard' === $word) {
-                $effort = Effort::Hard;
-            } elseif ('light' === $word) {
-                $effort = Effort::Light;
-            } elseif ('switch' === $word && !$switch) {
-                $switch = true;
-            } else {
-                return null;
-            }
-        }
-
-        return null;
-    }
-
     private function strikeWords(): ?StrikeItem
     {
         $from = $this->next;
-        $ahead = $this->strikeAhead($from);
+        $ahead = StrikePhrase::ahead($this->vocabulary, $this->words, $from);
         if (null === $ahead) {
             $token = $this->take();
             $this->problem($token->span, \sprintf('"%s" is not a strike.', self::excerpt($token->text)), self::A_STRIKE, $this->vocabulary->nearest($this->words[$from]));
 
             return null;
         }
-        $this->next = $ahead['next'];
-        $noun = $ahead['noun'];
+        $this->next = $ahead->next;
+        $noun = $ahead->noun;
         $family = Vocabulary::NOUNS[$noun];
-        $side = $ahead['side'] ?? $this->straightSide($noun);
-        $target = $this->targetAfter() ?? $ahead['target'];
+        $side = $ahead->side ?? $this->straightSide($noun);
+        $target = $this->targetAfter() ?? $ahead->target;
         $lands = \in_array($this->word(0), ['landing', 'land'], true) && 'forward' === $this->word(1);
         if ($lands) {
             $this->next += 2;
@@ -481,7 +443,7 @@ final class Parse
         }
         // "low" and "leg" for a hand mean under the guard.
         $target = Target::Leg === $target && !\in_array(Target::Leg, $strike->targets, true) && \in_array('low', \array_slice($this->words, $from, $this->next - $from), true) ? Target::Body : $target;
-        $item = $this->item($strike, $target ?? $strike->defaultTarget(), $span, null, $ahead['effort'], $ahead['feint']);
+        $item = $this->item($strike, $target ?? $strike->defaultTarget(), $span, null, $ahead->effort, $ahead->feint);
         if (null !== $item && $lands) {
             try {
                 return $item->with(landsForward: true);
@@ -499,7 +461,7 @@ final class Parse
     private function straightSide(string $noun): Role|Side|null
     {
         $side = 'straight' === $noun ? Vocabulary::SIDES[$this->word(0)] ?? null : null;
-        if (null === $side || null !== $this->strikeAhead($this->next)) {
+        if (null === $side || null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next)) {
             return null;
         }
         $this->take();
@@ -552,7 +514,7 @@ final class Parse
     {
         $token = $this->peek();
 
-        return null !== $token && (TokenKind::Number === $token->kind || (TokenKind::Word === $token->kind && null !== $this->strikeAhead($this->next)));
+        return null !== $token && (TokenKind::Number === $token->kind || (TokenKind::Word === $token->kind && null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next)));
     }
 
     private function stranger(): void

@@ -13,8 +13,8 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class Reader
 {
-    /** Longest text in Unicode characters. */
-    public const LONGEST = 400;
+    /** Longest text in Unicode characters; every chain in parity numbering is shorter. */
+    public const LONGEST = 1000;
 
     private Vocabulary $vocabulary;
 

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Notation;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
+use PHPUnit\Framework\TestCase;
+
+/** Whatever is typed, the reader answers: with a chain that can be written and read again, or with problems that lie in the text. */
+final class AnyTextTest extends TestCase
+{
+    use TestTrait;
+
+    private const PIECES = ['1', '2', '3b', '14h', '14l>', '99', 'K4', ' ', ' ', ' ', '-', ',', '(', ')', '[', ']', 'x2', ']x3', 'x', '+', '/', '*', '*3', '!', '~', '>', 'jab', 'cross', 'hook', 'lead ', 'rear ', 'left ', 'right ', 'slip ', 'step ', 'switch ', 'kick', 'knee', 'body ', 'to the ', 'low ', 'fake ', 'with ', 'push ', 'out', 'landing forward', 'any ', 'exit', 'é', '拳', "\u{200d}", "\0", "\t", '🥊', '1 2', 'spinning back '];
+
+    public function testThereIsAlwaysAnAnswer(): void
+    {
+        $this->limitTo(400)->forAll(Generators::seq(Generators::elements(self::PIECES)))->then(function (array $pieces): void {
+            $text = implode('', array_filter($pieces, is_string(...)));
+            foreach (Scheme::builtIn() as $scheme) {
+                foreach (Stance::cases() as $stance) {
+                    $this->answers($text, $scheme, $stance);
+                }
+            }
+        });
+    }
+
+    public function testAnyBytesAtAll(): void
+    {
+        $this->limitTo(200)->forAll(Generators::string())->then(function (string $bytes): void {
+            $this->answers($bytes, Scheme::named('parity'), Stance::Orthodox);
+            $this->answers('1 2 '.$bytes.' 3', Scheme::named('parity'), Stance::Southpaw);
+        });
+    }
+
+    private function answers(string $text, Scheme $scheme, Stance $stance): void
+    {
+        $reading = Reader::builtIn()->read($text, $scheme, $stance);
+        $length = mb_strlen($text);
+        self::assertSame(null === $reading->chain, [] !== $reading->problems);
+        foreach ([...$reading->problems, ...$reading->notes] as $remark) {
+            self::assertGreaterThanOrEqual(0, $remark->at);
+            self::assertLessThanOrEqual($length, $remark->at + $remark->length, $text);
+        }
+        self::assertNotFalse(json_encode(CheckDocument::builtIn()->of($text, new CheckOptions(stance: $stance, scheme: $scheme->id)), \JSON_INVALID_UTF8_SUBSTITUTE));
+        if (null === $reading->chain) {
+            return;
+        }
+        self::assertCount(\count($reading->chain), $reading->spans);
+        $written = (new Writer($scheme))->write(new Voice($reading->chain, $stance));
+        $again = Reader::builtIn()->read($written, $scheme, $stance)->chain;
+        if (mb_strlen($written) <= Reader::LONGEST) {
+            self::assertNotNull($again, $written);
+            self::assertSame(Fingerprint::of($reading->chain)->withEffort, Fingerprint::of($again)->withEffort, $text);
+        }
+    }
+}
