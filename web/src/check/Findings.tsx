@@ -10,6 +10,20 @@ interface Props {
   onSelect: (at: number | null) => void;
 }
 
+/** A long chain earns the same credit many times; it is said once, with its count. */
+function grouped(findings: Finding[]): { finding: Finding; times: number }[] {
+  const rows: { finding: Finding; times: number }[] = [];
+  for (const finding of findings) {
+    const same = finding.severity === "credit" ? rows.find((row) => row.finding.id === finding.id) : undefined;
+    if (same) {
+      same.times += 1;
+    } else {
+      rows.push({ finding, times: 1 });
+    }
+  }
+  return rows;
+}
+
 /** What the check says: waits first, then findings by weight, then what is good. */
 export function Findings({ check, selected, onSelect }: Props) {
   const waits = check.links.filter((link) => link.verdict !== "flows");
@@ -41,7 +55,7 @@ export function Findings({ check, selected, onSelect }: Props) {
             </p>
           </li>
         )}
-        {check.findings.map((finding) => (
+        {grouped(check.findings).map(({ finding, times }) => (
           <li key={`${finding.id}-${finding.at}`} className={`finding finding-${finding.severity}`}>
             <button
               type="button"
@@ -51,6 +65,7 @@ export function Findings({ check, selected, onSelect }: Props) {
               <span>
                 <em>{WORDS[finding.severity]}</em>
                 {finding.message}
+                {times > 1 && <small> and {times - 1} more like it</small>}
               </span>
             </button>
           </li>
