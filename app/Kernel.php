@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App;
 
+use Periplus\App\Http\ValidateRequestsOnly;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
+use Symfony\Component\DependencyInjection\ContainerBuilder;
 use Symfony\Component\HttpKernel\Kernel as BaseKernel;
 
 final class Kernel extends BaseKernel
@@ -18,6 +20,11 @@ final class Kernel extends BaseKernel
         $env = \is_string($env) ? $env : 'prod';
 
         return new self($env, 'dev' === $env);
+    }
+
+    protected function build(ContainerBuilder $container): void
+    {
+        $container->addCompilerPass(new ValidateRequestsOnly(), priority: 100);
     }
 
     public function getProjectDir(): string

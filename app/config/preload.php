@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Loads once, when PHP starts, what every request would load again: the classes of the warmed container, the core, and
-// the column types, all of which Doctrine registers as soon as it is asked for anything.
+// Loads once, when PHP starts, what every request would load again: the classes of the warmed container, the core, the
+// column types, which Doctrine registers as soon as it is asked for anything, and what reads a request.
 $root = dirname(__DIR__, 2);
 if (is_file($preload = $root.'/var/cache/prod/Periplus_App_KernelProdContainer.preload.php')) {
     require $preload;
@@ -12,5 +12,40 @@ if (is_file($preload = $root.'/var/cache/prod/Periplus_App_KernelProdContainer.p
         foreach ($files as $path => $file) {
             require_once $path;
         }
+    }
+    foreach ([
+        Doctrine\DBAL\DriverManager::class,
+        Doctrine\DBAL\Driver\PDO\MySQL\Driver::class,
+        Doctrine\DBAL\Driver\PDO\PDOConnect::class,
+        Doctrine\DBAL\Driver\PDO\Connection::class,
+        Doctrine\DBAL\Driver\PDO\Statement::class,
+        Doctrine\DBAL\Driver\PDO\Result::class,
+        Symfony\Bridge\Doctrine\Types\UuidType::class,
+        Symfony\Bridge\Doctrine\Types\UlidType::class,
+        Symfony\Bridge\Doctrine\Types\DatePointType::class,
+        Symfony\Bridge\Doctrine\Types\DayPointType::class,
+        Symfony\Bridge\Doctrine\Types\TimePointType::class,
+        Symfony\Component\HttpKernel\Attribute\MapRequestPayload::class,
+        Symfony\Component\PropertyAccess\PropertyAccess::class,
+        Symfony\Component\PropertyAccess\PropertyAccessorBuilder::class,
+        Symfony\Component\Security\Core\Authentication\Token\UsernamePasswordToken::class,
+        Symfony\Component\Serializer\Encoder\ChainDecoder::class,
+        Symfony\Component\Serializer\Encoder\ChainEncoder::class,
+        Symfony\Component\Serializer\Mapping\AttributeMetadata::class,
+        Symfony\Component\Serializer\Mapping\ClassMetadata::class,
+        Symfony\Component\TypeInfo\TypeContext\TypeContextFactory::class,
+        Symfony\Component\Validator\Constraints\ChoiceValidator::class,
+        Symfony\Component\Validator\Constraints\RangeValidator::class,
+        Symfony\Component\Validator\ConstraintViolationList::class,
+        Symfony\Component\Validator\Context\ExecutionContextFactory::class,
+        Symfony\Component\Validator\Mapping\Factory\LazyLoadingMetadataFactory::class,
+        Symfony\Component\Validator\Mapping\Loader\AttributeLoader::class,
+        Symfony\Component\Validator\Mapping\Loader\LoaderChain::class,
+        Symfony\Component\Validator\Mapping\Loader\StaticMethodLoader::class,
+        Symfony\Component\Validator\Util\PropertyPath::class,
+        Symfony\Component\Validator\Validator\RecursiveContextualValidator::class,
+        Symfony\Component\VarExporter\Hydrator::class,
+    ] as $class) {
+        class_exists($class);
     }
 }

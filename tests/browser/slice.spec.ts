@@ -140,7 +140,7 @@ test("two coaches change the same combination and nothing is overwritten unseen"
   await signIn(page, COACH);
   await page.goto("/bench");
   // A chain of its own, so that the test can run again on the same gym.
-  const own = `1 2 / *${1 + (Date.now() % 9)} ${"1 ".repeat(1 + (Math.floor(Date.now() / 1000) % 30))}exit`.trim();
+  const own = `1 2 / *${2 + (Date.now() % 9)} ${"1 ".repeat(1 + (Math.floor(Date.now() / 1000) % 30))}exit`.trim();
   await write(page, own);
   await page.keyboard.press("Control+s");
   const name = `Two hands ${Date.now()}`;

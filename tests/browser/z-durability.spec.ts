@@ -9,7 +9,7 @@ test("what was saved survives a killed database, and what could not be saved sta
   test.setTimeout(120_000);
   await signIn(page, COACH);
   await page.goto("/bench");
-  const chain = `1 2 / *${1 + (Date.now() % 9)} / ${"3 ".repeat(1 + (Math.floor(Date.now() / 1000) % 20))}exit`;
+  const chain = `1 2 / *${2 + (Date.now() % 9)} / ${"3 ".repeat(1 + (Math.floor(Date.now() / 1000) % 20))}exit`;
   const name = `Kept ${Date.now()}`;
   await write(page, chain);
   await page.getByRole("button", { name: "Save" }).click();
