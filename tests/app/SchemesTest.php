@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+
+/** What the touch pad offers can be read, and is what it says it is. */
+final class SchemesTest extends ApiTestCase
+{
+    public function testEveryNumberIsReadAsTheStrikeItIsShownAs(): void
+    {
+        $this->signIn('coach');
+        $body = $this->ask('GET', '/api/schemes')->body;
+        self::assertIsArray($body['schemes']);
+        self::assertSame(['parity', 'body-pairs', 'six', 'hands'], array_column($body['schemes'], 'id'));
+        foreach ($body['schemes'] as $scheme) {
+            self::assertIsArray($scheme);
+            self::assertIsString($scheme['id']);
+            self::assertIsArray($scheme['numbers']);
+            foreach ($scheme['numbers'] as $number) {
+                self::assertIsArray($number);
+                self::assertIsString($number['number']);
+                self::assertIsArray($number['roles']);
+                foreach (Stance::cases() as $stance) {
+                    $role = $number['roles'][$stance->value];
+                    self::assertIsString($number['family']);
+                    self::assertIsString($role);
+                    if (null === Catalogue::builtIn()->inFamily($number['family'], \Periplus\Core\Technique\Role::from($role))) {
+                        self::assertSame('hands', $scheme['id'], 'Only a number of a hand can have no strike in one of the stances.');
+                        continue;
+                    }
+                    $item = Chains::read($number['number'], $stance, $scheme['id'])->items[0];
+                    self::assertInstanceOf(StrikeItem::class, $item);
+                    self::assertSame([$number['family'], $role, $number['limb']], [$item->strike->family, $item->strike->role->value, $item->strike->limb->value]);
+                    self::assertTrue(null === $number['target'] || $item->target->word() === $number['target']);
+                }
+            }
+        }
+    }
+
+    public function testEveryMoveCanBeTyped(): void
+    {
+        $this->signIn('coach');
+        $moves = $this->ask('GET', '/api/schemes')->body['moves'];
+        self::assertIsArray($moves);
+        self::assertCount(\count(Catalogue::builtIn()->moves), $moves);
+        foreach ($moves as $move) {
+            self::assertIsArray($move);
+            self::assertIsString($move['id']);
+            self::assertIsString($move['words']);
+            self::assertSame($move['id'], Chains::read($move['id'])->items[0]->key());
+            self::assertSame($move['id'], Chains::read($move['words'])->items[0]->key());
+        }
+    }
+
+    public function testWhatHasNotChangedIsNotSentAgain(): void
+    {
+        $this->signIn('coach');
+        $first = $this->ask('GET', '/api/schemes');
+        self::assertNotNull($first->etag);
+        $second = $this->ask('GET', '/api/schemes', null, ['If-None-Match' => $first->etag]);
+
+        self::assertSame([304, ''], [$second->status, $second->raw]);
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Flow\Thresholds;
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\TestCase;
+
+/** The house decides what weighs how much; the computation of the links is not its affair. */
+final class HouseRulesTest extends TestCase
+{
+    use TestTrait;
+
+    public function testWhatIsOffIsNotReportedAndChangesNoVerdict(): void
+    {
+        $silent = self::house(Severity::Off);
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($silent): void {
+            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), new Circumstances($silent));
+            self::assertSame([], array_filter($report->findings, static fn (Finding $finding): bool => Severity::Credit !== $finding->severity));
+            self::assertSame($report->linkVerdict, $report->verdict);
+        });
+    }
+
+    public function testAMustBreaksAndAHintDoesNot(): void
+    {
+        [$hints, $musts] = [self::house(Severity::Hint), self::house(Severity::Must)];
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($hints, $musts): void {
+            $voice = new Voice($chain, Stance::Orthodox);
+            $hint = Check::builtIn()->run($voice, new Circumstances($hints));
+            $must = Check::builtIn()->run($voice, new Circumstances($musts));
+            $found = array_filter($hint->findings, static fn (Finding $finding): bool => Severity::Hint === $finding->severity);
+
+            self::assertSame($hint->linkVerdict, $hint->verdict);
+            self::assertSame([] === $found ? $must->linkVerdict : Verdict::Breaks, $must->verdict);
+            self::assertEquals($hint->ledger, $must->ledger, 'Severities do not move a millisecond.');
+        });
+    }
+
+    public function testAHigherThresholdNeverFindsMore(): void
+    {
+        $strict = self::house(Severity::Hint, new Thresholds(3, 3, 2, 2, 1, 0.05));
+        $lenient = self::house(Severity::Hint, new Thresholds(6, 6, 4, 4, 3, 0.4));
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($strict, $lenient): void {
+            $voice = new Voice($chain, Stance::Orthodox);
+            foreach ([1.0, 0.8] as $tempo) {
+                $count = static fn (HouseRules $rules): int => \count(Check::builtIn()->run($voice, new Circumstances($rules, $tempo))->findings);
+                self::assertGreaterThanOrEqual($count($lenient), $count($strict));
+            }
+        });
+    }
+
+    public function testFindingsStandInTheOrderOfTheirWeight(): void
+    {
+        $order = ['must', 'should', 'hint', 'credit'];
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($order): void {
+            $findings = Check::builtIn()->run(new Voice($chain, Stance::Southpaw), new Circumstances(HouseRules::named('kickboxing')))->findings;
+            $ranks = array_map(static fn (Finding $finding): int => (int) array_search($finding->severity->value, $order, true), $findings);
+            $sorted = $ranks;
+            sort($sorted);
+            self::assertSame($sorted, $ranks);
+        });
+    }
+
+    public function testTheSetsOfTheSportsDifferInWhatTheyAllow(): void
+    {
+        self::assertSame([Limb::Hand], HouseRules::named('boxing')->allows);
+        self::assertNotContains(Limb::Elbow, HouseRules::named('kickboxing')->allows);
+        self::assertEqualsCanonicalizing(Limb::cases(), HouseRules::named('all-limbs')->allows);
+        self::assertSame(Severity::Hint, HouseRules::named('boxing')->severity('a-rule-of-next-year'), 'What a set does not know yet is a hint.');
+    }
+
+    private static function house(Severity $severity, ?Thresholds $thresholds = null): HouseRules
+    {
+        $severities = [];
+        foreach (Rulebook::all() as $rule) {
+            $severities[$rule->id()] = $severity;
+        }
+
+        return new HouseRules('own', 'Own', [Limb::Hand], false, $severities, $thresholds ?? new Thresholds(5, 5, 3, 3, 2, 0.15));
+    }
+}
