@@ -23,75 +23,117 @@ use Periplus\Core\Technique\Feet;
  */
 final readonly class Bookkeeper
 {
-    private Reasons $reasons;
+    /** Below this a part is a rounding error, and that is no wait; ms. */
+    private const NOTHING = 0.001;
 
     public function __construct(private Body $body)
     {
-        $this->reasons = new Reasons();
     }
 
     public function book(Chain $chain, HouseRules $rules, float $tempo = 1.0): Ledger
     {
-        $state = new State($this->body->startRange);
-        $moments = [];
-        $links = [];
-        foreach ($chain->items as $at => $item) {
-            $ready = 0 === $at ? 0.0 : $state->released + $this->body->gap * $tempo;
-            if ($item instanceof StrikeItem) {
-                $parts = 0 === $at ? [] : $this->missing($item, $state, $ready, $moments[$at - 1] ?? null);
-                $bands = $item->feint ? 0 : self::bands($item, $state->range);
-                if ($at > 0) {
-                    $links[] = $this->link($chain, $at, $parts, $bands, $state, $tempo);
-                }
-                $this->throw($item, $at, $state, $ready, 0 === $at ? 0.0 : $links[$at - 1]->wait, $rules, $tempo, $moments);
-            } else {
-                if ($at > 0) {
-                    $links[] = $this->link($chain, $at, [], 0, $state, $tempo);
-                }
-                $moments[] = $this->move($item, $at, $state, $ready, $tempo);
+        $state = $this->begin($rules, $tempo);
+        $moments = $links = $states = [];
+        foreach ($chain->items as $item) {
+            $states[] = clone $state;
+            $link = $this->take($state, $item);
+            if (null !== $link) {
+                $links[] = $link;
             }
+            if ($state->held > 0.0) {
+                $held = $state->held;
+                $moments = [
+                    ...\array_slice($moments, 0, $state->togetherFrom),
+                    ...array_map(static fn (Moment $moment): Moment => $moment->later($held), \array_slice($moments, $state->togetherFrom)),
+                ];
+            }
+            $moments[] = $state->moment();
         }
 
-        return new Ledger($chain, $moments, $links);
+        return new Ledger($chain, $moments, $links, $states);
     }
 
-    /** @return array<string, float> ms still missing by cause */
-    private function missing(StrikeItem $item, State $state, float $ready, ?Moment $before): array
+    /** In stance, weight even, hips square, at the start of a chain. */
+    public function begin(HouseRules $rules, float $tempo = 1.0): State
+    {
+        return new State($this->body->startRange, $tempo, $rules->frontFootHook);
+    }
+
+    /**
+     * Moves the state on by one item.
+     *
+     * @return Link|null what the body had to do for it; null for the first item
+     */
+    public function take(State $state, Item $item): ?Link
+    {
+        $first = 0 === $state->count;
+        $ready = $first ? 0.0 : $state->released + $this->body->gap * $state->tempo;
+        $state->held = 0.0;
+        $link = null;
+        if ($item instanceof StrikeItem) {
+            $link = $first ? null : $this->link($item, $state, $ready);
+            $this->throw($item, $state, $ready, $link->wait ?? 0.0);
+        } else {
+            $link = $first ? null : new Link($state->count, 0.0, Verdict::Flows, null, [], 0);
+            $this->move($item, $state, $ready);
+        }
+        ++$state->count;
+
+        return $link;
+    }
+
+    private function link(StrikeItem $item, State $state, float $ready): Link
+    {
+        $bands = $item->feint ? 0 : self::bands($item, $state->range);
+        $parts = $this->missing($item, $state, $ready, $bands);
+        if ([] === $parts) {
+            return new Link($state->count, 0.0, Verdict::Flows, null, [], $bands);
+        }
+        arsort($parts);
+        $wait = reset($parts);
+        $cause = Cause::from(key($parts));
+        $second = next($parts);
+        $wait += false === $second ? 0.0 : $second / 2;
+
+        return new Link($state->count, $wait, $this->verdict($wait, $state->tempo), $cause, $parts, $bands);
+    }
+
+    /** @return array<string, float> ms still missing by cause, only those above 0 */
+    private function missing(StrikeItem $item, State $state, float $ready, int $bands): array
     {
         $strike = $item->strike;
         $share = $item->feint ? $this->body->feint : 1.0;
-        $parts = [
-            Cause::Load->value => max(0.0, abs($strike->needsLoad->gap($state->load)) * $this->body->loadRate * $share - $state->slack),
-            Cause::Feet->value => null === $state->crossedBy ? 0.0 : (float) $this->body->closeStance,
-            Cause::Range->value => $item->feint ? 0.0 : $this->distance(self::bands($item, $state->range)),
-        ];
-        if ($item->joined) {
-            // It rides on the turn of the one before, but two legs cannot both leave the ground.
-            if ($item->isLegStrike() && null !== $before && null !== $before->impact && $before->end > $before->impact) {
-                $parts[Cause::Feet->value] += $before->end - $before->start;
-            }
-        } else {
-            $limb = $state->limb($item);
-            $last = $state->limbs[$limb] ?? null;
-            $home = null === $last ? 0.0 : ($limb === $state->lastLimb ? $last['short'] : $last['home']);
-            $parts[Cause::Limb->value] = max(0.0, $home - $ready);
-            $parts[Cause::Turn->value] = max(0.0, abs($strike->needsTurn->gap($state->turn)) * $this->body->turnRate * $share - $state->slack);
+        $parts = [];
+        $load = abs($strike->needsLoad->gap($state->load)) * $this->body->loadRate * $share - $state->slack;
+        if ($load > self::NOTHING) {
+            $parts[Cause::Load->value] = $load;
         }
-        // A rounding error is no wait.
-        $parts = array_filter($parts, static fn (float $ms): bool => $ms > 0.001);
-        arsort($parts);
+        $feet = null === $state->crossedBy ? 0.0 : (float) $this->body->closeStance;
+        // It rides on the turn of the one before, but two legs cannot both leave the ground.
+        if ($item->joined && $state->end > $state->impact && $item->isLegStrike()) {
+            $feet += $state->end - $state->start;
+        }
+        if ($feet > self::NOTHING) {
+            $parts[Cause::Feet->value] = $feet;
+        }
+        if ($bands > 0) {
+            $parts[Cause::Range->value] = (float) ($this->body->firstBand + ($bands - 1) * $this->body->nextBand);
+        }
+        if (!$item->joined) {
+            $limb = $state->limb($item);
+            if (isset($state->limbs[$limb])) {
+                $home = $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0] - $ready;
+                if ($home > self::NOTHING) {
+                    $parts[Cause::Limb->value] = $home;
+                }
+            }
+            $turn = abs($strike->needsTurn->gap($state->turn)) * $this->body->turnRate * $share - $state->slack;
+            if ($turn > self::NOTHING) {
+                $parts[Cause::Turn->value] = $turn;
+            }
+        }
 
         return $parts;
-    }
-
-    /** @param array<string, float> $parts longest first */
-    private function link(Chain $chain, int $at, array $parts, int $bands, State $state, float $tempo): Link
-    {
-        $longest = array_values($parts);
-        $wait = ($longest[0] ?? 0.0) + ($longest[1] ?? 0.0) / 2;
-        $cause = [] === $parts ? null : Cause::from(array_key_first($parts));
-
-        return new Link($at, $wait, $this->verdict($wait, $tempo), $cause, $parts, $bands, $this->reasons->of($chain, $at, $parts, $bands, $state));
     }
 
     private function verdict(float $wait, float $tempo): Verdict
@@ -103,122 +145,106 @@ final readonly class Bookkeeper
         };
     }
 
-    /** @param list<Moment> $moments the strike's own is added; strikes it is joined to may move, so that they land together */
-    private function throw(StrikeItem $item, int $at, State $state, float $ready, float $wait, HouseRules $rules, float $tempo, array &$moments): void
+    private function throw(StrikeItem $item, State $state, float $ready, float $wait): void
     {
         $strike = $item->strike;
         $share = $item->feint ? $this->body->feint : 1.0;
-        $out = $strike->out * $tempo * $share;
-        $back = $strike->back * $tempo * $share;
+        $out = $strike->out * $state->tempo * $share;
+        $back = $strike->back * $state->tempo * $share;
         $start = $ready + $wait;
         $impact = $start + $out;
-        if ($item->joined) {
-            $before = $moments[$at - 1];
-            $together = max((float) $before->impact, $before->start + $wait + $out);
-            $this->delay($together - (float) $before->impact, $at, $state, $moments);
-            [$start, $impact] = [$together - $out, $together];
+        if ($item->joined && null !== $state->impact) {
+            $impact = max($state->impact, $state->start + $wait + $out);
+            $start = $impact - $out;
+            $this->hold($state, $impact - $state->impact);
+        } else {
+            $state->togetherFrom = $state->count;
         }
 
-        $from = $strike->needsLoad->gap($state->load) * $share;
-        $loadFrom = 0 === $at ? $state->load : $state->load - $from;
-        $leaves = $rules->frontFootHook ? $strike->frontFootLoad : $strike->leavesLoad;
+        $loadFrom = 0 === $state->count ? $state->load : $state->load - $strike->needsLoad->gap($state->load) * $share;
+        $leaves = $state->frontFootHook ? $strike->frontFootLoad : $strike->leavesLoad;
         $load = $loadFrom + ($leaves - $loadFrom) * $share;
         $turn = $state->turn + ($strike->leavesTurn - $state->turn) * $share;
         if (!$item->feint) {
             $state->range = self::nearest($item, $state->range);
         }
-        $end = $item->isLegStrike() ? $impact + $back : $impact;
-        $moments[] = new Moment($start, $impact, $end, $loadFrom, $load, $turn, $state->range);
-
-        $state->settle($load, $turn, $at);
+        $state->start = $start;
+        $state->impact = $impact;
+        $state->end = $strike->limb->isArm() ? $impact : $impact + $back;
+        [$state->loadFrom, $state->leftLoad, $state->leftTurn] = [$loadFrom, $load, $turn];
+        $state->settle($load, $turn);
         $state->crossedBy = null;
-        $state->released = max($state->released, $end);
+        $state->released = max($state->released, $state->end);
         $limb = $state->limb($item);
-        $state->limbs[$limb] = ['home' => $impact + $back, 'short' => $impact + $back * $this->body->shortReturn, 'at' => $at];
+        $state->limbs[$limb] = [$impact + $back, $impact + $back * $this->body->shortReturn, $state->count];
         $state->lastLimb = $limb;
         if ($item->landsForward && !$item->feint) {
             // The foot that comes down in front is now the lead foot: weight and hips read the other way round.
             $state->stanceChanged = !$state->stanceChanged;
-            $state->settle(1.0 - $load, -$turn, $at);
+            $state->settle(1.0 - $load, -$turn);
         }
     }
 
-    /**
-     * Moves the strikes that land together with the one at $at.
-     *
-     * @param list<Moment> $moments
-     */
-    private function delay(float $ms, int $at, State $state, array &$moments): void
+    /** Moves the strikes that land together with the one being taken, so that they land with it. */
+    private function hold(State $state, float $ms): void
     {
         if ($ms <= 0.0) {
             return;
         }
-        $first = $at - 1;
-        while ($first > 0 && $moments[$first]->impact === $moments[$first - 1]->impact) {
-            --$first;
-        }
-        for ($place = $first; $place < $at; ++$place) {
-            $state->released = max($state->released, $moments[$place]->end + $ms);
-        }
-        $moments = [
-            ...\array_slice($moments, 0, $first),
-            ...array_map(static fn (Moment $moment): Moment => $moment->later($ms), \array_slice($moments, $first)),
-        ];
-        foreach ($state->limbs as $name => $limb) {
-            if ($limb['at'] >= $first) {
-                $state->limbs[$name] = ['home' => $limb['home'] + $ms, 'short' => $limb['short'] + $ms, 'at' => $limb['at']];
+        $state->held = $ms;
+        $state->released += $ms;
+        foreach ($state->limbs as $name => [$home, $short, $at]) {
+            if ($at >= $state->togetherFrom) {
+                $state->limbs[$name] = [$home + $ms, $short + $ms, $at];
             }
         }
     }
 
-    private function move(Item $item, int $at, State $state, float $ready, float $tempo): Moment
+    private function move(Item $item, State $state, float $ready): void
     {
-        $loadFrom = $state->load;
+        $state->loadFrom = $state->load;
         $duration = match (true) {
             $item instanceof MoveItem => $item->move->duration,
             $item instanceof FreeStrikes => $item->count * $this->body->freeStrike,
             $item instanceof Beat => $this->body->beat,
             default => throw new \LogicException('There is no time for '.$item::class),
-        } * $tempo;
+        } * $state->tempo;
         if ($item instanceof MoveItem) {
-            $this->apply($item, $at, $state, $duration);
+            $this->apply($item, $state, $duration);
         } else {
             // Back in stance: even, square to the line, closed.
-            $state->settle(0.5, 0.0, $at);
+            $state->settle(0.5, 0.0);
             $state->crossedBy = null;
         }
         $state->lastLimb = null;
-        $state->released = $ready + $duration;
-
-        return new Moment($ready, null, $state->released, $loadFrom, $state->load, $state->turn, $state->range);
+        $state->start = $ready;
+        $state->impact = null;
+        $state->end = $state->released = $ready + $duration;
+        $state->leftLoad = $state->load;
+        $state->leftTurn = $state->turn;
+        $state->togetherFrom = $state->count;
     }
 
-    private function apply(MoveItem $item, int $at, State $state, float $duration): void
+    private function apply(MoveItem $item, State $state, float $duration): void
     {
         $move = $item->move;
         if (null !== $move->load && null !== $move->turn) {
-            $state->settle($move->load, $move->turn, $at);
+            $state->settle($move->load, $move->turn);
         } elseif (null !== $move->load) {
-            [$state->load, $state->loadBy] = [$move->load, $at];
+            [$state->load, $state->loadBy] = [$move->load, $state->count];
             $state->slack += $duration;
         } else {
             $state->slack += $duration;
         }
         $state->range = $move->toClinch ? 1 : max(1, min(5, $state->range + $move->range));
         $state->crossedBy = match ($move->feet) {
-            Feet::Cross => $at,
+            Feet::Cross => $state->count,
             Feet::Stay => $state->crossedBy,
             default => null,
         };
         if ($move->changesStance()) {
             $state->stanceChanged = !$state->stanceChanged;
         }
-    }
-
-    /** ms to cover that many bands */
-    private function distance(int $bands): float
-    {
-        return 0 === $bands ? 0.0 : (float) ($this->body->firstBand + ($bands - 1) * $this->body->nextBand);
     }
 
     private static function bands(StrikeItem $item, int $range): int

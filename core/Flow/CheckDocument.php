@@ -115,7 +115,7 @@ final readonly class CheckDocument
             'lengthMs' => self::ms($report->ledger->length()),
             'waitMs' => self::ms($report->ledger->waiting()),
             'items' => $items,
-            'links' => array_map(self::link(...), $report->ledger->links),
+            'links' => array_map(static fn (Link $link): array => self::link($link, $report->ledger), $report->ledger->links),
             'findings' => array_map(static fn (Finding $finding): array => [
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
             ], $report->findings),
@@ -193,7 +193,7 @@ final readonly class CheckDocument
     }
 
     /** @return array<string, mixed> */
-    private static function link(Link $link): array
+    private static function link(Link $link, Ledger $ledger): array
     {
         return [
             'from' => $link->from(),
@@ -201,7 +201,7 @@ final readonly class CheckDocument
             'waitMs' => self::ms($link->wait),
             'verdict' => $link->verdict->value,
             'cause' => $link->cause?->value,
-            'reason' => $link->reason,
+            'reason' => $ledger->reason($link),
             'parts' => (object) array_map(self::ms(...), $link->parts),
         ];
     }

@@ -12,9 +12,16 @@ final readonly class Ledger
     /**
      * @param list<Moment> $moments one for each item
      * @param list<Link> $links one for each two neighbours
+     * @param list<State> $states the body as each item found it
      */
-    public function __construct(public Chain $chain, public array $moments, public array $links)
+    public function __construct(public Chain $chain, public array $moments, public array $links, public array $states)
     {
+    }
+
+    /** What the link waits for, in plain words. */
+    public function reason(Link $link): string
+    {
+        return Reasons::of($this->chain, $link, $this->states[$link->to]);
     }
 
     /** From the start of the first item to the release of the last, in ms. */

@@ -20,7 +20,6 @@ final readonly class Link
         public ?Cause $cause,
         public array $parts,
         public int $bands,
-        public string $reason,
     ) {
     }
 

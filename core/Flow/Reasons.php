@@ -12,14 +12,15 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 
 /** Says in plain words what a link waits for, the longest cause first. */
-final readonly class Reasons
+final class Reasons
 {
     /** Share of the longest part from which the second is named as well. */
     private const ADDS = 0.2;
 
-    /** @param array<string, float> $parts ms by cause, longest first */
-    public function of(Chain $chain, int $at, array $parts, int $bands, State $state): string
+    /** @param State $state the body as the later item of the link found it */
+    public static function of(Chain $chain, Link $link, State $state): string
     {
+        [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
         $item = $chain->items[$at];
         if (!$item instanceof StrikeItem) {
             return \sprintf('The %s follows at once.', self::name($item));
@@ -27,16 +28,16 @@ final readonly class Reasons
         if ([] === $parts) {
             return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
         }
-        $causes = array_map(Cause::from(...), array_keys($this->worthSaying($parts)));
+        $causes = array_map(Cause::from(...), array_keys(self::worthSaying($parts)));
         if ([] === array_diff([Cause::Turn->value, Cause::Load->value], array_map(static fn (Cause $cause): string => $cause->value, $causes)) && $state->turnBy === $state->loadBy) {
-            return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst($this->hips($item, $state)), $this->weight($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy));
+            return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst(self::hips($item, $state)), self::weight($item, $state), self::since($chain, $state->turnBy), self::again($chain, $item, $state->turnBy));
         }
-        $clauses = array_map(fn (Cause $cause): string => match ($cause) {
-            Cause::Limb => $this->limb($item, $state),
-            Cause::Load => \sprintf('%s%s; the %s needs it %s', $this->weight($item, $state), $this->since($chain, $state->loadBy), $this->again($chain, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
-            Cause::Turn => \sprintf('%s%s; the %s needs them back', $this->hips($item, $state), $this->since($chain, $state->turnBy), $this->again($chain, $item, $state->turnBy)),
-            Cause::Feet => $this->feet($chain, $item, $state),
-            Cause::Range => $this->range($chain->items[$at - 1], $item, $bands, $state),
+        $clauses = array_map(static fn (Cause $cause): string => match ($cause) {
+            Cause::Limb => self::limb($item, $state),
+            Cause::Load => \sprintf('%s%s; the %s needs it %s', self::weight($item, $state), self::since($chain, $state->loadBy), self::again($chain, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
+            Cause::Turn => \sprintf('%s%s; the %s needs them back', self::hips($item, $state), self::since($chain, $state->turnBy), self::again($chain, $item, $state->turnBy)),
+            Cause::Feet => self::feet($chain, $item, $state),
+            Cause::Range => self::range($chain->items[$at - 1], $item, $bands, $state),
         }, $causes);
 
         return implode(' ', array_map(static fn (string $clause): string => ucfirst($clause).'.', $clauses));
@@ -49,14 +50,14 @@ final readonly class Reasons
      *
      * @return array<string, float>
      */
-    private function worthSaying(array $parts): array
+    private static function worthSaying(array $parts): array
     {
         $least = self::ADDS * array_sum(\array_slice($parts, 0, 1));
 
         return array_filter(\array_slice($parts, 0, 2), static fn (float $ms): bool => $ms >= $least);
     }
 
-    private function limb(StrikeItem $item, State $state): string
+    private static function limb(StrikeItem $item, State $state): string
     {
         $arm = $item->strike->limb->isArm();
 
@@ -64,24 +65,24 @@ final readonly class Reasons
             .($state->limb($item) === $state->lastLimb ? \sprintf(', and the %s needs it again', $item->strike->name) : '');
     }
 
-    private function weight(StrikeItem $item, State $state): string
+    private static function weight(StrikeItem $item, State $state): string
     {
         return $item->strike->needsLoad->gap($state->load) > 0 ? 'the weight is still over the front foot' : 'the weight is still over the back foot';
     }
 
-    private function hips(StrikeItem $item, State $state): string
+    private static function hips(StrikeItem $item, State $state): string
     {
         return $item->strike->needsTurn->gap($state->turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
     }
 
-    private function feet(Chain $chain, StrikeItem $item, State $state): string
+    private static function feet(Chain $chain, StrikeItem $item, State $state): string
     {
         return null === $state->crossedBy
             ? \sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
             : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', self::name($chain->items[$state->crossedBy]), $item->strike->name);
     }
 
-    private function range(Item $before, StrikeItem $item, int $bands, State $state): string
+    private static function range(Item $before, StrikeItem $item, int $bands, State $state): string
     {
         $nearer = $item->strike->ranges($item->target)[0] < $state->range;
         $where = $nearer ? 'nearer' : 'further out';
@@ -92,13 +93,13 @@ final readonly class Reasons
         return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, self::name($before), $nearer ? 'a step in' : 'a step back or a push');
     }
 
-    private function since(Chain $chain, ?int $by): string
+    private static function since(Chain $chain, ?int $by): string
     {
         return null === $by ? '' : ' from the '.self::name($chain->items[$by]);
     }
 
     /** "next cross" when the strike that is in the way is the same one. */
-    private function again(Chain $chain, StrikeItem $item, ?int $by): string
+    private static function again(Chain $chain, StrikeItem $item, ?int $by): string
     {
         $before = null === $by ? null : $chain->items[$by];
 

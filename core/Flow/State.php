@@ -5,20 +5,21 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Role;
 
 /**
- * The body as it is carried along the chain.
- *
- * @internal to {@see Bookkeeper}
+ * The body as it is carried along a chain, between one item and the next. {@see Bookkeeper} moves it on; a copy of it
+ * is a place from which a search can go on in several ways.
  */
 final class State
 {
+    /** Share of the weight on the lead foot, 0..1. */
     public float $load = 0.5;
+    /** Turn of hips and shoulders, -1..1. */
     public float $turn = 0.0;
     /** Place of the item that last set the load, and the turn; null at the start. */
     public ?int $loadBy = null;
     public ?int $turnBy = null;
-    public int $range;
     /** When everything before is released, ms. */
     public float $released = 0.0;
     /** Time that moves which ask nothing of the body have given it to come back, ms. */
@@ -26,23 +27,50 @@ final class State
     /** Place of the move that left the feet crossed or square, if one did. */
     public ?int $crossedBy = null;
     public bool $stanceChanged = false;
-    /** @var array<string, array{home: float, short: float, at: int}> by limb: home again, home enough for the same arm, and the strike */
+    /** How many items were taken so far. */
+    public int $count = 0;
+    /** When the last item began, landed (null for what does not land) and was released, ms. */
+    public float $start = 0.0;
+    public ?float $impact = null;
+    public float $end = 0.0;
+    /** Load at the start of the last item, its wait included, and what the item left: a foot that lands in front reads both anew. */
+    public float $loadFrom = 0.5;
+    public float $leftLoad = 0.5;
+    public float $leftTurn = 0.0;
+    /** Place of the first of the strikes that land together with the last one, and by how much they had to wait for it, ms. */
+    public int $togetherFrom = 0;
+    public float $held = 0.0;
+    /** The limb that struck last, while nothing came after it. */
+    public ?int $lastLimb = null;
+    /** @var array<int, array{float, float, int}> by limb: when it is home again, home enough for the same arm, and the strike's place */
     public array $limbs = [];
-    public ?string $lastLimb = null;
 
-    public function __construct(int $range)
+    /**
+     * @param int $range band 1..5
+     * @param bool $frontFootHook the school in which a lead hook ends over the front foot
+     */
+    public function __construct(public int $range, public readonly float $tempo, public readonly bool $frontFootHook)
     {
-        $this->range = $range;
     }
 
-    /** Names an arm or a leg of the body through changes of stance. */
-    public function limb(StrikeItem $item): string
+    /** Tells an arm or a leg of the body from the other through changes of stance: 0 and 1 are arms, 2 and 3 legs. */
+    public function limb(StrikeItem $item): int
     {
-        return ($item->strike->limb->isArm() ? 'arm' : 'leg').(('lead' === $item->strike->role->value) !== $this->stanceChanged ? ' A' : ' B');
+        return ($item->strike->limb->isArm() ? 0 : 2) + ((Role::Lead === $item->strike->role) === $this->stanceChanged ? 1 : 0);
     }
 
-    public function settle(float $load, float $turn, int $by): void
+    /** The item being taken puts weight and hips there. */
+    public function settle(float $load, float $turn): void
     {
-        [$this->load, $this->turn, $this->loadBy, $this->turnBy, $this->slack] = [$load, $turn, $by, $by, 0.0];
+        $this->load = $load;
+        $this->turn = $turn;
+        $this->loadBy = $this->turnBy = $this->count;
+        $this->slack = 0.0;
+    }
+
+    /** The last item as it was booked. */
+    public function moment(): Moment
+    {
+        return new Moment($this->start, $this->impact, $this->end, $this->loadFrom, $this->leftLoad, $this->leftTurn, $this->range);
     }
 }
