@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
+use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Group;
@@ -28,11 +29,17 @@ final readonly class CheckRequest
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
+        #[Assert\Choice(callback: [Athlete::class, 'ids'], message: 'The athlete is small, middle or tall.')]
+        public string $athlete = Athlete::DEFAULT,
+        #[Assert\Range(min: 120, max: 220, notInRangeMessage: 'The body height is {{ min }} to {{ max }} cm.')]
+        public ?float $heightCm = null,
+        #[Assert\Range(min: 25, max: 100, notInRangeMessage: 'The stance length is {{ min }} to {{ max }} cm.')]
+        public ?float $stanceCm = null,
     ) {
     }
 
     public function options(): CheckOptions
     {
-        return new CheckOptions($this->stance, $this->opponent, $this->rules, $this->scheme, $this->tempo, $this->medium, $this->group);
+        return new CheckOptions($this->stance, $this->opponent, $this->rules, $this->scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm);
     }
 }

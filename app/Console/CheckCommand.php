@@ -41,6 +41,9 @@ final class CheckCommand extends Command
             ->addOption('tempo', null, InputOption::VALUE_REQUIRED, '1.6 learning, 1.0 working, 0.8 fast', '1.0')
             ->addOption('medium', null, InputOption::VALUE_REQUIRED, 'shadow, bag, pads or partner', 'shadow')
             ->addOption('group', null, InputOption::VALUE_REQUIRED, 'open, beginners or youth', 'open')
+            ->addOption('athlete', null, InputOption::VALUE_REQUIRED, 'small, middle or tall', 'middle')
+            ->addOption('height', null, InputOption::VALUE_REQUIRED, 'Body height in cm, in place of the athlete\'s', '')
+            ->addOption('stance-length', null, InputOption::VALUE_REQUIRED, 'From foot to foot in cm; 0.3 of the height by itself', '')
             ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON')
             ->addOption('lines', null, InputOption::VALUE_NONE, 'Read one chain a line from standard input, options after a tab, and print one JSON object a line');
     }
@@ -105,9 +108,11 @@ final class CheckCommand extends Command
 
             return \is_scalar($value) ? (string) $value : '';
         };
-        if (!is_numeric($given('tempo'))) {
-            throw new \DomainException(\sprintf('--tempo is a number such as 1.0, not "%s".', $given('tempo')));
-        }
+        $number = static fn (string $name, string $such): ?float => match (true) {
+            '' === $given($name) => null,
+            is_numeric($given($name)) => (float) $given($name),
+            default => throw new \DomainException(\sprintf('--%s is a number such as %s, not "%s".', $name, $such, $given($name))),
+        };
         HouseRules::named($given('rules'));
         Scheme::named($given('scheme'));
 
@@ -116,9 +121,12 @@ final class CheckCommand extends Command
             opponent: Stance::tryFrom($given('opponent')) ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
             rules: $given('rules'),
             scheme: $given('scheme'),
-            tempo: (float) $given('tempo'),
+            tempo: $number('tempo', '1.0') ?? throw new \DomainException('--tempo is a number such as 1.0.'),
             medium: Medium::tryFrom($given('medium')) ?? throw self::notAmong('medium', Medium::cases(), $given('medium')),
             group: Group::tryFrom($given('group')) ?? throw self::notAmong('group', Group::cases(), $given('group')),
+            athlete: $given('athlete'),
+            heightCm: $number('height', '174'),
+            stanceCm: $number('stance-length', '52'),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Catalogue;
 
@@ -31,7 +32,8 @@ final readonly class Check
     public function run(Voice $voice, Circumstances $circumstances): Report
     {
         $ledger = $this->bookkeeper->book($voice->chain, $circumstances->rules, $circumstances->tempo);
-        $passage = new Passage($voice, $ledger, $circumstances);
+        $sway = Sway::over(WeightPath::of($ledger, $circumstances->athlete), $circumstances->athlete);
+        $passage = new Passage($voice, $ledger, $sway, $circumstances);
         $findings = [];
         $must = false;
         foreach ($this->rules as $rule) {
@@ -47,6 +49,6 @@ final readonly class Check
         usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
         $linkVerdict = $ledger->verdict();
 
-        return new Report($voice, $ledger, $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+        return new Report($voice, $ledger, $sway, $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
     }
 }

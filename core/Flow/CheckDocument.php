@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\Balance\Sway;
+use Periplus\Core\Balance\SwayPoint;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\Caveat;
@@ -82,7 +84,7 @@ final readonly class CheckDocument
         return [
             'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
             'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null,
-            'items' => [], 'links' => [], 'findings' => [], 'voices' => null, 'mirror' => null, 'carry' => null,
+            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'voices' => null, 'mirror' => null, 'carry' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -119,6 +121,7 @@ final readonly class CheckDocument
             'findings' => array_map(static fn (Finding $finding): array => [
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
             ], $report->findings),
+            'balance' => self::balance($report->sway),
             'voices' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
             'mirror' => [
                 'stance' => $mirrored['stance'],
@@ -249,6 +252,27 @@ final readonly class CheckDocument
     private static function note(Note $note): array
     {
         return ['at' => $note->at, 'length' => $note->length, 'message' => $note->message];
+    }
+
+    /** @return array<string, mixed> */
+    private static function balance(Sway $sway): array
+    {
+        $cm = static fn (float $m): float => round(100 * $m, 1);
+
+        return [
+            'leastCm' => $cm($sway->least),
+            'leastAt' => $sway->leastAt,
+            'leastMs' => self::ms(1000 * $sway->leastSeconds),
+            'overcommitted' => $sway->overcommitted(),
+            'stanceCm' => $cm($sway->stance),
+            'points' => array_map(static fn (SwayPoint $point): array => [
+                'ms' => self::ms(1000 * $point->seconds),
+                'hipsCm' => $cm($point->hips),
+                'xiCm' => $cm($point->xi),
+                'backCm' => $cm($point->back),
+                'frontCm' => $cm($point->front),
+            ], $sway->points),
+        ];
     }
 
     private static function ms(float $ms): int

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 
-/** How a text is to be read and checked. */
+/** How a text is to be read and checked. A height or a stance length of its own, in cm, goes before the named athlete's. */
 final readonly class CheckOptions
 {
     public function __construct(
@@ -18,13 +19,25 @@ final readonly class CheckOptions
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
+        public string $athlete = Athlete::DEFAULT,
+        public ?float $heightCm = null,
+        public ?float $stanceCm = null,
     ) {
     }
 
-    /** @throws \DomainException|\OutOfBoundsException when the rules or the tempo are not to be had */
+    /** @throws \DomainException|\OutOfBoundsException when the rules, the tempo or the athlete are not to be had */
     public function circumstances(): Circumstances
     {
-        return new Circumstances(HouseRules::named($this->rules), $this->tempo, $this->medium, $this->group);
+        return new Circumstances(HouseRules::named($this->rules), $this->tempo, $this->medium, $this->group, $this->athlete());
+    }
+
+    private function athlete(): Athlete
+    {
+        $named = Athlete::named($this->athlete);
+
+        return null === $this->heightCm && null === $this->stanceCm
+            ? $named
+            : Athlete::of(null === $this->heightCm ? $named->height : $this->heightCm / 100, null === $this->stanceCm ? null : $this->stanceCm / 100);
     }
 
     /** @throws \OutOfBoundsException */

@@ -4,18 +4,24 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\Balance\Athlete;
+
 /** For whom and at what speed a chain is checked. The tempo multiplies durations: 1.6 learning, 1.0 working, 0.8 fast. */
 final readonly class Circumstances
 {
     public const SLOWEST = 3.0;
     public const FASTEST = 0.5;
 
+    public Athlete $athlete;
+
     public function __construct(
         public HouseRules $rules,
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
+        ?Athlete $athlete = null,
     ) {
+        $this->athlete = $athlete ?? Athlete::named(Athlete::DEFAULT);
         if ($tempo < self::FASTEST || $tempo > self::SLOWEST) {
             throw new \DomainException(\sprintf('The tempo is %s to %s, not %s.', self::FASTEST, self::SLOWEST, $tempo));
         }

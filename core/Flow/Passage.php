@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\FreeStrikes;
@@ -22,7 +23,7 @@ final readonly class Passage
     /** @var array<int, StrikeItem> the delivered ones by place */
     public array $delivered;
 
-    public function __construct(public Voice $voice, public Ledger $ledger, public Circumstances $circumstances)
+    public function __construct(public Voice $voice, public Ledger $ledger, public Sway $sway, public Circumstances $circumstances)
     {
         $this->items = $voice->chain->items;
         $this->strikes = $voice->chain->strikes();

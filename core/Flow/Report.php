@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Voice;
 
 /** What the check says about one chain. */
@@ -17,6 +18,7 @@ final readonly class Report
     public function __construct(
         public Voice $voice,
         public Ledger $ledger,
+        public Sway $sway,
         public array $findings,
         public Verdict $linkVerdict,
         public Verdict $verdict,

@@ -11,6 +11,7 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
+use Periplus\Core\Flow\Reasons;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
 
@@ -28,7 +29,7 @@ final readonly class Overcommitted implements Rule
 
     public function reason(): string
     {
-        return 'Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring it back: a strike of the other side, a slip, a step.';
+        return 'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike or leave. And strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring it back: a strike of the other side, a slip, a step.';
     }
 
     public function isCredit(): bool
@@ -52,6 +53,11 @@ final readonly class Overcommitted implements Rule
     public function sightings(Passage $passage): array
     {
         $sightings = [];
+        $sway = $passage->sway;
+        if (null !== $sway->leastAt && $sway->overcommitted()) {
+            $item = $passage->items[$sway->leastAt];
+            $sightings[] = new Sighting($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', Reasons::name($item), max(1, (int) round(-100 * $sway->least))));
+        }
         $runs = $passage->runs(
             static fn (Item $item): bool => $item instanceof Beat || $item instanceof FreeStrikes || ($item instanceof MoveItem && null !== $item->move->load),
             static fn (int $at, StrikeItem $item): string => self::drive($passage->ledger->moments[$at]->load, $at, $item),

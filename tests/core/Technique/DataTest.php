@@ -25,6 +25,8 @@ final class DataTest extends TestCase
     #[TestWith(['body'])]
     #[TestWith(['schemes'])]
     #[TestWith(['house-rules'])]
+    #[TestWith(['segments'])]
+    #[TestWith(['balance'])]
     public function testTheDataKeepsItsSchema(string $name): void
     {
         $validator = new Validator();

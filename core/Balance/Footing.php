@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Balance;
+
+/** How people stand and lift a leg, from core/data/balance.json. Shares and lengths with their units stand there. */
+final readonly class Footing
+{
+    /**
+     * @param array<string, float> $heights of the built-in athletes by id, m
+     * @param array{height: array{least: float, most: float}, stance: array{least: float, most: float}} $limits m
+     */
+    public function __construct(
+        public float $gravity,
+        public float $crouch,
+        public float $stanceShare,
+        public float $frontFoot,
+        public float $backFoot,
+        public float $standingFoot,
+        public float $lift,
+        public float $stepPerBand,
+        public float $guard,
+        public array $heights,
+        private array $limits,
+    ) {
+    }
+
+    public static function builtIn(): self
+    {
+        /** @var self|null $footing */
+        static $footing = null;
+
+        return $footing ??= self::read(__DIR__.'/../data/balance.json');
+    }
+
+    /** @throws \DomainException when nobody is built or stands like that */
+    public function requireAthlete(float $height, float $stance): void
+    {
+        foreach (['height' => ['body height', $height], 'stance' => ['stance length', $stance]] as $key => [$what, $value]) {
+            ['least' => $least, 'most' => $most] = $this->limits[$key];
+            if ($value < $least || $value > $most) {
+                throw new \DomainException(\sprintf('The %s is %.2f to %.2f m, not %.2f.', $what, $least, $most, $value));
+            }
+        }
+    }
+
+    private static function read(string $file): self
+    {
+        /** @var array{values: array<string, array{value: int|float}>, athletes: list<array{id: string, height: float}>, limits: array{height: array{least: float, most: float}, stance: array{least: float, most: float}}} $data */
+        $data = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
+        $value = static fn (string $name): float => (float) $data['values'][$name]['value'];
+
+        return new self(
+            gravity: $value('gravity'),
+            crouch: $value('crouch'),
+            stanceShare: $value('stanceShare'),
+            frontFoot: $value('frontFoot'),
+            backFoot: $value('backFoot'),
+            standingFoot: $value('standingFoot'),
+            lift: $value('lift'),
+            stepPerBand: $value('stepPerBand'),
+            guard: $value('guard'),
+            heights: array_column($data['athletes'], 'height', 'id'),
+            limits: $data['limits'],
+        );
+    }
+}

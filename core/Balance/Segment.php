@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Balance;
+
+/** A segment of the body as a sample of people had it, one side of a paired one. */
+final readonly class Segment
+{
+    /**
+     * @param float $mass share of the mass of the body, 0..1
+     * @param float $centre where its centre of mass lies, share of its length from its first end
+     * @param float $length share of the body height
+     */
+    public function __construct(public string $id, public float $mass, public float $centre, public float $length, public bool $paired)
+    {
+    }
+
+    /** From its first end to its centre of mass, share of the body height. */
+    public function arm(): float
+    {
+        return $this->centre * $this->length;
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Balance;
+
+use Periplus\Core\Technique\Role;
+
+/**
+ * The hips over the feet along a chain. In each phase one constant pressure takes the extrapolated centre of mass to
+ * where the weight is meant to be, as far as the edges of the feet that are down allow; what they do not allow is
+ * missing at the end, and the next phase has to make it good. Places are along the line to the opponent, in m from
+ * the middle of the stance, positive forward.
+ */
+final readonly class Sway
+{
+    /**
+     * @param list<SwayPoint> $points one at the start and one at the end of each phase
+     * @param float $least smallest margin of stability, m; negative when the athlete is past the feet
+     * @param int|null $leastAt place of the item at which it occurs; null without any phase
+     * @param float $leastSeconds when
+     * @param float $stance from the middle of one foot to the middle of the other, m
+     */
+    private function __construct(public array $points, public float $least, public ?int $leastAt, public float $leastSeconds, public float $stance)
+    {
+    }
+
+    /** @param list<Phase> $phases */
+    public static function over(array $phases, Athlete $athlete): self
+    {
+        $pendulum = $athlete->pendulum;
+        $half = $athlete->stance / 2;
+        $motion = new Motion(0.0, 0.0);
+        $reach = 0.0;
+        $at = 0.0;
+        [$least, $leastAt, $leastSeconds] = [\INF, null, 0.0];
+        $points = [];
+        foreach ($phases as $phase) {
+            $step = $phase->step;
+            if (null === $phase->standsOn) {
+                // While a stance moves on, both its old and its new place take weight.
+                $back = $backEdge = min(0.0, $step) - $half - $athlete->backFoot;
+                $front = $frontEdge = max(0.0, $step) + $half + $athlete->frontFoot;
+            } else {
+                $foot = $phase->underBody ? 0.0 : (Role::Lead === $phase->standsOn ? $half : -$half);
+                $back = $backEdge = $foot - $athlete->standingFoot;
+                $front = $frontEdge = $foot + $athlete->standingFoot;
+                if ($phase->comesDown) {
+                    $backEdge = min($back, $step - $half - $athlete->backFoot);
+                    $frontEdge = max($front, $step + $half + $athlete->frontFoot);
+                }
+            }
+            // In the middle of the stance as it is at the start of the phase; the stance itself may move on by the step.
+            $meant = null === $phase->standsOn || $phase->comesDown ? $step + ($phase->load - 0.5) * $athlete->stance : ($back + $front) / 2;
+            $growth = $pendulum->growth($phase->seconds);
+            $pressure = max($back, min($front, $pendulum->pressureFor($motion->xi, $meant, $growth)));
+            $after = $pendulum->after($motion, $pressure, $growth);
+            if ([] === $points) {
+                $points[] = new SwayPoint(0.0, $motion->x - $reach, $motion->xi, $backEdge, $frontEdge);
+            }
+            if (!$phase->held) {
+                $before = min($frontEdge - $motion->xi, $motion->xi - $backEdge);
+                $margin = min($before, $frontEdge - $after->xi, $after->xi - $backEdge);
+                if ($margin < $least) {
+                    [$least, $leastAt, $leastSeconds] = [$margin, $phase->at, $margin === $before ? $at : $at + $phase->seconds];
+                }
+            }
+            $at += $phase->seconds;
+            $reach = $phase->reach;
+            $points[] = new SwayPoint($at, $after->x - $step - $reach, $after->xi - $step, $backEdge - $step, $frontEdge - $step);
+            // From here on places are seen from the middle of the new stance. Who is past the edge catches a foot there:
+            // what is said of the rest of the chain is meant for someone who stands.
+            $motion = new Motion($after->x - $step, max($backEdge, min($frontEdge, $after->xi)) - $step);
+        }
+
+        return new self($points, null === $leastAt ? 0.0 : $least, $leastAt, $leastSeconds, $athlete->stance);
+    }
+
+    public function overcommitted(): bool
+    {
+        return null !== $this->leastAt && $this->least < 0.0;
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow;
+
+use Periplus\Core\Balance\Athlete;
+use Periplus\Core\Balance\Phase;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Role;
+
+/** Reads from the account of a chain which feet are down when and where the weight is meant to be: what the balance needs. */
+final class WeightPath
+{
+    /** In this band of range a leg is thrown out of a hold. */
+    private const CLINCH = 1;
+
+    /** @var list<Phase> */
+    private array $phases = [];
+    /** Until when phases are laid, ms. */
+    private float $until = 0.0;
+
+    private function __construct(private readonly Athlete $athlete)
+    {
+    }
+
+    /** @return list<Phase> without a gap, from the start of the chain to its last release */
+    public static function of(Ledger $ledger, Athlete $athlete): array
+    {
+        $path = new self($athlete);
+        $items = $ledger->chain->items;
+        foreach ($items as $at => $item) {
+            $next = $items[$at + 1] ?? null;
+            if ($next instanceof StrikeItem && $next->joined && !($item instanceof StrikeItem && $item->isLegStrike())) {
+                // What lands together is carried by the leg that strikes, or by the last hand.
+                continue;
+            }
+            $moment = $ledger->moments[$at];
+            if ($item instanceof StrikeItem && $item->joined && $moment->end <= $path->until) {
+                continue;
+            }
+            $path->add($at, $moment->start, $moment->loadFrom);
+            $item instanceof StrikeItem && $item->isLegStrike() && !$item->feint
+                ? $path->legStrike($at, $item, $moment)
+                : $path->onTwoFeet($at, $item, $moment);
+        }
+
+        return $path->phases;
+    }
+
+    private function legStrike(int $at, StrikeItem $item, Moment $moment): void
+    {
+        $impact = (float) $moment->impact;
+        $lifted = $moment->start + $this->athlete->footing->lift * ($impact - $moment->start);
+        $stands = $item->strike->standsOn;
+        $underBody = 'switch kick' === $item->strike->family || 'switch knee' === $item->strike->family;
+        $over = $underBody ? 0.5 : (Role::Lead === $stands ? 1.0 : 0.0);
+        $reach = Limb::Knee === $item->strike->limb ? $this->athlete->kneeUp : $this->athlete->legOut;
+        $held = self::CLINCH === $moment->range;
+        $this->add($at, $lifted, $over, held: $held);
+        $this->add($at, $impact, $over, $stands, underBody: $underBody, held: $held, reach: $reach);
+        $item->landsForward
+            ? $this->add($at, $moment->end, 1.0 - $moment->load, $stands, comesDown: true, underBody: $underBody, held: $held, step: $this->athlete->stance)
+            : $this->add($at, $moment->end, $moment->load, $stands, comesDown: true, underBody: $underBody, held: $held);
+    }
+
+    private function onTwoFeet(int $at, Item $item, Moment $moment): void
+    {
+        $move = $item instanceof MoveItem ? $item->move : null;
+        if (null !== $move && MoveKind::Defence === $move->kind && Feet::Step === $move->feet) {
+            // A leg check: the weight goes over the other foot, and the leg comes up and down again.
+            $stands = $move->toward?->other();
+            $this->add($at, $moment->start + $this->athlete->footing->lift * ($moment->end - $moment->start), Role::Lead === $stands ? 1.0 : 0.0);
+            $this->add($at, $moment->end, $moment->load, $stands, comesDown: true);
+
+            return;
+        }
+        $arm = $item instanceof StrikeItem && !$item->feint ? $this->athlete->armOut : 0.0;
+        $this->add($at, $moment->end, $moment->load, step: null === $move ? 0.0 : $this->step($move), reach: $arm);
+    }
+
+    /** How far a move takes the feet towards the opponent, m. */
+    private function step(Move $move): float
+    {
+        return match (true) {
+            Feet::Change === $move->feet && 0 !== $move->range => -$move->range * $this->athlete->stance,
+            Feet::Step === $move->feet => -$move->range * $this->athlete->footing->stepPerBand,
+            default => 0.0,
+        };
+    }
+
+    private function add(int $at, float $until, float $load, ?Role $standsOn = null, bool $comesDown = false, bool $underBody = false, bool $held = false, float $step = 0.0, float $reach = 0.0): void
+    {
+        if ($until <= $this->until) {
+            return;
+        }
+        $this->phases[] = new Phase($at, ($until - $this->until) / 1000, $load, $standsOn, $comesDown, $underBody, $held, $step, $reach);
+        $this->until = $until;
+    }
+}
