@@ -67,7 +67,7 @@ final readonly class Bookkeeper
     public function take(State $state, Item $item): ?Link
     {
         $first = 0 === $state->count;
-        $ready = $first ? 0.0 : $state->released + $this->body->gap * $state->tempo;
+        $ready = $first ? 0.0 : $state->released + $this->gap($state->tempo);
         $state->held = 0.0;
         $link = null;
         if ($item instanceof StrikeItem) {
@@ -136,10 +136,22 @@ final readonly class Bookkeeper
         return $parts;
     }
 
+    /** ms from a release to the earliest start of what follows, at that tempo */
+    public function gap(float $tempo): float
+    {
+        return $this->body->gap * $tempo;
+    }
+
+    /** Longest wait of a link that flows at that tempo, ms. */
+    public function flowsUpTo(float $tempo): float
+    {
+        return $this->body->flows * $tempo;
+    }
+
     private function verdict(float $wait, float $tempo): Verdict
     {
         return match (true) {
-            $wait <= $this->body->flows * $tempo => Verdict::Flows,
+            $wait <= $this->flowsUpTo($tempo) => Verdict::Flows,
             $wait <= $this->body->reload * $tempo => Verdict::Reload,
             default => Verdict::Breaks,
         };

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Catalogue;
 
@@ -13,7 +12,7 @@ final readonly class Check
 {
     private const ORDER = ['must' => 0, 'should' => 1, 'hint' => 2, 'credit' => 3, 'off' => 4];
 
-    private Bookkeeper $bookkeeper;
+    public Bookkeeper $bookkeeper;
 
     /** @param list<Rule> $rules */
     public function __construct(Catalogue $catalogue, private array $rules)
@@ -31,9 +30,8 @@ final readonly class Check
 
     public function run(Voice $voice, Circumstances $circumstances): Report
     {
-        $ledger = $this->bookkeeper->book($voice->chain, $circumstances->rules, $circumstances->tempo);
-        $sway = Sway::over(WeightPath::of($ledger, $circumstances->athlete), $circumstances->athlete);
-        $passage = new Passage($voice, $ledger, $sway, $circumstances);
+        $ledger = $this->book($voice, $circumstances);
+        $passage = new Passage($voice, $ledger, $circumstances);
         $findings = [];
         $must = false;
         foreach ($this->rules as $rule) {
@@ -49,6 +47,27 @@ final readonly class Check
         usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
         $linkVerdict = $ledger->verdict();
 
-        return new Report($voice, $ledger, $sway, $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+        return new Report($voice, $ledger, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+    }
+
+    /** The verdict alone, of a chain that is booked already: the rules that cannot break it are not asked. */
+    public function verdict(Voice $voice, Ledger $ledger, Circumstances $circumstances): Verdict
+    {
+        $passage = null;
+        foreach ($this->rules as $rule) {
+            if (!$rule->isCredit() && Severity::Must === $circumstances->rules->severity($rule->id())) {
+                $passage ??= new Passage($voice, $ledger, $circumstances);
+                if ([] !== $rule->sightings($passage)) {
+                    return Verdict::Breaks;
+                }
+            }
+        }
+
+        return $ledger->verdict();
+    }
+
+    public function book(Voice $voice, Circumstances $circumstances): Ledger
+    {
+        return $this->bookkeeper->book($voice->chain, $circumstances->rules, $circumstances->tempo);
     }
 }

@@ -41,6 +41,27 @@ final readonly class Ledger
         return array_sum(array_map(static fn (Link $link): float => $link->wait, $this->links));
     }
 
+    /** What of the waits goes beyond that many ms each and so can be seen, in ms. */
+    public function seenWaiting(float $from): float
+    {
+        return array_sum(array_map(static fn (Link $link): float => max(0.0, $link->wait - $from), $this->links));
+    }
+
+    /** How far the hips turn from strike to strike, on the mean; 0..2. */
+    public function swing(): float
+    {
+        $swing = 0.0;
+        $strikes = 0;
+        foreach ($this->moments as $at => $moment) {
+            if (null !== $moment->impact) {
+                $swing += abs($moment->turn - $this->states[$at]->turn);
+                ++$strikes;
+            }
+        }
+
+        return 0 === $strikes ? 0.0 : $swing / $strikes;
+    }
+
     public function verdict(): Verdict
     {
         $verdict = Verdict::Flows;

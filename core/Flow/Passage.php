@@ -14,20 +14,27 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
 
 /** What a rule looks at: the chain, its account and for whom it is checked. */
-final readonly class Passage
+final class Passage
 {
     /** @var list<Item> */
-    public array $items;
+    public readonly array $items;
     /** @var array<int, StrikeItem> all strikes by place, feints among them */
-    public array $strikes;
+    public readonly array $strikes;
     /** @var array<int, StrikeItem> the delivered ones by place */
-    public array $delivered;
+    public readonly array $delivered;
+    private ?Sway $sway = null;
 
-    public function __construct(public Voice $voice, public Ledger $ledger, public Sway $sway, public Circumstances $circumstances)
+    public function __construct(public readonly Voice $voice, public readonly Ledger $ledger, public readonly Circumstances $circumstances)
     {
         $this->items = $voice->chain->items;
         $this->strikes = $voice->chain->strikes();
         $this->delivered = array_filter($this->strikes, static fn (StrikeItem $item): bool => $item->delivered());
+    }
+
+    /** The hips over the feet; worked out when it is asked for. */
+    public function sway(): Sway
+    {
+        return $this->sway ??= Sway::over(WeightPath::of($this->ledger, $this->circumstances->athlete), $this->circumstances->athlete);
     }
 
     public function chain(): Chain

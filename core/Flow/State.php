@@ -13,6 +13,9 @@ use Periplus\Core\Technique\Role;
  */
 final class State
 {
+    /** Numbers nearer than this are the same; a rounding error. */
+    private const SAME = 1e-9;
+
     /** Share of the weight on the lead foot, 0..1. */
     public float $load = 0.5;
     /** Turn of hips and shoulders, -1..1. */
@@ -66,6 +69,38 @@ final class State
         $this->turn = $turn;
         $this->loadBy = $this->turnBy = $this->count;
         $this->slack = 0.0;
+    }
+
+    /**
+     * Whether whatever follows finds the same body here and there, whenever that is. What is joined to the last item is
+     * not among it: that depends on the item itself.
+     *
+     * @param float $gap ms from release to the earliest start of what follows
+     */
+    public function continuesLike(self $other, float $gap): bool
+    {
+        return $this->range === $other->range
+            && $this->stanceChanged === $other->stanceChanged
+            && (null === $this->crossedBy) === (null === $other->crossedBy)
+            && abs($this->load - $other->load) < self::SAME
+            && abs($this->turn - $other->turn) < self::SAME
+            && abs($this->slack - $other->slack) < self::SAME
+            && $this->owed($gap) === $other->owed($gap);
+    }
+
+    /** @return list<float> ms by which each limb is not home when what follows could start, and not home enough for the same arm */
+    private function owed(float $gap): array
+    {
+        $ready = $this->released + $gap;
+        $owed = [];
+        for ($limb = 0; $limb < 4; ++$limb) {
+            $home = $this->limbs[$limb][$limb === $this->lastLimb ? 1 : 0] ?? 0.0;
+            $owed[] = $home > $ready ? round($home - $ready, 6) : 0.0;
+            // From the item after the next on, the same arm has to be home altogether.
+            $owed[] = $limb === $this->lastLimb ? round(max(0.0, $this->limbs[$limb][0] - $ready), 6) : 0.0;
+        }
+
+        return $owed;
     }
 
     /** The last item as it was booked. */

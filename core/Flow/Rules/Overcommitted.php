@@ -53,7 +53,7 @@ final readonly class Overcommitted implements Rule
     public function sightings(Passage $passage): array
     {
         $sightings = [];
-        $sway = $passage->sway;
+        $sway = $passage->sway();
         if (null !== $sway->leastAt && $sway->overcommitted()) {
             $item = $passage->items[$sway->leastAt];
             $sightings[] = new Sighting($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', Reasons::name($item), max(1, (int) round(-100 * $sway->least))));

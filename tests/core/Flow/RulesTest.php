@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Flow;
 
 use Eris\TestTrait;
-use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Bookkeeper;
@@ -20,7 +19,6 @@ use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Rulebook;
 use Periplus\Core\Flow\Severity;
 use Periplus\Core\Flow\Verdict;
-use Periplus\Core\Flow\WeightPath;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -153,8 +151,6 @@ final class RulesTest extends TestCase
         $circumstances = new Circumstances(HouseRules::named($rules), $example->tempo, $example->medium, $example->group);
         $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($voice->chain, $circumstances->rules, $circumstances->tempo);
 
-        $sway = Sway::over(WeightPath::of($ledger, $circumstances->athlete), $circumstances->athlete);
-
-        return $rule->sightings(new Passage($voice, $ledger, $sway, $circumstances));
+        return $rule->sightings(new Passage($voice, $ledger, $circumstances));
     }
 }

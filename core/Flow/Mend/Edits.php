@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Head;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Strike;
+
+/** Every small change that a coach would think of: a move or a beat put in, a strike made another of its kind, an item left out. */
+final readonly class Edits
+{
+    /** @var list<Item> */
+    private array $insertions;
+    /** @var list<Item> what makes sense after the last item */
+    private array $endings;
+
+    public function __construct(private Catalogue $catalogue)
+    {
+        $insertions = [];
+        $endings = [];
+        foreach ($catalogue->moves as $move) {
+            // Blocks, parries and leg checks answer the opponent, a change of stance or a crossing makes another chain of the rest.
+            $answers = MoveKind::Defence === $move->kind && !$move->movesHead();
+            if ($answers || $move->changesStance() || Feet::Cross === $move->feet) {
+                continue;
+            }
+            if ('exit' !== $move->id) {
+                $insertions[] = new MoveItem($move);
+            }
+            // At the end only what leaves: on the feet, or under what comes back.
+            if (MoveKind::Footwork === $move->kind ? $move->leavesLine() || $move->range > 0 : Head::Low === $move->head && null !== $move->toward) {
+                $endings[] = new MoveItem($move);
+            }
+        }
+        $this->insertions = [...$insertions, new Beat()];
+        $this->endings = $endings;
+    }
+
+    /**
+     * All single edits of a chain that leave a valid one, by place; at one place what goes in comes first.
+     *
+     * @return list<Edit>
+     */
+    public function of(Chain $chain): array
+    {
+        $count = \count($chain);
+        $edits = [];
+        for ($at = 0; $at <= $count; ++$at) {
+            foreach ($at === $count ? $this->endings : $this->insertions as $item) {
+                $edits[] = Edit::insert($at, $item);
+            }
+            if ($at < $count) {
+                foreach ($this->exchanges($chain->items[$at]) as $item) {
+                    $edits[] = Edit::exchange($at, $item);
+                }
+                if ($count > 1) {
+                    $edits[] = Edit::drop($at);
+                }
+            }
+        }
+
+        return array_values(array_filter($edits, static fn (Edit $edit): bool => self::isValid(Edit::apply($chain->items, [$edit]))));
+    }
+
+    /** @param list<Item> $items */
+    public static function isValid(array $items): bool
+    {
+        try {
+            Chain::of($items);
+
+            return [] !== $items;
+        } catch (InvalidChain) {
+            return false;
+        }
+    }
+
+    /** @return list<StrikeItem> the other strikes of its kind, at the same target where they go there */
+    private function exchanges(Item $item): array
+    {
+        if (!$item instanceof StrikeItem) {
+            return [];
+        }
+        $others = [];
+        foreach ($this->catalogue->strikes as $strike) {
+            if ($strike === $item->strike || !self::isNeighbour($strike, $item->strike)) {
+                continue;
+            }
+            $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
+            $others[] = new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $item->landsForward && StrikeItem::canLandForward($strike));
+        }
+
+        return $others;
+    }
+
+    /** Of one kind of limb, and no spin where there was none. */
+    private static function isNeighbour(Strike $strike, Strike $original): bool
+    {
+        return $strike->limb === $original->limb
+            && (!$strike->spins() || $original->spins())
+            && (Limb::Leg !== $strike->limb || $strike->path === $original->path || 'push kick' === $strike->family || 'push kick' === $original->family);
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Technique\Catalogue;
+
+/**
+ * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits. A pair counts only when
+ * neither of its edits reaches as much alone.
+ *
+ * Pairs are walked as a tree that shares beginnings: the body is booked item by item, and a branch ends at the first
+ * link that is worse than what the pair could still be good for. Verdicts only get worse along a chain, so nothing is
+ * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known.
+ */
+final readonly class Mender
+{
+    /** Longest chain for which pairs of edits are tried; longer ones get single edits. */
+    public const PAIRS_UP_TO = 12;
+
+    private Edits $edits;
+    private Bookkeeper $bookkeeper;
+
+    public function __construct(Catalogue $catalogue, private Check $check)
+    {
+        $this->edits = new Edits($catalogue);
+        $this->bookkeeper = $check->bookkeeper;
+    }
+
+    public static function builtIn(): self
+    {
+        /** @var self|null $mender */
+        static $mender = null;
+
+        return $mender ??= new self(Catalogue::builtIn(), Check::builtIn());
+    }
+
+    public function mends(Report $report, Circumstances $circumstances): Mends
+    {
+        $voice = $report->voice;
+        $before = $report->verdict->rank();
+        $weights = self::weights($report->findings);
+        $edits = $this->edits->of($voice->chain);
+        $ofVerdict = [];
+        $ofFindings = [];
+        $ranks = [];
+        foreach ($edits as $edit) {
+            $chain = Chain::of(Edit::apply($voice->chain->items, [$edit]));
+            $after = $this->check->run(new Voice($chain, $voice->stance), $circumstances);
+            $mend = new Mend([$edit], $chain, $after->ledger, $after->verdict);
+            $ranks[] = $after->verdict->rank();
+            if ($after->verdict->rank() < $before) {
+                $ofVerdict[] = $mend;
+            }
+            if (EditKind::Drop !== $edit->kind && $after->verdict->rank() <= $before) {
+                foreach ($this->repaired($report->findings, $weights, self::weights($after->findings)) as $place) {
+                    $ofFindings[$place][] = $mend;
+                }
+            }
+        }
+        $pairs = \count($voice->chain) <= self::PAIRS_UP_TO;
+        if ($pairs && $before > 0) {
+            foreach ($this->pairs($voice->chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
+                $mend = $this->made($voice, $pair, $circumstances);
+                if ($mend->verdict->rank() <= $limit) {
+                    $ofVerdict[] = $mend;
+                }
+            }
+        }
+        ksort($ofFindings);
+
+        return new Mends(
+            $this->ranked($ofVerdict, $circumstances),
+            array_map(fn (array $mends): array => $this->ranked($mends, $circumstances), $ofFindings),
+            $pairs,
+        );
+    }
+
+    /**
+     * @param list<Finding> $findings
+     * @param array<string, int> $before
+     * @param array<string, int> $after
+     *
+     * @return list<int> places of the findings that hold less than before, when the findings together do
+     */
+    private function repaired(array $findings, array $before, array $after): array
+    {
+        if (array_sum($after) >= array_sum($before)) {
+            return [];
+        }
+        $places = [];
+        foreach ($findings as $place => $finding) {
+            if (Severity::Credit !== $finding->severity && ($after[$finding->id] ?? 0) < $before[$finding->id]) {
+                $places[] = $place;
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * Pairs whose links alone would lift the verdict.
+     *
+     * @param list<Edit> $edits by place
+     * @param array<int, int> $ranks of the verdict that each edit reaches alone
+     *
+     * @return \Generator<array{list<Edit>, int}> the pair and the worst rank that it is good for
+     */
+    private function pairs(Chain $chain, array $edits, array $ranks, int $before, Circumstances $circumstances): \Generator
+    {
+        $trail = new Trail($this->bookkeeper, $chain, $circumstances);
+        $count = \count($chain);
+        $byPlace = array_fill(0, $count + 1, []);
+        $rest = [];
+        foreach ($edits as $index => $edit) {
+            if ($ranks[$index] > 0) {
+                $byPlace[$edit->at][] = $index;
+                $rest[$index] = $trail->restWith($edit, $trail->states[$edit->at], $trail->before($edit->at));
+            }
+        }
+        foreach ($byPlace as $place => $firsts) {
+            foreach ($firsts as $index) {
+                $first = $edits[$index];
+                $limit = min($ranks[$index], $before) - 1;
+                if ($trail->worstBefore[$place] > $limit) {
+                    continue;
+                }
+                $state = clone $trail->states[$place];
+                $done = $trail->before($place);
+                if (null !== $first->item && $trail->take($state, $done, $first->item) > $limit) {
+                    continue;
+                }
+                $same = false;
+                for ($at = $place + (EditKind::Insert === $first->kind ? 0 : 1); $at <= $count; ++$at) {
+                    // Once the body is as it would have been anyway, each edit does what it does alone.
+                    $same = $same || ($at > $place && $trail->isSame($state, $at));
+                    foreach ($byPlace[$at] as $other) {
+                        $good = min($limit, $ranks[$other] - 1);
+                        if ($first->mayPrecede($edits[$other]) && $good >= ($same ? $rest[$other] : $trail->restWith($edits[$other], $state, $done, $good))) {
+                            yield [[$first, $edits[$other]], $good];
+                        }
+                    }
+                    if ($at === $count || ($same ? $trail->links[$at] : $trail->take($state, $done, $chain->items[$at])) > $limit) {
+                        break;
+                    }
+                    if ($same) {
+                        $done[] = $chain->items[$at];
+                    }
+                }
+            }
+        }
+    }
+
+    /** @param list<Edit> $edits */
+    private function made(Voice $voice, array $edits, Circumstances $circumstances): Mend
+    {
+        $chain = Chain::of(Edit::apply($voice->chain->items, $edits));
+        $mended = new Voice($chain, $voice->stance);
+        $ledger = $this->check->book($mended, $circumstances);
+
+        return new Mend($edits, $chain, $ledger, $this->check->verdict($mended, $ledger, $circumstances));
+    }
+
+    /**
+     * @param list<Mend> $mends
+     *
+     * @return list<Mend> best first; of several ways to the same chain the first
+     */
+    private function ranked(array $mends, Circumstances $circumstances): array
+    {
+        $seenFrom = $this->bookkeeper->flowsUpTo($circumstances->tempo);
+        $ranked = [];
+        foreach ($mends as $mend) {
+            $rank = $mend->rank($seenFrom);
+            $spelling = $mend->spelling();
+            if (!isset($ranked[$spelling]) || $rank < $ranked[$spelling][0]) {
+                $ranked[$spelling] = [$rank, $mend];
+            }
+        }
+        usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($ranked, 1);
+    }
+
+    /**
+     * @param list<Finding> $findings
+     *
+     * @return array<string, int> how often and how heavily each holds, by id
+     */
+    private static function weights(array $findings): array
+    {
+        $weights = [];
+        foreach ($findings as $finding) {
+            $weight = match ($finding->severity) {
+                Severity::Must => 100,
+                Severity::Should => 10,
+                Severity::Hint => 1,
+                Severity::Off, Severity::Credit => 0,
+            };
+            $weights[$finding->id] = ($weights[$finding->id] ?? 0) + $weight;
+        }
+
+        return $weights;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+/** What can be done about a chain. */
+final readonly class Mends
+{
+    /** More of one kind at one place than this is a matter of detail. */
+    private const ALIKE = 2;
+
+    /**
+     * @param list<Mend> $ofVerdict all that lift the verdict, best first; empty when it flows already
+     * @param array<int, list<Mend>> $ofFindings by the place of a finding in the report, the single edits after which it
+     *                                           no longer holds and nothing worse has come in its place, best first
+     * @param bool $pairs whether pairs of edits were tried as well; for long chains they are not
+     */
+    public function __construct(public array $ofVerdict, public array $ofFindings, public bool $pairs)
+    {
+    }
+
+    /**
+     * Leaves those that differ in more than a detail.
+     *
+     * @param list<Mend> $mends best first
+     *
+     * @return list<Mend>
+     */
+    public static function different(array $mends, int $most, int $alike = self::ALIKE): array
+    {
+        $kept = [];
+        $seen = [];
+        foreach ($mends as $mend) {
+            $kind = implode(' ', array_map(static fn (Edit $edit): string => $edit->kind->value.$edit->at, $mend->edits));
+            $seen[$kind] = ($seen[$kind] ?? 0) + 1;
+            if ($seen[$kind] <= $alike && \count($kept) < $most) {
+                $kept[] = $mend;
+            }
+        }
+
+        return $kept;
+    }
+}

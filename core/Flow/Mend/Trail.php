@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\State;
+
+/**
+ * A chain as it is, booked once, so that what an edit does to it is booked only where it differs. Links are told by the
+ * rank of their verdict, 0 to 2; IMPOSSIBLE for what may not stand there.
+ *
+ * @internal to {@see Mender}
+ */
+final readonly class Trail
+{
+    public const IMPOSSIBLE = 3;
+
+    /** @var list<State> the body as each item finds it, and at last after all */
+    public array $states;
+    /** @var list<int> rank of the link to each item; 0 for the first */
+    public array $links;
+    /** @var list<int> worst of the links before each place */
+    public array $worstBefore;
+    /** @var list<int> worst of the links from each place on */
+    private array $worstFrom;
+    private float $gap;
+
+    public function __construct(private Bookkeeper $bookkeeper, private Chain $chain, Circumstances $circumstances)
+    {
+        $state = $bookkeeper->begin($circumstances->rules, $circumstances->tempo);
+        $states = [clone $state];
+        $links = [];
+        $worstBefore = [0];
+        foreach ($chain->items as $item) {
+            $links[] = $bookkeeper->take($state, $item)?->verdict->rank() ?? 0;
+            $worstBefore[] = max($worstBefore[\count($worstBefore) - 1], $links[\count($links) - 1]);
+            $states[] = clone $state;
+        }
+        $worstFrom = [0];
+        foreach (array_reverse($links) as $rank) {
+            array_unshift($worstFrom, max($worstFrom[0], $rank));
+        }
+        [$this->states, $this->links, $this->worstBefore, $this->worstFrom] = [$states, $links, $worstBefore, $worstFrom];
+        $this->gap = $bookkeeper->gap($circumstances->tempo);
+    }
+
+    /** @return list<Item> the items before that place */
+    public function before(int $place): array
+    {
+        return \array_slice($this->chain->items, 0, $place);
+    }
+
+    /** Whether the rest of the chain from that place on is what it would have been. */
+    public function isSame(State $state, int $at): bool
+    {
+        $next = $this->chain->items[$at] ?? null;
+
+        return !($next instanceof StrikeItem && $next->joined) && $state->count > 0 && $state->continuesLike($this->states[$at], $this->gap);
+    }
+
+    /**
+     * Takes one item on.
+     *
+     * @param list<Item> $done the items so far; grows by the one
+     */
+    public function take(State $state, array &$done, Item $item): int
+    {
+        $done[] = $item;
+        if ($item instanceof StrikeItem && $item->joined) {
+            try {
+                Chain::require($done, \count($done) - 1);
+            } catch (InvalidChain) {
+                return self::IMPOSSIBLE;
+            }
+        }
+
+        return $this->bookkeeper->take($state, $item)?->verdict->rank() ?? 0;
+    }
+
+    /**
+     * Worst of the links from the edit on, or anything above the limit as soon as it is passed.
+     *
+     * @param State $from the body before the edit; stays as it is
+     * @param list<Item> $done the items before the edit
+     */
+    public function restWith(Edit $edit, State $from, array $done, int $limit = self::IMPOSSIBLE): int
+    {
+        $state = clone $from;
+        $worst = null === $edit->item ? 0 : $this->take($state, $done, $edit->item);
+        for ($at = $edit->at + (EditKind::Insert === $edit->kind ? 0 : 1); $at < \count($this->chain); ++$at) {
+            if ($worst > $limit) {
+                return $worst;
+            }
+            if ($this->isSame($state, $at)) {
+                return max($worst, $this->worstFrom[$at]);
+            }
+            $worst = max($worst, $this->take($state, $done, $this->chain->items[$at]));
+        }
+
+        return [] === $done ? self::IMPOSSIBLE : $worst;
+    }
+}

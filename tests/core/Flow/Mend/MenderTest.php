@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow\Mend;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Mend\Edit;
+use Periplus\Core\Flow\Mend\EditKind;
+use Periplus\Core\Flow\Mend\Edits;
+use Periplus\Core\Flow\Mend\Mend;
+use Periplus\Core\Flow\Mend\Mender;
+use Periplus\Core\Flow\Mend\Mends;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class MenderTest extends TestCase
+{
+    use TestTrait;
+
+    public function testASecondCrossIsMendedByASlipThatTurnsTheHips(): void
+    {
+        $mends = self::mends('1 2 2', 'boxing');
+
+        self::assertSame('1 2 slip-rear 2', self::text($mends->ofVerdict[0]));
+        self::assertSame('flows', $mends->ofVerdict[0]->verdict->value);
+        self::assertContains('1 2 3', array_map(self::text(...), $mends->ofVerdict));
+        self::assertContains('1 2', array_map(self::text(...), $mends->ofVerdict));
+    }
+
+    #[TestWith(['1 31', 'all-limbs', '1 step-in 31'])]
+    #[TestWith(['31 14h', 'all-limbs', '31 push 14h'])]
+    #[TestWith(['slip-rear 3', 'boxing', 'slip-rear slip-lead 3'])]
+    public function testTheUsualMendComesFirst(string $chain, string $rules, string $mended): void
+    {
+        self::assertSame($mended, self::text(self::mends($chain, $rules)->ofVerdict[0]));
+    }
+
+    public function testWhatFlowsNeedsNoMend(): void
+    {
+        self::assertSame([], self::mends('1 2 3 2', 'boxing')->ofVerdict);
+    }
+
+    public function testAFindingIsMendedByOneEdit(): void
+    {
+        $report = self::report('1 14l', 'kickboxing');
+        $mends = Mender::builtIn()->mends($report, new Circumstances(HouseRules::named('kickboxing')));
+        $byId = [];
+        foreach ($report->findings as $place => $finding) {
+            $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
+        }
+
+        self::assertContains('1 step-out 14l', $byId['kick-on-line']);
+        self::assertSame('1 14l exit', $byId['no-exit'][0]);
+        self::assertSame([], array_filter($report->findings, static fn ($finding, $place): bool => Severity::Credit === $finding->severity && isset($mends->ofFindings[$place]), \ARRAY_FILTER_USE_BOTH));
+    }
+
+    /** Every mend of a finding makes it hold less and no verdict worse. */
+    public function testNoMendOfAFindingMakesItWorse(): void
+    {
+        $circumstances = new Circumstances(HouseRules::named('kickboxing'));
+        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances): void {
+            $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
+            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), $circumstances);
+            $count = static fn (Report $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
+            foreach (Mender::builtIn()->mends($report, $circumstances)->ofFindings as $place => $mends) {
+                foreach ($mends as $mend) {
+                    $after = Check::builtIn()->run(new Voice($mend->chain, Stance::Orthodox), $circumstances);
+                    $id = $report->findings[$place]->id;
+                    self::assertLessThan($count($report, $id), $count($after, $id));
+                    self::assertLessThanOrEqual($report->verdict->rank(), $after->verdict->rank());
+                }
+            }
+        });
+    }
+
+    /** The oracle: every single edit and every pair made in full and checked in full, without any shortcut. */
+    public function testTheSearchFindsWhatPlainEnumerationFinds(): void
+    {
+        $circumstances = new Circumstances(HouseRules::named('all-limbs'));
+        $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4']);
+        $found = 0;
+        foreach ($chains as $chain) {
+            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), $circumstances);
+            $expected = self::plainly($report, $circumstances);
+            self::assertSame($expected, array_map(self::text(...), Mender::builtIn()->mends($report, $circumstances)->ofVerdict));
+            $found += \count($expected);
+        }
+        self::assertGreaterThan(100, $found);
+    }
+
+    /** The same for chains of any kind; three items of them, since plain enumeration takes its time. */
+    public function testTheSearchFindsWhatPlainEnumerationFindsInAnyShortChain(): void
+    {
+        $circumstances = new Circumstances(HouseRules::named('all-limbs'));
+        $this->limitTo(6)->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 50)))->then(static function (array $given) use ($circumstances): void {
+            [$chain, $from] = $given;
+            self::assertInstanceOf(Chain::class, $chain);
+            self::assertIsInt($from);
+            $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
+            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), $circumstances);
+            self::assertSame(self::plainly($report, $circumstances), array_map(self::text(...), Mender::builtIn()->mends($report, $circumstances)->ofVerdict));
+        });
+    }
+
+    public function testLongChainsGetSingleEdits(): void
+    {
+        $mends = self::mends('1 2 3 2 1 2 3 2 1 2 3 2 2', 'boxing');
+
+        self::assertFalse($mends->pairs);
+        self::assertNotSame([], $mends->ofVerdict);
+    }
+
+    public function testOfManyAlikeOnlyTheBestAreShown(): void
+    {
+        $mends = self::mends('1 2 2', 'boxing')->ofVerdict;
+        $shown = Mends::different($mends, 6);
+
+        self::assertCount(6, $shown);
+        self::assertSame($mends[0], $shown[0]);
+        $inserted = array_filter($shown, static fn (Mend $mend): bool => 1 === \count($mend->edits) && EditKind::Insert === $mend->edits[0]->kind && 2 === $mend->edits[0]->at);
+        self::assertLessThanOrEqual(2, \count($inserted));
+    }
+
+    /** @return list<string> the mended chains, best first */
+    private static function plainly(Report $report, Circumstances $circumstances): array
+    {
+        $before = $report->verdict->rank();
+        if (0 === $before) {
+            return [];
+        }
+        $edits = (new Edits(Catalogue::builtIn()))->of($report->voice->chain);
+        $alone = [];
+        $mends = [];
+        foreach ($edits as $index => $edit) {
+            $mend = self::made($report, [$edit], $circumstances);
+            self::assertNotNull($mend);
+            $alone[$index] = $mend->verdict->rank();
+            if ($mend->verdict->rank() < $before) {
+                $mends[] = $mend;
+            }
+        }
+        foreach ($edits as $index => $first) {
+            foreach ($edits as $other => $second) {
+                if (!$first->mayPrecede($second)) {
+                    continue;
+                }
+                $mend = self::made($report, [$first, $second], $circumstances);
+                if (null !== $mend && $mend->verdict->rank() < min($before, $alone[$index], $alone[$other])) {
+                    $mends[] = $mend;
+                }
+            }
+        }
+        $seenFrom = (new Bookkeeper(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
+        usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom) <=> $b->rank($seenFrom));
+
+        return array_values(array_unique(array_map(self::text(...), $mends)));
+    }
+
+    /** @param list<Edit> $edits */
+    private static function made(Report $report, array $edits, Circumstances $circumstances): ?Mend
+    {
+        $items = Edit::apply($report->voice->chain->items, $edits);
+        if (!Edits::isValid($items)) {
+            return null;
+        }
+        $after = Check::builtIn()->run(new Voice(Chain::of($items), $report->voice->stance), $circumstances);
+
+        return new Mend($edits, Chain::of($items), $after->ledger, $after->verdict);
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<Item> without what is joined to nothing
+     */
+    private static function valid(array $items): array
+    {
+        while (!Edits::isValid($items)) {
+            array_shift($items);
+        }
+
+        return [] === $items ? Chains::read('2 2')->items : $items;
+    }
+
+    private static function mends(string $chain, string $rules): Mends
+    {
+        return Mender::builtIn()->mends(self::report($chain, $rules), new Circumstances(HouseRules::named($rules)));
+    }
+
+    private static function report(string $chain, string $rules): Report
+    {
+        return Check::builtIn()->run(Chains::voice($chain), new Circumstances(HouseRules::named($rules)));
+    }
+
+    private static function text(Mend $mend): string
+    {
+        return (new Writer(Scheme::named('parity')))->write(new Voice($mend->chain, Stance::Orthodox));
+    }
+}
