@@ -21,7 +21,7 @@ final readonly class Ledger
     /** What the link waits for, in plain words. */
     public function reason(Link $link): string
     {
-        return Reasons::of($this->chain, $link, $this->states[$link->to]);
+        return Reasons::of($this->chain->items, $link, $this->states[$link->to]);
     }
 
     /** From the start of the first item to the release of the last, in ms. */

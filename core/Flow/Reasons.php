@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
@@ -17,11 +16,14 @@ final class Reasons
     /** Share of the longest part from which the second is named as well. */
     private const ADDS = 0.2;
 
-    /** @param State $state the body as the later item of the link found it */
-    public static function of(Chain $chain, Link $link, State $state): string
+    /**
+     * @param list<Item> $items of the chain, as far as the later item of the link
+     * @param State $state the body as that item found it
+     */
+    public static function of(array $items, Link $link, State $state): string
     {
         [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
-        $item = $chain->items[$at];
+        $item = $items[$at];
         if (!$item instanceof StrikeItem) {
             return \sprintf('The %s follows at once.', self::name($item));
         }
@@ -30,14 +32,14 @@ final class Reasons
         }
         $causes = array_map(Cause::from(...), array_keys(self::worthSaying($parts)));
         if ([] === array_diff([Cause::Turn->value, Cause::Load->value], array_map(static fn (Cause $cause): string => $cause->value, $causes)) && $state->turnBy === $state->loadBy) {
-            return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst(self::hips($item, $state)), self::weight($item, $state), self::since($chain, $state->turnBy), self::again($chain, $item, $state->turnBy));
+            return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst(self::hips($item, $state)), self::weight($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy));
         }
         $clauses = array_map(static fn (Cause $cause): string => match ($cause) {
             Cause::Limb => self::limb($item, $state),
-            Cause::Load => \sprintf('%s%s; the %s needs it %s', self::weight($item, $state), self::since($chain, $state->loadBy), self::again($chain, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
-            Cause::Turn => \sprintf('%s%s; the %s needs them back', self::hips($item, $state), self::since($chain, $state->turnBy), self::again($chain, $item, $state->turnBy)),
-            Cause::Feet => self::feet($chain, $item, $state),
-            Cause::Range => self::range($chain->items[$at - 1], $item, $bands, $state),
+            Cause::Load => \sprintf('%s%s; the %s needs it %s', self::weight($item, $state), self::since($items, $state->loadBy), self::again($items, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
+            Cause::Turn => \sprintf('%s%s; the %s needs them back', self::hips($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy)),
+            Cause::Feet => self::feet($items, $item, $state),
+            Cause::Range => self::range($items[$at - 1], $item, $bands, $state),
         }, $causes);
 
         return implode(' ', array_map(static fn (string $clause): string => ucfirst($clause).'.', $clauses));
@@ -75,11 +77,12 @@ final class Reasons
         return $item->strike->needsTurn->gap($state->turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
     }
 
-    private static function feet(Chain $chain, StrikeItem $item, State $state): string
+    /** @param list<Item> $items */
+    private static function feet(array $items, StrikeItem $item, State $state): string
     {
         return null === $state->crossedBy
             ? \sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
-            : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', self::name($chain->items[$state->crossedBy]), $item->strike->name);
+            : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', self::name($items[$state->crossedBy]), $item->strike->name);
     }
 
     private static function range(Item $before, StrikeItem $item, int $bands, State $state): string
@@ -93,15 +96,20 @@ final class Reasons
         return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, self::name($before), $nearer ? 'a step in' : 'a step back or a push');
     }
 
-    private static function since(Chain $chain, ?int $by): string
+    /** @param list<Item> $items */
+    private static function since(array $items, ?int $by): string
     {
-        return null === $by ? '' : ' from the '.self::name($chain->items[$by]);
+        return null === $by ? '' : ' from the '.self::name($items[$by]);
     }
 
-    /** "next cross" when the strike that is in the way is the same one. */
-    private static function again(Chain $chain, StrikeItem $item, ?int $by): string
+    /**
+     * "next cross" when the strike that is in the way is the same one.
+     *
+     * @param list<Item> $items
+     */
+    private static function again(array $items, StrikeItem $item, ?int $by): string
     {
-        $before = null === $by ? null : $chain->items[$by];
+        $before = null === $by ? null : $items[$by];
 
         return $before instanceof StrikeItem && $before->strike === $item->strike ? 'next '.$item->strike->name : $item->strike->name;
     }

@@ -27,6 +27,7 @@ final class DataTest extends TestCase
     #[TestWith(['house-rules'])]
     #[TestWith(['segments'])]
     #[TestWith(['balance'])]
+    #[TestWith(['level'])]
     public function testTheDataKeepsItsSchema(string $name): void
     {
         $validator = new Validator();

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Generate;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Flow\State;
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Stance;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * Makes chains that pass the check. It lays strike after strike that flows from the one before, by chance but from a
+ * seed, so that the same wishes give the same chains; what does not pass in the end is thrown away. How many tries it
+ * takes is bounded, never how long.
+ */
+final readonly class Generator
+{
+    /** Tries for the wishes as they are, and for each of them given up. */
+    private const TRIES = 1500;
+    private const TRIES_RELAXED = 250;
+    /** Tries for one place in a chain. */
+    private const PICKS = 12;
+
+    public function __construct(private Catalogue $catalogue, private Check $check)
+    {
+    }
+
+    public static function builtIn(): self
+    {
+        /** @var self|null $generator */
+        static $generator = null;
+
+        return $generator ??= new self(Catalogue::builtIn(), Check::builtIn());
+    }
+
+    /** @param list<string> $known fingerprints of chains that are not wanted again */
+    public function harvest(Wishes $wishes, array $known = []): Harvest
+    {
+        $reports = $this->reports($wishes, self::TRIES, $wishes->count, $known);
+        $relax = [];
+        if (\count($reports) < $wishes->count) {
+            foreach ($wishes->relaxed() as $wish => [$words, $left]) {
+                $more = \count($this->reports($left, self::TRIES_RELAXED, $wishes->count, $known));
+                if ($more > \count($reports)) {
+                    $relax[$wish] = \sprintf('%s: %d', $words, $more);
+                }
+            }
+        }
+
+        return new Harvest($reports, $relax);
+    }
+
+    /**
+     * @param list<string> $known
+     *
+     * @return list<Report>
+     */
+    private function reports(Wishes $wishes, int $tries, int $count, array $known): array
+    {
+        $dice = new Randomizer(new Mt19937($wishes->seed));
+        $pool = new Pool($this->catalogue, $wishes);
+        $reports = [];
+        $seen = array_fill_keys($known, true);
+        for ($try = 0; $try < $tries && \count($reports) < $count; ++$try) {
+            $items = $this->lay($wishes, $pool, $dice);
+            if ([] === $items) {
+                continue;
+            }
+            $chain = Chain::of($items);
+            $fingerprint = Fingerprint::of($chain)->plain;
+            if (isset($seen[$fingerprint])) {
+                continue;
+            }
+            $seen[$fingerprint] = true;
+            $voice = new Voice($chain, Stance::Orthodox);
+            if (self::isMeant($voice, $wishes)) {
+                $report = $this->check->run($voice, $wishes->circumstances);
+                if (self::passes($report, $wishes)) {
+                    $reports[] = $report;
+                }
+            }
+        }
+
+        return $reports;
+    }
+
+    /** Whether a chain that was checked is all that was wished for. */
+    public static function passes(Report $report, Wishes $wishes): bool
+    {
+        return self::isMeant($report->voice, $wishes)
+            && Verdict::Flows === $report->verdict
+            && [] === array_filter($report->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($wishes->clean))
+            && (null === $wishes->level || Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level === $wishes->level);
+    }
+
+    /** Whether it is what was wished for before anything is checked. */
+    private static function isMeant(Voice $voice, Wishes $wishes): bool
+    {
+        $limbs = array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $voice->chain->strikes());
+        $weapons = array_map(static fn (Limb $limb): string => $limb->value, $wishes->weapons);
+        $each = $wishes->each() && \count($weapons) <= $wishes->length;
+
+        return \count($limbs) === $wishes->length
+            && [] === array_diff($limbs, $weapons)
+            && (!$each || [] === array_diff($weapons, $limbs))
+            && ($wishes->switches || !\in_array($voice->stance->other(), [...$voice->stances, $voice->end], true))
+            && (null === $wishes->theme || $wishes->theme->holds($voice->chain));
+    }
+
+    /** @return list<Item> empty when the dice ran into a corner */
+    private function lay(Wishes $wishes, Pool $pool, Randomizer $dice): array
+    {
+        $book = $this->check->bookkeeper;
+        $state = $book->begin($wishes->circumstances->rules, $wishes->circumstances->tempo);
+        $items = [];
+        foreach ($pool->opening($dice) as $move) {
+            $items[] = $move;
+            $book->take($state, $move);
+        }
+        $turn = $dice->getInt(1, max(1, $wishes->length - 1));
+        for ($strike = 0; $strike < $wishes->length; ++$strike) {
+            if ($strike > 0 && ($strike === $turn || 0 === $dice->getInt(0, 7))) {
+                foreach ($pool->between($dice) as $move) {
+                    $items[] = $move;
+                    $book->take($state, $move);
+                }
+            }
+            $next = null;
+            for ($pick = 0; $pick < self::PICKS && null === $next; ++$pick) {
+                $next = $this->flowing($pool->strike($dice, [] === $items, end($items)), $state);
+            }
+            if (null === $next) {
+                return [];
+            }
+            [$items[], $state] = $next;
+        }
+
+        return [...$items, ...$pool->ending($dice)];
+    }
+
+    /** @return array{StrikeItem, State}|null the strike and the body after it, when it flows */
+    private function flowing(StrikeItem $item, State $state): ?array
+    {
+        $then = clone $state;
+        $link = $this->check->bookkeeper->take($then, $item);
+
+        return null === $link || Verdict::Flows === $link->verdict ? [$item, $then] : null;
+    }
+
+    private static function weight(Severity $severity): int
+    {
+        return match ($severity) {
+            Severity::Must => 3,
+            Severity::Should => 2,
+            Severity::Hint => 1,
+            Severity::Off, Severity::Credit => 0,
+        };
+    }
+}

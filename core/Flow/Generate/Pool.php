@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Generate;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Target;
+use Random\Randomizer;
+
+/**
+ * What the dice may draw from for these wishes. How often something is drawn follows what coaches do: most chains
+ * begin with the jab, sides alternate, chains end by leaving. Common practice, no source.
+ *
+ * @internal to {@see Generator}
+ */
+final readonly class Pool
+{
+    private const DAILY = ['straight', 'hook', 'uppercut', 'push kick', 'round kick', 'switch kick', 'knee', 'elbow'];
+    private const DAILY_TIMES = 6;
+    /** How often a move is drawn; once when it is not named. */
+    private const MOVES = ['slip-lead' => 4, 'slip-rear' => 4, 'roll-lead' => 3, 'roll-rear' => 3, 'pull' => 2, 'step-out' => 3, 'step-in' => 2, 'pivot-out' => 3, 'exit' => 5, 'step-back' => 2];
+
+    /** @var list<StrikeItem> */
+    private array $strikes;
+    /** @var list<Item> */
+    private array $between;
+    /** @var list<Item> */
+    private array $openings;
+    /** @var list<Item> */
+    private array $endings;
+    private StrikeItem $jab;
+
+    public function __construct(Catalogue $catalogue, private Wishes $wishes)
+    {
+        $strikes = [];
+        foreach ($catalogue->strikes as $strike) {
+            if (!\in_array($strike->limb, $wishes->weapons, true)) {
+                continue;
+            }
+            foreach ($strike->targets as $target) {
+                $item = new StrikeItem($strike, $target);
+                // A body shot where that is the theme comes up more often, and so does what is thrown every day.
+                $often = match (true) {
+                    $strike->spins(), Target::Leg === $target && 'round kick' !== $strike->family => 0,
+                    Theme::BodyWork === $wishes->theme && Target::Body === $target && $strike->limb->isArm() => 3,
+                    $target === $strike->defaultTarget(), 'round kick' === $strike->family => 2,
+                    default => 1,
+                };
+                $strikes = [...$strikes, ...array_fill(0, $often * (\in_array($strike->family, self::DAILY, true) ? self::DAILY_TIMES : 1), $item)];
+            }
+        }
+        $this->strikes = $strikes;
+        $this->jab = new StrikeItem($catalogue->strike('jab'), Target::Head);
+        $moves = static function (\Closure $test) use ($catalogue): array {
+            $items = [];
+            foreach ($catalogue->moves as $id => $move) {
+                if (Feet::Cross !== $move->feet && true === $test($move)) {
+                    $items = [...$items, ...array_fill(0, self::MOVES[$id] ?? 1, new MoveItem($move))];
+                }
+            }
+
+            return $items;
+        };
+        $dodges = Theme::dodges(...);
+        $angles = static fn (Move $move): bool => $move->takesAngle();
+        $this->between = $moves(match ($wishes->theme) {
+            Theme::HeadMovement => $dodges,
+            Theme::Angles => $angles,
+            default => static fn (Move $move): bool => $dodges($move) || $angles($move) || -1 === $move->range && !$move->changesStance() || ($wishes->switches && $move->changesStance()),
+        });
+        $this->openings = match ($wishes->theme) {
+            Theme::Counters => $moves(static fn (Move $move): bool => MoveKind::Defence === $move->kind && 'level' !== $move->id),
+            Theme::InAndOut => $moves(static fn (Move $move): bool => 'step-in' === $move->id),
+            default => [],
+        };
+        $this->endings = $moves(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && $move->range > 0 && !$move->changesStance() || (Theme::InAndOut !== $wishes->theme && MoveKind::Footwork === $move->kind && $angles($move)));
+    }
+
+    /** @return list<Item> */
+    public function opening(Randomizer $dice): array
+    {
+        return [] === $this->openings ? [] : [$this->openings[$dice->getInt(0, \count($this->openings) - 1)]];
+    }
+
+    /** @return list<Item> */
+    public function between(Randomizer $dice): array
+    {
+        return [$this->between[$dice->getInt(0, \count($this->between) - 1)]];
+    }
+
+    /** @return list<Item> */
+    public function ending(Randomizer $dice): array
+    {
+        return [$this->endings[$dice->getInt(0, \count($this->endings) - 1)]];
+    }
+
+    /** @param Item|false $before the item before it */
+    public function strike(Randomizer $dice, bool $first, Item|false $before): StrikeItem
+    {
+        $jabs = \in_array($this->jab->strike->limb, $this->wishes->weapons, true);
+        if ($jabs && $first && 0 < $dice->getInt(0, 4)) {
+            return $this->jab;
+        }
+        $drawn = $this->strikes[$dice->getInt(0, \count($this->strikes) - 1)];
+        // The same side twice is drawn again, but for once in four.
+        $again = $before instanceof StrikeItem && $before->strike->role === $drawn->strike->role && 0 < $dice->getInt(0, 3);
+
+        return $again ? $this->strikes[$dice->getInt(0, \count($this->strikes) - 1)] : $drawn;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Generate;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Target;
+
+/** What a class is about, and what a chain must have to be about it. Common practice, no source. */
+enum Theme: string
+{
+    case HeadMovement = 'head-movement';
+    case BodyWork = 'body-work';
+    case InAndOut = 'in-and-out';
+    case Angles = 'angles';
+    case Counters = 'counters';
+    case KicksOffHands = 'kicks-off-hands';
+
+    public function title(): string
+    {
+        return match ($this) {
+            self::HeadMovement => 'head movement',
+            self::BodyWork => 'body work',
+            self::InAndOut => 'in and out',
+            self::Angles => 'angles',
+            self::Counters => 'counters',
+            self::KicksOffHands => 'kicks off hands',
+        };
+    }
+
+    public function holds(Chain $chain): bool
+    {
+        $items = $chain->items;
+        $delivered = array_filter($chain->strikes(), static fn (StrikeItem $item): bool => $item->delivered());
+        $first = array_key_first($delivered) ?? 0;
+        $last = array_key_last($delivered) ?? 0;
+        $between = array_filter($items, static fn (Item $item, int $at): bool => $at > $first && $at < $last, \ARRAY_FILTER_USE_BOTH);
+
+        return match ($this) {
+            self::HeadMovement => self::has($between, self::dodges(...)),
+            self::BodyWork => 2 <= \count(array_filter($delivered, static fn (StrikeItem $item): bool => Target::Body === $item->target && $item->strike->limb->isArm())),
+            self::InAndOut => self::has(\array_slice($items, 0, $last), static fn (Move $move): bool => $move->range < 0) && self::has(\array_slice($items, $last + 1), static fn (Move $move): bool => $move->range > 0),
+            self::Angles => self::has($between, static fn (Move $move): bool => $move->takesAngle()),
+            self::Counters => ($items[0] ?? null) instanceof MoveItem && MoveKind::Defence === $items[0]->move->kind && [] !== $delivered,
+            self::KicksOffHands => self::kicksOffHands($items),
+        };
+    }
+
+    /** Whether the head is taken away from a blow: a slip, a roll, a duck, a pull. */
+    public static function dodges(Move $move): bool
+    {
+        return MoveKind::Defence === $move->kind && $move->movesHead() && 'level' !== $move->id;
+    }
+
+    /** @param array<int, Item> $items */
+    private static function has(array $items, \Closure $test): bool
+    {
+        foreach ($items as $item) {
+            if ($item instanceof MoveItem && true === $test($item->move)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param list<Item> $items */
+    private static function kicksOffHands(array $items): bool
+    {
+        $hand = false;
+        foreach ($items as $item) {
+            if ($item instanceof StrikeItem) {
+                if ($hand && Limb::Leg === $item->strike->limb && $item->delivered()) {
+                    return true;
+                }
+                $hand = Limb::Hand === $item->strike->limb;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Generate;
+
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Technique\Limb;
+
+/** What generated chains have to be like. */
+final readonly class Wishes
+{
+    public const SHORTEST = 2;
+    public const LONGEST = 10;
+    public const MOST = 24;
+
+    /**
+     * @param int $length how many strikes
+     * @param non-empty-list<Limb> $weapons what strikes; each of them at least once, as far as the length allows
+     * @param int|null $level 1 to 3; any when null
+     * @param bool $switches whether the stance may change
+     * @param Severity $clean no finding of that severity or a heavier one: hint, should or must
+     * @param int $count how many chains
+     */
+    public function __construct(
+        public Circumstances $circumstances,
+        public int $length = 4,
+        public array $weapons = [Limb::Hand],
+        public ?int $level = null,
+        public ?Theme $theme = null,
+        public bool $switches = false,
+        public Severity $clean = Severity::Should,
+        public int $seed = 1,
+        public int $count = 8,
+    ) {
+        if ($length < self::SHORTEST || $length > self::LONGEST) {
+            throw new \DomainException(\sprintf('A generated chain has %d to %d strikes, not %d.', self::SHORTEST, self::LONGEST, $length));
+        }
+        if ($count < 1 || $count > self::MOST) {
+            throw new \DomainException(\sprintf('1 to %d chains are made at a time, not %d.', self::MOST, $count));
+        }
+        if (!\in_array($clean, [Severity::Hint, Severity::Should, Severity::Must], true)) {
+            throw new \DomainException('Chains are clean of hint, should or must.');
+        }
+    }
+
+    /**
+     * The same wishes with one of them given up.
+     *
+     * @return array<string, array{string, self}> by the wish: what giving it up means, in words, and what is left
+     */
+    public function relaxed(): array
+    {
+        $relaxed = [];
+        if (null !== $this->theme) {
+            $relaxed['theme'] = ['without the theme', $this->with(theme: null)];
+        }
+        if (null !== $this->level) {
+            $relaxed['level'] = ['at any level', $this->with(level: null)];
+        }
+        if (\count($this->weapons) < \count(Limb::cases())) {
+            $relaxed['weapons'] = ['with any weapon', $this->with(weapons: Limb::cases())];
+        }
+        foreach ([$this->length + 1, $this->length - 1] as $length) {
+            if ($length >= self::SHORTEST && $length <= self::LONGEST) {
+                $relaxed['length '.$length] = [\sprintf('with %d strikes', $length), $this->with(length: $length)];
+            }
+        }
+        $lighter = match ($this->clean) {
+            Severity::Hint => Severity::Should,
+            default => Severity::Must,
+        };
+        if ($lighter !== $this->clean) {
+            $relaxed['clean'] = [\sprintf('clean of "%s" alone', $lighter->value), $this->with(clean: $lighter)];
+        }
+        if (!$this->switches) {
+            $relaxed['switches'] = ['with changes of stance', $this->with(switches: true)];
+        }
+
+        return $relaxed;
+    }
+
+    /** Whether each weapon has to be there. */
+    public function each(): bool
+    {
+        return \count($this->weapons) < \count(Limb::cases());
+    }
+
+    /** @param list<Limb>|null $weapons */
+    private function with(Theme|false|null $theme = false, int|false|null $level = false, ?array $weapons = null, ?int $length = null, ?Severity $clean = null, ?bool $switches = null): self
+    {
+        return new self(
+            $this->circumstances,
+            $length ?? $this->length,
+            null === $weapons || [] === $weapons ? $this->weapons : $weapons,
+            false === $level ? $this->level : $level,
+            false === $theme ? $this->theme : $theme,
+            $switches ?? $this->switches,
+            $clean ?? $this->clean,
+            $this->seed,
+            $this->count,
+        );
+    }
+}

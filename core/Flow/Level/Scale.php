@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Level;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Link;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\MoveKind;
+
+/** Adds up what makes a chain hard to learn. What each thing counts stands in core/data/level.json. */
+final readonly class Scale
+{
+    /** Families that a first course teaches; common practice, no source. */
+    private const BASIC = ['straight', 'hook', 'push kick', 'round kick', 'knee'];
+
+    /**
+     * @param array<string, float> $points what each thing counts, by id
+     * @param array<int, float> $levels points from which on each level holds, rising
+     */
+    public function __construct(private array $points, private array $levels)
+    {
+    }
+
+    public static function builtIn(): self
+    {
+        /** @var self|null $scale */
+        static $scale = null;
+
+        return $scale ??= self::read(__DIR__.'/../../data/level.json');
+    }
+
+    public function of(Report $report, float $tempo = 1.0): Difficulty
+    {
+        $reasons = [];
+        $sum = 0.0;
+        foreach ($this->counts($report, $tempo) as $id => [$count, $message]) {
+            $points = $count * $this->points[$id];
+            $sum += $points;
+            if (abs($points) > 0.001) {
+                $reasons[] = new Reason($id, round($points, 2), $message);
+            }
+        }
+        usort($reasons, static fn (Reason $a, Reason $b): int => [-abs($a->points), $a->id] <=> [-abs($b->points), $b->id]);
+        $level = 1;
+        foreach ($this->levels as $number => $from) {
+            $level = $sum >= $from ? $number : $level;
+        }
+
+        return new Difficulty($level, round(max(0.0, $sum), 2), $reasons);
+    }
+
+    /** @return array<string, array{float|int, string}> how often each thing is there, and that in words */
+    private function counts(Report $report, float $tempo): array
+    {
+        $voice = $report->voice;
+        $items = $voice->chain->items;
+        $strikes = $voice->chain->strikes();
+        $last = array_key_last($strikes) ?? 0;
+        $inside = static fn (\Closure $test): int => \count(array_filter(\array_slice($items, 0, $last), static fn (Item $item): bool => $item instanceof MoveItem && true === $test($item->move)));
+        $count = static fn (\Closure $test): int => \count(array_filter($strikes, $test));
+        $different = \count(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)));
+        $rare = \count(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, array_filter($strikes, static fn (StrikeItem $item): bool => !\in_array($item->strike->family, self::BASIC, true)))));
+        [$sameSide, $heights] = self::neighbours($voice, $strikes);
+        $defence = $inside(static fn (Move $move): bool => MoveKind::Defence === $move->kind);
+        $angles = $inside(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance());
+        $stance = 0;
+        foreach ($items as $at => $item) {
+            $stance += Voice::after($item, $voice->stances[$at]) === $voice->stances[$at] || $at >= $last && $item instanceof MoveItem ? 0 : 1;
+        }
+        $feints = $count(static fn (StrikeItem $item): bool => $item->feint);
+        $together = $count(static fn (StrikeItem $item): bool => $item->joined);
+        $legs = $count(static fn (StrikeItem $item): bool => $item->isLegStrike());
+        $elbows = $count(static fn (StrikeItem $item): bool => Limb::Elbow === $item->strike->limb);
+        $spins = $count(static fn (StrikeItem $item): bool => $item->strike->spins());
+        $waits = \count(array_filter($report->ledger->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict));
+
+        return [
+            'length' => [max(0, $last - 2), \sprintf('%d items up to the last strike', $last + 1)],
+            'weapons' => [max(0, $different - 2), \sprintf('%d different strikes', $different)],
+            'shapes' => [$rare, self::times($rare, 'a strike beyond the basic ones')],
+            'sameSide' => [$sameSide, self::times($sameSide, 'two strikes in a row from one side')],
+            'heights' => [$heights, self::times($heights, 'the height changes')],
+            'stance' => [$stance, self::times($stance, 'the stance changes')],
+            'defence' => [$defence, self::times($defence, 'defence between strikes')],
+            'angles' => [$angles, self::times($angles, 'footwork between strikes')],
+            'feints' => [$feints, self::times($feints, 'a feint')],
+            'together' => [$together, self::times($together, 'two strikes land together')],
+            'legs' => [$legs, self::times($legs, 'a kick or a knee on one foot')],
+            'elbows' => [$elbows, self::times($elbows, 'an elbow')],
+            'spins' => [$spins, self::times($spins, 'a spinning strike')],
+            'waits' => [$waits, self::times($waits, 'a wait against the body')],
+            'tempo' => [1.0 - $tempo, $tempo < 1.0 ? 'thrown fast' : 'thrown slowly'],
+        ];
+    }
+
+    /**
+     * @param array<int, StrikeItem> $strikes
+     *
+     * @return array{int, int} doubles of one side, and changes of height
+     */
+    private static function neighbours(Voice $voice, array $strikes): array
+    {
+        $sameSide = $heights = 0;
+        $before = null;
+        foreach ($strikes as $at => $item) {
+            if (null !== $before) {
+                $heights += $strikes[$before]->target === $item->target ? 0 : 1;
+                $doubled = $before === $at - 1 && $voice->side($before) === $voice->side($at) && !$item->joined;
+                $sameSide += $doubled && 'jab' !== $item->strike->id && 'jab' !== $strikes[$before]->strike->id ? 1 : 0;
+            }
+            $before = $at;
+        }
+
+        return [$sameSide, $heights];
+    }
+
+    private static function times(int $count, string $what): string
+    {
+        return match ($count) {
+            1 => $what.' once',
+            2 => $what.' twice',
+            default => \sprintf('%s %d times', $what, $count),
+        };
+    }
+
+    private static function read(string $file): self
+    {
+        /** @var array{points: array<string, array{value: int|float}>, levels: list<array{level: int, from: int|float}>} $data */
+        $data = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
+
+        return new self(
+            array_map(static fn (array $row): float => (float) $row['value'], $data['points']),
+            array_map(floatval(...), array_column($data['levels'], 'from', 'level')),
+        );
+    }
+}

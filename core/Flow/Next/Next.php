@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Next;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Link;
+use Periplus\Core\Flow\Reasons;
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Catalogue;
+
+/** What flows from here: every strike at every target it goes to, and every move, by how soon it could start. */
+final readonly class Next
+{
+    /** @var list<Item> */
+    private array $items;
+    private Bookkeeper $bookkeeper;
+
+    public function __construct(Catalogue $catalogue)
+    {
+        $items = [];
+        foreach ($catalogue->strikes as $strike) {
+            foreach ($strike->targets as $target) {
+                $items[] = new StrikeItem($strike, $target);
+            }
+        }
+        foreach ($catalogue->moves as $move) {
+            $items[] = new MoveItem($move);
+        }
+        $this->items = $items;
+        $this->bookkeeper = new Bookkeeper($catalogue->body);
+    }
+
+    public static function builtIn(): self
+    {
+        /** @var self|null $next */
+        static $next = null;
+
+        return $next ??= new self(Catalogue::builtIn());
+    }
+
+    /**
+     * @param list<Item> $before the items up to the cursor
+     *
+     * @return list<Continuation> the shortest wait first; of equal ones the strikes before the moves, and of strikes the
+     *                            one that swings the hips widest
+     */
+    public function after(array $before, Circumstances $circumstances): array
+    {
+        $state = $this->bookkeeper->begin($circumstances->rules, $circumstances->tempo);
+        foreach ($before as $item) {
+            $this->bookkeeper->take($state, $item);
+        }
+        $ranked = [];
+        foreach ($this->items as $order => $item) {
+            $then = clone $state;
+            $link = $this->bookkeeper->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
+            $reason = 0 === $state->count
+                ? \sprintf('The chain can begin with the %s.', Reasons::name($item))
+                : Reasons::of([...$before, $item], $link, $state);
+            $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
+            $ranked[] = [[round($link->wait, 3), -round($swing, 3), $order], new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason)];
+        }
+        usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($ranked, 1);
+    }
+}

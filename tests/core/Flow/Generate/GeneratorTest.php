@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow\Generate;
+
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\Generate\Generator;
+use Periplus\Core\Flow\Generate\Theme;
+use Periplus\Core\Flow\Generate\Wishes;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Technique\Limb;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class GeneratorTest extends TestCase
+{
+    /** Wishes of every kind; each result is checked anew, apart from the generator. */
+    public function testEveryResultIsWhatWasWishedFor(): void
+    {
+        $made = 0;
+        foreach (HouseRules::ids() as $rules) {
+            $circumstances = new Circumstances(HouseRules::named($rules));
+            foreach ([null, ...Theme::cases()] as $seed => $theme) {
+                $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
+                $wishes = new Wishes($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
+                foreach (Generator::builtIn()->harvest($wishes)->reports as $report) {
+                    self::assertFits($report, $wishes);
+                    ++$made;
+                }
+            }
+        }
+        self::assertGreaterThan(40, $made);
+    }
+
+    public function testTheSameSeedGivesTheSameList(): void
+    {
+        $list = static fn (int $seed): array => self::keys(new Wishes(new Circumstances(HouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
+
+        self::assertSame($list(7), $list(7));
+        self::assertNotSame($list(7), $list(8));
+        self::assertSame($list(7), array_unique($list(7)));
+    }
+
+    public function testWhatIsKnownIsNotMadeAgain(): void
+    {
+        $wishes = new Wishes(new Circumstances(HouseRules::named('boxing')));
+        $known = self::keys($wishes);
+        $again = array_map(static fn (Report $report): string => Fingerprint::of($report->voice->chain)->plain, Generator::builtIn()->harvest($wishes, $known)->reports);
+
+        self::assertNotSame([], $again);
+        self::assertSame([], array_intersect($known, $again));
+    }
+
+    /** Elbows under boxing rules cannot be; eight strikes cannot be a first lesson. */
+    #[TestWith(['boxing', 'elbow', 4, null, 'weapons'])]
+    #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
+    public function testWishesThatCannotBeMetSayWhichToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
+    {
+        $harvest = Generator::builtIn()->harvest(new Wishes(new Circumstances(HouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
+
+        self::assertSame([], $harvest->reports);
+        self::assertArrayHasKey($relax, $harvest->relax);
+        self::assertMatchesRegularExpression('/: [1-9]/', $harvest->relax[$relax]);
+    }
+
+    #[TestWith(['head-movement', '1 slip-lead 2', '1 2 slip-lead'])]
+    #[TestWith(['body-work', '1b 2 3b', '1b 2 3'])]
+    #[TestWith(['in-and-out', 'step-in 1 2 exit', '1 2 exit'])]
+    #[TestWith(['angles', '1 pivot-out 2', '1 2 pivot-out'])]
+    #[TestWith(['counters', 'slip-lead 3', '3 slip-lead'])]
+    #[TestWith(['kicks-off-hands', '1 step-out 14', '14 1'])]
+    public function testWhatAThemeIs(string $theme, string $holds, string $doesNot): void
+    {
+        self::assertTrue(Theme::from($theme)->holds(Chains::read($holds)));
+        self::assertFalse(Theme::from($theme)->holds(Chains::read($doesNot)));
+    }
+
+    #[TestWith([1, 8, 'A generated chain has 2 to 10 strikes, not 1.'])]
+    #[TestWith([4, 99, '1 to 24 chains are made at a time, not 99.'])]
+    public function testWishesBeyondReasonAreRefused(int $length, int $count, string $message): void
+    {
+        $this->expectExceptionMessage($message);
+        new Wishes(new Circumstances(HouseRules::named('boxing')), $length, count: $count);
+    }
+
+    private static function assertFits(Report $made, Wishes $wishes): void
+    {
+        $report = Check::builtIn()->run($made->voice, $wishes->circumstances);
+        $strikes = $report->voice->chain->strikes();
+        self::assertSame('flows', $report->verdict->value);
+        self::assertCount($wishes->length, $strikes);
+        $heavy = Severity::Hint === $wishes->clean ? [Severity::Hint, Severity::Should, Severity::Must] : [Severity::Should, Severity::Must];
+        self::assertSame([], array_filter($report->findings, static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true)));
+        self::assertEqualsCanonicalizing($wishes->weapons, array_values(array_unique(array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes), \SORT_REGULAR)));
+        self::assertTrue(null === $wishes->theme || $wishes->theme->holds($report->voice->chain));
+        self::assertTrue(null === $wishes->level || Scale::builtIn()->of($report)->level === $wishes->level);
+        self::assertTrue($wishes->switches || $report->voice->end === $report->voice->stance);
+    }
+
+    /** @return list<string> */
+    private static function keys(Wishes $wishes): array
+    {
+        return array_map(static fn (Report $report): string => Fingerprint::of($report->voice->chain)->plain, Generator::builtIn()->harvest($wishes)->reports);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow\Next;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Bookkeeper;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Next\Continuation;
+use Periplus\Core\Flow\Next\Next;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\TestCase;
+
+final class NextTest extends TestCase
+{
+    use TestTrait;
+
+    public function testAfterACrossTheLeadHookComesBeforeAnotherCross(): void
+    {
+        $keys = array_map(static fn (Continuation $next): string => $next->item->key(), self::after('1 2'));
+
+        self::assertLessThan(array_search('cross.h', $keys, true), array_search('lead-hook.h', $keys, true));
+        self::assertSame(\count(Catalogue::builtIn()->moves), \count(array_filter(self::after('1 2'), static fn (Continuation $next): bool => !$next->item instanceof StrikeItem)));
+        $cross = self::after('1 2')[(int) array_search('cross.h', $keys, true)];
+        self::assertSame('turn', $cross->cause?->value);
+        self::assertStringStartsWith('The hips are still through', $cross->reason);
+    }
+
+    public function testAnyChainCanBeginWithAnything(): void
+    {
+        foreach (self::after('') as $next) {
+            self::assertSame(0.0, $next->wait);
+            self::assertStringStartsWith('The chain can begin with', $next->reason);
+        }
+    }
+
+    /** The strip says of each continuation what the account of the longer chain says of its last link. */
+    public function testEveryContinuationIsWhatTheAccountSays(): void
+    {
+        $circumstances = new Circumstances(HouseRules::named('all-limbs'), 0.8);
+        $bookkeeper = new Bookkeeper(Catalogue::builtIn()->body);
+        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances, $bookkeeper): void {
+            $before = \array_slice($chain->items, 0, 20);
+            $last = 0.0;
+            foreach (Next::builtIn()->after($before, $circumstances) as $next) {
+                $ledger = $bookkeeper->book(Chain::of([...$before, $next->item]), $circumstances->rules, 0.8);
+                $link = $ledger->links[\count($before) - 1];
+                self::assertSame($link->wait, $next->wait);
+                self::assertSame($link->verdict, $next->verdict);
+                self::assertSame($ledger->reason($link), $next->reason);
+                self::assertGreaterThanOrEqual(round($last, 3), round($next->wait, 3));
+                $last = $next->wait;
+            }
+        });
+    }
+
+    /** @return list<Continuation> */
+    private static function after(string $text): array
+    {
+        return Next::builtIn()->after('' === $text ? [] : Chains::read($text)->items, new Circumstances(HouseRules::named('all-limbs')));
+    }
+}
