@@ -10,6 +10,7 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\School\LeadHook;
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Feet;
 
@@ -56,7 +57,7 @@ final readonly class Bookkeeper
     /** In stance, weight even, hips square, at the start of a chain. */
     public function begin(HouseRules $rules, float $tempo = 1.0): State
     {
-        return new State($this->body->startRange, $tempo, $rules->frontFootHook);
+        return new State($this->body->startRange, $tempo, LeadHook::FrontFoot === $rules->schools->leadHook);
     }
 
     /**

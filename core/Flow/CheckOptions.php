@@ -8,13 +8,16 @@ use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 
-/** How a text is to be read and checked. A height or a stance length of its own, in cm, goes before the named athlete's. */
+/**
+ * How a text is to be read and checked. A height or a stance length of its own, in cm, goes before the
+ * named athlete's; rules are a set of the gym's or the id of a built-in one.
+ */
 final readonly class CheckOptions
 {
     public function __construct(
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
-        public string $rules = 'all-limbs',
+        public HouseRules|string $rules = 'all-limbs',
         public string $scheme = 'parity',
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
@@ -28,7 +31,7 @@ final readonly class CheckOptions
     /** @throws \DomainException|\OutOfBoundsException when the rules, the tempo or the athlete are not to be had */
     public function circumstances(): Circumstances
     {
-        return new Circumstances(HouseRules::named($this->rules), $this->tempo, $this->medium, $this->group, $this->athlete());
+        return new Circumstances($this->rules instanceof HouseRules ? $this->rules : HouseRules::named($this->rules), $this->tempo, $this->medium, $this->group, $this->athlete());
     }
 
     private function athlete(): Athlete

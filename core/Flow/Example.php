@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-/** A chain in parity numbering that shows a rule or its absence; run by the tests. */
+use Periplus\Core\Flow\School\Schools;
+
+/** A chain in parity numbering that shows a rule or its absence, in the schools of the house unless it names its own; run by the tests. */
 final readonly class Example
 {
     public function __construct(
@@ -12,6 +14,7 @@ final readonly class Example
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
         public float $tempo = 1.0,
+        public ?Schools $schools = null,
     ) {
     }
 }

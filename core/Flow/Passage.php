@@ -12,6 +12,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Technique\Limb;
 
 /** What a rule looks at: the chain, its account and for whom it is checked. */
 final class Passage
@@ -70,6 +71,20 @@ final class Passage
         }
 
         return null;
+    }
+
+    /** @return array<int, int> for each delivered kick that has a hand as the strike before it, the place of that hand by the place of the kick */
+    public function handsBeforeKicks(): array
+    {
+        $hands = [];
+        foreach ($this->delivered as $at => $item) {
+            $before = Limb::Leg === $item->strike->limb ? $this->strikeBefore($at) : null;
+            if (null !== $before && isset($this->strikes[$before]) && Limb::Hand === $this->strikes[$before]->strike->limb) {
+                $hands[$at] = $before;
+            }
+        }
+
+        return $hands;
     }
 
     /** @return list<MoveItem> the moves between two places */

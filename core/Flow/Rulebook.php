@@ -16,6 +16,8 @@ final readonly class Rulebook
             new Rules\SquareStance(),
             new Rules\UnannouncedKick(),
             new Rules\KickOnLine(),
+            new Rules\HandBeforeKick(),
+            new Rules\HandAndKick(),
             new Rules\SpinUnsecured(),
             new Rules\StaticHead(),
             new Rules\SameSideRun(),

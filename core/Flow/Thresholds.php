@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-/** From how many on a finding holds; units in core/data/house-rules.json. */
+/** From how many on a finding holds; units and limits in core/data/house-rules.json. */
 final readonly class Thresholds
 {
     public function __construct(
@@ -15,5 +15,24 @@ final readonly class Thresholds
         public int $rangeJump,
         public float $tempoLoss,
     ) {
+    }
+
+    /** @param array{staticHead: int, oneHeight: int, sameSide: int, drives: int, rangeJump: int, tempoLoss: float} $row */
+    public static function of(array $row): self
+    {
+        return new self(...$row);
+    }
+
+    /** @return array{staticHead: int, oneHeight: int, sameSide: int, drives: int, rangeJump: int, tempoLoss: float} */
+    public function toArray(): array
+    {
+        return [
+            'staticHead' => $this->staticHead,
+            'oneHeight' => $this->oneHeight,
+            'sameSide' => $this->sameSide,
+            'drives' => $this->drives,
+            'rangeJump' => $this->rangeJump,
+            'tempoLoss' => $this->tempoLoss,
+        ];
     }
 }

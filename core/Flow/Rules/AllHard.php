@@ -9,6 +9,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\School\HardStrikes;
 use Periplus\Core\Flow\Sighting;
 
 final readonly class AllHard implements Rule
@@ -47,7 +48,7 @@ final readonly class AllHard implements Rule
     {
         $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $passage->delivered));
         $marked = array_filter($efforts, static fn (int $rank): bool => $rank !== Effort::Plain->rank());
-        if (\count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
+        if (HardStrikes::Every === $passage->circumstances->rules->schools->hardStrikes || \count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
             return [];
         }
 

@@ -9,7 +9,10 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\School\Ending;
 use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Role;
 
 final readonly class NoExit implements Rule
 {
@@ -20,12 +23,12 @@ final readonly class NoExit implements Rule
 
     public function title(): string
     {
-        return 'Ends where it stands';
+        return 'How the chain ends';
     }
 
     public function reason(): string
     {
-        return 'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer.';
+        return 'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. Other schools finish with a kick, or with a lead hand; the gym chooses.';
     }
 
     public function isCredit(): bool
@@ -46,10 +49,15 @@ final readonly class NoExit implements Rule
     public function sightings(Passage $passage): array
     {
         $last = \count($passage->items) - 1;
-        $item = $passage->items[$last] ?? null;
+        $stands = $passage->items[$last] instanceof StrikeItem || $passage->items[$last] instanceof FreeStrikes;
+        $strike = $passage->strikes[array_key_last($passage->strikes) ?? -1] ?? null;
+        $message = match ($passage->circumstances->rules->schools->ending) {
+            Ending::Move => $stands ? 'Nothing takes the athlete out after the last strike. Exit, pivot, roll or step.' : null,
+            Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb ? \sprintf('The last strike is the %s; this gym finishes with a kick.', $strike->strike->name) : null,
+            Ending::LeadHand => null !== $strike && (Limb::Hand !== $strike->strike->limb || Role::Lead !== $strike->strike->role) ? \sprintf('The last strike is the %s; this gym finishes with a lead hand.', $strike->strike->name) : null,
+            Ending::Any => null,
+        };
 
-        return $item instanceof StrikeItem || $item instanceof FreeStrikes
-            ? [new Sighting($last, 'Nothing takes the athlete out after the last strike. Exit, pivot, roll or step.')]
-            : [];
+        return null === $message ? [] : [new Sighting($last, $message)];
     }
 }

@@ -12,12 +12,17 @@ use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Finding;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\School\Ending;
+use Periplus\Core\Flow\School\HardStrikes;
+use Periplus\Core\Flow\School\LeadHook;
+use Periplus\Core\Flow\School\Schools;
 use Periplus\Core\Flow\Severity;
 use Periplus\Core\Flow\Thresholds;
 use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The house decides what weighs how much; the computation of the links is not its affair. */
@@ -83,6 +88,48 @@ final class HouseRulesTest extends TestCase
         self::assertSame(Severity::Hint, HouseRules::named('boxing')->severity('a-rule-of-next-year'), 'What a set does not know yet is a hint.');
     }
 
+    /** A back-foot hook leaves the standing foot empty, a front-foot hook does not. */
+    #[TestWith(['1 2 3 14h', 'reload', 'flows'])]
+    #[TestWith(['3 14h', 'reload', 'flows'])]
+    #[TestWith(['1 2 3 2', 'flows', 'flows'])]
+    public function testTheSchoolOfTheLeadHookDecidesTheKickAfterIt(string $chain, string $backFoot, string $frontFoot): void
+    {
+        $kickboxing = HouseRules::named('kickboxing');
+        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::voice($chain), new Circumstances($rules))->linkVerdict->value;
+
+        self::assertSame($backFoot, $verdict($kickboxing));
+        self::assertSame($frontFoot, $verdict($kickboxing->inSchools(new Schools(LeadHook::FrontFoot))));
+    }
+
+    #[TestWith(['kick', '1 2 14 exit', '1 14 2 exit'])]
+    #[TestWith(['lead-hand', '1 2 3', '1 2'])]
+    #[TestWith(['move', '1 2 exit', '1 2'])]
+    public function testTheSchoolOfTheEnding(string $ending, string $good, string $bad): void
+    {
+        $rules = HouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
+        $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::voice($chain), new Circumstances($rules))->findings, 'id');
+
+        self::assertNotContains('no-exit', $ids($good));
+        self::assertContains('no-exit', $ids($bad));
+    }
+
+    public function testWhereTheGymTakesNoSideNothingIsSaid(): void
+    {
+        $any = HouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($any): void {
+            $ids = array_column(Check::builtIn()->run(new Voice($chain, Stance::Orthodox), new Circumstances($any))->findings, 'id');
+            self::assertSame([], array_intersect(['no-exit', 'all-hard', 'hand-before-kick', 'hand-and-kick'], $ids));
+        });
+    }
+
+    public function testASetReadsBackAsItWasWritten(): void
+    {
+        foreach (HouseRules::builtIn() as $rules) {
+            self::assertEquals($rules, HouseRules::of($rules->toArray()));
+        }
+        self::assertSame(['staticHead', 'oneHeight', 'sameSide', 'drives', 'rangeJump', 'tempoLoss'], array_keys(HouseRules::limits()));
+    }
+
     private static function house(Severity $severity, ?Thresholds $thresholds = null): HouseRules
     {
         $severities = [];
@@ -90,6 +137,6 @@ final class HouseRulesTest extends TestCase
             $severities[$rule->id()] = $severity;
         }
 
-        return new HouseRules('own', 'Own', [Limb::Hand], false, $severities, $thresholds ?? new Thresholds(5, 5, 3, 3, 2, 0.15));
+        return new HouseRules('own', 'Own', [Limb::Hand], new Schools(), $severities, $thresholds ?? new Thresholds(5, 5, 3, 3, 2, 0.15));
     }
 }

@@ -13,6 +13,8 @@ use Periplus\Core\Flow\Cause;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Ledger;
 use Periplus\Core\Flow\Moment;
+use Periplus\Core\Flow\School\LeadHook;
+use Periplus\Core\Flow\School\Schools;
 use Periplus\Core\Flow\Thresholds;
 use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Technique\Catalogue;
@@ -90,7 +92,7 @@ final class LedgerTest extends TestCase
 
         self::assertSame(135.0, (float) $ledger->moments[1]->impact - $ledger->moments[1]->start);
         self::assertSame(3, $ledger->moments[1]->range, 'A feint does not close the distance.');
-        self::assertEqualsWithDelta((0.55 + 0.42) / 2, $ledger->moments[1]->load, 1e-9);
+        self::assertEqualsWithDelta((0.55 + 0.41) / 2, $ledger->moments[1]->load, 1e-9);
         self::assertEqualsWithDelta((-0.2 - 0.8) / 2, $ledger->moments[1]->turn, 1e-9);
     }
 
@@ -132,11 +134,11 @@ final class LedgerTest extends TestCase
     public function testTheFrontFootSchoolMovesTheWeight(): void
     {
         $kickboxing = HouseRules::named('kickboxing');
-        $frontFoot = new HouseRules('own', 'Own', Limb::cases(), true, [], new Thresholds(5, 5, 3, 3, 2, 0.15));
+        $frontFoot = new HouseRules('own', 'Own', Limb::cases(), new Schools(LeadHook::FrontFoot), [], new Thresholds(5, 5, 3, 3, 2, 0.15));
         $chain = Chains::read('3 14l');
         $bookkeeper = new Bookkeeper(Catalogue::builtIn()->body);
 
-        self::assertEqualsWithDelta((0.55 - 0.42) * 700, $bookkeeper->book($chain, $kickboxing)->links[0]->wait, 1e-9);
+        self::assertEqualsWithDelta((0.55 - 0.41) * 700, $bookkeeper->book($chain, $kickboxing)->links[0]->wait, 1e-9);
         self::assertSame(0.0, $bookkeeper->book($chain, $frontFoot)->links[0]->wait, 'Over the front foot the rear kick has its standing leg.');
     }
 

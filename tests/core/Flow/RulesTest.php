@@ -148,7 +148,7 @@ final class RulesTest extends TestCase
     private static function sightings(Rule $rule, Example $example, string $rules): array
     {
         $voice = Chains::voice($example->chain);
-        $circumstances = new Circumstances(HouseRules::named($rules), $example->tempo, $example->medium, $example->group);
+        $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
         $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($voice->chain, $circumstances->rules, $circumstances->tempo);
 
         return $rule->sightings(new Passage($voice, $ledger, $circumstances));

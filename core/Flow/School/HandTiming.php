@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\School;
+
+/** Whether hand and kick land apart or together. */
+enum HandTiming: string
+{
+    case Any = 'any';
+    case Apart = 'apart';
+    case Together = 'together';
+}

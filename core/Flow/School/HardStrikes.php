@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\School;
+
+/** Which strikes are hard: the last one, which those before prepare, or every one. */
+enum HardStrikes: string
+{
+    case Last = 'last';
+    case Every = 'every';
+}

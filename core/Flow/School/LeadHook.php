@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\School;
+
+/** Where a lead hook leaves the weight. */
+enum LeadHook: string
+{
+    case BackFoot = 'back-foot';
+    case FrontFoot = 'front-foot';
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\School;
+
+/** Where coaches disagree, and which side this gym takes. */
+final readonly class Schools
+{
+    public function __construct(
+        public LeadHook $leadHook = LeadHook::BackFoot,
+        public HandSide $handSide = HandSide::Any,
+        public HandTiming $handTiming = HandTiming::Any,
+        public Ending $ending = Ending::Move,
+        public HardStrikes $hardStrikes = HardStrikes::Last,
+    ) {
+    }
+
+    /** @param array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string} $row */
+    public static function of(array $row): self
+    {
+        return new self(
+            LeadHook::from($row['leadHook']),
+            HandSide::from($row['handSide']),
+            HandTiming::from($row['handTiming']),
+            Ending::from($row['ending']),
+            HardStrikes::from($row['hardStrikes']),
+        );
+    }
+
+    /** @return array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string} */
+    public function toArray(): array
+    {
+        return [
+            'leadHook' => $this->leadHook->value,
+            'handSide' => $this->handSide->value,
+            'handTiming' => $this->handTiming->value,
+            'ending' => $this->ending->value,
+            'hardStrikes' => $this->hardStrikes->value,
+        ];
+    }
+}
