@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
+use Periplus\App\Gym\GymRules;
 use Periplus\Core\Flow\CheckDocument;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -11,7 +12,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class CheckController
 {
-    public function __construct(private CheckDocument $documents)
+    public function __construct(private CheckDocument $documents, private GymRules $rules)
     {
     }
 
@@ -19,6 +20,6 @@ final readonly class CheckController
     #[Route('/api/check', methods: 'POST')]
     public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
     {
-        return new JsonResponse($this->documents->of($request->text, $request->options()));
+        return new JsonResponse($this->documents->of($request->text, $request->options($this->rules->named($request->rules))));
     }
 }

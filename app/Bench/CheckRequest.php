@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A text and how it is to be checked. A hostile text is the reader's to refuse, within the size of a request. */
-final readonly class CheckRequest
+readonly class CheckRequest
 {
     public function __construct(
         public string $text,
@@ -38,8 +38,9 @@ final readonly class CheckRequest
     ) {
     }
 
-    public function options(): CheckOptions
+    /** @param HouseRules $rules the gym's set that the request names */
+    public function options(HouseRules $rules): CheckOptions
     {
-        return new CheckOptions($this->stance, $this->opponent, $this->rules, $this->scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm);
+        return new CheckOptions($this->stance, $this->opponent, $rules, $this->scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm);
     }
 }

@@ -16,6 +16,7 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Entity(repositoryClass: Combinations::class)]
 #[ORM\Table(name: 'combination')]
 #[ORM\Index(name: 'by_name', columns: ['archived_at', 'name'])]
+#[ORM\Index(name: 'by_rules', columns: ['rules', 'id'])]
 #[ORM\Index(name: 'by_fingerprint', columns: ['fingerprint_with_effort'])]
 class Combination
 {

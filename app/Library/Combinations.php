@@ -35,6 +35,15 @@ final class Combinations extends ServiceEntityRepository
         return null;
     }
 
+    /** @return list<string> of all that are in use */
+    public function fingerprints(): array
+    {
+        /** @var list<string> $fingerprints */
+        $fingerprints = $this->getEntityManager()->getConnection()->fetchFirstColumn('SELECT DISTINCT fingerprint FROM combination WHERE archived_at IS NULL');
+
+        return $fingerprints;
+    }
+
     /** @return Paginator<Combination> */
     public function page(ListRequest $list): Paginator
     {

@@ -7,11 +7,11 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
+use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\Problem;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
 use Periplus\Core\Notation\Scheme;
@@ -26,16 +26,18 @@ final readonly class Library
         private Combinations $combinations,
         private Reader $reader,
         private Check $check,
+        private GymRules $rules,
         private ClockInterface $clock,
     ) {
     }
 
     public function create(SaveRequest $request, User $author): Combination
     {
-        [$content, $checked] = $this->read($request);
+        [$content, $voice] = $this->read($request);
         $author = $this->managed($author);
 
-        return $this->entities->wrapInTransaction(function () use ($content, $checked, $author): Combination {
+        return $this->entities->wrapInTransaction(function () use ($content, $voice, $author): Combination {
+            $checked = $this->checked($voice, $content);
             $this->refuseDuplicate($checked->fingerprint->withEffort, null);
             $combination = new Combination($content, $checked, $author, $this->clock->now());
             $this->entities->persist($combination);
@@ -48,9 +50,10 @@ final readonly class Library
 
     public function update(int $id, int $basedOn, SaveRequest $request, User $editor): Combination
     {
-        [$content, $checked] = $this->read($request);
+        [$content, $voice] = $this->read($request);
 
-        return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination, User $editor) use ($content, $checked): void {
+        return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination, User $editor) use ($content, $voice): void {
+            $checked = $this->checked($voice, $content);
             $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
             $combination->write($content, $checked, $editor, $this->clock->now());
         });
@@ -140,7 +143,7 @@ final readonly class Library
         }
     }
 
-    /** @return array{Content, Checked} */
+    /** @return array{Content, Voice} */
     private function read(SaveRequest $request): array
     {
         $reading = $this->reader->read($request->text, Scheme::named($request->scheme), $request->stance);
@@ -148,13 +151,18 @@ final readonly class Library
             throw $this->unreadable($reading);
         }
         $voice = new Voice($reading->chain, $request->stance);
-        $report = $this->check->run($voice, new Circumstances(HouseRules::named($request->rules)));
         $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
 
         return [
             new Content(trim($request->name), (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level, trim($request->note)),
-            Checked::of($report),
+            $voice,
         ];
+    }
+
+    /** Inside a transaction: the house rules cannot change until it is stored. */
+    private function checked(Voice $voice, Content $content): Checked
+    {
+        return Checked::of($this->check->run($voice, new Circumstances($this->rules->held($content->rules))));
     }
 
     private function unreadable(Reading $reading): Problem

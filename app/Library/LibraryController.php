@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
+use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\Problem;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
@@ -22,6 +23,7 @@ final readonly class LibraryController
         private Library $library,
         private Combinations $combinations,
         private CheckDocument $documents,
+        private GymRules $rules,
     ) {
     }
 
@@ -88,7 +90,7 @@ final readonly class LibraryController
     private function line(Combination $combination): array
     {
         $content = $combination->content();
-        $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance, rules: $content->rules));
+        $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance, rules: $this->rules->named($content->rules)));
 
         return array_intersect_key($document, ['items' => true, 'links' => true, 'lengthMs' => true]);
     }

@@ -17,6 +17,8 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Level\Reason;
+use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\Problem;
 use Periplus\Core\Notation\Reader;
@@ -84,7 +86,7 @@ final readonly class CheckDocument
         return [
             'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
             'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null,
-            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'voices' => null, 'mirror' => null, 'carry' => null,
+            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'voices' => null, 'mirror' => null, 'carry' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -122,6 +124,7 @@ final readonly class CheckDocument
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
             ], $report->findings),
             'balance' => self::balance($report->sway),
+            'level' => self::level($report, $options->tempo),
             'voices' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
             'mirror' => [
                 'stance' => $mirrored['stance'],
@@ -252,6 +255,14 @@ final readonly class CheckDocument
     private static function note(Note $note): array
     {
         return ['at' => $note->at, 'length' => $note->length, 'message' => $note->message];
+    }
+
+    /** @return array<string, mixed> */
+    private static function level(Report $report, float $tempo): array
+    {
+        $difficulty = Scale::builtIn()->of($report, $tempo);
+
+        return ['level' => $difficulty->level, 'points' => $difficulty->points, 'reasons' => array_map(static fn (Reason $reason): array => ['id' => $reason->id, 'points' => $reason->points, 'message' => $reason->message], $difficulty->reasons)];
     }
 
     /** @return array<string, mixed> */

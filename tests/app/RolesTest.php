@@ -17,6 +17,14 @@ final class RolesTest extends ApiTestCase
         'POST /api/session' => [401, 401, 401],
         'POST /api/session/end' => [204, 204, 204],
         'POST /api/check' => [401, 200, 200],
+        'POST /api/mends' => [401, 200, 200],
+        'POST /api/next' => [401, 200, 200],
+        'POST /api/generate' => [401, 200, 200],
+        'GET /api/house-rules' => [401, 200, 200],
+        'POST /api/house-rules/{set}/rechecks' => [401, 403, 201],
+        'GET /api/rechecks/{id}' => [401, 403, 404],
+        'POST /api/rechecks/{id}/advance' => [401, 403, 404],
+        'POST /api/rechecks/{id}/save' => [401, 403, 404],
         'GET /api/schemes' => [401, 200, 200],
         'GET /api/combinations' => [401, 200, 200],
         'POST /api/combinations' => [401, 409, 409],
@@ -55,11 +63,13 @@ final class RolesTest extends ApiTestCase
                     'GET' === $method => null,
                     '/api/session' === $path => ['email' => 'nobody@gym.example', 'password' => 'no'],
                     str_contains($path, '{id}/') => null,
-                    '/api/check' === $path => ['text' => '1 2'],
+                    \in_array($path, ['/api/check', '/api/mends', '/api/next'], true) => ['text' => '1 2'],
+                    '/api/generate' === $path => ['count' => 1],
+                    str_contains($path, '{set}') => HouseRulesTest::change(),
                     '/api/session/end' === $path, '/api/ping' === $path => null,
                     default => self::combination(),
                 };
-                $answer = $this->ask($method, str_replace('{id}', (string) $id, $path), $body, ['If-Match' => '"1"']);
+                $answer = $this->ask($method, strtr($path, ['{id}' => str_contains($path, 'rechecks') ? '999999' : (string) $id, '{set}' => 'boxing']), $body, ['If-Match' => '"1"']);
                 self::assertSame($statuses[$column], $answer->status, \sprintf('%s as %s: %s', $route, $name, $answer->raw));
             }
         }

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Bench;
+
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Generate\Theme;
+use Periplus\Core\Flow\Generate\Wishes;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Severity;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What generated chains have to be like, and in which stance and numbering they are to be written. */
+final readonly class GenerateRequest
+{
+    /** @param list<string> $weapons */
+    public function __construct(
+        #[Assert\Range(min: Wishes::SHORTEST, max: Wishes::LONGEST, notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.')]
+        public int $length = 4,
+        #[Assert\Count(min: 1, max: 4, minMessage: 'Choose at least one weapon.')]
+        #[Assert\All([new Assert\Choice(choices: ['hand', 'elbow', 'leg', 'knee'], message: 'A weapon is hand, elbow, leg or knee.')])]
+        public array $weapons = ['hand'],
+        #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
+        public ?int $level = null,
+        public ?Theme $theme = null,
+        public bool $switches = false,
+        #[Assert\Choice(choices: ['hint', 'should', 'must'], message: 'Chains are clean of hint, should or must.')]
+        public string $clean = 'should',
+        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        public string $rules = 'boxing',
+        #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
+        public float $tempo = 1.0,
+        #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'A seed is {{ min }} to {{ max }}.')]
+        public int $seed = 1,
+        #[Assert\Range(min: 1, max: Wishes::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
+        public int $count = 8,
+        public Stance $stance = Stance::Orthodox,
+        #[Assert\Choice(callback: [Scheme::class, 'ids'], message: 'The scheme is parity, body-pairs, six or hands.')]
+        public string $scheme = 'parity',
+    ) {
+    }
+
+    /** @param HouseRules $rules the gym's set that the request names */
+    public function wishes(HouseRules $rules): Wishes
+    {
+        $weapons = array_map(Limb::from(...), array_values(array_unique($this->weapons)));
+
+        return new Wishes(new Circumstances($rules, $this->tempo), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level, $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\Core\Flow\Example;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Rulebook;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+final readonly class HouseRulesController
+{
+    /** How long one step of a pass takes, s. */
+    private const STEP = 0.6;
+
+    public function __construct(private GymRules $rules, private Rechecks $rechecks)
+    {
+    }
+
+    /** The sets as the gym keeps them, and every rule with its reason and examples. */
+    #[Route('/api/house-rules', methods: 'GET')]
+    public function list(): JsonResponse
+    {
+        $sets = [];
+        foreach ($this->rules->all() as $id => [$set, $version, $builtIn]) {
+            $sets[] = [...self::set($set), 'version' => $version, 'isBuiltIn' => $builtIn, 'builtIn' => self::set(HouseRules::named($id))];
+        }
+
+        return new JsonResponse([
+            'sets' => $sets,
+            'rules' => array_map(self::rule(...), array_values(array_filter(Rulebook::all(), static fn (Rule $rule): bool => !$rule->isCredit()))),
+            'thresholds' => HouseRules::limits(),
+        ]);
+    }
+
+    /** Begins a pass over the library under changed rules; nothing is saved by it. */
+    #[Route('/api/house-rules/{set}/rechecks', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] RulesRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        if (!\in_array($set, HouseRules::ids(), true)) {
+            throw new Problem(404, 'not-found', 'There are no such house rules.');
+        }
+
+        return $this->answer($this->rechecks->start($request->over($this->rules->named($set)), $user->id()), 201);
+    }
+
+    #[Route('/api/rechecks/{id<\d{1,9}>}', methods: 'GET')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function read(int $id): JsonResponse
+    {
+        return $this->answer($this->rechecks->get($id));
+    }
+
+    #[Route('/api/rechecks/{id<\d{1,9}>}/advance', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function advance(int $id): JsonResponse
+    {
+        return $this->answer($this->rechecks->advance($id, self::STEP));
+    }
+
+    #[Route('/api/rechecks/{id<\d{1,9}>}/save', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function save(int $id, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->rechecks->save($id, $user->id()));
+    }
+
+    private function answer(Recheck $recheck, int $status = 200): JsonResponse
+    {
+        return new JsonResponse([
+            'id' => $recheck->id,
+            'rules' => $recheck->rules->id,
+            'state' => $recheck->state->value,
+            'total' => $recheck->total,
+            'done' => $recheck->done,
+            ...$this->rechecks->found($recheck),
+        ], $status);
+    }
+
+    /** @return array<string, mixed> */
+    private static function set(HouseRules $set): array
+    {
+        $row = $set->toArray();
+
+        return [...$row, 'severities' => (object) $row['severities']];
+    }
+
+    /** @return array<string, mixed> */
+    private static function rule(Rule $rule): array
+    {
+        return [
+            'id' => $rule->id(),
+            'title' => $rule->title(),
+            'reason' => $rule->reason(),
+            'shows' => self::example($rule->shows()),
+            'doesNotShow' => self::example($rule->doesNotShow()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function example(Example $example): array
+    {
+        return ['chain' => $example->chain, 'medium' => $example->medium->value, 'group' => $example->group->value, 'tempo' => $example->tempo];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Periplus\Core\Flow\HouseRules;
+
+/** One pass over the library under changed house rules, as far as it has come. */
+final readonly class Recheck
+{
+    public function __construct(
+        public int $id,
+        public HouseRules $rules,
+        public int $rulesVersion,
+        public RecheckState $state,
+        public int $total,
+        public int $done,
+        public int $lastCombination,
+    ) {
+    }
+
+    /** @param array<string, mixed> $row of the table */
+    public static function of(array $row): self
+    {
+        $whole = static fn (string $column): int => is_numeric($row[$column]) ? (int) $row[$column] : 0;
+        /** @var array{content: string, state: string} $row */
+        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array{staticHead: int, oneHeight: int, sameSide: int, drives: int, rangeJump: int, tempoLoss: float}} $content */
+        $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
+
+        return new self($whole('id'), HouseRules::of($content), $whole('rules_version'), RecheckState::from($row['state']), $whole('total'), $whole('done'), $whole('last_combination'));
+    }
+}

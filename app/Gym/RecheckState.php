@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+enum RecheckState: string
+{
+    case Running = 'running';
+    /** Every combination is checked; the results can be looked at and saved. */
+    case Ready = 'ready';
+    case Saved = 'saved';
+}

@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Http\Problem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Stance;
+use Psr\Clock\ClockInterface;
+
+/**
+ * Checks the library anew under changed house rules. The results are laid aside batch by batch, so that a pass goes on
+ * where it was when the server was killed, and the old verdicts can be read all the while. Saving puts rules and
+ * results in place together, in one transaction; what coaches changed since their batch is checked then.
+ */
+final readonly class Rechecks
+{
+    /** Changed combinations that are named in an answer; all of them are counted. */
+    private const NAMED = 200;
+
+    public function __construct(
+        private Connection $connection,
+        private GymRules $rules,
+        private Check $check,
+        private Reader $reader,
+        private ClockInterface $clock,
+        private int $batch = 400,
+    ) {
+    }
+
+    public function start(HouseRules $rules, int $starter): Recheck
+    {
+        return $this->connection->transactional(function () use ($rules, $starter): Recheck {
+            // One pass a coach and set: the one before was for another change.
+            $this->connection->executeStatement('DELETE FROM recheck WHERE rules = ? AND starter_id = ?', [$rules->id, $starter]);
+            $this->connection->insert('recheck', [
+                'rules' => $rules->id,
+                'rules_version' => $this->rules->version($rules->id),
+                'content' => json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+                'state' => RecheckState::Running->value,
+                'total' => $this->count($rules->id),
+                'done' => 0,
+                'last_combination' => 0,
+                'started_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+                'starter_id' => $starter,
+            ]);
+
+            return $this->get((int) $this->connection->lastInsertId());
+        });
+    }
+
+    public function get(int $id): Recheck
+    {
+        $row = $this->connection->fetchAssociative('SELECT * FROM recheck WHERE id = ?', [$id]);
+
+        return false === $row ? throw new Problem(404, 'not-found', 'This preview is not there any more. Make it again.') : Recheck::of($row);
+    }
+
+    /** Goes on for about that long, at least one batch. */
+    public function advance(int $id, float $seconds): Recheck
+    {
+        $until = microtime(true) + $seconds;
+        do {
+            $recheck = $this->connection->transactional(fn (): Recheck => $this->step($id));
+        } while (RecheckState::Running === $recheck->state && microtime(true) < $until);
+
+        return $recheck;
+    }
+
+    /** Puts the rules and what they make of the library in place. */
+    public function save(int $id, int $editor): Recheck
+    {
+        return $this->connection->transactional(function () use ($id, $editor): Recheck {
+            $recheck = $this->get($id);
+            if (RecheckState::Saved === $recheck->state) {
+                return $recheck;
+            }
+            if (RecheckState::Ready !== $recheck->state) {
+                throw new Problem(409, 'not-ready', 'The library is not checked to the end yet. Wait for it, then save.');
+            }
+            if ($this->rules->version($recheck->rules->id, lock: true) !== $recheck->rulesVersion) {
+                throw new Problem(412, 'changed-meanwhile', 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
+            }
+            $this->catchUp($recheck);
+            $this->connection->executeStatement(
+                'UPDATE combination c JOIN recheck_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
+                 WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
+                [$id, $recheck->rules->id],
+            );
+            $this->rules->store($recheck->rules, $editor, $this->clock->now());
+            $this->connection->update('recheck', ['state' => RecheckState::Saved->value], ['id' => $id]);
+
+            return $this->get($id);
+        });
+    }
+
+    /**
+     * What the pass has found so far.
+     *
+     * @return array{changes: list<array{from: string, to: string, count: int}>, changed: list<array{id: int, name: string, notation: string, stance: string, from: string, to: string}>}
+     */
+    public function found(Recheck $recheck): array
+    {
+        /** @var list<array{from: string, to: string, count: int|string}> $changes */
+        $changes = $this->connection->fetchAllAssociative(
+            'SELECT r.verdict_before AS `from`, r.verdict AS `to`, COUNT(*) AS count FROM recheck_result r JOIN combination c ON c.id = r.combination_id
+             WHERE r.recheck_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL GROUP BY r.verdict_before, r.verdict ORDER BY r.verdict_before, r.verdict',
+            [$recheck->id],
+        );
+        /** @var list<array{id: int|string, name: string, notation: string, stance: string, from: string, to: string}> $changed */
+        $changed = $this->connection->fetchAllAssociative(
+            'SELECT c.id, c.name, c.notation, c.stance, r.verdict_before AS `from`, r.verdict AS `to` FROM recheck_result r JOIN combination c ON c.id = r.combination_id
+             WHERE r.recheck_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.self::NAMED,
+            [$recheck->id],
+        );
+
+        return [
+            'changes' => array_map(static fn (array $row): array => [...$row, 'count' => (int) $row['count']], $changes),
+            'changed' => array_map(static fn (array $row): array => [...$row, 'id' => (int) $row['id']], $changed),
+        ];
+    }
+
+    /** One batch; whoever asks at the same time waits for it and does the next. */
+    private function step(int $id): Recheck
+    {
+        $this->connection->fetchOne('SELECT id FROM recheck WHERE id = ? FOR UPDATE', [$id]);
+        $recheck = $this->get($id);
+        if (RecheckState::Running !== $recheck->state) {
+            return $recheck;
+        }
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT id, version, notation, stance, verdict FROM combination WHERE rules = ? AND id > ? ORDER BY id LIMIT '.$this->batch,
+            [$recheck->rules->id, $recheck->lastCombination],
+        );
+        $this->lay($recheck, $rows);
+        $last = end($rows);
+        $ended = \count($rows) < $this->batch;
+        $this->connection->update('recheck', [
+            'done' => $ended ? $this->count($recheck->rules->id) : $recheck->done + \count($rows),
+            'total' => $ended ? $this->count($recheck->rules->id) : max($recheck->total, $recheck->done + \count($rows)),
+            'last_combination' => false === $last ? $recheck->lastCombination : $last['id'],
+            'state' => ($ended ? RecheckState::Ready : RecheckState::Running)->value,
+        ], ['id' => $id]);
+
+        return $this->get($id);
+    }
+
+    /** Checks what was written since its batch; nothing can be written while the rules are locked. */
+    private function catchUp(Recheck $recheck): void
+    {
+        do {
+            $rows = $this->connection->fetchAllAssociative(
+                'SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c LEFT JOIN recheck_result r ON r.recheck_id = ? AND r.combination_id = c.id
+                 WHERE c.rules = ? AND (r.combination_id IS NULL OR r.combination_version <> c.version) ORDER BY c.id LIMIT '.$this->batch,
+                [$recheck->id, $recheck->rules->id],
+            );
+            $this->lay($recheck, $rows);
+        } while ([] !== $rows);
+    }
+
+    /** @param list<array<string, mixed>> $rows */
+    private function lay(Recheck $recheck, array $rows): void
+    {
+        if ([] === $rows) {
+            return;
+        }
+        $circumstances = new Circumstances($recheck->rules);
+        $scheme = Scheme::named('parity');
+        $values = [];
+        /** @var array{id: int|string, version: int|string, notation: string, stance: string, verdict: string} $row */
+        foreach ($rows as $row) {
+            $stance = Stance::from($row['stance']);
+            $chain = $this->reader->read($row['notation'], $scheme, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
+            $report = $this->check->run(new Voice($chain, $stance), $circumstances);
+            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->ledger->length()));
+        }
+        $this->connection->executeStatement(
+            'REPLACE INTO recheck_result (recheck_id, combination_id, combination_version, verdict_before, verdict, length_ms) VALUES '
+            .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?)')),
+            $values,
+        );
+    }
+
+    private function count(string $rules): int
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM combination WHERE rules = ?', [$rules]);
+
+        return (int) $count;
+    }
+}

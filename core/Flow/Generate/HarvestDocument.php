@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Generate;
+
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
+
+/** From wishes to chains as one JSON-ready array; docs/formats/suggest.md describes every key. */
+final readonly class HarvestDocument
+{
+    public function __construct(private Generator $generator)
+    {
+    }
+
+    public static function builtIn(): self
+    {
+        return new self(Generator::builtIn());
+    }
+
+    /**
+     * @param list<string> $known fingerprints of chains that are not wanted again
+     *
+     * @return array<string, mixed>
+     */
+    public function of(Wishes $wishes, Stance $stance, string $scheme, array $known = []): array
+    {
+        $harvest = $this->generator->harvest($wishes, $known);
+        $writer = new Writer(Scheme::named($scheme));
+        $parity = new Writer(Scheme::named('parity'));
+
+        return [
+            'chains' => array_map(static function (Report $report) use ($stance, $writer, $parity, $wishes): array {
+                $voice = new Voice($report->voice->chain, $stance);
+
+                return [
+                    'text' => $writer->write($voice),
+                    'notation' => $parity->write($voice),
+                    'words' => Words::byRole()->write($voice),
+                    'verdict' => $report->verdict->value,
+                    'lengthMs' => (int) round($report->ledger->length()),
+                    'level' => Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level,
+                ];
+            }, $harvest->reports),
+            'asked' => $wishes->count,
+            'relax' => array_map(static fn (string $wish, string $words): array => ['wish' => $wish, 'words' => $words], array_keys($harvest->relax), array_values($harvest->relax)),
+        ];
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Reasons;
+use Periplus\Core\Flow\Report;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+
+/** From a text to its mends as one JSON-ready array; docs/formats/suggest.md describes every key. */
+final readonly class MendDocument
+{
+    /** How many are shown of each. */
+    private const MOST = 6;
+    private const MOST_OF_FINDING = 3;
+
+    public function __construct(private Reader $reader, private Check $check, private Mender $mender)
+    {
+    }
+
+    public static function builtIn(): self
+    {
+        return new self(Reader::builtIn(), Check::builtIn(), Mender::builtIn());
+    }
+
+    /** @return array<string, mixed> nothing in it when the text cannot be read */
+    public function of(string $text, CheckOptions $options): array
+    {
+        $scheme = $options->scheme();
+        $circumstances = $options->circumstances();
+        $chain = $this->reader->read($text, $scheme, $options->stance)->chain;
+        if (null === $chain) {
+            return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
+        }
+        $report = $this->check->run(new Voice($chain, $options->stance), $circumstances);
+        $mends = $this->mender->mends($report, $circumstances);
+        $show = fn (Mend $mend): array => $this->mend($mend, $report, $scheme);
+
+        return [
+            'verdict' => $report->verdict->value,
+            'lengthMs' => (int) round($report->ledger->length()),
+            'mends' => array_map($show, Mends::different($mends->ofVerdict, self::MOST)),
+            'findings' => array_map(
+                static fn (int $place, array $of): array => [
+                    'id' => $report->findings[$place]->id,
+                    'at' => $report->findings[$place]->at,
+                    'mends' => array_map($show, Mends::different($of, self::MOST_OF_FINDING, 1)),
+                ],
+                array_keys($mends->ofFindings),
+                $mends->ofFindings,
+            ),
+            'pairs' => $mends->pairs,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function mend(Mend $mend, Report $before, Scheme $scheme): array
+    {
+        $voice = new Voice($mend->chain, $before->voice->stance);
+
+        return [
+            'words' => implode(', and ', array_map(static fn (Edit $edit): string => self::words($edit, $before->voice->chain), $mend->edits)),
+            'edits' => array_map(static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at], $mend->edits),
+            'text' => (new Writer($scheme))->write($voice),
+            'notation' => (new Writer(Scheme::named('parity')))->write($voice),
+            'verdict' => $mend->verdict->value,
+            'lengthMs' => (int) round($mend->ledger->length()),
+            'waitMs' => (int) round($mend->ledger->waiting()),
+            'savedMs' => (int) round($before->ledger->waiting() - $mend->ledger->waiting()),
+        ];
+    }
+
+    private static function words(Edit $edit, Chain $chain): string
+    {
+        $count = \count($chain);
+        $named = static fn (int $at): string => self::name($chain, $at);
+
+        return match ($edit->kind) {
+            EditKind::Drop => \sprintf('leave out the %s', $named($edit->at)),
+            EditKind::Exchange => \sprintf('%s instead of the %s', self::item($edit->item), $named($edit->at)),
+            EditKind::Insert => $edit->at === $count
+                ? \sprintf('%s at the end', self::item($edit->item))
+                : \sprintf('%s before the %s', self::item($edit->item), $named($edit->at)),
+        };
+    }
+
+    private static function item(?Item $item): string
+    {
+        return match (true) {
+            null === $item => '',
+            $item instanceof Beat => 'a beat',
+            default => Reasons::name($item),
+        };
+    }
+
+    /** With its number in the order of the chain where the same name comes more than once: "second cross". */
+    private static function name(Chain $chain, int $at): string
+    {
+        $name = Reasons::name($chain->items[$at]);
+        $places = array_keys(array_filter($chain->items, static fn (Item $item): bool => Reasons::name($item) === $name));
+        if (1 === \count($places)) {
+            return $name;
+        }
+        $number = (int) array_search($at, $places, true);
+
+        return (['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][$number] ?? \sprintf('%dth', $number + 1)).' '.$name;
+    }
+}

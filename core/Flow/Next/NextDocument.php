@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Next;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
+
+/** From a text to what could follow as one JSON-ready array; docs/formats/suggest.md describes every key. */
+final readonly class NextDocument
+{
+    public function __construct(private Reader $reader, private Next $next)
+    {
+    }
+
+    public static function builtIn(): self
+    {
+        return new self(Reader::builtIn(), Next::builtIn());
+    }
+
+    /**
+     * @param int|null $after place of the item after which; after the last when null, and at the beginning of an empty text
+     *
+     * @return array<string, mixed>
+     */
+    public function of(string $text, CheckOptions $options, ?int $after = null): array
+    {
+        $scheme = $options->scheme();
+        $chain = '' === trim($text) ? null : $this->reader->read($text, $scheme, $options->stance)->chain;
+        if (null === $chain && '' !== trim($text)) {
+            return ['after' => null, 'next' => []];
+        }
+        $count = null === $chain ? 0 : \count($chain);
+        $place = min($after ?? $count - 1, $count - 1);
+        $items = null === $chain ? [] : \array_slice($chain->items, 0, $place + 1);
+        $stance = $this->stance($chain, $options->stance, $place);
+        $writer = new Writer($scheme);
+
+        return [
+            'after' => $place < 0 ? null : $place,
+            'next' => array_map(static fn (Continuation $next): array => [
+                'kind' => $next->item instanceof StrikeItem ? 'strike' : 'move',
+                'text' => $writer->item($next->item, $stance),
+                'words' => Words::byRole()->item($next->item, $stance),
+                'role' => $next->item instanceof StrikeItem ? $next->item->strike->role->value : null,
+                'limb' => $next->item instanceof StrikeItem ? $next->item->strike->limb->value : null,
+                'target' => $next->item instanceof StrikeItem ? $next->item->target->word() : null,
+                'waitMs' => (int) round($next->wait),
+                'verdict' => $next->verdict->value,
+                'cause' => $next->cause?->value,
+                'reason' => $next->reason,
+            ], $this->next->after($items, $options->circumstances())),
+        ];
+    }
+
+    private function stance(?Chain $chain, Stance $start, int $place): Stance
+    {
+        if (null === $chain) {
+            return $start;
+        }
+        $voice = new Voice($chain, $start);
+
+        return $voice->stances[$place + 1] ?? $voice->end;
+    }
+}

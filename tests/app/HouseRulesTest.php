@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\Rechecks;
+use Periplus\App\Gym\RecheckState;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\School\LeadHook;
+use Periplus\Core\Flow\School\Schools;
+use Periplus\Core\Notation\Reader;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\Clock\NativeClock;
+
+final class HouseRulesTest extends ApiTestCase
+{
+    /**
+     * @param array<string, mixed> $schools
+     * @param array<string, string> $severities
+     * @param array<string, mixed> $thresholds
+     *
+     * @return array<string, mixed> a change of the kickboxing set
+     */
+    public static function change(array $schools = [], array $severities = [], array $thresholds = []): array
+    {
+        $set = HouseRules::named('kickboxing')->toArray();
+
+        return ['schools' => [...$set['schools'], ...$schools], 'severities' => [...$set['severities'], ...$severities], 'thresholds' => [...$set['thresholds'], ...$thresholds]];
+    }
+
+    public function testEveryRuleComesWithItsReasonAndItsExamples(): void
+    {
+        $this->signIn('coach');
+        $answer = $this->ask('GET', '/api/house-rules');
+
+        self::assertIsArray($answer->body['sets']);
+        self::assertIsArray($answer->body['rules']);
+        self::assertSame(['boxing', 'kickboxing', 'all-limbs'], array_column($answer->body['sets'], 'id'));
+        self::assertContains('static-head', array_column($answer->body['rules'], 'id'));
+        self::assertNotContains('angle-taken', array_column($answer->body['rules'], 'id'), 'A credit has no severity to choose.');
+    }
+
+    /** The school of the lead hook decides whether a high rear kick can follow it at once. */
+    public function testThePreviewIsWhatTheSaveBrings(): void
+    {
+        $this->signIn('head');
+        $hook = $this->save('Hook and high', '1 2 3 14h exit');
+        $other = $this->save('Plain', '1 2 3 2 exit');
+        $archived = $this->save('Old hook and high', '3 14h exit');
+        $this->ask('POST', "/api/combinations/$archived/archive", null, ['If-Match' => '"1"']);
+        self::assertSame('reload', $this->verdict($hook));
+
+        $started = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change(['leadHook' => 'front-foot']));
+        self::assertSame(['running', 3], [$started->body['state'], $started->body['total']]);
+        $ready = $this->ask('POST', '/api/rechecks/'.$started->id().'/advance');
+        self::assertSame(['ready', 3], [$ready->body['state'], $ready->body['done']]);
+        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 1]], $ready->body['changes'], 'What is archived is not counted.');
+        self::assertIsArray($ready->body['changed']);
+        self::assertSame([$hook], array_column($ready->body['changed'], 'id'));
+        self::assertSame('reload', $this->verdict($hook), 'Nothing is changed by looking.');
+        self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict']);
+
+        $saved = $this->ask('POST', '/api/rechecks/'.$started->id().'/save');
+        self::assertSame('saved', $saved->body['state']);
+        self::assertSame(['flows', 'flows', 'flows'], [$this->verdict($hook), $this->verdict($other), $this->verdict($archived)]);
+        self::assertSame('flows', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict']);
+        self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'all-limbs'])->body['verdict'], 'The other sets are as they were.');
+        self::assertSame('saved', $this->ask('POST', '/api/rechecks/'.$started->id().'/save')->body['state'], 'Twice is once.');
+        self::assertSame('"1"', $this->ask('GET', "/api/combinations/$hook")->etag, 'The combination itself was not changed.');
+    }
+
+    public function testASeverityOfMustBreaksAndBackAgain(): void
+    {
+        $this->signIn('head');
+        $id = $this->save('No way out', '1 2 3 14l');
+        $before = $this->verdict($id);
+        $this->apply(self::change(severities: ['no-exit' => 'must']));
+        self::assertSame('breaks', $this->verdict($id));
+        $this->apply(self::change());
+        self::assertSame($before, $this->verdict($id));
+        $sets = $this->ask('GET', '/api/house-rules')->body['sets'];
+        self::assertIsArray($sets);
+        self::assertSame([true, true, true], array_column($sets, 'isBuiltIn'), 'What equals the built-in set is the built-in set.');
+    }
+
+    public function testWhatIsWrittenMeanwhileIsCheckedAtTheSave(): void
+    {
+        $this->signIn('head');
+        $first = $this->save('First', '1 2 3 14h exit');
+        $recheck = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change(['leadHook' => 'front-foot']));
+        $this->ask('POST', '/api/rechecks/'.$recheck->id().'/advance');
+        $late = $this->save('Late', '1 3 14h exit');
+        $this->ask('PUT', "/api/combinations/$first", self::combination(['name' => 'First', 'text' => '2 2 exit', 'rules' => 'kickboxing']), ['If-Match' => '"1"']);
+        self::assertSame('saved', $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->body['state']);
+
+        self::assertSame(['reload', 'flows'], [$this->verdict($first), $this->verdict($late)]);
+    }
+
+    public function testTwoChangesOfOneSetDoNotOverwriteEachOther(): void
+    {
+        $this->signIn('head');
+        $first = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change(severities: ['no-exit' => 'must']));
+        $this->ask('POST', '/api/rechecks/'.$first->id().'/advance');
+        self::service(Connection::class)->executeStatement("UPDATE house_rules SET version = version + 1 WHERE id = 'kickboxing'");
+        $answer = $this->ask('POST', '/api/rechecks/'.$first->id().'/save');
+
+        self::assertSame([412, 'changed-meanwhile'], [$answer->status, $answer->body['type']]);
+    }
+
+    public function testWhatIsNotCheckedToTheEndIsNotSaved(): void
+    {
+        $this->signIn('head');
+        $this->save('One', '1 2 exit');
+        $recheck = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change());
+
+        self::assertSame([409, 'not-ready'], [$this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->status, $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->body['type']]);
+        self::assertSame('running', $this->ask('GET', '/api/rechecks/'.$recheck->id())->body['state']);
+    }
+
+    /** A pass that is cut off after any batch goes on there, by another process, and ends the same. */
+    public function testAPassGoesOnWhereItWasKilled(): void
+    {
+        $this->signIn('head');
+        foreach (['1 2', '2 2', '3 14h', '1 3 14h', '2 3 14h', '1 2 3 14h', '3 3'] as $at => $chain) {
+            $this->save('Number '.$at, $chain.' exit');
+        }
+        $connection = self::service(Connection::class);
+        $process = static fn (): Rechecks => new Rechecks($connection, new GymRules($connection), Check::builtIn(), Reader::builtIn(), new NativeClock(), 3);
+        $rules = HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
+        $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
+        self::assertIsNumeric($head);
+        $recheck = $process()->start($rules, (int) $head);
+        $steps = [];
+        do {
+            $recheck = $process()->advance($recheck->id, 0.0);
+            $steps[] = $recheck->done;
+        } while (RecheckState::Running === $recheck->state);
+
+        self::assertSame([3, 6, 7], $steps);
+        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->found($recheck)['changes']);
+    }
+
+    /** @param array<string, array<string, mixed>> $change */
+    #[TestWith([['schools' => ['leadHook' => 'sideways']]])]
+    #[TestWith([['severities' => ['no-exit' => 'perhaps']]])]
+    #[TestWith([['severities' => ['no-such-rule' => 'must']]])]
+    #[TestWith([['thresholds' => ['staticHead' => 0]]])]
+    #[TestWith([['thresholds' => ['tempoLoss' => 7.5]]])]
+    #[TestWith([['thresholds' => ['drives' => 'many']]])]
+    public function testRulesThatMakeNoSenseAreRefused(array $change): void
+    {
+        $this->signIn('head');
+        /** @var array<string, mixed> $body */
+        $body = array_replace_recursive(self::change(), $change);
+        $answer = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', $body);
+
+        self::assertSame(422, $answer->status);
+        self::assertNotSame('', $answer->title());
+    }
+
+    public function testThereAreNoOtherSets(): void
+    {
+        $this->signIn('head');
+        self::assertSame(404, $this->ask('POST', '/api/house-rules/wrestling/rechecks', self::change())->status);
+    }
+
+    /** @param array<string, mixed> $change */
+    private function apply(array $change): void
+    {
+        $recheck = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', $change);
+        self::assertSame(201, $recheck->status, $recheck->raw);
+        $this->ask('POST', '/api/rechecks/'.$recheck->id().'/advance');
+        self::assertSame('saved', $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->body['state']);
+    }
+
+    private function save(string $name, string $chain): int
+    {
+        $answer = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain, 'rules' => 'kickboxing']));
+        self::assertSame(201, $answer->status, $answer->raw);
+
+        return $answer->id();
+    }
+
+    private function verdict(int $id): mixed
+    {
+        return $this->ask('GET', "/api/combinations/$id")->body['verdict'];
+    }
+}
