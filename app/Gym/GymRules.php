@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\ConnectionException;
 use Periplus\Core\Flow\HouseRules;
 
 /** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
@@ -17,10 +18,14 @@ final class GymRules
     {
     }
 
-    /** @throws \OutOfBoundsException when there is no such set */
+    /**
+     * While the database is away a coach goes on under the rules that were read last.
+     *
+     * @throws \OutOfBoundsException when there is no such set
+     */
     public function named(string $id): HouseRules
     {
-        return $this->read[$id] ??= $this->set($id, $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ?', [$id]));
+        return $this->read[$id] ??= $this->set($id, $this->content($id));
     }
 
     /**
@@ -61,6 +66,21 @@ final class GymRules
         $content = $rules->toArray() === HouseRules::named($rules->id)->toArray() ? null : json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
         $this->connection->executeStatement('UPDATE house_rules SET content = ?, version = version + 1, editor_id = ?, updated_at = ? WHERE id = ?', [$content, $editor, $now->format('Y-m-d H:i:s'), $rules->id]);
         $this->read = [];
+    }
+
+    private function content(string $id): mixed
+    {
+        $key = 'periplus.house-rules.'.$id;
+        try {
+            $content = $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ?', [$id]);
+        } catch (ConnectionException $away) {
+            return apcu_enabled() && apcu_exists($key) ? apcu_fetch($key) : throw $away;
+        }
+        if (apcu_enabled()) {
+            apcu_store($key, $content);
+        }
+
+        return $content;
     }
 
     private function set(string $id, mixed $content): HouseRules

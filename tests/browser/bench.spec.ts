@@ -46,9 +46,11 @@ test("tempo and opponent change what the check says", async ({ page }) => {
   await page.goto(`/bench?${new URLSearchParams({ chain: "1 2 2 step-out 14l exit", rules: "kickboxing" })}`);
   const findings = page.getByRole("region", { name: "What the check says" });
   await expect(findings.locator("header")).toContainText("reload");
-  await page.getByLabel("Tempo").getByText("fast").click();
+  await page.getByRole("combobox", { name: "Tempo" }).click();
+  await page.getByTitle("fast tempo").click();
   await expect(findings.locator("header")).toContainText("breaks");
-  await page.getByLabel("Tempo").getByText("learning").click();
+  await page.getByRole("combobox", { name: "Tempo" }).click();
+  await page.getByTitle("learning tempo").click();
   await expect(findings.locator("header")).toContainText("reload");
   await expect(page.locator(".voice").first()).toContainText("outside of the lead thigh");
   await page.getByLabel("Opponent's stance").getByText("southpaw").click();
@@ -101,9 +103,13 @@ test("a chain that is there already is named, and nothing typed is lost", async 
 test("no screen is wider than a phone", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, COACH);
-  for (const address of ["/library", `/bench?${new URLSearchParams({ chain: "1 2 3b slip-lead 3 2 14l exit" })}`, "/combinations/1"]) {
+  for (const address of ["/library", `/bench?${new URLSearchParams({ chain: "1 2 3b slip-lead 3 2 14l exit" })}`, "/combinations/1",
+    "/generate",
+    "/house-rules",
+    `/compare?${new URLSearchParams({ first: "1 2 2", second: "1 2 slip-rear 2" })}`,
+  ]) {
     await page.goto(address);
-    await expect(page.locator(".combination-line").first()).toBeVisible();
+    await expect(page.locator(address === "/house-rules" ? ".rule" : ".combination-line").first()).toBeVisible();
     const [inner, whole] = await page.evaluate(() => [document.documentElement.clientWidth, document.documentElement.scrollWidth]);
     expect(whole, address).toBeLessThanOrEqual(inner ?? 0);
   }

@@ -77,6 +77,8 @@ export function Frame() {
             Library
           </NavLink>
           <NavLink to="/bench">Bench</NavLink>
+          <NavLink to="/generate">Generate</NavLink>
+          <NavLink to="/house-rules">House rules</NavLink>
         </nav>
         <span className="bar-rest">
           <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label="Show the keys">

@@ -5,6 +5,9 @@ import { Waiting } from "./Waiting";
 
 const Library = lazy(() => import("../library/LibraryScreen"));
 const Bench = lazy(() => import("../bench/BenchScreen"));
+const Compare = lazy(() => import("../compare/CompareScreen"));
+const Generate = lazy(() => import("../generate/GenerateScreen"));
+const HouseRules = lazy(() => import("../house-rules/HouseRulesScreen"));
 const Combination = lazy(() => import("../combination/CombinationScreen"));
 
 const router = createBrowserRouter([
@@ -16,6 +19,9 @@ const router = createBrowserRouter([
       { path: "bench", element: <Bench key="new" /> },
       { path: "bench/:id", element: <Bench /> },
       { path: "combinations/:id", element: <Combination /> },
+      { path: "compare", element: <Compare /> },
+      { path: "generate", element: <Generate /> },
+      { path: "house-rules", element: <HouseRules /> },
       { path: "*", element: <NoSuchPage /> },
     ],
   },

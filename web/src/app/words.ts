@@ -1,4 +1,4 @@
-import type { Rules, Verdict } from "../api/client";
+import type { Limb, Rules, Stance, Verdict } from "../api/client";
 
 export const RULES: { value: Rules; label: string }[] = [
   { value: "boxing", label: "Boxing" },
@@ -10,6 +10,24 @@ export const LEVELS = [
   { value: 1, label: "1 · first steps" },
   { value: 2, label: "2 · settled" },
   { value: 3, label: "3 · advanced" },
+];
+
+export const TEMPOS = [
+  { value: 1.6, label: "learning" },
+  { value: 1, label: "working" },
+  { value: 0.8, label: "fast" },
+];
+
+export const STANCES: { value: Stance; label: string }[] = [
+  { value: "orthodox", label: "orthodox" },
+  { value: "southpaw", label: "southpaw" },
+];
+
+export const LIMBS: { value: Limb; label: string }[] = [
+  { value: "hand", label: "Hands" },
+  { value: "leg", label: "Kicks" },
+  { value: "knee", label: "Knees" },
+  { value: "elbow", label: "Elbows" },
 ];
 
 export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {

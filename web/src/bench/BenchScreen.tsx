@@ -1,32 +1,53 @@
 import { App, Button, Modal, Segmented, Select } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { answered, api, type Problem, refusal, type SchemeId, type Stance } from "../api/client";
+import {
+  answered,
+  api,
+  type CheckRequest,
+  type Mend,
+  type Problem,
+  refusal,
+  type SchemeId,
+  type Stance,
+} from "../api/client";
 import { layers } from "../app/layers";
 import { Waiting } from "../app/Waiting";
-import { RULES } from "../app/words";
+import { RULES, STANCES, TEMPOS } from "../app/words";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
 import { useCheck } from "../check/useCheck";
+import { useMends } from "../check/useMends";
 import { useCombination, useSave } from "../combination/useCombination";
+import { compareAddress } from "../compare/address";
 import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "./draft";
 import { EntryLine } from "./EntryLine";
+import { MendCompare } from "./MendCompare";
+import { NextStrip } from "./NextStrip";
 import { SaveDrawer } from "./SaveDrawer";
 import { TouchPad, useSchemes } from "./TouchPad";
 import { useHistory } from "./useHistory";
 import "../check/check.css";
 import "./bench.css";
 
-const TEMPOS = [
-  { value: 1.6, label: "learning" },
-  { value: 1, label: "working" },
-  { value: 0.8, label: "fast" },
+const MEDIA = [
+  { value: "shadow" as const, label: "shadow" },
+  { value: "bag" as const, label: "bag" },
+  { value: "pads" as const, label: "pads" },
+  { value: "partner" as const, label: "partner" },
 ];
-const STANCES = [
-  { value: "orthodox" as Stance, label: "orthodox" },
-  { value: "southpaw" as Stance, label: "southpaw" },
+const GROUPS = [
+  { value: "open" as const, label: "open group" },
+  { value: "beginners" as const, label: "beginners" },
+  { value: "youth" as const, label: "youth" },
 ];
+const ATHLETES = [
+  { value: "small" as const, label: "small build" },
+  { value: "middle" as const, label: "middle build" },
+  { value: "tall" as const, label: "tall build" },
+];
+const TEMPO_OPTIONS = TEMPOS.map((tempo) => ({ ...tempo, label: `${tempo.label} tempo` }));
 const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
 
 /** The bench for a new combination, or for one that is in the library already. */
@@ -60,6 +81,10 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const draft = history.now;
   const [opponent, setOpponent] = useState<Stance>("orthodox");
   const [tempo, setTempo] = useState(1);
+  const [medium, setMedium] = useState<NonNullable<CheckRequest["medium"]>>("shadow");
+  const [group, setGroup] = useState<NonNullable<CheckRequest["group"]>>("open");
+  const [athlete, setAthlete] = useState<NonNullable<CheckRequest["athlete"]>>("middle");
+  const [compared, setCompared] = useState<Mend | null>(null);
   const [voice, setVoice] = useState<Stance>(draft.stance);
   const [selected, setSelected] = useState<number | null>(null);
   const [saveOpen, setSaveOpen] = useState(false);
@@ -68,14 +93,20 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const caret = useRef(Array.from(draft.text).length);
   const schemes = useSchemes();
   const save = useSave(id === "new" ? null : Number(id));
-  const { latest, readable, current, error } = useCheck({
+  const request: CheckRequest = {
     text: draft.text,
     stance: draft.stance,
     rules: draft.rules,
     scheme: draft.scheme,
     opponent,
     tempo,
-  });
+    medium,
+    group,
+    athlete,
+  };
+  const { latest, readable, current, error } = useCheck(request);
+  const settled = current && latest !== undefined && latest === readable;
+  const mends = useMends(request, settled);
 
   const change = useCallback(
     (part: Partial<Draft>, typed = false) => history.change((now) => ({ ...now, ...part }), typed),
@@ -133,6 +164,20 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
     setSelected(null);
   };
 
+  /** What follows goes in after what is selected, or at the end. */
+  const pressNext = (text: string) => {
+    const item = selected === null ? undefined : readable?.items[selected];
+    caret.current = item && settled ? item.at + item.length : Array.from(draft.text).length;
+    press(text);
+  };
+
+  const mend = (by: Mend) => {
+    setCompared(null);
+    setSelected(null);
+    change({ text: by.text });
+    caret.current = Array.from(by.text).length;
+  };
+
   const replaceProblem = (at: number, length: number, by: string) => {
     const characters = Array.from(draft.text);
     change({ text: characters.slice(0, at).join("") + by + characters.slice(at + length).join("") });
@@ -177,7 +222,8 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   }, [openSave, history.undo, history.redo]);
 
   const store = (basedOn = draft.basedOn) => {
-    const { name, text, scheme, stance, rules, themes, level, note } = draft;
+    const { name, text, scheme, stance, rules, themes, note } = draft;
+    const level = draft.level ?? readable?.level?.level ?? 1;
     save.mutate(
       { basedOn, body: { name, text, scheme, stance, rules, themes, level, note } },
       {
@@ -218,7 +264,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
           </span>
         )}
         <span className="option">
-          <span>Written for</span>
+          <span>For</span>
           <Segmented
             size="small"
             value={draft.stance}
@@ -240,17 +286,16 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
             aria-label="Opponent's stance"
           />
         </span>
-        <span className="option">
-          <span>at</span>
-          <Segmented size="small" value={tempo} onChange={setTempo} options={TEMPOS} aria-label="Tempo" />
-        </span>
+        <Select size="small" value={tempo} onChange={setTempo} options={TEMPO_OPTIONS} aria-label="Tempo" />
+        <Select size="small" value={medium} onChange={setMedium} options={MEDIA} aria-label="What it is thrown at" />
+        <Select size="small" value={group} onChange={setGroup} options={GROUPS} aria-label="For which group" />
+        <Select size="small" value={athlete} onChange={setAthlete} options={ATHLETES} aria-label="Which athlete" />
         <Select
           size="small"
           value={draft.rules}
           onChange={(rules) => change({ rules })}
           options={RULES.map((rule) => ({ ...rule, label: `${rule.label} rules` }))}
           aria-label="House rules"
-          className="bench-select"
         />
         <Select
           size="small"
@@ -258,7 +303,6 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
           onChange={(scheme) => void changeScheme(scheme)}
           options={schemeOptions}
           aria-label="Numbering"
-          className="bench-select"
         />
       </div>
       <div className="check-grid">
@@ -357,14 +401,37 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
               </div>
             )}
           </section>
+          <NextStrip
+            request={{ ...request, after: settled ? selected : null }}
+            ready={settled || draft.text.trim() === ""}
+            onPress={pressNext}
+          />
           <TouchPad scheme={draft.scheme} stance={draft.stance} onPress={press} />
         </div>
         <aside className="check-side">
           {shown ? (
             <>
-              <Findings check={shown} selected={selected} onSelect={select} />
+              <Findings
+                check={shown}
+                selected={selected}
+                onSelect={select}
+                mends={mends}
+                onMend={mend}
+                onCompare={setCompared}
+              />
               <OtherStance
                 check={shown}
+                compare={(second, secondStance) =>
+                  compareAddress({
+                    first: shown.notation ?? "",
+                    second,
+                    rules: draft.rules,
+                    firstStance: draft.stance,
+                    secondStance,
+                    firstTitle: "As it is",
+                    secondTitle: "Same limbs, roles swapped",
+                  })
+                }
                 onSelect={select}
                 onCarry={(text, stance) => {
                   change({ text, stance });
@@ -397,6 +464,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
         onClose={() => setSaveOpen(false)}
         onSave={() => store()}
       />
+      <MendCompare check={shown} mend={compared} request={request} onMend={mend} onClose={() => setCompared(null)} />
       <Modal
         getContainer={layers}
         open={conflict !== null}

@@ -63,11 +63,22 @@ export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange,
         <span className="field-name">Level</span>
         <Segmented
           block
-          value={draft.level}
-          onChange={(level: number) => onChange({ level })}
+          value={draft.level ?? check?.level?.level ?? 1}
+          onChange={(level: number) => onChange({ level: level === check?.level?.level ? null : level })}
           options={LEVELS}
           aria-label="Level"
         />
+        {check?.level && (
+          <p className="small save-level">
+            The check says {check.level.level}
+            {check.level.reasons.length > 0 &&
+              `: ${check.level.reasons
+                .slice(0, 3)
+                .map((reason) => reason.message)
+                .join(", ")}`}
+            .{draft.level !== null && draft.level !== check.level.level && " You gave it your own."}
+          </p>
+        )}
         <span className="field-name">Rules</span>
         <Segmented
           block

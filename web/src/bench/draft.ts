@@ -8,7 +8,8 @@ export interface Draft {
   scheme: SchemeId;
   name: string;
   themes: string[];
-  level: number;
+  /** Given by the coach; null for what the check makes of it. */
+  level: number | null;
   note: string;
   /** The version this was made from; null for a new combination. */
   basedOn: number | null;
@@ -21,7 +22,7 @@ export const EMPTY: Draft = {
   scheme: "parity",
   name: "",
   themes: [],
-  level: 1,
+  level: null,
   note: "",
   basedOn: null,
 };

@@ -1,6 +1,7 @@
-import type { Check, Finding } from "../api/client";
+import type { Check, Finding, Mend, Mends } from "../api/client";
 import { VerdictMark } from "../app/VerdictMark";
 import { seconds } from "../app/words";
+import { MendList } from "./MendList";
 
 const WORDS: Record<Finding["severity"], string> = { must: "must", should: "should", hint: "hint", credit: "good" };
 
@@ -8,6 +9,10 @@ interface Props {
   check: Check;
   selected: number | null;
   onSelect: (at: number | null) => void;
+  /** What can be done about it; without them nothing is offered. */
+  mends?: Mends | undefined;
+  onMend?: (mend: Mend) => void;
+  onCompare?: (mend: Mend) => void;
 }
 
 /** A long chain earns the same credit many times; it is said once, with its count. */
@@ -24,9 +29,13 @@ function grouped(findings: Finding[]): { finding: Finding; times: number }[] {
   return rows;
 }
 
-/** What the check says: waits first, then findings by weight, then what is good. */
-export function Findings({ check, selected, onSelect }: Props) {
+/** What the check says: waits first and how to mend them, then findings by weight, then what is good. */
+export function Findings({ check, selected, onSelect, mends, onMend, onCompare }: Props) {
   const waits = check.links.filter((link) => link.verdict !== "flows");
+  const offer = (list: Mend[] | undefined, name: string) =>
+    list && list.length > 0 && onMend && onCompare ? (
+      <MendList mends={list} lengthMs={check.lengthMs ?? 0} name={name} onMend={onMend} onCompare={onCompare} />
+    ) : null;
   return (
     <section className="panel findings" aria-label="What the check says">
       <header>
@@ -47,6 +56,12 @@ export function Findings({ check, selected, onSelect }: Props) {
             </button>
           </li>
         ))}
+        {mends && mends.mends.length > 0 && (
+          <li className="finding finding-mends">
+            <b className="mends-head">To mend it</b>
+            {offer(mends.mends, "Mends of the chain")}
+          </li>
+        )}
         {waits.length === 0 && check.items.length > 1 && (
           <li className="finding finding-flows">
             <p>
@@ -68,9 +83,47 @@ export function Findings({ check, selected, onSelect }: Props) {
                 {times > 1 && <small> and {times - 1} more like it</small>}
               </span>
             </button>
+            {offer(
+              mends?.findings.find((of) => of.id === finding.id && of.at === finding.at)?.mends.slice(0, 2),
+              `Mends: ${finding.message}`,
+            )}
           </li>
         ))}
       </ul>
+      <Measures check={check} onSelect={onSelect} />
     </section>
+  );
+}
+
+/** How near the hips come to the edge of the feet, and how hard the chain is to learn, with what makes it so. */
+function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
+  const { balance, level } = check;
+  const at = balance?.leastAt ?? null;
+  return (
+    <dl className="measures">
+      {balance && at !== null && !balance.overcommitted && (
+        <div>
+          <dt>Balance</dt>
+          <dd>
+            <button type="button" onClick={() => onSelect(at)}>
+              {balance.leastCm.toFixed(0)} cm to spare, least in the {check.items[at]?.words}
+            </button>
+          </dd>
+        </div>
+      )}
+      {level && (
+        <div>
+          <dt>Level {level.level}</dt>
+          <dd>
+            {level.reasons.length === 0
+              ? "as simple as it gets"
+              : level.reasons
+                  .slice(0, 4)
+                  .map((reason) => reason.message)
+                  .join(", ")}
+          </dd>
+        </div>
+      )}
+    </dl>
   );
 }

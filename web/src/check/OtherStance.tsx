@@ -1,15 +1,18 @@
 import { Button } from "antd";
+import { Link } from "react-router";
 import type { Check, Stance } from "../api/client";
 
 interface Props {
   check: Check;
   onSelect?: (at: number | null) => void;
+  /** Address of the comparison with the carried chain. */
+  compare: (text: string, stance: Stance) => string;
   /** Puts the carried chain on the bench. */
   onCarry: (text: string, stance: Stance) => void;
 }
 
 /** What really changes when the chain is mirrored, and the carry that keeps the limbs. */
-export function OtherStance({ check, onSelect, onCarry }: Props) {
+export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
   const { mirror, carry } = check;
   if (!mirror || !carry) {
     return null;
@@ -42,9 +45,12 @@ export function OtherStance({ check, onSelect, onCarry }: Props) {
                 {caveat.message}
               </span>
             ))}
-          <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
-            Carry it over
-          </Button>
+          <span className="carry-actions">
+            <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
+              Carry it over
+            </Button>
+            <Link to={compare(carry.notation, carry.stance)}>compare</Link>
+          </span>
         </div>
       )}
     </section>

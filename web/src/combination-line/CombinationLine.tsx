@@ -1,10 +1,10 @@
 import { area, line as curve, curveBumpX, curveMonotoneX } from "d3-shape";
 import { type KeyboardEvent, useId, useMemo } from "react";
-import type { Item, Link, Stance } from "../api/client";
+import type { Balance, Item, Link, Stance } from "../api/client";
 import { VERDICTS } from "../app/words";
 import { Feet } from "./Feet";
 import { Glyph } from "./Glyph";
-import { aside, type Layout, type LineData, layout, linkTo, loadTrack, place, type Size } from "./geometry";
+import { aside, type Layout, type LineData, layout, linkTo, loadTrack, overFeet, place, type Size } from "./geometry";
 import { itemSentence, linkSentence } from "./sentences";
 import { Tile } from "./Tile";
 import { useWidth } from "./useWidth";
@@ -19,6 +19,10 @@ interface Props {
   onSelect?: (at: number | null) => void;
   /** Told what the pointer or the focus is on, so that its sentence can be shown. */
   onPoint?: (sentence: string | null) => void;
+  /** The time that the width stands for, in ms, where two lines share one axis; the length of the chain by itself. */
+  spanMs?: number;
+  /** Places of the items to be marked as different. */
+  marked?: ReadonlySet<number>;
   /** Only for the row size: the width in px. */
   width?: number;
   name: string;
@@ -32,12 +36,15 @@ export function CombinationLine({
   selected = null,
   onSelect,
   onPoint,
+  spanMs,
+  marked,
   width: fixed,
   name,
 }: Props) {
   const [holder, measured] = useWidth(fixed ?? 720);
   const width = fixed ?? measured;
-  const line = useMemo(() => layout(size, width, data.lengthMs ?? 0), [size, width, data.lengthMs]);
+  const span = spanMs ?? data.lengthMs ?? 0;
+  const line = useMemo(() => layout(size, width, span), [size, width, span]);
   const hatch = useId();
   const small = size === "row";
 
@@ -72,7 +79,7 @@ export function CombinationLine({
             <path d="M0 0V7" className="hatch-stroke" />
           </pattern>
         </defs>
-        <Lanes line={line} size={size} end={data.lengthMs ?? 0} />
+        <Lanes line={line} size={size} end={span} />
         {data.links.map((link) => (
           <Wait
             key={link.to}
@@ -85,7 +92,9 @@ export function CombinationLine({
           />
         ))}
         {!small && <Melody items={data.items} line={line} />}
-        {line.ribbon && <Ribbon items={data.items} line={line} named={size === "full"} />}
+        {line.ribbon && (
+          <Ribbon items={data.items} balance={data.balance ?? null} line={line} named={size === "full"} />
+        )}
         {size === "full" && stances && <Feet items={data.items} stances={stances} line={line} />}
         {data.items.map((item, at) => {
           const before = data.items[at - 1];
@@ -108,6 +117,7 @@ export function CombinationLine({
                 line={line}
                 size={size}
                 selected={selected === at}
+                marked={marked?.has(at) ?? false}
               />
             );
             return small ? (
@@ -258,7 +268,17 @@ function Melody({ items, line }: { items: Item[]; line: Layout }) {
 }
 
 /** The weight between the feet, scaled so that its swing is read at a glance. */
-function Ribbon({ items, line, named }: { items: Item[]; line: Layout; named: boolean }) {
+function Ribbon({
+  items,
+  balance,
+  line,
+  named,
+}: {
+  items: Item[];
+  balance: Balance | null;
+  line: Layout;
+  named: boolean;
+}) {
   const rails = line.ribbon ?? { front: 0, back: 0 };
   const middle = (rails.front + rails.back) / 2;
   // A quarter of the weight either way from even reaches the rail.
@@ -293,6 +313,7 @@ function Ribbon({ items, line, named }: { items: Item[]; line: Layout; named: bo
           />
         ) : null,
       )}
+      {balance && <Hips balance={balance} line={line} y={y} named={named} />}
       {named && (
         <>
           <text x={line.left - 12} y={rails.front + 12} className="lane-name">
@@ -307,18 +328,59 @@ function Ribbon({ items, line, named }: { items: Item[]; line: Layout; named: bo
   );
 }
 
+/** The hips over the feet, as the pendulum has them; where they run past the feet it is said how far. */
+function Hips({
+  balance,
+  line,
+  y,
+  named,
+}: {
+  balance: Balance;
+  line: Layout;
+  y: (load: number) => number;
+  named: boolean;
+}) {
+  type Point = Balance["points"][number];
+  const path = curve<Point>(
+    (point) => line.x(point.ms),
+    (point) => y(overFeet(point.hipsCm, balance)),
+  ).curve(curveMonotoneX)(balance.points);
+  const last = balance.points.at(-1);
+  const rails = line.ribbon ?? { front: 0, back: 0 };
+  return (
+    <g className="hips">
+      {path && <path d={path} className="hips-line" />}
+      {named && last && (
+        <text x={line.x(last.ms) + 6} y={y(overFeet(last.hipsCm, balance)) + 4} className="hips-name">
+          hips
+        </text>
+      )}
+      {balance.overcommitted && (
+        <g>
+          <path d={`M${line.x(balance.leastMs)} ${rails.front - 2}V${rails.back + 2}`} className="hips-over" />
+          <text x={line.x(balance.leastMs) + 5} y={rails.front + 13} className="hips-over-name">
+            ✕ {Math.abs(balance.leastCm).toFixed(0)} cm past the feet
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
 function Mark({
   item,
   shift,
   line,
   size,
   selected,
+  marked,
 }: {
   item: Item;
   shift: number;
   line: Layout;
   size: Size;
   selected: boolean;
+  marked: boolean;
 }) {
   const { x, y } = place(item, line);
   if (item.kind === "strike") {
@@ -336,6 +398,7 @@ function Mark({
           />
         )}
         <Tile item={item} x={x + shift} y={y} size={line.tile} />
+        {marked && <Difference x={x + shift} y={y + line.tile / 2 + 5} width={line.tile} />}
       </>
     );
   }
@@ -348,6 +411,7 @@ function Mark({
     <>
       <rect x={x - 17} y={y - 14} width="34" height="28" rx="6" className={selected ? "move chosen-move" : "move"} />
       <Glyph name={name} x={x} y={y} size={20} />
+      {marked && <Difference x={x} y={y + 19} width={34} />}
       {size === "full" && (
         <text x={x} y={y + 27} className="move-name">
           {words.join(" ")}
@@ -355,4 +419,9 @@ function Mark({
       )}
     </>
   );
+}
+
+/** Under what the other of two compared chains does not have. */
+function Difference({ x, y, width }: { x: number; y: number; width: number }) {
+  return <path d={`M${x - width / 2} ${y}h${width}`} className="difference" />;
 }

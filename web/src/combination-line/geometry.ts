@@ -1,5 +1,5 @@
 import { scaleLinear } from "d3-scale";
-import type { Item, Link } from "../api/client";
+import type { Balance, Item, Link } from "../api/client";
 
 export type Size = "row" | "card" | "full";
 
@@ -8,6 +8,8 @@ export interface LineData {
   items: Item[];
   links: Link[];
   lengthMs: number | null;
+  /** The hips over the feet; drawn where it is given and there is room. */
+  balance?: Balance | null;
 }
 
 interface Measures {
@@ -89,6 +91,11 @@ export function aside(items: Item[], at: number, tile: number): number {
     }
   }
   return shift;
+}
+
+/** A place along the line to the opponent as the ribbon shows it: 0 over the back foot, 1 over the front foot. */
+export function overFeet(cm: number, balance: Balance): number {
+  return cm / balance.stanceCm + 0.5;
 }
 
 /** The share of the weight on the lead foot over time, as corner points. */

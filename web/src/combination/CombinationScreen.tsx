@@ -5,19 +5,15 @@ import { type Combination, refusal, type Stance, type Version } from "../api/cli
 import { useSession } from "../app/session";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
-import { dayAndTime, LEVELS, RULES } from "../app/words";
+import { dayAndTime, LEVELS, RULES, STANCES } from "../app/words";
 import "../check/check.css";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
 import { useCheck } from "../check/useCheck";
+import { compareAddress } from "../compare/address";
 import { useArchive, useCombination, useVersions } from "./useCombination";
 import "./combination.css";
-
-const STANCES: { value: Stance; label: string }[] = [
-  { value: "orthodox", label: "orthodox" },
-  { value: "southpaw", label: "southpaw" },
-];
 
 export default function CombinationScreen() {
   const id = Number(useParams().id);
@@ -109,8 +105,11 @@ function Page({ combination }: { combination: Combination }) {
         <b>{combination.notation}</b>
         <span>
           {RULES.find((rule) => rule.value === combination.rules)?.label} rules · level{" "}
-          {LEVELS.find((level) => level.value === combination.level)?.label} · written for {combination.stance} · by{" "}
-          {combination.author.name}
+          {LEVELS.find((level) => level.value === combination.level)?.label}
+          {readable?.level && readable.level.level !== combination.level
+            ? `, given by the coach (the check says ${readable.level.level})`
+            : ""}{" "}
+          · written for {combination.stance} · by {combination.author.name}
         </span>
         <span>
           {combination.themes.map((theme) => (
@@ -164,6 +163,17 @@ function Page({ combination }: { combination: Combination }) {
               <Findings check={readable} selected={selected} onSelect={setSelected} />
               <OtherStance
                 check={readable}
+                compare={(chain, stance) =>
+                  compareAddress({
+                    first: combination.notation,
+                    second: chain,
+                    rules: combination.rules,
+                    firstStance: combination.stance,
+                    secondStance: stance,
+                    firstTitle: combination.name,
+                    secondTitle: "Same limbs, roles swapped",
+                  })
+                }
                 onSelect={setSelected}
                 onCarry={(chain, stance) =>
                   navigate(
@@ -208,12 +218,30 @@ function History({ combination }: { combination: Combination }) {
             <span>
               <b>{version.editor.name}</b> {CHANGES[version.change]}{" "}
               <Difference now={version} before={versions[at + 1]} />
+              {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
+                <>
+                  {" "}
+                  <Link to={compareVersions(versions[at + 1] as Version, version)}>compare</Link>
+                </>
+              )}
             </span>
           </li>
         ))}
       </ol>
     </section>
   );
+}
+
+function compareVersions(before: Version, now: Version): string {
+  return compareAddress({
+    first: before.notation,
+    second: now.notation,
+    rules: now.rules,
+    firstStance: before.stance,
+    secondStance: now.stance,
+    firstTitle: `Version ${before.version}`,
+    secondTitle: `Version ${now.version}`,
+  });
 }
 
 function Difference({ now, before }: { now: Version; before: Version | undefined }) {

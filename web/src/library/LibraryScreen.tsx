@@ -5,19 +5,13 @@ import { type CombinationRow, refusal } from "../api/client";
 import { isTyping } from "../app/keys";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
-import { LEVELS, RULES, seconds } from "../app/words";
+import { LEVELS, LIMBS, RULES, seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { type Filters, useLibrary } from "./useLibrary";
 import "./library.css";
 
 const SIZE = 50;
 const LINE_WIDTH = 400;
-const WEAPONS = [
-  { value: "hand", label: "Hands" },
-  { value: "leg", label: "Kicks" },
-  { value: "knee", label: "Knees" },
-  { value: "elbow", label: "Elbows" },
-];
 const VERDICT_OPTIONS = [
   { value: "flows", label: "● Flows" },
   { value: "reload", label: "▲ Reload" },
@@ -29,7 +23,7 @@ const FILTERS: {
   any: string;
   options: { value: string | number; label: string }[];
 }[] = [
-  { name: "weapon", label: "Weapon", any: "Any weapon", options: WEAPONS },
+  { name: "weapon", label: "Weapon", any: "Any weapon", options: LIMBS },
   { name: "verdict", label: "Verdict", any: "Any verdict", options: VERDICT_OPTIONS },
   { name: "rules", label: "Rules", any: "Any rules", options: RULES },
   { name: "level", label: "Level", any: "Any level", options: LEVELS },

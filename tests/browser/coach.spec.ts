@@ -1,0 +1,101 @@
+import { COACH, entry, expect, HEAD_COACH, signIn, test } from "./gym";
+
+const bench = (chain: string, rules = "kickboxing") => `/bench?${new URLSearchParams({ chain, rules })}`;
+
+test("a mend is compared, made with one press, and undone", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto(bench("1 2 2 exit"));
+  const mends = page.getByRole("list", { name: "Mends of the chain" });
+  await expect(mends.getByRole("button", { name: /^slip rear before the second cross/ })).toContainText("→");
+  await mends.getByRole("button", { name: "Compare: slip rear before the second cross" }).click();
+  const dialog = page.getByRole("dialog", { name: "slip rear before the second cross" });
+  await expect(dialog.getByRole("group", { name: /Mended: 1 2 slip-rear 2 exit/ })).toBeVisible();
+  await expect(dialog).toContainText("0.35 s less waiting");
+  await dialog.getByRole("button", { name: "Make it so" }).click();
+  await expect(entry(page)).toHaveValue("1 2 slip-rear 2 exit");
+  await expect(page.getByText("Every link flows")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(entry(page)).toHaveValue("1 2 2 exit");
+  await mends.getByRole("button", { name: "3 other ways" }).click();
+  await mends.getByRole("button", { name: /^lead hook instead of the second cross/ }).click();
+  await expect(entry(page)).toHaveValue("1 2 3 exit");
+});
+
+test("what flows from here follows the cursor, says its cause and is written in", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto(bench("1 2", "boxing"));
+  const strip = page.getByRole("region", { name: "What flows from here" });
+  await expect(strip.getByRole("button", { name: "lead hook, at once" })).toHaveCount(0);
+  await expect(strip.getByRole("button", { name: "cross, 350 ms" })).toBeVisible();
+  await strip.getByRole("button", { name: "cross, 350 ms" }).hover();
+  await expect(strip).toContainText("The hips are still through");
+  await strip.getByRole("button", { name: "lead uppercut, 70 ms" }).click();
+  await expect(entry(page)).toHaveValue("1 2 5");
+  await page.mouse.move(5, 5);
+  await page.getByRole("button", { name: "left jab", exact: true }).click();
+  await expect(strip).toContainText("After what is selected");
+  await strip.getByText("Moves").click();
+  await strip.getByRole("button", { name: "slip lead, at once" }).click();
+  await expect(entry(page)).toHaveValue("1 slip-lead 2 5");
+});
+
+test("build, group and medium change what the check says", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto(bench("1 6 14h exit"));
+  await expect(page.getByText(/to spare, least in the/)).toBeVisible();
+  await page.getByLabel("For which group").click();
+  await page.getByTitle("youth", { exact: true }).click();
+  await expect(page.getByText(/is not for youth, unless the governing body/)).toBeVisible();
+  await page.getByLabel("What it is thrown at").click();
+  await page.getByTitle("bag", { exact: true }).click();
+  await expect(page.getByText(/can roll the wrist/)).toBeVisible();
+});
+
+test("chains are made from wishes, come back by their address, and go to the bench", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto("/generate?rules=kickboxing&weapons=hand,leg&theme=kicks-off-hands&seed=3");
+  const chains = page.getByRole("region", { name: "Generated chains" }).getByRole("listitem");
+  await expect(chains).toHaveCount(8);
+  const first = await chains.first().getByRole("link").innerText();
+  await page.getByRole("button", { name: "Others" }).click();
+  await expect(chains.first().getByRole("link")).not.toHaveText(first);
+  await page.goBack();
+  await page.goto("/generate?rules=kickboxing&weapons=hand,leg&theme=kicks-off-hands&seed=3");
+  await expect(chains.first().getByRole("link")).toHaveText(first);
+  await page.goto("/generate?rules=boxing&weapons=elbow");
+  await expect(page.getByText("Nothing new fits all of these wishes")).toBeVisible();
+  await page.getByRole("button", { name: /with any weapon/ }).click();
+  await expect(chains).toHaveCount(8);
+  await chains.first().getByRole("button", { name: "To the bench" }).click();
+  await expect(page.getByText("Every link flows")).toBeVisible();
+});
+
+test("a change of the house rules is seen before it is saved, and does just that", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await page.goto("/house-rules?set=kickboxing");
+  await page.getByRole("button", { name: "Kick with nothing before it" }).click();
+  await expect(page.getByRole("img", { name: "jab, rear round kick to the leg" })).toBeVisible();
+  await page.getByText("over the front foot").click();
+  await page.getByRole("button", { name: "Preview" }).click();
+  const effect = page.getByRole("region", { name: "Effect on the library" });
+  await expect(effect).toContainText("2 of the 23 combinations under these rules change their verdict.");
+  await expect(effect.getByRole("link", { name: "Lighthouse", exact: true })).toBeVisible();
+  await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await expect(page.getByText("changed by this gym")).toBeVisible();
+  await page.goto("/library?q=lighthouse&verdict=flows");
+  await expect(page.getByText("2 combinations found")).toBeVisible();
+  await page.goto("/house-rules?set=kickboxing");
+  await page.getByRole("button", { name: "Back to how they came" }).click();
+  await page.getByRole("button", { name: "Preview" }).click();
+  await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await expect(page.getByText("as they came")).toBeVisible();
+  await page.goto("/library?q=lighthouse&verdict=reload");
+  await expect(page.getByText("2 combinations found")).toBeVisible();
+});
+
+test("a coach reads the house rules and cannot change them", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto("/house-rules?set=boxing");
+  await expect(page.getByText("Only the head coach changes the house rules.")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Preview" })).toHaveCount(0);
+});

@@ -1,0 +1,43 @@
+import { Button, Modal } from "antd";
+import type { Check, CheckRequest, Mend } from "../api/client";
+import { layers } from "../app/layers";
+import { Waiting } from "../app/Waiting";
+import { useCheck } from "../check/useCheck";
+import { Compare } from "../compare/Compare";
+
+interface Props {
+  check: Check | undefined;
+  mend: Mend | null;
+  request: CheckRequest;
+  onMend: (mend: Mend) => void;
+  onClose: () => void;
+}
+
+/** A mend before it is made: the chain as it is and as it would be, on one axis. */
+export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
+  const mended = useCheck({ ...request, text: mend?.text ?? "" });
+  const ready = mend && check && mended.current && mended.readable;
+  return (
+    <Modal
+      getContainer={layers}
+      open={mend !== null}
+      title={mend?.words}
+      width={980}
+      onCancel={onClose}
+      footer={[
+        <Button key="close" onClick={onClose}>
+          Leave it
+        </Button>,
+        <Button key="mend" type="primary" disabled={!ready} onClick={() => mend && onMend(mend)}>
+          Make it so
+        </Button>,
+      ]}
+    >
+      {ready && mended.readable ? (
+        <Compare first={{ title: "As it is", check }} second={{ title: "Mended", check: mended.readable }} />
+      ) : (
+        <Waiting what="Checking the mend" />
+      )}
+    </Modal>
+  );
+}

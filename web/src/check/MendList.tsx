@@ -1,0 +1,59 @@
+import { useState } from "react";
+import type { Mend } from "../api/client";
+import { seconds, VERDICTS } from "../app/words";
+
+/** As many as one takes in at a glance. */
+const AT_FIRST = 3;
+
+interface Props {
+  mends: Mend[];
+  /** Length of the chain as it is, ms. */
+  lengthMs: number;
+  /** What the mends are for, for a screen reader. */
+  name: string;
+  onMend: (mend: Mend) => void;
+  onCompare: (mend: Mend) => void;
+}
+
+/** One press each: what is done, and how long the chain takes before and after. */
+export function MendList({ mends, lengthMs, name, onMend, onCompare }: Props) {
+  const [all, setAll] = useState(false);
+  const shown = all ? mends : mends.slice(0, AT_FIRST);
+  return (
+    <ul className="mends" aria-label={name}>
+      {shown.map((mend) => (
+        <li key={mend.text}>
+          <button type="button" className="mend" onClick={() => onMend(mend)} title={`Make it ${mend.text}`}>
+            <span className={`mend-sign verdict-${mend.verdict}`} aria-hidden="true">
+              {VERDICTS[mend.verdict].sign}
+            </span>
+            <span>
+              {mend.words}
+              <small>
+                {" "}
+                {seconds(lengthMs)} → {seconds(mend.lengthMs)}
+                <span className="unseen">, {VERDICTS[mend.verdict].word}</span>
+              </small>
+            </span>
+          </button>
+          <button
+            type="button"
+            className="mend-compare"
+            onClick={() => onCompare(mend)}
+            aria-label={`Compare: ${mend.words}`}
+            title="Compare before and after"
+          >
+            ⇅
+          </button>
+        </li>
+      ))}
+      {shown.length < mends.length && (
+        <li className="mends-more">
+          <button type="button" onClick={() => setAll(true)}>
+            {mends.length - shown.length} other ways
+          </button>
+        </li>
+      )}
+    </ul>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Check } from "../api/client";
+import { VerdictMark } from "../app/VerdictMark";
+import { seconds } from "../app/words";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { difference } from "./difference";
+import "./compare.css";
+
+export interface Side {
+  title: string;
+  check: Check;
+}
+
+/** Two chains one above the other on one axis of time; what only one of them has is underlined. */
+export function Compare({ first, second }: { first: Side; second: Side }) {
+  const span = Math.max(first.check.lengthMs ?? 0, second.check.lengthMs ?? 0);
+  const marks = difference(first.check.items, second.check.items);
+  const length = (second.check.lengthMs ?? 0) - (first.check.lengthMs ?? 0);
+  const wait = (second.check.waitMs ?? 0) - (first.check.waitMs ?? 0);
+  return (
+    <div className="compare">
+      {[first, second].map((side, at) => (
+        <section key={side.title} aria-label={side.title}>
+          <h3>
+            {side.title} <span className="compare-text">{side.check.text}</span>
+            {side.check.verdict && <VerdictMark verdict={side.check.verdict} />}
+            <small>{seconds(side.check.lengthMs ?? 0)}</small>
+          </h3>
+          <CombinationLine
+            data={side.check}
+            size="card"
+            spanMs={span}
+            marked={marks[at as 0 | 1]}
+            name={`Combination line, ${side.title}: ${side.check.text}`}
+          />
+        </section>
+      ))}
+      <p className="compare-sum">
+        {change(length, "shorter", "longer", "As long as before")};{" "}
+        {change(wait, "less", "more", "as much", " waiting")}.
+      </p>
+    </div>
+  );
+}
+
+function change(ms: number, less: string, more: string, same: string, what = ""): string {
+  return ms === 0 ? same + what : `${seconds(Math.abs(ms))} ${ms < 0 ? less : more}${what}`;
+}

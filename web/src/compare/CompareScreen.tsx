@@ -1,0 +1,45 @@
+import { Link, useSearchParams } from "react-router";
+import { type Rules, refusal, type Stance } from "../api/client";
+import { Waiting } from "../app/Waiting";
+import { useCheck } from "../check/useCheck";
+import { Compare } from "./Compare";
+
+export default function CompareScreen() {
+  const [address] = useSearchParams();
+  const rules = (address.get("rules") as Rules | null) ?? "all-limbs";
+  const side = (name: "first" | "second") => ({
+    text: address.get(name) ?? "",
+    stance: (address.get(`${name}Stance`) as Stance | null) ?? "orthodox",
+    rules,
+  });
+  const first = useCheck(side("first"));
+  const second = useCheck(side("second"));
+  const error = first.error ?? second.error;
+  const problem = first.latest?.problems[0] ?? second.latest?.problems[0];
+  const titles = [address.get("firstTitle") ?? "First", address.get("secondTitle") ?? "Second"] as const;
+  const stance = side("second").stance;
+  return (
+    <main className="page">
+      <p className="trail">
+        <Link to="/library">Library</Link> /
+      </p>
+      <h1>Compare</h1>
+      {error ? <p>{refusal(error).title}</p> : problem ? <p>{problem.message}</p> : null}
+      {first.readable && second.readable ? (
+        <section className="panel compare-panel">
+          <Compare
+            first={{ title: titles[0], check: first.readable }}
+            second={{ title: titles[1], check: second.readable }}
+          />
+          <p className="compare-links">
+            <Link to={`/bench?${new URLSearchParams({ chain: second.readable.notation ?? "", stance, rules })}`}>
+              Open “{titles[1]}” on the bench
+            </Link>
+          </p>
+        </section>
+      ) : error || problem ? null : (
+        <Waiting what="Checking both" />
+      )}
+    </main>
+  );
+}

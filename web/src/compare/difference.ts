@@ -1,0 +1,29 @@
+import type { Item } from "../api/client";
+
+/** The places in each of two chains that the other does not have, by the longest run of items that both share. */
+export function difference(a: Item[], b: Item[]): [Set<number>, Set<number>] {
+  const same = (i: number, j: number) => a[i]?.text === b[j]?.text;
+  const longest = Array.from({ length: a.length + 1 }, () => new Array<number>(b.length + 1).fill(0));
+  const at = (i: number, j: number) => longest[i]?.[j] ?? 0;
+  for (let i = a.length - 1; i >= 0; i -= 1) {
+    for (let j = b.length - 1; j >= 0; j -= 1) {
+      (longest[i] as number[])[j] = same(i, j) ? at(i + 1, j + 1) + 1 : Math.max(at(i + 1, j), at(i, j + 1));
+    }
+  }
+  const onlyA = new Set<number>();
+  const onlyB = new Set<number>();
+  let [i, j] = [0, 0];
+  while (i < a.length || j < b.length) {
+    if (i < a.length && j < b.length && same(i, j)) {
+      i += 1;
+      j += 1;
+    } else if (j >= b.length || (i < a.length && at(i + 1, j) >= at(i, j + 1))) {
+      onlyA.add(i);
+      i += 1;
+    } else {
+      onlyB.add(j);
+      j += 1;
+    }
+  }
+  return [onlyA, onlyB];
+}

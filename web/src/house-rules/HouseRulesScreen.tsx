@@ -1,0 +1,281 @@
+import { Alert, App, Button, InputNumber, Progress, Segmented } from "antd";
+import { useMemo, useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { type HouseRules, type Recheck, type Rules, type RulesRequest, refusal } from "../api/client";
+import { useSession } from "../app/session";
+import { VerdictMark } from "../app/VerdictMark";
+import { Waiting } from "../app/Waiting";
+import { Rule } from "./Rule";
+import { useHouseRules, usePreview, useSaveRules } from "./useHouseRules";
+import "./house-rules.css";
+
+type RuleSet = HouseRules["sets"][number];
+
+const SCHOOLS: {
+  name: keyof RulesRequest["schools"];
+  question: string;
+  options: { value: string; label: string }[];
+}[] = [
+  {
+    name: "leadHook",
+    question: "A lead hook leaves the weight",
+    options: [
+      { value: "back-foot", label: "on the back foot" },
+      { value: "front-foot", label: "over the front foot" },
+    ],
+  },
+  {
+    name: "handSide",
+    question: "The hand before a kick is of",
+    options: [
+      { value: "any", label: "either side" },
+      { value: "same", label: "the same side" },
+      { value: "opposite", label: "the opposite side" },
+    ],
+  },
+  {
+    name: "handTiming",
+    question: "Hand and kick land",
+    options: [
+      { value: "any", label: "either way" },
+      { value: "apart", label: "apart" },
+      { value: "together", label: "together" },
+    ],
+  },
+  {
+    name: "ending",
+    question: "A chain ends with",
+    options: [
+      { value: "move", label: "a move that leaves" },
+      { value: "kick", label: "a kick" },
+      { value: "lead-hand", label: "a lead hand" },
+      { value: "any", label: "anything" },
+    ],
+  },
+  {
+    name: "hardStrikes",
+    question: "Hard is",
+    options: [
+      { value: "last", label: "the last strike" },
+      { value: "every", label: "every strike" },
+    ],
+  },
+];
+
+const THRESHOLD_OF: Record<string, keyof RulesRequest["thresholds"]> = {
+  "static-head": "staticHead",
+  "one-height": "oneHeight",
+  "same-side-run": "sameSide",
+  overcommitted: "drives",
+  "range-jump": "rangeJump",
+  "tempo-limit": "tempoLoss",
+};
+
+const pick = ({ schools, severities, thresholds }: RulesRequest): RulesRequest => ({ schools, severities, thresholds });
+
+export default function HouseRulesScreen() {
+  const [address, setAddress] = useSearchParams();
+  const rules = useHouseRules();
+  const user = useSession().data?.user;
+  if (rules.isError) {
+    return (
+      <main className="page page-narrow">
+        <h1>House rules</h1>
+        <p>{refusal(rules.error).title}</p>
+      </main>
+    );
+  }
+  if (!rules.data) {
+    return <Waiting what="Fetching the house rules" />;
+  }
+  const sets = rules.data.sets;
+  const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
+  return (
+    <main className="page house">
+      <header className="house-head">
+        <h1>House rules</h1>
+        <Segmented<Rules>
+          value={set.id}
+          onChange={(id) => setAddress({ set: id }, { replace: true })}
+          options={sets.map((one) => ({ value: one.id, label: one.name }))}
+          aria-label="Which set"
+        />
+        <span className="small">{set.isBuiltIn ? "as they came" : "changed by this gym"}</span>
+      </header>
+      <Editor key={`${set.id}-${set.version}`} set={set} all={rules.data} mayEdit={user?.role === "head-coach"} />
+    </main>
+  );
+}
+
+function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit: boolean }) {
+  const stored = useMemo(() => pick(set), [set]);
+  const [draft, setDraft] = useState<RulesRequest>(stored);
+  const [recheck, setRecheck] = useState<Recheck | null>(null);
+  const { message } = App.useApp();
+  const preview = usePreview(setRecheck);
+  const save = useSaveRules();
+  const changed = JSON.stringify(draft) !== JSON.stringify(stored);
+  const isBuiltIn = JSON.stringify(pick(set.builtIn)) === JSON.stringify(draft);
+
+  const change = (next: RulesRequest) => {
+    setDraft(next);
+    setRecheck(null);
+    preview.reset();
+    save.reset();
+  };
+  const error = preview.error ?? save.error;
+
+  return (
+    <div className="house-grid">
+      <div className="house-main">
+        <section className="panel schools" aria-label="Schools">
+          <h2>Where coaches disagree</h2>
+          {SCHOOLS.map((school) => (
+            <div key={school.name} className="school">
+              <span>{school.question}</span>
+              <Segmented
+                value={draft.schools[school.name] as string}
+                disabled={!mayEdit}
+                onChange={(value) => change({ ...draft, schools: { ...draft.schools, [school.name]: value } })}
+                options={school.options}
+                aria-label={school.question}
+              />
+            </div>
+          ))}
+        </section>
+        <section className="panel rules" aria-label="Rules">
+          <h2>What each finding weighs</h2>
+          <ul>
+            {all.rules.map((rule) => {
+              const threshold = THRESHOLD_OF[rule.id];
+              const limits = threshold ? all.thresholds[threshold] : undefined;
+              return (
+                <Rule
+                  key={rule.id}
+                  rule={rule}
+                  set={set.id}
+                  severity={draft.severities[rule.id] ?? "hint"}
+                  changed={draft.severities[rule.id] !== stored.severities[rule.id]}
+                  mayEdit={mayEdit}
+                  onSeverity={(severity) =>
+                    change({ ...draft, severities: { ...draft.severities, [rule.id]: severity } })
+                  }
+                >
+                  {threshold && limits && (
+                    <InputNumber
+                      size="small"
+                      min={limits.least}
+                      max={limits.most}
+                      step={threshold === "tempoLoss" ? 0.05 : 1}
+                      precision={threshold === "tempoLoss" ? 2 : 0}
+                      value={draft.thresholds[threshold]}
+                      disabled={!mayEdit}
+                      onChange={(value) =>
+                        value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [threshold]: value } })
+                      }
+                      aria-label={`${rule.title}: ${limits.meaning}`}
+                      title={`${limits.meaning}; ${limits.unit}`}
+                    />
+                  )}
+                </Rule>
+              );
+            })}
+          </ul>
+        </section>
+      </div>
+      <aside className="house-side">
+        <section className="panel effect" aria-label="Effect on the library">
+          <h2>Effect on the library</h2>
+          {mayEdit ? (
+            <>
+              <p className="small">
+                {changed
+                  ? "Look at what the change does before it is saved for every coach."
+                  : "Change a school, a weight or a number; here you see which combinations change their verdict."}
+              </p>
+              <div className="effect-buttons">
+                <Button
+                  type={recheck?.state === "ready" ? "default" : "primary"}
+                  disabled={!changed}
+                  loading={preview.isPending}
+                  onClick={() => preview.mutate({ set: set.id, rules: draft })}
+                >
+                  Preview
+                </Button>
+                <Button
+                  type={recheck?.state === "ready" ? "primary" : "default"}
+                  disabled={recheck?.state !== "ready"}
+                  loading={save.isPending}
+                  onClick={() =>
+                    recheck &&
+                    save.mutate(recheck, {
+                      onSuccess: () => void message.success(`The ${set.name.toLowerCase()} rules are saved.`),
+                    })
+                  }
+                >
+                  Save for the gym
+                </Button>
+                {changed ? (
+                  <Button type="text" onClick={() => change(stored)}>
+                    Undo the changes
+                  </Button>
+                ) : (
+                  !isBuiltIn && (
+                    <Button type="text" onClick={() => change(pick(set.builtIn))}>
+                      Back to how they came
+                    </Button>
+                  )
+                )}
+              </div>
+            </>
+          ) : (
+            <p className="small">Only the head coach changes the house rules. What they mean is open to everyone.</p>
+          )}
+          {error && <Alert type="error" showIcon message={refusal(error).title} role="alert" />}
+          {recheck && <Effect recheck={recheck} set={set.id} />}
+        </section>
+      </aside>
+    </div>
+  );
+}
+
+function Effect({ recheck, set }: { recheck: Recheck; set: Rules }) {
+  const count = recheck.changes.reduce((sum, change) => sum + change.count, 0);
+  const percent = recheck.total === 0 ? 100 : Math.floor((100 * recheck.done) / recheck.total);
+  return (
+    <>
+      {recheck.state === "running" && <Progress percent={percent} aria-label="How much of the library is checked" />}
+      <p role="status" className="effect-sum">
+        {recheck.state === "running"
+          ? `${recheck.done} of ${recheck.total} checked.`
+          : count === 0
+            ? `None of the ${recheck.total} combinations under these rules changes its verdict.`
+            : `${count} of the ${recheck.total} combinations under these rules ${count === 1 ? "changes its" : "change their"} verdict.`}
+      </p>
+      {recheck.changes.map((change) => (
+        <p key={change.from + change.to} className="effect-change">
+          <b>{change.count}</b> <VerdictMark verdict={change.from} /> → <VerdictMark verdict={change.to} />
+        </p>
+      ))}
+      <ul className="effect-list">
+        {recheck.changed.map((row) => (
+          <li key={row.id}>
+            <Link to={`/combinations/${row.id}`} target="_blank" rel="noopener">
+              {row.name}
+            </Link>
+            <span>{row.notation}</span>
+            <small>
+              {row.from} → {row.to}
+            </small>
+          </li>
+        ))}
+      </ul>
+      {count > recheck.changed.length && (
+        <p className="small">
+          The first {recheck.changed.length} by name; after saving,{" "}
+          <Link to={`/library?rules=${set}`}>the library</Link> shows all.
+        </p>
+      )}
+    </>
+  );
+}

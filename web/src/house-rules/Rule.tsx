@@ -1,0 +1,87 @@
+import { useQuery } from "@tanstack/react-query";
+import { Segmented } from "antd";
+import { type ReactNode, useId, useState } from "react";
+import { answered, api, type HouseRules, type Rules } from "../api/client";
+import { CombinationLine } from "../combination-line/CombinationLine";
+
+type RuleInfo = HouseRules["rules"][number];
+type Severity = HouseRules["sets"][number]["severities"][string];
+
+const SEVERITIES: { value: Severity; label: string }[] = [
+  { value: "off", label: "off" },
+  { value: "hint", label: "hint" },
+  { value: "should", label: "should" },
+  { value: "must", label: "must" },
+];
+const LINE_WIDTH = 300;
+
+interface Props {
+  rule: RuleInfo;
+  set: Rules;
+  severity: Severity;
+  changed: boolean;
+  mayEdit: boolean;
+  onSeverity: (severity: Severity) => void;
+  /** The threshold, where the rule has one. */
+  children?: ReactNode;
+}
+
+/** One rule: its weight, and on request its reason and two chains, one that shows it and one that does not. */
+export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, children }: Props) {
+  const [open, setOpen] = useState(false);
+  const more = useId();
+  return (
+    <li className={changed ? "rule rule-changed" : "rule"}>
+      <button
+        type="button"
+        className="rule-title"
+        aria-expanded={open}
+        aria-controls={more}
+        onClick={() => setOpen(!open)}
+      >
+        <span aria-hidden="true">{open ? "▾" : "▸"}</span> {rule.title}
+      </button>
+      <span className="rule-threshold">{children}</span>
+      <Segmented
+        size="small"
+        value={severity}
+        disabled={!mayEdit}
+        onChange={onSeverity}
+        options={SEVERITIES}
+        aria-label={`Weight of “${rule.title}”`}
+      />
+      {open && (
+        <div id={more} className="rule-more">
+          <p>{rule.reason}</p>
+          <Example title="Shows it" example={rule.shows} set={set} />
+          <Example title="Does not" example={rule.doesNotShow} set={set} />
+        </div>
+      )}
+    </li>
+  );
+}
+
+function Example({ title, example, set }: { title: string; example: RuleInfo["shows"]; set: Rules }) {
+  const body = { text: example.chain, rules: set, medium: example.medium, group: example.group, tempo: example.tempo };
+  const line = useQuery({
+    queryKey: ["check", JSON.stringify(body)],
+    queryFn: ({ signal }) =>
+      answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body, signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const where = [
+    example.medium === "shadow" ? "" : `on the ${example.medium}`,
+    example.group === "open" ? "" : `for ${example.group}`,
+    example.tempo === 1 ? "" : `at tempo ${example.tempo}`,
+  ].filter((part) => part !== "");
+  return (
+    <figure className="example">
+      <figcaption>
+        <span className="small">{title}</span>
+        <b>{example.chain}</b>
+        {where.length > 0 && <span className="small">{where.join(", ")}</span>}
+      </figcaption>
+      {line.data && <CombinationLine data={line.data} size="row" width={LINE_WIDTH} name={example.chain} />}
+    </figure>
+  );
+}
