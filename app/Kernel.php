@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App;
 
+use Periplus\App\Http\CoreDataWarmer;
 use Periplus\App\Http\ValidateRequestsOnly;
+use Periplus\Core\Technique\Data;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
 use Symfony\Component\DependencyInjection\ContainerBuilder;
 use Symfony\Component\HttpKernel\Kernel as BaseKernel;
@@ -20,6 +22,14 @@ final class Kernel extends BaseKernel
         $env = \is_string($env) ? $env : 'prod';
 
         return new self($env, 'dev' === $env);
+    }
+
+    public function boot(): void
+    {
+        parent::boot();
+        if (!$this->debug) {
+            Data::from($this->getCacheDir().CoreDataWarmer::FOLDER);
+        }
     }
 
     protected function build(ContainerBuilder $container): void

@@ -8,6 +8,8 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Mend\MendDocument;
+use Periplus\Core\Flow\Next\NextDocument;
 use Periplus\Core\Notation\Reader;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -60,6 +62,8 @@ final class BenchCommand extends Command
             'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new Voice(Reader::builtIn()->read(self::CHAINS[$turn], $scheme, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
             'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckDocument::builtIn()->of(self::CHAINS[$turn], $options)),
         ];
+        $rates['mends, of verdict and findings'] = self::rate(static fn (int $turn) => MendDocument::builtIn()->of(self::CHAINS[$turn], $options), few: true);
+        $rates['what comes next'] = self::rate(static fn (int $turn) => NextDocument::builtIn()->of(self::CHAINS[$turn], $options), few: true);
         $output->writeln('One core, chains of eight items, a second:');
         foreach ($rates as $what => $rate) {
             $output->writeln(\sprintf('  %-42s %6d', $what, $rate));
@@ -84,20 +88,29 @@ final class BenchCommand extends Command
             $empty[] = $client->time('/api/ping', $body);
             $check[] = $client->time('/api/check', $body);
         }
+        $suggestions = ['mends' => [], 'next' => []];
+        for ($turn = 0; $turn < $requests / 5; ++$turn) {
+            foreach (array_keys($suggestions) as $route) {
+                $suggestions[$route][] = $client->time('/api/'.$route, ['text' => self::CHAINS[$turn % \count(self::CHAINS)]]);
+            }
+        }
         [$emptyMedian, $checkMedian] = [self::median($empty), self::median($check)];
         $output->writeln(\sprintf('Server, median of %d requests each, in turn:', $requests));
         $output->writeln(\sprintf('  %-42s %6.2f ms', 'empty route', $emptyMedian));
         $output->writeln(\sprintf('  %-42s %6.2f ms', 'check route', $checkMedian));
         $output->writeln(\sprintf('  %-42s %6.2f', 'check route to empty route', $checkMedian / $emptyMedian));
+        foreach ($suggestions as $route => $times) {
+            $output->writeln(\sprintf('  %-42s %6.2f ms, at most %.0f', $route.' route', self::median($times), [] === $times ? 0 : max($times)));
+        }
 
         return Command::SUCCESS;
     }
 
     /** @param \Closure(int): mixed $work */
-    private static function rate(\Closure $work): int
+    private static function rate(\Closure $work, bool $few = false): int
     {
         $chains = \count(self::CHAINS);
-        for ($turn = 0; $turn < 200; ++$turn) {
+        for ($turn = 0; $turn < ($few ? 6 : 200); ++$turn) {
             $work($turn % $chains);
         }
         $rates = [];
@@ -105,10 +118,10 @@ final class BenchCommand extends Command
             $done = 0;
             $start = hrtime(true);
             do {
-                for ($turn = 0; $turn < 60; ++$turn) {
+                for ($turn = 0; $turn < ($few ? $chains : 60); ++$turn) {
                     $work($turn % $chains);
                 }
-                $done += 60;
+                $done += $few ? $chains : 60;
                 $seconds = (hrtime(true) - $start) / 1e9;
             } while ($seconds < self::SECONDS);
             $rates[] = $done / $seconds;

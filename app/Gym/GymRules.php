@@ -11,6 +11,10 @@ use Periplus\Core\Flow\HouseRules;
 /** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
 final class GymRules
 {
+    private const MEMORY = 'periplus.house-rules.';
+    /** s */
+    private const FRESH = 2;
+
     /** @var array<string, HouseRules> what was read during this request */
     private array $read = [];
 
@@ -65,22 +69,35 @@ final class GymRules
         // What equals the built-in set is not kept as a change of it.
         $content = $rules->toArray() === HouseRules::named($rules->id)->toArray() ? null : json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
         $this->connection->executeStatement('UPDATE house_rules SET content = ?, version = version + 1, editor_id = ?, updated_at = ? WHERE id = ?', [$content, $editor, $now->format('Y-m-d H:i:s'), $rules->id]);
-        $this->read = [];
     }
 
+    /** What was read within the last moments is not read again: a coach who types asks for it many times a second. */
     private function content(string $id): mixed
     {
-        $key = 'periplus.house-rules.'.$id;
+        $key = self::MEMORY.$id;
+        $known = apcu_enabled() ? apcu_fetch($key) : false;
+        if (\is_array($known) && $known[0] > time() - self::FRESH) {
+            return $known[1];
+        }
         try {
             $content = $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ?', [$id]);
         } catch (ConnectionException $away) {
-            return apcu_enabled() && apcu_exists($key) ? apcu_fetch($key) : throw $away;
+            return \is_array($known) ? $known[1] : throw $away;
         }
         if (apcu_enabled()) {
-            apcu_store($key, $content);
+            apcu_store($key, [time(), $content]);
         }
 
         return $content;
+    }
+
+    /** Once changed rules are in place, nobody goes on with what was read before. */
+    public function forget(): void
+    {
+        $this->read = [];
+        foreach (apcu_enabled() ? HouseRules::ids() : [] as $id) {
+            apcu_delete(self::MEMORY.$id);
+        }
     }
 
     private function set(string $id, mixed $content): HouseRules

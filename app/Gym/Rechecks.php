@@ -77,7 +77,7 @@ final readonly class Rechecks
     /** Puts the rules and what they make of the library in place. */
     public function save(int $id, int $editor): Recheck
     {
-        return $this->connection->transactional(function () use ($id, $editor): Recheck {
+        $saved = $this->connection->transactional(function () use ($id, $editor): Recheck {
             $recheck = $this->get($id);
             if (RecheckState::Saved === $recheck->state) {
                 return $recheck;
@@ -99,6 +99,9 @@ final readonly class Rechecks
 
             return $this->get($id);
         });
+        $this->rules->forget();
+
+        return $saved;
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Balance;
 
+use Periplus\Core\Technique\Data;
+
 /** How people stand and lift a leg, from core/data/balance.json. Shares and lengths with their units stand there. */
 final readonly class Footing
 {
@@ -31,7 +33,7 @@ final readonly class Footing
         /** @var self|null $footing */
         static $footing = null;
 
-        return $footing ??= self::read(__DIR__.'/../data/balance.json');
+        return $footing ??= self::read();
     }
 
     /** @throws \DomainException when nobody is built or stands like that */
@@ -45,10 +47,10 @@ final readonly class Footing
         }
     }
 
-    private static function read(string $file): self
+    private static function read(): self
     {
         /** @var array{values: array<string, array{value: int|float}>, athletes: list<array{id: string, height: float}>, limits: array{height: array{least: float, most: float}, stance: array{least: float, most: float}}} $data */
-        $data = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
+        $data = Data::read('balance');
         $value = static fn (string $name): float => (float) $data['values'][$name]['value'];
 
         return new self(

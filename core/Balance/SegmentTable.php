@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Balance;
 
+use Periplus\Core\Technique\Data;
+
 /**
  * Masses and centres of the body's segments, and what follows from them for a body of any height: how high its centre
  * of mass lies, and how far it lies in front of the hips when a limb is out. Lengths are shares of the body height.
@@ -29,7 +31,7 @@ final readonly class SegmentTable
     public static function samples(): array
     {
         /** @var array{samples: list<array{id: string, stature: int, segments: list<array{id: string, mass: float, centre: float, length: float, paired: bool}>}>} $data */
-        $data = json_decode((string) file_get_contents(__DIR__.'/../data/segments.json'), true, flags: \JSON_THROW_ON_ERROR);
+        $data = Data::read('segments');
         $samples = [];
         foreach ($data['samples'] as $sample) {
             $segments = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Flow\School\Schools;
+use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 
 /**
@@ -41,7 +42,7 @@ final readonly class HouseRules
         static $sets = null;
         if (null === $sets) {
             /** @var array{sets: list<SetRow>} $data */
-            $data = self::data();
+            $data = Data::read('house-rules');
             $sets = array_map(self::of(...), array_column($data['sets'], null, 'id'));
         }
 
@@ -58,7 +59,7 @@ final readonly class HouseRules
     public static function limits(): array
     {
         /** @var array{fields: array<string, array{least?: int|float, most?: int|float, unit: string, meaning: string}>} $data */
-        $data = self::data();
+        $data = Data::read('house-rules');
         $limits = [];
         foreach ($data['fields'] as $name => $field) {
             if (isset($field['least'], $field['most'])) {
@@ -109,13 +110,5 @@ final readonly class HouseRules
     public function severity(string $findingId): Severity
     {
         return $this->severities[$findingId] ?? Severity::Hint;
-    }
-
-    /** @return array<mixed> */
-    private static function data(): array
-    {
-        $data = json_decode((string) file_get_contents(__DIR__.'/../data/house-rules.json'), true, flags: \JSON_THROW_ON_ERROR);
-
-        return \is_array($data) ? $data : throw new \UnexpectedValueException('The house rules hold no object.');
     }
 }

@@ -88,6 +88,15 @@ final class State
             && $this->owed($gap) === $other->owed($gap);
     }
 
+    /** The same for states of which {@see continuesLike} holds, so that what follows need be worked out once. */
+    public function signature(float $gap): string
+    {
+        return implode(' ', [
+            $this->range, (int) $this->stanceChanged, (int) (null !== $this->crossedBy),
+            round($this->load, 8), round($this->turn, 8), round($this->slack, 6), ...$this->owed($gap),
+        ]);
+    }
+
     /** @return list<float> ms by which each limb is not home when what follows could start, and not home enough for the same arm */
     private function owed(float $gap): array
     {

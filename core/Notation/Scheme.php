@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
@@ -43,7 +44,7 @@ final readonly class Scheme
         /** @var array<string, self>|null $schemes */
         static $schemes = null;
 
-        return $schemes ??= self::read(__DIR__.'/../data/schemes.json');
+        return $schemes ??= self::read();
     }
 
     /** @return list<string> */
@@ -71,10 +72,10 @@ final readonly class Scheme
     }
 
     /** @return array<string, self> */
-    private static function read(string $file): array
+    private static function read(): array
     {
         /** @var array{schemes: list<array{id: string, name: string, about: string, boundTo: string, entries: list<array{0: string, 1: string, 2: string, 3?: string}>}>} $data */
-        $data = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
+        $data = Data::read('schemes');
         $schemes = [];
         foreach ($data['schemes'] as $row) {
             $entries = [];

@@ -29,7 +29,7 @@ final readonly class Catalogue
         /** @var self|null $catalogue */
         static $catalogue = null;
 
-        return $catalogue ??= (new CatalogueData(__DIR__.'/../data'))->read();
+        return $catalogue ??= (new CatalogueData())->read();
     }
 
     public function strike(string $id): Strike

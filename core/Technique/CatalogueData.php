@@ -13,18 +13,14 @@ namespace Periplus\Core\Technique;
  */
 final readonly class CatalogueData
 {
-    public function __construct(private string $folder)
-    {
-    }
-
     public function read(): Catalogue
     {
         /** @var array{strikes: list<StrikeRow>} $techniques */
-        $techniques = $this->json('techniques.json');
+        $techniques = Data::read('techniques');
         /** @var array{moves: list<MoveRow>} $moves */
-        $moves = $this->json('moves.json');
+        $moves = Data::read('moves');
         /** @var array{values: array<string, array{value: int|float}>} $body */
-        $body = $this->json('body.json');
+        $body = Data::read('body');
 
         $strikesById = [];
         foreach ($techniques['strikes'] as $row) {
@@ -101,13 +97,5 @@ final readonly class CatalogueData
             reload: $whole('reload'),
             startRange: $whole('startRange'),
         );
-    }
-
-    /** @return array<mixed> */
-    private function json(string $file): array
-    {
-        $data = json_decode((string) file_get_contents($this->folder.'/'.$file), true, flags: \JSON_THROW_ON_ERROR);
-
-        return \is_array($data) ? $data : throw new \UnexpectedValueException($file.' holds no object.');
     }
 }

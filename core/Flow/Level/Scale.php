@@ -11,6 +11,7 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Link;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
@@ -34,7 +35,7 @@ final readonly class Scale
         /** @var self|null $scale */
         static $scale = null;
 
-        return $scale ??= self::read(__DIR__.'/../../data/level.json');
+        return $scale ??= self::read();
     }
 
     public function of(Report $report, float $tempo = 1.0): Difficulty
@@ -131,10 +132,10 @@ final readonly class Scale
         };
     }
 
-    private static function read(string $file): self
+    private static function read(): self
     {
         /** @var array{points: array<string, array{value: int|float}>, levels: list<array{level: int, from: int|float}>} $data */
-        $data = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
+        $data = Data::read('level');
 
         return new self(
             array_map(static fn (array $row): float => (float) $row['value'], $data['points']),

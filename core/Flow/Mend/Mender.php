@@ -48,7 +48,6 @@ final readonly class Mender
     {
         $voice = $report->voice;
         $before = $report->verdict->rank();
-        $weights = self::weights($report->findings);
         $edits = $this->edits->of($voice->chain);
         $ofVerdict = [];
         $ofFindings = [];
@@ -62,7 +61,7 @@ final readonly class Mender
                 $ofVerdict[] = $mend;
             }
             if (EditKind::Drop !== $edit->kind && $after->verdict->rank() <= $before) {
-                foreach ($this->repaired($report->findings, $weights, self::weights($after->findings)) as $place) {
+                foreach ($this->repaired($report, $edit, $after->findings) as $place) {
                     $ofFindings[$place][] = $mend;
                 }
             }
@@ -86,20 +85,25 @@ final readonly class Mender
     }
 
     /**
-     * @param list<Finding> $findings
-     * @param array<string, int> $before
-     * @param array<string, int> $after
+     * @param list<Finding> $after findings of the chain with that edit
      *
-     * @return list<int> places of the findings that hold less than before, when the findings together do
+     * @return list<int> places of the findings that no longer hold, when the findings together weigh less
      */
-    private function repaired(array $findings, array $before, array $after): array
+    private function repaired(Report $report, Edit $edit, array $after): array
     {
-        if (array_sum($after) >= array_sum($before)) {
+        $before = self::weights($report->findings);
+        $weights = self::weights($after);
+        if (array_sum($weights) >= array_sum($before)) {
             return [];
         }
         $places = [];
-        foreach ($findings as $place => $finding) {
-            if (Severity::Credit !== $finding->severity && ($after[$finding->id] ?? 0) < $before[$finding->id]) {
+        foreach ($report->findings as $place => $finding) {
+            if (Severity::Credit === $finding->severity || ($weights[$finding->id] ?? 0) >= $before[$finding->id]) {
+                continue;
+            }
+            $at = null !== $finding->at && EditKind::Insert === $edit->kind && $edit->at <= $finding->at ? $finding->at + 1 : $finding->at;
+            $still = array_filter($after, static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $at);
+            if ([] === $still) {
                 $places[] = $place;
             }
         }
@@ -119,12 +123,21 @@ final readonly class Mender
     {
         $trail = new Trail($this->bookkeeper, $chain, $circumstances);
         $count = \count($chain);
-        $byPlace = array_fill(0, $count + 1, []);
-        $rest = [];
+        // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those
+        // that are good enough where the body comes to them as it would have anyway.
+        $none = array_fill(0, $count + 1, []);
+        [$byPlace, $open, $settled] = [$none, [$none, $none], [$none, $none]];
         foreach ($edits as $index => $edit) {
             if ($ranks[$index] > 0) {
                 $byPlace[$edit->at][] = $index;
-                $rest[$index] = $trail->restWith($edit, $trail->states[$edit->at], $trail->before($edit->at));
+                $rest = $trail->restWith($edit, $trail->states[$edit->at], $trail->before($edit->at));
+                foreach ([0, 1] as $limit) {
+                    $best = min($limit, $ranks[$index] - 1);
+                    $open[$limit][$edit->at][$index] = $best;
+                    if ($rest <= $best) {
+                        $settled[$limit][$edit->at][$index] = $best;
+                    }
+                }
             }
         }
         foreach ($byPlace as $place => $firsts) {
@@ -143,11 +156,12 @@ final readonly class Mender
                 for ($at = $place + (EditKind::Insert === $first->kind ? 0 : 1); $at <= $count; ++$at) {
                     // Once the body is as it would have been anyway, each edit does what it does alone.
                     $same = $same || ($at > $place && $trail->isSame($state, $at));
-                    foreach ($byPlace[$at] as $other) {
-                        $good = min($limit, $ranks[$other] - 1);
-                        if ($first->mayPrecede($edits[$other]) && $good >= ($same ? $rest[$other] : $trail->restWith($edits[$other], $state, $done, $good))) {
-                            yield [[$first, $edits[$other]], $good];
-                        }
+                    $good = ($same ? $settled : $open)[$limit][$at];
+                    if ($at === $place) {
+                        $good = array_filter($good, static fn (int $other): bool => $first->mayPrecede($edits[$other]), \ARRAY_FILTER_USE_KEY);
+                    }
+                    foreach ($same ? array_keys($good) : $trail->holding($state, $done, $edits, $good) as $other) {
+                        yield [[$first, $edits[$other]], $good[$other]];
                     }
                     if ($at === $count || ($same ? $trail->links[$at] : $trail->take($state, $done, $chain->items[$at])) > $limit) {
                         break;

@@ -18,21 +18,23 @@ use Periplus\Core\Flow\State;
  *
  * @internal to {@see Mender}
  */
-final readonly class Trail
+final class Trail
 {
     public const IMPOSSIBLE = 3;
 
     /** @var list<State> the body as each item finds it, and at last after all */
-    public array $states;
+    public readonly array $states;
     /** @var list<int> rank of the link to each item; 0 for the first */
-    public array $links;
+    public readonly array $links;
     /** @var list<int> worst of the links before each place */
-    public array $worstBefore;
+    public readonly array $worstBefore;
     /** @var list<int> worst of the links from each place on */
-    private array $worstFrom;
-    private float $gap;
+    private readonly array $worstFrom;
+    private readonly float $gap;
+    /** @var array<string, array<int, int>> what was found already, by place and body, and by edit */
+    private array $known = [];
 
-    public function __construct(private Bookkeeper $bookkeeper, private Chain $chain, Circumstances $circumstances)
+    public function __construct(private readonly Bookkeeper $bookkeeper, private readonly Chain $chain, Circumstances $circumstances)
     {
         $state = $bookkeeper->begin($circumstances->rules, $circumstances->tempo);
         $states = [clone $state];
@@ -82,6 +84,37 @@ final readonly class Trail
         }
 
         return $this->bookkeeper->take($state, $item)?->verdict->rank() ?? 0;
+    }
+
+    /**
+     * Which of these edits, made when the body comes to their place like this, leave no link worse than what each is
+     * good for. Many ways to a place end in the same body, so that much of it is known from before.
+     *
+     * @param State $from the body before the edits; stays as it is
+     * @param list<Item> $done the items before the edits
+     * @param array<int, Edit> $edits all of one place
+     * @param array<int, int> $good worst rank that each may have
+     *
+     * @return list<int> their keys
+     */
+    public function holding(State $from, array $done, array $edits, array $good): array
+    {
+        $joins = [] !== array_filter($this->chain->items, static fn (Item $item): bool => $item instanceof StrikeItem && $item->joined);
+        $key = $joins ? '' : $from->signature($this->gap);
+        $holding = [];
+        foreach ($good as $index => $limit) {
+            $edit = $edits[$index];
+            $place = $key.' '.$edit->at.' '.$limit;
+            $worst = $this->known[$place][$index] ?? $this->restWith($edit, $from, $done, $limit);
+            if (!$joins) {
+                $this->known[$place][$index] = $worst;
+            }
+            if ($worst <= $limit) {
+                $holding[] = $index;
+            }
+        }
+
+        return $holding;
     }
 
     /**

@@ -70,6 +70,21 @@ final class MenderTest extends TestCase
         self::assertSame([], array_filter($report->findings, static fn ($finding, $place): bool => Severity::Credit === $finding->severity && isset($mends->ofFindings[$place]), \ARRAY_FILTER_USE_BOTH));
     }
 
+    /** Two kicks from the line: the mend of each stands before its own kick. */
+    public function testAMendStandsWithTheFindingThatItMends(): void
+    {
+        $report = self::report('1 14l 2 13 exit', 'kickboxing');
+        $mends = Mender::builtIn()->mends($report, new Circumstances(HouseRules::named('kickboxing')));
+        foreach ($report->findings as $place => $finding) {
+            if ('kick-on-line' === $finding->id) {
+                self::assertNotSame([], $mends->ofFindings[$place]);
+                foreach ($mends->ofFindings[$place] as $mend) {
+                    self::assertContains($mend->edits[0]->at, [$finding->at, (int) $finding->at - 1], self::text($mend));
+                }
+            }
+        }
+    }
+
     /** Every mend of a finding makes it hold less and no verdict worse. */
     public function testNoMendOfAFindingMakesItWorse(): void
     {

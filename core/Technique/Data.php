@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/**
+ * The files of core/data. Each is read as the JSON that it is, or, where that has been laid down, as an array in PHP,
+ * which a server keeps in memory from one request to the next.
+ */
+final class Data
+{
+    private const FOLDER = __DIR__.'/../data';
+    private static ?string $laidDown = null;
+
+    /** Reads from now on what {@see layDown} has left in that folder. */
+    public static function from(string $folder): void
+    {
+        self::$laidDown = $folder;
+    }
+
+    /** @return array<mixed> */
+    public static function read(string $name): array
+    {
+        if (null !== self::$laidDown && is_file($file = self::$laidDown.'/'.$name.'.php')) {
+            $data = require $file;
+        } else {
+            $data = json_decode((string) file_get_contents(self::FOLDER.'/'.$name.'.json'), true, flags: \JSON_THROW_ON_ERROR);
+        }
+
+        return \is_array($data) ? $data : throw new \UnexpectedValueException($name.' holds no object.');
+    }
+
+    /** @return list<string> the names of the files without an ending */
+    public static function names(): array
+    {
+        $files = glob(self::FOLDER.'/*.json');
+        $names = array_map(static fn (string $file): string => basename($file, '.json'), false === $files ? [] : $files);
+
+        return array_values(array_filter($names, static fn (string $name): bool => !str_ends_with($name, '.schema')));
+    }
+
+    /** Writes every file as an array in PHP into that folder. */
+    public static function layDown(string $folder): void
+    {
+        foreach (self::names() as $name) {
+            file_put_contents($folder.'/'.$name.'.php', '<?php return '.var_export(self::read($name), true).";\n", \LOCK_EX);
+        }
+    }
+}
