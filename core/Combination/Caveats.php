@@ -21,7 +21,7 @@ final readonly class Caveats
     {
         $caveats = [];
         if (0 < \count($from->chain) && $from->stance !== $to->stance) {
-            $caveats[] = $this->guard($to, $opponent);
+            $caveats[] = new Caveat($opponent->isOpenTo($to->stance) ? 'guard-opens' : 'guard-closes', null, $opponent->guard($to->stance));
         }
         foreach (array_keys($to->chain->items) as $at) {
             $before = $opponent->meets($from, $at);
@@ -32,16 +32,6 @@ final readonly class Caveats
         }
 
         return $caveats;
-    }
-
-    private function guard(Voice $to, Opponent $opponent): Caveat
-    {
-        $who = \sprintf('%s against %s', ucfirst($to->stance->value), $opponent->stance->value);
-        $out = \sprintf('the way out is to the %s, away from their rear hand', $opponent->safeSide()->value);
-
-        return $opponent->isOpenTo($to->stance)
-            ? new Caveat('guard-opens', null, \sprintf('%s is an open guard: lead foot outside theirs; %s.', $who, $out))
-            : new Caveat('guard-closes', null, \sprintf('%s is a closed guard: %s.', $who, $out));
     }
 
     /**

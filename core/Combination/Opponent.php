@@ -33,6 +33,17 @@ final readonly class Opponent
         return $this->stance->sideOf(Role::Rear);
     }
 
+    /** How the two face each other and where it is safe to leave, in one sentence. */
+    public function guard(Stance $ours): string
+    {
+        $out = \sprintf('the way out is to the %s, away from their rear hand', $this->safeSide()->value);
+        $who = \sprintf('%s against %s', ucfirst($ours->value), $this->stance->value);
+
+        return $this->isOpenTo($ours)
+            ? \sprintf('%s is an open guard: the %s foot leads and belongs outside theirs; %s.', $who, $ours->sideOf(Role::Lead)->value, $out)
+            : \sprintf('%s is a closed guard: %s.', $who, $out);
+    }
+
     /** @return list<Meeting> what the item at that place meets; empty when nothing depends on the side */
     public function meets(Voice $voice, int $at): array
     {

@@ -212,7 +212,7 @@ final readonly class CheckDocument
         ];
     }
 
-    /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, stances: list<string>, endStance: string} */
+    /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, stances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
     private function voice(Voice $voice, Opponent $opponent, string $text): array
     {
         $meets = [];
@@ -227,6 +227,7 @@ final readonly class CheckDocument
             'meets' => $meets,
             'stances' => array_map(static fn (Stance $stance): string => $stance->value, $voice->stances),
             'endStance' => $voice->end->value,
+            'guard' => ['isOpen' => $opponent->isOpenTo($voice->stance), 'out' => $opponent->safeSide()->value, 'message' => $opponent->guard($voice->stance)],
         ];
     }
 

@@ -50,6 +50,15 @@ final class DependencyTest
     }
 
     #[TestRule]
+    public function balanceKnowsNoFlow(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Periplus\Core\Balance'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('Periplus\Core\Combination'), Selector::inNamespace('Periplus\Core\Notation'), Selector::inNamespace('Periplus\Core\Flow'));
+    }
+
+    #[TestRule]
     public function accountsKnowNoLibrary(): Rule
     {
         return PHPat::rule()

@@ -71,6 +71,21 @@ final class DemoGymTest extends TestCase
         }
     }
 
+    /** The levels of the demo were given by hand before there was a computation: most agree, and no more than a few are two apart. */
+    public function testTheComputedLevelIsNearTheOneGivenByHand(): void
+    {
+        $apart = [0, 0, 0];
+        foreach (self::rows() as $row) {
+            $document = CheckDocument::builtIn()->of($row['chain'], new CheckOptions(rules: $row['rules']));
+            self::assertIsArray($document['level']);
+            self::assertIsInt($document['level']['level']);
+            ++$apart[abs($document['level']['level'] - $row['level'])];
+        }
+
+        self::assertGreaterThan(0.6 * \count(self::rows()), $apart[0]);
+        self::assertLessThan(4, $apart[2]);
+    }
+
     public function testThereIsSomethingOfEverything(): void
     {
         $rows = self::rows();
