@@ -50,22 +50,6 @@ final readonly class Check
         return new Report($voice, $ledger, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
     }
 
-    /** The verdict alone, of a chain that is booked already: the rules that cannot break it are not asked. */
-    public function verdict(Voice $voice, Ledger $ledger, Circumstances $circumstances): Verdict
-    {
-        $passage = null;
-        foreach ($this->rules as $rule) {
-            if (!$rule->isCredit() && Severity::Must === $circumstances->rules->severity($rule->id())) {
-                $passage ??= new Passage($voice, $ledger, $circumstances);
-                if ([] !== $rule->sightings($passage)) {
-                    return Verdict::Breaks;
-                }
-            }
-        }
-
-        return $ledger->verdict();
-    }
-
     public function book(Voice $voice, Circumstances $circumstances): Ledger
     {
         return $this->bookkeeper->book($voice->chain, $circumstances->rules, $circumstances->tempo);

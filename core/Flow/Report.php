@@ -24,4 +24,21 @@ final readonly class Report
         public Verdict $verdict,
     ) {
     }
+
+    /** @return array<string, int> how often and how heavily each finding that is no credit holds, by id */
+    public function weights(): array
+    {
+        $weights = [];
+        foreach ($this->findings as $finding) {
+            $weight = match ($finding->severity) {
+                Severity::Must => 100,
+                Severity::Should => 10,
+                Severity::Hint => 1,
+                Severity::Off, Severity::Credit => 0,
+            };
+            $weights[$finding->id] = ($weights[$finding->id] ?? 0) + $weight;
+        }
+
+        return $weights;
+    }
 }

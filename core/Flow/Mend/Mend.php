@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Flow\Ledger;
+use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Verdict;
 
 /** A chain made better by one or two small edits. */
@@ -14,35 +14,51 @@ final readonly class Mend
 {
     /**
      * @param list<Edit> $edits in the order of their places in the chain as it was
-     * @param Verdict $verdict of the mended chain
+     * @param Report $report what the check says of the mended chain
      */
-    public function __construct(public array $edits, public Chain $chain, public Ledger $ledger, public Verdict $verdict)
+    public function __construct(public array $edits, public Chain $chain, public Report $report)
     {
     }
 
+    public function verdict(): Verdict
+    {
+        return $this->report->verdict;
+    }
+
     /**
-     * The better one first: its verdict; the waits that can be seen; the fewer edits; what puts something in before what
-     * exchanges, and that before what leaves out; the wider swing of the hips from strike to strike, which is what
-     * drives a strike; the end further out; the shorter chain. The spelling settles the rest, so that the order is always the same.
+     * The better one first: its verdict; the waits that can be seen; the fewer edits; those nearer to what they mend;
+     * what puts something in before what exchanges, and that before what leaves out; the lighter findings; the wider
+     * swing of the hips from strike to strike, which is what drives a strike; the end further out; the shorter chain. The
+     * spelling settles the rest, so that the order is always the same.
+     *
+     * @param float $seenFrom waits up to that many ms cannot be seen
+     * @param list<int> $places of the items in the chain as it was that something is to be done about
      *
      * @return list<int|float|string>
      */
-    public function rank(float $seenFrom): array
+    public function rank(float $seenFrom, array $places): array
     {
-        $kinds = array_map(static fn (Edit $edit): int => match ($edit->kind) {
-            EditKind::Insert => 0,
-            EditKind::Exchange => 1,
-            EditKind::Drop => 2,
-        }, $this->edits);
+        $kinds = $apart = 0;
+        foreach ($this->edits as $edit) {
+            $kinds += match ($edit->kind) {
+                EditKind::Insert => 0,
+                EditKind::Exchange => 1,
+                EditKind::Drop => 2,
+            };
+            $apart += [] === $places ? 0 : min(array_map(static fn (int $place): int => $edit->distance($place), $places));
+        }
+        $ledger = $this->report->ledger;
 
         return [
-            $this->verdict->rank(),
-            round($this->ledger->seenWaiting($seenFrom), 3),
+            $this->verdict()->rank(),
+            round($ledger->seenWaiting($seenFrom), 3),
             \count($this->edits),
-            array_sum($kinds),
-            -round($this->ledger->swing(), 3),
-            -$this->ledger->moments[\count($this->ledger->moments) - 1]->range,
-            round($this->ledger->length(), 3),
+            $apart,
+            $kinds,
+            array_sum($this->report->weights()),
+            -round($ledger->swing(), 3),
+            -$ledger->moments[\count($ledger->moments) - 1]->range,
+            round($ledger->length(), 3),
             $this->spelling(),
         ];
     }

@@ -72,10 +72,10 @@ final readonly class MendDocument
             'edits' => array_map(static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at], $mend->edits),
             'text' => (new Writer($scheme))->write($voice),
             'notation' => (new Writer(Scheme::named('parity')))->write($voice),
-            'verdict' => $mend->verdict->value,
-            'lengthMs' => (int) round($mend->ledger->length()),
-            'waitMs' => (int) round($mend->ledger->waiting()),
-            'savedMs' => (int) round($before->ledger->waiting() - $mend->ledger->waiting()),
+            'verdict' => $mend->verdict()->value,
+            'lengthMs' => (int) round($mend->report->ledger->length()),
+            'waitMs' => (int) round($mend->report->ledger->waiting()),
+            'savedMs' => (int) round($before->ledger->waiting() - $mend->report->ledger->waiting()),
         ];
     }
 

@@ -12,6 +12,7 @@ use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Finding;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Severity;
+use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Technique\Catalogue;
 
 /**
@@ -46,53 +47,71 @@ final readonly class Mender
 
     public function mends(Report $report, Circumstances $circumstances): Mends
     {
-        $voice = $report->voice;
+        $chain = $report->voice->chain;
         $before = $report->verdict->rank();
-        $edits = $this->edits->of($voice->chain);
+        $edits = $this->edits->of($chain);
         $ofVerdict = [];
         $ofFindings = [];
         $ranks = [];
         foreach ($edits as $edit) {
-            $chain = Chain::of(Edit::apply($voice->chain->items, [$edit]));
-            $after = $this->check->run(new Voice($chain, $voice->stance), $circumstances);
-            $mend = new Mend([$edit], $chain, $after->ledger, $after->verdict);
-            $ranks[] = $after->verdict->rank();
-            if ($after->verdict->rank() < $before) {
+            $mend = $this->made($report->voice, [$edit], $circumstances);
+            $rank = $mend->verdict()->rank();
+            $ranks[] = $rank;
+            if ($rank < $before) {
                 $ofVerdict[] = $mend;
             }
-            if (EditKind::Drop !== $edit->kind && $after->verdict->rank() <= $before) {
-                foreach ($this->repaired($report, $edit, $after->findings) as $place) {
+            if (EditKind::Drop !== $edit->kind && $rank <= $before) {
+                foreach ($this->repaired($report, $edit, $mend->report) as $place) {
                     $ofFindings[$place][] = $mend;
                 }
             }
         }
-        $pairs = \count($voice->chain) <= self::PAIRS_UP_TO;
+        $pairs = \count($chain) <= self::PAIRS_UP_TO;
         if ($pairs && $before > 0) {
-            foreach ($this->pairs($voice->chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
-                $mend = $this->made($voice, $pair, $circumstances);
-                if ($mend->verdict->rank() <= $limit) {
+            foreach ($this->pairs($chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
+                $mend = $this->made($report->voice, $pair, $circumstances);
+                if ($mend->verdict()->rank() <= $limit) {
                     $ofVerdict[] = $mend;
                 }
             }
         }
         ksort($ofFindings);
+        $ranked = [];
+        foreach ($ofFindings as $place => $mends) {
+            $at = $report->findings[$place]->at;
+            $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $circumstances);
+        }
 
-        return new Mends(
-            $this->ranked($ofVerdict, $circumstances),
-            array_map(fn (array $mends): array => $this->ranked($mends, $circumstances), $ofFindings),
-            $pairs,
-        );
+        return new Mends($this->ranked($ofVerdict, self::places($report), $circumstances), $ranked, $pairs);
+    }
+
+    /** @return list<int> places of the items that keep the chain from flowing */
+    public static function places(Report $report): array
+    {
+        $places = [];
+        foreach ($report->ledger->links as $link) {
+            if (Verdict::Flows !== $link->verdict) {
+                $places[] = $link->to;
+            }
+        }
+        foreach ($report->findings as $finding) {
+            if (Severity::Must === $finding->severity && null !== $finding->at) {
+                $places[] = $finding->at;
+            }
+        }
+
+        return array_values(array_unique($places));
     }
 
     /**
-     * @param list<Finding> $after findings of the chain with that edit
+     * @param Report $after of the chain with that edit
      *
      * @return list<int> places of the findings that no longer hold, when the findings together weigh less
      */
-    private function repaired(Report $report, Edit $edit, array $after): array
+    private function repaired(Report $report, Edit $edit, Report $after): array
     {
-        $before = self::weights($report->findings);
-        $weights = self::weights($after);
+        $before = $report->weights();
+        $weights = $after->weights();
         if (array_sum($weights) >= array_sum($before)) {
             return [];
         }
@@ -102,7 +121,7 @@ final readonly class Mender
                 continue;
             }
             $at = null !== $finding->at && EditKind::Insert === $edit->kind && $edit->at <= $finding->at ? $finding->at + 1 : $finding->at;
-            $still = array_filter($after, static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $at);
+            $still = array_filter($after->findings, static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $at);
             if ([] === $still) {
                 $places[] = $place;
             }
@@ -178,23 +197,22 @@ final readonly class Mender
     private function made(Voice $voice, array $edits, Circumstances $circumstances): Mend
     {
         $chain = Chain::of(Edit::apply($voice->chain->items, $edits));
-        $mended = new Voice($chain, $voice->stance);
-        $ledger = $this->check->book($mended, $circumstances);
 
-        return new Mend($edits, $chain, $ledger, $this->check->verdict($mended, $ledger, $circumstances));
+        return new Mend($edits, $chain, $this->check->run(new Voice($chain, $voice->stance), $circumstances));
     }
 
     /**
      * @param list<Mend> $mends
+     * @param list<int> $places of what they are to mend
      *
      * @return list<Mend> best first; of several ways to the same chain the first
      */
-    private function ranked(array $mends, Circumstances $circumstances): array
+    private function ranked(array $mends, array $places, Circumstances $circumstances): array
     {
         $seenFrom = $this->bookkeeper->flowsUpTo($circumstances->tempo);
         $ranked = [];
         foreach ($mends as $mend) {
-            $rank = $mend->rank($seenFrom);
+            $rank = $mend->rank($seenFrom, $places);
             $spelling = $mend->spelling();
             if (!isset($ranked[$spelling]) || $rank < $ranked[$spelling][0]) {
                 $ranked[$spelling] = [$rank, $mend];
@@ -203,26 +221,5 @@ final readonly class Mender
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_column($ranked, 1);
-    }
-
-    /**
-     * @param list<Finding> $findings
-     *
-     * @return array<string, int> how often and how heavily each holds, by id
-     */
-    private static function weights(array $findings): array
-    {
-        $weights = [];
-        foreach ($findings as $finding) {
-            $weight = match ($finding->severity) {
-                Severity::Must => 100,
-                Severity::Should => 10,
-                Severity::Hint => 1,
-                Severity::Off, Severity::Credit => 0,
-            };
-            $weights[$finding->id] = ($weights[$finding->id] ?? 0) + $weight;
-        }
-
-        return $weights;
     }
 }

@@ -84,7 +84,10 @@ export function Findings({ check, selected, onSelect, mends, onMend, onCompare }
               </span>
             </button>
             {offer(
-              mends?.findings.find((of) => of.id === finding.id && of.at === finding.at)?.mends.slice(0, 2),
+              // What breaks the chain is mended above.
+              finding.severity === "must" && mends?.mends.length
+                ? undefined
+                : mends?.findings.find((of) => of.id === finding.id && of.at === finding.at)?.mends.slice(0, 2),
               `Mends: ${finding.message}`,
             )}
           </li>

@@ -38,13 +38,14 @@ final class MenderTest extends TestCase
         $mends = self::mends('1 2 2', 'boxing');
 
         self::assertSame('1 2 slip-rear 2', self::text($mends->ofVerdict[0]));
-        self::assertSame('flows', $mends->ofVerdict[0]->verdict->value);
+        self::assertSame('flows', $mends->ofVerdict[0]->verdict()->value);
         self::assertContains('1 2 3', array_map(self::text(...), $mends->ofVerdict));
         self::assertContains('1 2', array_map(self::text(...), $mends->ofVerdict));
     }
 
     #[TestWith(['1 31', 'all-limbs', '1 step-in 31'])]
     #[TestWith(['31 14h', 'all-limbs', '31 push 14h'])]
+    #[TestWith(['1 2 step-out 14l 31 exit', 'all-limbs', '1 2 step-out 14l step-in 31 exit'])]
     #[TestWith(['slip-rear 3', 'boxing', 'slip-rear slip-lead 3'])]
     public function testTheUsualMendComesFirst(string $chain, string $rules, string $mended): void
     {
@@ -165,8 +166,8 @@ final class MenderTest extends TestCase
         foreach ($edits as $index => $edit) {
             $mend = self::made($report, [$edit], $circumstances);
             self::assertNotNull($mend);
-            $alone[$index] = $mend->verdict->rank();
-            if ($mend->verdict->rank() < $before) {
+            $alone[$index] = $mend->verdict()->rank();
+            if ($mend->verdict()->rank() < $before) {
                 $mends[] = $mend;
             }
         }
@@ -176,13 +177,14 @@ final class MenderTest extends TestCase
                     continue;
                 }
                 $mend = self::made($report, [$first, $second], $circumstances);
-                if (null !== $mend && $mend->verdict->rank() < min($before, $alone[$index], $alone[$other])) {
+                if (null !== $mend && $mend->verdict()->rank() < min($before, $alone[$index], $alone[$other])) {
                     $mends[] = $mend;
                 }
             }
         }
         $seenFrom = (new Bookkeeper(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
-        usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom) <=> $b->rank($seenFrom));
+        $places = Mender::places($report);
+        usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
 
         return array_values(array_unique(array_map(self::text(...), $mends)));
     }
@@ -194,9 +196,8 @@ final class MenderTest extends TestCase
         if (!Edits::isValid($items)) {
             return null;
         }
-        $after = Check::builtIn()->run(new Voice(Chain::of($items), $report->voice->stance), $circumstances);
 
-        return new Mend($edits, Chain::of($items), $after->ledger, $after->verdict);
+        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new Voice(Chain::of($items), $report->voice->stance), $circumstances));
     }
 
     /**
