@@ -421,7 +421,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
               />
               <OtherStance
                 check={shown}
-                compare={(second, secondStance) =>
+                compare={(second, secondStance, secondTitle) =>
                   compareAddress({
                     first: shown.notation ?? "",
                     second,
@@ -429,7 +429,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
                     firstStance: draft.stance,
                     secondStance,
                     firstTitle: "As it is",
-                    secondTitle: "Same limbs, roles swapped",
+                    secondTitle,
                   })
                 }
                 onSelect={select}

@@ -34,7 +34,10 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
       ]}
     >
       {ready && mended.readable ? (
-        <Compare first={{ title: "As it is", check }} second={{ title: "Mended", check: mended.readable }} />
+        <Compare
+          first={{ title: "As it is", check, stance: request.stance ?? "orthodox" }}
+          second={{ title: "Mended", check: mended.readable, stance: request.stance ?? "orthodox" }}
+        />
       ) : (
         <Waiting what="Checking the mend" />
       )}

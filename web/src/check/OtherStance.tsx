@@ -5,8 +5,8 @@ import type { Check, Stance } from "../api/client";
 interface Props {
   check: Check;
   onSelect?: (at: number | null) => void;
-  /** Address of the comparison with the carried chain. */
-  compare: (text: string, stance: Stance) => string;
+  /** Address of the comparison with the mirrored or the carried chain. */
+  compare: (text: string, stance: Stance, title: string) => string;
   /** Puts the carried chain on the bench. */
   onCarry: (text: string, stance: Stance) => void;
 }
@@ -20,7 +20,12 @@ export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
   const differs = carry.notation !== mirror.notation;
   return (
     <section className="panel other" aria-label="In the other stance">
-      <h2>For {mirror.stance === "southpaw" ? "a southpaw" : "an orthodox athlete"}</h2>
+      <h2>
+        For {mirror.stance === "southpaw" ? "a southpaw" : "an orthodox athlete"}
+        <Link to={compare(mirror.notation, mirror.stance, "Mirrored")} className="other-compare">
+          compare
+        </Link>
+      </h2>
       <ul>
         {mirror.caveats.map((caveat) => (
           <li
@@ -49,7 +54,7 @@ export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
             <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
               Carry it over
             </Button>
-            <Link to={compare(carry.notation, carry.stance)}>compare</Link>
+            <Link to={compare(carry.notation, carry.stance, "Same limbs, roles swapped")}>compare</Link>
           </span>
         </div>
       )}

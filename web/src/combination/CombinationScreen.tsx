@@ -163,7 +163,7 @@ function Page({ combination }: { combination: Combination }) {
               <Findings check={readable} selected={selected} onSelect={setSelected} />
               <OtherStance
                 check={readable}
-                compare={(chain, stance) =>
+                compare={(chain, stance, secondTitle) =>
                   compareAddress({
                     first: combination.notation,
                     second: chain,
@@ -171,7 +171,7 @@ function Page({ combination }: { combination: Combination }) {
                     firstStance: combination.stance,
                     secondStance: stance,
                     firstTitle: combination.name,
-                    secondTitle: "Same limbs, roles swapped",
+                    secondTitle,
                   })
                 }
                 onSelect={setSelected}

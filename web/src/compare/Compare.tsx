@@ -1,4 +1,4 @@
-import type { Check } from "../api/client";
+import type { Check, Stance } from "../api/client";
 import { VerdictMark } from "../app/VerdictMark";
 import { seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
@@ -8,6 +8,8 @@ import "./compare.css";
 export interface Side {
   title: string;
   check: Check;
+  /** Whose left and right are written under the line. */
+  stance: Stance;
 }
 
 /** Two chains one above the other on one axis of time; what only one of them has is underlined. */
@@ -32,6 +34,7 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
             marked={marks[at as 0 | 1]}
             name={`Combination line, ${side.title}: ${side.check.text}`}
           />
+          <Words side={side} />
         </section>
       ))}
       <p className="compare-sum">
@@ -40,6 +43,16 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
       </p>
     </div>
   );
+}
+
+/** Left and right written out, with what each meets on the opponent. */
+function Words({ side }: { side: Side }) {
+  const voice = side.check.voices?.[side.stance];
+  return voice ? (
+    <p className="compare-words">
+      <b>{side.stance}</b> {voice.words.map((words, at) => [words, ...(voice.meets[at] ?? [])].join(" ")).join(" · ")}
+    </p>
+  ) : null;
 }
 
 function change(ms: number, less: string, more: string, same: string, what = ""): string {

@@ -28,8 +28,8 @@ export default function CompareScreen() {
       {first.readable && second.readable ? (
         <section className="panel compare-panel">
           <Compare
-            first={{ title: titles[0], check: first.readable }}
-            second={{ title: titles[1], check: second.readable }}
+            first={{ title: titles[0], check: first.readable, stance: side("first").stance }}
+            second={{ title: titles[1], check: second.readable, stance }}
           />
           <p className="compare-links">
             <Link to={`/bench?${new URLSearchParams({ chain: second.readable.notation ?? "", stance, rules })}`}>
