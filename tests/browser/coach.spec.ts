@@ -45,10 +45,22 @@ test("build, group and medium change what the check says", async ({ page }) => {
   await expect(page.getByText(/to spare, least in the/)).toBeVisible();
   await page.getByLabel("For which group").click();
   await page.getByTitle("youth", { exact: true }).click();
-  await expect(page.getByText(/is not for youth, unless the governing body/)).toBeVisible();
+  await expect(page.getByText(/from the right, is not for youth, unless the governing body/)).toBeVisible();
   await page.getByLabel("What it is thrown at").click();
   await page.getByTitle("bag", { exact: true }).click();
-  await expect(page.getByText(/can roll the wrist/)).toBeVisible();
+  await expect(page.getByText(/can roll the right wrist/)).toBeVisible();
+  await expect(page).toHaveURL(/medium=bag&group=youth/);
+  await page.reload();
+  await expect(page.getByText(/can roll the right wrist/)).toBeVisible();
+});
+
+test("the mirror and the carry are laid beside the chain, each with its left and right", async ({ page }) => {
+  await signIn(page, COACH);
+  await page.goto(bench("1 2 3b exit", "boxing"));
+  await page.getByRole("region", { name: "In the other stance" }).getByRole("link", { name: "compare" }).first().click();
+  await expect(page.getByText(/left jab · right cross · left hook to the liver/)).toBeVisible();
+  await expect(page.getByText(/right jab · left cross · right hook to the spleen side/)).toBeVisible();
+  await expect(page.getByText("As long as before; as much waiting.")).toBeVisible();
 });
 
 test("chains are made from wishes, come back by their address, and go to the bench", async ({ page }) => {
@@ -78,6 +90,9 @@ test("a change of the house rules is seen before it is saved, and does just that
   await page.getByText("over the front foot").click();
   await page.getByRole("button", { name: "Preview" }).click();
   const effect = page.getByRole("region", { name: "Effect on the library" });
+  await page.reload();
+  await expect(page.getByRole("button", { name: "Undo the changes" })).toBeVisible();
+  await page.getByRole("button", { name: "Preview" }).click();
   await expect(effect).toContainText("2 of the 23 combinations under these rules change their verdict.");
   await expect(effect.getByRole("link", { name: "Lighthouse", exact: true })).toBeVisible();
   await effect.getByRole("button", { name: "Save for the gym" }).click();

@@ -12,12 +12,6 @@ export const LEVELS = [
   { value: 3, label: "3 · advanced" },
 ];
 
-export const TEMPOS = [
-  { value: 1.6, label: "learning" },
-  { value: 1, label: "working" },
-  { value: 0.8, label: "fast" },
-];
-
 export const STANCES: { value: Stance; label: string }[] = [
   { value: "orthodox", label: "orthodox" },
   { value: "southpaw", label: "southpaw" },

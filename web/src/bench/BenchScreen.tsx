@@ -13,7 +13,7 @@ import {
 } from "../api/client";
 import { layers } from "../app/layers";
 import { Waiting } from "../app/Waiting";
-import { RULES, STANCES, TEMPOS } from "../app/words";
+import { RULES, STANCES } from "../app/words";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
@@ -21,6 +21,15 @@ import { useCheck } from "../check/useCheck";
 import { useMends } from "../check/useMends";
 import { useCombination, useSave } from "../combination/useCombination";
 import { compareAddress } from "../compare/address";
+import {
+  ATHLETES,
+  addressOfCircumstances,
+  type Circumstances,
+  circumstancesOf,
+  GROUPS,
+  MEDIA,
+  TEMPOS,
+} from "./circumstances";
 import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "./draft";
 import { EntryLine } from "./EntryLine";
 import { MendCompare } from "./MendCompare";
@@ -31,23 +40,6 @@ import { useHistory } from "./useHistory";
 import "../check/check.css";
 import "./bench.css";
 
-const MEDIA = [
-  { value: "shadow" as const, label: "shadow" },
-  { value: "bag" as const, label: "bag" },
-  { value: "pads" as const, label: "pads" },
-  { value: "partner" as const, label: "partner" },
-];
-const GROUPS = [
-  { value: "open" as const, label: "open group" },
-  { value: "beginners" as const, label: "beginners" },
-  { value: "youth" as const, label: "youth" },
-];
-const ATHLETES = [
-  { value: "small" as const, label: "small build" },
-  { value: "middle" as const, label: "middle build" },
-  { value: "tall" as const, label: "tall build" },
-];
-const TEMPO_OPTIONS = TEMPOS.map((tempo) => ({ ...tempo, label: `${tempo.label} tempo` }));
 const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
 
 /** The bench for a new combination, or for one that is in the library already. */
@@ -79,11 +71,8 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const { message } = App.useApp();
   const history = useHistory<Draft>(() => recall(id, address) ?? stored ?? EMPTY);
   const draft = history.now;
-  const [opponent, setOpponent] = useState<Stance>("orthodox");
-  const [tempo, setTempo] = useState(1);
-  const [medium, setMedium] = useState<NonNullable<CheckRequest["medium"]>>("shadow");
-  const [group, setGroup] = useState<NonNullable<CheckRequest["group"]>>("open");
-  const [athlete, setAthlete] = useState<NonNullable<CheckRequest["athlete"]>>("middle");
+  const [circumstances, setCircumstances] = useState(() => circumstancesOf(address));
+  const given = (part: Partial<Circumstances>) => setCircumstances((now) => ({ ...now, ...part }));
   const [compared, setCompared] = useState<Mend | null>(null);
   const [voice, setVoice] = useState<Stance>(draft.stance);
   const [selected, setSelected] = useState<number | null>(null);
@@ -98,11 +87,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
     stance: draft.stance,
     rules: draft.rules,
     scheme: draft.scheme,
-    opponent,
-    tempo,
-    medium,
-    group,
-    athlete,
+    ...circumstances,
   };
   const { latest, readable, current, error } = useCheck(request);
   const settled = current && latest !== undefined && latest === readable;
@@ -121,8 +106,8 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
     } else {
       keep(id, draft);
     }
-    setAddress(addressOf(draft), { replace: true });
-  }, [id, draft, untouched, setAddress]);
+    setAddress({ ...addressOf(draft), ...addressOfCircumstances(circumstances) }, { replace: true });
+  }, [id, draft, circumstances, untouched, setAddress]);
 
   const select = useCallback(
     (at: number | null) => {
@@ -280,16 +265,40 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
           <span>against</span>
           <Segmented
             size="small"
-            value={opponent}
-            onChange={setOpponent}
+            value={circumstances.opponent}
+            onChange={(opponent) => given({ opponent })}
             options={STANCES}
             aria-label="Opponent's stance"
           />
         </span>
-        <Select size="small" value={tempo} onChange={setTempo} options={TEMPO_OPTIONS} aria-label="Tempo" />
-        <Select size="small" value={medium} onChange={setMedium} options={MEDIA} aria-label="What it is thrown at" />
-        <Select size="small" value={group} onChange={setGroup} options={GROUPS} aria-label="For which group" />
-        <Select size="small" value={athlete} onChange={setAthlete} options={ATHLETES} aria-label="Which athlete" />
+        <Select
+          size="small"
+          value={circumstances.tempo}
+          onChange={(tempo) => given({ tempo })}
+          options={TEMPOS}
+          aria-label="Tempo"
+        />
+        <Select
+          size="small"
+          value={circumstances.medium}
+          onChange={(medium) => given({ medium })}
+          options={MEDIA}
+          aria-label="What it is thrown at"
+        />
+        <Select
+          size="small"
+          value={circumstances.group}
+          onChange={(group) => given({ group })}
+          options={GROUPS}
+          aria-label="For which group"
+        />
+        <Select
+          size="small"
+          value={circumstances.athlete}
+          onChange={(athlete) => given({ athlete })}
+          options={ATHLETES}
+          aria-label="Which athlete"
+        />
         <Select
           size="small"
           value={draft.rules}

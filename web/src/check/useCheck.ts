@@ -1,6 +1,17 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { answered, api, type Check, type CheckRequest } from "../api/client";
+
+/** The question for one check, and its answer for good. */
+export function checkOf(request: CheckRequest) {
+  return queryOptions({
+    queryKey: ["check", JSON.stringify(request)],
+    queryFn: ({ signal }) =>
+      answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body: request, signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+  });
+}
 
 /** Long enough not to ask for every key, short enough to feel like typing. */
 const PAUSE = 90;
@@ -25,20 +36,11 @@ export function useCheck(request: CheckRequest): Checked {
     return () => clearTimeout(timer);
   }, [key]);
 
+  const question = JSON.parse(asked) as CheckRequest;
   const query = useQuery({
-    queryKey: ["check", asked],
-    queryFn: ({ signal }) =>
-      answered(
-        api.POST("/api/check", {
-          params: { header: { "X-CSRF-Token": "" } },
-          body: JSON.parse(asked) as CheckRequest,
-          signal,
-        }),
-      ),
-    enabled: (JSON.parse(asked) as CheckRequest).text.trim() !== "",
+    ...checkOf(question),
+    enabled: question.text.trim() !== "",
     placeholderData: keepPreviousData,
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 60_000,
   });
   const empty = request.text.trim() === "";
   const latest = empty ? undefined : query.data;

@@ -1,4 +1,5 @@
 import type { Check, Stance } from "../api/client";
+import { beforeMeeting } from "./sentences";
 
 interface Props {
   voices: NonNullable<Check["voices"]>;
@@ -38,9 +39,7 @@ export function Voices({ voices, voice, onVoice, selected, onSelect }: Props) {
                       className={selected === at ? "word word-on" : "word"}
                       onClick={() => onSelect(selected === at ? null : at)}
                     >
-                      {meets.length > 0 && words.endsWith(" to the body")
-                        ? words.slice(0, -" to the body".length)
-                        : words}
+                      {beforeMeeting(words, meets)}
                       {meets.map((meeting) => (
                         <span key={meeting}>
                           {" "}

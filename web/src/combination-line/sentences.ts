@@ -21,3 +21,9 @@ function verdictWords(link: Link): string {
   }
   return link.verdict === "reload" ? `Reload of ${link.waitMs} ms.` : `Breaks: ${link.waitMs} ms.`;
 }
+
+/** "left hook to the body" before what it meets there: "left hook", "to the liver". */
+export function beforeMeeting(words: string, meets: string[]): string {
+  const body = " to the body";
+  return meets.length > 0 && words.endsWith(body) ? words.slice(0, -body.length) : words;
+}

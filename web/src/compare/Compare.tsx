@@ -2,6 +2,7 @@ import type { Check, Stance } from "../api/client";
 import { VerdictMark } from "../app/VerdictMark";
 import { seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { beforeMeeting } from "../combination-line/sentences";
 import { difference } from "./difference";
 import "./compare.css";
 
@@ -50,7 +51,13 @@ function Words({ side }: { side: Side }) {
   const voice = side.check.voices?.[side.stance];
   return voice ? (
     <p className="compare-words">
-      <b>{side.stance}</b> {voice.words.map((words, at) => [words, ...(voice.meets[at] ?? [])].join(" ")).join(" · ")}
+      <b>{side.stance}</b>{" "}
+      {voice.words
+        .map((words, at) => {
+          const meets = voice.meets[at] ?? [];
+          return [beforeMeeting(words, meets), ...meets].join(" ");
+        })
+        .join(" · ")}
     </p>
   ) : null;
 }

@@ -1,11 +1,13 @@
+import { useQuery } from "@tanstack/react-query";
 import { Alert, Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type GenerateRequest, type Harvest, type Limb, type Rules, refusal, type Stance } from "../api/client";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { LIMBS, RULES, STANCES, seconds } from "../app/words";
+import { checkOf } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { useGenerate, useLine } from "./useGenerate";
+import { useGenerate } from "./useGenerate";
 import "./generate.css";
 
 const LINE_WIDTH = 430;
@@ -219,13 +221,9 @@ function Results({
 
 function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: GenerateRequest }) {
   const navigate = useNavigate();
-  const line = useLine(chain.text, wishes);
-  const bench = `/bench?${new URLSearchParams({
-    chain: chain.text,
-    stance: wishes.stance ?? "orthodox",
-    rules: wishes.rules ?? "boxing",
-    scheme: wishes.scheme ?? "parity",
-  })}`;
+  const { rules = "boxing", stance = "orthodox", scheme = "parity" } = wishes;
+  const line = useQuery(checkOf({ text: chain.text, rules, stance, scheme }));
+  const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, scheme })}`;
   return (
     <li className="panel harvest-row">
       <div>

@@ -11,20 +11,3 @@ export function useGenerate(wishes: GenerateRequest) {
     placeholderData: keepPreviousData,
   });
 }
-
-/** What the combination lines of the results draw. */
-export function useLine(text: string, wishes: GenerateRequest) {
-  const body = { text, rules: wishes.rules, stance: wishes.stance, scheme: wishes.scheme, tempo: wishes.tempo };
-  return useQuery({
-    queryKey: ["check", JSON.stringify(body)],
-    queryFn: ({ signal }) =>
-      answered(
-        api.POST("/api/check", {
-          params: { header: { "X-CSRF-Token": "" } },
-          body: JSON.parse(JSON.stringify(body)),
-          signal,
-        }),
-      ),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-}

@@ -1,3 +1,4 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { Alert, App, Button, InputNumber, Progress, Segmented } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -73,6 +74,23 @@ const THRESHOLD_OF: Record<string, keyof RulesRequest["thresholds"]> = {
 
 const pick = ({ schools, severities, thresholds }: RulesRequest): RulesRequest => ({ schools, severities, thresholds });
 
+/** What was changed and not saved yet is kept through a reload, for the version it was made from. */
+function recall(place: string): RulesRequest | null {
+  try {
+    return JSON.parse(localStorage.getItem(place) ?? "null") as RulesRequest | null;
+  } catch {
+    return null;
+  }
+}
+
+function keep(place: string, rules: RulesRequest | null): void {
+  if (rules === null) {
+    localStorage.removeItem(place);
+  } else {
+    localStorage.setItem(place, JSON.stringify(rules));
+  }
+}
+
 export default function HouseRulesScreen() {
   const [address, setAddress] = useSearchParams();
   const rules = useHouseRules();
@@ -109,9 +127,11 @@ export default function HouseRulesScreen() {
 
 function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit: boolean }) {
   const stored = useMemo(() => pick(set), [set]);
-  const [draft, setDraft] = useState<RulesRequest>(stored);
+  const place = `periplus.house-rules.${set.id}.${set.version}`;
+  const [draft, setDraft] = useState<RulesRequest>(() => recall(place) ?? stored);
   const [recheck, setRecheck] = useState<Recheck | null>(null);
   const { message } = App.useApp();
+  const queries = useQueryClient();
   const preview = usePreview(setRecheck);
   const save = useSaveRules();
   const changed = JSON.stringify(draft) !== JSON.stringify(stored);
@@ -119,6 +139,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
 
   const change = (next: RulesRequest) => {
     setDraft(next);
+    keep(place, JSON.stringify(next) === JSON.stringify(stored) ? null : next);
     setRecheck(null);
     preview.reset();
     save.reset();
@@ -209,7 +230,10 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
                   onClick={() =>
                     recheck &&
                     save.mutate(recheck, {
-                      onSuccess: () => void message.success(`The ${set.name.toLowerCase()} rules are saved.`),
+                      onSuccess: () => {
+                        keep(place, null);
+                        void message.success(`The ${set.name.toLowerCase()} rules are saved.`);
+                      },
                     })
                   }
                 >
@@ -231,7 +255,21 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
           ) : (
             <p className="small">Only the head coach changes the house rules. What they mean is open to everyone.</p>
           )}
-          {error && <Alert type="error" showIcon message={refusal(error).title} role="alert" />}
+          {error && (
+            <Alert
+              type="error"
+              showIcon
+              role="alert"
+              message={refusal(error).title}
+              action={
+                refusal(error).type === "changed-meanwhile" && (
+                  <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: ["house-rules"] })}>
+                    Look at the newest
+                  </Button>
+                )
+              }
+            />
+          )}
           {recheck && <Effect recheck={recheck} set={set.id} />}
         </section>
       </aside>

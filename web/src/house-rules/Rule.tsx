@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Segmented } from "antd";
 import { type ReactNode, useId, useState } from "react";
-import { answered, api, type HouseRules, type Rules } from "../api/client";
+import type { HouseRules, Rules } from "../api/client";
+import { checkOf } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 
 type RuleInfo = HouseRules["rules"][number];
@@ -62,26 +63,21 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
 }
 
 function Example({ title, example, set }: { title: string; example: RuleInfo["shows"]; set: Rules }) {
-  const body = { text: example.chain, rules: set, medium: example.medium, group: example.group, tempo: example.tempo };
-  const line = useQuery({
-    queryKey: ["check", JSON.stringify(body)],
-    queryFn: ({ signal }) =>
-      answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body, signal })),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const { chain, medium, group, tempo } = example;
+  const line = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo }));
   const where = [
-    example.medium === "shadow" ? "" : `on the ${example.medium}`,
-    example.group === "open" ? "" : `for ${example.group}`,
-    example.tempo === 1 ? "" : `at tempo ${example.tempo}`,
+    medium === "shadow" ? "" : `on the ${medium}`,
+    group === "open" ? "" : `for ${group}`,
+    tempo === 1 ? "" : `at tempo ${tempo}`,
   ].filter((part) => part !== "");
   return (
     <figure className="example">
       <figcaption>
         <span className="small">{title}</span>
-        <b>{example.chain}</b>
+        <b>{chain}</b>
         {where.length > 0 && <span className="small">{where.join(", ")}</span>}
       </figcaption>
-      {line.data && <CombinationLine data={line.data} size="row" width={LINE_WIDTH} name={example.chain} />}
+      {line.data && <CombinationLine data={line.data} size="row" width={LINE_WIDTH} name={chain} />}
     </figure>
   );
 }

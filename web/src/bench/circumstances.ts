@@ -1,0 +1,56 @@
+import type { CheckRequest } from "../api/client";
+
+/** Against whom, how fast, at what, for whom and with which body a chain is checked; nothing of it is stored. */
+export type Circumstances = Required<Pick<CheckRequest, "opponent" | "tempo" | "medium" | "group" | "athlete">>;
+
+export const USUAL: Circumstances = {
+  opponent: "orthodox",
+  tempo: 1,
+  medium: "shadow",
+  group: "open",
+  athlete: "middle",
+};
+
+export const TEMPOS = [
+  { value: 1.6, label: "learning tempo" },
+  { value: 1, label: "working tempo" },
+  { value: 0.8, label: "fast tempo" },
+];
+export const MEDIA: { value: Circumstances["medium"]; label: string }[] = [
+  { value: "shadow", label: "shadow" },
+  { value: "bag", label: "bag" },
+  { value: "pads", label: "pads" },
+  { value: "partner", label: "partner" },
+];
+export const GROUPS: { value: Circumstances["group"]; label: string }[] = [
+  { value: "open", label: "open group" },
+  { value: "beginners", label: "beginners" },
+  { value: "youth", label: "youth" },
+];
+export const ATHLETES: { value: Circumstances["athlete"]; label: string }[] = [
+  { value: "small", label: "small build" },
+  { value: "middle", label: "middle build" },
+  { value: "tall", label: "tall build" },
+];
+
+const known = <T>(options: { value: T }[], value: unknown, usual: T): T =>
+  options.find((option) => String(option.value) === value)?.value ?? usual;
+
+/** What a shared link says of them; what it does not say, or says wrongly, is as usual. */
+export function circumstancesOf(address: URLSearchParams): Circumstances {
+  return {
+    opponent: address.get("opponent") === "southpaw" ? "southpaw" : USUAL.opponent,
+    tempo: known(TEMPOS, address.get("tempo"), USUAL.tempo),
+    medium: known(MEDIA, address.get("medium"), USUAL.medium),
+    group: known(GROUPS, address.get("group"), USUAL.group),
+    athlete: known(ATHLETES, address.get("athlete"), USUAL.athlete),
+  };
+}
+
+/** The part of an address that says what is not as usual. */
+export function addressOfCircumstances(circumstances: Circumstances): Record<string, string> {
+  const names = Object.keys(USUAL) as (keyof Circumstances)[];
+  return Object.fromEntries(
+    names.filter((name) => circumstances[name] !== USUAL[name]).map((name) => [name, String(circumstances[name])]),
+  );
+}
