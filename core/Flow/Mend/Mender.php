@@ -168,25 +168,29 @@ final readonly class Mender
                 }
                 $state = clone $trail->states[$place];
                 $done = $trail->before($place);
-                if (null !== $first->item && $trail->take($state, $done, $first->item) > $limit) {
+                // Worst of the links so far.
+                $worst = max($trail->worstBefore[$place], null === $first->item ? 0 : $trail->take($state, $done, $first->item));
+                if ($worst > $limit) {
                     continue;
                 }
                 $same = false;
                 for ($at = $place + (EditKind::Insert === $first->kind ? 0 : 1); $at <= $count; ++$at) {
                     // Once the body is as it would have been anyway, each edit does what it does alone.
                     $same = $same || ($at > $place && $trail->isSame($state, $at));
-                    $good = ($same ? $settled : $open)[$limit][$at];
-                    if ($at === $place) {
-                        $good = array_filter($good, static fn (int $other): bool => $first->mayPrecede($edits[$other]), \ARRAY_FILTER_USE_KEY);
-                    }
+                    $good = array_filter(
+                        ($same ? $settled : $open)[$limit][$at],
+                        static fn (int $best, int $other): bool => $best >= $worst && ($at > $place || $first->mayPrecede($edits[$other])),
+                        \ARRAY_FILTER_USE_BOTH,
+                    );
                     foreach ($same ? array_keys($good) : $trail->holding($state, $done, $edits, $good) as $other) {
                         yield [[$first, $edits[$other]], $good[$other]];
                     }
-                    if ($at === $count || ($same ? $trail->links[$at] : $trail->take($state, $done, $chain->items[$at])) > $limit) {
+                    if ($at === $count) {
                         break;
                     }
-                    if ($same) {
-                        $done[] = $chain->items[$at];
+                    $worst = max($worst, $same ? $trail->links[$at] : $trail->take($state, $done, $chain->items[$at]));
+                    if ($worst > $limit) {
+                        break;
                     }
                 }
             }
