@@ -25,8 +25,10 @@ use Periplus\Core\Technique\Catalogue;
  */
 final readonly class Mender
 {
-    /** Longest chain for which pairs of edits are tried; longer ones get single edits. */
+    /** Longest chain for which all edits and pairs of them are tried; longer ones get single edits where something is to be mended. */
     public const PAIRS_UP_TO = 12;
+    /** In long chains only at so many places, the heaviest first. */
+    private const PLACES = 4;
 
     private Edits $edits;
     private Bookkeeper $bookkeeper;
@@ -49,7 +51,12 @@ final readonly class Mender
     {
         $chain = $report->voice->chain;
         $before = $report->verdict->rank();
+        $pairs = \count($chain) <= self::PAIRS_UP_TO;
         $edits = $this->edits->of($chain);
+        if (!$pairs) {
+            $beside = \array_slice(self::everyPlace($report), 0, self::PLACES);
+            $edits = array_values(array_filter($edits, static fn (Edit $edit): bool => [] !== array_filter($beside, static fn (int $place): bool => 0 === $edit->distance($place))));
+        }
         $ofVerdict = [];
         $ofFindings = [];
         $ranks = [];
@@ -66,7 +73,6 @@ final readonly class Mender
                 }
             }
         }
-        $pairs = \count($chain) <= self::PAIRS_UP_TO;
         if ($pairs && $before > 0) {
             foreach ($this->pairs($chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
                 $mend = $this->made($report->voice, $pair, $circumstances);
@@ -83,6 +89,19 @@ final readonly class Mender
         }
 
         return new Mends($this->ranked($ofVerdict, self::places($report), $circumstances), $ranked, $pairs);
+    }
+
+    /** @return list<int> places of all that could be mended, the heaviest first */
+    private static function everyPlace(Report $report): array
+    {
+        $places = self::places($report);
+        foreach ($report->findings as $finding) {
+            if (Severity::Credit !== $finding->severity && null !== $finding->at) {
+                $places[] = $finding->at;
+            }
+        }
+
+        return array_values(array_unique($places));
     }
 
     /** @return list<int> places of the items that keep the chain from flowing */
