@@ -40,7 +40,7 @@ final readonly class Opponent
         $who = \sprintf('%s against %s', ucfirst($ours->value), $this->stance->value);
 
         return $this->isOpenTo($ours)
-            ? \sprintf('%s is an open guard: the %s foot leads and belongs outside theirs; %s.', $who, $ours->sideOf(Role::Lead)->value, $out)
+            ? \sprintf('%s is an open guard: the %s foot outside theirs; %s.', $who, $ours->sideOf(Role::Lead)->value, $out)
             : \sprintf('%s is a closed guard: %s.', $who, $out);
     }
 

@@ -15,7 +15,7 @@ interface Props {
   onSelect: (at: number | null) => void;
 }
 
-/** The full drawing, the sentence of what is pointed at or selected, and both voices under it. */
+/** The full drawing, the sentence of what is pointed at or selected, or else how the two face each other, and both voices under it. */
 export function CheckedLine({ check, voices, voice, onVoice, selected, onSelect }: Props) {
   const [pointed, setPointed] = useState<string | null>(null);
   const picked = selected === null ? undefined : check.items[selected];
@@ -31,8 +31,8 @@ export function CheckedLine({ check, voices, voice, onVoice, selected, onSelect 
         onPoint={setPointed}
         name={`Combination line: ${check.text}`}
       />
-      <p className="sentence" aria-live="polite">
-        {sentence ?? "Touch a tile or a gap for its reason."}
+      <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
+        {sentence ?? voices[voice].guard.message}
       </p>
       <Voices voices={voices} voice={voice} onVoice={onVoice} selected={selected} onSelect={onSelect} />
     </>

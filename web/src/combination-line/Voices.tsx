@@ -50,9 +50,6 @@ export function Voices({ voices, voice, onVoice, selected, onSelect }: Props) {
                   </span>
                 );
               })}
-              <small className="guard" title={voices[stance].guard.message}>
-                {voices[stance].guard.isOpen ? "open" : "closed"} guard, out to the {voices[stance].guard.out}
-              </small>
             </p>
           </div>
         );
