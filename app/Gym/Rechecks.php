@@ -35,15 +35,25 @@ final readonly class Rechecks
     ) {
     }
 
+    /** A new pass, or the one of the same change that was cut off. */
     public function start(HouseRules $rules, int $starter): Recheck
     {
         return $this->connection->transactional(function () use ($rules, $starter): Recheck {
-            // One pass a coach and set: the one before was for another change.
+            $content = json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+            $version = $this->rules->version($rules->id);
+            $cutOff = $this->connection->fetchAssociative(
+                'SELECT * FROM recheck WHERE rules = ? AND starter_id = ? AND rules_version = ? AND content = ? AND state = ?',
+                [$rules->id, $starter, $version, $content, RecheckState::Running->value],
+            );
+            if (false !== $cutOff) {
+                return Recheck::of($cutOff);
+            }
+            // One pass a coach and set: the one before was for another change, or is of yesterday.
             $this->connection->executeStatement('DELETE FROM recheck WHERE rules = ? AND starter_id = ?', [$rules->id, $starter]);
             $this->connection->insert('recheck', [
                 'rules' => $rules->id,
-                'rules_version' => $this->rules->version($rules->id),
-                'content' => json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+                'rules_version' => $version,
+                'content' => $content,
                 'state' => RecheckState::Running->value,
                 'total' => $this->count($rules->id),
                 'done' => 0,

@@ -136,11 +136,16 @@ final class HouseRulesTest extends ApiTestCase
         $recheck = $process()->start($rules, (int) $head);
         $steps = [];
         do {
+            $again = $process()->start($rules, (int) $head);
+            self::assertSame([$recheck->id, $recheck->done], [$again->id, $again->done], 'Asked for anew it goes on.');
             $recheck = $process()->advance($recheck->id, 0.0);
             $steps[] = $recheck->done;
         } while (RecheckState::Running === $recheck->state);
 
         self::assertSame([3, 6, 7], $steps);
+        self::assertNotSame($recheck->id, $process()->start($rules, (int) $head)->id, 'What is done is not gone on with.');
+        self::assertSame(0, $process()->start(HouseRules::named('kickboxing'), (int) $head)->done, 'Another change is another pass.');
+        $recheck = $process()->advance($process()->start($rules, (int) $head)->id, 5.0);
         self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->found($recheck)['changes']);
     }
 
