@@ -98,12 +98,7 @@ final readonly class Rechecks
             if ($this->rules->version($recheck->rules->id, lock: true) !== $recheck->rulesVersion) {
                 throw new Problem(412, 'changed-meanwhile', 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
             }
-            $this->catchUp($recheck);
-            $this->connection->executeStatement(
-                'UPDATE combination c JOIN recheck_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
-                 WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
-                [$id, $recheck->rules->id],
-            );
+            $this->putInPlace($recheck);
             $this->rules->store($recheck->rules, $editor, $this->clock->now());
             $this->connection->update('recheck', ['state' => RecheckState::Saved->value], ['id' => $id]);
 
@@ -112,6 +107,40 @@ final readonly class Rechecks
         $this->rules->forget();
 
         return $saved;
+    }
+
+    /**
+     * Checks the library anew under the rules as they are, after the check itself has changed.
+     *
+     * @return int how many verdicts changed
+     */
+    public function refresh(string $set, int $starter): int
+    {
+        // A pass of before would mix what two checks say.
+        $this->connection->delete('recheck', ['rules' => $set]);
+        $recheck = $this->start($this->rules->named($set), $starter);
+        while (RecheckState::Running === $recheck->state) {
+            $recheck = $this->advance($recheck->id, 1.0);
+        }
+
+        return $this->connection->transactional(function () use ($recheck): int {
+            $this->rules->version($recheck->rules->id, lock: true);
+            $this->putInPlace($recheck);
+            $changed = array_sum(array_column($this->found($recheck)['changes'], 'count'));
+            $this->connection->delete('recheck', ['id' => $recheck->id]);
+
+            return $changed;
+        });
+    }
+
+    private function putInPlace(Recheck $recheck): void
+    {
+        $this->catchUp($recheck);
+        $this->connection->executeStatement(
+            'UPDATE combination c JOIN recheck_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
+             WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
+            [$recheck->id, $recheck->rules->id],
+        );
     }
 
     /**

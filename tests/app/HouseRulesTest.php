@@ -121,6 +121,23 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('running', $this->ask('GET', '/api/rechecks/'.$recheck->id())->body['state']);
     }
 
+    /** As if the combinations had been checked by an earlier core. */
+    public function testAfterAChangeOfTheCoreTheLibraryIsCheckedAnew(): void
+    {
+        $this->signIn('head');
+        $reloads = $this->save('Reloads', '2 2 exit');
+        $flows = $this->save('Flows', '1 2 exit');
+        $connection = self::service(Connection::class);
+        $connection->executeStatement("UPDATE combination SET verdict = 'flows', length_ms = 1");
+        $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
+        self::assertIsNumeric($head);
+
+        self::assertSame(1, self::service(Rechecks::class)->refresh('kickboxing', (int) $head));
+        self::assertSame(['reload', 'flows'], [$this->verdict($reloads), $this->verdict($flows)]);
+        self::assertGreaterThan(500, $connection->fetchOne('SELECT MIN(length_ms) FROM combination'));
+        self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
+    }
+
     /** A pass that is cut off after any batch goes on there, by another process, and ends the same. */
     public function testAPassGoesOnWhereItWasKilled(): void
     {

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\DBAL\Connection;
+use Periplus\Core\Flow\HouseRules;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** What the library keeps of each check is computed anew; bin/start asks for it when the core has changed. */
+#[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
+final class RecheckCommand extends Command
+{
+    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks)
+    {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $head = $this->connection->fetchOne("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH' ORDER BY id LIMIT 1");
+        if (!is_numeric($head)) {
+            $output->writeln('There is no head coach yet, and so no library.');
+
+            return Command::SUCCESS;
+        }
+        foreach (HouseRules::ids() as $set) {
+            $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->rechecks->refresh($set, (int) $head)));
+        }
+
+        return Command::SUCCESS;
+    }
+}
