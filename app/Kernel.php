@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\App;
 
-use Periplus\App\Http\CoreDataWarmer;
 use Periplus\App\Http\ValidateRequestsOnly;
 use Periplus\Core\Technique\Data;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
@@ -14,6 +13,9 @@ use Symfony\Component\HttpKernel\Kernel as BaseKernel;
 final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;
+
+    /** Under the folder of the cache. */
+    public const CORE_DATA = '/core-data';
 
     /** APP_ENV is prod unless it says otherwise; see docs/development.md. */
     public static function fromEnvironment(): self
@@ -28,7 +30,7 @@ final class Kernel extends BaseKernel
     {
         parent::boot();
         if (!$this->debug) {
-            Data::from($this->getCacheDir().CoreDataWarmer::FOLDER);
+            Data::from($this->getCacheDir().self::CORE_DATA);
         }
     }
 

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\App\Http;
 
+use Periplus\App\Kernel;
 use Periplus\Core\Technique\Data;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
 
-/** Lays the core's data down as PHP, so that a request need not read JSON; see {@see \Periplus\App\Kernel::boot}. */
+/** Lays the core's data down as PHP, so that a request need not read JSON; see {@see Kernel::boot}. */
 final readonly class CoreDataWarmer implements CacheWarmerInterface
 {
-    public const FOLDER = '/core-data';
-
     public function warmUp(string $cacheDir, ?string $buildDir = null): array
     {
-        $folder = $cacheDir.self::FOLDER;
+        $folder = $cacheDir.Kernel::CORE_DATA;
         if (!is_dir($folder)) {
             mkdir($folder, recursive: true);
         }

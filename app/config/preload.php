@@ -44,6 +44,11 @@ if (is_file($preload = $root.'/var/cache/prod/Periplus_App_KernelProdContainer.p
         Symfony\Component\Validator\Mapping\Loader\StaticMethodLoader::class,
         Symfony\Component\Validator\Util\PropertyPath::class,
         Symfony\Component\Validator\Validator\RecursiveContextualValidator::class,
+        Symfony\Component\String\Inflector\EnglishInflector::class,
+        Symfony\Component\TypeInfo\TypeContext\TypeContext::class,
+        Symfony\Component\Validator\Context\ExecutionContext::class,
+        Symfony\Component\Validator\Validator\RecursiveValidator::class,
+        Symfony\Contracts\Cache\ItemInterface::class,
         Symfony\Component\VarExporter\Hydrator::class,
     ] as $class) {
         class_exists($class);
