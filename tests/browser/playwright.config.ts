@@ -11,6 +11,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.PERIPLUS_URL ?? "http://127.0.0.1:8430",
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 20_000,
+    navigationTimeout: 20_000,
     screenshot: "only-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
