@@ -5,7 +5,7 @@ import { COACH, entry, expect, signIn, test, write } from "./gym";
 const root = `${__dirname}/../../`;
 const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
 
-// Seen to hang twice in some twenty runs, both times right after processes beside it were killed; the cause is not found. What it asserts is not softened.
+// Seen to hang twice in some twenty runs; the cause is not found. What it asserts is not softened.
 test.describe.configure({ retries: 1 });
 
 test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {
