@@ -224,20 +224,21 @@ CONF
         -e "s#@USER@#$([ "$(id -u)" = 0 ] && echo 'user root;')#" "$ROOT/bin/nginx.conf" >"$RUN/nginx.conf"
 }
 
+# What serves already is left alone while nothing it was started with has changed. Otherwise it is ended and started: a
+# reload of PHP in place was seen to leave requests without an answer.
 web_server_start() {
     server_config
-    if alive "$RUN/nginx.pid"; then
-        nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$STATE/log/web.log" -s reload 2>/dev/null
-    fi
-    if alive "$RUN/fpm.pid"; then
-        kill -USR2 "$(cat "$RUN/fpm.pid")"
-    else
+    local wanted; wanted=$(cat "$RUN/fpm.conf" "$RUN/php/periplus.ini" "$RUN/nginx.conf" "$ROOT"/var/stamps/{classes,cache} | sha256sum)
+    if ! alive "$RUN/nginx.pid" || ! alive "$RUN/fpm.pid" || [ "$(cat "$RUN/served" 2>/dev/null)" != "$wanted" ]; then
+        stop_one "$RUN/nginx.pid" QUIT
+        stop_one "$RUN/fpm.pid" QUIT
         PHP_INI_SCAN_DIR=":$RUN/php" $PHP_FPM --fpm-config "$RUN/fpm.conf" $([ "$(id -u)" = 0 ] && echo -R) >>"$STATE/log/php.log" 2>&1 \
             || { tail -n 10 "$STATE/log/php.log" >&2; fail "PHP did not start. Its log is $STATE/log/php.log."; }
+        nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$STATE/log/web.log" 2>>"$STATE/log/web.log" \
+            || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server did not start. Its log is $STATE/log/web.log."; }
+        echo "$wanted" >"$RUN/served"
     fi
-    alive "$RUN/nginx.pid" || nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$STATE/log/web.log" 2>>"$STATE/log/web.log" \
-        || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server did not start. Its log is $STATE/log/web.log."; }
-    until_ready 15 curl --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
+    until_ready 15 curl --max-time 5 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
         || fail "The pages do not answer on http://127.0.0.1:$PORT. The logs are in $STATE/log."
 }
 

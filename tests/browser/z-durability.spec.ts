@@ -5,9 +5,6 @@ import { COACH, entry, expect, signIn, test, write } from "./gym";
 const root = `${__dirname}/../../`;
 const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
 
-// Seen to hang twice in some twenty runs; the cause is not found. What it asserts is not softened.
-test.describe.configure({ retries: 1 });
-
 test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {
   test.setTimeout(120_000);
   await signIn(page, COACH);
@@ -28,7 +25,7 @@ test("what was saved survives a killed database, and what could not be saved sta
   await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText("Nothing was saved; try again shortly.");
 
-  execFileSync(`${root}bin/start`, { stdio: "ignore" });
+  execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 60_000 });
   await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name: `${name}, later` })).toBeVisible();
   await page.goto(`/library?q=${encodeURIComponent(name)}`);
