@@ -19,8 +19,8 @@ export const theme: ThemeConfig = {
     fontFamily: '"IBM Plex Sans", sans-serif',
     fontSize: 15,
     controlHeight: 38,
-    motionDurationMid: "0.1s",
-    motionDurationSlow: "0.15s",
+    // Without motion: a button whose answer came within its fade kept its spinner, and its name, for good.
+    motion: false,
   },
   components: {
     Segmented: { trackBg: "#e6dfcf", itemSelectedBg: "#fffdf7", itemColor: "#3d4352" },
