@@ -58,17 +58,18 @@ final readonly class Scheme
         return $this->entries[strtoupper($code)] ?? null;
     }
 
-    /** The number that stands for this strike at this target, or null when the scheme has none. */
+    /** The number that stands for this strike at this target: its own, one for any target, or one for another, written with the letter. Null when the scheme has none. */
     public function numberOf(string $family, Role $role, Target $target, Stance $running): ?SchemeEntry
     {
         $position = $this->boundToHand ? $running->sideOf($role)->value : $role->value;
-        foreach ($this->byPosition[$family][$position] ?? [] as $entry) {
+        $entries = $this->byPosition[$family][$position] ?? [];
+        foreach ($entries as $entry) {
             if (null === $entry->target || $entry->target === $target) {
                 return $entry;
             }
         }
 
-        return null;
+        return $entries[0] ?? null;
     }
 
     /** @return array<string, self> */

@@ -10,8 +10,10 @@ namespace Periplus\Core\Technique;
  */
 final readonly class Move
 {
+    /** @param string $sign one character that stands for it in stored sequences, never used for another */
     public function __construct(
         public string $id,
+        public string $sign,
         public MoveKind $kind,
         public int $duration,
         public ?float $load,

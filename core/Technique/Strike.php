@@ -11,12 +11,14 @@ namespace Periplus\Core\Technique;
 final readonly class Strike
 {
     /**
+     * @param string $sign one character that stands for it in stored sequences, never used for another
      * @param non-empty-list<Target> $targets the first is the default
      * @param array{any: non-empty-list<int>, head?: non-empty-list<int>} $ranges bands 1..5
      * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet
      */
     public function __construct(
         public string $id,
+        public string $sign,
         public string $name,
         public string $family,
         public Limb $limb,

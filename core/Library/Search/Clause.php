@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/** One wish of a search; all of them have to hold. */
+interface Clause
+{
+    /** How it was understood, in plain words. */
+    public function says(): string;
+
+    /** As it was typed. */
+    public function text(): string;
+}

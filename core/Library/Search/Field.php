@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/** What is kept beside the chain: level, verdict, rules, stance, theme, author, status, when it was last drilled. */
+final readonly class Field implements Clause
+{
+    /** @param string $name level, verdict, rules, stance, theme, author, status, drilled or not-drilled */
+    public function __construct(public string $name, public string $value, private string $says, private string $text)
+    {
+    }
+
+    public function says(): string
+    {
+        return $this->says;
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+}

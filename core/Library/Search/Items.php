@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+use Periplus\Core\Library\Sequence;
+
+/**
+ * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may stand.
+ * Free strikes and beats are items that no term of a strike or move matches.
+ */
+final readonly class Items implements Clause
+{
+    private const BOUNDARY = '(?<![=~!])';
+
+    /** @param non-empty-list<non-empty-list<Term>> $runs */
+    public function __construct(public Place $place, public array $runs, private string $text)
+    {
+    }
+
+    public function says(): string
+    {
+        return $this->place->words().' '.implode(', then later ', array_map(
+            static fn (array $run): string => implode(' and directly ', array_map(static fn (Term $term): string => $term->says, $run)),
+            $this->runs,
+        ));
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+
+    /** Whether the pattern has to be found, or must not be. */
+    public function wanted(): bool
+    {
+        return Place::No !== $this->place;
+    }
+
+    /** A regular expression over the bytes of a sequence, without delimiters. */
+    public function pattern(): string
+    {
+        $runs = array_map(
+            static fn (array $run): string => self::BOUNDARY.implode('', array_map(static fn (Term $term): string => $term->pattern(), $run)),
+            $this->runs,
+        );
+
+        return (Place::Starts === $this->place ? '^' : '').implode('.*', $runs).(Place::Ends === $this->place ? '$' : '');
+    }
+
+    /** The same, plainly, item by item. */
+    public function matches(Sequence $sequence): bool
+    {
+        $found = match ($this->place) {
+            Place::Starts => $this->from($sequence->items, 0, 0, true),
+            default => $this->from($sequence->items, 0, 0, false),
+        };
+
+        return $this->wanted() === $found;
+    }
+
+    /** @param list<string> $items */
+    private function from(array $items, int $at, int $run, bool $here): bool
+    {
+        $terms = $this->runs[$run] ?? null;
+        if (null === $terms) {
+            return Place::Ends !== $this->place || $at === \count($items);
+        }
+        for (; $at + \count($terms) <= \count($items); ++$at) {
+            $fits = true;
+            foreach ($terms as $step => $term) {
+                $fits = $fits && $term->matches($items[$at + $step]);
+            }
+            if ($fits && $this->from($items, $at + \count($terms), $run + 1, false)) {
+                return true;
+            }
+            if ($here) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/** How many strikes there are, feints among them. */
+final readonly class Length implements Clause
+{
+    public function __construct(public int $least, public ?int $most, private string $text)
+    {
+    }
+
+    public function says(): string
+    {
+        return match (true) {
+            null === $this->most => \sprintf('has %d strikes or more', $this->least),
+            $this->least === $this->most => \sprintf('has %d %s', $this->least, 1 === $this->least ? 'strike' : 'strikes'),
+            default => \sprintf('has %d to %d strikes', $this->least, $this->most),
+        };
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+use Periplus\Core\Combination\Meeting;
+
+/** What a strike or step meets on an orthodox opponent, thrown in the stance the combination was written for. */
+final readonly class Meets implements Clause
+{
+    public function __construct(public Meeting $meeting, public bool $wanted, private string $text)
+    {
+    }
+
+    public function says(): string
+    {
+        return ($this->wanted ? 'goes ' : 'nothing goes ').$this->meeting->words();
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+}

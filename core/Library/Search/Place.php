@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/** Where in a chain items are looked for. */
+enum Place: string
+{
+    case Starts = 'starts';
+    case Ends = 'ends';
+    case Has = 'has';
+    case No = 'no';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Starts => 'starts with',
+            self::Ends => 'ends with',
+            self::Has => 'has',
+            self::No => 'has no',
+        };
+    }
+}

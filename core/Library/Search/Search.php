@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+use Periplus\Core\Notation\Problem;
+
+/** What is looked for in the library: clauses that all have to hold, and what could not be understood. */
+final readonly class Search
+{
+    /**
+     * @param list<Clause> $clauses
+     * @param list<Problem> $problems each with its place in the text
+     */
+    public function __construct(public array $clauses, public array $problems)
+    {
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/** One item that is looked for: any of some bodies (see {@see \Periplus\Core\Library\Sequence}), thrown or feinted. */
+final readonly class Term
+{
+    private const THROWN = '=?!?';
+    private const FEINTED = '=?~!?';
+
+    /**
+     * @param list<string> $bodies
+     * @param string $says in words, such as "a lead hook to the body"
+     */
+    public function __construct(private array $bodies, private bool $feint, public string $says)
+    {
+    }
+
+    public function matches(string $item): bool
+    {
+        $body = ltrim($item, '=~!');
+
+        return $this->feint === str_contains($item, '~') && \in_array($body, $this->bodies, true);
+    }
+
+    /** For a regular expression over bytes; it begins where an item begins when what is before it ended one. */
+    public function pattern(): string
+    {
+        $bodies = implode('|', array_map(static fn (string $body): string => preg_quote($body, '/'), $this->bodies));
+
+        return ($this->feint ? self::FEINTED : self::THROWN).'(?:'.$bodies.')';
+    }
+}

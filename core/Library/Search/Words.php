@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/**
+ * Words of the name, a theme, the note or the author: each begins one of theirs. Words or numbers that name items may
+ * stand in the chain instead.
+ */
+final readonly class Words implements Clause
+{
+    /** @param non-empty-list<string> $words in lower case */
+    public function __construct(public array $words, public ?Items $items, private string $text)
+    {
+    }
+
+    public function says(): string
+    {
+        return (1 === \count($this->words) ? 'the word ' : 'the words ').'“'.implode(' ', $this->words).'”'.(null === $this->items ? '' : ', or '.$this->items->says());
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+
+    /** @return list<string> what a text is found by: its words and numbers, in lower case and without accents, none twice */
+    public static function of(string $text): array
+    {
+        $plain = \Normalizer::normalize(mb_strtolower($text), \Normalizer::FORM_KD);
+        preg_match_all('/[\p{L}\p{N}]{1,40}/u', (string) preg_replace('/\p{Mn}+/u', '', \is_string($plain) ? $plain : $text), $found);
+
+        return array_values(array_unique($found[0]));
+    }
+}

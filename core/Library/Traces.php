@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library;
+
+/**
+ * The index behind likeness. The traces of a chain are its strikes in their order, and those strikes with each one left
+ * out, hashed. Two chains share a trace whenever one strike put in, left out or exchanged turns the strikes of one into
+ * those of the other, whatever their targets, marks and moves; so nothing within {@see Likeness::near} is missed, which
+ * is lighter than two strikes changed. What shares a trace and is farther is told apart by the distance itself.
+ * The idea is that of deletion neighbourhoods (Mor and Fraenkel, "A hash code method for detecting and correcting
+ * spelling errors", Comm. ACM 25, 1982).
+ */
+final readonly class Traces
+{
+    /** @return list<string> of 8 bytes each, none twice */
+    public static function of(Sequence $sequence): array
+    {
+        $strikes = $sequence->strikes();
+        $traces = [implode('', $strikes) => true];
+        foreach (array_keys($strikes) as $at) {
+            $rest = $strikes;
+            unset($rest[$at]);
+            $traces[implode('', $rest)] = true;
+        }
+
+        return array_map(static fn (string $strikes): string => hash('xxh3', $strikes, true), array_keys($traces));
+    }
+}
