@@ -218,6 +218,7 @@ opcache.validate_timestamps = $([ "$APP_ENV" = prod ] && echo 0 || echo 1)
 opcache.preload = $([ "$APP_ENV" = prod ] && echo "$ROOT/app/config/preload.php")
 opcache.preload_user = $(id -un)
 realpath_cache_size = 4096K
+apc.shm_size = 64M
 CONF
     if [ "$(id -u)" = 0 ]; then printf 'user = root\ngroup = root\n' >>"$RUN/fpm.conf"; fi
     sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g" \

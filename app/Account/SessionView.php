@@ -19,7 +19,7 @@ final readonly class SessionView
     public function response(?User $user): JsonResponse
     {
         return new JsonResponse([
-            'user' => null === $user ? null : ['id' => $user->id(), 'name' => $user->name(), 'email' => $user->getUserIdentifier(), 'role' => $user->role()->word()],
+            'user' => null === $user ? null : ['id' => $user->id(), 'name' => $user->name(), 'email' => $user->getUserIdentifier(), 'role' => $user->role()->word(), 'scheme' => $user->scheme()],
             'csrfToken' => $this->tokens->getToken(self::TOKEN_ID)->getValue(),
         ]);
     }

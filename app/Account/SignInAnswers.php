@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
+use Doctrine\DBAL\Connection;
 use Periplus\App\Http\ProblemResponse;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -19,13 +21,16 @@ use Symfony\Component\Security\Http\Event\LogoutEvent;
 /** What the API says when someone signs in, fails to, has to, or signs out. */
 final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterface, AuthenticationFailureHandlerInterface, AuthenticationEntryPointInterface
 {
-    public function __construct(private SessionView $view)
+    public function __construct(private SessionView $view, private Connection $connection, private ClockInterface $clock)
     {
     }
 
     public function onAuthenticationSuccess(Request $request, TokenInterface $token): Response
     {
         $user = $token->getUser();
+        if ($user instanceof User) {
+            $this->connection->update('user', ['last_sign_in' => $this->clock->now()->format('Y-m-d H:i:s')], ['id' => $user->id()]);
+        }
 
         return $this->view->response($user instanceof User ? $user : null);
     }

@@ -21,13 +21,23 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(length: 255)]
     private string $password = '';
 
+    /** The numbering they read in; the gym's own when null. */
+    #[ORM\Column(length: 40, nullable: true)]
+    private ?string $scheme = null;
+
+    #[ORM\Column(options: ['default' => true])]
+    private bool $active = true;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $lastSignIn = null;
+
     public function __construct(
         #[ORM\Column(length: 180, unique: true)]
         private readonly string $email,
         #[ORM\Column(length: 80)]
         private readonly string $name,
         #[ORM\Column(length: 20, enumType: GymRole::class)]
-        private readonly GymRole $role,
+        private GymRole $role,
     ) {
     }
 
@@ -44,6 +54,37 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     public function role(): GymRole
     {
         return $this->role;
+    }
+
+    public function become(GymRole $role): void
+    {
+        $this->role = $role;
+    }
+
+    public function scheme(): ?string
+    {
+        return $this->scheme;
+    }
+
+    public function readIn(?string $scheme): void
+    {
+        $this->scheme = $scheme;
+    }
+
+    /** Whether they may sign in. */
+    public function isActive(): bool
+    {
+        return $this->active;
+    }
+
+    public function activate(bool $active): void
+    {
+        $this->active = $active;
+    }
+
+    public function lastSignIn(): ?\DateTimeImmutable
+    {
+        return $this->lastSignIn;
     }
 
     public function isHeadCoach(): bool
@@ -90,14 +131,15 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     /**
      * Whether the stored account is what this one, from a session, was made of.
      *
-     * @param array{password: string, role: string, email: string, name: string} $row as it is stored
+     * @param array{password: string, role: string, email: string, name: string, scheme: string|null} $row as it is stored
      */
     public function isStill(array $row): bool
     {
         return hash('crc32c', $row['password']) === $this->password
             && $row['role'] === $this->role->value
             && $row['email'] === $this->email
-            && $row['name'] === $this->name;
+            && $row['name'] === $this->name
+            && $row['scheme'] === $this->scheme;
     }
 
     #[\Deprecated]

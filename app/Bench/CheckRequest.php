@@ -23,7 +23,6 @@ readonly class CheckRequest
         public Stance $opponent = Stance::Orthodox,
         #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
-        #[Assert\Choice(callback: [Scheme::class, 'ids'], message: 'The scheme is parity, body-pairs, six or hands.')]
         public string $scheme = 'parity',
         #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,
@@ -38,9 +37,9 @@ readonly class CheckRequest
     ) {
     }
 
-    /** @param HouseRules $rules the gym's set that the request names */
-    public function options(HouseRules $rules): CheckOptions
+    /** @param HouseRules $rules the gym's set that the request names @param Scheme $scheme likewise */
+    public function options(HouseRules $rules, Scheme $scheme): CheckOptions
     {
-        return new CheckOptions($this->stance, $this->opponent, $rules, $this->scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm);
+        return new CheckOptions($this->stance, $this->opponent, $rules, $scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm);
     }
 }

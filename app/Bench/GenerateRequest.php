@@ -9,7 +9,6 @@ use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Generate\Wishes;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Severity;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
@@ -39,7 +38,6 @@ final readonly class GenerateRequest
         #[Assert\Range(min: 1, max: Wishes::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
         public int $count = 8,
         public Stance $stance = Stance::Orthodox,
-        #[Assert\Choice(callback: [Scheme::class, 'ids'], message: 'The scheme is parity, body-pairs, six or hands.')]
         public string $scheme = 'parity',
     ) {
     }

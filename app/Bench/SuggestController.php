@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Bench;
 
 use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Library\Combinations;
 use Periplus\Core\Flow\Generate\HarvestDocument;
 use Periplus\Core\Flow\Mend\MendDocument;
@@ -16,26 +17,26 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What could be done about a chain, what could follow it, and chains that do not exist yet. Stores nothing. */
 final readonly class SuggestController
 {
-    public function __construct(private GymRules $rules, private Combinations $combinations)
+    public function __construct(private GymRules $rules, private GymSchemes $schemes, private Combinations $combinations)
     {
     }
 
     #[Route('/api/mends', methods: 'POST')]
     public function mends(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, MendDocument $mends): JsonResponse
     {
-        return new JsonResponse($mends->of($request->text, $request->options($this->rules->named($request->rules))));
+        return new JsonResponse($mends->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme))));
     }
 
     #[Route('/api/next', methods: 'POST')]
     public function next(#[MapRequestPayload(acceptFormat: 'json')] NextRequest $request, NextDocument $next): JsonResponse
     {
-        return new JsonResponse($next->of($request->text, $request->options($this->rules->named($request->rules)), $request->after));
+        return new JsonResponse($next->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme)), $request->after));
     }
 
     /** Chains that are in the library already are not made again. */
     #[Route('/api/generate', methods: 'POST')]
     public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, HarvestDocument $harvest): JsonResponse
     {
-        return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $request->scheme, $this->combinations->fingerprints()));
+        return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $this->schemes->named($request->scheme), $this->combinations->fingerprints()));
     }
 }

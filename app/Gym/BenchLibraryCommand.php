@@ -5,22 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
-use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\School\LeadHook;
 use Periplus\Core\Flow\School\Schools;
-use Periplus\Core\Notation\Scheme;
-use Periplus\Core\Notation\Writer;
-use Periplus\Core\Technique\Catalogue;
-use Periplus\Core\Technique\Stance;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -32,9 +19,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 final class BenchLibraryCommand extends Command
 {
     private const ITEMS = 8;
-    private const ROWS = 500;
 
-    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks, private readonly Check $check)
+    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks, private readonly BenchChains $chains)
     {
         parent::__construct();
     }
@@ -55,7 +41,7 @@ final class BenchLibraryCommand extends Command
         }
         $this->connection->insert('user', ['email' => 'bench@saltworks.example', 'name' => 'Bench', 'role' => 'ROLE_HEAD_COACH', 'password' => '-']);
         $user = (int) $this->connection->lastInsertId();
-        $this->fill($count, $user);
+        $this->chains->fill($count, self::ITEMS, self::ITEMS, $user);
         memory_reset_peak_usage();
 
         $start = microtime(true);
@@ -85,35 +71,5 @@ final class BenchLibraryCommand extends Command
         $verdicts = $this->connection->fetchAllKeyValue('SELECT id, verdict FROM combination');
 
         return $verdicts;
-    }
-
-    private function fill(int $count, int $user): void
-    {
-        $dice = new Randomizer(new Mt19937(1));
-        $catalogue = Catalogue::builtIn();
-        $strikes = array_values($catalogue->strikes);
-        $moves = array_values($catalogue->moves);
-        $writer = new Writer(Scheme::named('parity'));
-        $circumstances = new Circumstances(HouseRules::named('kickboxing'));
-        for ($made = 0; $made < $count; $made += self::ROWS) {
-            $values = [];
-            $rows = min(self::ROWS, $count - $made);
-            for ($row = 0; $row < $rows; ++$row) {
-                $items = [];
-                while (\count($items) < self::ITEMS) {
-                    $strike = $strikes[$dice->getInt(0, \count($strikes) - 1)];
-                    $items[] = 0 === $dice->getInt(0, 3) ? new MoveItem($moves[$dice->getInt(0, \count($moves) - 1)]) : new StrikeItem($strike, $strike->targets[$dice->getInt(0, \count($strike->targets) - 1)]);
-                }
-                $voice = new Voice(Chain::of($items), Stance::Orthodox);
-                $report = $this->check->run($voice, $circumstances);
-                $fingerprint = Fingerprint::of($voice->chain);
-                array_push($values, 'Number '.($made + $row), $writer->write($voice), $report->verdict->value, (int) round($report->ledger->length()), $fingerprint->plain, $fingerprint->withEffort, $user, $user);
-            }
-            $this->connection->executeStatement(
-                'INSERT INTO combination (name, notation, verdict, length_ms, fingerprint, fingerprint_with_effort, author_id, editor_id, stance, rules, themes, level, note, words, weapons, created_at, updated_at) VALUES '
-                .implode(', ', array_fill(0, $rows, "(?, ?, ?, ?, ?, ?, ?, ?, 'orthodox', 'kickboxing', '[]', 1, '', '', ',hand,', NOW(), NOW())")),
-                $values,
-            );
-        }
     }
 }

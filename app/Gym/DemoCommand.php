@@ -7,6 +7,7 @@ namespace Periplus\App\Gym;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
+use Periplus\App\Library\Drafts;
 use Periplus\App\Library\Library;
 use Periplus\App\Library\SaveRequest;
 use Periplus\Core\Technique\Stance;
@@ -25,6 +26,7 @@ final class DemoCommand extends Command
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly Library $library,
+        private readonly Drafts $drafts,
         private readonly UserPasswordHasherInterface $hasher,
     ) {
         parent::__construct();
@@ -70,7 +72,7 @@ final class DemoCommand extends Command
         /** @var list<array{name: string, chain: string, by: string, rules: string, level: int, stance?: string, themes?: list<string>, note?: string}> $rows */
         $rows = $this->json('combinations.json');
         foreach ($rows as $row) {
-            $this->library->create(new SaveRequest(
+            $this->library->create($this->drafts->read(new SaveRequest(
                 name: $row['name'],
                 text: $row['chain'],
                 stance: Stance::from($row['stance'] ?? 'orthodox'),
@@ -78,7 +80,7 @@ final class DemoCommand extends Command
                 themes: $row['themes'] ?? [],
                 level: $row['level'],
                 note: $row['note'] ?? '',
-            ), $coaches[$row['by']]);
+            )), $coaches['ines'], $coaches[$row['by']]);
         }
 
         return \count($rows);

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use Periplus\App\Http\Problem;
+use Periplus\App\Library\Marks;
+use Periplus\App\Library\Turn;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
@@ -30,6 +35,7 @@ final readonly class Rechecks
         private GymRules $rules,
         private Check $check,
         private Reader $reader,
+        private Turn $turn,
         private ClockInterface $clock,
         private int $batch = 400,
     ) {
@@ -88,6 +94,7 @@ final readonly class Rechecks
     public function save(int $id, int $editor): Recheck
     {
         $saved = $this->connection->transactional(function () use ($id, $editor): Recheck {
+            $this->turn->take();
             $recheck = $this->get($id);
             if (RecheckState::Saved === $recheck->state) {
                 return $recheck;
@@ -124,6 +131,7 @@ final readonly class Rechecks
         }
 
         return $this->connection->transactional(function () use ($recheck): int {
+            $this->turn->take();
             $this->rules->version($recheck->rules->id, lock: true);
             $this->putInPlace($recheck);
             $changed = array_sum(array_column($this->found($recheck)['changes'], 'count'));
@@ -136,10 +144,15 @@ final readonly class Rechecks
     private function putInPlace(Recheck $recheck): void
     {
         $this->catchUp($recheck);
+        $changed = 'FROM combination c JOIN recheck_result r ON r.combination_id = c.id WHERE r.recheck_id = ? AND c.rules = ? AND c.verdict <> r.verdict AND c.archived_at IS NULL';
+        $of = [$recheck->id, $recheck->rules->id];
+        $verdicts = array_map(static fn (Verdict $verdict): string => Marks::trait('verdict', $verdict->value), Verdict::cases());
+        $this->connection->executeStatement("DELETE FROM combination_mark WHERE mark IN (?) AND combination_id IN (SELECT c.id $changed)", [$verdicts, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
+        $this->connection->executeStatement("INSERT INTO combination_mark (mark, combination_id) SELECT CONCAT(?, r.verdict), c.id $changed", [Marks::trait('verdict', ''), ...$of]);
         $this->connection->executeStatement(
             'UPDATE combination c JOIN recheck_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
              WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
-            [$recheck->id, $recheck->rules->id],
+            $of,
         );
     }
 

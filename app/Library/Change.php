@@ -11,4 +11,17 @@ enum Change: string
     case Updated = 'updated';
     case Archived = 'archived';
     case Restored = 'restored';
+    case BroughtBack = 'brought-back';
+
+    /** What was done, to be read before the name of the combination. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Created => 'put into the library:',
+            self::Updated => 'changed',
+            self::Archived => 'archived',
+            self::Restored => 'restored',
+            self::BroughtBack => 'brought back an earlier version of',
+        };
+    }
 }

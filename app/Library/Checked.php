@@ -5,34 +5,59 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Verdict;
-use Periplus\Core\Notation\Words;
+use Periplus\Core\Library\Sequence;
+use Periplus\Core\Technique\Stance;
 
 /** What the library keeps of a check, so that it can be filtered without checking again. */
 final readonly class Checked
 {
+    /**
+     * @param string $weapons the limbs that land, as ",hand,leg,"
+     * @param int $strikes how many, feints among them
+     * @param string $meets what is met on an orthodox opponent in the stance of the report, as ",liver,"
+     */
     private function __construct(
         public Fingerprint $fingerprint,
         public Verdict $verdict,
         public int $lengthMs,
-        public string $words,
         public string $weapons,
+        public string $sequence,
+        public int $strikes,
+        public string $meets,
     ) {
     }
 
     public static function of(Report $report): self
     {
-        $chain = $report->voice->chain;
-        $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $chain->strikes()));
+        $voice = $report->voice;
+        $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $voice->chain->strikes()));
+        $meets = [];
+        $opponent = new Opponent(Stance::Orthodox);
+        foreach (array_keys($voice->chain->items) as $at) {
+            foreach ($opponent->meets($voice, $at) as $meeting) {
+                $meets[$meeting->value] = true;
+            }
+        }
+        ksort($meets);
 
         return new self(
-            Fingerprint::of($chain),
+            Fingerprint::of($voice->chain),
             $report->verdict,
             (int) round($report->ledger->length()),
-            Words::byRole()->write($report->voice),
-            ','.implode(',', $limbs).',',
+            self::set($limbs),
+            Sequence::of($voice->chain)->text(),
+            \count($voice->chain->strikes()),
+            self::set(array_keys($meets)),
         );
+    }
+
+    /** @param array<string> $values */
+    private static function set(array $values): string
+    {
+        return ','.implode(',', $values).',';
     }
 }

@@ -7,6 +7,7 @@ namespace Periplus\App\Library;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Library\Sequence;
 use Periplus\Core\Technique\Stance;
 
 /**
@@ -16,8 +17,13 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Entity(repositoryClass: Combinations::class)]
 #[ORM\Table(name: 'combination')]
 #[ORM\Index(name: 'by_name', columns: ['archived_at', 'name'])]
+#[ORM\Index(name: 'by_level', columns: ['archived_at', 'level', 'id'])]
+#[ORM\Index(name: 'by_length', columns: ['archived_at', 'length_ms', 'id'])]
+#[ORM\Index(name: 'by_updated', columns: ['archived_at', 'updated_at', 'id'])]
 #[ORM\Index(name: 'by_rules', columns: ['rules', 'id'])]
-#[ORM\Index(name: 'by_fingerprint', columns: ['fingerprint_with_effort'])]
+#[ORM\Index(name: 'by_sequence', columns: ['sequence'])]
+#[ORM\Index(name: 'scan', columns: ['archived_at', 'rules', 'verdict', 'level', 'stance', 'strikes', 'weapons', 'meets', 'author_id', 'drilled_at', 'sequence'])]
+#[ORM\UniqueConstraint(name: 'once', columns: ['in_use'])]
 class Combination
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -60,13 +66,27 @@ class Combination
     #[ORM\Column]
     private int $lengthMs;
 
-    /** Role words, for the text filter. */
-    #[ORM\Column(type: 'text', length: 4000)]
-    private string $words;
-
     /** The limbs that land, as ",hand,leg,". */
     #[ORM\Column(length: 40)]
     private string $weapons;
+
+    /** What search and likeness read, see {@see Sequence}. */
+    #[ORM\Column(type: SequenceType::NAME, length: 320)]
+    private string $sequence;
+
+    #[ORM\Column(type: 'smallint')]
+    private int $strikes;
+
+    /** What is met on an orthodox opponent, as ",liver,". */
+    #[ORM\Column(length: 120)]
+    private string $meets;
+
+    /** The fingerprint with effort while it is in use, so that no chain is in use twice. */
+    #[ORM\Column(length: 32, nullable: true)]
+    private ?string $inUse;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $drilledAt = null;
 
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
     private User $editor;
@@ -101,8 +121,11 @@ class Combination
         $this->fingerprintWithEffort = $checked->fingerprint->withEffort;
         $this->verdict = $checked->verdict;
         $this->lengthMs = $checked->lengthMs;
-        $this->words = $checked->words;
         $this->weapons = $checked->weapons;
+        $this->sequence = $checked->sequence;
+        $this->strikes = $checked->strikes;
+        $this->meets = $checked->meets;
+        $this->inUse = null === $this->archivedAt ? $this->fingerprintWithEffort : null;
         $this->editor = $editor;
         $this->updatedAt = $now;
     }
@@ -110,11 +133,13 @@ class Combination
     public function archive(\DateTimeImmutable $now): void
     {
         $this->archivedAt ??= $now;
+        $this->inUse = null;
     }
 
     public function restore(): void
     {
         $this->archivedAt = null;
+        $this->inUse = $this->fingerprintWithEffort;
     }
 
     public function content(): Content
@@ -137,25 +162,25 @@ class Combination
         return $this->fingerprintWithEffort;
     }
 
+    public function sequence(): Sequence
+    {
+        return Sequence::read($this->sequence);
+    }
+
+    public function isInUse(): bool
+    {
+        return null === $this->archivedAt;
+    }
+
     public function author(): User
     {
         return $this->author;
     }
 
-    /** @return array<string, mixed> as the API sends it, without what the check computes anew */
-    public function toArray(): array
+    public function row(): Row
     {
-        return [
-            'id' => $this->id(),
-            'version' => $this->version,
-            ...$this->content()->toArray(),
-            'verdict' => $this->verdict->value,
-            'lengthMs' => $this->lengthMs,
-            'author' => ['id' => $this->author->id(), 'name' => $this->author->name()],
-            'editor' => ['id' => $this->editor->id(), 'name' => $this->editor->name()],
-            'createdAt' => $this->createdAt->format(\DATE_ATOM),
-            'updatedAt' => $this->updatedAt->format(\DATE_ATOM),
-            'archivedAt' => $this->archivedAt?->format(\DATE_ATOM),
-        ];
+        $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
+
+        return new Row($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $this->drilledAt, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
     }
 }

@@ -36,6 +36,11 @@ class CombinationVersion
         $this->content = $content->toArray();
     }
 
+    public function number(): int
+    {
+        return $this->version;
+    }
+
     public function content(): Content
     {
         return new Content(...[...$this->content, 'stance' => \Periplus\Core\Technique\Stance::from($this->content['stance'])]);

@@ -9,71 +9,79 @@ use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\Problem;
-use Periplus\Core\Combination\Voice;
+use Periplus\App\Record\Record;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Reading;
-use Periplus\Core\Notation\Scheme;
-use Periplus\Core\Notation\Writer;
 use Psr\Clock\ClockInterface;
 
-/** Saves, archives and restores combinations. Nothing is overwritten unseen: every write names the version it was made from. */
+/**
+ * What changes the library in use: creating, changing, archiving, restoring. Nothing is overwritten unseen: every write
+ * names the version it was made from. Every version is kept, and every write is recorded.
+ */
 final readonly class Library
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private Combinations $combinations,
-        private Reader $reader,
+        private Drafts $drafts,
         private Check $check,
         private GymRules $rules,
+        private Shelf $shelf,
+        private Turn $turn,
+        private Record $record,
         private ClockInterface $clock,
     ) {
     }
 
-    public function create(SaveRequest $request, User $author): Combination
+    /** @param User|null $author whose work it is, when another puts it into the library */
+    public function create(Draft $draft, User $editor, ?User $author = null): Combination
     {
-        [$content, $voice] = $this->read($request);
-        $author = $this->managed($author);
-
-        return $this->entities->wrapInTransaction(function () use ($content, $voice, $author): Combination {
-            $checked = $this->checked($voice, $content);
+        return $this->turn(function () use ($draft, $editor, $author): Combination {
+            $editor = $this->managed($editor);
+            $checked = $this->checked($draft);
             $this->refuseDuplicate($checked->fingerprint->withEffort, null);
-            $combination = new Combination($content, $checked, $author, $this->clock->now());
+            $combination = new Combination($draft->content, $checked, null === $author ? $editor : $this->managed($author), $this->clock->now());
             $this->entities->persist($combination);
             $this->entities->flush();
-            $this->remember($combination, Change::Created, $author);
+            $this->remember($combination, Change::Created, $editor);
+            $this->shelf->put($combination, $checked);
 
             return $combination;
         });
     }
 
-    public function update(int $id, int $basedOn, SaveRequest $request, User $editor): Combination
+    public function update(int $id, int $basedOn, Draft $draft, User $editor, Change $change = Change::Updated): Combination
     {
-        [$content, $voice] = $this->read($request);
-
-        return $this->change($id, $basedOn, $editor, Change::Updated, function (Combination $combination, User $editor) use ($content, $voice): void {
-            $checked = $this->checked($voice, $content);
-            $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
-            $combination->write($content, $checked, $editor, $this->clock->now());
+        return $this->change($id, $basedOn, $editor, $change, function (Combination $combination, User $editor) use ($draft): void {
+            $checked = $this->checked($draft);
+            if ($combination->isInUse()) {
+                $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
+            }
+            $combination->write($draft->content, $checked, $editor, $this->clock->now());
         });
     }
 
     public function archive(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, Change::Archived, function (Combination $combination, User $editor): void {
-            $this->refuseStranger($combination, $editor);
+        return $this->change($id, $basedOn, $editor, Change::Archived, function (Combination $combination): void {
             $combination->archive($this->clock->now());
         });
     }
 
     public function restore(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination, User $editor): void {
-            $this->refuseStranger($combination, $editor);
+        return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination): void {
             $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
         });
+    }
+
+    /** Brings an earlier version back as the newest. */
+    public function bringBack(int $id, int $basedOn, int $version, User $editor): Combination
+    {
+        $content = $this->version($this->combinations->get($id), $version)->content();
+
+        return $this->update($id, $basedOn, $this->drafts->of($content), $editor, Change::BroughtBack);
     }
 
     /** @return list<CombinationVersion> newest first */
@@ -82,10 +90,47 @@ final readonly class Library
         return $this->entities->getRepository(CombinationVersion::class)->findBy(['combination' => $combination], ['version' => 'DESC']);
     }
 
+    public function version(Combination $combination, int $version): CombinationVersion
+    {
+        return $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $version]) ?? throw new Problem(404, 'not-found', 'There is no such version of this combination.');
+    }
+
+    /**
+     * Runs it as the only write to the library, in one transaction.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $write
+     *
+     * @return T
+     */
+    public function turn(\Closure $write): mixed
+    {
+        return $this->entities->wrapInTransaction(function () use ($write): mixed {
+            $this->turn->take();
+
+            return $write();
+        });
+    }
+
+    public function refuseDuplicate(string $fingerprintWithEffort, ?int $except): void
+    {
+        $same = $this->combinations->same($fingerprintWithEffort, $except);
+        if (null !== $same) {
+            throw new Problem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
+        }
+    }
+
+    /** Inside a transaction: the house rules cannot change until it is stored. */
+    public function checked(Draft $draft): Checked
+    {
+        return Checked::of($this->check->run($draft->voice, new Circumstances($this->rules->held($draft->content->rules))));
+    }
+
     /** @param \Closure(Combination, User): void $write */
     private function change(int $id, int $basedOn, User $editor, Change $change, \Closure $write): Combination
     {
-        return $this->entities->wrapInTransaction(function () use ($id, $basedOn, $editor, $change, $write): Combination {
+        return $this->turn(function () use ($id, $basedOn, $editor, $change, $write): Combination {
             $editor = $this->managed($editor);
             $combination = $this->combinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? $this->combinations->get($id);
             if ($combination->version() !== $basedOn) {
@@ -95,6 +140,7 @@ final readonly class Library
             $this->entities->flush();
             if ($combination->version() !== $basedOn) {
                 $this->remember($combination, $change, $editor);
+                $this->shelf->put($combination, $this->checked($this->drafts->of($combination->content())));
             }
 
             return $combination;
@@ -107,68 +153,23 @@ final readonly class Library
         return $this->entities->getReference(User::class, $user->id()) ?? $user;
     }
 
-    private function stale(Combination $combination, int $basedOn): Problem
+    public function stale(Combination $combination, int $basedOn): Problem
     {
         $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
-        $current = $combination->toArray();
-        /** @var array{name: string} $editor */
-        $editor = $current['editor'];
+        $row = $combination->row();
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
         return new Problem(412, 'changed-meanwhile', \sprintf(
             '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
-            $editor['name'],
+            $row->editor['name'],
             [] === $changed ? '' : ' ('.implode(', ', $changed).')',
-        ), ['current' => $current, 'changed' => $changed]);
+        ), ['current' => [...$row->toArray(), 'text' => $row->content->notation], 'changed' => $changed]);
     }
 
     private function remember(Combination $combination, Change $change, User $editor): void
     {
         $this->entities->persist(new CombinationVersion($combination, $combination->version(), $combination->content(), $change, $editor, $this->clock->now()));
         $this->entities->flush();
-    }
-
-    private function refuseDuplicate(string $fingerprintWithEffort, ?int $except): void
-    {
-        $same = $this->combinations->same($fingerprintWithEffort, $except);
-        if (null !== $same) {
-            throw new Problem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
-        }
-    }
-
-    private function refuseStranger(Combination $combination, User $editor): void
-    {
-        if (!$editor->isHeadCoach() && $combination->author()->id() !== $editor->id()) {
-            throw new Problem(403, 'not-allowed', \sprintf('Only %s or the head coach can archive or restore this combination.', $combination->author()->name()));
-        }
-    }
-
-    /** @return array{Content, Voice} */
-    private function read(SaveRequest $request): array
-    {
-        $reading = $this->reader->read($request->text, Scheme::named($request->scheme), $request->stance);
-        if (null === $reading->chain) {
-            throw $this->unreadable($reading);
-        }
-        $voice = new Voice($reading->chain, $request->stance);
-        $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
-
-        return [
-            new Content(trim($request->name), (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level, trim($request->note)),
-            $voice,
-        ];
-    }
-
-    /** Inside a transaction: the house rules cannot change until it is stored. */
-    private function checked(Voice $voice, Content $content): Checked
-    {
-        return Checked::of($this->check->run($voice, new Circumstances($this->rules->held($content->rules))));
-    }
-
-    private function unreadable(Reading $reading): Problem
-    {
-        $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
-
-        return new Problem(422, 'unreadable-chain', 'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems]);
+        $this->record->add($editor->id(), 'combination.'.$change->value, \sprintf('%s “%s”', $change->words(), $combination->content()->name), 'combinations/'.$combination->id());
     }
 }

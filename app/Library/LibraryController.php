@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\Problem;
-use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 #[Route('/api/combinations')]
 final readonly class LibraryController
@@ -22,53 +20,46 @@ final readonly class LibraryController
     public function __construct(
         private Library $library,
         private Combinations $combinations,
-        private CheckDocument $documents,
-        private GymRules $rules,
+        private Drafts $drafts,
+        private Lines $lines,
+        private GymSchemes $schemes,
     ) {
     }
 
-    #[Route('', methods: 'GET')]
-    public function list(#[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): JsonResponse
-    {
-        $page = $this->combinations->page($list);
-        $rows = [];
-        foreach ($page as $combination) {
-            $rows[] = [...$combination->toArray(), 'line' => $this->line($combination)];
-        }
-
-        return new JsonResponse(['combinations' => $rows, 'total' => \count($page), 'page' => $list->page, 'size' => $list->size]);
-    }
-
     #[Route('', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
     public function create(#[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $combination = $this->library->create($request, $user);
+        $combination = $this->library->create($this->drafts->read($request), $user);
 
-        return $this->answer($combination, 201, ['Location' => '/api/combinations/'.$combination->id()]);
+        return $this->answer($combination, $user, 201, ['Location' => '/api/combinations/'.$combination->id()]);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
-    public function read(int $id): JsonResponse
+    public function read(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->combinations->get($id));
+        return $this->answer($this->combinations->get($id), $user);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
     public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->update($id, self::basedOn($http), $request, $user));
+        return $this->answer($this->library->update($id, self::basedOn($http), $this->drafts->read($request), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
     public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->archive($id, self::basedOn($http), $user));
+        return $this->answer($this->library->archive($id, self::basedOn($http), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
     public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->restore($id, self::basedOn($http), $user));
+        return $this->answer($this->library->restore($id, self::basedOn($http), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
@@ -80,22 +71,22 @@ final readonly class LibraryController
         )]);
     }
 
+    #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function bringBack(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->library->bringBack($id, self::basedOn($http), $version, $user), $user);
+    }
+
     /** @param array<string, string> $headers */
-    private function answer(Combination $combination, int $status = 200, array $headers = []): JsonResponse
+    private function answer(Combination $combination, User $user, int $status = 200, array $headers = []): JsonResponse
     {
-        return new JsonResponse($combination->toArray(), $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
+        $text = $this->lines->of($combination->content(), $this->schemes->of($user))['text'];
+
+        return new JsonResponse([...$combination->row()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }
 
-    /** @return array<string, mixed> what the combination line draws, see docs/formats/check.md */
-    private function line(Combination $combination): array
-    {
-        $content = $combination->content();
-        $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance, rules: $this->rules->named($content->rules)));
-
-        return array_intersect_key($document, ['items' => true, 'links' => true, 'lengthMs' => true]);
-    }
-
-    private static function basedOn(Request $http): int
+    public static function basedOn(Request $http): int
     {
         $header = (string) $http->headers->get('If-Match');
         if (1 !== preg_match('/^(?:W\/)?"(\d{1,9})"$/', trim($header), $found)) {

@@ -12,10 +12,12 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** Which combinations are asked for; every member can stand in the address. */
 final readonly class ListRequest
 {
-    public const SORTS = ['name' => 'c.name', 'level' => 'c.level', 'length' => 'c.lengthMs', 'updated' => 'c.updatedAt'];
+    /** Longest search in characters. */
+    public const LONGEST = 300;
+    public const SORTS = ['name' => 'c.name', 'level' => 'c.level', 'length' => 'c.length_ms', 'updated' => 'c.updated_at', 'drilled' => 'c.drilled_at'];
 
     public function __construct(
-        #[Assert\Length(max: 120, maxMessage: 'Search for at most {{ limit }} characters.')]
+        #[Assert\Length(max: self::LONGEST, maxMessage: 'Search for at most {{ limit }} characters.')]
         public string $q = '',
         public ?Limb $weapon = null,
         public ?Verdict $verdict = null,
@@ -24,7 +26,7 @@ final readonly class ListRequest
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
         public ?int $level = null,
         public bool $archived = false,
-        #[Assert\Choice(choices: ['name', 'level', 'length', 'updated'], message: 'Sort by name, level, length or updated.')]
+        #[Assert\Choice(choices: ['name', 'level', 'length', 'updated', 'drilled'], message: 'Sort by name, level, length, updated or drilled.')]
         public string $sort = 'name',
         #[Assert\Choice(choices: ['up', 'down'], message: 'Sort up or down.')]
         public string $direction = 'up',
@@ -33,5 +35,24 @@ final readonly class ListRequest
         #[Assert\Range(min: 1, max: 100, notInRangeMessage: 'A page has {{ min }} to {{ max }} rows.')]
         public int $size = 50,
     ) {
+    }
+
+    /** Whether no filter is set. */
+    public function isWhole(): bool
+    {
+        return null === $this->weapon && null === $this->verdict && null === $this->rules && null === $this->level && !$this->archived;
+    }
+
+    /** The same without one of its filters. */
+    public function without(string $filter): self
+    {
+        return new self(
+            $this->q,
+            'weapon' === $filter ? null : $this->weapon,
+            'verdict' === $filter ? null : $this->verdict,
+            'rules' === $filter ? null : $this->rules,
+            'level' === $filter ? null : $this->level,
+            $this->archived,
+        );
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -18,7 +17,6 @@ final readonly class SaveRequest
         #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
         public string $text,
-        #[Assert\Choice(callback: [Scheme::class, 'ids'], message: 'The scheme is parity, body-pairs, six or hands.')]
         public string $scheme = 'parity',
         public Stance $stance = Stance::Orthodox,
         #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]

@@ -100,10 +100,10 @@ final readonly class CheckDocument
         $carried = $this->carrier->carry($voice);
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($voice->chain);
-        $items = $this->items($report, $reading, $writer);
+        $items = $this->items($voice, $report->ledger, $reading, $writer);
         // Parity is bound to the role, so the mirror reads the same in it; a scheme bound to the hand does not.
         $notation = $this->parity->write($voice);
-        $text = 'parity' === $options->scheme ? $notation : $writer->write($voice);
+        $text = 'parity' === $options->scheme()->id ? $notation : $writer->write($voice);
         $own = $this->voice($voice, $opponent, $text);
         $mirrored = $this->voice($mirror, $opponent, $options->scheme()->boundToHand ? $writer->write($mirror) : $text);
         $carriedNotation = $this->parity->write($carried->voice);
@@ -119,7 +119,7 @@ final readonly class CheckDocument
             'lengthMs' => self::ms($report->ledger->length()),
             'waitMs' => self::ms($report->ledger->waiting()),
             'items' => $items,
-            'links' => array_map(static fn (Link $link): array => self::link($link, $report->ledger), $report->ledger->links),
+            'links' => self::links($report->ledger),
             'findings' => array_map(static fn (Finding $finding): array => [
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
             ], $report->findings),
@@ -136,7 +136,7 @@ final readonly class CheckDocument
             'carry' => [
                 'stance' => $carried->voice->stance->value,
                 'notation' => $carriedNotation,
-                'text' => 'parity' === $options->scheme ? $carriedNotation : $writer->write($carried->voice),
+                'text' => 'parity' === $options->scheme()->id ? $carriedNotation : $writer->write($carried->voice),
                 'words' => Words::bySide()->write($carried->voice),
                 'caveats' => $this->caveats([...$carried->replaced, ...$this->caveats->between($voice, $carried->voice, $opponent)], $carried->voice, $writer),
             ],
@@ -145,13 +145,33 @@ final readonly class CheckDocument
         ];
     }
 
+    /**
+     * What the combination line draws of a stored chain, and its text, both in the numbers of a scheme.
+     *
+     * @param string $notation canonical
+     *
+     * @return array{text: string, line: array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int}}
+     */
+    public function line(string $notation, Stance $stance, HouseRules $rules, Scheme $scheme): array
+    {
+        $reading = $this->reader->read($notation, Scheme::named('parity'), $stance);
+        $voice = new Voice($reading->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation), $stance);
+        $ledger = $this->check->book($voice, new Circumstances($rules));
+        $writer = new Writer($scheme);
+
+        return [
+            'text' => $writer->write($voice),
+            'line' => ['items' => $this->items($voice, $ledger, $reading, $writer), 'links' => self::links($ledger), 'lengthMs' => self::ms($ledger->length())],
+        ];
+    }
+
     /** @return list<array<string, mixed>> */
-    private function items(Report $report, Reading $reading, Writer $writer): array
+    private function items(Voice $voice, Ledger $ledger, Reading $reading, Writer $writer): array
     {
         $rows = [];
-        foreach ($report->voice->chain->items as $at => $item) {
-            $moment = $report->ledger->moments[$at];
-            $stance = $report->voice->stances[$at];
+        foreach ($voice->chain->items as $at => $item) {
+            $moment = $ledger->moments[$at];
+            $stance = $voice->stances[$at];
             $rows[] = [
                 'at' => $reading->spans[$at]->at,
                 'length' => $reading->spans[$at]->length,
@@ -198,10 +218,10 @@ final readonly class CheckDocument
         };
     }
 
-    /** @return array<string, mixed> */
-    private static function link(Link $link, Ledger $ledger): array
+    /** @return list<array<string, mixed>> */
+    private static function links(Ledger $ledger): array
     {
-        return [
+        return array_map(static fn (Link $link): array => [
             'from' => $link->from(),
             'to' => $link->to,
             'waitMs' => self::ms($link->wait),
@@ -209,7 +229,7 @@ final readonly class CheckDocument
             'cause' => $link->cause?->value,
             'reason' => $ledger->reason($link),
             'parts' => (object) array_map(self::ms(...), $link->parts),
-        ];
+        ], $ledger->links);
     }
 
     /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, stances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */

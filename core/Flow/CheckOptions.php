@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Stance;
 
 /**
  * How a text is to be read and checked. A height or a stance length of its own, in cm, goes before the
- * named athlete's; rules are a set of the gym's or the id of a built-in one.
+ * named athlete's; rules and scheme are the gym's own or the id of a built-in one.
  */
 final readonly class CheckOptions
 {
@@ -18,7 +18,7 @@ final readonly class CheckOptions
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
         public HouseRules|string $rules = 'all-limbs',
-        public string $scheme = 'parity',
+        public Scheme|string $scheme = 'parity',
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
@@ -46,6 +46,6 @@ final readonly class CheckOptions
     /** @throws \OutOfBoundsException */
     public function scheme(): Scheme
     {
-        return Scheme::named($this->scheme);
+        return $this->scheme instanceof Scheme ? $this->scheme : Scheme::named($this->scheme);
     }
 }

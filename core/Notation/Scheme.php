@@ -10,7 +10,12 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
-/** A numbering: which number stands for which strike, bound to the role or to the hand. */
+/**
+ * A numbering: which number stands for which strike, bound to the role or to the hand.
+ *
+ * @phpstan-type NumberRow array{number: string, family: string, position: string, target: string|null, name: string|null}
+ * @phpstan-type Content array{name: string, about: string, boundTo: string, numbers: list<NumberRow>}
+ */
 final readonly class Scheme
 {
     /** @var array<string, array<string, list<SchemeEntry>>> by family and position; numbers that mean a target come first */
@@ -70,6 +75,46 @@ final readonly class Scheme
         }
 
         return $entries[0] ?? null;
+    }
+
+    /**
+     * From what is stored or sent; {@see SchemeReview} tells whether it makes sense.
+     *
+     * @param Content $content
+     */
+    public static function of(string $id, array $content): self
+    {
+        $byHand = 'hand' === $content['boundTo'];
+        $entries = [];
+        foreach ($content['numbers'] as $row) {
+            $code = strtoupper($row['number']);
+            $entries[$code] ??= new SchemeEntry(
+                $code,
+                $row['family'],
+                $byHand ? Side::from($row['position']) : Role::from($row['position']),
+                null === $row['target'] ? null : Target::fromWord($row['target']),
+                $row['name'],
+            );
+        }
+
+        return new self($id, $content['name'], $content['about'], $byHand, $entries);
+    }
+
+    /** @return Content */
+    public function content(): array
+    {
+        return [
+            'name' => $this->name,
+            'about' => $this->about,
+            'boundTo' => $this->boundToHand ? 'hand' : 'role',
+            'numbers' => array_values(array_map(static fn (SchemeEntry $entry): array => [
+                'number' => $entry->code,
+                'family' => $entry->family,
+                'position' => $entry->position->value,
+                'target' => $entry->target?->word(),
+                'name' => $entry->name,
+            ], $this->entries)),
+        ];
     }
 
     /** @return array<string, self> */

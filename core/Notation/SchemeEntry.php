@@ -12,11 +12,16 @@ use Periplus\Core\Technique\Target;
 /** One number of a scheme: a family of strikes, thrown from a role or from a hand, with a target when the number means one. */
 final readonly class SchemeEntry
 {
+    /**
+     * @param Target|null $target the one meant when none is written; the strike's own default when null
+     * @param string|null $name what the gym calls it, when that is not the strike's own name
+     */
     public function __construct(
         public string $code,
         public string $family,
         public Role|Side $position,
         public ?Target $target,
+        public ?string $name = null,
     ) {
     }
 

@@ -29,10 +29,10 @@ final readonly class HarvestDocument
      *
      * @return array<string, mixed>
      */
-    public function of(Wishes $wishes, Stance $stance, string $scheme, array $known = []): array
+    public function of(Wishes $wishes, Stance $stance, Scheme $scheme, array $known = []): array
     {
         $harvest = $this->generator->harvest($wishes, $known);
-        $writer = new Writer(Scheme::named($scheme));
+        $writer = new Writer($scheme);
         $parity = new Writer(Scheme::named('parity'));
 
         return [

@@ -18,6 +18,12 @@ final readonly class Term
     {
     }
 
+    /** @return list<string> the items that match, without the marks for joined and landing */
+    public function items(): array
+    {
+        return array_map(fn (string $body): string => ($this->feint ? '~' : '').$body, $this->bodies);
+    }
+
     public function matches(string $item): bool
     {
         $body = ltrim($item, '=~!');

@@ -127,6 +127,7 @@ final readonly class TermReader
             }
             $weapon = $this->weapon($words, ++$at);
         }
+        /** @var array{non-empty-list<Strike>, string, int} $weapon */
         [$strikes, $says, $taken] = $weapon;
         $at += $taken;
         $after = $at;

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Library\Bulk;
+use Periplus\App\Library\Checked;
+use Periplus\App\Library\Content;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Strike;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Invented combinations in any number for measurements; hands come more often than legs, and no chain comes twice. */
+final readonly class BenchChains
+{
+    private const ROWS = 500;
+    private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
+    private const WORDS = ['harbour', 'lantern', 'anvil', 'sparrow', 'granite', 'willow', 'copper', 'ember', 'thistle', 'beacon', 'gravel', 'saddle', 'orchard', 'kettle', 'marble', 'canyon'];
+
+    public function __construct(private Connection $connection, private Bulk $bulk, private Check $check)
+    {
+    }
+
+    public function fill(int $count, int $shortest, int $longest, int $user): void
+    {
+        $dice = new Randomizer(new Mt19937(1));
+        $writer = new Writer(Scheme::named('parity'));
+        $circumstances = new Circumstances(HouseRules::named('kickboxing'));
+        $strikes = $this->strikes();
+        $moves = array_values(Catalogue::builtIn()->moves);
+        /** @var list<string> $there */
+        $there = $this->connection->fetchFirstColumn('SELECT fingerprint FROM combination WHERE in_use IS NOT NULL');
+        $known = array_fill_keys($there, true);
+        for ($made = 0; $made < $count; $made += \count($batch)) {
+            $batch = [];
+            while (\count($batch) < min(self::ROWS, $count - $made)) {
+                $voice = new Voice(Chain::of($this->items($dice, $dice->getInt($shortest, $longest), $strikes, $moves)), Stance::Orthodox);
+                $fingerprint = Fingerprint::of($voice->chain)->plain;
+                if (isset($known[$fingerprint])) {
+                    continue;
+                }
+                $known[$fingerprint] = true;
+                $number = $made + \count($batch);
+                $content = new Content(
+                    \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
+                    $writer->write($voice), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
+                );
+                $batch[] = [$content, Checked::of($this->check->run($voice, $circumstances)), false];
+            }
+            $this->connection->transactional(fn () => $this->bulk->create($batch, $user, 'Bench'));
+        }
+    }
+
+    /**
+     * @param list<Strike> $strikes
+     * @param list<Move> $moves
+     *
+     * @return list<Item>
+     */
+    private function items(Randomizer $dice, int $count, array $strikes, array $moves): array
+    {
+        $items = [];
+        while (\count($items) < $count) {
+            $strike = $strikes[$dice->getInt(0, \count($strikes) - 1)];
+            $items[] = 0 === $dice->getInt(0, 3) ? new MoveItem($moves[$dice->getInt(0, \count($moves) - 1)]) : new StrikeItem($strike, $strike->targets[$dice->getInt(0, \count($strike->targets) - 1)]);
+        }
+
+        return $items;
+    }
+
+    /** @return list<Strike> each as often as it comes in a gym, roughly */
+    private function strikes(): array
+    {
+        $strikes = [];
+        foreach (Catalogue::builtIn()->strikes as $strike) {
+            array_push($strikes, ...array_fill(0, match (true) {
+                'straight' === $strike->family => 10,
+                \in_array($strike->family, ['hook', 'uppercut'], true) => 5,
+                Limb::Leg === $strike->limb => 2,
+                default => 1,
+            }, $strike));
+        }
+
+        return $strikes;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\DBAL\Connection;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** Makes a library large for measurements. */
+#[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
+final class FillCommand extends Command
+{
+    public function __construct(private readonly Connection $connection, private readonly BenchChains $chains)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('combinations', InputArgument::REQUIRED, 'How many');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $user = $this->connection->fetchOne('SELECT id FROM user ORDER BY id LIMIT 1');
+        $count = $input->getArgument('combinations');
+        if (!is_numeric($user) || !is_numeric($count)) {
+            $output->writeln('Give a number, and load the demo gym first.');
+
+            return Command::FAILURE;
+        }
+        $this->connection->executeStatement("DELETE FROM combination_version WHERE combination_id IN (SELECT id FROM combination WHERE rules = 'kickboxing' AND name REGEXP ' [a-z]+ [0-9]+$')");
+        $this->connection->executeStatement("DELETE FROM combination WHERE rules = 'kickboxing' AND name REGEXP ' [a-z]+ [0-9]+$'");
+        $this->chains->fill((int) $count, 2, 9, (int) $user);
+
+        return Command::SUCCESS;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\ConnectionException;
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\Core\Notation\Scheme;
+
+/**
+ * The numberings of this gym: the built-in ones, and those the head coach made.
+ *
+ * @phpstan-import-type Content from Scheme
+ */
+final class GymSchemes
+{
+    private const MEMORY = 'periplus.scheme.';
+    /** s */
+    private const FRESH = 2;
+
+    /** @var array<string, Scheme> what was read during this request */
+    private array $read = [];
+
+    public function __construct(private readonly Connection $connection)
+    {
+    }
+
+    /** @throws Problem when the gym has no such numbering */
+    public function named(string $id): Scheme
+    {
+        return Scheme::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new Problem(422, 'no-such-scheme', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'scheme', 'message' => 'There is no such numbering.']]]);
+    }
+
+    /** The numbering that a coach reads in. */
+    public function of(User $user): Scheme
+    {
+        return $this->named($user->scheme() ?? $this->ofGym());
+    }
+
+    /** The numbering of whoever has not chosen one. */
+    public function ofGym(): string
+    {
+        /** @var string $scheme */
+        $scheme = $this->connection->fetchOne('SELECT scheme FROM gym WHERE id = 1');
+
+        return $scheme;
+    }
+
+    /** @return array<string, array{Scheme, int|null}> by id: the numbering and its version; built-in ones have none */
+    public function all(): array
+    {
+        $all = array_map(static fn (Scheme $scheme): array => [$scheme, null], Scheme::builtIn());
+        /** @var array{id: string, content: string, version: int|string} $row */
+        foreach ($this->connection->fetchAllAssociative('SELECT id, content, version FROM scheme ORDER BY id') as $row) {
+            $all[$row['id']] = [self::scheme($row['id'], $row['content']), (int) $row['version']];
+        }
+
+        return $all;
+    }
+
+    /** The version, held until the transaction ends; null when there is none of that id. */
+    public function version(string $id): ?int
+    {
+        /** @var int|string|false $version */
+        $version = $this->connection->fetchOne('SELECT version FROM scheme WHERE id = ? FOR UPDATE', [$id]);
+
+        return false === $version ? null : (int) $version;
+    }
+
+    public function store(Scheme $scheme, int $editor, \DateTimeImmutable $now): void
+    {
+        $this->connection->executeStatement(
+            'INSERT INTO scheme (id, content, editor_id, updated_at) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE content = VALUES(content), editor_id = VALUES(editor_id), updated_at = VALUES(updated_at), version = version + 1',
+            [$scheme->id, json_encode($scheme->content(), \JSON_THROW_ON_ERROR), $editor, $now->format('Y-m-d H:i:s')],
+        );
+    }
+
+    /** Once a changed numbering is in place, nobody goes on with what was read before. */
+    public function forget(string $id): void
+    {
+        unset($this->read[$id]);
+        if (apcu_enabled()) {
+            apcu_delete(self::MEMORY.$id);
+        }
+    }
+
+    /** What was read within the last moments is not read again; while the database is away a coach goes on with it. */
+    private function own(string $id): ?Scheme
+    {
+        $known = apcu_enabled() ? apcu_fetch(self::MEMORY.$id) : false;
+        if (\is_array($known) && $known[0] > time() - self::FRESH) {
+            return self::scheme($id, $known[1]);
+        }
+        try {
+            $content = $this->connection->fetchOne('SELECT content FROM scheme WHERE id = ?', [$id]);
+        } catch (ConnectionException $away) {
+            return \is_array($known) ? self::scheme($id, $known[1]) : throw $away;
+        }
+        if (apcu_enabled()) {
+            apcu_store(self::MEMORY.$id, [time(), $content]);
+        }
+
+        return self::scheme($id, $content);
+    }
+
+    /** @return ($content is string ? Scheme : Scheme|null) */
+    private static function scheme(string $id, mixed $content): ?Scheme
+    {
+        if (!\is_string($content)) {
+            return null;
+        }
+        /** @var Content $read */
+        $read = json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
+
+        return Scheme::of($id, $read);
+    }
+}

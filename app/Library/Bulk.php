@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
+use Psr\Clock\ClockInterface;
+
+/** Stores many new combinations at a time, each with its first version, words and traces; inside a transaction and its turn. */
+final readonly class Bulk
+{
+    private const ROWS = 250;
+
+    public function __construct(private Connection $connection, private Shelf $shelf, private ClockInterface $clock)
+    {
+    }
+
+    /** @param list<array{Content, Checked, bool}> $combinations content, check, and whether it comes archived */
+    public function create(array $combinations, int $author, string $authorName): void
+    {
+        $now = $this->clock->now()->format('Y-m-d H:i:s');
+        foreach (array_chunk($combinations, self::ROWS) as $chunk) {
+            [$values, $types] = [[], []];
+            foreach ($chunk as [$content, $checked, $archived]) {
+                array_push(
+                    $values,
+                    $content->name, $content->notation, $content->stance->value, $content->rules, json_encode($content->themes, \JSON_THROW_ON_ERROR), $content->level, $content->note,
+                    $checked->fingerprint->plain, $checked->fingerprint->withEffort, $archived ? null : $checked->fingerprint->withEffort,
+                    $checked->verdict->value, $checked->lengthMs, $checked->weapons, $checked->sequence, $checked->strikes, $checked->meets,
+                    $author, $author, $now, $now, $archived ? $now : null,
+                );
+                array_push($types, ...array_fill(0, 13, ParameterType::STRING), ...[ParameterType::BINARY], ...array_fill(0, 7, ParameterType::STRING));
+            }
+            $this->connection->executeStatement(
+                'INSERT INTO combination (name, notation, stance, rules, themes, level, note, fingerprint, fingerprint_with_effort, in_use, verdict, length_ms, weapons, sequence, strikes, meets, author_id, editor_id, created_at, updated_at, archived_at) VALUES '
+                .implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')),
+                $values,
+                $types,
+            );
+            // The numbers of one insert of known size follow each other.
+            $id = (int) $this->connection->lastInsertId();
+            [$versions, $filled] = [[], []];
+            foreach ($chunk as [$content, $checked, $archived]) {
+                array_push($versions, $id, 1, json_encode($content->toArray(), \JSON_THROW_ON_ERROR), Change::Created->value, $author, $now);
+                if (!$archived) {
+                    $filled[] = [$id, $content, $checked, $author, $authorName];
+                }
+                ++$id;
+            }
+            $this->connection->executeStatement(
+                'INSERT INTO combination_version (combination_id, version, content, change_kind, editor_id, created_at) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')),
+                $versions,
+            );
+            $this->shelf->fill($filled);
+        }
+    }
+}

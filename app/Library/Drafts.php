@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\Problem;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Reading;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+
+/** Reads what is sent to be saved, in the numbering it was typed in, into the form that is stored. */
+final readonly class Drafts
+{
+    public function __construct(private Reader $reader, private GymSchemes $schemes)
+    {
+    }
+
+    /** @throws Problem with every place that cannot be read */
+    public function read(SaveRequest $request): Draft
+    {
+        $reading = $this->reader->read($request->text, $this->schemes->named($request->scheme), $request->stance);
+        if (null === $reading->chain) {
+            throw self::unreadable($reading);
+        }
+        $voice = new Voice($reading->chain, $request->stance);
+        $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
+
+        return new Draft(
+            new Content(trim($request->name), (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level, trim($request->note)),
+            $voice,
+        );
+    }
+
+    /** What is stored already, as a draft. */
+    public function of(Content $content): Draft
+    {
+        $chain = $this->reader->read($content->notation, Scheme::named('parity'), $content->stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
+
+        return new Draft($content, new Voice($chain, $content->stance));
+    }
+
+    private static function unreadable(Reading $reading): Problem
+    {
+        $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
+
+        return new Problem(422, 'unreadable-chain', 'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems]);
+    }
+}

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
+use Periplus\Core\Combination\Carrier;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Library\Family;
+use Periplus\Core\Library\Likeness;
+use Periplus\Core\Library\Relation;
+use Periplus\Core\Library\Sequence;
+use Periplus\Core\Library\Traces;
+use Periplus\Core\Technique\Catalogue;
+
+/**
+ * What in the library is akin to a chain: the same, its mirror, near it, contained in it or containing it; and what grew
+ * from what. Found through indices; only what contains a chain anywhere is looked for in a scan of the sequences.
+ *
+ * @phpstan-type Relative array{id: int, name: string, notation: string, stance: string, verdict: string}
+ */
+final readonly class Kin
+{
+    private const COLUMNS = 'c.id, c.name, c.notation, c.stance, c.verdict, c.sequence';
+    private const MOST = 300;
+
+    public function __construct(private Connection $connection, private Catalogue $catalogue)
+    {
+    }
+
+    /**
+     * @return list<array{row: Relative, relation: Relation, distance: float}> the closest first
+     */
+    public function of(Voice $voice, ?int $except = null): array
+    {
+        $sequence = Sequence::of($voice->chain);
+        $likeness = Likeness::builtIn();
+        $found = [];
+        foreach ($this->candidates($sequence) as $row) {
+            $other = Sequence::read($row['sequence']);
+            $relation = Relation::between($sequence, $other, $likeness);
+            if (null !== $relation) {
+                $found[(int) $row['id']] = ['row' => self::row($row), 'relation' => $relation, 'distance' => $likeness->distance($sequence, $other)];
+            }
+        }
+        foreach ($this->withSequences([Sequence::of((new Carrier($this->catalogue))->carry($voice)->voice->chain)->text()]) as $row) {
+            $found[(int) $row['id']] ??= ['row' => self::row($row), 'relation' => Relation::Mirror, 'distance' => 0.0];
+        }
+        unset($found[$except ?? 0]);
+        $order = array_flip(array_map(static fn (Relation $relation): string => $relation->value, Relation::cases()));
+        usort($found, static fn (array $a, array $b): int => [$order[$a['relation']->value], $a['distance'], $a['row']['name']] <=> [$order[$b['relation']->value], $b['distance'], $b['row']['name']]);
+
+        return $found;
+    }
+
+    /** @return list<Relative> what it grew from, the first beginning first */
+    public function ancestors(Sequence $sequence): array
+    {
+        $rows = $this->withSequences($sequence->beginnings());
+        usort($rows, static fn (array $a, array $b): int => \strlen($a['sequence']) <=> \strlen($b['sequence']));
+
+        return array_map(self::row(...), $rows);
+    }
+
+    /** @return list<Relative> what it holds as a run that is not its beginning, the longest first */
+    public function contained(Sequence $sequence): array
+    {
+        $rows = $this->withSequences(\array_slice($sequence->runs(), 0, 2000));
+        usort($rows, static fn (array $a, array $b): int => \strlen($b['sequence']) <=> \strlen($a['sequence']));
+
+        return array_map(self::row(...), $rows);
+    }
+
+    /**
+     * What grows from it, each with what it grew from.
+     *
+     * @return list<array{row: Relative, parent: int}> in rising order of the sequences
+     */
+    public function descendants(int $id, Sequence $sequence): array
+    {
+        $text = $sequence->text();
+        $rows = $this->rows('c.sequence > ? AND c.sequence < ? ORDER BY c.sequence, c.id LIMIT '.self::MOST, [$text, $text."\xff"], [ParameterType::BINARY, ParameterType::BINARY]);
+        $parents = Family::parents([[$id, $text], ...array_map(static fn (array $row): array => [(int) $row['id'], $row['sequence']], $rows)]);
+
+        return array_map(static fn (array $row): array => ['row' => self::row($row), 'parent' => $parents[(int) $row['id']] ?? $id], $rows);
+    }
+
+    /**
+     * The whole library in one walk.
+     *
+     * @return array{orphans: list<Relative>, orphanCount: int, hubs: list<array{row: Relative, children: int}>}
+     */
+    public function overview(int $most): array
+    {
+        /** @var list<array{0: int|string, 1: string}> $all */
+        $all = $this->connection->fetchAllNumeric('SELECT id, sequence FROM combination WHERE archived_at IS NULL ORDER BY sequence, id');
+        $parents = Family::parents(array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $all));
+        $children = array_count_values(array_filter($parents, static fn (?int $parent): bool => null !== $parent));
+        $orphans = array_keys(array_filter($parents, static fn (?int $parent, int $id): bool => null === $parent && !isset($children[$id]), \ARRAY_FILTER_USE_BOTH));
+        arsort($children);
+        $hubs = \array_slice($children, 0, $most, true);
+        $named = [];
+        foreach ($this->rows('c.id IN (?)', [[...array_keys($hubs), ...\array_slice($orphans, 0, $most)]], [ArrayParameterType::INTEGER]) as $row) {
+            $named[(int) $row['id']] = self::row($row);
+        }
+        $orphanRows = array_values(array_intersect_key($named, array_flip(\array_slice($orphans, 0, $most))));
+        usort($orphanRows, static fn (array $a, array $b): int => $a['name'] <=> $b['name']);
+        $hubRows = [];
+        foreach ($hubs as $id => $count) {
+            $hubRows[] = ['row' => $named[$id], 'children' => $count];
+        }
+
+        return ['orphans' => $orphanRows, 'orphanCount' => \count($orphans), 'hubs' => $hubRows];
+    }
+
+    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> */
+    private function candidates(Sequence $sequence): array
+    {
+        $rows = $this->rows(
+            'c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))',
+            [Traces::of($sequence)],
+            [ArrayParameterType::BINARY],
+        );
+        $runs = [...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)];
+        if (\count($sequence->items) > 1) {
+            array_push($rows, ...$this->withSequences($runs), ...$this->holding($sequence));
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> what holds it anywhere */
+    private function holding(Sequence $sequence): array
+    {
+        $ids = $this->connection->fetchFirstColumn('SELECT id FROM combination FORCE INDEX (by_sequence) WHERE sequence LIKE ? LIMIT '.self::MOST, ['%'.$sequence->text().'%'], [ParameterType::BINARY]);
+
+        return [] === $ids ? [] : $this->rows('c.id IN (?)', [$ids], [ArrayParameterType::INTEGER]);
+    }
+
+    /**
+     * @param list<string> $sequences
+     *
+     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}>
+     */
+    private function withSequences(array $sequences): array
+    {
+        return [] === $sequences ? [] : $this->rows('c.sequence IN (?)', [$sequences], [ArrayParameterType::BINARY]);
+    }
+
+    /**
+     * @param list<mixed> $values
+     * @param list<ParameterType|ArrayParameterType> $types
+     *
+     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}>
+     */
+    private function rows(string $where, array $values, array $types): array
+    {
+        /** @var list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT '.self::COLUMNS.' FROM combination c WHERE c.archived_at IS NULL AND '.$where, $values, $types);
+
+        return $rows;
+    }
+
+    /**
+     * @param array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string} $row
+     *
+     * @return Relative
+     */
+    private static function row(array $row): array
+    {
+        return ['id' => (int) $row['id'], 'name' => $row['name'], 'notation' => $row['notation'], 'stance' => $row['stance'], 'verdict' => $row['verdict']];
+    }
+}

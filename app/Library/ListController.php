@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\App\Account\User;
+use Periplus\App\Gym\GymSchemes;
+use Periplus\Core\Library\Search\Clause;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Notation\Problem as ReadingProblem;
+use Periplus\Core\Technique\Catalogue;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapQueryString;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The library as a list: asked for at every letter of a search, so it does without the mapper. */
+final readonly class ListController
+{
+    public function __construct(private Finder $finder, private Lines $lines, private GymSchemes $schemes, private Catalogue $catalogue)
+    {
+    }
+
+    #[Route('/api/combinations', methods: 'GET')]
+    public function __invoke(#[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): JsonResponse
+    {
+        $scheme = $this->schemes->of($user);
+        $search = (new SearchReader($scheme, $this->catalogue))->read($list->q);
+        [$ids, $total] = $this->finder->page($search->clauses, $list);
+        $rows = [];
+        foreach ($this->finder->read($ids) as $row) {
+            $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $scheme)];
+        }
+
+        return new JsonResponse([
+            'combinations' => $rows,
+            'total' => $total,
+            'page' => $list->page,
+            'size' => $list->size,
+            'scheme' => $scheme->id,
+            'search' => [
+                'clauses' => array_map(static fn (Clause $clause): array => ['text' => $clause->text(), 'says' => $clause->says()], $search->clauses),
+                'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $search->problems),
+            ],
+            'without' => 0 === $total ? $this->without($search->clauses, $list) : [],
+        ]);
+    }
+
+    /**
+     * How many there would be without one of the wishes, for a search that finds nothing.
+     *
+     * @param list<Clause> $clauses
+     *
+     * @return list<array{text: string, total: int}>
+     */
+    private function without(array $clauses, ListRequest $list): array
+    {
+        $without = [];
+        foreach ($clauses as $at => $clause) {
+            $rest = $clauses;
+            unset($rest[$at]);
+            $without[] = ['text' => $clause->text(), 'total' => $this->finder->count(array_values($rest), $list)];
+        }
+        foreach (['weapon' => $list->weapon?->value, 'verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $filter => $value) {
+            if (null === $value) {
+                continue;
+            }
+            $without[] = ['text' => $filter.' '.$value, 'total' => $this->finder->count($clauses, $list->without($filter))];
+        }
+
+        return $without;
+    }
+}

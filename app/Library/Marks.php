@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\Core\Library\Search\Words;
+use Periplus\Core\Library\Sequence;
+
+/**
+ * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,
+ * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last. Items stand without the marks
+ * for joined and landing forward, and free strikes of any count as "*".
+ */
+final readonly class Marks
+{
+    public const THEME = '#';
+    public const TRAIT = '@';
+    public const HAS = '.';
+    public const FIRST = '^';
+    public const LAST = '$';
+    private const MOST_WORDS = 150;
+    private const LONGEST = 41;
+
+    /**
+     * @param int $author id
+     *
+     * @return list<string> none twice
+     */
+    public function of(Content $content, Checked $checked, int $author, string $authorName): array
+    {
+        $marks = \array_slice(Words::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
+        foreach ($content->themes as $theme) {
+            $marks[] = self::THEME.$theme;
+        }
+        array_push($marks, ...self::traits([
+            'level' => $content->level,
+            'verdict' => $checked->verdict->value,
+            'rules' => $content->rules,
+            'stance' => $content->stance->value,
+            'strikes' => $checked->strikes,
+            'author' => $author,
+        ]));
+        foreach ([...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->meets, ','))] as $trait) {
+            $marks[] = self::TRAIT.$trait;
+        }
+        $sequence = Sequence::read($checked->sequence);
+        $items = array_map(self::item(...), $sequence->items);
+        foreach ($items as $at => $item) {
+            $marks[] = self::HAS.$item;
+            if (isset($items[$at + 1])) {
+                $marks[] = self::HAS.$item.$items[$at + 1];
+            }
+        }
+        $marks[] = self::FIRST.($items[0] ?? '');
+        $marks[] = self::LAST.($items[\count($items) - 1] ?? '');
+
+        return array_values(array_unique(array_map(static fn (string $mark): string => mb_substr($mark, 0, self::LONGEST), $marks)));
+    }
+
+    public static function trait(string $name, int|string $value): string
+    {
+        return self::TRAIT.$name.' '.$value;
+    }
+
+    /**
+     * @param array<string, int|string> $traits
+     *
+     * @return list<string>
+     */
+    private static function traits(array $traits): array
+    {
+        return array_map(self::trait(...), array_keys($traits), array_values($traits));
+    }
+
+    /** An item as marks hold it. */
+    public static function item(string $item): string
+    {
+        return str_starts_with($item, Sequence::FREE) ? '*' : strtr($item, [Sequence::JOINED => '', Sequence::LANDS => '']);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Technique\Stance;
+
+/** A combination as the API sends it, without what is drawn or checked anew. Lists read it past the mapper. */
+final readonly class Row
+{
+    public const SELECT = 'SELECT c.*, author.name AS author_name, editor.name AS editor_name FROM combination c JOIN user author ON author.id = c.author_id JOIN user editor ON editor.id = c.editor_id';
+
+    /**
+     * @param array{id: int, name: string} $author
+     * @param array{id: int, name: string} $editor
+     */
+    public function __construct(
+        public int $id,
+        public int $version,
+        public Content $content,
+        public Verdict $verdict,
+        public int $lengthMs,
+        public ?\DateTimeImmutable $drilledAt,
+        public array $author,
+        public array $editor,
+        public \DateTimeImmutable $createdAt,
+        public \DateTimeImmutable $updatedAt,
+        public ?\DateTimeImmutable $archivedAt,
+    ) {
+    }
+
+    /** @param array<string, mixed> $row of {@see SELECT} */
+    public static function of(array $row): self
+    {
+        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, verdict: string, length_ms: int|string, drilled_at: string|null, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null} $row */
+        /** @var list<string> $themes */
+        $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
+        $time = static fn (?string $time): ?\DateTimeImmutable => null === $time ? null : new \DateTimeImmutable($time);
+
+        return new self(
+            (int) $row['id'],
+            (int) $row['version'],
+            new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']),
+            Verdict::from($row['verdict']),
+            (int) $row['length_ms'],
+            $time($row['drilled_at']),
+            ['id' => (int) $row['author_id'], 'name' => $row['author_name']],
+            ['id' => (int) $row['editor_id'], 'name' => $row['editor_name']],
+            new \DateTimeImmutable($row['created_at']),
+            new \DateTimeImmutable($row['updated_at']),
+            $time($row['archived_at']),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id,
+            'version' => $this->version,
+            ...$this->content->toArray(),
+            'verdict' => $this->verdict->value,
+            'lengthMs' => $this->lengthMs,
+            'drilledAt' => $this->drilledAt?->format(\DATE_ATOM),
+            'author' => $this->author,
+            'editor' => $this->editor,
+            'createdAt' => $this->createdAt->format(\DATE_ATOM),
+            'updatedAt' => $this->updatedAt->format(\DATE_ATOM),
+            'archivedAt' => $this->archivedAt?->format(\DATE_ATOM),
+        ];
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\DBAL\Connection;
+use Periplus\Core\Library\Sequence;
+use Periplus\Core\Library\Traces;
+use Periplus\Core\Technique\Stance;
+
+/** Keeps what a combination in use is found by: its marks, and the traces of its chain. What is archived is not kept here. */
+final readonly class Shelf
+{
+    private const ROWS = 500;
+
+    public function __construct(private Connection $connection, private Marks $marks)
+    {
+    }
+
+    /** Inside the transaction that stores it. */
+    public function put(Combination $combination, Checked $checked): void
+    {
+        $this->connection->delete('combination_mark', ['combination_id' => $combination->id()]);
+        $this->connection->delete('combination_trace', ['combination_id' => $combination->id()]);
+        if ($combination->isInUse()) {
+            $this->fill([[$combination->id(), $combination->content(), $checked, $combination->author()->id(), $combination->author()->name()]]);
+        }
+    }
+
+    /**
+     * Everything anew, batch by batch: what is kept of a chain for search and likeness follows the core.
+     *
+     * @param \Closure(Content): Checked $check
+     */
+    public function refill(\Closure $check): void
+    {
+        for ($last = 0;;) {
+            /** @var list<array{id: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, archived_at: string|null, author_id: int|string, author: string}> $rows */
+            $rows = $this->connection->fetchAllAssociative('SELECT c.id, c.name, notation, stance, rules, themes, level, note, c.archived_at, c.author_id, u.name AS author FROM combination c JOIN user u ON u.id = c.author_id WHERE c.id > ? ORDER BY c.id LIMIT '.self::ROWS, [$last]);
+            if ([] === $rows) {
+                return;
+            }
+            $this->connection->transactional(function () use ($rows, $check): void {
+                $filled = [];
+                foreach ($rows as $row) {
+                    /** @var list<string> $themes */
+                    $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
+                    $content = new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']);
+                    $checked = $check($content);
+                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, strikes = ?, meets = ?, weapons = ? WHERE id = ?', [$checked->sequence, $checked->strikes, $checked->meets, $checked->weapons, $row['id']]);
+                    if (null === $row['archived_at']) {
+                        $filled[] = [(int) $row['id'], $content, $checked, (int) $row['author_id'], $row['author']];
+                    }
+                }
+                foreach (['combination_mark', 'combination_trace'] as $table) {
+                    $this->connection->executeStatement('DELETE FROM '.$table.' WHERE combination_id BETWEEN ? AND ?', [$rows[0]['id'], $rows[\count($rows) - 1]['id']]);
+                }
+                $this->fill($filled);
+            });
+            $last = (int) $rows[\count($rows) - 1]['id'];
+        }
+    }
+
+    /** @param iterable<array{int, Content, Checked, int, string}> $combinations id, content, check, author and their name, of what has no marks and traces yet */
+    public function fill(iterable $combinations): void
+    {
+        [$marks, $traces] = [[], []];
+        foreach ($combinations as [$id, $content, $checked, $author, $authorName]) {
+            foreach ($this->marks->of($content, $checked, $author, $authorName) as $mark) {
+                array_push($marks, $mark, $id);
+            }
+            foreach (Traces::of(Sequence::read($checked->sequence)) as $trace) {
+                array_push($traces, $trace, $id);
+            }
+            if (\count($marks) + \count($traces) > 4 * self::ROWS) {
+                $this->insert($marks, $traces);
+                [$marks, $traces] = [[], []];
+            }
+        }
+        $this->insert($marks, $traces);
+    }
+
+    /**
+     * @param list<int|string> $marks
+     * @param list<int|string> $traces
+     */
+    private function insert(array $marks, array $traces): void
+    {
+        foreach (['combination_mark (mark, combination_id)' => $marks, 'combination_trace (trace, combination_id)' => $traces] as $table => $values) {
+            if ([] !== $values) {
+                $this->connection->executeStatement('INSERT INTO '.$table.' VALUES '.implode(', ', array_fill(0, intdiv(\count($values), 2), '(?, ?)')), $values);
+            }
+        }
+    }
+}

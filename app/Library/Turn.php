@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\DBAL\Connection;
+
+/**
+ * Writes to the library take turns. A gym writes seldom and each write is short; in return no chain can be saved twice
+ * in the same moment, no proposal can be decided on a combination that changes meanwhile, and no two writes wait for
+ * each other for ever.
+ */
+final readonly class Turn
+{
+    public function __construct(private Connection $connection)
+    {
+    }
+
+    /** Waits for its turn and keeps it until the transaction ends; the first statement of every transaction that writes. */
+    public function take(): void
+    {
+        $this->connection->executeStatement('UPDATE gym SET revision = revision + 1 WHERE id = 1');
+    }
+
+    /** Counted up by every write: what was found in the library at one revision is so at any time of that revision. */
+    public function revision(): int
+    {
+        /** @var int|string $revision */
+        $revision = $this->connection->fetchOne('SELECT revision FROM gym WHERE id = 1');
+
+        return (int) $revision;
+    }
+}

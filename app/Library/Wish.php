@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+/**
+ * A clause of a search as conditions of the database. The row alone can always tell. Where combinations in use can be
+ * taken from the index of marks as well, each alternative is a list of conditions on a mark that all have to hold for
+ * some mark, and a condition on the row where the marks do not tell all.
+ *
+ * @phpstan-type Condition array{string, list<mixed>}
+ */
+final readonly class Wish
+{
+    /**
+     * @param Condition|null $row on the row c; null where the marks alone can tell
+     * @param list<array{list<Condition>, Condition|null}> $alternatives empty when the index does not help
+     */
+    public function __construct(public ?array $row, public array $alternatives = [])
+    {
+    }
+
+    /** @return Condition a select of the ids of all combinations in use that fulfil it */
+    public function drawn(): array
+    {
+        $values = [];
+        $parts = [];
+        foreach ($this->alternatives as [$marks, $row]) {
+            $sets = array_map(static fn (array $mark): string => 'SELECT combination_id AS id FROM combination_mark WHERE mark '.$mark[0], $marks);
+            $parts[] = 'SELECT i.id FROM ('.implode(' INTERSECT ', $sets).') i'.(null === $row ? '' : ' JOIN combination c ON c.id = i.id WHERE '.$row[0]);
+            array_push($values, ...array_merge(...array_column($marks, 1)), ...($row[1] ?? []));
+        }
+
+        // A union drops what comes twice, also of a single select.
+        return ['SELECT id FROM ('.implode(' UNION ', 1 === \count($parts) ? [...$parts, 'SELECT 0 FROM DUAL WHERE 1 = 0'] : $parts).') u', $values];
+    }
+}

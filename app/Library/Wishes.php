@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Doctrine\DBAL\Connection;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Library\Search\Clause;
+use Periplus\Core\Library\Search\Field;
+use Periplus\Core\Library\Search\Items;
+use Periplus\Core\Library\Search\Length;
+use Periplus\Core\Library\Search\Meets;
+use Periplus\Core\Library\Search\Place;
+use Periplus\Core\Library\Search\Term;
+use Periplus\Core\Library\Search\Words;
+use Psr\Clock\ClockInterface;
+
+/** Turns the clauses of a search into conditions of the database. */
+final readonly class Wishes
+{
+    /** More pairs of items than this are not asked for one by one. */
+    private const MOST_PAIRS = 400;
+
+    public function __construct(private Connection $connection, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param list<Clause> $clauses
+     *
+     * @return list<Wish>
+     */
+    public function of(array $clauses, ListRequest $list, bool $archived): array
+    {
+        $wishes = [];
+        if (null !== $list->weapon) {
+            $wishes[] = new Wish(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], self::marked(self::is(Marks::TRAIT.$list->weapon->value)));
+        }
+        foreach (['verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $column => $value) {
+            if (null !== $value) {
+                $wishes[] = self::column($column, $value);
+            }
+        }
+        foreach ($clauses as $clause) {
+            $wishes[] = match (true) {
+                $clause instanceof Items => self::items($clause),
+                $clause instanceof Length => self::length($clause),
+                $clause instanceof Meets => new Wish(['c.meets '.($clause->wanted ? '' : 'NOT ').'LIKE ?', ['%,'.$clause->meeting->value.',%']], $clause->wanted ? self::marked(self::is(Marks::TRAIT.$clause->meeting->value)) : []),
+                $clause instanceof Words => self::words($clause, $archived),
+                $clause instanceof Field => $this->field($clause, $archived),
+                default => throw new \LogicException('There is no condition for '.$clause::class),
+            };
+        }
+
+        return $wishes;
+    }
+
+    /** @return array{string, list<mixed>} */
+    private static function is(string $mark): array
+    {
+        return ['= ?', [$mark]];
+    }
+
+    /**
+     * @param array{string, list<mixed>} $mark
+     *
+     * @return list<array{list<array{string, list<mixed>}>, null}>
+     */
+    private static function marked(array $mark): array
+    {
+        return [[[$mark], null]];
+    }
+
+    private static function column(string $column, int|string $value): Wish
+    {
+        return new Wish(["c.$column = ?", [$value]], self::marked(self::is(Marks::trait($column, $value))));
+    }
+
+    private static function length(Length $clause): Wish
+    {
+        $counts = range($clause->least, min(Chain::MOST, $clause->most ?? Chain::MOST));
+
+        return new Wish(
+            ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MOST]],
+            self::marked(['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => Marks::trait('strikes', $count), $counts)]),
+        );
+    }
+
+    private static function items(Items $clause): Wish
+    {
+        $row = ['c.sequence '.($clause->wanted() ? '' : 'NOT ').'REGEXP ?', ['(?s)'.$clause->pattern()]];
+        if (!$clause->wanted()) {
+            return new Wish($row);
+        }
+        $marks = [];
+        if (Place::Starts === $clause->place) {
+            $marks[] = self::among(Marks::FIRST, [$clause->runs[0][0]]);
+        }
+        $last = $clause->runs[\count($clause->runs) - 1];
+        if (Place::Ends === $clause->place) {
+            $marks[] = self::among(Marks::LAST, [$last[\count($last) - 1]]);
+        }
+        foreach ($clause->runs as $run) {
+            foreach ($run as $at => $term) {
+                if (isset($run[$at + 1]) && \count($term->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS) {
+                    $marks[] = self::among(Marks::HAS, [$term, $run[$at + 1]]);
+                } elseif (0 === $at || \count($run) === $at + 1) {
+                    $marks[] = self::among(Marks::HAS, [$term]);
+                }
+            }
+        }
+        // One mark that says all needs no look at the row: an item alone, or two that follow each other.
+        $says = match (true) {
+            Place::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
+            default => 1 === \count($marks) && 1 === \count($clause->runs),
+        };
+
+        return new Wish($row, [[$says ? [$marks[0]] : $marks, $says ? null : $row]]);
+    }
+
+    /**
+     * @param list<Term> $terms one or two
+     *
+     * @return array{string, list<string>}
+     */
+    private static function among(string $kind, array $terms): array
+    {
+        $marks = [$kind];
+        foreach ($terms as $term) {
+            $longer = [];
+            foreach ($marks as $mark) {
+                foreach ($term->items() as $item) {
+                    $longer[$mark.Marks::item($item)] = true;
+                }
+            }
+            $marks = array_map(strval(...), array_keys($longer));
+        }
+
+        return ['IN ('.implode(', ', array_fill(0, \count($marks), '?')).')', $marks];
+    }
+
+    private static function words(Words $clause, bool $archived): Wish
+    {
+        $items = null === $clause->items ? null : self::items($clause->items);
+        $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
+        if ($archived) {
+            $rows = array_map(static fn (): string => "CONCAT_WS(' ', c.name, c.themes, c.note) LIKE ?", $clause->words);
+            $values = array_map(static fn (string $word): string => '%'.$like($word), $clause->words);
+
+            return new Wish(['('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]), [...$values, ...($items->row[1] ?? [])]]);
+        }
+        $byLength = $clause->words;
+        usort($byLength, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
+        $words = [array_map(static fn (string $word): array => ['LIKE ?', [$like($word)]], $byLength), null];
+
+        return new Wish(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
+    }
+
+    private function field(Field $field, bool $archived): Wish
+    {
+        $since = fn (): string => $this->clock->now()->modify('-'.$field->value.' days')->format('Y-m-d H:i:s');
+        $like = addcslashes($field->value, '%_\\').'%';
+        if ('theme' === $field->name) {
+            return $archived ? new Wish(['c.themes LIKE ?', ['%'.$like]]) : new Wish(null, self::marked(['LIKE ?', [Marks::THEME.$like]]));
+        }
+        if (\in_array($field->name, ['level', 'verdict', 'rules', 'stance'], true)) {
+            return self::column($field->name, $field->value);
+        }
+        if ('author' === $field->name) {
+            $authors = $this->connection->fetchFirstColumn('SELECT id FROM user WHERE name LIKE ? OR name LIKE ?', [$like, '% '.$like]);
+            $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
+
+            return new Wish(['c.author_id '.$among($authors), $authors], self::marked([$among($authors), array_map(static fn (mixed $id): string => Marks::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]));
+        }
+
+        return new Wish(match ($field->name) {
+            'status' => 'archived' === $field->value ? ['1 = 1', []] : ["c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' AND combination_id IS NOT NULL)", []],
+            'drilled' => 'never' === $field->value ? ['c.drilled_at IS NULL', []] : ['c.drilled_at >= ?', [$since()]],
+            'not-drilled' => ['(c.drilled_at IS NULL OR c.drilled_at < ?)', [$since()]],
+            default => throw new \LogicException('There is no field '.$field->name),
+        });
+    }
+}

@@ -1,0 +1,287 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Review;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\App\Library\Combination;
+use Periplus\App\Library\Combinations;
+use Periplus\App\Library\Content;
+use Periplus\App\Library\Draft;
+use Periplus\App\Library\Drafts;
+use Periplus\App\Library\Library;
+use Periplus\App\Record\Record;
+use Psr\Clock\ClockInterface;
+
+/**
+ * Proposals and what becomes of them. An approval puts what the proposal changes onto the newest version, so that what
+ * was changed meanwhile by others stays; it names the version that was looked at, and a newer one is looked at first.
+ */
+final readonly class Proposals
+{
+    private const SELECT = 'SELECT p.*, u.name AS author_name FROM proposal p JOIN user u ON u.id = p.author_id';
+
+    public function __construct(
+        private Connection $connection,
+        private EntityManagerInterface $entities,
+        private Library $library,
+        private Combinations $combinations,
+        private Drafts $drafts,
+        private Record $record,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function get(int $id): Proposal
+    {
+        $row = $this->connection->fetchAssociative(self::SELECT.' WHERE p.id = ?', [$id]);
+
+        return false === $row ? throw new Problem(404, 'not-found', 'There is no such proposal. It may have been typed wrongly.') : Proposal::of($row);
+    }
+
+    /**
+     * @param list<ProposalState> $states
+     *
+     * @return list<Proposal> the one that waits longest first; of what is decided, the newest first
+     */
+    public function in(array $states, ?int $author = null, ?int $combination = null): array
+    {
+        $decided = [] !== $states && $states[0]->isDecided();
+        $rows = $this->connection->fetchAllAssociative(
+            self::SELECT.' WHERE p.state IN (?)'.(null === $author ? '' : ' AND p.author_id = '.$author).(null === $combination ? '' : ' AND p.combination_id = '.$combination)
+                .' ORDER BY p.updated_at '.($decided ? 'DESC' : 'ASC').', p.id LIMIT 200',
+            [array_map(static fn (ProposalState $state): string => $state->value, $states)],
+            [\Doctrine\DBAL\ArrayParameterType::STRING],
+        );
+
+        return array_map(Proposal::of(...), $rows);
+    }
+
+    /** @return array{open: int, returned: int} how many wait for the head coach, and how many for that author */
+    public function waiting(int $author): array
+    {
+        /** @var array{open: int|string, returned: int|string|null} $row */
+        $row = $this->connection->fetchAssociative("SELECT COALESCE(SUM(state = 'open'), 0) AS open, COALESCE(SUM(state = 'returned' AND author_id = ?), 0) AS returned FROM proposal WHERE state IN ('open', 'returned')", [$author]);
+
+        return ['open' => (int) $row['open'], 'returned' => (int) $row['returned']];
+    }
+
+    public function propose(ProposalRequest $request, User $author): Proposal
+    {
+        $draft = null === $request->content ? null : $this->drafts->read($request->content);
+
+        return $this->library->turn(function () use ($request, $draft, $author): Proposal {
+            $combination = ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
+            // Any version that there was: what changed meanwhile is shown to the head coach.
+            $base = null === $combination ? null : $this->library->version($combination, $request->basedOn ?? 0)->content();
+            if (null !== $combination && ProposalKind::Retirement === $request->kind) {
+                $content = $combination->isInUse() ? $combination->content() : throw new Problem(409, 'archived-already', 'This combination is archived already.');
+            } else {
+                $draft ?? throw new Problem(422, 'invalid', 'A proposal has a chain and a name.');
+                $this->library->refuseDuplicate($this->library->checked($draft)->fingerprint->withEffort, $combination?->id());
+                $content = $draft->content;
+                if ($content->toArray() === $base?->toArray()) {
+                    throw new Problem(409, 'no-change', 'This changes nothing of the combination, so there is nothing to propose.');
+                }
+            }
+            $now = $this->clock->now()->format('Y-m-d H:i:s');
+            $this->connection->insert('proposal', [
+                'kind' => $request->kind->value,
+                'state' => ProposalState::Open->value,
+                'combination_id' => $combination?->id(),
+                'based_on' => null === $combination ? null : $request->basedOn,
+                'content' => json_encode($content->toArray(), \JSON_THROW_ON_ERROR),
+                'author_id' => $author->id(),
+                'created_at' => $now,
+                'updated_at' => $now,
+            ]);
+            $id = (int) $this->connection->lastInsertId();
+            $this->step($id, 'proposed', $author, $request->remark, $content);
+            $this->record->add($author->id(), 'proposal.proposed', \sprintf('proposed %s “%s”', match ($request->kind) {
+                ProposalKind::Addition => 'the new',
+                ProposalKind::Change => 'a change of',
+                ProposalKind::Retirement => 'to retire',
+            }, ($combination?->content() ?? $content)->name), 'review/'.$id);
+
+            return $this->get($id);
+        });
+    }
+
+    /** Its author answers a remark, or thinks better of it. */
+    public function revise(int $id, int $version, DecisionRequest $request, User $author): Proposal
+    {
+        $draft = $this->drafts->read($request->content ?? throw new Problem(422, 'invalid', 'A proposal has a chain and a name.'));
+
+        return $this->library->turn(function () use ($id, $version, $request, $draft, $author): Proposal {
+            $proposal = $this->current($id, $version);
+            $this->requireAuthor($proposal, $author);
+            if (ProposalKind::Retirement === $proposal->kind) {
+                throw new Problem(409, 'nothing-to-revise', 'A retirement has nothing to revise. Withdraw it instead.');
+            }
+            $this->library->refuseDuplicate($this->library->checked($draft)->fingerprint->withEffort, $proposal->combination);
+
+            return $this->move($proposal, ProposalState::Open, 'revised', $author, $request->remark, $draft->content, $this->basis($proposal, $request));
+        });
+    }
+
+    public function return(int $id, int $version, DecisionRequest $request, User $head): Proposal
+    {
+        if ('' === trim($request->remark)) {
+            throw new Problem(422, 'invalid', 'Say in a remark what is to be done about it.', ['violations' => [['field' => 'remark', 'message' => 'Say what is to be done about it.']]]);
+        }
+
+        return $this->library->turn(function () use ($id, $version, $request, $head): Proposal {
+            $proposal = $this->current($id, $version);
+            if (ProposalState::Returned === $proposal->state) {
+                throw new Problem(409, 'returned-already', 'It was returned already and waits for its author.');
+            }
+            $this->record->add($head->id(), 'proposal.returned', \sprintf('returned the proposal “%s” of %s', $proposal->content->name, $proposal->authorName), 'review/'.$id);
+
+            return $this->move($proposal, ProposalState::Returned, 'returned', $head, $request->remark);
+        });
+    }
+
+    public function withdraw(int $id, int $version, DecisionRequest $request, User $author): Proposal
+    {
+        return $this->library->turn(function () use ($id, $version, $request, $author): Proposal {
+            $proposal = $this->current($id, $version);
+            if (!$author->isHeadCoach()) {
+                $this->requireAuthor($proposal, $author);
+            }
+            $this->record->add($author->id(), 'proposal.withdrawn', \sprintf('withdrew the proposal “%s”%s', $proposal->content->name, $author->id() === $proposal->author ? '' : ' of '.$proposal->authorName), 'review/'.$id);
+
+            return $this->move($proposal, ProposalState::Withdrawn, 'withdrawn', $author, $request->remark);
+        });
+    }
+
+    public function approve(int $id, int $version, DecisionRequest $request, User $head): Proposal
+    {
+        $edit = null === $request->content ? null : $this->drafts->read($request->content);
+
+        return $this->library->turn(function () use ($id, $version, $request, $edit, $head): Proposal {
+            $proposal = $this->current($id, $version);
+            $author = $this->entities->find(User::class, $proposal->author) ?? $head;
+            $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);
+            if (null !== $combination && $combination->version() !== $request->against) {
+                throw $this->library->stale($combination, (int) $request->against);
+            }
+            $done = match ($proposal->kind) {
+                ProposalKind::Addition => $this->library->create($edit ?? $this->drafts->of($proposal->content), $head, $author),
+                ProposalKind::Change => $this->put($proposal, $combination, $edit, $author),
+                ProposalKind::Retirement => $this->library->archive((int) $combination?->id(), (int) $request->against, $author),
+            };
+            $this->connection->update('proposal', ['combination_id' => $done->id()], ['id' => $id]);
+            $this->record->add($head->id(), 'proposal.approved', \sprintf('approved the proposal “%s” of %s%s', $done->content()->name, $proposal->authorName, null === $edit ? '' : ', with an edit'), 'review/'.$id);
+
+            return $this->move($proposal, ProposalState::Approved, 'approved', $head, $request->remark, $edit?->content);
+        });
+    }
+
+    /**
+     * What an approval would put in place: the newest, with what the proposal changes in what it was made from.
+     *
+     * @return array{base: Content|null, newest: Content|null, result: Content, changed: list<string>, movedOn: list<string>}
+     */
+    public function merge(Proposal $proposal): array
+    {
+        if (null === $proposal->combination || null === $proposal->basedOn || ProposalKind::Retirement === $proposal->kind) {
+            $newest = null === $proposal->combination ? null : $this->combinations->get($proposal->combination)->content();
+
+            return ['base' => $newest, 'newest' => $newest, 'result' => $newest ?? $proposal->content, 'changed' => [], 'movedOn' => []];
+        }
+        $combination = $this->combinations->get($proposal->combination);
+        $base = $this->library->version($combination, $proposal->basedOn)->content();
+        $newest = $combination->content();
+
+        return [
+            'base' => $base,
+            'newest' => $newest,
+            'result' => $newest->with($proposal->content, $proposal->content->differencesFrom($base)),
+            'changed' => $proposal->content->differencesFrom($base),
+            'movedOn' => $newest->differencesFrom($base),
+        ];
+    }
+
+    /** @return list<array{step: string, who: string, at: string, remark: string, content: array<string, mixed>|null}> */
+    public function steps(Proposal $proposal): array
+    {
+        /** @var list<array{step: string, name: string, created_at: string, remark: string, content: string|null}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT s.step, s.remark, s.content, s.created_at, u.name FROM proposal_step s JOIN user u ON u.id = s.user_id WHERE s.proposal_id = ? ORDER BY s.id', [$proposal->id]);
+
+        return array_map(static fn (array $row): array => [
+            'step' => $row['step'],
+            'who' => $row['name'],
+            'at' => (new \DateTimeImmutable($row['created_at']))->format(\DATE_ATOM),
+            'remark' => $row['remark'],
+            'content' => null === $row['content'] ? null : Proposal::content($row['content'])->toArray(),
+        ], $rows);
+    }
+
+    private function put(Proposal $proposal, ?Combination $combination, ?Draft $edit, User $author): Combination
+    {
+        \assert(null !== $combination);
+
+        return $this->library->update($combination->id(), $combination->version(), $edit ?? $this->drafts->of($this->merge($proposal)['result']), $author);
+    }
+
+    /** The proposal at that version, not decided yet. */
+    private function current(int $id, int $version): Proposal
+    {
+        $proposal = $this->get($id);
+        if ($proposal->state->isDecided()) {
+            throw new Problem(409, 'decided-already', ProposalState::Approved === $proposal->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.');
+        }
+        if ($proposal->version !== $version) {
+            throw new Problem(412, 'changed-meanwhile', 'This proposal was changed meanwhile. Nothing was decided; look at the newest.');
+        }
+
+        return $proposal;
+    }
+
+    private function requireAuthor(Proposal $proposal, User $user): void
+    {
+        if ($proposal->author !== $user->id()) {
+            throw new Problem(403, 'not-allowed', \sprintf('This is a proposal of %s; only they can change it.', $proposal->authorName));
+        }
+    }
+
+    /** What a revision is based on from now on: what its author looked at, or what it was before. */
+    private function basis(Proposal $proposal, DecisionRequest $request): ?int
+    {
+        if (null === $proposal->combination || null === $request->against) {
+            return $proposal->basedOn;
+        }
+
+        return $this->library->version($this->combinations->get($proposal->combination), $request->against)->number();
+    }
+
+    private function move(Proposal $proposal, ProposalState $to, string $step, User $by, string $remark, ?Content $content = null, ?int $basedOn = null): Proposal
+    {
+        $this->connection->update('proposal', [
+            'state' => $to->value,
+            'version' => $proposal->version + 1,
+            'updated_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+            'based_on' => $basedOn ?? $proposal->basedOn,
+            'content' => json_encode(($content ?? $proposal->content)->toArray(), \JSON_THROW_ON_ERROR),
+        ], ['id' => $proposal->id]);
+        $this->step($proposal->id, $step, $by, $remark, $content);
+
+        return $this->get($proposal->id);
+    }
+
+    private function step(int $id, string $step, User $by, string $remark, ?Content $content): void
+    {
+        $this->connection->insert('proposal_step', [
+            'proposal_id' => $id,
+            'step' => $step,
+            'content' => null === $content ? null : json_encode($content->toArray(), \JSON_THROW_ON_ERROR),
+            'remark' => trim($remark),
+            'user_id' => $by->id(),
+            'created_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+        ]);
+    }
+}

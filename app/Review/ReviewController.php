@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Review;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\App\Library\Combinations;
+use Periplus\App\Library\LibraryController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[Route('/api/proposals')]
+final readonly class ReviewController
+{
+    private const LISTS = [
+        'open' => [ProposalState::Open],
+        'returned' => [ProposalState::Returned],
+        'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
+    ];
+
+    public function __construct(private Proposals $proposals, private Combinations $combinations)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function list(#[CurrentUser] User $user, #[MapQueryParameter] string $list = 'open', #[MapQueryParameter] bool $mine = false, #[MapQueryParameter] ?int $combination = null): JsonResponse
+    {
+        $states = self::LISTS[$list] ?? throw new Problem(422, 'invalid', 'Proposals are open, returned or decided.');
+
+        return new JsonResponse([
+            'proposals' => array_map($this->row(...), $this->proposals->in($states, $mine ? $user->id() : null, $combination)),
+            'waiting' => $this->proposals->waiting($user->id()),
+        ]);
+    }
+
+    #[Route('', methods: 'POST')]
+    public function propose(#[MapRequestPayload(acceptFormat: 'json')] ProposalRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->proposals->propose($request, $user), 201);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'GET')]
+    public function read(int $id): JsonResponse
+    {
+        return $this->answer($this->proposals->get($id));
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
+    public function revise(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->proposals->revise($id, LibraryController::basedOn($http), $request, $user));
+    }
+
+    #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function return(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->proposals->return($id, LibraryController::basedOn($http), $request, $user));
+    }
+
+    #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function approve(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->proposals->approve($id, LibraryController::basedOn($http), $request, $user));
+    }
+
+    #[Route('/{id<\d{1,9}>}/withdraw', methods: 'POST')]
+    public function withdraw(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->proposals->withdraw($id, LibraryController::basedOn($http), $request, $user));
+    }
+
+    private function answer(Proposal $proposal, int $status = 200): JsonResponse
+    {
+        $merge = $this->proposals->merge($proposal);
+
+        return new JsonResponse([
+            ...$this->row($proposal),
+            'base' => $merge['base']?->toArray(),
+            'newest' => $merge['newest']?->toArray(),
+            'result' => $merge['result']->toArray(),
+            'changed' => $merge['changed'],
+            'movedOn' => $merge['movedOn'],
+            'steps' => $this->proposals->steps($proposal),
+        ], $status, ['ETag' => \sprintf('"%d"', $proposal->version)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Proposal $proposal): array
+    {
+        $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);
+
+        return [
+            'id' => $proposal->id,
+            'version' => $proposal->version,
+            'kind' => $proposal->kind->value,
+            'state' => $proposal->state->value,
+            'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version()],
+            'basedOn' => $proposal->basedOn,
+            'content' => $proposal->content->toArray(),
+            'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],
+            'createdAt' => $proposal->createdAt->format(\DATE_ATOM),
+            'updatedAt' => $proposal->updatedAt->format(\DATE_ATOM),
+        ];
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\Target;
+
+/**
+ * Looks a numbering over while it is edited: what cannot be, which numbers get in each other's way, which strikes have no
+ * number and are written in words, and what other numberings mean by the same number.
+ *
+ * @phpstan-import-type Content from Scheme
+ */
+final readonly class SchemeReview
+{
+    /** Most numbers of one scheme. */
+    public const MOST = 120;
+    /** Up to two letters, then one to three digits: what the reader takes for a number. */
+    public const NUMBER = '/^[A-Z]{0,2}[0-9]{1,3}$/';
+
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    /**
+     * @param Content $content
+     *
+     * @return list<array{row: int, message: string, stops: bool}> what is wrong, by row of the numbers; what stops has to be mended before it is saved
+     */
+    public function problems(array $content): array
+    {
+        $problems = [];
+        $say = static function (int $row, string $message, bool $stops = true) use (&$problems): void {
+            $problems[] = ['row' => $row, 'message' => $message, 'stops' => $stops];
+        };
+        $positions = 'hand' === $content['boundTo'] ? ['left', 'right'] : ['lead', 'rear'];
+        [$codes, $strikes] = [[], []];
+        foreach ($content['numbers'] as $row => $number) {
+            $code = strtoupper(trim($number['number']));
+            if (1 !== preg_match(self::NUMBER, $code)) {
+                $say($row, '' === $code ? 'This strike has no number yet.' : \sprintf('"%s" cannot be read as a number: one to three digits, with one or two letters before them if you like.', mb_substr($code, 0, 20)));
+                continue;
+            }
+            if (isset($codes[$code])) {
+                $say($row, \sprintf('%s is given twice: to row %d as well.', $code, $codes[$code] + 1));
+            }
+            $codes[$code] ??= $row;
+            if (!$this->catalogue->hasFamily($number['family'])) {
+                $say($row, \sprintf('There is no strike called %s.', mb_substr($number['family'], 0, 40)));
+                continue;
+            }
+            if (!\in_array($number['position'], $positions, true)) {
+                $say($row, \sprintf('%s stands for a %s strike, and this numbering is bound to the %s: choose %s.', $code, mb_substr($number['position'], 0, 10), $content['boundTo'], implode(' or ', $positions)));
+                continue;
+            }
+            $thrown = $this->thrown($number['family'], $number['position']);
+            if ([] === $thrown) {
+                $say($row, \sprintf('There is no %s %s.', $number['position'], $number['family']));
+                continue;
+            }
+            if (null !== $number['target'] && !\in_array($number['target'], array_map(static fn (Target $target): string => $target->word(), $thrown[0]->targets), true)) {
+                $say($row, \sprintf('The %s %s does not go to the %s.', $number['position'], $number['family'], mb_substr($number['target'], 0, 10)));
+                continue;
+            }
+            $key = $number['family'].' '.$number['position'].' '.($number['target'] ?? '');
+            if (isset($strikes[$key])) {
+                $say($row, \sprintf('%s stands for the same as %s; it can be read, and is never written.', $code, $strikes[$key]), false);
+            }
+            $strikes[$key] ??= $code;
+        }
+        if ([] === $codes) {
+            $say(0, 'A numbering has at least one number.');
+        }
+
+        return $problems;
+    }
+
+    /** @return list<array{strike: string, target: string}> what has no number in at least one stance and is written in words */
+    public function gaps(Scheme $scheme): array
+    {
+        $gaps = [];
+        foreach ($this->catalogue->strikes as $strike) {
+            $missing = array_filter(Stance::cases(), static fn (Stance $stance): bool => null === $scheme->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance));
+            if ([] !== $missing) {
+                $gaps[] = ['strike' => $strike->name, 'target' => $strike->defaultTarget()->word()];
+            }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array{number: string, one: string, other: string}> numbers that both have and that mean different strikes, in the orthodox stance */
+    public function differences(Scheme $one, Scheme $other): array
+    {
+        $differences = [];
+        foreach ($one->entries as $code => $entry) {
+            $theirs = $other->entry((string) $code);
+            $here = $this->means($entry);
+            $there = null === $theirs ? null : $this->means($theirs);
+            if (null !== $there && $here !== $there) {
+                $differences[] = ['number' => (string) $code, 'one' => $here, 'other' => $there];
+            }
+        }
+
+        return $differences;
+    }
+
+    /** What a number means in the orthodox stance, in words. */
+    public function means(SchemeEntry $entry): string
+    {
+        $strike = $this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox));
+        if (null === $strike) {
+            return $entry->position->value.' '.$entry->family;
+        }
+        $target = $entry->target ?? $strike->defaultTarget();
+
+        return $strike->name.($target === $strike->defaultTarget() ? '' : ' to the '.$target->word());
+    }
+
+    /** @return list<Strike> what can be thrown from there, in either stance */
+    private function thrown(string $family, string $position): array
+    {
+        $side = Side::tryFrom($position);
+        $roles = null === $side ? [Role::from($position)] : array_map(static fn (Stance $stance): Role => $stance->roleOf($side), Stance::cases());
+
+        return array_values(array_filter(array_map(fn (Role $role): ?Strike => $this->catalogue->inFamily($family, $role), $roles)));
+    }
+}
