@@ -4,33 +4,192 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
+use Doctrine\DBAL\Connection;
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\App\Library\LibraryController;
+use Periplus\App\Library\Turn;
+use Periplus\App\Record\Record;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Problem as ReadingProblem;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\SchemeEntry;
+use Periplus\Core\Notation\SchemeReview;
+use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
+/** The numberings of the gym: what a coach can type or touch, what the head coach changes, and lists written over. */
 final readonly class SchemesController
 {
-    public function __construct(private Catalogue $catalogue)
-    {
+    private const SAMPLES = 10;
+    private const LOOKED_AT = 400;
+
+    public function __construct(
+        private Connection $connection,
+        private Catalogue $catalogue,
+        private GymSchemes $schemes,
+        private Reader $reader,
+        private Turn $turn,
+        private Record $record,
+        private ClockInterface $clock,
+    ) {
     }
 
-    /** The numbering schemes with their numbers, and all moves: what a coach can type or touch. */
+    /** The numberings with their numbers, and all strikes and moves. */
     #[Route('/api/schemes', methods: 'GET')]
-    public function __invoke(Request $request): Response
+    public function list(Request $request): Response
     {
+        $schemes = [];
+        foreach ($this->schemes->all() as [$scheme, $version]) {
+            $schemes[] = [...$this->scheme($scheme), 'version' => $version, 'isBuiltIn' => null === $version];
+        }
         $response = new JsonResponse([
-            'schemes' => array_map($this->scheme(...), array_values(Scheme::builtIn())),
+            'schemes' => $schemes,
+            'ofGym' => $this->schemes->ofGym(),
+            'strikes' => array_map(static fn ($strike): array => ['family' => $strike->family, 'role' => $strike->role->value, 'name' => $strike->name, 'limb' => $strike->limb->value, 'targets' => array_map(static fn ($target): string => $target->word(), $strike->targets)], array_values($this->catalogue->strikes)),
             'moves' => array_map(static fn ($move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words()], array_values($this->catalogue->moves)),
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);
 
         return $response;
+    }
+
+    /** What a numbering would do, before it is saved: what is wrong, what has no number, and how the library reads in it. */
+    #[Route('/api/schemes/preview', methods: 'POST')]
+    public function preview(#[MapRequestPayload(acceptFormat: 'json')] SchemeRequest $request): JsonResponse
+    {
+        $review = new SchemeReview($this->catalogue);
+        $content = $request->content();
+        $problems = $review->problems($content);
+        $stops = [] !== array_filter($problems, static fn (array $problem): bool => $problem['stops']);
+        if ($stops) {
+            return new JsonResponse(['problems' => $problems, 'gaps' => [], 'differences' => [], 'samples' => [], 'changed' => 0, 'lookedAt' => 0]);
+        }
+        $scheme = Scheme::of('edited', $content);
+        $other = $this->schemes->named($request->comparedWith);
+
+        return new JsonResponse(['problems' => $problems, 'gaps' => $review->gaps($scheme), 'differences' => $review->differences($scheme, $other), ...$this->samples($other, $scheme)]);
+    }
+
+    /** A new numbering, or a changed one; built-in ones stay as they are. */
+    #[Route('/api/schemes/{id<[a-z0-9-]{1,40}>}', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function save(string $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] SchemeRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        if (isset(Scheme::builtIn()[$id])) {
+            throw new Problem(409, 'built-in', 'A built-in numbering stays as it is. Save yours under another name.');
+        }
+        $content = $request->content();
+        foreach ((new SchemeReview($this->catalogue))->problems($content) as $problem) {
+            if ($problem['stops']) {
+                throw new Problem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
+            }
+        }
+        $basedOn = $http->headers->has('If-None-Match') ? null : LibraryController::basedOn($http);
+        $scheme = Scheme::of($id, $content);
+        $this->connection->transactional(function () use ($id, $basedOn, $scheme, $user): void {
+            $this->turn->take();
+            $version = $this->schemes->version($id);
+            if ($version !== $basedOn) {
+                throw null === $basedOn
+                    ? new Problem(409, 'name-taken', 'There is a numbering of this name already. Choose another name.')
+                    : new Problem(412, 'changed-meanwhile', 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
+            }
+            $this->schemes->store($scheme, $user->id(), $this->clock->now());
+            $this->record->add($user->id(), 'scheme.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $scheme->name), 'numbering/'.$id);
+        });
+        $this->schemes->forget($id);
+
+        return new JsonResponse([...$this->scheme($scheme), 'version' => ($basedOn ?? 0) + 1, 'isBuiltIn' => false], null === $basedOn ? 201 : 200);
+    }
+
+    /** The numbering of whoever has not chosen one. */
+    #[Route('/api/gym/scheme', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function choose(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
+    {
+        $scheme = $this->schemes->named((string) $request->scheme);
+        $this->connection->transactional(function () use ($scheme, $user): void {
+            $this->turn->take();
+            $this->connection->update('gym', ['scheme' => $scheme->id], ['id' => 1]);
+            $this->record->add($user->id(), 'scheme.chosen', \sprintf('made “%s” the numbering of the gym', $scheme->name), 'numbering/'.$scheme->id);
+        });
+
+        return new Response(status: 204);
+    }
+
+    /** The numbering that a coach reads in; null for the gym's. */
+    #[Route('/api/me/scheme', methods: 'PUT')]
+    public function read(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
+    {
+        $this->connection->update('user', ['scheme' => null === $request->scheme ? null : $this->schemes->named($request->scheme)->id], ['id' => $user->id()]);
+
+        return new Response(status: 204);
+    }
+
+    #[Route('/api/translate', methods: 'POST')]
+    public function translate(#[MapRequestPayload(acceptFormat: 'json')] TranslateRequest $request): JsonResponse
+    {
+        $from = $this->schemes->named($request->from);
+        $to = $this->schemes->named($request->to);
+        $writer = new Writer($to);
+        $lines = preg_split('/\R/u', $request->text);
+        $lines = false === $lines ? [] : $lines;
+        if (\count($lines) > TranslateRequest::MOST_LINES) {
+            throw new Problem(422, 'invalid', \sprintf('Translate at most %d lines at a time.', TranslateRequest::MOST_LINES));
+        }
+        $rows = [];
+        foreach ($lines as $at => $line) {
+            [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
+            if ('' === $chain) {
+                $rows[] = ['line' => $at + 1, 'text' => $line, 'written' => $line, 'problems' => []];
+                continue;
+            }
+            $reading = $this->reader->read($chain, $from, $request->stance);
+            $rows[] = [
+                'line' => $at + 1,
+                'text' => $line,
+                'written' => null === $reading->chain ? null : $writer->write(new Voice($reading->chain, $request->stance)).('' === $name ? '' : ' # '.$name),
+                'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $reading->problems),
+            ];
+        }
+
+        return new JsonResponse(['lines' => $rows, 'differences' => (new SchemeReview($this->catalogue))->differences($from, $to)]);
+    }
+
+    /**
+     * How combinations of the library read before and after, those that change first.
+     *
+     * @return array{samples: list<array{id: int, name: string, before: string, after: string}>, changed: int, lookedAt: int}
+     */
+    private function samples(Scheme $before, Scheme $after): array
+    {
+        /** @var list<array{id: int|string, name: string, notation: string, stance: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT id, name, notation, stance FROM combination WHERE archived_at IS NULL ORDER BY name, id LIMIT '.self::LOOKED_AT);
+        [$changed, $same] = [[], []];
+        foreach ($rows as $row) {
+            $stance = Stance::from($row['stance']);
+            $chain = $this->reader->read($row['notation'], Scheme::named('parity'), $stance)->chain;
+            if (null === $chain) {
+                continue;
+            }
+            $voice = new Voice($chain, $stance);
+            $sample = ['id' => (int) $row['id'], 'name' => $row['name'], 'before' => (new Writer($before))->write($voice), 'after' => (new Writer($after))->write($voice)];
+            $sample['before'] === $sample['after'] ? $same[] = $sample : $changed[] = $sample;
+        }
+
+        return ['samples' => \array_slice([...$changed, ...$same], 0, self::SAMPLES), 'changed' => \count($changed), 'lookedAt' => \count($rows)];
     }
 
     /** @return array<string, mixed> */
@@ -44,7 +203,9 @@ final readonly class SchemesController
             'numbers' => array_values(array_map(fn (SchemeEntry $entry): array => [
                 'number' => $entry->code,
                 'family' => $entry->family,
+                'position' => $entry->position->value,
                 'target' => $entry->target?->word(),
+                'name' => $entry->name,
                 'roles' => ['orthodox' => $entry->role(Stance::Orthodox)->value, 'southpaw' => $entry->role(Stance::Southpaw)->value],
                 'limb' => ($this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox)) ?? $this->catalogue->inFamily($entry->family, $entry->role(Stance::Southpaw)))?->limb->value,
             ], $scheme->entries)),

@@ -16,6 +16,8 @@ final readonly class WriteGuard
 {
     /** Largest body of a request, in bytes. */
     public const LARGEST = 65_536;
+    /** Largest file to be imported, in bytes. */
+    public const LARGEST_IMPORT = 4_194_304;
 
     public function __construct(private CsrfTokenManagerInterface $tokens)
     {
@@ -27,8 +29,9 @@ final readonly class WriteGuard
         if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
-        if ((int) $request->headers->get('Content-Length', '0') > self::LARGEST || \strlen($request->getContent()) > self::LARGEST) {
-            throw new Problem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', self::LARGEST / 1024));
+        $largest = '/api/imports' === $request->getPathInfo() ? self::LARGEST_IMPORT : self::LARGEST;
+        if ((int) $request->headers->get('Content-Length', '0') > $largest || \strlen($request->getContent()) > $largest) {
+            throw new Problem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024));
         }
         $token = (string) $request->headers->get('X-CSRF-Token');
         if (!$this->tokens->isTokenValid(new CsrfToken(SessionView::TOKEN_ID, $token))) {

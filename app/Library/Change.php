@@ -12,6 +12,7 @@ enum Change: string
     case Archived = 'archived';
     case Restored = 'restored';
     case BroughtBack = 'brought-back';
+    case Imported = 'imported';
 
     /** What was done, to be read before the name of the combination. */
     public function words(): string
@@ -19,6 +20,7 @@ enum Change: string
         return match ($this) {
             self::Created => 'put into the library:',
             self::Updated => 'changed',
+            self::Imported => 'changed by an import',
             self::Archived => 'archived',
             self::Restored => 'restored',
             self::BroughtBack => 'brought back an earlier version of',

@@ -31,15 +31,35 @@ final readonly class Kin
     {
     }
 
-    /**
-     * @return list<array{row: Relative, relation: Relation, distance: float}> the closest first
-     */
+    /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first; what contains it, too */
     public function of(Voice $voice, ?int $except = null): array
+    {
+        $sequence = Sequence::of($voice->chain);
+        $rows = $this->tracing($sequence);
+        if (\count($sequence->items) > 1) {
+            array_push($rows, ...$this->withSequences([...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)]), ...$this->holding($sequence));
+        }
+
+        return $this->related($voice, $rows, $except);
+    }
+
+    /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first, from the indices alone */
+    public function near(Voice $voice): array
+    {
+        return $this->related($voice, $this->tracing(Sequence::of($voice->chain)), null);
+    }
+
+    /**
+     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> $rows candidates
+     *
+     * @return list<array{row: Relative, relation: Relation, distance: float}>
+     */
+    private function related(Voice $voice, array $rows, ?int $except): array
     {
         $sequence = Sequence::of($voice->chain);
         $likeness = Likeness::builtIn();
         $found = [];
-        foreach ($this->candidates($sequence) as $row) {
+        foreach ($rows as $row) {
             $other = Sequence::read($row['sequence']);
             $relation = Relation::between($sequence, $other, $likeness);
             if (null !== $relation) {
@@ -116,20 +136,10 @@ final readonly class Kin
         return ['orphans' => $orphanRows, 'orphanCount' => \count($orphans), 'hubs' => $hubRows];
     }
 
-    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> */
-    private function candidates(Sequence $sequence): array
+    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> what shares a trace */
+    private function tracing(Sequence $sequence): array
     {
-        $rows = $this->rows(
-            'c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))',
-            [Traces::of($sequence)],
-            [ArrayParameterType::BINARY],
-        );
-        $runs = [...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)];
-        if (\count($sequence->items) > 1) {
-            array_push($rows, ...$this->withSequences($runs), ...$this->holding($sequence));
-        }
-
-        return $rows;
+        return $this->rows('c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))', [Traces::of($sequence)], [ArrayParameterType::BINARY]);
     }
 
     /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> what holds it anywhere */

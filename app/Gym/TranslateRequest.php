@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A list, one chain a line with its name after "#", to be written over from one numbering into another. */
+final readonly class TranslateRequest
+{
+    public const MOST_LINES = 300;
+
+    public function __construct(
+        #[Assert\Length(max: 40_000, maxMessage: 'Translate at most {{ limit }} characters at a time.')]
+        public string $text,
+        public string $from = 'parity',
+        public string $to = 'parity',
+        public Stance $stance = Stance::Orthodox,
+    ) {
+    }
+}

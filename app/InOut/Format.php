@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\InOut;
+
+/** The forms in which a library goes out and comes in; docs/formats/library.md describes them. */
+enum Format: string
+{
+    case Json = 'json';
+    case Csv = 'csv';
+    case Text = 'text';
+
+    public function type(): string
+    {
+        return match ($this) {
+            self::Json => 'application/json',
+            self::Csv => 'text/csv; charset=utf-8',
+            self::Text => 'text/plain; charset=utf-8',
+        };
+    }
+
+    public function ending(): string
+    {
+        return self::Text === $this ? 'txt' : $this->value;
+    }
+}

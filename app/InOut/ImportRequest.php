@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\InOut;
+
+use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A file to be imported, and what holds where it does not say. */
+final readonly class ImportRequest
+{
+    public function __construct(
+        public Format $format,
+        public string $content,
+        public string $scheme = 'parity',
+        public Stance $stance = Stance::Orthodox,
+        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        public string $rules = 'all-limbs',
+    ) {
+    }
+}

@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\InOut;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Account\User;
+use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\Problem;
+use Periplus\App\Library\Bulk;
+use Periplus\App\Library\Change;
+use Periplus\App\Library\Checked;
+use Periplus\App\Library\Content;
+use Periplus\App\Library\Draft;
+use Periplus\App\Library\Drafts;
+use Periplus\App\Library\Kin;
+use Periplus\App\Library\Library;
+use Periplus\App\Library\SaveRequest;
+use Periplus\App\Record\Record;
+use Periplus\App\Review\Proposal;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Technique\Stance;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Validator\Validator\ValidatorInterface;
+
+/**
+ * Imports in two halves. The first reads a file line by line and says what each would do, in steps that survive a kill;
+ * nothing of the library changes. The second puts all of it in place in one transaction, or nothing.
+ */
+final readonly class Imports
+{
+    private const BATCH = 50;
+
+    public function __construct(
+        private Connection $connection,
+        private Drafts $drafts,
+        private Library $library,
+        private Bulk $bulk,
+        private Kin $kin,
+        private Check $check,
+        private GymRules $rules,
+        private GymSchemes $schemes,
+        private Record $record,
+        private ValidatorInterface $validator,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /** @return int the id */
+    public function start(ImportRequest $request, int $starter): int
+    {
+        $options = ['scheme' => $this->schemes->named($request->scheme)->id, 'stance' => $request->stance->value, 'rules' => $request->rules];
+        $entries = Entries::of($request->format, $request->content, $options);
+        // One import a coach: the one before was given up or is done.
+        $this->connection->delete('import_run', ['starter_id' => $starter]);
+        $this->connection->insert('import_run', [
+            'state' => 'reading',
+            'format' => $request->format->value,
+            'options' => json_encode($options, \JSON_THROW_ON_ERROR),
+            'content' => $request->content,
+            'total' => \count($entries),
+            'done' => 0,
+            'starter_id' => $starter,
+            'started_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+        ]);
+
+        return (int) $this->connection->lastInsertId();
+    }
+
+    /** Goes on reading for about that long, at least one batch. */
+    public function advance(int $id, float $seconds): void
+    {
+        $until = microtime(true) + $seconds;
+        $run = $this->run($id);
+        if ('reading' !== $run['state']) {
+            return;
+        }
+        $entries = Entries::of(Format::from($run['format']), $run['content'], $run['options']);
+        do {
+            $going = $this->connection->transactional(function () use ($id, $entries): bool {
+                $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
+                $run = $this->run($id);
+                if ('reading' !== $run['state']) {
+                    return false;
+                }
+                $batch = \array_slice($entries, $run['done'], self::BATCH);
+                foreach ($batch as $at => $entry) {
+                    // Numbered by their order: two combinations of a JSON file may stand on one line.
+                    $this->connection->insert('import_line', ['import_id' => $id, 'line' => $run['done'] + $at + 1, ...$this->judge($id, $entry)]);
+                }
+                $done = $run['done'] + \count($batch);
+                $this->connection->update('import_run', ['done' => $done, 'state' => $done === $run['total'] ? 'ready' : 'reading'], ['id' => $id]);
+
+                return $done < $run['total'];
+            });
+        } while ($going && microtime(true) < $until);
+    }
+
+    /** Puts everything in place, or nothing. */
+    public function apply(int $id, User $user): void
+    {
+        set_time_limit(300);
+        $this->library->turn(function () use ($id, $user): void {
+            $run = $this->run($id);
+            if ('applied' === $run['state']) {
+                return;
+            }
+            if ('ready' !== $run['state']) {
+                throw new Problem(409, 'not-ready', 'The file is not read to the end yet. Wait for it, then import.');
+            }
+            /** @var list<array{line: int|string, kind: string, content: string, archived: int|string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
+            $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
+            $new = [];
+            $changed = 0;
+            foreach ($rows as $row) {
+                /** @var array{archived: bool} $data */
+                $data = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
+                $draft = $this->drafts->of(Proposal::content($row['content']));
+                if ('new' === $row['kind']) {
+                    $new[] = [$draft->content, $this->library->checked($draft), $data['archived']];
+                    continue;
+                }
+                $this->library->update((int) $row['combination_id'], (int) $row['combination_version'], $draft, $user, Change::Imported);
+                ++$changed;
+            }
+            $this->refuseWhatCame($new);
+            $this->bulk->create($new, $user->id(), $user->name());
+            $this->record->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), $changed));
+            $this->connection->update('import_run', ['state' => 'applied', 'content' => ''], ['id' => $id]);
+        });
+    }
+
+    /** @return array{id: int, state: string, total: int, done: int, counts: array<string, int>} */
+    public function state(int $id): array
+    {
+        $run = $this->run($id);
+        /** @var array<string, int|string> $counts */
+        $counts = $this->connection->fetchAllKeyValue('SELECT kind, COUNT(*) FROM import_line WHERE import_id = ? GROUP BY kind', [$id]);
+
+        return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => array_map(intval(...), $counts)];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function lines(int $id, string $kind, int $page, int $size): array
+    {
+        /** @var list<array{line: int|string, kind: string, source: string, content: string|null, message: string, combination_id: int|string|null}> $rows */
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT line, kind, source, content, message, combination_id FROM import_line WHERE import_id = ?'.('' === $kind ? '' : ' AND kind = ?').' ORDER BY line LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
+            '' === $kind ? [$id] : [$id, $kind],
+        );
+
+        return array_map(static fn (array $row): array => [
+            'entry' => (int) $row['line'],
+            'kind' => $row['kind'],
+            'source' => $row['source'],
+            'content' => null === $row['content'] ? null : Proposal::content($row['content'])->toArray(),
+            'message' => $row['message'],
+            'combination' => null === $row['combination_id'] ? null : (int) $row['combination_id'],
+        ], $rows);
+    }
+
+    /** @return array<string, mixed> a row of import_line: what the entry would do */
+    private function judge(int $id, Entry $entry): array
+    {
+        $row = ['source' => \sprintf('Line %d: %s', $entry->line, $entry->source), 'kind' => 'unreadable', 'message' => $entry->problem, 'content' => null, 'fingerprint' => null, 'combination_id' => null, 'combination_version' => null];
+        if (null === $entry->fields) {
+            return $row;
+        }
+        try {
+            $draft = $this->draft($entry->fields);
+        } catch (Problem $problem) {
+            return [...$row, 'message' => $problem->getMessage()];
+        }
+        $fingerprint = Fingerprint::of($draft->voice->chain)->withEffort;
+        $row['content'] = json_encode([...$draft->content->toArray(), 'archived' => $entry->fields['archived']], \JSON_THROW_ON_ERROR);
+        $row['fingerprint'] = $fingerprint;
+        $earlier = $this->connection->fetchOne("SELECT line FROM import_line WHERE import_id = ? AND fingerprint = ? AND kind IN ('new', 'changed') LIMIT 1", [$id, $fingerprint]);
+        if (is_numeric($earlier)) {
+            return [...$row, 'kind' => 'duplicate', 'message' => \sprintf('The same chain is entry %d of this file.', $earlier)];
+        }
+        /** @var array{id: int|string, name: string, version: int|string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, archived_at: string|null}|false $same */
+        $same = $this->connection->fetchAssociative('SELECT * FROM combination WHERE in_use = ? OR (fingerprint_with_effort = ? AND archived_at IS NOT NULL AND name = ?) ORDER BY archived_at IS NULL DESC LIMIT 1', [$fingerprint, $fingerprint, $draft->content->name]);
+        if (false !== $same) {
+            $theirs = self::content($same);
+            $isSame = mb_strtolower($theirs->name) === mb_strtolower($draft->content->name);
+            if ($isSame && $theirs->toArray() === $draft->content->toArray()) {
+                return [...$row, 'kind' => 'same', 'message' => 'It is in the library just so.', 'combination_id' => (int) $same['id']];
+            }
+
+            return $isSame && null === $same['archived_at']
+                ? [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes %s of “%s”.', implode(', ', $draft->content->differencesFrom($theirs)), $theirs->name), 'combination_id' => (int) $same['id'], 'combination_version' => (int) $same['version']]
+                : [...$row, 'kind' => 'duplicate', 'message' => \sprintf('This chain is in the library already as “%s”.', $theirs->name), 'combination_id' => (int) $same['id']];
+        }
+        /** @var array{id: int|string, version: int|string, name: string, notation: string}|false $named */
+        $named = $this->connection->fetchAssociative('SELECT id, version, name, notation FROM combination WHERE name = ? AND archived_at IS NULL ORDER BY id LIMIT 1', [$draft->content->name]);
+        if (false !== $named && !$entry->fields['archived']) {
+            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
+        }
+
+        return [...$row, 'kind' => 'new', 'message' => $this->nearest($draft)];
+    }
+
+    /** @param array{name: string, chain: string, scheme: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
+    private function draft(array $fields): Draft
+    {
+        $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Problem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
+        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['scheme'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'] ?? 1, $fields['note']);
+        $violations = $this->validator->validate($request);
+        if (\count($violations) > 0) {
+            throw new Problem(422, 'invalid', (string) $violations->get(0)->getMessage());
+        }
+        $draft = $this->drafts->read($request);
+        if (null !== $fields['level']) {
+            return $draft;
+        }
+        $report = $this->check->run($draft->voice, new Circumstances($this->rules->named($draft->content->rules)));
+        $content = $draft->content;
+
+        return new Draft(new Content($content->name, $content->notation, $content->stance, $content->rules, $content->themes, Scale::builtIn()->of($report)->level, $content->note), $draft->voice);
+    }
+
+    /** What is near in the library, in one sentence; empty when nothing is. */
+    private function nearest(Draft $draft): string
+    {
+        $near = $this->kin->near($draft->voice);
+
+        return [] === $near ? '' : \sprintf('%s “%s” (%s).', ucfirst($near[0]['relation']->words()), $near[0]['row']['name'], $near[0]['row']['notation']);
+    }
+
+    /**
+     * What came into the library since the file was read.
+     *
+     * @param list<array{Content, Checked, bool}> $new
+     */
+    private function refuseWhatCame(array $new): void
+    {
+        foreach ($new as [$content, $checked, $archived]) {
+            if (!$archived) {
+                $this->library->refuseDuplicate($checked->fingerprint->withEffort, null);
+            }
+        }
+    }
+
+    /** @return array{state: string, format: string, content: string, total: int, done: int, options: array{scheme: string, stance: string, rules: string}} */
+    private function run(int $id): array
+    {
+        /** @var array{state: string, format: string, content: string, total: int|string, done: int|string, options: string}|false $row */
+        $row = $this->connection->fetchAssociative('SELECT state, format, content, total, done, options FROM import_run WHERE id = ?', [$id]);
+        if (false === $row) {
+            throw new Problem(404, 'not-found', 'This import is not there any more. Begin it again.');
+        }
+        /** @var array{scheme: string, stance: string, rules: string} $options */
+        $options = json_decode($row['options'], true, flags: \JSON_THROW_ON_ERROR);
+
+        return ['state' => $row['state'], 'format' => $row['format'], 'content' => $row['content'], 'total' => (int) $row['total'], 'done' => (int) $row['done'], 'options' => $options];
+    }
+
+    /** @param array{name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string} $row */
+    private static function content(array $row): Content
+    {
+        /** @var list<string> $themes */
+        $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
+
+        return new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']);
+    }
+}

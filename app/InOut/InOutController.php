@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\InOut;
+
+use Periplus\App\Account\User;
+use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\Problem;
+use Periplus\App\Library\Finder;
+use Periplus\App\Library\ListRequest;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Technique\Catalogue;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapQueryString;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+final readonly class InOutController
+{
+    /** How long one step takes, s. */
+    private const STEP = 0.6;
+    private const SIZE = 100;
+
+    public function __construct(private Imports $imports)
+    {
+    }
+
+    /** What a search finds, or the whole library; "everything" with what is archived. */
+    #[Route('/api/export.{format<json|csv|text>}', methods: 'GET')]
+    public function export(string $format, Finder $finder, Export $export, GymSchemes $schemes, Catalogue $catalogue, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest(), #[MapQueryParameter] bool $everything = false): Response
+    {
+        $form = Format::from($format);
+        $scheme = $schemes->of($user);
+        $clauses = (new SearchReader($scheme, $catalogue))->read($list->q)->clauses;
+        $ids = $finder->all($clauses, $list);
+        if ($everything) {
+            $ids = [...$ids, ...$finder->all([], new ListRequest(archived: true))];
+        }
+        $rows = (static function () use ($finder, $ids): iterable {
+            foreach (array_chunk($ids, 500) as $chunk) {
+                yield from $finder->read($chunk);
+            }
+        })();
+
+        return new Response($export->write($form, $rows, $scheme), 200, [
+            'Content-Type' => $form->type(),
+            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, 'library.'.$form->ending()),
+        ]);
+    }
+
+    #[Route('/api/imports', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function start(#[MapRequestPayload(acceptFormat: 'json')] ImportRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->imports->state($this->imports->start($request, $user->id())), 201);
+    }
+
+    #[Route('/api/imports/{id<\d{1,9}>}', methods: 'GET')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function read(int $id): JsonResponse
+    {
+        return new JsonResponse($this->imports->state($id));
+    }
+
+    #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function lines(int $id, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
+    {
+        if ($page < 1 || $page > Entries::MOST) {
+            throw new Problem(422, 'invalid', 'There is no such page.');
+        }
+
+        return new JsonResponse(['lines' => $this->imports->lines($id, $kind, $page, self::SIZE), 'size' => self::SIZE]);
+    }
+
+    #[Route('/api/imports/{id<\d{1,9}>}/advance', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function advance(int $id): JsonResponse
+    {
+        $this->imports->advance($id, self::STEP);
+
+        return new JsonResponse($this->imports->state($id));
+    }
+
+    #[Route('/api/imports/{id<\d{1,9}>}/apply', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function apply(int $id, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->imports->apply($id, $user);
+
+        return new JsonResponse($this->imports->state($id));
+    }
+}

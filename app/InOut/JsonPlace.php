@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\InOut;
+
+/** Places in a JSON text, which PHP's own reader does not tell: where it breaks, and where the items of a list begin. */
+final readonly class JsonPlace
+{
+    /** Strings, numbers and words whole, signs one by one. */
+    private const TOKEN = '/\G\s*(?:("(?:[^"\\\\\x00-\x1f]|\\\\(?:["\\\\\/bfnrt]|u[0-9a-fA-F]{4}))*+")|(-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?(?![\w.]))|(true|false|null)(?!\w)|([\[\]{},:]))/A';
+
+    private function __construct(public int $line, public int $column)
+    {
+    }
+
+    /** The first place at which no JSON text goes on like this; the end when something is missing there. */
+    public static function ofMistake(string $json): self
+    {
+        // What may come next: a value, a key or an end; open brackets are kept on a stack.
+        [$stack, $expect] = [[], 'value'];
+        foreach (self::tokens($json) as [$at, $kind, $token]) {
+            $top = end($stack);
+            $ends = \in_array($token, [']', '}'], true) && $token === ('[' === $top ? ']' : '}') && \in_array($expect, ['after', 'first'], true) && false !== $top;
+            $fits = match (true) {
+                'broken' === $kind => false,
+                $ends => true,
+                'after' === $expect => ',' === $token && false !== $top,
+                'colon' === $expect => ':' === $token,
+                'key' === $expect, 'first' === $expect && '{' === $top => 'string' === $kind,
+                default => 'sign' !== $kind || '[' === $token || '{' === $token,
+            };
+            if (!$fits) {
+                return self::at($json, $at);
+            }
+            if ($ends) {
+                array_pop($stack);
+                $expect = 'after';
+            } elseif (',' === $token) {
+                $expect = '{' === $top ? 'key' : 'value';
+            } elseif (':' === $token) {
+                $expect = 'value';
+            } elseif ('[' === $token || '{' === $token) {
+                $stack[] = $token;
+                $expect = 'first';
+            } else {
+                $expect = 'key' === $expect || ('first' === $expect && '{' === $top) ? 'colon' : 'after';
+            }
+        }
+
+        return self::at($json, \strlen($json));
+    }
+
+    /** @return list<int> the lines at which the items of the list under that key of the outermost object begin */
+    public static function ofItems(string $json, string $key): array
+    {
+        [$depth, $inside, $before, $lines, $line, $counted] = [0, false, ['', ''], [], 1, 0];
+        foreach (self::tokens($json) as [$at, , $token]) {
+            if ($inside && 2 === $depth && !\in_array($token, [',', ']'], true)) {
+                $line += substr_count($json, "\n", $counted, $at - $counted);
+                $counted = $at;
+                $lines[] = $line;
+            }
+            $depth += match ($token) {
+                '[', '{' => 1,
+                ']', '}' => -1,
+                default => 0,
+            };
+            if (1 === $depth && $inside) {
+                return $lines;
+            }
+            $inside = $inside || (2 === $depth && '[' === $token && ':' === $before[1] && '"'.$key.'"' === $before[0]);
+            $before = [$before[1], $token];
+        }
+
+        return $lines;
+    }
+
+    /** @return iterable<array{int, string, string}> place, kind and text of each token; a last one of kind "broken" where there is none */
+    private static function tokens(string $json): iterable
+    {
+        $at = 0;
+        while (1 === preg_match(self::TOKEN, $json, $found, \PREG_OFFSET_CAPTURE | \PREG_UNMATCHED_AS_NULL, $at)) {
+            foreach ([1 => 'string', 2 => 'number', 3 => 'word', 4 => 'sign'] as $group => $kind) {
+                if (null !== $found[$group][0]) {
+                    yield [$found[$group][1], $kind, $found[$group][0]];
+                }
+            }
+            $at = $found[0][1] + \strlen((string) $found[0][0]);
+        }
+        $rest = $at + strspn($json, " \t\r\n", $at);
+        if ($rest < \strlen($json)) {
+            yield [$rest, 'broken', ''];
+        }
+    }
+
+    private static function at(string $json, int $offset): self
+    {
+        $before = substr($json, 0, $offset);
+        $start = strrpos($before, "\n");
+
+        return new self(1 + substr_count($before, "\n"), 1 + mb_strlen(false === $start ? $before : substr($before, $start + 1)));
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A search of the library under a name. */
+final readonly class ViewRequest
+{
+    public function __construct(
+        #[Assert\NotBlank(message: 'Give the view a name.', normalizer: 'trim')]
+        #[Assert\Length(max: 60, maxMessage: 'A name has at most {{ limit }} characters.')]
+        public string $name,
+        /** What stands after the "?" in the address of the library. */
+        #[Assert\Length(max: 500, maxMessage: 'This search is too long to be kept.')]
+        #[Assert\Regex('/^[^#\r\n]*$/', message: 'This is not an address of the library.')]
+        public string $address,
+        public bool $shared = false,
+    ) {
+    }
+}

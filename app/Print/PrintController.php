@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Print;
+
+use Periplus\App\Account\User;
+use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\Problem;
+use Periplus\App\Library\Finder;
+use Periplus\App\Library\Lines;
+use Periplus\App\Library\ListRequest;
+use Periplus\App\Library\Row;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Technique\Catalogue;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryString;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Pictures and paper, in the numbers that the coach reads. */
+final readonly class PrintController
+{
+    public function __construct(private Finder $finder, private Lines $lines, private GymSchemes $schemes)
+    {
+    }
+
+    #[Route('/api/combinations/{id<\d{1,9}>}/line.svg', methods: 'GET')]
+    public function line(int $id, #[CurrentUser] User $user): Response
+    {
+        $row = $this->get($id);
+        $drawn = $this->lines->of($row->content, $this->schemes->of($user));
+
+        return self::file(LineDrawing::of($drawn['line'], $row->content->name.': '.$drawn['text'])['svg'], 'image/svg+xml', $row->content->name.'.svg');
+    }
+
+    #[Route('/api/combinations/{id<\d{1,9}>}/card.pdf', methods: 'GET')]
+    public function card(int $id, #[CurrentUser] User $user, Paper $paper): Response
+    {
+        $row = $this->get($id);
+
+        return self::file($paper->card($row, $this->schemes->of($user)), 'application/pdf', $row->content->name.'.pdf');
+    }
+
+    /** What a search finds, in its order. */
+    #[Route('/api/wall-sheet.pdf', methods: 'GET')]
+    public function wallSheet(Catalogue $catalogue, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): Response
+    {
+        $scheme = $this->schemes->of($user);
+        $ids = $this->finder->all((new SearchReader($scheme, $catalogue))->read($list->q)->clauses, $list);
+        if ([] === $ids) {
+            throw new Problem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.');
+        }
+        if (\count($ids) > Paper::MOST) {
+            throw new Problem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
+        }
+
+        return self::file($paper->wallSheet($this->finder->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $scheme), 'application/pdf', 'wall-sheet.pdf');
+    }
+
+    private function get(int $id): Row
+    {
+        return $this->finder->read([$id])[0] ?? throw new Problem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
+    }
+
+    private static function file(string $content, string $type, string $name): Response
+    {
+        $plain = (string) preg_replace('/[^A-Za-z0-9._ -]+/', '-', $name);
+
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, strtr($name, ['/' => '-', '\\' => '-']), strtr($plain, ['%' => '-'])),
+        ]);
+    }
+}
