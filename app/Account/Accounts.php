@@ -45,7 +45,13 @@ final readonly class Accounts implements UserProviderInterface
             throw new UserNotFoundException();
         }
 
-        return $user->isStill($row) ? $user : $this->loadUserByIdentifier($user->getUserIdentifier());
+        if ($user->isStill($row)) {
+            return $user;
+        }
+        $now = $this->loadUserByIdentifier($user->getUserIdentifier());
+        $this->entities->refresh($now);
+
+        return $now;
     }
 
     public function supportsClass(string $class): bool

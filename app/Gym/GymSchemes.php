@@ -31,7 +31,7 @@ final class GymSchemes
     /** @throws Problem when the gym has no such numbering */
     public function named(string $id): Scheme
     {
-        return Scheme::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new Problem(422, 'no-such-scheme', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'scheme', 'message' => 'There is no such numbering.']]]);
+        return Scheme::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new Problem(422, 'invalid', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'scheme', 'message' => 'There is no such numbering.']]]);
     }
 
     /** The numbering that a coach reads in. */

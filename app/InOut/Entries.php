@@ -110,14 +110,14 @@ final readonly class Entries
             if ([null] === $cells) {
                 continue;
             }
-            $source = self::short(implode(',', array_map(strval(...), $cells)));
+            $source = self::short(implode(',', $cells));
             if (\count($cells) > \count($columns)) {
                 $entries[] = new Entry($line, $source, null, \sprintf('This line has %d cells, and there are %d columns. Is a comma missing its quotes?', \count($cells), \count($columns)));
                 continue;
             }
             $row = [];
             foreach ($columns as $at => $column) {
-                $row[$column] = (string) preg_replace("/^'(?='*[=+\\-@\\t\\r])/", '', (string) ($cells[$at] ?? ''));
+                $row[$column] = (string) preg_replace("/^'(?='*[=+\\-@\\t\\r])/", '', $cells[$at] ?? '');
             }
             $or = static fn (string $column, string $default): string => '' === trim($row[$column] ?? '') ? $default : trim($row[$column]);
             $entries[] = new Entry($line, $source, [

@@ -135,14 +135,14 @@ final readonly class Imports
         });
     }
 
-    /** @return array{id: int, state: string, total: int, done: int, counts: array<string, int>} */
+    /** @return array{id: int, state: string, total: int, done: int, counts: object} */
     public function state(int $id): array
     {
         $run = $this->run($id);
         /** @var array<string, int|string> $counts */
         $counts = $this->connection->fetchAllKeyValue('SELECT kind, COUNT(*) FROM import_line WHERE import_id = ? GROUP BY kind', [$id]);
 
-        return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => array_map(intval(...), $counts)];
+        return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => (object) array_map(intval(...), $counts)];
     }
 
     /** @return list<array<string, mixed>> */

@@ -97,13 +97,14 @@ class Combination
     #[ORM\Column(nullable: true)]
     private ?\DateTimeImmutable $archivedAt = null;
 
+    // Nothing is readonly here: the mapper reads a combination anew once it is held for a write.
     public function __construct(
         Content $content,
         Checked $checked,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
-        private readonly User $author,
+        private User $author,
         #[ORM\Column]
-        private readonly \DateTimeImmutable $createdAt,
+        private \DateTimeImmutable $createdAt,
     ) {
         $this->write($content, $checked, $author, $createdAt);
     }

@@ -29,7 +29,7 @@ final class Version20261125000003 extends AbstractMigration
         $this->addSql('CREATE INDEX scan ON combination (archived_at, rules, verdict, level, stance, strikes, weapons, meets, author_id, drilled_at, sequence)');
         $this->addSql('CREATE TABLE combination_mark (mark VARCHAR(41) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL, combination_id INT NOT NULL, PRIMARY KEY (mark, combination_id), INDEX of_combination (combination_id, mark), CONSTRAINT mark_of FOREIGN KEY (combination_id) REFERENCES combination (id) ON DELETE CASCADE) DEFAULT CHARACTER SET utf8mb4');
         $this->addSql('CREATE TABLE combination_trace (trace BINARY(8) NOT NULL, combination_id INT NOT NULL, PRIMARY KEY (trace, combination_id), INDEX of_combination (combination_id), CONSTRAINT trace_of FOREIGN KEY (combination_id) REFERENCES combination (id) ON DELETE CASCADE)');
-        $this->addSql('CREATE TABLE gym (id INT NOT NULL, name VARCHAR(80) NOT NULL, scheme VARCHAR(40) NOT NULL, PRIMARY KEY (id)) DEFAULT CHARACTER SET utf8mb4');
+        $this->addSql('CREATE TABLE gym (id INT NOT NULL, name VARCHAR(80) NOT NULL, scheme VARCHAR(40) NOT NULL, revision BIGINT DEFAULT 0 NOT NULL, PRIMARY KEY (id)) DEFAULT CHARACTER SET utf8mb4');
         $this->addSql("INSERT INTO gym (id, name, scheme) VALUES (1, 'Our gym', 'parity')");
         $this->addSql('CREATE TABLE scheme (id VARCHAR(40) NOT NULL, version INT DEFAULT 1 NOT NULL, content JSON NOT NULL, editor_id INT NOT NULL, updated_at DATETIME NOT NULL, PRIMARY KEY (id)) DEFAULT CHARACTER SET utf8mb4');
         $this->addSql('ALTER TABLE user ADD scheme VARCHAR(40) DEFAULT NULL, ADD active TINYINT DEFAULT 1 NOT NULL, ADD last_sign_in DATETIME DEFAULT NULL');

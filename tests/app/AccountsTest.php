@@ -11,7 +11,7 @@ final class AccountsTest extends ApiTestCase
 {
     public function testAChangeOfRoleHoldsFromTheNextRequestOn(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->signIn('other');
         self::assertSame(403, $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"'])->status);

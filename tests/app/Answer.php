@@ -24,7 +24,7 @@ final readonly class Answer
     {
         $raw = (string) $response->getContent();
         /** @var array<string, mixed> $body */
-        $body = '' === $raw ? [] : json_decode($raw, true, flags: \JSON_THROW_ON_ERROR);
+        $body = '' === $raw || !str_contains((string) $response->headers->get('Content-Type'), 'json') ? [] : json_decode($raw, true, flags: \JSON_THROW_ON_ERROR);
 
         return new self($response->getStatusCode(), (string) $response->headers->get('Content-Type'), $raw, $body, $response->headers->get('ETag'), $response->headers->get('Retry-After'));
     }

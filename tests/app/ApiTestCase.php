@@ -25,7 +25,7 @@ abstract class ApiTestCase extends WebTestCase
         $this->browser->disableReboot();
         $users = self::service(EntityManagerInterface::class);
         $hasher = self::service(UserPasswordHasherInterface::class);
-        foreach (['head' => GymRole::HeadCoach, 'coach' => GymRole::Coach, 'other' => GymRole::Coach] as $name => $role) {
+        foreach (['head' => GymRole::HeadCoach, 'coach' => GymRole::Coach, 'other' => GymRole::Coach, 'second' => GymRole::HeadCoach] as $name => $role) {
             $user = new User($name.'@gym.example', ucfirst($name).' Coach', $role);
             $user->usePasswordHash($hasher->hashPassword($user, self::PASSWORD));
             $users->persist($user);

@@ -43,6 +43,11 @@ final class Contract
         $type = explode(';', $answer->contentType)[0];
         Assert::assertArrayHasKey($type, $content, $where.' is of another type.');
         Assert::assertIsArray($content[$type]);
+        if (!str_ends_with($type, 'json')) {
+            Assert::assertNotSame('', $answer->raw, $where.' is empty.');
+
+            return;
+        }
         self::validate($content[$type]['schema'] ?? [], $answer->raw, $where);
     }
 

@@ -10,21 +10,21 @@ final class LibraryTest extends ApiTestCase
 {
     public function testWhatOneCoachSavesAnotherFinds(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => 'jab cross, left hook body, exit', 'stance' => 'orthodox']));
         self::assertSame([201, '"1"', '1 2 3b exit', 'flows'], [$saved->status, $saved->etag, $saved->body['notation'], $saved->body['verdict']]);
 
-        $this->signIn('other');
+        $this->signIn('second');
         $list = $this->ask('GET', '/api/combinations?q=cellar');
         self::assertSame(1, $list->body['total']);
         $found = $this->ask('GET', '/api/combinations/'.$saved->id());
-        self::assertSame(['id' => self::author($saved), 'name' => 'Coach Coach'], $found->body['author']);
+        self::assertSame(['id' => self::author($saved), 'name' => 'Head Coach'], $found->body['author']);
         self::assertSame($saved->body, $found->body);
     }
 
     public function testASchemeIsOnlyAWayOfWriting(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 K4', 'scheme' => 'body-pairs', 'rules' => 'kickboxing']));
 
         self::assertSame('1 2 3b 14', $saved->body['notation']);
@@ -34,8 +34,18 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['q=liver', ['Window']])]
     #[TestWith(['q=lead+hook', ['Elbow', 'Window']])]
     #[TestWith(['q=3b', ['Window']])]
-    #[TestWith(['q=%25', []])]
-    #[TestWith(['q=_____', []])]
+    #[TestWith(['q=zz%25', []])]
+    #[TestWith(['q=_ell_', []])]
+    #[TestWith(['q=starts+1', ['Elbow', 'Window']])]
+    #[TestWith(['q=ends+kick', ['Cold kick', 'Elbow']])]
+    #[TestWith(['q=has+2+3', ['Elbow', 'Window']])]
+    #[TestWith(['q=no+kick,+level+2', ['Nail', 'Window']])]
+    #[TestWith(['q=length+1', ['Cold kick']])]
+    #[TestWith(['q=liver+starts+1', ['Window']])]
+    #[TestWith(['q=theme+liver', ['Window']])]
+    #[TestWith(['q=by+head+breaks', ['Elbow']])]
+    #[TestWith(['q=drilled+never+has+31', ['Elbow']])]
+    #[TestWith(['q=from+southpaw', []])]
     #[TestWith(["q=';DROP+TABLE+combination;--", []])]
     #[TestWith(['weapon=leg', ['Cold kick', 'Elbow']])]
     #[TestWith(['weapon=elbow', ['Elbow']])]
@@ -49,7 +59,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['archived=true', []])]
     public function testFiltersAndSorts(string $query, array $names): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         foreach ([
             ['name' => 'Window', 'text' => '1 2 3b exit'],
             ['name' => 'Nail', 'text' => '2 2', 'themes' => []],
@@ -79,16 +89,16 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['sort=password'])]
     public function testAFilterThatIsNotToBeHadIsRefused(string $query): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
 
         self::assertSame(422, $this->ask('GET', '/api/combinations?'.$query)->status);
     }
 
     public function testEveryChangeIsAVersion(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
-        $this->signIn('other');
+        $this->signIn('second');
         $changed = $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'name' => 'Cellar door']), ['If-Match' => '"1"']);
         self::assertSame([200, '"2"', 2], [$changed->status, $changed->etag, $changed->body['version']]);
 
@@ -99,15 +109,15 @@ final class LibraryTest extends ApiTestCase
 
     public function testAStaleWriteIsRefusedAndToldWhatChanged(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
-        $this->signIn('other');
+        $this->signIn('second');
         $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'level' => 3]), ['If-Match' => '"1"']);
-        $this->signIn('coach');
+        $this->signIn('head');
         $stale = $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Mine']), ['If-Match' => '"1"']);
 
         self::assertSame([412, 'changed-meanwhile', ['chain', 'level']], [$stale->status, $stale->type(), $stale->body['changed']]);
-        self::assertStringStartsWith('Other Coach changed this combination meanwhile (chain, level).', $stale->title());
+        self::assertStringStartsWith('Second Coach changed this combination meanwhile (chain, level).', $stale->title());
         self::assertIsArray($stale->body['current']);
         self::assertSame(2, $stale->body['current']['version']);
         self::assertSame('Cellar window', $this->ask('GET', "/api/combinations/$id")->body['name'], 'Nothing was overwritten.');
@@ -119,7 +129,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith([['If-Match' => '1']])]
     public function testAWriteHasToNameItsVersion(array $headers): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
 
         self::assertSame(428, $this->ask('PUT', "/api/combinations/$id", self::combination(), $headers)->status);
@@ -128,7 +138,7 @@ final class LibraryTest extends ApiTestCase
 
     public function testArchivedIsOutOfUseAndComesBack(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $archived = $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"']);
         self::assertSame(200, $archived->status);
@@ -142,7 +152,7 @@ final class LibraryTest extends ApiTestCase
 
     public function testTheSameChainIsNotSavedTwice(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $first = $this->ask('POST', '/api/combinations', self::combination());
         $again = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Other name', 'text' => 'jab, cross, right hook body, exit', 'stance' => 'southpaw']));
 
@@ -158,7 +168,7 @@ final class LibraryTest extends ApiTestCase
 
     public function testAChainThatCannotBeReadIsNotSaved(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $answer = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 crss 2']));
 
         self::assertSame([422, 'unreadable-chain'], [$answer->status, $answer->type()]);
@@ -178,7 +188,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith([['themes' => ['']], 'themes[0]'])]
     public function testWhatCannotBeTakenIsNamed(array $with, string $field): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $answer = $this->ask('POST', '/api/combinations', self::combination($with));
 
         self::assertSame(422, $answer->status, $answer->raw);
@@ -188,7 +198,7 @@ final class LibraryTest extends ApiTestCase
 
     public function testTextIsKeptAsItIsWritten(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $note = "<script>alert('1')</script> 🥊 \"Zoë\" \\ %s";
         $id = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Zoë <b>', 'note' => $note]))->id();
 
@@ -197,7 +207,7 @@ final class LibraryTest extends ApiTestCase
 
     public function testWhatIsNotThereIsSaidSo(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
 
         self::assertSame(404, $this->ask('GET', '/api/combinations/999999999')->status);
         self::assertSame(404, $this->ask('PUT', '/api/combinations/999999999', self::combination(), ['If-Match' => '"1"'])->status);

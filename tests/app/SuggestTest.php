@@ -51,7 +51,7 @@ final class SuggestTest extends ApiTestCase
 
     public function testGeneratedChainsAreNotInTheLibraryYet(): void
     {
-        $this->signIn('coach');
+        $this->signIn('head');
         $wishes = ['rules' => 'boxing', 'length' => 3, 'seed' => 5, 'count' => 4];
         $first = self::rows($this->ask('POST', '/api/generate', $wishes)->body['chains']);
         self::assertCount(4, $first);

@@ -49,7 +49,7 @@ final readonly class SearchReader
             /** @var non-empty-list<Piece> $taken */
             $taken = \array_slice($pieces, $at, $end - $at);
             $clause = $this->clause($taken);
-            $clause instanceof Problem ? $problems[] = $clause : (null === $clause ? null : $clauses[] = $clause);
+            $clause instanceof Problem ? $problems[] = $clause : $clauses[] = $clause;
             $at = $end;
         }
 
@@ -92,7 +92,7 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function clause(array $pieces): Clause|Problem|null
+    private function clause(array $pieces): Clause|Problem
     {
         $text = implode(' ', array_column($pieces, 'text'));
         $first = $pieces[0]->word();
@@ -161,7 +161,7 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function words(array $pieces, string $text): ?Clause
+    private function words(array $pieces, string $text): Clause|Problem
     {
         $words = Words::of($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => str_starts_with($piece->text, '"'));
@@ -170,8 +170,8 @@ final readonly class SearchReader
 
         return match (true) {
             [] !== $words => new Words($words, $items, $text),
-            // Signs alone, such as "/", are items or nothing.
-            default => $items,
+            // Signs alone are items, such as "/", or nothing.
+            default => $items ?? self::wrong($pieces, \sprintf('Nothing can be looked for by “%s”.', mb_substr($text, 0, 40)), 'a word, a number or a clause'),
         };
     }
 

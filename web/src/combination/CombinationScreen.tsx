@@ -194,6 +194,8 @@ const CHANGES: Record<Version["change"], string> = {
   updated: "changed",
   archived: "archived it",
   restored: "restored it",
+  "brought-back": "brought back an earlier version:",
+  imported: "changed by an import:",
 };
 const FIELDS = {
   name: "name",
@@ -245,7 +247,7 @@ function compareVersions(before: Version, now: Version): string {
 }
 
 function Difference({ now, before }: { now: Version; before: Version | undefined }) {
-  if (!before || now.change !== "updated") {
+  if (!before || now.change === "archived" || now.change === "restored") {
     return <b className="history-chain">{now.change === "created" ? now.notation : ""}</b>;
   }
   const fields = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter(
