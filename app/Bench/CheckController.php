@@ -21,6 +21,6 @@ final readonly class CheckController
     #[Route('/api/check', methods: 'POST')]
     public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
     {
-        return new JsonResponse($this->documents->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme))));
+        return new JsonResponse($this->documents->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme), null === $request->readIn ? null : $this->schemes->named($request->readIn))));
     }
 }

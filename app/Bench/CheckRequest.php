@@ -34,12 +34,14 @@ readonly class CheckRequest
         public ?float $heightCm = null,
         #[Assert\Range(min: 25, max: 100, notInRangeMessage: 'The stance length is {{ min }} to {{ max }} cm.')]
         public ?float $stanceCm = null,
+        /** The numbering of the answer, when it is not the one of the text. */
+        public ?string $readIn = null,
     ) {
     }
 
     /** @param HouseRules $rules the gym's set that the request names @param Scheme $scheme likewise */
-    public function options(HouseRules $rules, Scheme $scheme): CheckOptions
+    public function options(HouseRules $rules, Scheme $scheme, ?Scheme $readIn = null): CheckOptions
     {
-        return new CheckOptions($this->stance, $this->opponent, $rules, $scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm);
+        return new CheckOptions($this->stance, $this->opponent, $rules, $scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm, $readIn);
     }
 }

@@ -7,9 +7,14 @@ namespace Periplus\App\Gym;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
+use Periplus\App\Library\Combinations;
 use Periplus\App\Library\Drafts;
 use Periplus\App\Library\Library;
 use Periplus\App\Library\SaveRequest;
+use Periplus\App\Review\DecisionRequest;
+use Periplus\App\Review\ProposalKind;
+use Periplus\App\Review\ProposalRequest;
+use Periplus\App\Review\Proposals;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -27,6 +32,8 @@ final class DemoCommand extends Command
         private readonly EntityManagerInterface $entities,
         private readonly Library $library,
         private readonly Drafts $drafts,
+        private readonly Combinations $combinations,
+        private readonly Proposals $proposals,
         private readonly UserPasswordHasherInterface $hasher,
     ) {
         parent::__construct();
@@ -41,8 +48,11 @@ final class DemoCommand extends Command
         }
         $count = $this->entities->wrapInTransaction(function (): int {
             $coaches = $this->coaches();
+            $count = $this->combinations($coaches);
+            $this->proposals($coaches);
+            $this->entities->getConnection()->update('gym', ['name' => 'Saltworks'], ['id' => 1]);
 
-            return $this->combinations($coaches);
+            return $count;
         });
         $output->writeln(\sprintf('Loaded the demo gym: %d combinations.', $count));
 
@@ -84,6 +94,30 @@ final class DemoCommand extends Command
         }
 
         return \count($rows);
+    }
+
+    /** @param array<string, User> $coaches */
+    private function proposals(array $coaches): void
+    {
+        /** @var list<array{kind: string, of?: string, name?: string, chain?: string, by: string, rules?: string, level?: int, themes?: list<string>, note?: string, remark: string, returned?: string}> $rows */
+        $rows = $this->json('proposals.json');
+        foreach ($rows as $row) {
+            $of = isset($row['of']) ? $this->combinations->findOneBy(['name' => $row['of']]) : null;
+            $was = $of?->content();
+            $content = isset($row['chain']) ? new SaveRequest(
+                name: $row['name'] ?? $was->name ?? '',
+                text: $row['chain'],
+                stance: $was->stance ?? Stance::Orthodox,
+                rules: $row['rules'] ?? $was->rules ?? 'all-limbs',
+                themes: $row['themes'] ?? $was->themes ?? [],
+                level: $row['level'] ?? $was->level ?? 1,
+                note: $row['note'] ?? $was->note ?? '',
+            ) : null;
+            $proposal = $this->proposals->propose(new ProposalRequest(ProposalKind::from($row['kind']), $of?->id(), $of?->version(), $content, $row['remark']), $coaches[$row['by']]);
+            if (isset($row['returned'])) {
+                $this->proposals->return($proposal->id, $proposal->version, new DecisionRequest($row['returned']), $coaches['ines']);
+            }
+        }
     }
 
     /** @return array<mixed> */

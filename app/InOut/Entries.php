@@ -11,6 +11,7 @@ final readonly class Entries
 {
     public const MOST = 10_000;
     private const SHOWN = 200;
+    private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
 
     /**
      * @param array{scheme: string, stance: string, rules: string} $given what holds where the file does not say
@@ -75,7 +76,7 @@ final readonly class Entries
                 'level' => \is_int($row['level'] ?? null) ? $row['level'] : null,
                 'note' => $string('note', ''),
                 'archived' => true === ($row['archived'] ?? false),
-            ]);
+            ], stated: array_values(array_map(strval(...), array_intersect(array_keys($row), self::FIELDS))));
         }
 
         return $entries;
@@ -130,7 +131,7 @@ final readonly class Entries
                 'level' => is_numeric($or('level', '')) ? (int) $or('level', '') : null,
                 'note' => $row['note'] ?? '',
                 'archived' => \in_array(mb_strtolower($or('archived', 'no')), ['yes', 'true', '1'], true),
-            ]);
+            ], stated: array_values(array_filter(self::FIELDS, static fn (string $field): bool => \in_array($field, ['themes', 'note'], true) ? isset($row[$field]) : '' !== $or($field, ''))));
         }
     }
 

@@ -113,16 +113,15 @@ final readonly class Imports
             if ('ready' !== $run['state']) {
                 throw new Problem(409, 'not-ready', 'The file is not read to the end yet. Wait for it, then import.');
             }
-            /** @var list<array{line: int|string, kind: string, content: string, archived: int|string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
+            /** @var list<array{line: int|string, kind: string, content: string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
             $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
             $new = [];
             $changed = 0;
             foreach ($rows as $row) {
-                /** @var array{archived: bool} $data */
-                $data = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
-                $draft = $this->drafts->of(Proposal::content($row['content']));
+                [$content, $archived] = self::stored($row['content']);
+                $draft = $this->drafts->of($content);
                 if ('new' === $row['kind']) {
-                    $new[] = [$draft->content, $this->library->checked($draft), $data['archived']];
+                    $new[] = [$draft->content, $this->library->checked($draft), $archived];
                     continue;
                 }
                 $this->library->update((int) $row['combination_id'], (int) $row['combination_version'], $draft, $user, Change::Imported);
@@ -158,7 +157,7 @@ final readonly class Imports
             'entry' => (int) $row['line'],
             'kind' => $row['kind'],
             'source' => $row['source'],
-            'content' => null === $row['content'] ? null : Proposal::content($row['content'])->toArray(),
+            'content' => null === $row['content'] ? null : self::stored($row['content'])[0]->toArray(),
             'message' => $row['message'],
             'combination' => null === $row['combination_id'] ? null : (int) $row['combination_id'],
         ], $rows);
@@ -177,7 +176,7 @@ final readonly class Imports
             return [...$row, 'message' => $problem->getMessage()];
         }
         $fingerprint = Fingerprint::of($draft->voice->chain)->withEffort;
-        $row['content'] = json_encode([...$draft->content->toArray(), 'archived' => $entry->fields['archived']], \JSON_THROW_ON_ERROR);
+        $row['content'] = self::json($draft->content, $entry->fields['archived']);
         $row['fingerprint'] = $fingerprint;
         $earlier = $this->connection->fetchOne("SELECT line FROM import_line WHERE import_id = ? AND fingerprint = ? AND kind IN ('new', 'changed') LIMIT 1", [$id, $fingerprint]);
         if (is_numeric($earlier)) {
@@ -188,18 +187,19 @@ final readonly class Imports
         if (false !== $same) {
             $theirs = self::content($same);
             $isSame = mb_strtolower($theirs->name) === mb_strtolower($draft->content->name);
-            if ($isSame && $theirs->toArray() === $draft->content->toArray()) {
+            $would = $theirs->with($draft->content, $entry->stated);
+            if ($isSame && $theirs->toArray() === $would->toArray()) {
                 return [...$row, 'kind' => 'same', 'message' => 'It is in the library just so.', 'combination_id' => (int) $same['id']];
             }
 
             return $isSame && null === $same['archived_at']
-                ? [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes %s of “%s”.', implode(', ', $draft->content->differencesFrom($theirs)), $theirs->name), 'combination_id' => (int) $same['id'], 'combination_version' => (int) $same['version']]
+                ? [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name), 'content' => self::json($would, false), 'combination_id' => (int) $same['id'], 'combination_version' => (int) $same['version']]
                 : [...$row, 'kind' => 'duplicate', 'message' => \sprintf('This chain is in the library already as “%s”.', $theirs->name), 'combination_id' => (int) $same['id']];
         }
-        /** @var array{id: int|string, version: int|string, name: string, notation: string}|false $named */
-        $named = $this->connection->fetchAssociative('SELECT id, version, name, notation FROM combination WHERE name = ? AND archived_at IS NULL ORDER BY id LIMIT 1', [$draft->content->name]);
+        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string}|false $named */
+        $named = $this->connection->fetchAssociative('SELECT * FROM combination WHERE name = ? AND archived_at IS NULL ORDER BY id LIMIT 1', [$draft->content->name]);
         if (false !== $named && !$entry->fields['archived']) {
-            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
+            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'content' => self::json(self::content($named)->with($draft->content, $entry->stated), false), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
         }
 
         return [...$row, 'kind' => 'new', 'message' => $this->nearest($draft)];
@@ -258,6 +258,20 @@ final readonly class Imports
         $options = json_decode($row['options'], true, flags: \JSON_THROW_ON_ERROR);
 
         return ['state' => $row['state'], 'format' => $row['format'], 'content' => $row['content'], 'total' => (int) $row['total'], 'done' => (int) $row['done'], 'options' => $options];
+    }
+
+    private static function json(Content $content, bool $archived): string
+    {
+        return json_encode(['archived' => $archived, 'content' => $content->toArray()], \JSON_THROW_ON_ERROR);
+    }
+
+    /** @return array{Content, bool} what {@see json} wrote */
+    private static function stored(string $json): array
+    {
+        /** @var array{archived: bool, content: array<string, mixed>} $data */
+        $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
+
+        return [Proposal::content(json_encode($data['content'], \JSON_THROW_ON_ERROR)), $data['archived']];
     }
 
     /** @param array{name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string} $row */

@@ -9,6 +9,7 @@ use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Library\Family;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Technique\Stance;
 
@@ -26,6 +27,7 @@ final readonly class Checked
         public int $lengthMs,
         public string $weapons,
         public string $sequence,
+        public string $stem,
         public int $strikes,
         public string $meets,
     ) {
@@ -35,6 +37,7 @@ final readonly class Checked
     {
         $voice = $report->voice;
         $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $voice->chain->strikes()));
+        $sequence = Sequence::of($voice->chain);
         $meets = [];
         $opponent = new Opponent(Stance::Orthodox);
         foreach (array_keys($voice->chain->items) as $at) {
@@ -49,7 +52,8 @@ final readonly class Checked
             $report->verdict,
             (int) round($report->ledger->length()),
             self::set($limbs),
-            Sequence::of($voice->chain)->text(),
+            $sequence->text(),
+            Family::stem($sequence)->text(),
             \count($voice->chain->strikes()),
             self::set(array_keys($meets)),
         );

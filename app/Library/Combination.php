@@ -22,6 +22,7 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Index(name: 'by_updated', columns: ['archived_at', 'updated_at', 'id'])]
 #[ORM\Index(name: 'by_rules', columns: ['rules', 'id'])]
 #[ORM\Index(name: 'by_sequence', columns: ['sequence'])]
+#[ORM\Index(name: 'by_stem', columns: ['stem'])]
 #[ORM\Index(name: 'scan', columns: ['archived_at', 'rules', 'verdict', 'level', 'stance', 'strikes', 'weapons', 'meets', 'author_id', 'drilled_at', 'sequence'])]
 #[ORM\UniqueConstraint(name: 'once', columns: ['in_use'])]
 class Combination
@@ -74,6 +75,10 @@ class Combination
     #[ORM\Column(type: SequenceType::NAME, length: 320)]
     private string $sequence;
 
+    /** What families are told by, see {@see \Periplus\Core\Library\Family::stem}. */
+    #[ORM\Column(type: SequenceType::NAME, length: 320)]
+    private string $stem;
+
     #[ORM\Column(type: 'smallint')]
     private int $strikes;
 
@@ -124,6 +129,7 @@ class Combination
         $this->lengthMs = $checked->lengthMs;
         $this->weapons = $checked->weapons;
         $this->sequence = $checked->sequence;
+        $this->stem = $checked->stem;
         $this->strikes = $checked->strikes;
         $this->meets = $checked->meets;
         $this->inUse = null === $this->archivedAt ? $this->fingerprintWithEffort : null;

@@ -24,7 +24,7 @@ use Periplus\Core\Technique\Catalogue;
  */
 final readonly class Kin
 {
-    private const COLUMNS = 'c.id, c.name, c.notation, c.stance, c.verdict, c.sequence';
+    private const COLUMNS = 'c.id, c.name, c.notation, c.stance, c.verdict, c.sequence, c.stem';
     private const MOST = 300;
 
     public function __construct(private Connection $connection, private Catalogue $catalogue)
@@ -50,7 +50,7 @@ final readonly class Kin
     }
 
     /**
-     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> $rows candidates
+     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows candidates
      *
      * @return list<array{row: Relative, relation: Relation, distance: float}>
      */
@@ -79,8 +79,11 @@ final readonly class Kin
     /** @return list<Relative> what it grew from, the first beginning first */
     public function ancestors(Sequence $sequence): array
     {
-        $rows = $this->withSequences($sequence->beginnings());
-        usort($rows, static fn (array $a, array $b): int => \strlen($a['sequence']) <=> \strlen($b['sequence']));
+        $beginnings = Family::stem($sequence)->beginnings();
+        $rows = [] === $beginnings ? [] : $this->rows('c.stem IN (?)', [$beginnings], [ArrayParameterType::BINARY]);
+        usort($rows, static fn (array $a, array $b): int => [\strlen($a['stem']), $a['id']] <=> [\strlen($b['stem']), $b['id']]);
+        // Of several with one stem the first stands for all.
+        $rows = array_values(array_column($rows, null, 'stem'));
 
         return array_map(self::row(...), $rows);
     }
@@ -97,13 +100,13 @@ final readonly class Kin
     /**
      * What grows from it, each with what it grew from.
      *
-     * @return list<array{row: Relative, parent: int}> in rising order of the sequences
+     * @return list<array{row: Relative, parent: int}> in rising order of the stems
      */
     public function descendants(int $id, Sequence $sequence): array
     {
-        $text = $sequence->text();
-        $rows = $this->rows('c.sequence > ? AND c.sequence < ? ORDER BY c.sequence, c.id LIMIT '.self::MOST, [$text, $text."\xff"], [ParameterType::BINARY, ParameterType::BINARY]);
-        $parents = Family::parents([[$id, $text], ...array_map(static fn (array $row): array => [(int) $row['id'], $row['sequence']], $rows)]);
+        $text = Family::stem($sequence)->text();
+        $rows = $this->rows('c.stem > ? AND c.stem < ? ORDER BY c.stem, c.id LIMIT '.self::MOST, [$text, $text."\xff"], [ParameterType::BINARY, ParameterType::BINARY]);
+        $parents = Family::parents([[$id, $text], ...array_map(static fn (array $row): array => [(int) $row['id'], $row['stem']], $rows)]);
 
         return array_map(static fn (array $row): array => ['row' => self::row($row), 'parent' => $parents[(int) $row['id']] ?? $id], $rows);
     }
@@ -116,7 +119,7 @@ final readonly class Kin
     public function overview(int $most): array
     {
         /** @var list<array{0: int|string, 1: string}> $all */
-        $all = $this->connection->fetchAllNumeric('SELECT id, sequence FROM combination WHERE archived_at IS NULL ORDER BY sequence, id');
+        $all = $this->connection->fetchAllNumeric('SELECT id, stem FROM combination WHERE archived_at IS NULL ORDER BY stem, id');
         $parents = Family::parents(array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $all));
         $children = array_count_values(array_filter($parents, static fn (?int $parent): bool => null !== $parent));
         $orphans = array_keys(array_filter($parents, static fn (?int $parent, int $id): bool => null === $parent && !isset($children[$id]), \ARRAY_FILTER_USE_BOTH));
@@ -136,13 +139,13 @@ final readonly class Kin
         return ['orphans' => $orphanRows, 'orphanCount' => \count($orphans), 'hubs' => $hubRows];
     }
 
-    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> what shares a trace */
+    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what shares a trace */
     private function tracing(Sequence $sequence): array
     {
         return $this->rows('c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))', [Traces::of($sequence)], [ArrayParameterType::BINARY]);
     }
 
-    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> what holds it anywhere */
+    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what holds it anywhere */
     private function holding(Sequence $sequence): array
     {
         $ids = $this->connection->fetchFirstColumn('SELECT id FROM combination FORCE INDEX (by_sequence) WHERE sequence LIKE ? LIMIT '.self::MOST, ['%'.$sequence->text().'%'], [ParameterType::BINARY]);
@@ -153,7 +156,7 @@ final readonly class Kin
     /**
      * @param list<string> $sequences
      *
-     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}>
+     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}>
      */
     private function withSequences(array $sequences): array
     {
@@ -164,18 +167,18 @@ final readonly class Kin
      * @param list<mixed> $values
      * @param list<ParameterType|ArrayParameterType> $types
      *
-     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}>
+     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}>
      */
     private function rows(string $where, array $values, array $types): array
     {
-        /** @var list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string}> $rows */
+        /** @var list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows */
         $rows = $this->connection->fetchAllAssociative('SELECT '.self::COLUMNS.' FROM combination c WHERE c.archived_at IS NULL AND '.$where, $values, $types);
 
         return $rows;
     }
 
     /**
-     * @param array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string} $row
+     * @param array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string} $row
      *
      * @return Relative
      */

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
+use Periplus\Core\Library\Family;
 use Periplus\Core\Library\Search\Words;
 use Periplus\Core\Library\Sequence;
 
 /**
  * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,
- * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last. Items stand without the marks
+ * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the marks
  * for joined and landing forward, and free strikes of any count as "*".
  */
 final readonly class Marks
@@ -53,7 +54,13 @@ final readonly class Marks
             }
         }
         $marks[] = self::FIRST.($items[0] ?? '');
-        $marks[] = self::LAST.($items[\count($items) - 1] ?? '');
+        for ($at = \count($items) - 1; $at >= 0; --$at) {
+            $marks[] = self::LAST.$items[$at];
+            // The footwork at the end, and what is before it.
+            if (!str_contains(Family::ways(), $items[$at])) {
+                break;
+            }
+        }
 
         return array_values(array_unique(array_map(static fn (string $mark): string => mb_substr($mark, 0, self::LONGEST), $marks)));
     }

@@ -48,7 +48,7 @@ final readonly class Shelf
                     $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
                     $content = new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']);
                     $checked = $check($content);
-                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, strikes = ?, meets = ?, weapons = ? WHERE id = ?', [$checked->sequence, $checked->strikes, $checked->meets, $checked->weapons, $row['id']]);
+                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, stem = ?, strikes = ?, meets = ?, weapons = ? WHERE id = ?', [$checked->sequence, $checked->stem, $checked->strikes, $checked->meets, $checked->weapons, $row['id']]);
                     if (null === $row['archived_at']) {
                         $filled[] = [(int) $row['id'], $content, $checked, (int) $row['author_id'], $row['author']];
                     }

@@ -17,12 +17,13 @@ final class Version20261125000003 extends AbstractMigration
     public function up(Schema $schema): void
     {
         // Sequences, words and traces of what is stored already are filled in by gym:recheck, which bin/start runs after every change of the core.
-        $this->addSql("ALTER TABLE combination ADD sequence VARBINARY(320) DEFAULT '' NOT NULL, ADD strikes SMALLINT DEFAULT 0 NOT NULL, ADD meets VARCHAR(120) DEFAULT '' NOT NULL, ADD in_use VARCHAR(32) DEFAULT NULL, ADD drilled_at DATETIME DEFAULT NULL, DROP words");
+        $this->addSql("ALTER TABLE combination ADD sequence VARBINARY(320) DEFAULT '' NOT NULL, ADD stem VARBINARY(320) DEFAULT '' NOT NULL, ADD strikes SMALLINT DEFAULT 0 NOT NULL, ADD meets VARCHAR(120) DEFAULT '' NOT NULL, ADD in_use VARCHAR(32) DEFAULT NULL, ADD drilled_at DATETIME DEFAULT NULL, DROP words");
         $this->addSql('UPDATE combination SET in_use = fingerprint_with_effort WHERE archived_at IS NULL');
-        $this->addSql('ALTER TABLE combination ALTER sequence DROP DEFAULT, ALTER strikes DROP DEFAULT, ALTER meets DROP DEFAULT');
+        $this->addSql('ALTER TABLE combination ALTER sequence DROP DEFAULT, ALTER stem DROP DEFAULT, ALTER strikes DROP DEFAULT, ALTER meets DROP DEFAULT');
         $this->addSql('DROP INDEX by_fingerprint ON combination');
         $this->addSql('CREATE UNIQUE INDEX once ON combination (in_use)');
         $this->addSql('CREATE INDEX by_sequence ON combination (sequence)');
+        $this->addSql('CREATE INDEX by_stem ON combination (stem)');
         $this->addSql('CREATE INDEX by_level ON combination (archived_at, level, id)');
         $this->addSql('CREATE INDEX by_length ON combination (archived_at, length_ms, id)');
         $this->addSql('CREATE INDEX by_updated ON combination (archived_at, updated_at, id)');
@@ -48,7 +49,7 @@ final class Version20261125000003 extends AbstractMigration
             $this->addSql('DROP TABLE '.$table);
         }
         $this->addSql('ALTER TABLE user DROP scheme, DROP active, DROP last_sign_in');
-        $this->addSql("ALTER TABLE combination DROP INDEX once, DROP INDEX by_sequence, DROP INDEX by_level, DROP INDEX by_length, DROP INDEX by_updated, DROP INDEX scan, DROP sequence, DROP strikes, DROP meets, DROP in_use, DROP drilled_at, ADD words TEXT NOT NULL DEFAULT ''");
+        $this->addSql("ALTER TABLE combination DROP INDEX once, DROP INDEX by_sequence, DROP INDEX by_stem, DROP INDEX by_level, DROP INDEX by_length, DROP INDEX by_updated, DROP INDEX scan, DROP sequence, DROP stem, DROP strikes, DROP meets, DROP in_use, DROP drilled_at, ADD words TEXT NOT NULL DEFAULT ''");
         $this->addSql('CREATE INDEX by_fingerprint ON combination (fingerprint_with_effort)');
     }
 }

@@ -67,7 +67,7 @@ final readonly class CheckDocument
         }
         $report = $this->check->run(new Voice($reading->chain, $options->stance), $circumstances);
 
-        return $this->readable($report, $reading, $options, new Writer($scheme));
+        return $this->readable($report, $reading, $options, new Writer($options->writtenIn()));
     }
 
     /**
@@ -103,9 +103,9 @@ final readonly class CheckDocument
         $items = $this->items($voice, $report->ledger, $reading, $writer);
         // Parity is bound to the role, so the mirror reads the same in it; a scheme bound to the hand does not.
         $notation = $this->parity->write($voice);
-        $text = 'parity' === $options->scheme()->id ? $notation : $writer->write($voice);
+        $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($voice);
         $own = $this->voice($voice, $opponent, $text);
-        $mirrored = $this->voice($mirror, $opponent, $options->scheme()->boundToHand ? $writer->write($mirror) : $text);
+        $mirrored = $this->voice($mirror, $opponent, $options->writtenIn()->boundToHand ? $writer->write($mirror) : $text);
         $carriedNotation = $this->parity->write($carried->voice);
 
         return [
@@ -136,7 +136,7 @@ final readonly class CheckDocument
             'carry' => [
                 'stance' => $carried->voice->stance->value,
                 'notation' => $carriedNotation,
-                'text' => 'parity' === $options->scheme()->id ? $carriedNotation : $writer->write($carried->voice),
+                'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($carried->voice),
                 'words' => Words::bySide()->write($carried->voice),
                 'caveats' => $this->caveats([...$carried->replaced, ...$this->caveats->between($voice, $carried->voice, $opponent)], $carried->voice, $writer),
             ],

@@ -11,6 +11,7 @@ use Periplus\Core\Technique\Stance;
 /**
  * How a text is to be read and checked. A height or a stance length of its own, in cm, goes before the
  * named athlete's; rules and scheme are the gym's own or the id of a built-in one.
+ * What is answered is written in the scheme of the text, or in the one it is to be read in.
  */
 final readonly class CheckOptions
 {
@@ -25,6 +26,7 @@ final readonly class CheckOptions
         public string $athlete = Athlete::DEFAULT,
         public ?float $heightCm = null,
         public ?float $stanceCm = null,
+        public ?Scheme $readIn = null,
     ) {
     }
 
@@ -47,5 +49,11 @@ final readonly class CheckOptions
     public function scheme(): Scheme
     {
         return $this->scheme instanceof Scheme ? $this->scheme : Scheme::named($this->scheme);
+    }
+
+    /** The numbering of the answer. */
+    public function writtenIn(): Scheme
+    {
+        return $this->readIn ?? $this->scheme();
     }
 }

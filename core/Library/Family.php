@@ -4,14 +4,39 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Library;
 
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\MoveKind;
+
 /**
- * What grew from what: a combination grew from the longest other one that is its beginning. Found for a whole library
- * in one walk over its sequences in rising order, in which everything that grew from a combination follows it.
+ * What grew from what: a combination grew from the longest other one that is its beginning, the footwork aside with which
+ * one leaves: "1 2 3 exit" grew from "1 2 exit". Found for a whole library in one walk over the stems in rising order, in
+ * which everything that grew from a combination follows it.
  */
 final readonly class Family
 {
+    /** The signs of all footwork, with which one leaves. */
+    public static function ways(): string
+    {
+        /** @var string|null $ways */
+        static $ways = null;
+
+        return $ways ??= implode('', array_column(array_filter(Catalogue::builtIn()->moves, static fn (Move $move): bool => MoveKind::Footwork === $move->kind), 'sign'));
+    }
+
+    /** The chain without the footwork at its end, as long as something is left. */
+    public static function stem(Sequence $sequence): Sequence
+    {
+        $items = $sequence->items;
+        while (\count($items) > 1 && str_contains(self::ways(), $items[\count($items) - 1])) {
+            array_pop($items);
+        }
+
+        return Sequence::read(implode('', $items));
+    }
+
     /**
-     * @param list<array{int, string}> $sequences id and sequence, in rising order of the sequences, byte by byte
+     * @param list<array{int, string}> $sequences id and stem, in rising order of the stems, byte by byte
      *
      * @return array<int, int|null> by id: what it grew from, or null where nothing in the library is its beginning
      */

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Library\Search;
 
+use Periplus\Core\Library\Family;
 use Periplus\Core\Library\Sequence;
 
 /**
- * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may stand.
+ * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may stand,
+ * and after the end of a chain the footwork with which one leaves.
  * Free strikes and beats are items that no term of a strike or move matches.
  */
 final readonly class Items implements Clause
@@ -46,7 +48,7 @@ final readonly class Items implements Clause
             $this->runs,
         );
 
-        return (Place::Starts === $this->place ? '^' : '').implode('.*', $runs).(Place::Ends === $this->place ? '$' : '');
+        return (Place::Starts === $this->place ? '^' : '').implode('.*', $runs).(Place::Ends === $this->place ? '['.Family::ways().']*$' : '');
     }
 
     /** The same, plainly, item by item. */
@@ -65,7 +67,8 @@ final readonly class Items implements Clause
     {
         $terms = $this->runs[$run] ?? null;
         if (null === $terms) {
-            return Place::Ends !== $this->place || $at === \count($items);
+            // Whoever ends with a kick may leave after it.
+            return Place::Ends !== $this->place || [] === array_filter(\array_slice($items, $at), static fn (string $item): bool => !str_contains(Family::ways(), $item));
         }
         for (; $at + \count($terms) <= \count($items); ++$at) {
             $fits = true;

@@ -31,6 +31,23 @@ export type Session = Schemas["Session"];
 export type Stance = Schemas["Stance"];
 export type Verdict = Schemas["Verdict"];
 export type Version = Schemas["Version"];
+export type CombinationPage = Schemas["CombinationPage"];
+export type Content = Schemas["Content"];
+export type Match = Schemas["Match"];
+export type FamilyOfOne = Schemas["FamilyOfOne"];
+export type Relative = Schemas["Relative"];
+export type Proposal = Schemas["Proposal"];
+export type ProposalRow = Schemas["ProposalRow"];
+export type ProposalRequest = Schemas["ProposalRequest"];
+export type DecisionRequest = Schemas["DecisionRequest"];
+export type Import = Schemas["Import"];
+export type ImportRequest = Schemas["ImportRequest"];
+export type Scheme = Schemas["Scheme"];
+export type SchemeRequest = Schemas["SchemeRequest"];
+export type SchemePreview = Schemas["SchemePreview"];
+export type NumberDifference = Schemas["NumberDifference"];
+export type View = Schemas["Views"]["views"][number];
+export type Coach = Schemas["Coach"];
 export type Voice = Schemas["Voice"];
 
 /** What the server refused, with its sentence for people. */

@@ -1,7 +1,8 @@
 import { Button, Modal } from "antd";
 import { Suspense, useEffect, useState } from "react";
-import { NavLink, Outlet, useLocation } from "react-router";
+import { Link, NavLink, Outlet, useLocation } from "react-router";
 import { refusal } from "../api/client";
+import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
 import { isTyping } from "./keys";
 import { layers } from "./layers";
@@ -20,12 +21,15 @@ const KEYS: [string, string][] = [
   ["?", "These keys"],
 ];
 
+const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/in-and-out", "/coaches", "/record"];
+
 /** The frame around every screen; whoever is not signed in sees the sign-in in the same place. */
 export function Frame() {
   const session = useSession();
   const signOut = useSignOut();
   const { pathname } = useLocation();
   const [showKeys, setShowKeys] = useState(false);
+  const waiting = useWaiting(session.data?.user ?? null);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -73,21 +77,27 @@ export function Frame() {
           Periplus
         </NavLink>
         <nav aria-label="Screens">
-          <NavLink to="/library" className={pathname.startsWith("/combinations") ? "active" : ""}>
+          <NavLink to="/library" className={/^\/(combinations|family)/.test(pathname) ? "active" : ""}>
             Library
           </NavLink>
           <NavLink to="/bench">Bench</NavLink>
           <NavLink to="/generate">Generate</NavLink>
-          <NavLink to="/house-rules">House rules</NavLink>
+          <NavLink to="/review">
+            Review
+            {waiting > 0 && <span className="badge">{waiting}</span>}
+          </NavLink>
+          <NavLink to="/gym" className={GYM.some((path) => pathname.startsWith(path)) ? "active" : ""}>
+            Gym
+          </NavLink>
         </nav>
         <span className="bar-rest">
           <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label="Show the keys">
             ?
           </button>
-          <span className="who">
+          <Link to="/account" className="who" title="Your numbering and password">
             {user.name}
             <small>{user.role === "head-coach" ? "head coach" : "coach"}</small>
-          </span>
+          </Link>
           <button type="button" className="quiet" onClick={() => signOut.mutate()}>
             Sign out
           </button>

@@ -8,9 +8,20 @@ const Bench = lazy(() => import("../bench/BenchScreen"));
 const Compare = lazy(() => import("../compare/CompareScreen"));
 const Generate = lazy(() => import("../generate/GenerateScreen"));
 const HouseRules = lazy(() => import("../house-rules/HouseRulesScreen"));
+const Review = lazy(() => import("../review/ReviewScreen"));
+const Proposal = lazy(() => import("../review/ProposalScreen"));
+const Family = lazy(() => import("../family/FamilyScreen"));
+const Numbering = lazy(() => import("../numbering/NumberingScreen"));
+const Translate = lazy(() => import("../numbering/TranslateScreen"));
+const InAndOut = lazy(() => import("../in-out/InOutScreen"));
+const Coaches = lazy(() => import("../coaches/CoachesScreen"));
+const Account = lazy(() => import("../coaches/AccountScreen"));
+const Join = lazy(() => import("../coaches/JoinScreen"));
+const Record = lazy(() => import("../record/RecordScreen"));
 const Combination = lazy(() => import("../combination/CombinationScreen"));
 
 const router = createBrowserRouter([
+  { path: "join/:token", element: <Join /> },
   {
     element: <Frame />,
     children: [
@@ -22,6 +33,18 @@ const router = createBrowserRouter([
       { path: "compare", element: <Compare /> },
       { path: "generate", element: <Generate /> },
       { path: "house-rules", element: <HouseRules /> },
+      { path: "review", element: <Review /> },
+      { path: "review/:id", element: <Proposal /> },
+      { path: "family", element: <Family /> },
+      { path: "gym", element: <Navigate to="/numbering" replace /> },
+      { path: "numbering", element: <Numbering /> },
+      { path: "numbering/:id", element: <Numbering /> },
+      { path: "translate", element: <Translate /> },
+      { path: "in-and-out", element: <InAndOut /> },
+      { path: "coaches", element: <Coaches /> },
+      { path: "coaches/:id", element: <Coaches /> },
+      { path: "record", element: <Record /> },
+      { path: "account", element: <Account /> },
       { path: "*", element: <NoSuchPage /> },
     ],
   },

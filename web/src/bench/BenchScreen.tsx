@@ -7,11 +7,14 @@ import {
   type CheckRequest,
   type Mend,
   type Problem,
+  type Proposal,
   refusal,
   type SchemeId,
   type Stance,
 } from "../api/client";
 import { layers } from "../app/layers";
+import { useSession } from "../app/session";
+import { useNumbering, useSchemes } from "../app/useNumbering";
 import { Waiting } from "../app/Waiting";
 import { RULES, STANCES } from "../app/words";
 import { CheckedLine } from "../check/CheckedLine";
@@ -21,6 +24,9 @@ import { useCheck } from "../check/useCheck";
 import { useMends } from "../check/useMends";
 import { useCombination, useSave } from "../combination/useCombination";
 import { compareAddress } from "../compare/address";
+import { AlreadyThere } from "../family/AlreadyThere";
+import { useAlreadyThere } from "../family/useFamily";
+import { useDecide, useProposal, usePropose } from "../review/useReview";
 import {
   ATHLETES,
   addressOfCircumstances,
@@ -30,22 +36,35 @@ import {
   MEDIA,
   TEMPOS,
 } from "./circumstances";
-import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "./draft";
+import { addressOf, type Draft, draftOf, draftOfProposal, EMPTY, forget, keep, recall } from "./draft";
 import { EntryLine } from "./EntryLine";
 import { MendCompare } from "./MendCompare";
 import { NextStrip } from "./NextStrip";
-import { SaveDrawer } from "./SaveDrawer";
-import { TouchPad, useSchemes } from "./TouchPad";
+import { type Doing, SaveDrawer } from "./SaveDrawer";
+import { TouchPad } from "./TouchPad";
 import { useHistory } from "./useHistory";
 import "../check/check.css";
 import "./bench.css";
 
+const BUTTONS: Record<Doing, string> = { save: "Save", propose: "Propose", approve: "Approve", revise: "Send" };
 const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
 
 /** The bench for a new combination, or for one that is in the library already. */
 export default function BenchScreen() {
   const { id } = useParams();
+  const [address] = useSearchParams();
+  const proposalId = id === undefined ? Number(address.get("proposal")) || null : null;
   const combination = useCombination(id === undefined ? null : Number(id));
+  const proposal = useProposal(proposalId);
+  const schemes = useSchemes();
+  const mine = useNumbering();
+  if (schemes.isPending || (proposalId !== null && proposal.isPending)) {
+    return <Waiting />;
+  }
+  if (proposal.data) {
+    const place = `proposal-${proposal.data.id}`;
+    return <Bench key={place} id={place} stored={draftOfProposal(proposal.data)} proposal={proposal.data} />;
+  }
   if (id === undefined) {
     return <Bench key="new" id="new" stored={null} />;
   }
@@ -59,17 +78,19 @@ export default function BenchScreen() {
     );
   }
   return combination.data ? (
-    <Bench key={id} id={id} stored={draftOf(combination.data)} />
+    <Bench key={id} id={id} stored={draftOf(combination.data, mine)} />
   ) : (
     <Waiting what="Fetching the combination" />
   );
 }
 
-function Bench({ id, stored }: { id: string; stored: Draft | null }) {
+function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; proposal?: Proposal }) {
+  const mine = useNumbering();
+  const user = useSession().data?.user;
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
   const { message } = App.useApp();
-  const history = useHistory<Draft>(() => recall(id, address) ?? stored ?? EMPTY);
+  const history = useHistory<Draft>(() => recall(id, address) ?? stored ?? { ...EMPTY, scheme: mine });
   const draft = history.now;
   const [circumstances, setCircumstances] = useState(() => circumstancesOf(address));
   const given = (part: Partial<Circumstances>) => setCircumstances((now) => ({ ...now, ...part }));
@@ -81,7 +102,21 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const field = useRef<HTMLTextAreaElement>(null);
   const caret = useRef(Array.from(draft.text).length);
   const schemes = useSchemes();
-  const save = useSave(id === "new" ? null : Number(id));
+  const combinationId = id === "new" || proposal ? null : Number(id);
+  const save = useSave(combinationId);
+  const propose = usePropose();
+  const decide = useDecide(proposal ?? null);
+  const [remark, setRemark] = useState("");
+  const doing: Doing =
+    user?.role === "head-coach"
+      ? proposal && proposal.author.id !== user.id
+        ? "approve"
+        : proposal
+          ? "revise"
+          : "save"
+      : proposal
+        ? "revise"
+        : "propose";
   const request: CheckRequest = {
     text: draft.text,
     stance: draft.stance,
@@ -92,6 +127,13 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const { latest, readable, current, error } = useCheck(request);
   const settled = current && latest !== undefined && latest === readable;
   const mends = useMends(request, settled);
+  const kin = useAlreadyThere({
+    text: draft.text,
+    scheme: draft.scheme,
+    stance: draft.stance,
+    except: combinationId ?? proposal?.combination?.id ?? null,
+    ready: settled,
+  });
 
   const change = useCallback(
     (part: Partial<Draft>, typed = false) => history.change((now) => ({ ...now, ...part }), typed),
@@ -101,13 +143,14 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   // Nothing typed is lost: the draft is kept here, the chain lives in the address.
   const untouched = stored !== null && JSON.stringify(draft) === JSON.stringify(stored);
   useEffect(() => {
-    if (untouched || JSON.stringify(draft) === JSON.stringify(EMPTY)) {
+    if (untouched || JSON.stringify({ ...draft, scheme: "" }) === JSON.stringify({ ...EMPTY, scheme: "" })) {
       forget(id);
     } else {
       keep(id, draft);
     }
-    setAddress({ ...addressOf(draft), ...addressOfCircumstances(circumstances) }, { replace: true });
-  }, [id, draft, circumstances, untouched, setAddress]);
+    const own: Record<string, string> = proposal ? { proposal: String(proposal.id) } : {};
+    setAddress({ ...own, ...addressOf(draft), ...addressOfCircumstances(circumstances) }, { replace: true });
+  }, [id, draft, circumstances, untouched, setAddress, proposal]);
 
   const select = useCallback(
     (at: number | null) => {
@@ -185,9 +228,11 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
       void message.warning(latest?.problems[0]?.message ?? "There is nothing to save yet.");
     } else {
       save.reset();
+      propose.reset();
+      decide.reset();
       setSaveOpen(true);
     }
-  }, [draft.text, latest, message, save.reset]);
+  }, [draft.text, latest, message, save.reset, propose.reset, decide.reset]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -209,8 +254,42 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
   const store = (basedOn = draft.basedOn) => {
     const { name, text, scheme, stance, rules, themes, note } = draft;
     const level = draft.level ?? readable?.level?.level ?? 1;
+    const body = { name, text, scheme, stance, rules, themes, level, note };
+    if (doing === "propose") {
+      const kind = combinationId === null ? ("new" as const) : ("change" as const);
+      propose.mutate(
+        { kind, combination: combinationId, basedOn: combinationId === null ? null : basedOn, content: body, remark },
+        {
+          onSuccess: (made) => {
+            forget(id);
+            void message.success(
+              `“${made.content.name}” is proposed. What is in use stays until the head coach approves.`,
+            );
+            void navigate(`/review/${made.id}`);
+          },
+        },
+      );
+      return;
+    }
+    if (proposal) {
+      decide.mutate(
+        { decision: doing === "approve" ? "approve" : "revise", content: body, remark, against: basedOn },
+        {
+          onSuccess: (done) => {
+            forget(id);
+            void message.success(
+              doing === "approve" ? "Approved with your edit." : "The revision waits for the head coach.",
+            );
+            void navigate(
+              doing === "approve" && done.combination ? `/combinations/${done.combination.id}` : `/review/${done.id}`,
+            );
+          },
+        },
+      );
+      return;
+    }
     save.mutate(
-      { basedOn, body: { name, text, scheme, stance, rules, themes, level, note } },
+      { basedOn, body },
       {
         onSuccess: (combination) => {
           forget(id);
@@ -227,7 +306,8 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
     );
   };
 
-  const saveError = save.isError ? refusal(save.error) : null;
+  const failed = save.error ?? propose.error ?? decide.error;
+  const saveError = failed ? refusal(failed) : null;
   const problem = latest?.problems[0];
   const shown = readable;
   const schemeOptions = useMemo(
@@ -242,7 +322,12 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
     <main className="page bench">
       <h1 className="unseen">{id === "new" ? "Bench: a new combination" : `Bench: ${stored?.name}`}</h1>
       <div className="bench-options">
-        {id !== "new" && (
+        {proposal && (
+          <span className="bench-name">
+            proposal <Link to={`/review/${proposal.id}`}>{stored?.name}</Link>
+          </span>
+        )}
+        {combinationId !== null && (
           <span className="bench-name">
             <Link to={`/combinations/${id}`}>{stored?.name}</Link>
             {untouched ? "" : " · not saved yet"}
@@ -348,8 +433,8 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
               >
                 ↷
               </button>
-              <Button type="primary" onClick={openSave} title="Save (Ctrl S)">
-                Save
+              <Button type="primary" onClick={openSave} title={`${BUTTONS[doing]} (Ctrl S)`}>
+                {BUTTONS[doing]}
               </Button>
             </span>
             <div id="entry-help" className="entry-help" role="status">
@@ -428,6 +513,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
                 onMend={mend}
                 onCompare={setCompared}
               />
+              {kin && <AlreadyThere matches={kin.matches} total={kin.total} />}
               <OtherStance
                 check={shown}
                 compare={(second, secondStance, secondTitle) =>
@@ -459,10 +545,14 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
         check={shown}
         open={saveOpen}
         draft={draft}
-        isNew={id === "new"}
-        saving={save.isPending}
+        isNew={combinationId === null && !proposal?.combination}
+        doing={doing}
+        remark={remark}
+        onRemark={setRemark}
+        kin={kin && kin.matches.length > 0 && <AlreadyThere matches={kin.matches} total={kin.total} />}
+        saving={save.isPending || propose.isPending || decide.isPending}
         error={
-          saveError && saveError.type !== "changed-meanwhile" ? (
+          saveError && (saveError.type !== "changed-meanwhile" || proposal) ? (
             <>
               {saveError.title}{" "}
               {saveError.existing && <Link to={`/combinations/${saveError.existing.id}`}>Open it</Link>}
@@ -487,7 +577,7 @@ function Bench({ id, stored }: { id: string; stored: Draft | null }) {
             key="theirs"
             onClick={() => {
               if (conflict?.current) {
-                const theirs = draftOf(conflict.current);
+                const theirs = { ...draftOf(conflict.current, "parity"), text: conflict.current.notation };
                 history.change(() => theirs);
                 setConflict(null);
                 setSaveOpen(false);

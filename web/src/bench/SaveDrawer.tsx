@@ -12,6 +12,12 @@ interface Props {
   open: boolean;
   draft: Draft;
   isNew: boolean;
+  /** What is done with it: a head coach saves, a coach proposes, a proposal is approved or revised. */
+  doing: Doing;
+  remark: string;
+  onRemark: (remark: string) => void;
+  /** What is in the library already. */
+  kin: ReactNode;
   saving: boolean;
   error: ReactNode;
   onChange: (change: Partial<Draft>) => void;
@@ -19,8 +25,31 @@ interface Props {
   onSave: () => void;
 }
 
+export type Doing = "save" | "propose" | "approve" | "revise";
+
+const WORDS: Record<Doing, { isNew: string; change: string; button: string }> = {
+  save: { isNew: "Save into the library", change: "Save the change", button: "Save" },
+  propose: { isNew: "Propose for the library", change: "Propose the change", button: "Propose" },
+  approve: { isNew: "Approve with this edit", change: "Approve with this edit", button: "Approve" },
+  revise: { isNew: "Revise the proposal", change: "Revise the proposal", button: "Send the revision" },
+};
+
 /** Name and place of a combination in the library. */
-export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange, onClose, onSave }: Props) {
+export function SaveDrawer({
+  check,
+  open,
+  draft,
+  isNew,
+  doing,
+  remark,
+  onRemark,
+  kin,
+  saving,
+  error,
+  onChange,
+  onClose,
+  onSave,
+}: Props) {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     onSave();
@@ -30,7 +59,7 @@ export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange,
       getContainer={layers}
       open={open}
       onClose={onClose}
-      title={isNew ? "Save into the library" : "Save the change"}
+      title={isNew ? WORDS[doing].isNew : WORDS[doing].change}
       size={420}
       destroyOnHidden
     >
@@ -96,6 +125,20 @@ export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange,
           onChange={(event) => onChange({ note: event.target.value })}
           placeholder="What to look for, whom it is for"
         />
+        {doing !== "save" && (
+          <>
+            <label htmlFor="save-remark">Remark</label>
+            <Input.TextArea
+              id="save-remark"
+              value={remark}
+              maxLength={1000}
+              rows={2}
+              onChange={(event) => onRemark(event.target.value)}
+              placeholder={doing === "approve" ? "What you changed" : "For the head coach"}
+            />
+          </>
+        )}
+        {kin}
         {error && <Alert type="error" showIcon message={error} role="alert" />}
         <Button
           type="primary"
@@ -103,7 +146,7 @@ export function SaveDrawer({ check, open, draft, isNew, saving, error, onChange,
           loading={saving}
           disabled={draft.name.trim() === "" || draft.text.trim() === ""}
         >
-          {isNew ? "Save" : "Save the change"}
+          {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
         </Button>
         {draft.name.trim() === "" && <p className="small">It needs a name first.</p>}
       </form>

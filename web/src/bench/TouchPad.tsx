@@ -1,16 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
 import { Segmented } from "antd";
 import { useState } from "react";
-import { answered, api, type SchemeId, type Schemes, type Stance } from "../api/client";
+import type { SchemeId, Schemes, Stance } from "../api/client";
+import { useSchemes } from "../app/useNumbering";
 import { Glyph } from "../combination-line/Glyph";
-
-export function useSchemes() {
-  return useQuery({
-    queryKey: ["schemes"],
-    queryFn: () => answered(api.GET("/api/schemes")),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-}
 
 type Number_ = Schemes["schemes"][number]["numbers"][number];
 
@@ -120,6 +112,9 @@ const SIGNS: Record<string, string> = {
 };
 
 function keyName(number: Number_): string {
+  if (number.name) {
+    return number.name;
+  }
   const name =
     number.family === "straight"
       ? "straight"

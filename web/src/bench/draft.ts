@@ -1,4 +1,4 @@
-import type { Combination, Rules, SchemeId, Stance } from "../api/client";
+import type { Combination, Proposal, Rules, SchemeId, Stance } from "../api/client";
 
 /** Everything on the bench that a coach has typed or chosen. */
 export interface Draft {
@@ -27,9 +27,17 @@ export const EMPTY: Draft = {
   basedOn: null,
 };
 
-export function draftOf(combination: Combination): Draft {
-  const { notation, stance, rules, name, themes, level, note, version } = combination;
-  return { text: notation, stance, rules, scheme: "parity", name, themes, level, note, basedOn: version };
+/** A stored combination, in the numbers that its text was sent in. */
+export function draftOf(combination: Combination, scheme: SchemeId): Draft {
+  const { text, stance, rules, name, themes, level, note, version } = combination;
+  return { text, stance, rules, scheme, name, themes, level, note, basedOn: version };
+}
+
+/** What a proposal would put in place, in the numbers that it is stored in. */
+export function draftOfProposal(proposal: Proposal): Draft {
+  const { notation, stance, rules, name, themes, level, note } = proposal.result;
+  const basedOn = proposal.combination?.version ?? null;
+  return { text: notation, stance, rules, scheme: "parity", name, themes, level, note, basedOn };
 }
 
 const place = (id: string) => `periplus.bench.${id}`;

@@ -1,4 +1,4 @@
-import { App, Button, Segmented } from "antd";
+import { App, Button, Dropdown, Segmented } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Combination, refusal, type Stance, type Version } from "../api/client";
@@ -7,12 +7,19 @@ import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { dayAndTime, LEVELS, RULES, STANCES } from "../app/words";
 import "../check/check.css";
+import { useNumbering } from "../app/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
 import { useCheck } from "../check/useCheck";
 import { compareAddress } from "../compare/address";
-import { useArchive, useCombination, useVersions } from "./useCombination";
+import { AlreadyThere } from "../family/AlreadyThere";
+import { FamilyTree } from "../family/FamilyTree";
+import { useFamily } from "../family/useFamily";
+import { useProposals, usePropose } from "../review/useReview";
+import "../review/review.css";
+import "../gym/gym.css";
+import { useArchive, useBringBack, useCombination, useVersions } from "./useCombination";
 import "./combination.css";
 
 export default function CombinationScreen() {
@@ -35,6 +42,7 @@ function Page({ combination }: { combination: Combination }) {
   const navigate = useNavigate();
   const user = useSession().data?.user;
   const archive = useArchive(combination.id);
+  const readIn = useNumbering();
   const { message } = App.useApp();
   const [selected, setSelected] = useState<number | null>(null);
   const voice: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
@@ -43,8 +51,14 @@ function Page({ combination }: { combination: Combination }) {
     text: combination.notation,
     stance: combination.stance,
     rules: combination.rules,
+    scheme: "parity",
+    readIn,
     opponent,
   });
+  const family = useFamily(combination.id);
+  const proposals = useProposals("open", false, combination.id).data?.proposals ?? [];
+  const propose = usePropose();
+  const head = user?.role === "head-coach";
   const put = (name: string, value: string) =>
     setAddress(
       (now) => {
@@ -54,7 +68,17 @@ function Page({ combination }: { combination: Combination }) {
       { replace: true },
     );
 
-  const mayArchive = user && (user.role === "head-coach" || user.id === combination.author.id);
+  const retire = () =>
+    propose.mutate(
+      { kind: "retire", combination: combination.id, basedOn: combination.version },
+      {
+        onSuccess: (made) => {
+          void message.success("Proposed. It stays in use until the head coach approves.");
+          void navigate(`/review/${made.id}`);
+        },
+        onError: (error) => void message.error(refusal(error).title),
+      },
+    );
   const toggle = () => {
     const restore = combination.archivedAt !== null;
     archive.mutate(
@@ -86,10 +110,33 @@ function Page({ combination }: { combination: Combination }) {
           >
             Copy link
           </Button>
-          {mayArchive && (
+          <Dropdown
+            trigger={["click"]}
+            menu={{
+              items: [
+                {
+                  key: "card",
+                  label: <a href={`/api/combinations/${combination.id}/card.pdf`}>Card to print (PDF)</a>,
+                },
+                {
+                  key: "line",
+                  label: <a href={`/api/combinations/${combination.id}/line.svg`}>Line as a picture (SVG)</a>,
+                },
+              ],
+            }}
+          >
+            <Button>Take out ▾</Button>
+          </Dropdown>
+          {head ? (
             <Button onClick={toggle} loading={archive.isPending}>
               {combination.archivedAt ? "Restore" : "Archive"}
             </Button>
+          ) : (
+            !combination.archivedAt && (
+              <Button onClick={retire} loading={propose.isPending}>
+                Propose to retire
+              </Button>
+            )
           )}
           <Button type="primary" onClick={() => navigate(`/bench/${combination.id}`)}>
             Open on the bench
@@ -101,8 +148,18 @@ function Page({ combination }: { combination: Combination }) {
           Out of use since {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.
         </p>
       )}
+      {proposals.length > 0 && (
+        <p className="proposal-meanwhile" role="note">
+          {proposals.length === 1 ? "A proposal waits" : `${proposals.length} proposals wait`} for a decision:{" "}
+          {proposals.map((row) => (
+            <Link key={row.id} to={`/review/${row.id}`} className="tag">
+              {row.kind} by {row.author.name}
+            </Link>
+          ))}
+        </p>
+      )}
       <p className="combination-facts">
-        <b>{combination.notation}</b>
+        <b>{combination.text}</b>
         <span>
           {RULES.find((rule) => rule.value === combination.rules)?.label} rules · level{" "}
           {LEVELS.find((level) => level.value === combination.level)?.label}
@@ -155,12 +212,16 @@ function Page({ combination }: { combination: Combination }) {
               <div className="line-waiting" />
             )}
           </section>
+          {family.data && <FamilyTree self={combination} family={family.data} />}
           <History combination={combination} />
         </div>
         <aside className="check-side">
           {readable && (
             <>
               <Findings check={readable} selected={selected} onSelect={setSelected} />
+              {family.data && (
+                <AlreadyThere matches={family.data.alike} total={family.data.alike.length} title="Much like it" />
+              )}
               <OtherStance
                 check={readable}
                 compare={(chain, stance, secondTitle) =>
@@ -210,6 +271,9 @@ const FIELDS = {
 /** Every version, with what it changed in the one before. */
 function History({ combination }: { combination: Combination }) {
   const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
+  const head = useSession().data?.user?.role === "head-coach";
+  const bringBack = useBringBack(combination.id);
+  const { message } = App.useApp();
   return (
     <section className="panel history" aria-label="History">
       <h2>History</h2>
@@ -225,6 +289,23 @@ function History({ combination }: { combination: Combination }) {
                   {" "}
                   <Link to={compareVersions(versions[at + 1] as Version, version)}>compare</Link>
                 </>
+              )}
+              {at > 0 && head && (
+                <button
+                  type="button"
+                  className="quiet history-back"
+                  onClick={() =>
+                    bringBack.mutate(
+                      { version: combination.version, back: version.version },
+                      {
+                        onSuccess: () => void message.success(`Version ${version.version} is back, as the newest.`),
+                        onError: (error) => void message.error(refusal(error).title),
+                      },
+                    )
+                  }
+                >
+                  bring back
+                </button>
               )}
             </span>
           </li>

@@ -25,6 +25,8 @@ function useRemember() {
   return (combination: Combination) => {
     queries.setQueryData(key(combination.id), combination);
     void queries.invalidateQueries({ queryKey: ["combinations"] });
+    void queries.invalidateQueries({ queryKey: ["family"] });
+    void queries.invalidateQueries({ queryKey: ["record"] });
   };
 }
 
@@ -38,6 +40,20 @@ export function useSave(id: number | null) {
         : answered(
             api.PUT("/api/combinations/{id}", { params: { path: { id }, header: headers(basedOn ?? 0) }, body }),
           ),
+    onSuccess: remember,
+  });
+}
+
+/** Brings an earlier version back as the newest. */
+export function useBringBack(id: number) {
+  const remember = useRemember();
+  return useMutation({
+    mutationFn: ({ version, back }: { version: number; back: number }) =>
+      answered(
+        api.POST("/api/combinations/{id}/versions/{version}/bring-back", {
+          params: { path: { id, version: back }, header: headers(version) },
+        }),
+      ),
     onSuccess: remember,
   });
 }

@@ -6,6 +6,7 @@ import { type HouseRules, type Recheck, type Rules, type RulesRequest, refusal }
 import { useSession } from "../app/session";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
+import { GymNav } from "../gym/GymNav";
 import { Rule } from "./Rule";
 import { useHouseRules, usePreview, useSaveRules } from "./useHouseRules";
 import "./house-rules.css";
@@ -110,6 +111,7 @@ export default function HouseRulesScreen() {
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
   return (
     <main className="page house">
+      <GymNav />
       <header className="house-head">
         <h1>House rules</h1>
         <Segmented<Rules>

@@ -1,13 +1,15 @@
-import { Button, Input, type InputRef, Pagination, Select } from "antd";
+import { Button, Dropdown, Input, type InputRef, Pagination, Select } from "antd";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { type CombinationRow, refusal } from "../api/client";
+import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
 import { isTyping } from "../app/keys";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { LEVELS, LIMBS, RULES, seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { SearchHelp } from "./SearchHelp";
 import { type Filters, useLibrary } from "./useLibrary";
+import { Views } from "./Views";
 import "./library.css";
 
 const SIZE = 50;
@@ -33,6 +35,7 @@ const SORTS = [
   { value: "level", label: "By level" },
   { value: "length", label: "By length" },
   { value: "updated", label: "Newest first" },
+  { value: "drilled", label: "Longest not drilled" },
 ];
 
 /** The filters live in the address, so that a view can be shared. */
@@ -123,20 +126,26 @@ export default function LibraryScreen() {
         <span className="small" role="status">
           {data ? `${data.total} ${data.total === 1 ? "combination" : "combinations"}${filtered ? " found" : ""}` : ""}
         </span>
-        <Button type="primary" onClick={() => navigate("/bench")} className="library-new">
-          New combination
-        </Button>
+        <span className="library-new library-out">
+          <Link to="/family">Families</Link>
+          <Dropdown trigger={["click"]} menu={{ items: takeOut(filters, data?.total ?? 0) }}>
+            <Button>Take out ▾</Button>
+          </Dropdown>
+          <Button type="primary" onClick={() => navigate("/bench")}>
+            New combination
+          </Button>
+        </span>
       </div>
       <search className="library-filters">
         <Input
           ref={search}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="Name, numbers, words, theme or coach"
+          placeholder="Words, or a pattern: starts 1, ends kick, liver"
           aria-label="Search the library"
           allowClear
           suffix={typed ? null : <kbd>/</kbd>}
-          maxLength={120}
+          maxLength={300}
         />
         {FILTERS.map(({ name, label, any, options }) => (
           <Select<string | number>
@@ -163,6 +172,17 @@ export default function LibraryScreen() {
           Archived
         </Button>
       </search>
+      <div className="library-understood">
+        <Views
+          address={address}
+          onOpen={(query) => {
+            setTyped(new URLSearchParams(query).get("q") ?? "");
+            setAddress(query);
+          }}
+        />
+        {data && filters.q && <Understood search={data.search} />}
+        <SearchHelp onTry={(text) => setTyped(text)} />
+      </div>
       {library.isPending && <Waiting what="Fetching the library" />}
       {library.isError && (
         <p className="panel library-empty" role="alert">
@@ -175,6 +195,20 @@ export default function LibraryScreen() {
           archived={filters.archived === true}
           onClear={clear}
           onNew={() => navigate("/bench")}
+          without={data.without}
+          onWithout={(text) => {
+            const filter = FILTERS.find(({ name }) => text.startsWith(`${name} `) && address.get(name));
+            if (filter) {
+              set(filter.name, null);
+            } else {
+              const rest = typed
+                .replace(text, "")
+                .replace(/^[\s,;]+|[\s,;]+$/g, "")
+                .replace(/,\s*,/g, ",");
+              setTyped(rest);
+              set("q", rest);
+            }
+          }}
         />
       )}
       {data && data.combinations.length > 0 && <Table rows={data.combinations} />}
@@ -197,27 +231,86 @@ export default function LibraryScreen() {
   );
 }
 
+const PAPER = 60;
+
+/** What a search finds, as files and on paper. */
+function takeOut(filters: Filters, total: number) {
+  const { page: _, size: __, ...rest } = filters;
+  const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
+  const link = (path: string, text: string) => <a href={`${path}?${query}`}>{text}</a>;
+  return [
+    {
+      key: "sheet",
+      disabled: total > PAPER || total === 0,
+      label:
+        total > PAPER ? (
+          <span>Wall sheet (PDF): {PAPER} at most, narrow the search</span>
+        ) : (
+          link("/api/wall-sheet.pdf", "Wall sheet (PDF)")
+        ),
+    },
+    { key: "text", label: link("/api/export.text", "Text") },
+    { key: "csv", label: link("/api/export.csv", "CSV") },
+    { key: "json", label: link("/api/export.json", "JSON") },
+  ];
+}
+
+/** How the search was understood, and what of it could not be. */
+function Understood({ search }: { search: CombinationPage["search"] }) {
+  return (
+    <span className="understood" role="status">
+      {search.clauses.map((clause) => (
+        <span key={clause.text} className="tag">
+          {clause.says}
+        </span>
+      ))}
+      {search.problems.map((problem) => (
+        <span key={problem.at} className="entry-problem">
+          {problem.message} Expected: {problem.expected}.
+        </span>
+      ))}
+    </span>
+  );
+}
+
 function Nothing({
   filtered,
   archived,
   onClear,
   onNew,
+  without,
+  onWithout,
 }: {
   filtered: boolean;
   archived: boolean;
   onClear: () => void;
   onNew: () => void;
+  without: CombinationPage["without"];
+  onWithout: (text: string) => void;
 }) {
   return (
     <div className="panel library-empty">
       <h2>{filtered ? "Nothing fits all of these" : archived ? "Nothing is archived" : "The library is empty"}</h2>
       <p>
         {filtered
-          ? "Take one filter away, or search for fewer words. Numbers are found as they are written, such as 3b."
+          ? without.some((wish) => wish.total > 0)
+            ? "Without one of them there would be:"
+            : "None of them alone is to blame; take several away."
           : archived
             ? "What you take out of use on its page is kept here and can be brought back."
             : "Write the first combination on the bench; every coach of the gym will see it here."}
       </p>
+      {filtered && without.length > 1 && (
+        <p>
+          {without
+            .filter((wish) => wish.total > 0)
+            .map((wish) => (
+              <button key={wish.text} type="button" className="chip" onClick={() => onWithout(wish.text)}>
+                {wish.total} without “{wish.text}”
+              </button>
+            ))}
+        </p>
+      )}
       {filtered ? (
         <Button onClick={onClear}>Clear the filters</Button>
       ) : (
@@ -272,7 +365,7 @@ function Table({ rows }: { rows: CombinationRow[] }) {
               <td className="cell-line">
                 <CombinationLine data={row.line} size="row" width={LINE_WIDTH} name={row.name} />
               </td>
-              <td className="cell-numbers">{row.notation}</td>
+              <td className="cell-numbers">{row.text}</td>
               <td className="cell-level">
                 <span role="img" aria-label={`Level ${row.level}`}>
                   {"▮".repeat(row.level)}

@@ -1,0 +1,84 @@
+import { useMutation } from "@tanstack/react-query";
+import { Alert, App, Button, Input, Select } from "antd";
+import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
+import { answered, api, refusal } from "../api/client";
+import { useSession } from "../app/session";
+import { useSchemes } from "../app/useNumbering";
+import { useChooseScheme } from "../numbering/useScheme";
+import "../gym/gym.css";
+
+/** One's own numbering and password. */
+export default function AccountScreen() {
+  const session = useSession();
+  const schemes = useSchemes();
+  const choose = useChooseScheme("me");
+  const { message } = App.useApp();
+  const [current, setCurrent] = useState("");
+  const [next, setNext] = useState("");
+  const password = useMutation({
+    mutationFn: () =>
+      answered(
+        api.PUT("/api/me/password", { params: { header: { "X-CSRF-Token": "" } }, body: { current, new: next } }),
+      ),
+    onSuccess: async () => {
+      setCurrent("");
+      setNext("");
+      void message.success("Your password is changed. Other places you were signed in are signed out.");
+      // The session is a new one, and so is its token.
+      await session.refetch();
+    },
+  });
+  const user = session.data?.user;
+  const ofGym = schemes.data?.schemes.find((scheme) => scheme.id === schemes.data.ofGym)?.name ?? "the gym’s";
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    password.mutate();
+  };
+  return (
+    <main className="page page-narrow">
+      <h1>{user?.name}</h1>
+      <p className="small">{user?.email}</p>
+      <section className="panel block">
+        <h2>The numbers you read</h2>
+        <div className="form-row">
+          <Select
+            value={user?.scheme ?? ""}
+            onChange={(value) => choose.mutate(value === "" ? null : value)}
+            options={[
+              { value: "", label: `The gym’s: ${ofGym}` },
+              ...(schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: scheme.name })) ?? []),
+            ]}
+            aria-label="The numbering you read in"
+            style={{ minWidth: 260 }}
+          />
+          <Link to="/numbering">Look at the numberings</Link>
+        </div>
+        <p className="small">Every combination is shown in these numbers, whatever it was written in.</p>
+      </section>
+      <section className="panel block">
+        <h2>Password</h2>
+        <form className="stack" onSubmit={submit}>
+          <label htmlFor="current">Current password</label>
+          <Input.Password
+            id="current"
+            autoComplete="current-password"
+            value={current}
+            onChange={(event) => setCurrent(event.target.value)}
+          />
+          <label htmlFor="next">New password, at least 10 characters</label>
+          <Input.Password
+            id="next"
+            autoComplete="new-password"
+            value={next}
+            onChange={(event) => setNext(event.target.value)}
+          />
+          {password.isError && <Alert type="error" showIcon message={refusal(password.error).title} role="alert" />}
+          <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
+            Change the password
+          </Button>
+        </form>
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,121 @@
+import { App, Button, Segmented } from "antd";
+import { useState } from "react";
+import { type Coach, refusal } from "../api/client";
+import { useSession } from "../app/session";
+import { Waiting } from "../app/Waiting";
+import { day, dayAndTime } from "../app/words";
+import { GymNav } from "../gym/GymNav";
+import { useChangeCoach, useCoaches, useMakeLink } from "./useCoaches";
+
+const ROLES: { value: Coach["role"]; label: string }[] = [
+  { value: "coach", label: "coach" },
+  { value: "head-coach", label: "head coach" },
+];
+
+/** Who is of the gym, what they may do, and links that let someone in. */
+export default function CoachesScreen() {
+  const coaches = useCoaches();
+  const me = useSession().data?.user;
+  const change = useChangeCoach();
+  const link = useMakeLink();
+  const { message } = App.useApp();
+  const [role, setRole] = useState<Coach["role"]>("coach");
+  const [what, setWhat] = useState("");
+  const put = (coach: Coach, part: Partial<Coach>) =>
+    change.mutate({ ...coach, ...part }, { onError: (error) => void message.error(refusal(error).title) });
+  const make = (to: Parameters<typeof link.mutate>[0], said: string) => {
+    setWhat(said);
+    link.mutate(to, { onError: (error) => void message.error(refusal(error).title) });
+  };
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>Coaches</h1>
+      <div className="form-row">
+        <span>Invite a</span>
+        <Segmented value={role} onChange={setRole} options={ROLES} aria-label="Role of who is invited" />
+        <Button
+          type="primary"
+          loading={link.isPending}
+          onClick={() => make({ role }, "Send this link to the new coach")}
+        >
+          Make a link
+        </Button>
+        <span className="small">
+          A coach looks up, writes and proposes; a head coach approves and runs the gym. The link is good for a week and
+          for one person.
+        </span>
+      </div>
+      {link.data && (
+        <p className="link-made" role="status">
+          <span>
+            {what}; it is shown this once and is good until {day(link.data.expiresAt)}: <b>{link.data.link}</b>
+          </span>
+          <Button
+            onClick={() =>
+              void navigator.clipboard?.writeText(link.data.link).then(() => message.success("The link is copied."))
+            }
+          >
+            Copy
+          </Button>
+        </p>
+      )}
+      {coaches.isPending && <Waiting what="Fetching the coaches" />}
+      {coaches.isError && <p role="alert">{refusal(coaches.error).title}</p>}
+      {coaches.data && (
+        <div className="panel plain-scroll">
+          <table className="plain-table">
+            <thead>
+              <tr>
+                <th scope="col">Name</th>
+                <th scope="col">E-mail</th>
+                <th scope="col">Role</th>
+                <th scope="col">Last sign-in</th>
+                <th scope="col">Password</th>
+                <th scope="col">May sign in</th>
+              </tr>
+            </thead>
+            <tbody>
+              {coaches.data.coaches.map((coach) => (
+                <tr key={coach.id}>
+                  <td>
+                    <b>{coach.name}</b>
+                    {coach.id === me?.id ? " (you)" : ""}
+                  </td>
+                  <td>{coach.email}</td>
+                  <td>
+                    <Segmented
+                      size="small"
+                      value={coach.role}
+                      onChange={(value) => put(coach, { role: value })}
+                      options={ROLES}
+                      aria-label={`Role of ${coach.name}`}
+                    />
+                  </td>
+                  <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : "never"}</td>
+                  <td>
+                    <Button
+                      size="small"
+                      onClick={() => make({ reset: coach.id }, `With this link ${coach.name} sets a new password`)}
+                    >
+                      Set anew by a link
+                    </Button>
+                  </td>
+                  <td>
+                    <Button
+                      size="small"
+                      disabled={coach.id === me?.id}
+                      onClick={() => put(coach, { active: !coach.active })}
+                    >
+                      {coach.active ? "yes; stop it" : "no; let in again"}
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,50 @@
+import { Link } from "react-router";
+import type { Match } from "../api/client";
+import { useSchemes } from "../app/useNumbering";
+import "./family.css";
+
+export const RELATIONS: Record<Match["relation"], string> = {
+  same: "the same chain",
+  mirror: "the same limbs in the other stance",
+  "target-differs": "another target",
+  "one-apart": "one item apart",
+  "contained-in": "holds all of it",
+  contains: "is part of it",
+  alike: "much like it",
+};
+const SHOWN = 5;
+
+/** Combinations that are there already, or nearly so, each with how it stands to this one. */
+export function AlreadyThere({
+  matches,
+  total,
+  title = "In the library already",
+}: {
+  matches: Match[];
+  total: number;
+  title?: string;
+}) {
+  useSchemes();
+  if (matches.length === 0) {
+    return null;
+  }
+  const close = matches.filter((match) => match.relation === "same" || match.relation === "mirror");
+  const shown = [...close, ...matches.filter((match) => !close.includes(match))].slice(
+    0,
+    Math.max(SHOWN, close.length),
+  );
+  return (
+    <section className="panel block kin" aria-label={title}>
+      <h2>{title}</h2>
+      <ul>
+        {shown.map((match) => (
+          <li key={match.id} className={`kin-${match.relation}`}>
+            <Link to={`/combinations/${match.id}`}>{match.name}</Link> <span className="numbers">{match.notation}</span>
+            <small>{RELATIONS[match.relation]}</small>
+          </li>
+        ))}
+      </ul>
+      {total > shown.length && <p className="small">and {total - shown.length} more that are near.</p>}
+    </section>
+  );
+}

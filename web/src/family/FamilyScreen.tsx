@@ -1,0 +1,72 @@
+import { Link } from "react-router";
+import { refusal } from "../api/client";
+import { Waiting } from "../app/Waiting";
+import { useFamilyOverview } from "./useFamily";
+import "../gym/gym.css";
+import "./family.css";
+
+/** From which combinations most grow, and which stand alone. */
+export default function FamilyScreen() {
+  const overview = useFamilyOverview();
+  return (
+    <main className="page">
+      <p className="trail">
+        <Link to="/library">Library</Link> /
+      </p>
+      <h1>Families</h1>
+      <p className="small">
+        A combination grew from the longest other one that is its beginning. Open one to walk its tree.
+      </p>
+      {overview.isPending && <Waiting what="Walking the library" />}
+      {overview.isError && <p role="alert">{refusal(overview.error).title}</p>}
+      {overview.data && (
+        <div className="columns">
+          <section className="panel" aria-label="Most grow from these">
+            <div className="block">
+              <h2>Most grow from these</h2>
+              {overview.data.hubs.length === 0 && (
+                <p className="small">No combination is the beginning of another yet.</p>
+              )}
+            </div>
+            <table className="plain-table">
+              <tbody>
+                {overview.data.hubs.map((hub) => (
+                  <tr key={hub.id}>
+                    <td className="hub-count">{hub.children}</td>
+                    <td>
+                      <Link to={`/combinations/${hub.id}`}>{hub.name}</Link>
+                    </td>
+                    <td className="numbers">{hub.notation}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+          <section className="panel" aria-label="These stand alone">
+            <div className="block">
+              <h2>
+                These stand alone
+                {overview.data.orphanCount > overview.data.orphans.length
+                  ? `, the first of ${overview.data.orphanCount}`
+                  : ""}
+              </h2>
+              {overview.data.orphans.length === 0 && <p className="small">Every combination is part of a family.</p>}
+            </div>
+            <table className="plain-table">
+              <tbody>
+                {overview.data.orphans.map((one) => (
+                  <tr key={one.id}>
+                    <td>
+                      <Link to={`/combinations/${one.id}`}>{one.name}</Link>
+                    </td>
+                    <td className="numbers">{one.notation}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        </div>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,96 @@
+import { Link } from "react-router";
+import type { FamilyOfOne, Relative } from "../api/client";
+import "./family.css";
+
+interface Node {
+  one: Relative;
+  children: Node[];
+}
+
+const DEEPEST = 3;
+const WIDEST = 8;
+
+function grow(id: number, all: FamilyOfOne["descendants"]): Node[] {
+  return all.filter((one) => one.parent === id).map((one) => ({ one, children: grow(one.id, all) }));
+}
+
+function count(nodes: Node[]): number {
+  return nodes.reduce((sum, node) => sum + 1 + count(node.children), 0);
+}
+
+/** What a combination grew from, above it, and what grows from it, below; every one can be walked to. */
+export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfOne }) {
+  const children = grow(self.id, family.descendants);
+  const alone = family.ancestors.length === 0 && children.length === 0;
+  return (
+    <section className="panel block family" aria-label="Family">
+      <h2>Family</h2>
+      {alone && (
+        <p className="small">
+          Nothing in the library is its beginning, and nothing begins with it yet.{" "}
+          <Link to="/family">All families</Link>
+        </p>
+      )}
+      {!alone && (
+        <Branch
+          nodes={family.ancestors.reduceRight<Node[]>(
+            (below, one) => [{ one, children: below }],
+            [{ one: self, children }],
+          )}
+          self={self}
+          before=""
+          depth={-family.ancestors.length}
+        />
+      )}
+      {family.contained.length > 0 && (
+        <>
+          <h3>Holds as a part</h3>
+          <ul className="kin-list">
+            {family.contained.map((one) => (
+              <li key={one.id}>
+                <Link to={`/combinations/${one.id}`}>{one.name}</Link> <span className="numbers">{one.notation}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative; before: string; depth: number }) {
+  const shown = nodes.slice(0, WIDEST);
+  return (
+    <ul className="branch">
+      {shown.map(({ one, children }) => (
+        <li key={one.id} className={one.id === self.id ? "branch-self" : ""}>
+          <Link to={`/combinations/${one.id}`} aria-current={one.id === self.id ? "page" : undefined}>
+            <Grown notation={one.notation} before={before} />
+            <small>{one.name}</small>
+          </Link>
+          {children.length > 0 &&
+            (depth < DEEPEST ? (
+              <Branch nodes={children} self={self} before={one.notation} depth={depth + 1} />
+            ) : (
+              <small className="branch-more">
+                {count(children)} more {count(children) === 1 ? "grows" : "grow"} from it
+              </small>
+            ))}
+        </li>
+      ))}
+      {nodes.length > shown.length && <li className="branch-more">and {nodes.length - shown.length} more</li>}
+    </ul>
+  );
+}
+
+/** The chain, with what it adds to what it grew from set off. */
+function Grown({ notation, before }: { notation: string; before: string }) {
+  return before !== "" && notation.startsWith(before) ? (
+    <span className="numbers">
+      <i>{before}</i>
+      {notation.slice(before.length)}
+    </span>
+  ) : (
+    <span className="numbers">{notation}</span>
+  );
+}

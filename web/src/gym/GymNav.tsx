@@ -1,0 +1,26 @@
+import { NavLink } from "react-router";
+import { useSession } from "../app/session";
+import "./gym.css";
+
+const PLACES: { to: string; label: string; head?: boolean }[] = [
+  { to: "/numbering", label: "Numbering" },
+  { to: "/translate", label: "Translate" },
+  { to: "/house-rules", label: "House rules" },
+  { to: "/in-and-out", label: "In and out" },
+  { to: "/coaches", label: "Coaches", head: true },
+  { to: "/record", label: "Record", head: true },
+];
+
+/** The places of the gym, over each of them. */
+export function GymNav() {
+  const head = useSession().data?.user?.role === "head-coach";
+  return (
+    <nav className="gym-nav" aria-label="The gym">
+      {PLACES.filter((place) => head || !place.head).map((place) => (
+        <NavLink key={place.to} to={place.to}>
+          {place.label}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,106 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Alert, Button, Checkbox, Input, Modal } from "antd";
+import { type FormEvent, useState } from "react";
+import { answered, api, refusal, type View } from "../api/client";
+import { layers } from "../app/layers";
+import { useSession } from "../app/session";
+
+const header = { "X-CSRF-Token": "" };
+
+function useViews() {
+  return useQuery({
+    queryKey: ["views"],
+    queryFn: ({ signal }) => answered(api.GET("/api/views", { signal })),
+  });
+}
+
+/** The address without the page, as a view keeps it. */
+function viewOf(address: URLSearchParams): string {
+  const kept = new URLSearchParams(address);
+  kept.delete("page");
+  kept.sort();
+  return kept.toString();
+}
+
+/** Searches kept under a name, one's own and those shared with the gym. */
+export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (query: string) => void }) {
+  const views = useViews().data?.views ?? [];
+  const user = useSession().data?.user;
+  const queries = useQueryClient();
+  const [naming, setNaming] = useState(false);
+  const [name, setName] = useState("");
+  const [shared, setShared] = useState(false);
+  const now = viewOf(address);
+  const again = () => queries.invalidateQueries({ queryKey: ["views"] });
+  const save = useMutation({
+    mutationFn: () => answered(api.POST("/api/views", { params: { header }, body: { name, address: now, shared } })),
+    onSuccess: () => {
+      setNaming(false);
+      setName("");
+      void again();
+    },
+  });
+  const remove = useMutation({
+    mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id }, header } })),
+    onSettled: again,
+  });
+  const open = views.find((view) => view.address === now);
+  const mayRemove = open && (open.owner.id === user?.id || user?.role === "head-coach");
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    save.mutate();
+  };
+  return (
+    <span className="views">
+      {views.map((view) => (
+        <button
+          key={view.id}
+          type="button"
+          className={view === open ? "chip chip-on" : "chip"}
+          aria-pressed={view === open}
+          title={view.shared ? `Shared by ${view.owner.name}` : "Yours alone"}
+          onClick={() => onOpen(view === open ? "" : view.address)}
+        >
+          {view.name}
+        </button>
+      ))}
+      {now !== "" && !open && (
+        <button type="button" className="link-button" onClick={() => setNaming(true)}>
+          Keep this search
+        </button>
+      )}
+      {mayRemove && (
+        <button type="button" className="link-button" onClick={() => remove.mutate(open)}>
+          Forget “{open.name}”
+        </button>
+      )}
+      <Modal
+        getContainer={layers}
+        open={naming}
+        onCancel={() => setNaming(false)}
+        footer={null}
+        title="Keep this search"
+        destroyOnHidden
+      >
+        <form className="stack" onSubmit={submit}>
+          <label htmlFor="view-name">Name</label>
+          <Input
+            id="view-name"
+            autoFocus
+            value={name}
+            maxLength={60}
+            onChange={(event) => setName(event.target.value)}
+            placeholder="Such as Liver work for level 2"
+          />
+          <Checkbox checked={shared} onChange={(event) => setShared(event.target.checked)}>
+            Share it with the other coaches
+          </Checkbox>
+          {save.isError && <Alert type="error" showIcon message={refusal(save.error).title} role="alert" />}
+          <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
+            Keep it
+          </Button>
+        </form>
+      </Modal>
+    </span>
+  );
+}

@@ -1,0 +1,471 @@
+import { Alert, App, Button, Input, Segmented, Select } from "antd";
+import { useMemo, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { type NumberDifference, refusal, type Scheme, type SchemePreview, type SchemeRequest } from "../api/client";
+import { useSession } from "../app/session";
+import { useNumbering, useSchemes } from "../app/useNumbering";
+import { Waiting } from "../app/Waiting";
+import { GymNav } from "../gym/GymNav";
+import { useChooseScheme, useSaveScheme, useSchemePreview } from "./useScheme";
+import "./numbering.css";
+
+type Row = NonNullable<SchemeRequest["numbers"]>[number] & { key: number };
+
+let nextKey = 0;
+const rowsOf = (scheme: Scheme): Row[] =>
+  scheme.numbers.map(({ number, family, position, target, name }) => {
+    nextKey += 1;
+    return { key: nextKey, number, family, position, target, name };
+  });
+const idOf = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-|-$/g, "")
+    .slice(0, 40);
+
+/** The numberings of the gym; the head coach makes and changes those that are not built in. */
+export default function NumberingScreen() {
+  const { id } = useParams();
+  const schemes = useSchemes();
+  const mine = useNumbering();
+  const shown = schemes.data?.schemes.find((scheme) => scheme.id === (id ?? mine));
+  return (
+    <main className="page">
+      <GymNav />
+      {schemes.isPending && <Waiting what="Fetching the numberings" />}
+      {schemes.isError && <p role="alert">{refusal(schemes.error).title}</p>}
+      {schemes.data && !shown && <p>There is no such numbering. Choose another above.</p>}
+      {schemes.data && shown && (
+        <Editor key={`${shown.id} ${shown.version}`} scheme={shown} schemes={schemes.data.schemes} />
+      )}
+    </main>
+  );
+}
+
+function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
+  const user = useSession().data?.user;
+  const head = user?.role === "head-coach";
+  const ofGym = useSchemes().data?.ofGym;
+  const mine = useNumbering();
+  const navigate = useNavigate();
+  const { message } = App.useApp();
+  const [editing, setEditing] = useState(false);
+  const [name, setName] = useState(scheme.isBuiltIn ? "" : scheme.name);
+  const [about, setAbout] = useState(scheme.about);
+  const [boundTo, setBoundTo] = useState(scheme.boundTo);
+  const [rows, setRows] = useState<Row[]>(() => rowsOf(scheme));
+  const [other, setOther] = useState(scheme.id);
+  const save = useSaveScheme();
+  const chooseMine = useChooseScheme("me");
+  const chooseGym = useChooseScheme("gym");
+  const request: SchemeRequest = {
+    name: name.trim() || scheme.name,
+    about,
+    boundTo,
+    comparedWith: other,
+    numbers: rows.map(({ key: _, ...row }) => row),
+  };
+  const preview = useSchemePreview(request);
+  const problems = preview.data?.problems ?? [];
+  const stops = problems.some((problem) => problem.stops);
+
+  const change = (key: number, part: Partial<Row>) =>
+    setRows((now) => now.map((row) => (row.key === key ? { ...row, ...part } : row)));
+  const bind = (to: "role" | "hand") => {
+    const positions = { lead: "left", rear: "right", left: "lead", right: "rear" } as const;
+    setBoundTo(to);
+    setRows((now) => now.map((row) => ({ ...row, position: positions[row.position] })));
+  };
+  const store = () => {
+    const isNew = scheme.isBuiltIn || name.trim() !== scheme.name;
+    const id = isNew ? idOf(name) : scheme.id;
+    save.mutate(
+      { id, version: isNew ? null : scheme.version, body: request },
+      {
+        onSuccess: (saved) => {
+          void message.success(`“${saved.name}” is saved. No stored chain changed.`);
+          setEditing(false);
+          void navigate(`/numbering/${saved.id}`);
+        },
+      },
+    );
+  };
+
+  return (
+    <>
+      <div className="numbering-head">
+        <h1>Numbering</h1>
+        <Select
+          value={scheme.id}
+          onChange={(value) => navigate(`/numbering/${value}`)}
+          options={schemes.map((one) => ({
+            value: one.id,
+            label: one.name + (one.id === ofGym ? " · the gym’s" : "") + (one.id === mine ? " · you read it" : ""),
+          }))}
+          aria-label="Which numbering"
+          className="numbering-which"
+        />
+        {mine !== scheme.id && (
+          <Button onClick={() => chooseMine.mutate(scheme.id)} loading={chooseMine.isPending}>
+            Read in it
+          </Button>
+        )}
+        {head && ofGym !== scheme.id && (
+          <Button onClick={() => chooseGym.mutate(scheme.id)} loading={chooseGym.isPending}>
+            Make it the gym’s
+          </Button>
+        )}
+        {head && !editing && (
+          <Button type="primary" onClick={() => setEditing(true)}>
+            {scheme.isBuiltIn ? "Start a numbering from this" : "Edit"}
+          </Button>
+        )}
+      </div>
+      <p className="small">
+        {scheme.about} A numbering is only a way of writing: changing it never changes a stored chain.
+      </p>
+      <div className="columns">
+        <section className="panel numbering-numbers" aria-label="Numbers">
+          {editing && (
+            <div className="numbering-form">
+              <label htmlFor="scheme-name">Name</label>
+              <Input
+                id="scheme-name"
+                value={name}
+                maxLength={40}
+                onChange={(event) => setName(event.target.value)}
+                placeholder="Such as Saltworks numbers"
+              />
+              <label htmlFor="scheme-about">In short</label>
+              <Input
+                id="scheme-about"
+                value={about}
+                maxLength={200}
+                onChange={(event) => setAbout(event.target.value)}
+              />
+              <span>A number is bound to</span>
+              <Segmented
+                value={boundTo}
+                onChange={bind}
+                options={[
+                  { value: "role", label: "the role: 1 is the jab of either stance" },
+                  { value: "hand", label: "the hand: odd stays left" },
+                ]}
+                aria-label="What a number is bound to"
+              />
+            </div>
+          )}
+          <NumberTable
+            rows={rows}
+            boundTo={boundTo}
+            editing={editing}
+            problems={problems}
+            onChange={change}
+            onRemove={(key) => setRows((now) => now.filter((row) => row.key !== key))}
+          />
+          {editing && (
+            <div className="form-row numbering-foot">
+              <AddNumber
+                onAdd={(row) => {
+                  nextKey += 1;
+                  setRows((now) => [...now, { ...row, key: nextKey }]);
+                }}
+                boundTo={boundTo}
+              />
+            </div>
+          )}
+          {editing && (
+            <div className="form-row numbering-foot">
+              <Button
+                type="primary"
+                onClick={store}
+                loading={save.isPending}
+                disabled={stops || idOf(name) === ""}
+                title={stops ? "Mend what is marked first" : undefined}
+              >
+                Save the numbering
+              </Button>
+              <Button
+                onClick={() => {
+                  setRows(rowsOf(scheme));
+                  setBoundTo(scheme.boundTo);
+                  setEditing(false);
+                }}
+              >
+                Leave it as it was
+              </Button>
+              {idOf(name) === "" && <span className="small">It needs a name first.</span>}
+              {save.isError && <Alert type="error" showIcon message={refusal(save.error).title} role="alert" />}
+            </div>
+          )}
+        </section>
+        <aside>
+          <section className="panel block" aria-label="How the library reads">
+            <h2>How the library reads</h2>
+            <div className="form-row">
+              <span>compared with</span>
+              <Select
+                size="small"
+                value={other}
+                onChange={setOther}
+                options={schemes.map((one) => ({ value: one.id, label: one.name }))}
+                aria-label="Compared with"
+              />
+            </div>
+            {preview.data && <Samples preview={preview.data} stops={stops} />}
+          </section>
+          {preview.data && !stops && (
+            <>
+              <Differences
+                differences={preview.data.differences}
+                one={name.trim() || scheme.name}
+                other={schemes.find((one) => one.id === other)?.name ?? other}
+              />
+              <section className="panel block" aria-label="Without a number">
+                <h2>Without a number</h2>
+                <p>
+                  {preview.data.gaps.length === 0
+                    ? "Every strike has one."
+                    : `${preview.data.gaps.map((gap) => gap.strike).join(", ")}: written in words.`}
+                </p>
+              </section>
+            </>
+          )}
+        </aside>
+      </div>
+    </>
+  );
+}
+
+const TARGETS = [
+  { value: "", label: "usual target" },
+  { value: "head", label: "head" },
+  { value: "body", label: "body" },
+  { value: "leg", label: "leg" },
+];
+
+function NumberTable({
+  rows,
+  boundTo,
+  editing,
+  problems,
+  onChange,
+  onRemove,
+}: {
+  rows: Row[];
+  boundTo: "role" | "hand";
+  editing: boolean;
+  problems: SchemePreview["problems"];
+  onChange: (key: number, part: Partial<Row>) => void;
+  onRemove: (key: number) => void;
+}) {
+  const families = useFamilies();
+  const positions = boundTo === "hand" ? ["left", "right"] : ["lead", "rear"];
+  return (
+    <table className="plain-table numbering-table">
+      <thead>
+        <tr>
+          <th scope="col">Number</th>
+          <th scope="col">{boundTo === "hand" ? "Hand" : "Role"}</th>
+          <th scope="col">Strike</th>
+          <th scope="col">Means when alone</th>
+          <th scope="col">You call it</th>
+          {editing && <th scope="col" aria-label="Remove" />}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row, at) => {
+          const wrong = problems.filter((problem) => problem.row === at);
+          return (
+            <tr key={row.key} className={wrong.some((problem) => problem.stops) ? "row-wrong" : ""}>
+              <td>
+                {editing ? (
+                  <Input
+                    size="small"
+                    value={row.number}
+                    maxLength={5}
+                    onChange={(event) => onChange(row.key, { number: event.target.value })}
+                    aria-label={`Number of row ${at + 1}`}
+                    status={wrong.length > 0 ? "error" : ""}
+                  />
+                ) : (
+                  <b className="numbers">{row.number}</b>
+                )}
+              </td>
+              <td>
+                {editing ? (
+                  <Segmented
+                    size="small"
+                    value={row.position}
+                    onChange={(position) => onChange(row.key, { position })}
+                    options={positions as Row["position"][]}
+                    aria-label={`Side of row ${at + 1}`}
+                  />
+                ) : (
+                  row.position
+                )}
+              </td>
+              <td>
+                {editing ? (
+                  <Select
+                    size="small"
+                    value={row.family}
+                    onChange={(family) => onChange(row.key, { family })}
+                    options={families}
+                    aria-label={`Strike of row ${at + 1}`}
+                    className="numbering-family"
+                  />
+                ) : (
+                  row.family
+                )}
+                {editing && wrong.map((problem) => <small key={problem.message}>{problem.message}</small>)}
+              </td>
+              <td>
+                {editing ? (
+                  <Select
+                    size="small"
+                    value={row.target ?? ""}
+                    onChange={(target) =>
+                      onChange(row.key, { target: target === "" ? null : (target as NonNullable<Row["target"]>) })
+                    }
+                    options={TARGETS}
+                    aria-label={`Target of row ${at + 1}`}
+                    className="numbering-target"
+                  />
+                ) : (
+                  (row.target ?? <span className="small">usual target</span>)
+                )}
+              </td>
+              <td>
+                {editing ? (
+                  <Input
+                    size="small"
+                    value={row.name ?? ""}
+                    maxLength={40}
+                    onChange={(event) => onChange(row.key, { name: event.target.value || null })}
+                    aria-label={`Your name for row ${at + 1}`}
+                  />
+                ) : (
+                  row.name
+                )}
+              </td>
+              {editing && (
+                <td>
+                  <button
+                    type="button"
+                    className="quiet"
+                    onClick={() => onRemove(row.key)}
+                    aria-label={`Remove ${row.number || `row ${at + 1}`}`}
+                  >
+                    ×
+                  </button>
+                </td>
+              )}
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function useFamilies() {
+  const strikes = useSchemes().data?.strikes;
+  return useMemo(
+    () => [...new Set(strikes?.map((strike) => strike.family))].map((family) => ({ value: family, label: family })),
+    [strikes],
+  );
+}
+
+function AddNumber({ onAdd, boundTo }: { onAdd: (row: Omit<Row, "key">) => void; boundTo: "role" | "hand" }) {
+  const families = useFamilies();
+  const [family, setFamily] = useState("hook");
+  return (
+    <>
+      <Select
+        size="small"
+        value={family}
+        onChange={setFamily}
+        options={families}
+        aria-label="Strike of a new number"
+        className="numbering-family"
+      />
+      <Button
+        size="small"
+        onClick={() =>
+          onAdd({ number: "", family, position: boundTo === "hand" ? "left" : "lead", target: null, name: null })
+        }
+      >
+        Add a number
+      </Button>
+    </>
+  );
+}
+
+function Samples({ preview, stops }: { preview: SchemePreview; stops: boolean }) {
+  if (stops) {
+    return (
+      <p className="entry-problem" role="status">
+        {preview.problems.find((problem) => problem.stops)?.message} The comparison comes back once that is mended.
+      </p>
+    );
+  }
+  return (
+    <>
+      <p className="small" role="status">
+        {preview.changed === 0
+          ? `The first ${preview.lookedAt} combinations read the same in both.`
+          : `${preview.changed} of ${preview.lookedAt} combinations read differently.`}
+      </p>
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th scope="col">Combination</th>
+            <th scope="col">Before</th>
+            <th scope="col">After</th>
+          </tr>
+        </thead>
+        <tbody>
+          {preview.samples.map((sample) => (
+            <tr key={sample.id} className={sample.before === sample.after ? "" : "sample-changed"}>
+              <td>
+                <Link to={`/combinations/${sample.id}`}>{sample.name}</Link>
+              </td>
+              <td className="numbers">{sample.before}</td>
+              <td className="numbers">{sample.after}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** Numbers that two numberings use differently; shown wherever both are in sight. */
+export function Differences({
+  differences,
+  one,
+  other,
+}: {
+  differences: NumberDifference[];
+  one: string;
+  other: string;
+}) {
+  if (differences.length === 0) {
+    return null;
+  }
+  return (
+    <section className="panel block differences" aria-label="Numbers used differently">
+      <h2>Used differently</h2>
+      <ul>
+        {differences.map((difference) => (
+          <li key={difference.number}>
+            <b className="numbers">{difference.number}</b> is a {difference.one} in {one}, a {difference.other} in{" "}
+            {other}.
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,137 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { App, Button, Input, Segmented, Select } from "antd";
+import { useEffect, useState } from "react";
+import { useSearchParams } from "react-router";
+import { answered, api, refusal, type SchemeId, type Stance } from "../api/client";
+import { useNumbering, useSchemes } from "../app/useNumbering";
+import { STANCES } from "../app/words";
+import { GymNav } from "../gym/GymNav";
+import { Differences } from "./NumberingScreen";
+import "./numbering.css";
+
+const PAUSE = 250;
+const EXAMPLE = "1 2 7 exit # Cellar window\n1-1-2\njab cross K4 # From the whiteboard";
+
+/** A list in one numbering, written over into another. */
+export default function TranslateScreen() {
+  const [address, setAddress] = useSearchParams();
+  const { message } = App.useApp();
+  const schemes = useSchemes();
+  const mine = useNumbering();
+  const from: SchemeId = address.get("from") ?? (mine === "body-pairs" ? "parity" : "body-pairs");
+  const to: SchemeId = address.get("to") ?? mine;
+  const stance = (address.get("stance") as Stance | null) ?? "orthodox";
+  const [text, setText] = useState("");
+  const [asked, setAsked] = useState("");
+  useEffect(() => {
+    const timer = setTimeout(() => setAsked(text), PAUSE);
+    return () => clearTimeout(timer);
+  }, [text]);
+  const translation = useQuery({
+    queryKey: ["translate", asked, from, to, stance],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST("/api/translate", {
+          params: { header: { "X-CSRF-Token": "" } },
+          body: { text: asked, from, to, stance },
+          signal,
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+  const put = (name: string, value: string) =>
+    setAddress(
+      (now) => {
+        now.set(name, value);
+        return now;
+      },
+      { replace: true },
+    );
+  const options = schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: scheme.name })) ?? [];
+  const nameOf = (id: string) => options.find((option) => option.value === id)?.label ?? id;
+  const lines = asked.trim() === "" ? [] : (translation.data?.lines ?? []);
+  const written = lines.map((line) => line.written ?? line.text).join("\n");
+  const unread = lines.filter((line) => line.problems.length > 0).length;
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>Translate</h1>
+      <div className="form-row">
+        <span>from</span>
+        <Select value={from} onChange={(value) => put("from", value)} options={options} aria-label="From" />
+        <span>to</span>
+        <Select value={to} onChange={(value) => put("to", value)} options={options} aria-label="To" />
+        <span>left and right are meant for</span>
+        <Segmented
+          value={stance}
+          onChange={(value) => put("stance", value)}
+          options={STANCES}
+          aria-label="Stance of the list"
+        />
+      </div>
+      <div className="columns">
+        <section className="panel block" aria-label="The list">
+          <h2>In {nameOf(from)}</h2>
+          <Input.TextArea
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            rows={14}
+            maxLength={40_000}
+            placeholder={EXAMPLE}
+            aria-label="List to translate, one chain a line, its name after #"
+          />
+          <p className="small">One chain a line; a name may follow after #. Words are read in every numbering.</p>
+        </section>
+        <div>
+          <section className="panel block" aria-label="Written over">
+            <h2>In {nameOf(to)}</h2>
+            {translation.isError && <p role="alert">{refusal(translation.error).title}</p>}
+            {lines.length === 0 ? (
+              <p className="small">Paste or type a list; it is written over as you go. Nothing is stored.</p>
+            ) : (
+              <>
+                <div className="form-row">
+                  <Button
+                    onClick={() =>
+                      void navigator.clipboard
+                        ?.writeText(written)
+                        .then(() => message.success("The translated list is copied."))
+                    }
+                  >
+                    Copy it
+                  </Button>
+                  <span className="small" role="status">
+                    {unread === 0
+                      ? "Every line could be read."
+                      : `${unread} ${unread === 1 ? "line" : "lines"} could not be read and stand as they were.`}
+                  </span>
+                </div>
+                <ol className="translate-result">
+                  {lines.map((line) => (
+                    <li key={line.line}>
+                      <span className="small">{line.line}</span>
+                      {line.written === null ? (
+                        <span>
+                          <span className="numbers">{line.text}</span>
+                          <br />
+                          <span className="entry-problem">{line.problems[0]?.message}</span>
+                        </span>
+                      ) : (
+                        <span className="numbers">{line.written}</span>
+                      )}
+                    </li>
+                  ))}
+                </ol>
+              </>
+            )}
+          </section>
+          <Differences
+            differences={translation.data?.differences ?? []}
+            one={String(nameOf(from))}
+            other={String(nameOf(to))}
+          />
+        </div>
+      </div>
+    </main>
+  );
+}

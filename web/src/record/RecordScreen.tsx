@@ -1,0 +1,89 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Pagination, Select } from "antd";
+import { Link, useSearchParams } from "react-router";
+import { answered, api, refusal } from "../api/client";
+import { Waiting } from "../app/Waiting";
+import { dayAndTime } from "../app/words";
+import { GymNav } from "../gym/GymNav";
+
+const KINDS = [
+  { value: "", label: "Everything" },
+  { value: "combination", label: "Combinations" },
+  { value: "proposal", label: "Proposals" },
+  { value: "library", label: "Imports" },
+  { value: "rules", label: "House rules" },
+  { value: "scheme", label: "Numbering" },
+  { value: "coach", label: "Coaches" },
+];
+
+/** Everything that changed the library or the gym. */
+export default function RecordScreen() {
+  const [address, setAddress] = useSearchParams();
+  const page = Number(address.get("page")) || 1;
+  const what = address.get("what") ?? "";
+  const record = useQuery({
+    queryKey: ["record", page, what],
+    queryFn: ({ signal }) => answered(api.GET("/api/record", { params: { query: { page, what } }, signal })),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+  const entries = record.data?.entries ?? [];
+  return (
+    <main className="page">
+      <GymNav />
+      <div className="form-row">
+        <h1>Record</h1>
+        <Select
+          value={what}
+          onChange={(value) => setAddress(value === "" ? {} : { what: value }, { replace: true })}
+          options={KINDS}
+          aria-label="Which entries"
+          style={{ width: 160 }}
+        />
+        <span className="small" role="status">
+          {record.data ? `${record.data.total} ${record.data.total === 1 ? "entry" : "entries"}` : ""}
+        </span>
+      </div>
+      {record.isPending && <Waiting what="Fetching the record" />}
+      {record.isError && <p role="alert">{refusal(record.error).title}</p>}
+      {record.data && entries.length === 0 && (
+        <div className="panel library-empty">
+          <h2>Nothing is recorded yet</h2>
+          <p>Every change of the library, the numbering, the rules and the coaches stands here with who made it.</p>
+        </div>
+      )}
+      {entries.length > 0 && (
+        <div className="panel plain-scroll">
+          <table className="plain-table">
+            <tbody>
+              {entries.map((entry) => (
+                <tr key={entry.id}>
+                  <td className="small">{dayAndTime(entry.at)}</td>
+                  <td>
+                    <b>{entry.who ?? "Someone who left"}</b> {entry.says}
+                  </td>
+                  <td>{entry.subject && <Link to={`/${entry.subject}`}>open</Link>}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {record.data && record.data.total > record.data.size && (
+        <Pagination
+          className="library-pages"
+          current={page}
+          pageSize={record.data.size}
+          total={record.data.total}
+          showSizeChanger={false}
+          onChange={(to) =>
+            setAddress((now) => {
+              now.set("page", String(to));
+              return now;
+            })
+          }
+        />
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,304 @@
+import { Alert, App, Button, Input } from "antd";
+import { type ReactNode, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { type Check, type Content, type Proposal, refusal } from "../api/client";
+import { useSession } from "../app/session";
+import { useNumbering } from "../app/useNumbering";
+import { VerdictMark } from "../app/VerdictMark";
+import { Waiting } from "../app/Waiting";
+import { dayAndTime, LEVELS, RULES } from "../app/words";
+import { useCheck } from "../check/useCheck";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { Compare } from "../compare/Compare";
+import { KINDS } from "./ReviewScreen";
+import { type Decision, useDecide, useProposal } from "./useReview";
+import "../combination/combination.css";
+import "../gym/gym.css";
+import "./review.css";
+
+const STATES: Record<Proposal["state"], string> = {
+  open: "waits for the head coach",
+  returned: "returned to its author",
+  approved: "approved",
+  withdrawn: "withdrawn",
+};
+const STEPS: Record<Proposal["steps"][number]["step"], string> = {
+  proposed: "proposed it",
+  revised: "revised it",
+  returned: "returned it",
+  approved: "approved it",
+  withdrawn: "withdrew it",
+};
+
+export default function ProposalScreen() {
+  const id = Number(useParams().id);
+  const proposal = useProposal(Number.isInteger(id) ? id : -1);
+  if (proposal.isError) {
+    return (
+      <main className="page page-narrow">
+        <h1>Not to be found</h1>
+        <p>{refusal(proposal.error).title}</p>
+        <Link to="/review">To the review</Link>
+      </main>
+    );
+  }
+  return proposal.data ? (
+    <Page key={proposal.data.id} proposal={proposal.data} again={() => void proposal.refetch()} />
+  ) : (
+    <Waiting what="Fetching the proposal" />
+  );
+}
+
+function useContentCheck(content: Content | null): Check | undefined {
+  const readIn = useNumbering();
+  return useCheck({
+    text: content?.notation ?? "",
+    stance: content?.stance ?? "orthodox",
+    rules: content?.rules ?? "all-limbs",
+    scheme: "parity",
+    readIn,
+  }).readable;
+}
+
+function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
+  const user = useSession().data?.user;
+  const { message } = App.useApp();
+  const navigate = useNavigate();
+  const decide = useDecide(proposal);
+  const [remark, setRemark] = useState("");
+  const after = useContentCheck(proposal.result);
+  const before = useContentCheck(proposal.kind === "change" ? proposal.newest : null);
+  const decided = proposal.state === "approved" || proposal.state === "withdrawn";
+  const head = user?.role === "head-coach";
+  const own = user?.id === proposal.author.id;
+  const both = proposal.changed.filter((field) => proposal.movedOn.includes(field));
+
+  const run = (decision: Decision, said: string) =>
+    decide.mutate(
+      { decision, remark, against: proposal.combination?.version ?? null },
+      {
+        onSuccess: (done) => {
+          void message.success(said);
+          setRemark("");
+          if (decision === "approve" && done.combination) {
+            void navigate(`/combinations/${done.combination.id}`);
+          }
+        },
+        onError: (error) => {
+          if (refusal(error).type === "changed-meanwhile") {
+            again();
+          }
+        },
+      },
+    );
+
+  return (
+    <main className="page">
+      <p className="trail">
+        <Link to="/review">Review</Link> /
+      </p>
+      <header className="combination-head">
+        <h1>{proposal.combination?.name ?? proposal.content.name}</h1>
+        <span className={`review-kind review-kind-${proposal.kind}`}>{KINDS[proposal.kind]}</span>
+        <span className="small">
+          by {proposal.author.name}, {dayAndTime(proposal.createdAt)} · {STATES[proposal.state]}
+        </span>
+        {proposal.combination && (
+          <span className="combination-actions">
+            <Link to={`/combinations/${proposal.combination.id}`}>
+              {proposal.state === "approved" ? "Open the combination" : "Open what is in use"}
+            </Link>
+          </span>
+        )}
+      </header>
+      <div className="columns">
+        <div>
+          {!decided && proposal.movedOn.length > 0 && (
+            <p className="proposal-meanwhile" role="note">
+              Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it
+              against the newest; what they changed stays
+              {both.length > 0
+                ? `, but for ${both.join(", ")}, which both changed: approving takes the proposal's.`
+                : "."}
+            </p>
+          )}
+          <section className="panel block" aria-label="What it would be">
+            {proposal.kind === "change" && before && after && before.notation !== after.notation ? (
+              <Compare
+                first={{ title: "In use", check: before, stance: proposal.newest?.stance ?? "orthodox" }}
+                second={{ title: "Proposed", check: after, stance: proposal.result.stance }}
+              />
+            ) : (
+              after && (
+                <>
+                  <p className="numbers">
+                    {after.text} {after.verdict && <VerdictMark verdict={after.verdict} />}
+                  </p>
+                  <CombinationLine data={after} size="card" name={`Combination line: ${after.text}`} />
+                </>
+              )
+            )}
+          </section>
+          <section className="panel block" aria-label="What changes">
+            <h2>{proposal.kind === "change" ? "What changes" : "As it is proposed"}</h2>
+            <Fields proposal={proposal} />
+          </section>
+          {after && <CheckBeforeAfter before={before} after={after} />}
+        </div>
+        <aside>
+          {!decided && (
+            <section className="panel block decide" aria-label="Decide">
+              <h2>{head ? "Decide" : own ? "Your proposal" : "Waits for the head coach"}</h2>
+              {decide.isError && <Alert type="error" showIcon message={refusal(decide.error).title} role="alert" />}
+              {(head || own) && (
+                <>
+                  <label htmlFor="remark">Remark</label>
+                  <Input.TextArea
+                    id="remark"
+                    rows={3}
+                    maxLength={1000}
+                    value={remark}
+                    onChange={(event) => setRemark(event.target.value)}
+                    placeholder={head ? "What is good, or what is to be done about it" : "What you changed, and why"}
+                  />
+                </>
+              )}
+              <span className="decide-buttons">
+                {head && (
+                  <>
+                    <Button type="primary" loading={decide.isPending} onClick={() => run("approve", "Approved.")}>
+                      {proposal.kind === "retire" ? "Approve: archive it" : "Approve"}
+                    </Button>
+                    {proposal.state === "open" && !own && (
+                      <Button
+                        disabled={remark.trim() === ""}
+                        title={remark.trim() === "" ? "Say in a remark what is to be done" : undefined}
+                        onClick={() => run("return", "Returned to its author.")}
+                      >
+                        Return with the remark
+                      </Button>
+                    )}
+                    {proposal.kind !== "retire" && (
+                      <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>Edit, then approve</Button>
+                    )}
+                  </>
+                )}
+                {own && proposal.kind !== "retire" && (
+                  <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>Revise on the bench</Button>
+                )}
+                {(own || head) && (
+                  <Button danger onClick={() => run("withdraw", "Withdrawn. It is kept under “Decided”.")}>
+                    {own ? "Withdraw" : "Turn down"}
+                  </Button>
+                )}
+              </span>
+              {head && proposal.kind !== "new" && (
+                <p className="small">The version in use stays in use until you approve.</p>
+              )}
+            </section>
+          )}
+          <section className="panel block" aria-label="So far">
+            <h2>So far</h2>
+            <ol className="proposal-steps">
+              {proposal.steps.map((step) => (
+                <li key={step.at + step.step}>
+                  <b>{step.who}</b> {STEPS[step.step]} <span className="small">{dayAndTime(step.at)}</span>
+                  {step.content && <div className="numbers">{step.content.notation}</div>}
+                  {step.remark && <q>{step.remark}</q>}
+                </li>
+              ))}
+            </ol>
+          </section>
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+function benchAddress(proposal: Proposal): URLSearchParams {
+  return new URLSearchParams({ proposal: String(proposal.id) });
+}
+
+const FIELDS: { name: keyof Content; label: string; show: (content: Content) => ReactNode }[] = [
+  { name: "name", label: "name", show: (content) => content.name },
+  { name: "notation", label: "chain", show: (content) => <span className="numbers">{content.notation}</span> },
+  { name: "stance", label: "stance", show: (content) => content.stance },
+  {
+    name: "rules",
+    label: "rules",
+    show: (content) => RULES.find((rule) => rule.value === content.rules)?.label ?? content.rules,
+  },
+  { name: "themes", label: "themes", show: (content) => content.themes.join(", ") || "none" },
+  {
+    name: "level",
+    label: "level",
+    show: (content) => LEVELS.find((level) => level.value === content.level)?.label ?? content.level,
+  },
+  { name: "note", label: "note", show: (content) => content.note || "none" },
+];
+
+/** Field by field: what is in use, and what it would be. */
+function Fields({ proposal }: { proposal: Proposal }) {
+  const { newest, result, kind } = proposal;
+  const shown =
+    kind === "change" && newest
+      ? FIELDS.filter(({ name }) => JSON.stringify(newest[name]) !== JSON.stringify(result[name]))
+      : FIELDS;
+  if (shown.length === 0) {
+    return <p className="small">Nothing: the newest version is so already.</p>;
+  }
+  return (
+    <table className="proposal-changes">
+      <tbody>
+        {shown.map(({ name, label, show }) => (
+          <tr key={name}>
+            <th scope="row">{label}</th>
+            {kind === "change" && newest && (
+              <td>
+                <del>{show(newest)}</del>
+              </td>
+            )}
+            <td>{show(result)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What the check says and what mirroring changes, in use and proposed. */
+function CheckBeforeAfter({ before, after }: { before: Check | undefined; after: Check }) {
+  const sides: [string, Check][] = before
+    ? [
+        ["In use", before],
+        ["Proposed", after],
+      ]
+    : [["The check", after]];
+  return (
+    <section className="panel block" aria-label="The check before and after">
+      <h2>The check{before ? ", before and after" : ""}</h2>
+      <div className="caveats-before-after">
+        {sides.map(([title, check]) => (
+          <div key={title}>
+            <b>{title}</b> {check.verdict && <VerdictMark verdict={check.verdict} />}
+            <ul>
+              {check.findings
+                .filter((finding) => finding.severity !== "credit")
+                .map((finding) => (
+                  <li key={finding.id + String(finding.at)}>{finding.message}</li>
+                ))}
+              {check.links
+                .filter((link) => link.verdict !== "flows")
+                .map((link) => (
+                  <li key={link.to}>{link.reason}</li>
+                ))}
+              {check.mirror?.caveats.map((caveat) => (
+                <li key={caveat.id + String(caveat.at)}>Mirrored: {caveat.message}</li>
+              ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,124 @@
+import { Button, Segmented, Switch } from "antd";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { type ProposalRow, refusal } from "../api/client";
+import { useSession } from "../app/session";
+import { useNumbering } from "../app/useNumbering";
+import { Waiting } from "../app/Waiting";
+import { dayAndTime } from "../app/words";
+import { useCheck } from "../check/useCheck";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { type ReviewList, useProposals } from "./useReview";
+import "../gym/gym.css";
+import "../library/library.css";
+import "./review.css";
+
+export const KINDS: Record<ProposalRow["kind"], string> = { new: "new", change: "change", retire: "retire" };
+
+const EMPTY: Record<ReviewList, [string, string]> = {
+  open: ["Nothing waits for a decision", "What coaches propose on the bench or on a combination's page comes here."],
+  returned: ["Nothing was returned", "A proposal that the head coach returns with a remark waits here for its author."],
+  decided: ["Nothing was decided yet", "Approved and withdrawn proposals are kept here."],
+};
+
+/** What coaches propose, and what became of it. */
+export default function ReviewScreen() {
+  const [address, setAddress] = useSearchParams();
+  const navigate = useNavigate();
+  const user = useSession().data?.user;
+  const list = (address.get("list") ?? "open") as ReviewList;
+  const mine = address.get("mine") === "true";
+  const proposals = useProposals(list, mine);
+  const put = (name: string, value: string | null) =>
+    setAddress(
+      (now) => {
+        value === null ? now.delete(name) : now.set(name, value);
+        return now;
+      },
+      { replace: true },
+    );
+  const rows = proposals.data?.proposals ?? [];
+  return (
+    <main className="page">
+      <div className="review-head">
+        <h1>Review</h1>
+        <Segmented
+          value={list}
+          onChange={(value) => put("list", value === "open" ? null : value)}
+          options={[
+            { value: "open", label: `To decide${count(proposals.data?.waiting.open)}` },
+            { value: "returned", label: "Returned" },
+            { value: "decided", label: "Decided" },
+          ]}
+          aria-label="Which proposals"
+        />
+        <span className="option">
+          <Switch
+            size="small"
+            checked={mine}
+            onChange={(on) => put("mine", on ? "true" : null)}
+            aria-label="Mine alone"
+          />
+          <span>mine alone</span>
+        </span>
+        {user?.role === "coach" && (
+          <Button type="primary" className="library-new" onClick={() => navigate("/bench")}>
+            Propose a new one
+          </Button>
+        )}
+      </div>
+      {proposals.isPending && <Waiting what="Fetching the proposals" />}
+      {proposals.isError && (
+        <p className="panel library-empty" role="alert">
+          {refusal(proposals.error).title} <Button onClick={() => proposals.refetch()}>Try again</Button>
+        </p>
+      )}
+      {proposals.data && rows.length === 0 && (
+        <div className="panel library-empty">
+          <h2>{EMPTY[list][0]}</h2>
+          <p>{EMPTY[list][1]}</p>
+        </div>
+      )}
+      {rows.length > 0 && (
+        <ol className="review-list">
+          {rows.map((row) => (
+            <li key={row.id} className="panel">
+              <Row row={row} />
+            </li>
+          ))}
+        </ol>
+      )}
+    </main>
+  );
+}
+
+function count(of: number | undefined): string {
+  return of ? ` (${of})` : "";
+}
+
+function Row({ row }: { row: ProposalRow }) {
+  const readIn = useNumbering();
+  const { content } = row;
+  const { readable } = useCheck({
+    text: content.notation,
+    stance: content.stance,
+    rules: content.rules,
+    scheme: "parity",
+    readIn,
+  });
+  return (
+    <Link to={`/review/${row.id}`} className="review-row">
+      <span className={`review-kind review-kind-${row.kind}`}>{KINDS[row.kind]}</span>
+      <span className="review-name">
+        <b>{row.combination?.name ?? content.name}</b>
+        <small>
+          {row.author.name} · {dayAndTime(row.updatedAt)}
+          {row.state === "approved" || row.state === "withdrawn" ? ` · ${row.state}` : ""}
+        </small>
+      </span>
+      <span className="numbers">{readable?.text ?? content.notation}</span>
+      <span className="review-line">
+        {readable && <CombinationLine data={readable} size="row" width={340} name={content.name} />}
+      </span>
+    </Link>
+  );
+}

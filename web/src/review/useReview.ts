@@ -1,0 +1,95 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  answered,
+  api,
+  type DecisionRequest,
+  type Proposal,
+  type ProposalRequest,
+  type SaveRequest,
+  type Session,
+} from "../api/client";
+
+export type ReviewList = "open" | "returned" | "decided";
+
+const header = { "X-CSRF-Token": "" };
+
+export function useProposals(list: ReviewList, mine: boolean, combination?: number) {
+  return useQuery({
+    queryKey: ["proposals", list, mine, combination ?? null],
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET("/api/proposals", {
+          params: { query: { list, mine, ...(combination === undefined ? {} : { combination }) } },
+          signal,
+        }),
+      ),
+    refetchOnWindowFocus: true,
+  });
+}
+
+/** How many proposals wait for whoever is signed in: for the head coach those to decide, for a coach those returned. */
+export function useWaiting(user: Session["user"]): number {
+  const waiting = useQuery({
+    queryKey: ["proposals", "waiting"],
+    queryFn: ({ signal }) => answered(api.GET("/api/proposals", { params: { query: { list: "open" } }, signal })),
+    enabled: user !== null,
+    refetchInterval: 60_000,
+    refetchOnWindowFocus: true,
+  }).data?.waiting;
+  return (user?.role === "head-coach" ? waiting?.open : waiting?.returned) ?? 0;
+}
+
+export function useProposal(id: number | null) {
+  return useQuery({
+    queryKey: ["proposal", id],
+    queryFn: ({ signal }) => answered(api.GET("/api/proposals/{id}", { params: { path: { id: id ?? 0 } }, signal })),
+    enabled: id !== null,
+  });
+}
+
+function useRemember() {
+  const queries = useQueryClient();
+  return (proposal: Proposal) => {
+    queries.setQueryData(["proposal", proposal.id], proposal);
+    void queries.invalidateQueries({ queryKey: ["proposals"] });
+    void queries.invalidateQueries({ queryKey: ["combinations"] });
+    void queries.invalidateQueries({ queryKey: ["family"] });
+    if (proposal.combination) {
+      void queries.invalidateQueries({ queryKey: ["combination", proposal.combination.id] });
+    }
+  };
+}
+
+export function usePropose() {
+  const remember = useRemember();
+  return useMutation({
+    mutationFn: (body: ProposalRequest) => answered(api.POST("/api/proposals", { params: { header }, body })),
+    onSuccess: remember,
+  });
+}
+
+export type Decision = "return" | "approve" | "withdraw" | "revise";
+
+/** Decides on a proposal as it was looked at, or revises it. */
+export function useDecide(proposal: Proposal | null) {
+  const remember = useRemember();
+  return useMutation({
+    mutationFn: ({ decision, ...body }: DecisionRequest & { decision: Decision; content?: SaveRequest | null }) => {
+      const params = {
+        path: { id: proposal?.id ?? 0 },
+        header: { ...header, "If-Match": `"${proposal?.version}"` },
+      };
+      switch (decision) {
+        case "return":
+          return answered(api.POST("/api/proposals/{id}/return", { params, body }));
+        case "approve":
+          return answered(api.POST("/api/proposals/{id}/approve", { params, body }));
+        case "withdraw":
+          return answered(api.POST("/api/proposals/{id}/withdraw", { params, body }));
+        default:
+          return answered(api.PUT("/api/proposals/{id}", { params, body }));
+      }
+    },
+    onSuccess: remember,
+  });
+}
