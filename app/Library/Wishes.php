@@ -145,7 +145,7 @@ final readonly class Wishes
         $items = null === $clause->items ? null : self::items($clause->items);
         $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
         if ($archived) {
-            $rows = array_map(static fn (): string => "CONCAT_WS(' ', c.name, c.themes, c.note) LIKE ?", $clause->words);
+            $rows = array_map(static fn (): string => "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?", $clause->words);
             $values = array_map(static fn (string $word): string => '%'.$like($word), $clause->words);
 
             return new Wish(['('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]), [...$values, ...($items->row[1] ?? [])]]);

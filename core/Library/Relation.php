@@ -36,8 +36,9 @@ enum Relation: string
             $one->items === $other->items => self::Same,
             \count($one->items) === \count($other->items) && self::bare($one) === self::bare($other) => self::TargetDiffers,
             self::oneApart($one->items, $other->items) => self::OneApart,
-            $other->contains($one) => self::ContainedIn,
-            $one->contains($other) => self::Contains,
+            // A single item is contained in half of the library, which says nothing.
+            \count($one->items) > 1 && $other->contains($one) => self::ContainedIn,
+            \count($other->items) > 1 && $one->contains($other) => self::Contains,
             $likeness->distance($one, $other) <= $likeness->near() => self::Alike,
             default => null,
         };

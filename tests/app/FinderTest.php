@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Gym\BenchChains;
+use Periplus\App\Library\Finder;
+use Periplus\App\Library\Kin;
+use Periplus\App\Library\ListRequest;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Library\Likeness;
+use Periplus\Core\Library\Relation;
+use Periplus\Core\Library\Search\Items;
+use Periplus\Core\Library\Search\Length;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Library\Sequence;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** What the indices find, against looking at every combination. */
+final class FinderTest extends ApiTestCase
+{
+    private const MANY = 400;
+
+    #[TestWith(['starts 1'])]
+    #[TestWith(['starts kick'])]
+    #[TestWith(['ends kick'])]
+    #[TestWith(['ends 2 footwork'])]
+    #[TestWith(['has 2 3'])]
+    #[TestWith(['has 1 2 3'])]
+    #[TestWith(['has lead hook body then rear kick'])]
+    #[TestWith(['has hand hand hand, no kick'])]
+    #[TestWith(['no footwork'])]
+    #[TestWith(['length 3..4 starts 2'])]
+    #[TestWith(['has 1, has 2, has 3'])]
+    #[TestWith(['no switch no exit length 2'])]
+    public function testASearchFindsWhatLookingAtEachFinds(string $text): void
+    {
+        $sequences = $this->fill();
+        $clauses = (new SearchReader(Scheme::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
+        $wanted = array_keys(array_filter($sequences, static function (Sequence $sequence) use ($clauses): bool {
+            foreach ($clauses as $clause) {
+                $holds = match (true) {
+                    $clause instanceof Items => $clause->matches($sequence),
+                    $clause instanceof Length => \count($sequence->strikes()) >= $clause->least && \count($sequence->strikes()) <= $clause->most,
+                    default => throw new \LogicException($clause->says()),
+                };
+                if (!$holds) {
+                    return false;
+                }
+            }
+
+            return true;
+        }));
+        $finder = self::service(Finder::class);
+        [$page, $total] = $finder->page($clauses, new ListRequest(size: 100));
+
+        self::assertNotSame(0, $total, 'The example finds something.');
+        self::assertSame(\count($wanted), $total);
+        self::assertSame($total, $finder->count($clauses, new ListRequest()));
+        self::assertEqualsCanonicalizing($wanted, $finder->all($clauses, new ListRequest()));
+        self::assertSame(\array_slice($finder->all($clauses, new ListRequest()), 0, 100), $page);
+    }
+
+    #[TestWith(['1 2 3'])]
+    #[TestWith(['1 2'])]
+    #[TestWith(['1 2 3 2 exit'])]
+    #[TestWith(['2 3b 14l'])]
+    #[TestWith(['6 3'])]
+    public function testKinAreWhatLookingAtEachFinds(string $text): void
+    {
+        $sequences = $this->fill();
+        $asked = Sequence::of(Chains::read($text));
+        $likeness = Likeness::builtIn();
+        $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $likeness), $sequences));
+        $found = [];
+        foreach (self::service(Kin::class)->of(new Voice(Chains::read($text), Stance::Orthodox)) as $kin) {
+            if (Relation::Mirror !== $kin['relation']) {
+                $found[$kin['row']['id']] = $kin['relation'];
+            }
+        }
+
+        self::assertNotSame([], $found);
+        self::assertEqualsCanonicalizing(array_map(static fn (Relation $relation): string => $relation->value, $wanted), array_map(static fn (Relation $relation): string => $relation->value, $found));
+        ksort($found);
+        self::assertSame(array_keys($wanted), array_keys($found));
+    }
+
+    public function testDuplicatesAreFoundAcrossSchemesAndStances(): void
+    {
+        $this->signIn('head');
+        $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b exit']))->id();
+        $relations = fn (string $text, string $scheme, string $stance): array => array_column((array) $this->ask('POST', '/api/already-there', ['text' => $text, 'scheme' => $scheme, 'stance' => $stance])->body['matches'], 'relation', 'id');
+
+        self::assertSame([$id => 'same'], $relations('1 2 7 exit', 'body-pairs', 'orthodox'));
+        self::assertSame([$id => 'same'], $relations('jab, cross, right hook body, exit', 'six', 'southpaw'));
+        self::assertSame([$id => 'same'], $relations('1 2! 3b~ exit', 'parity', 'orthodox'), 'Effort aside.');
+        self::assertSame([$id => 'mirror'], $relations('2 1 4b exit', 'parity', 'southpaw'), 'The same hands, thrown from the other stance.');
+        self::assertSame([$id => 'target-differs'], $relations('1 2 3 exit', 'parity', 'orthodox'));
+        self::assertSame([$id => 'one-apart'], $relations('1 2 5b exit', 'parity', 'orthodox'));
+        self::assertSame([$id => 'contained-in'], $relations('2 3b', 'parity', 'orthodox'));
+        self::assertSame([$id => 'contains'], $relations('11 14 1 2 3b exit', 'parity', 'orthodox'));
+        self::assertSame([], $relations('13 14', 'parity', 'orthodox'));
+        self::assertSame([], $relations('zork', 'parity', 'orthodox'));
+    }
+
+    public function testAFamilyIsWalkedUpAndDown(): void
+    {
+        $this->signIn('head');
+        $ids = [];
+        foreach (['1 2 exit', '1 2 3 exit', '1 2 3 2 exit', '1 2 3 14l exit', '2 3 exit', '13 exit'] as $text) {
+            $ids[$text] = $this->ask('POST', '/api/combinations', self::combination(['name' => $text, 'text' => $text, 'rules' => 'all-limbs']))->id();
+        }
+        $family = $this->ask('GET', '/api/combinations/'.$ids['1 2 3 exit'].'/family')->body;
+        self::assertSame(['1 2 exit'], array_column((array) $family['ancestors'], 'name'));
+        self::assertEqualsCanonicalizing(['1 2 3 2 exit', '1 2 3 14l exit'], array_column((array) $family['descendants'], 'name'));
+        self::assertSame([$ids['1 2 3 exit']], array_keys(array_column((array) $family['descendants'], 'name', 'parent')));
+        $whole = $this->ask('GET', '/api/combinations/'.$ids['1 2 exit'].'/family')->body;
+        self::assertEqualsCanonicalizing([$ids['1 2 exit'], $ids['1 2 3 exit'], $ids['1 2 3 exit']], array_column((array) $whole['descendants'], 'parent'));
+
+        $overview = $this->ask('GET', '/api/family')->body;
+        self::assertSame(['1 2 3 exit' => 2, '1 2 exit' => 1], array_column((array) $overview['hubs'], 'children', 'name'));
+        self::assertSame(['13 exit', '2 3 exit'], array_column((array) $overview['orphans'], 'name'));
+    }
+
+    public function testAnEmptyResultSaysWhatIsToBlame(): void
+    {
+        $this->signIn('head');
+        $this->ask('POST', '/api/combinations', self::combination());
+        $body = $this->ask('GET', '/api/combinations?level=2&q=starts+1+ends+kick')->body;
+
+        self::assertSame(0, $body['total']);
+        self::assertSame([['text' => 'starts 1', 'total' => 0], ['text' => 'ends kick', 'total' => 1], ['text' => 'level 2', 'total' => 0]], $body['without']);
+    }
+
+    public function testASearchIsKeptUnderAName(): void
+    {
+        $this->signIn('coach');
+        self::assertSame(204, $this->ask('POST', '/api/views', ['name' => 'Liver work', 'address' => 'q=liver', 'shared' => true])->status);
+        self::assertSame(204, $this->ask('POST', '/api/views', ['name' => 'Mine', 'address' => 'q=starts+1'])->status);
+        $this->signIn('other');
+        $views = (array) $this->ask('GET', '/api/views')->body['views'];
+        self::assertSame(['Liver work' => 'q=liver'], array_column($views, 'address', 'name'));
+        $id = array_column($views, 'id')[0];
+        self::assertIsInt($id);
+        self::assertSame(404, $this->ask('DELETE', '/api/views/'.$id)->status, 'It is not theirs.');
+        $this->signIn('coach');
+        self::assertSame(204, $this->ask('DELETE', '/api/views/'.$id)->status);
+        self::assertSame(422, $this->ask('POST', '/api/views', ['name' => '', 'address' => 'q=x'])->status);
+    }
+
+    /** @return array<int, Sequence> by id, in rising order */
+    private function fill(): array
+    {
+        $connection = self::service(Connection::class);
+        $user = $connection->fetchOne('SELECT id FROM user LIMIT 1');
+        self::assertIsNumeric($user);
+        self::service(BenchChains::class)->fill(self::MANY, 1, 5, (int) $user);
+        $sequences = [];
+        /** @var array{id: int|string, sequence: string} $row */
+        foreach ($connection->fetchAllAssociative('SELECT id, sequence FROM combination ORDER BY id') as $row) {
+            $sequences[(int) $row['id']] = Sequence::read($row['sequence']);
+        }
+        self::assertCount(self::MANY, $sequences);
+
+        return $sequences;
+    }
+}

@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Opis\JsonSchema\Validator;
+use Periplus\App\Gym\BenchChains;
+use Periplus\App\InOut\JsonPlace;
+use PHPUnit\Framework\Attributes\IgnoreDeprecations;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** The library as files: out, read by others, and in again. */
+final class InOutTest extends ApiTestCase
+{
+    public function testTheJsonIsWhatItsSchemaSays(): void
+    {
+        $this->library();
+        $json = $this->ask('GET', '/api/export.json?everything=true')->raw;
+        $schema = json_decode((string) file_get_contents(__DIR__.'/../../docs/formats/library.schema.json'), false, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsObject($schema);
+
+        self::assertTrue((new Validator())->validate(json_decode($json, false, flags: \JSON_THROW_ON_ERROR), $schema)->isValid());
+        self::assertFalse((new Validator())->validate(json_decode('{"format":"periplus-library","version":1,"combinations":[{"name":"x"}]}'), $schema)->isValid(), 'The schema can refuse.');
+    }
+
+    public function testExportThenImportGivesTheSameLibrary(): void
+    {
+        $this->library();
+        self::service(BenchChains::class)->fill(120, 1, 9, $this->head());
+        $before = $this->ask('GET', '/api/export.json?everything=true');
+        self::assertSame(['same' => 125], $this->read('json', $before->raw), 'Into the library it came from, nothing changes.');
+
+        $this->clear();
+        self::assertSame(['new' => 125], $this->read('json', $before->raw));
+        $this->apply();
+        $after = $this->ask('GET', '/api/export.json?everything=true');
+        self::assertEquals(self::sorted($before), self::sorted($after));
+        self::assertSame(['same' => 125], $this->read('json', $after->raw));
+    }
+
+    #[TestWith(['csv', 'parity'])]
+    #[TestWith(['csv', 'hands'])]
+    #[TestWith(['text', 'parity'])]
+    public function testWhatIsInUseComesBackFromTheOtherForms(string $format, string $scheme): void
+    {
+        $this->library();
+        $this->ask('PUT', '/api/me/scheme', ['scheme' => $scheme]);
+        $this->signIn('head');
+        $file = $this->ask('GET', "/api/export.$format")->raw;
+        self::assertSame(['same' => 4], $this->read($format, $file, ['scheme' => $scheme]));
+        $chains = array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name');
+        $this->clear();
+        $this->read($format, $file, ['scheme' => $scheme]);
+        $this->apply();
+
+        self::assertEquals('text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains, array_intersect_key(array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name'), 'text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains));
+    }
+
+    public function testACellIsNoFormula(): void
+    {
+        $this->signIn('head');
+        $name = '=HYPERLINK("x","y")';
+        $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'note' => "one, \"two\"\nthree"]));
+        $csv = $this->ask('GET', '/api/export.csv')->raw;
+
+        self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\",\"\"y\"\")\"", $csv);
+        self::assertStringContainsString("\"one, \"\"two\"\"\nthree\"", $csv);
+        self::assertStringEndsWith("\r\n", $csv);
+        self::assertSame(['same' => 1], $this->read('csv', $csv));
+    }
+
+    public function testEveryLineSaysWhatItWouldDo(): void
+    {
+        $this->library();
+        $counts = $this->read('text', implode("\n", [
+            '# a remark', '1 2 3b exit # Window', '1 1 2 # New one', '', '1 2 zork # Broken', '1-1-2 # Again', '2 2 exit # Other name for Nail', '2 2 2 exit # Nail', '1 2 3b 2 exit # Near',
+        ]));
+        self::assertSame(['changed' => 1, 'duplicate' => 2, 'new' => 2, 'same' => 1, 'unreadable' => 1], $counts);
+        $lines = (array) $this->ask('GET', '/api/imports/'.$this->import.'/lines')->body['lines'];
+        self::assertSame(['same', 'new', 'unreadable', 'duplicate', 'duplicate', 'changed', 'new'], array_column($lines, 'kind'));
+        /** @var list<string> $messages */
+        $messages = array_column($lines, 'message');
+        self::assertStringContainsString('"zork"', $messages[2]);
+        self::assertSame('The same chain is entry 2 of this file.', $messages[3]);
+        self::assertSame('This chain is in the library already as “Nail”.', $messages[4]);
+        self::assertSame('Changes the chain of “Nail”, which is 2 2 exit now.', $messages[5]);
+        self::assertStringContainsString('“Window”', $messages[6], 'What is near is named.');
+        self::assertSame('Line 5: 1 2 zork # Broken', array_column($lines, 'source')[2]);
+        self::assertSame(4, $this->ask('GET', '/api/combinations')->body['total'], 'Nothing is written yet.');
+
+        $this->apply();
+        self::assertSame(6, $this->ask('GET', '/api/combinations')->body['total']);
+        self::assertSame(['2 2 2 exit'], array_column((array) $this->ask('GET', '/api/combinations?q=nail')->body['combinations'], 'notation'));
+        self::assertSame(200, $this->ask('POST', '/api/imports/'.$this->import.'/apply')->status, 'Once more does nothing more.');
+        self::assertSame(6, $this->ask('GET', '/api/combinations')->body['total']);
+    }
+
+    public function testAllOfItOrNothing(): void
+    {
+        $this->library();
+        $this->read('text', "1 1 1 # One\n1 1 2 # Two\n2 2 2 exit # Nail");
+        $import = $this->import;
+        // Meanwhile another saves what the file has, and changes what it changes.
+        $this->signIn('second');
+        $this->ask('POST', '/api/combinations', self::combination(['name' => 'Quicker', 'text' => '1 1 2']));
+        $this->signIn('head');
+        self::assertSame(409, $this->ask('POST', "/api/imports/$import/apply")->status);
+        self::assertSame(0, $this->ask('GET', '/api/combinations?q=starts+1+1+1')->body['total'], 'Not the first line either.');
+    }
+
+    #[TestWith(['json', "{\n  \"format\": \"periplus-library\",\n  \"version\": 1,\n  \"combinations\": [\n    { \"name\": \"x\" \"chain\": \"1\" }\n  ]\n}", 'broken at line 5, column 19'])]
+    #[TestWith(['json', '{"format": "other"}', 'not a library'])]
+    #[TestWith(['json', '{"format": "periplus-library", "version": 7, "combinations": []}', 'version 7'])]
+    #[TestWith(['csv', "name,numbers\nx,1", 'one of them is "chain"'])]
+    #[TestWith(['text', "# nothing\n\n", 'no combination'])]
+    #[TestWith(['text', "1 2 \xFF\xFE", 'not JSON'])]
+    public function testABrokenFileSaysWhere(string $format, string $content, string $says): void
+    {
+        $this->signIn('head');
+        $answer = str_contains($content, "\xFF") ? $this->ask('POST', '/api/imports', '{"format":"text","content":"'.$content.'"}') : $this->ask('POST', '/api/imports', ['format' => $format, 'content' => $content]);
+
+        self::assertContains($answer->status, [400, 422]);
+        self::assertStringContainsString($says, $answer->title());
+    }
+
+    public function testALineOfACsvFileThatIsBrokenIsSaidByItsLine(): void
+    {
+        $this->signIn('head');
+        $this->read('csv', "name,chain,level\r\n\"Two\nlines\",1 2,1\r\nToo,1,2,3,many\r\nHigh,1 1,9\r\n");
+        $lines = (array) $this->ask('GET', '/api/imports/'.$this->import.'/lines')->body['lines'];
+
+        self::assertSame(['new', 'unreadable', 'unreadable'], array_column($lines, 'kind'));
+        self::assertStringStartsWith('Line 4: ', self::text($lines, 'source', 1));
+        self::assertStringContainsString('5 cells', self::text($lines, 'message', 1));
+        self::assertSame('The level is 1, 2 or 3.', array_column($lines, 'message')[2]);
+    }
+
+    public function testPlacesInJson(): void
+    {
+        foreach (['{"a": [1, 2,]}' => 13, '{"a" 1}' => 6, '[1 2]' => 4, '{"a": tru}' => 7, '[1, 2' => 6, '{,}' => 2, "[\"a\tb\"]" => 2, '[1]]' => 4, '{"a": 01}' => 7] as $json => $column) {
+            json_decode($json);
+            self::assertNotSame(\JSON_ERROR_NONE, json_last_error());
+            $place = JsonPlace::ofMistake($json);
+            self::assertSame([1, $column], [$place->line, $place->column], $json);
+        }
+        self::assertSame([2, 2, 4], JsonPlace::ofItems("{\"x\": [0], \"list\": [\n{\"a\": [1]}, [2],\n\n3]}", 'list'));
+    }
+
+    /** The library that makes PDFs says at every use that it has a successor. */
+    #[IgnoreDeprecations]
+    public function testPaperAndPictures(): void
+    {
+        $this->library();
+        $id = (array) $this->ask('GET', '/api/combinations?q=window')->body['combinations'];
+        $id = array_column($id, 'id')[0];
+        self::assertIsInt($id);
+        $svg = $this->ask('GET', "/api/combinations/$id/line.svg");
+        $picture = simplexml_load_string($svg->raw);
+        self::assertNotFalse($picture);
+        self::assertSame('Window: 1 2 3b exit', (string) $picture->title);
+        self::assertStringStartsWith('%PDF-', $this->ask('GET', "/api/combinations/$id/card.pdf")->raw);
+        self::assertStringStartsWith('%PDF-', $this->ask('GET', '/api/wall-sheet.pdf')->raw);
+        self::assertSame(404, $this->ask('GET', '/api/wall-sheet.pdf?q=zzz')->status);
+    }
+
+    private int $import = 0;
+
+    /**
+     * @param array<string, mixed> $options
+     *
+     * @return array<string, int> how many of each kind
+     */
+    private function read(string $format, string $content, array $options = []): array
+    {
+        $answer = $this->ask('POST', '/api/imports', ['format' => $format, 'content' => $content, ...$options]);
+        self::assertSame(201, $answer->status, $answer->raw);
+        $this->import = $answer->id();
+        while ('reading' === $answer->body['state']) {
+            $answer = $this->ask('POST', '/api/imports/'.$this->import.'/advance');
+        }
+        /** @var array<string, int> $counts */
+        $counts = $answer->body['counts'];
+        ksort($counts);
+
+        return $counts;
+    }
+
+    /** @param array<mixed> $lines */
+    private static function text(array $lines, string $column, int $at): string
+    {
+        $text = array_column($lines, $column)[$at] ?? null;
+
+        return \is_string($text) ? $text : self::fail('There is no such line.');
+    }
+
+    private function apply(): void
+    {
+        self::assertSame('applied', $this->ask('POST', '/api/imports/'.$this->import.'/apply')->body['state']);
+    }
+
+    private function library(): void
+    {
+        $this->signIn('head');
+        foreach ([['name' => 'Window', 'text' => '1 2 3b exit'], ['name' => 'Nail', 'text' => '2 2 exit', 'themes' => []], ['name' => 'Zoë, "quoted"', 'text' => '1 (3) 6! +14h'], ['name' => 'South', 'text' => 'right jab, left hook body', 'stance' => 'southpaw'], ['name' => 'Old', 'text' => '1 8']] as $row) {
+            $made = $this->ask('POST', '/api/combinations', self::combination(['rules' => 'all-limbs', ...$row]));
+            self::assertSame(201, $made->status, $made->raw);
+            if ('Old' === $row['name']) {
+                $this->ask('POST', '/api/combinations/'.$made->id().'/archive', null, ['If-Match' => '"1"']);
+            }
+        }
+    }
+
+    private function clear(): void
+    {
+        self::service(Connection::class)->executeStatement('DELETE FROM combination');
+        self::service(\Doctrine\ORM\EntityManagerInterface::class)->clear();
+    }
+
+    private function head(): int
+    {
+        $id = self::service(Connection::class)->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
+        self::assertIsNumeric($id);
+
+        return (int) $id;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function sorted(Answer $export): array
+    {
+        /** @var list<array<string, mixed>> $rows */
+        $rows = $export->body['combinations'];
+        $rows = array_map(static fn (array $row): array => array_diff_key($row, ['author' => 0]), $rows);
+        usort($rows, static fn (array $a, array $b): int => [$a['name'], $a['chain']] <=> [$b['name'], $b['chain']]);
+
+        return $rows;
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Library;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Library\Search\Clause;
+use Periplus\Core\Library\Search\Items;
+use Periplus\Core\Library\Search\Search;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Library\Search\Words;
+use Periplus\Core\Library\Sequence;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class SearchReaderTest extends TestCase
+{
+    use TestTrait;
+
+    private const PATTERNS = [
+        'starts 1', 'starts kick', 'starts (1)', 'ends kick', 'ends exit', 'ends 2 exit', 'ends slip', 'has 2 3', 'has 3b', 'has (3)', 'has lead hook body then rear kick',
+        'has 1 then 2 then 3', 'has slip', 'has slip-lead 3', 'has footwork kick', 'no switch', 'no kick', 'no 1 2', 'has * ', 'has /', 'has hand hand hand', 'has strike strike strike strike',
+    ];
+
+    /** @param list<string> $says */
+    #[TestWith(['starts 1', ['starts with a jab']])]
+    #[TestWith(['ends kick', ['ends with a kick']])]
+    #[TestWith(['has 2 3', ['has a cross and directly a lead hook']])]
+    #[TestWith(['has lead-hook body then rear kick', ['has a lead hook to the body, then later a rear kick']])]
+    #[TestWith(['no switch', ['has no switch']])]
+    #[TestWith(['length 3..5', ['has 3 to 5 strikes']])]
+    #[TestWith(['length 4+', ['has 4 strikes or more']])]
+    #[TestWith(['no liver', ['nothing goes to the liver']])]
+    #[TestWith(['outside thigh', ['goes outside of the lead thigh']])]
+    #[TestWith(['from southpaw starts 1 level 2', ['was written for southpaw', 'starts with a jab', 'is of level 2']])]
+    #[TestWith(['drilled never', ['was never drilled']])]
+    #[TestWith(['not drilled for 30 days', ['was not drilled for 30 days']])]
+    #[TestWith(['"no exit" harbour', ['the words “no exit harbour”']])]
+    #[TestWith(['by liv, theme slips; breaks', ['was written by liv', 'has the theme slips', 'breaks']])]
+    #[TestWith(['', []])]
+    public function testClausesAreReadAndSaidInWords(string $text, array $says): void
+    {
+        $search = self::read($text);
+
+        self::assertSame([], $search->problems);
+        self::assertSame($says, array_map(static fn (Clause $clause): string => $clause->says(), $search->clauses));
+    }
+
+    #[TestWith(['has zork', 4, 4])]
+    #[TestWith(['harbour, has', 9, 3])]
+    #[TestWith(['length long', 0, 11])]
+    #[TestWith(['from nowhere', 0, 12])]
+    #[TestWith(['level 7', 0, 7])]
+    #[TestWith(['??', 0, 2])]
+    public function testWhatIsNotUnderstoodIsSaidWithItsPlace(string $text, int $at, int $length): void
+    {
+        $problems = self::read($text)->problems;
+
+        self::assertCount(1, $problems);
+        self::assertSame([$at, $length], [$problems[0]->at, $problems[0]->length]);
+        self::assertNotSame('', $problems[0]->expected);
+    }
+
+    public function testNumbersAreReadInTheCoachsNumbering(): void
+    {
+        $clause = self::read('has 7', 'body-pairs')->clauses[0];
+        self::assertInstanceOf(Items::class, $clause);
+
+        self::assertTrue($clause->matches(Sequence::of(Chains::read('1 3b'))));
+        self::assertFalse($clause->matches(Sequence::of(Chains::read('1 7'))), 'There 7 is the hook to the body.');
+        self::assertFalse($clause->matches(Sequence::of(Chains::read('1 3'))));
+    }
+
+    public function testPlainWordsMayBeItems(): void
+    {
+        $clause = self::read('1-2 exit')->clauses[0];
+        self::assertInstanceOf(Words::class, $clause);
+        self::assertSame(['1', '2', 'exit'], $clause->words);
+        self::assertTrue($clause->items?->matches(Sequence::of(Chains::read('3 1 2 exit'))));
+    }
+
+    /** The expression that the database is asked by says what looking item by item says. */
+    public function testTheExpressionSaysWhatThePlainLookSays(): void
+    {
+        $clauses = array_map(static function (string $text): Items {
+            $clause = self::read($text)->clauses[0];
+            self::assertInstanceOf(Items::class, $clause);
+
+            return $clause;
+        }, self::PATTERNS);
+        $matched = array_fill(0, \count($clauses), 0);
+        $few = Generators::map(static fn (string $text): Chain => Chains::read($text), Generators::elements(['1 2 3', '1 2 3b 14 exit', '(1) 2 3', '1 (3) 6 3', '14l step-out', 'slip-lead 3 2 exit', '1 2 switch 2', '/ 1 *2 3', '1 +14h exit', '1 14> 2', '2 exit', 'exit 1', 'step-out 14 circle-lead exit']));
+        $this->limitTo(400)->forAll(Generators::oneOf($few, Chains::any()))->then(static function (Chain $chain) use ($clauses, &$matched): void {
+            $sequence = Sequence::of($chain);
+            foreach ($clauses as $at => $clause) {
+                $found = 1 === preg_match('/'.$clause->pattern().'/s', $sequence->text());
+                self::assertSame($clause->matches($sequence), $found === $clause->wanted(), $clause->says().' in '.$sequence->text());
+                $matched[$at] += (int) $found;
+            }
+        });
+        self::assertNotContains(0, \array_slice($matched, 0, 18), 'Every pattern is found somewhere.');
+    }
+
+    public function testHostileSearchesEndInAProblem(): void
+    {
+        foreach ([str_repeat('has ', 75), str_repeat('(', 300), str_repeat('1-', 150), "\u{202E}has \u{0000} 1", 'has '.str_repeat('kick then ', 29).'kick'] as $text) {
+            $search = self::read($text);
+            self::assertNotSame(0, \count($search->problems) + \count($search->clauses));
+        }
+    }
+
+    private static function read(string $text, string $scheme = 'parity'): Search
+    {
+        return (new SearchReader(Scheme::named($scheme), Catalogue::builtIn()))->read($text);
+    }
+}

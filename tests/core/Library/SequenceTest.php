@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Library;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Library\Family;
+use Periplus\Core\Library\Sequence;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class SequenceTest extends TestCase
+{
+    use TestTrait;
+
+    public function testEverySignStandsForOneThing(): void
+    {
+        $signs = [...array_column(Catalogue::builtIn()->strikes, 'sign'), ...array_column(Catalogue::builtIn()->moves, 'sign')];
+
+        self::assertSame($signs, array_values(array_unique($signs)));
+        self::assertSame([], array_intersect(['h', 'b', 'l'], $signs), 'A target ends a strike and nothing else.');
+    }
+
+    public function testWhatIsWrittenIsReadBack(): void
+    {
+        $this->limitTo(300)->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $sequence = Sequence::of($chain);
+            self::assertEquals($sequence, Sequence::read($sequence->text()));
+            self::assertCount(\count($chain), $sequence->items);
+            self::assertCount(\count($chain->strikes()), $sequence->strikes());
+            self::assertLessThanOrEqual(320, \strlen($sequence->text()));
+        });
+    }
+
+    public function testTheBeginningOfAChainIsTheBeginningOfItsBytes(): void
+    {
+        $this->limitTo(300)->forAll(Chains::any(), Chains::any())->then(static function (Chain $one, Chain $other): void {
+            [$a, $b] = [Sequence::of($one), Sequence::of($other)];
+            self::assertSame($a->startsWith($b), str_starts_with($a->text(), $b->text()));
+            foreach ($a->beginnings() as $beginning) {
+                self::assertTrue($a->startsWith(Sequence::read($beginning)));
+                self::assertTrue(Family::begins($beginning, $a->text()));
+            }
+        });
+    }
+
+    public function testRunsAreContained(): void
+    {
+        $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain): void {
+            $sequence = Sequence::of($chain);
+            foreach (\array_slice($sequence->runs(), 0, 200) as $run) {
+                self::assertTrue($sequence->contains(Sequence::read($run)));
+            }
+            self::assertTrue($sequence->contains($sequence));
+        });
+    }
+
+    #[TestWith(['Ah?'])]
+    #[TestWith(['A'])]
+    #[TestWith(['~'])]
+    #[TestWith(['Ah B'])]
+    public function testWhatIsNoSequenceIsRefused(string $text): void
+    {
+        $this->expectException(\UnexpectedValueException::class);
+        Sequence::read($text);
+    }
+
+    #[TestWith(['1 2 exit', '1 2'])]
+    #[TestWith(['1 2 step-out 14l step-back exit', '1 2 step-out 14l'])]
+    #[TestWith(['step-in exit', 'step-in'])]
+    #[TestWith(['1 2 slip-rear', '1 2 slip-rear'])]
+    public function testTheStemLeavesOutTheWayOut(string $chain, string $stem): void
+    {
+        self::assertSame(Sequence::of(Chains::read($stem))->text(), Family::stem(Sequence::of(Chains::read($chain)))->text());
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Notation;
+
+use Eris\TestTrait;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\SchemeReview;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\TestCase;
+
+/** @phpstan-import-type Content from Scheme */
+final class SchemeReviewTest extends TestCase
+{
+    use TestTrait;
+
+    public function testTheBuiltInNumberingsAreSound(): void
+    {
+        foreach (Scheme::builtIn() as $scheme) {
+            self::assertSame([], self::review()->problems($scheme->content()), $scheme->id);
+            self::assertEquals($scheme, Scheme::of($scheme->id, $scheme->content()));
+        }
+        self::assertSame([], self::review()->gaps(Scheme::named('parity')));
+        self::assertContains('lead knee', array_column(self::review()->gaps(Scheme::named('six')), 'strike'));
+    }
+
+    public function testWhatTwoNumberingsUseDifferentlyIsListed(): void
+    {
+        self::assertSame(
+            [['number' => '7', 'one' => 'lead shovel hook', 'other' => 'lead hook to the body'], ['number' => '8', 'one' => 'rear overhand', 'other' => 'rear hook to the body']],
+            self::review()->differences(Scheme::named('parity'), Scheme::named('body-pairs')),
+        );
+        self::assertSame([], self::review()->differences(Scheme::named('parity'), Scheme::named('parity')));
+    }
+
+    public function testClashesAreSaidByRow(): void
+    {
+        $problems = self::review()->problems(self::content([
+            ['1', 'straight', 'lead', null], ['1', 'straight', 'rear', null], ['2b', 'straight', 'rear', null], ['', 'hook', 'lead', null],
+            ['3', 'hook', 'left', null], ['4', 'spear', 'lead', null], ['5', 'spinning back kick', 'lead', null], ['6', 'straight', 'lead', 'leg'], ['7', 'straight', 'lead', null],
+        ]));
+
+        self::assertSame([1, 2, 3, 4, 5, 6, 7, 8], array_column($problems, 'row'));
+        self::assertSame([true, true, true, true, true, true, true, false], array_column($problems, 'stops'), 'A second number for the same can be read.');
+        self::assertSame('1 is given twice: to row 1 as well.', $problems[0]['message']);
+    }
+
+    public function testANumberingWithoutNumbersIsNone(): void
+    {
+        self::assertSame([true], array_column(self::review()->problems(self::content([])), 'stops'));
+    }
+
+    /** A numbering of the gym's own, with targets of its own, writes what it reads. */
+    public function testWhatAnOwnNumberingWritesItReadsBack(): void
+    {
+        $content = self::content([['1', 'straight', 'lead', null], ['2', 'straight', 'rear', 'body'], ['A3', 'hook', 'lead', 'body'], ['B3', 'hook', 'lead', null], ['K1', 'round kick', 'rear', 'leg']]);
+        self::assertSame([], self::review()->problems($content));
+        $own = Scheme::of('own', $content);
+        $this->limitTo(200)->forAll(Chains::any())->then(static function (Chain $chain) use ($own): void {
+            foreach (Stance::cases() as $stance) {
+                $text = (new Writer($own))->write(new Voice($chain, $stance));
+                $read = Reader::builtIn()->read($text, $own, $stance);
+                // Some chains are too long to be written in words.
+                if (mb_strlen($text) <= Reader::LONGEST) {
+                    self::assertEquals($chain, $read->chain, $text);
+                }
+            }
+        });
+        self::assertSame('2 2h A3 B3 K1 K1b', (new Writer($own))->write(Chains::voice('2b 2 3b 3 14l 14')));
+    }
+
+    /**
+     * @param list<array{string, string, string, string|null}> $rows
+     *
+     * @return Content
+     */
+    private static function content(array $rows): array
+    {
+        return ['name' => 'Ours', 'about' => '', 'boundTo' => 'role', 'numbers' => array_map(static fn (array $row): array => ['number' => $row[0], 'family' => $row[1], 'position' => $row[2], 'target' => $row[3], 'name' => null], $rows)];
+    }
+
+    private static function review(): SchemeReview
+    {
+        return new SchemeReview(Catalogue::builtIn());
+    }
+}
