@@ -40,6 +40,7 @@ debian_packages() {
     for need in "$@"; do
         case $need in
             chromium) have chromium || missing+=(chromium) ;;
+            poppler) have pdftotext || missing+=(poppler-utils) ;;
         esac
     done
     local modules; modules=$(php -m 2>/dev/null || true)

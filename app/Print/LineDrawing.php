@@ -28,7 +28,8 @@ final class LineDrawing
     /** Drawing units a millisecond: never so many that a short chain falls apart, never so few that tiles lie on each other. */
     private const MOST = 0.25;
     private const LEAST = 0.09;
-    public const HEIGHT = 196.0;
+    private const HEIGHT = 196.0;
+    private const HEIGHT_WITHOUT = 152.0;
 
     private string $svg = '';
     public readonly float $width;
@@ -39,8 +40,9 @@ final class LineDrawing
      * @param list<Link> $links
      * @param float $room width in drawing units that the line should fit, where that is possible
      * @param string $font family of the numbers
+     * @param bool $weight with the band of the weight
      */
-    private function __construct(private readonly array $items, private readonly array $links, private readonly int $lengthMs, float $room, private readonly string $font)
+    private function __construct(private readonly array $items, private readonly array $links, private readonly int $lengthMs, float $room, private readonly string $font, private readonly bool $weight)
     {
         $this->scale = min(self::MOST, max(self::LEAST, ($room - self::LEFT - self::RIGHT) / max(1, $lengthMs)));
         $this->width = max(min($room, 240.0), self::LEFT + $lengthMs * $this->scale + self::RIGHT);
@@ -51,15 +53,15 @@ final class LineDrawing
      *
      * @return array{svg: string, width: float, height: float}
      */
-    public static function of(array $line, string $title, float $room = 760.0, string $font = "'Barlow Condensed', 'Arial Narrow', sans-serif"): array
+    public static function of(array $line, string $title, float $room = 760.0, string $font = "'Barlow Condensed', 'Arial Narrow', sans-serif", bool $weight = true): array
     {
         /** @var list<Item> $items */
         $items = $line['items'];
         /** @var list<Link> $links */
         $links = $line['links'];
-        $drawing = new self($items, $links, $line['lengthMs'], $room, $font);
+        $drawing = new self($items, $links, $line['lengthMs'], $room, $font, $weight);
 
-        return ['svg' => $drawing->draw($title), 'width' => $drawing->width, 'height' => self::HEIGHT];
+        return ['svg' => $drawing->draw($title), 'width' => $drawing->width, 'height' => $drawing->height()];
     }
 
     private function draw(string $title): string
@@ -72,7 +74,9 @@ final class LineDrawing
         foreach ($this->links as $link) {
             $this->wait($link);
         }
-        $this->ribbon();
+        if ($this->weight) {
+            $this->ribbon();
+        }
         foreach ($this->items as $at => $item) {
             $this->item($item, $at);
         }
@@ -80,7 +84,7 @@ final class LineDrawing
         return \sprintf(
             '<svg xmlns="http://www.w3.org/2000/svg" width="%1$s" height="%2$s" viewBox="0 0 %1$s %2$s"><title>%3$s</title>%4$s</svg>',
             round($this->width, 1),
-            self::HEIGHT,
+            $this->height(),
             self::escape($title),
             $this->svg,
         );
@@ -154,6 +158,11 @@ final class LineDrawing
         }
         $track = array_map(fn (array $point): string => $this->n($this->x($point[0])).' '.$this->n(self::BACK + (self::FRONT - self::BACK) * $point[1]), $points);
         $this->path('M'.implode('L', $track), '#d08a16', 3);
+    }
+
+    private function height(): float
+    {
+        return $this->weight ? self::HEIGHT : self::HEIGHT_WITHOUT;
     }
 
     private function x(float|int $ms): float

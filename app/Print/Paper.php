@@ -18,22 +18,21 @@ use Periplus\Core\Technique\Stance;
 final readonly class Paper
 {
     public const MOST = 60;
-    private const FONTS = __DIR__.'/fonts/';
-    private const NUMBERS = 'barlowcondensed';
-    private const WORDS = 'plexsans';
-    /** Ships with TCPDF; for letters that the two others do not have. */
-    private const OTHER = 'dejavusans';
     private const MARGIN = 14.0;
 
     public function __construct(private CheckDocument $documents, private Lines $lines)
     {
+        // Said before TCPDF is loaded: otherwise it begins every document with a font that no file carries.
+        \defined('K_TCPDF_EXTERNAL_CONFIG') || \define('K_TCPDF_EXTERNAL_CONFIG', true);
+        \defined('PDF_FONT_NAME_MAIN') || \define('PDF_FONT_NAME_MAIN', 'plexsans');
+        \defined('K_PATH_FONTS') || \define('K_PATH_FONTS', __DIR__.'/fonts/');
     }
 
     /** @return string the PDF */
     public function card(Row $row, Scheme $scheme): string
     {
         $content = $row->content;
-        $pdf = self::sheet('P', $content->name);
+        $pdf = new Sheet('P', $content->name, self::MARGIN);
         $drawn = $this->lines->of($content, $scheme);
         $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance));
         /** @var array<string, array{words: list<string>, meets: list<list<string>>, guard: array{message: string}}> $voices */
@@ -41,37 +40,37 @@ final readonly class Paper
         /** @var array{caveats: list<array{message: string}>} $mirror */
         $mirror = $document['mirror'];
 
-        $this->write($pdf, self::NUMBERS, 30, $content->name, 190);
-        $this->write($pdf, self::WORDS, 10, ucfirst(strtr($content->rules, '-', ' ')).' rules · level '.$content->level.([] === $content->themes ? '' : ' · '.implode(', ', $content->themes)).' · by '.$row->author['name'], 90);
+        $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);
+        $this->write($pdf, Sheet::WORDS, 10, ucfirst(strtr($content->rules, '-', ' ')).' rules · level '.$content->level.([] === $content->themes ? '' : ' · '.implode(', ', $content->themes)).' · by '.$row->author['name'], 90);
         $pdf->Ln(3);
-        $this->write($pdf, self::NUMBERS, 40, $drawn['text'], 255);
+        $this->write($pdf, Sheet::NUMBERS, 40, $drawn['text'], 255);
         if ('parity' !== $scheme->id) {
-            $this->write($pdf, self::WORDS, 8, 'Numbers: '.$scheme->name, 90);
+            $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$scheme->name, 90);
         }
         $pdf->Ln(2);
         $this->line($pdf, $drawn['line'], $content->name, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN);
         $pdf->Ln(6);
         foreach ([$content->stance, $content->stance->other()] as $stance) {
             $voice = $voices[$stance->value];
-            $this->write($pdf, self::NUMBERS, 18, ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'), 255);
+            $this->write($pdf, Sheet::NUMBERS, 18, ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'), 255);
             $words = array_map(static fn (string $word, array $meets): string => $word.([] === $meets ? '' : ' ('.implode(', ', $meets).')'), $voice['words'], $voice['meets']);
-            $this->write($pdf, self::WORDS, 11, implode(',  ', $words), 255);
-            $this->write($pdf, self::WORDS, 9, $voice['guard']['message'], 90);
+            $this->write($pdf, Sheet::WORDS, 11, implode(',  ', $words), 255);
+            $this->write($pdf, Sheet::WORDS, 9, $voice['guard']['message'], 90);
             $pdf->Ln(3);
         }
         if ([] !== $mirror['caveats']) {
-            $this->write($pdf, self::NUMBERS, 14, 'What mirroring changes', 255);
+            $this->write($pdf, Sheet::NUMBERS, 14, 'What mirroring changes', 255);
             foreach ($mirror['caveats'] as $caveat) {
-                $this->write($pdf, self::WORDS, 9, '• '.$caveat['message'], 255);
+                $this->write($pdf, Sheet::WORDS, 9, '• '.$caveat['message'], 255);
             }
             $pdf->Ln(2);
         }
         if ('' !== $content->note) {
-            $this->write($pdf, self::NUMBERS, 14, 'Note', 255);
-            $this->write($pdf, self::WORDS, 10, $content->note, 255);
+            $this->write($pdf, Sheet::NUMBERS, 14, 'Note', 255);
+            $this->write($pdf, Sheet::WORDS, 10, $content->note, 255);
         }
         $pdf->setY(-18);
-        $this->write($pdf, self::WORDS, 7.5, 'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
+        $this->write($pdf, Sheet::WORDS, 7.5, 'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
 
         return $pdf->Output('', 'S');
     }
@@ -83,57 +82,39 @@ final readonly class Paper
      */
     public function wallSheet(array $rows, string $title, Scheme $scheme): string
     {
-        $pdf = self::sheet('L', $title);
-        $this->write($pdf, self::NUMBERS, 26, $title, 255);
+        $pdf = new Sheet('L', $title, self::MARGIN);
+        $this->write($pdf, Sheet::NUMBERS, 26, $title, 255);
         $pdf->Ln(2);
         $width = (297 - 3 * self::MARGIN) / 2;
-        $height = 42.0;
-        $y = $pdf->GetY();
+        $height = 44.0;
+        $top = $y = $pdf->GetY();
         $column = 0;
         foreach ($rows as $row) {
-            if ($y + $height > 210 - 10) {
+            if ($y + $height > 210 - 8) {
                 if (1 === $column) {
                     $pdf->AddPage();
+                    $top = self::MARGIN;
                 }
                 $column = 1 - $column;
-                $y = 1 === $column || 1 !== $pdf->getPage() ? ($pdf->getPage() > 1 ? self::MARGIN : 30.0) : self::MARGIN;
+                $y = $top;
             }
             $x = self::MARGIN + $column * ($width + self::MARGIN);
             $drawn = $this->lines->of($row->content, $scheme);
             $pdf->setXY($x, $y);
-            $this->write($pdf, self::NUMBERS, 13, $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''), 90, $width);
+            $this->write($pdf, Sheet::NUMBERS, 13, $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''), 90, $width);
             $pdf->setX($x);
-            $this->write($pdf, self::NUMBERS, 22, $drawn['text'], 255, $width);
-            $this->line($pdf, $drawn['line'], $row->content->name, $x, $pdf->GetY(), $width, 18);
+            $this->write($pdf, Sheet::NUMBERS, 22, $drawn['text'], 255, $width);
+            $this->line($pdf, $drawn['line'], $row->content->name, $x, $pdf->GetY(), $width, 24, false);
             $y += $height;
         }
 
         return $pdf->Output('', 'S');
     }
 
-    private static function sheet(string $orientation, string $title): \TCPDF
-    {
-        $pdf = new \TCPDF($orientation, 'mm', 'A4', true, 'UTF-8');
-        $pdf->setCreator('Periplus');
-        $pdf->setTitle($title);
-        $pdf->setPrintHeader(false);
-        $pdf->setPrintFooter(false);
-        $pdf->setMargins(self::MARGIN, self::MARGIN, self::MARGIN);
-        $pdf->setAutoPageBreak(true, self::MARGIN);
-        foreach ([self::NUMBERS, self::WORDS] as $font) {
-            $pdf->AddFont($font, '', self::FONTS.$font.'.php');
-        }
-        $pdf->AddPage();
-
-        return $pdf;
-    }
-
     /** @param int $tone 255 for ink, less for paler */
-    private function write(\TCPDF $pdf, string $font, float $points, string $text, int $tone, float $width = 0): void
+    private function write(Sheet $pdf, string $font, float $points, string $text, int $tone, float $width = 0): void
     {
-        // The two fonts hold Latin letters and the signs of the notation.
-        $latin = 1 === preg_match('/^[\x20-\x7E\x{A0}-\x{FF}\x{131}\x{152}\x{153}\x{2013}\x{2014}\x{2018}-\x{201E}\x{2022}\x{2026}]*$/u', $text);
-        $pdf->setFont($latin ? $font : self::OTHER, '', $latin ? $points : $points * 0.8);
+        $pdf->useFont($font, $points, $text);
         $tone < 255 ? $pdf->setTextColor(86, 91, 102) : $pdf->setTextColor(28, 36, 49);
         $pdf->MultiCell($width, 0, $text, 0, 'L', false, 1);
     }
@@ -141,10 +122,11 @@ final readonly class Paper
     /**
      * @param array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int} $line
      * @param float $most height in mm
+     * @param bool $weight with the band of the weight
      */
-    private function line(\TCPDF $pdf, array $line, string $title, float $x, float $y, float $width, float $most = 48): void
+    private function line(Sheet $pdf, array $line, string $title, float $x, float $y, float $width, float $most = 48, bool $weight = true): void
     {
-        $drawing = LineDrawing::of($line, $title, 4 * $width, self::NUMBERS);
+        $drawing = LineDrawing::of($line, $title, 4 * $width, Sheet::NUMBERS, $weight);
         $scale = min($width / $drawing['width'], $most / $drawing['height']);
         $pdf->ImageSVG('@'.$drawing['svg'], $x, $y, $drawing['width'] * $scale, $drawing['height'] * $scale);
         $pdf->setY($y + $drawing['height'] * $scale);

@@ -1,7 +1,7 @@
-import { COACH, entry, expect, signIn, test, write } from "./gym";
+import { entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 
 test("an answer to what is no longer there is dropped, and the picture does not flicker", async ({ page }) => {
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2");
   // The answer to the first text comes after the answer to the second.
@@ -28,7 +28,7 @@ test("an answer to what is no longer there is dropped, and the picture does not 
 });
 
 test("a chain in the address is a link that can be shared", async ({ page }) => {
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2 4b exit");
   await page.getByLabel("Written for which stance").getByText("southpaw").click();
@@ -42,7 +42,7 @@ test("a chain in the address is a link that can be shared", async ({ page }) => 
 });
 
 test("tempo and opponent change what the check says", async ({ page }) => {
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto(`/bench?${new URLSearchParams({ chain: "1 2 2 step-out 14l exit", rules: "kickboxing" })}`);
   const findings = page.getByRole("region", { name: "What the check says" });
   await expect(findings.locator("header")).toContainText("reload");
@@ -58,7 +58,7 @@ test("tempo and opponent change what the check says", async ({ page }) => {
 });
 
 test("everything on the bench can be reached by keyboard", async ({ page }) => {
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2 2");
   await page.keyboard.press("Control+z");
@@ -87,7 +87,7 @@ test("everything on the bench can be reached by keyboard", async ({ page }) => {
 });
 
 test("a chain that is there already is named, and nothing typed is lost", async ({ page }) => {
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "jab cross left hook body exit", "1 2 3b exit");
   await page.getByRole("button", { name: "Save" }).click();
@@ -102,7 +102,7 @@ test("a chain that is there already is named, and nothing typed is lost", async 
 
 test("no screen is wider than a phone", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   for (const address of ["/library", `/bench?${new URLSearchParams({ chain: "1 2 3b slip-lead 3 2 14l exit" })}`, "/combinations/1",
     "/generate",
     "/house-rules",
@@ -116,7 +116,7 @@ test("no screen is wider than a phone", async ({ page }) => {
 });
 
 test("while the server is away the page says so and keeps what was typed", async ({ page }) => {
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   await write(page, "1 2");
   await page.route("**/api/**", (route) => route.abort());

@@ -1,5 +1,5 @@
 import { type APIRequestContext, request } from "@playwright/test";
-import { COACH, expect, HEAD_COACH, test } from "./gym";
+import { expect, HEAD_COACH, test } from "./gym";
 
 /** A coach's session without a browser, against the real nginx, PHP and MariaDB. */
 async function session(baseURL: string, coach: { email: string; password: string }) {
@@ -16,7 +16,7 @@ async function session(baseURL: string, coach: { email: string; password: string
 const unique = () => `${"1 ".repeat(1 + (Date.now() % 20))}/ ${"2 ".repeat(1 + (Math.floor(Date.now() / 20) % 20))}*${1 + (Math.floor(Date.now() / 400) % 12)}`;
 
 test("of twenty writes made from one version exactly one wins, and the others are told", async ({ baseURL }) => {
-  const first = await session(baseURL ?? "", COACH);
+  const first = await session(baseURL ?? "", HEAD_COACH);
   const second = await session(baseURL ?? "", HEAD_COACH);
   const text = unique();
   const made = await first.api.post("/api/combinations", { headers: first.headers, data: { name: "Many hands", text } });
@@ -50,7 +50,7 @@ test("pages and answers carry their policies, and the session cookie is kept fro
   expect(again.headers()["x-content-type-options"]).toBe("nosniff");
   expect(await again.text()).not.toContain("%NONCE%");
 
-  const { api } = await session(baseURL ?? "", COACH);
+  const { api } = await session(baseURL ?? "", HEAD_COACH);
   const answer = await api.get("/api/combinations");
   expect(answer.headers()["content-security-policy"]).toContain("default-src 'none'");
   expect(answer.headers()["cache-control"]).toContain("no-cache");
@@ -65,7 +65,7 @@ test("pages and answers carry their policies, and the session cookie is kept fro
 });
 
 test("a body beyond every bound is refused by the outer wall in the same form", async ({ baseURL }) => {
-  const { api, headers } = await session(baseURL ?? "", COACH);
+  const { api, headers } = await session(baseURL ?? "", HEAD_COACH);
   for (const size of [70_000, 2_000_000]) {
     const answer = await api.post("/api/check", { headers, data: { text: "1".repeat(size) } });
     expect(answer.status()).toBe(413);
@@ -75,8 +75,8 @@ test("a body beyond every bound is refused by the outer wall in the same form", 
 });
 
 test("an account that is signed in twice keeps both sessions, and signing out ends one", async ({ baseURL }) => {
-  const one = await session(baseURL ?? "", COACH);
-  const two = await session(baseURL ?? "", COACH);
+  const one = await session(baseURL ?? "", HEAD_COACH);
+  const two = await session(baseURL ?? "", HEAD_COACH);
   expect((await one.api.post("/api/session/end", { headers: one.headers })).status()).toBe(204);
   expect((await one.api.get("/api/combinations")).status()).toBe(401);
   expect((await two.api.get("/api/combinations")).status()).toBe(200);

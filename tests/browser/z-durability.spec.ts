@@ -1,13 +1,13 @@
 import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
-import { COACH, entry, expect, signIn, test, write } from "./gym";
+import { entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 
 const root = `${__dirname}/../../`;
 const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
 
 test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {
   test.setTimeout(120_000);
-  await signIn(page, COACH);
+  await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   const chain = `1 2 / *${2 + (Date.now() % 9)} / ${"3 ".repeat(1 + (Math.floor(Date.now() / 1000) % 20))}exit`;
   const name = `Kept ${Date.now()}`;

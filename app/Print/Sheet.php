@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Print;
+
+/** A4 paper without head, foot or the maker's link, in the fonts that come with it. */
+final class Sheet extends \TCPDF
+{
+    private const FONTS = __DIR__.'/fonts/';
+    public const NUMBERS = 'barlowcondensed';
+    public const WORDS = 'plexsans';
+    /** Ships with TCPDF; for letters that the two others do not have. */
+    private const OTHER = 'dejavusans';
+    private const SHIPPED = __DIR__.'/../../vendor/tecnickcom/tcpdf/fonts/';
+
+    public function __construct(string $orientation, string $title, float $margin)
+    {
+        parent::__construct($orientation, 'mm', 'A4', true, 'UTF-8');
+        $this->tcpdflink = false;
+        $this->setCreator('Periplus');
+        $this->setTitle($title);
+        $this->setPrintHeader(false);
+        $this->setPrintFooter(false);
+        $this->setMargins($margin, $margin, $margin);
+        $this->setAutoPageBreak(true, $margin);
+        foreach ([self::NUMBERS, self::WORDS] as $font) {
+            $this->AddFont($font, '', self::FONTS.$font.'.php');
+        }
+        $this->setFont(self::WORDS);
+        $this->AddPage();
+    }
+
+    /** @param float $points of the letters */
+    public function useFont(string $font, float $points, string $text): void
+    {
+        // The two fonts hold Latin letters and the signs of the notation.
+        if (1 === preg_match('/^[\x20-\x7E\x{A0}-\x{FF}\x{131}\x{152}\x{153}\x{2013}\x{2014}\x{2018}-\x{201E}\x{2022}\x{2026}\n]*$/u', $text)) {
+            $this->setFont($font, '', $points);
+
+            return;
+        }
+        $this->AddFont(self::OTHER, '', self::SHIPPED.self::OTHER.'.php');
+        $this->setFont(self::OTHER, '', 0.8 * $points);
+    }
+}
