@@ -86,7 +86,7 @@ final readonly class Paper
         $this->write($pdf, Sheet::NUMBERS, 26, $title, 255);
         $pdf->Ln(2);
         $width = (297 - 3 * self::MARGIN) / 2;
-        $height = 44.0;
+        $height = 42.0;
         $top = $y = $pdf->GetY();
         $column = 0;
         foreach ($rows as $row) {
