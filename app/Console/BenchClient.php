@@ -26,11 +26,11 @@ final class BenchClient
     }
 
     /**
-     * @param array<string, string> $body
+     * @param array<string, string>|null $body null asks with GET
      *
      * @return float ms from the first byte sent to the last received
      */
-    public function time(string $path, array $body): float
+    public function time(string $path, ?array $body): float
     {
         $start = hrtime(true);
         $this->send($path, $body);

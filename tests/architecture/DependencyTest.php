@@ -59,11 +59,20 @@ final class DependencyTest
     }
 
     #[TestRule]
+    public function flowKnowsNoLibrary(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Periplus\Core\Flow'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('Periplus\Core\Library'));
+    }
+
+    #[TestRule]
     public function accountsKnowNoLibrary(): Rule
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Periplus\App\Account'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\App\Library'), Selector::inNamespace('Periplus\App\Bench'), Selector::inNamespace('Periplus\App\Gym'));
+            ->classes(Selector::inNamespace('Periplus\App\Library'), Selector::inNamespace('Periplus\App\Bench'), Selector::inNamespace('Periplus\App\Gym'), Selector::inNamespace('Periplus\App\Review'));
     }
 }

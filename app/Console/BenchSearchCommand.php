@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Console;
+
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** Measures lists, searches and what is there already over the library that the server has; bin/periplus bench-search fills it first. */
+#[AsCommand('bench-search', 'Measure searches over the library of a running server')]
+final class BenchSearchCommand extends Command
+{
+    private const LISTS = ['', 'page=20', 'sort=level&page=3', 'sort=updated&direction=down', 'verdict=flows&weapon=leg', 'level=2'];
+    private const SEARCHES = [
+        'starts 1', 'ends kick', 'has 2 3', 'has lead-hook body then rear kick', 'no switch', 'length 3..5', 'liver', 'starts 1 ends kick liver', 'harbour', 'harbour lantern',
+        'theme slips', '1 2 3', 'level 2 flows', 'has 38 38 38', 'hook', 'from orthodox no kick', 'drilled never starts 3', 'zzzz',
+    ];
+    private const CHAINS = ['1 2', '1 2 3 exit', '1 2 3b slip left 2 14l', '13 2 3 6 14h exit 1 2', '1 2 3 2 1 2 3 2', '2 3b 2', '14 2 3'];
+    private const ROUNDS = 9;
+
+    protected function configure(): void
+    {
+        $this
+            ->addOption('coach', null, InputOption::VALUE_REQUIRED, 'Who signs in', 'ines@saltworks.example')
+            ->addOption('password', null, InputOption::VALUE_REQUIRED, 'With which password', 'first-bell-7');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $url = getenv('PERIPLUS_URL');
+        $client = new BenchClient(false === $url ? 'http://127.0.0.1:8420' : $url);
+        [$coach, $password] = [$input->getOption('coach'), $input->getOption('password')];
+        $client->signIn(\is_string($coach) ? $coach : '', \is_string($password) ? $password : '');
+        $lists = array_map(static fn (string $query): string => '/api/combinations?'.$query, self::LISTS);
+        $searches = array_map(static fn (string $q): string => '/api/combinations?q='.rawurlencode($q), self::SEARCHES);
+        $output->writeln(\sprintf('  %-46s median %6s  slowest %6s  ms', '', '', ''));
+        foreach ([
+            'an empty route' => $this->measure($client, ['/api/ping']),
+            'list' => $this->measure($client, $lists),
+            'search, asked for the first time' => $this->measure($client, $searches, fresh: true),
+            'search, asked again' => $this->measure($client, $searches),
+            'what is there already' => $this->measure($client, self::CHAINS, kin: true),
+        ] as $what => [$median, $slowest]) {
+            $output->writeln(\sprintf('  %-46s %13.1f  %14.1f', $what, $median, $slowest));
+        }
+
+        return Command::SUCCESS;
+    }
+
+    /**
+     * @param list<string> $asked addresses, or chains
+     *
+     * @return array{float, float} median and slowest in ms, of the median of each
+     */
+    private function measure(BenchClient $client, array $asked, bool $fresh = false, bool $kin = false): array
+    {
+        $medians = [];
+        foreach ($asked as $what) {
+            $times = [];
+            for ($round = 0; $round < self::ROUNDS; ++$round) {
+                // One more wish that everything fulfils makes a search that nobody asked before.
+                $address = $fresh ? $what.rawurlencode(', length 1..'.(64 - $round)) : $what;
+                $times[] = $kin ? $client->time('/api/already-there', ['text' => $what]) : $client->time($address, null);
+            }
+            sort($times);
+            $medians[] = $times[intdiv(self::ROUNDS, 2)];
+        }
+        sort($medians);
+
+        return [$medians[intdiv(\count($medians), 2)], $medians[\count($medians) - 1]];
+    }
+}
