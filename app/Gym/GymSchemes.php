@@ -43,18 +43,27 @@ final class GymSchemes
     /** The numbering of whoever has not chosen one. */
     public function ofGym(): string
     {
-        /** @var string $scheme */
-        $scheme = $this->connection->fetchOne('SELECT scheme FROM gym WHERE id = 1');
+        try {
+            /** @var string $scheme */
+            $scheme = $this->connection->fetchOne('SELECT scheme FROM gym WHERE id = 1');
+        } catch (ConnectionException) {
+            return 'parity';
+        }
 
         return $scheme;
     }
 
-    /** @return array<string, array{Scheme, int|null}> by id: the numbering and its version; built-in ones have none */
+    /** @return array<string, array{Scheme, int|null}> by id: the numbering and its version; built-in ones have none, and are there while the database is away */
     public function all(): array
     {
         $all = array_map(static fn (Scheme $scheme): array => [$scheme, null], Scheme::builtIn());
+        try {
+            $rows = $this->connection->fetchAllAssociative('SELECT id, content, version FROM scheme ORDER BY id');
+        } catch (ConnectionException) {
+            return $all;
+        }
         /** @var array{id: string, content: string, version: int|string} $row */
-        foreach ($this->connection->fetchAllAssociative('SELECT id, content, version FROM scheme ORDER BY id') as $row) {
+        foreach ($rows as $row) {
             $all[$row['id']] = [self::scheme($row['id'], $row['content']), (int) $row['version']];
         }
 

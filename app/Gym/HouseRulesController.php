@@ -6,6 +6,7 @@ namespace Periplus\App\Gym;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\Problem;
+use Periplus\App\Library\Lines;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Rule;
@@ -21,7 +22,7 @@ final readonly class HouseRulesController
     /** How long one step of a pass takes, s. */
     private const STEP = 0.6;
 
-    public function __construct(private GymRules $rules, private Rechecks $rechecks)
+    public function __construct(private GymRules $rules, private Rechecks $rechecks, private Lines $lines, private GymSchemes $schemes)
     {
     }
 
@@ -50,39 +51,43 @@ final readonly class HouseRulesController
             throw new Problem(404, 'not-found', 'There are no such house rules.');
         }
 
-        return $this->answer($this->rechecks->start($request->over($this->rules->named($set)), $user->id()), 201);
+        return $this->answer($this->rechecks->start($request->over($this->rules->named($set)), $user->id()), $user, 201);
     }
 
     #[Route('/api/rechecks/{id<\d{1,9}>}', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function read(int $id): JsonResponse
+    public function read(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->rechecks->get($id));
+        return $this->answer($this->rechecks->get($id), $user);
     }
 
     #[Route('/api/rechecks/{id<\d{1,9}>}/advance', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function advance(int $id): JsonResponse
+    public function advance(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->rechecks->advance($id, self::STEP));
+        return $this->answer($this->rechecks->advance($id, self::STEP), $user);
     }
 
     #[Route('/api/rechecks/{id<\d{1,9}>}/save', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function save(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->rechecks->save($id, $user->id()));
+        return $this->answer($this->rechecks->save($id, $user->id()), $user);
     }
 
-    private function answer(Recheck $recheck, int $status = 200): JsonResponse
+    private function answer(Recheck $recheck, User $user, int $status = 200): JsonResponse
     {
+        $found = $this->rechecks->found($recheck);
+        $scheme = $this->schemes->of($user);
+
         return new JsonResponse([
             'id' => $recheck->id,
             'rules' => $recheck->rules->id,
             'state' => $recheck->state->value,
             'total' => $recheck->total,
             'done' => $recheck->done,
-            ...$this->rechecks->found($recheck),
+            'changes' => $found['changes'],
+            'changed' => array_map(fn (array $row): array => $this->lines->with($row, $scheme), $found['changed']),
         ], $status);
     }
 

@@ -144,7 +144,7 @@ final readonly class Imports
         return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => (object) array_map(intval(...), $counts)];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array{entry: int, kind: string, source: string, content: Content|null, message: string, combination: int|null}> */
     public function lines(int $id, string $kind, int $page, int $size): array
     {
         /** @var list<array{line: int|string, kind: string, source: string, content: string|null, message: string, combination_id: int|string|null}> $rows */
@@ -157,7 +157,7 @@ final readonly class Imports
             'entry' => (int) $row['line'],
             'kind' => $row['kind'],
             'source' => $row['source'],
-            'content' => null === $row['content'] ? null : self::stored($row['content'])[0]->toArray(),
+            'content' => null === $row['content'] ? null : self::stored($row['content'])[0],
             'message' => $row['message'],
             'combination' => null === $row['combination_id'] ? null : (int) $row['combination_id'],
         ], $rows);

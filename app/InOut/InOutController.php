@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
+use Periplus\App\Library\Lines;
 use Periplus\App\Library\ListRequest;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
@@ -70,13 +71,19 @@ final readonly class InOutController
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function lines(int $id, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
+    public function lines(int $id, Lines $lines, GymSchemes $schemes, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
     {
         if ($page < 1 || $page > Entries::MOST) {
             throw new Problem(422, 'invalid', 'There is no such page.');
         }
 
-        return new JsonResponse(['lines' => $this->imports->lines($id, $kind, $page, self::SIZE), 'size' => self::SIZE]);
+        $scheme = $schemes->of($user);
+        $rows = array_map(
+            static fn (array $line): array => [...$line, 'content' => null === $line['content'] ? null : $lines->with($line['content']->toArray(), $scheme)],
+            $this->imports->lines($id, $kind, $page, self::SIZE),
+        );
+
+        return new JsonResponse(['lines' => $rows, 'size' => self::SIZE]);
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/advance', methods: 'POST')]

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
+use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSchemes;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Library\Relation;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Scheme;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** What is in the library already, and how its combinations are related. */
 final readonly class KinController
@@ -17,53 +21,66 @@ final readonly class KinController
     private const SHOWN = 12;
     private const LISTED = 50;
 
-    public function __construct(private Kin $kin)
+    public function __construct(private Kin $kin, private Lines $lines, private GymSchemes $schemes)
     {
     }
 
     /** Stores nothing; an unreadable text is akin to nothing. */
     #[Route('/api/already-there', methods: 'POST')]
-    public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] KinRequest $request, Reader $reader, GymSchemes $schemes): JsonResponse
+    public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] KinRequest $request, Reader $reader, #[CurrentUser] User $user): JsonResponse
     {
-        $chain = $reader->read($request->text, $schemes->named($request->scheme), $request->stance)->chain;
+        $chain = $reader->read($request->text, $this->schemes->named($request->scheme), $request->stance)->chain;
         $found = null === $chain ? [] : $this->kin->of(new Voice($chain, $request->stance), $request->except);
 
-        return new JsonResponse(['matches' => array_map(self::match(...), \array_slice($found, 0, self::SHOWN)), 'total' => \count($found)]);
+        return new JsonResponse(['matches' => $this->matches($found, $this->schemes->of($user)), 'total' => \count($found)]);
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/family', methods: 'GET')]
-    public function family(int $id, Combinations $combinations, Drafts $drafts): JsonResponse
+    public function family(int $id, Combinations $combinations, Drafts $drafts, #[CurrentUser] User $user): JsonResponse
     {
+        $scheme = $this->schemes->of($user);
         $combination = $combinations->get($id);
         $sequence = $combination->sequence();
         $alike = $this->kin->of($drafts->of($combination->content())->voice, $id);
 
         return new JsonResponse([
-            'ancestors' => $this->kin->ancestors($sequence),
-            'contained' => \array_slice($this->kin->contained($sequence), 0, self::SHOWN),
-            'descendants' => array_map(static fn (array $found): array => [...$found['row'], 'parent' => $found['parent']], $this->kin->descendants($id, $sequence)),
-            'alike' => array_map(self::match(...), \array_slice($alike, 0, self::SHOWN)),
+            'ancestors' => $this->relatives($this->kin->ancestors($sequence), $scheme),
+            'contained' => $this->relatives(\array_slice($this->kin->contained($sequence), 0, self::SHOWN), $scheme),
+            'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $scheme), 'parent' => $found['parent']], $this->kin->descendants($id, $sequence)),
+            'alike' => $this->matches($alike, $scheme),
         ]);
     }
 
     #[Route('/api/family', methods: 'GET')]
-    public function overview(): JsonResponse
+    public function overview(#[CurrentUser] User $user): JsonResponse
     {
+        $scheme = $this->schemes->of($user);
         $overview = $this->kin->overview(self::LISTED);
 
         return new JsonResponse([
-            ...$overview,
-            'hubs' => array_map(static fn (array $hub): array => [...$hub['row'], 'children' => $hub['children']], $overview['hubs']),
+            'orphans' => $this->relatives($overview['orphans'], $scheme),
+            'orphanCount' => $overview['orphanCount'],
+            'hubs' => array_map(fn (array $hub): array => [...$this->lines->with($hub['row'], $scheme), 'children' => $hub['children']], $overview['hubs']),
         ]);
     }
 
     /**
-     * @param array{row: array<string, mixed>, relation: \Periplus\Core\Library\Relation, distance: float} $found
+     * @param list<array{id: int, name: string, notation: string, stance: string, verdict: string}> $rows
      *
-     * @return array<string, mixed>
+     * @return list<array<string, mixed>>
      */
-    private static function match(array $found): array
+    private function relatives(array $rows, Scheme $scheme): array
     {
-        return [...$found['row'], 'relation' => $found['relation']->value, 'says' => $found['relation']->words(), 'distance' => $found['distance']];
+        return array_map(fn (array $row): array => $this->lines->with($row, $scheme), $rows);
+    }
+
+    /**
+     * @param list<array{row: array{id: int, name: string, notation: string, stance: string, verdict: string}, relation: Relation, distance: float}> $found
+     *
+     * @return list<array<string, mixed>> the first of them
+     */
+    private function matches(array $found, Scheme $scheme): array
+    {
+        return array_map(fn (array $match): array => [...$this->lines->with($match['row'], $scheme), 'relation' => $match['relation']->value, 'says' => $match['relation']->words(), 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN));
     }
 }

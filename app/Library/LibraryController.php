@@ -63,10 +63,12 @@ final readonly class LibraryController
     }
 
     #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
-    public function versions(int $id): JsonResponse
+    public function versions(int $id, #[CurrentUser] User $user): JsonResponse
     {
+        $scheme = $this->schemes->of($user);
+
         return new JsonResponse(['versions' => array_map(
-            static fn (CombinationVersion $version): array => $version->toArray(),
+            fn (CombinationVersion $version): array => [...$version->toArray(), 'text' => $this->lines->text($version->content()->notation, $version->content()->stance, $scheme)],
             $this->library->versions($this->combinations->get($id)),
         )]);
     }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Gym\GymRules;
+use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
 
 /**
  * The combination line of stored combinations, and their text, in the numbers that a coach reads. What was drawn lately
@@ -23,8 +27,33 @@ final class Lines
     /** @var array<string, string> what a set of house rules or a scheme is told by */
     private array $marks = [];
 
-    public function __construct(private readonly CheckDocument $documents, private readonly GymRules $rules)
+    public function __construct(private readonly CheckDocument $documents, private readonly GymRules $rules, private readonly Reader $reader)
     {
+    }
+
+    /** A stored chain in the numbers of a scheme. */
+    public function text(string $notation, Stance $stance, Scheme $scheme): string
+    {
+        // It is stored in these.
+        if ('parity' === $scheme->id) {
+            return $notation;
+        }
+        $chain = $this->reader->read($notation, Scheme::named('parity'), $stance)->chain;
+
+        return null === $chain ? $notation : (new Writer($scheme))->write(new Voice($chain, $stance));
+    }
+
+    /**
+     * @param array<string, mixed> $row with notation and stance
+     *
+     * @return array<string, mixed> the same with its chain in the numbers of a scheme, as text
+     */
+    public function with(array $row, Scheme $scheme): array
+    {
+        /** @var array{notation: string, stance: string} $chain */
+        $chain = $row;
+
+        return [...$row, 'text' => $this->text($chain['notation'], Stance::from($chain['stance']), $scheme)];
     }
 
     /** @return Drawn */

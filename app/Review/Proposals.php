@@ -206,7 +206,7 @@ final readonly class Proposals
         ];
     }
 
-    /** @return list<array{step: string, who: string, at: string, remark: string, content: array<string, mixed>|null}> */
+    /** @return list<array{step: string, who: string, at: string, remark: string, content: Content|null}> */
     public function steps(Proposal $proposal): array
     {
         /** @var list<array{step: string, name: string, created_at: string, remark: string, content: string|null}> $rows */
@@ -217,7 +217,7 @@ final readonly class Proposals
             'who' => $row['name'],
             'at' => (new \DateTimeImmutable($row['created_at']))->format(\DATE_ATOM),
             'remark' => $row['remark'],
-            'content' => null === $row['content'] ? null : Proposal::content($row['content'])->toArray(),
+            'content' => null === $row['content'] ? null : Proposal::content($row['content']),
         ], $rows);
     }
 

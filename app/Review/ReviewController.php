@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
+use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Combinations;
+use Periplus\App\Library\Content;
 use Periplus\App\Library\LibraryController;
+use Periplus\App\Library\Lines;
+use Periplus\Core\Notation\Scheme;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -25,7 +29,7 @@ final readonly class ReviewController
         'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
     ];
 
-    public function __construct(private Proposals $proposals, private Combinations $combinations)
+    public function __construct(private Proposals $proposals, private Combinations $combinations, private Lines $lines, private GymSchemes $schemes)
     {
     }
 
@@ -35,7 +39,7 @@ final readonly class ReviewController
         $states = self::LISTS[$list] ?? throw new Problem(422, 'invalid', 'Proposals are open, returned or decided.');
 
         return new JsonResponse([
-            'proposals' => array_map($this->row(...), $this->proposals->in($states, $mine ? $user->id() : null, $combination)),
+            'proposals' => array_map(fn (Proposal $proposal): array => $this->row($proposal, $this->schemes->of($user)), $this->proposals->in($states, $mine ? $user->id() : null, $combination)),
             'waiting' => $this->proposals->waiting($user->id()),
         ]);
     }
@@ -43,58 +47,60 @@ final readonly class ReviewController
     #[Route('', methods: 'POST')]
     public function propose(#[MapRequestPayload(acceptFormat: 'json')] ProposalRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->propose($request, $user), 201);
+        return $this->answer($this->proposals->propose($request, $user), $user, 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
-    public function read(int $id): JsonResponse
+    public function read(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->get($id));
+        return $this->answer($this->proposals->get($id), $user);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     public function revise(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->revise($id, LibraryController::basedOn($http), $request, $user));
+        return $this->answer($this->proposals->revise($id, LibraryController::basedOn($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function return(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->return($id, LibraryController::basedOn($http), $request, $user));
+        return $this->answer($this->proposals->return($id, LibraryController::basedOn($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function approve(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->approve($id, LibraryController::basedOn($http), $request, $user));
+        return $this->answer($this->proposals->approve($id, LibraryController::basedOn($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/withdraw', methods: 'POST')]
     public function withdraw(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->withdraw($id, LibraryController::basedOn($http), $request, $user));
+        return $this->answer($this->proposals->withdraw($id, LibraryController::basedOn($http), $request, $user), $user);
     }
 
-    private function answer(Proposal $proposal, int $status = 200): JsonResponse
+    private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
+        $scheme = $this->schemes->of($user);
+        $write = fn (?Content $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $scheme);
         $merge = $this->proposals->merge($proposal);
 
         return new JsonResponse([
-            ...$this->row($proposal),
-            'base' => $merge['base']?->toArray(),
-            'newest' => $merge['newest']?->toArray(),
-            'result' => $merge['result']->toArray(),
+            ...$this->row($proposal, $scheme),
+            'base' => $write($merge['base']),
+            'newest' => $write($merge['newest']),
+            'result' => $write($merge['result']),
             'changed' => $merge['changed'],
             'movedOn' => $merge['movedOn'],
-            'steps' => $this->proposals->steps($proposal),
+            'steps' => array_map(static fn (array $step): array => [...$step, 'content' => $write($step['content'])], $this->proposals->steps($proposal)),
         ], $status, ['ETag' => \sprintf('"%d"', $proposal->version)]);
     }
 
     /** @return array<string, mixed> */
-    private function row(Proposal $proposal): array
+    private function row(Proposal $proposal, Scheme $scheme): array
     {
         $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);
 
@@ -105,7 +111,7 @@ final readonly class ReviewController
             'state' => $proposal->state->value,
             'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version()],
             'basedOn' => $proposal->basedOn,
-            'content' => $proposal->content->toArray(),
+            'content' => $this->lines->with($proposal->content->toArray(), $scheme),
             'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],
             'createdAt' => $proposal->createdAt->format(\DATE_ATOM),
             'updatedAt' => $proposal->updatedAt->format(\DATE_ATOM),

@@ -100,6 +100,18 @@ test("a chain that is there already is named, and nothing typed is lost", async 
   await expect(entry(page)).toHaveValue("jab cross left hook body exit");
 });
 
+/** What shows that a screen is there, where it is not a combination line. */
+const SIGNS: Record<string, string> = {
+  "/house-rules": ".rule",
+  "/numbering": ".numbering-table td",
+  "/translate": "textarea",
+  "/in-and-out": "textarea",
+  "/coaches": ".plain-table td",
+  "/record": ".plain-table td",
+  "/family": ".plain-table td",
+  "/account": ".stack",
+};
+
 test("no screen is wider than a phone", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, HEAD_COACH);
@@ -107,9 +119,18 @@ test("no screen is wider than a phone", async ({ page }) => {
     "/generate",
     "/house-rules",
     `/compare?${new URLSearchParams({ first: "1 2 2", second: "1 2 slip-rear 2" })}`,
+    "/review",
+    "/review/1",
+    "/numbering",
+    "/translate",
+    "/in-and-out",
+    "/coaches",
+    "/record",
+    "/family",
+    "/account",
   ]) {
     await page.goto(address);
-    await expect(page.locator(address === "/house-rules" ? ".rule" : ".combination-line").first()).toBeVisible();
+    await expect(page.locator(SIGNS[address] ?? ".combination-line").first()).toBeVisible();
     const [inner, whole] = await page.evaluate(() => [document.documentElement.clientWidth, document.documentElement.scrollWidth]);
     expect(whole, address).toBeLessThanOrEqual(inner ?? 0);
   }

@@ -11,7 +11,7 @@ async function as(browser: Browser, coach: { email: string; password: string; na
 
 test("a coach proposes, the head coach returns, the coach revises, the head coach approves", async ({ page, browser }) => {
   test.setTimeout(120_000);
-  const name = `Proposed ${Date.now()}`;
+  const name = `Offered ${Date.now()}`;
   const chain = unique();
   await signIn(page, COACH);
   await page.goto("/bench");

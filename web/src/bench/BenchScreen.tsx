@@ -58,7 +58,8 @@ export default function BenchScreen() {
   const proposal = useProposal(proposalId);
   const schemes = useSchemes();
   const mine = useNumbering();
-  if (schemes.isPending || (proposalId !== null && proposal.isPending)) {
+  // When the numberings are not to be had, the bench goes on without them.
+  if ((schemes.isPending && schemes.errorUpdateCount === 0) || (proposalId !== null && proposal.isPending)) {
     return <Waiting />;
   }
   if (proposal.data) {

@@ -61,6 +61,8 @@ export function SaveDrawer({
       onClose={onClose}
       title={isNew ? WORDS[doing].isNew : WORDS[doing].change}
       size={420}
+      // The name is focused; without motion the drawer would take the focus back.
+      autoFocus={false}
       destroyOnHidden
     >
       <form className="save-form" onSubmit={submit}>

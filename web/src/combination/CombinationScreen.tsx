@@ -1,8 +1,9 @@
-import { App, Button, Dropdown, Segmented } from "antd";
+import { App, Button, Segmented } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Combination, refusal, type Stance, type Version } from "../api/client";
 import { useSession } from "../app/session";
+import { TakeOut } from "../app/TakeOut";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { dayAndTime, LEVELS, RULES, STANCES } from "../app/words";
@@ -110,23 +111,12 @@ function Page({ combination }: { combination: Combination }) {
           >
             Copy link
           </Button>
-          <Dropdown
-            trigger={["click"]}
-            menu={{
-              items: [
-                {
-                  key: "card",
-                  label: <a href={`/api/combinations/${combination.id}/card.pdf`}>Card to print (PDF)</a>,
-                },
-                {
-                  key: "line",
-                  label: <a href={`/api/combinations/${combination.id}/line.svg`}>Line as a picture (SVG)</a>,
-                },
-              ],
-            }}
-          >
-            <Button>Take out ▾</Button>
-          </Dropdown>
+          <TakeOut
+            ways={[
+              { label: "Card to print (PDF)", to: `/api/combinations/${combination.id}/card.pdf` },
+              { label: "Line as a picture (SVG)", to: `/api/combinations/${combination.id}/line.svg` },
+            ]}
+          />
           {head ? (
             <Button onClick={toggle} loading={archive.isPending}>
               {combination.archivedAt ? "Restore" : "Archive"}
@@ -329,7 +319,7 @@ function compareVersions(before: Version, now: Version): string {
 
 function Difference({ now, before }: { now: Version; before: Version | undefined }) {
   if (!before || now.change === "archived" || now.change === "restored") {
-    return <b className="history-chain">{now.change === "created" ? now.notation : ""}</b>;
+    return <b className="history-chain">{now.change === "created" ? now.text : ""}</b>;
   }
   const fields = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter(
     (field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]),

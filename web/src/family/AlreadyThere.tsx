@@ -39,7 +39,7 @@ export function AlreadyThere({
       <ul>
         {shown.map((match) => (
           <li key={match.id} className={`kin-${match.relation}`}>
-            <Link to={`/combinations/${match.id}`}>{match.name}</Link> <span className="numbers">{match.notation}</span>
+            <Link to={`/combinations/${match.id}`}>{match.name}</Link> <span className="numbers">{match.text}</span>
             <small>{RELATIONS[match.relation]}</small>
           </li>
         ))}

@@ -36,7 +36,7 @@ export default function FamilyScreen() {
                     <td>
                       <Link to={`/combinations/${hub.id}`}>{hub.name}</Link>
                     </td>
-                    <td className="numbers">{hub.notation}</td>
+                    <td className="numbers">{hub.text}</td>
                   </tr>
                 ))}
               </tbody>
@@ -59,7 +59,7 @@ export default function FamilyScreen() {
                     <td>
                       <Link to={`/combinations/${one.id}`}>{one.name}</Link>
                     </td>
-                    <td className="numbers">{one.notation}</td>
+                    <td className="numbers">{one.text}</td>
                   </tr>
                 ))}
               </tbody>

@@ -48,7 +48,7 @@ export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfO
           <ul className="kin-list">
             {family.contained.map((one) => (
               <li key={one.id}>
-                <Link to={`/combinations/${one.id}`}>{one.name}</Link> <span className="numbers">{one.notation}</span>
+                <Link to={`/combinations/${one.id}`}>{one.name}</Link> <span className="numbers">{one.text}</span>
               </li>
             ))}
           </ul>
@@ -65,12 +65,12 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
       {shown.map(({ one, children }) => (
         <li key={one.id} className={one.id === self.id ? "branch-self" : ""}>
           <Link to={`/combinations/${one.id}`} aria-current={one.id === self.id ? "page" : undefined}>
-            <Grown notation={one.notation} before={before} />
+            <Grown text={one.text} before={before} />
             <small>{one.name}</small>
           </Link>
           {children.length > 0 &&
             (depth < DEEPEST ? (
-              <Branch nodes={children} self={self} before={one.notation} depth={depth + 1} />
+              <Branch nodes={children} self={self} before={one.text} depth={depth + 1} />
             ) : (
               <small className="branch-more">
                 {count(children)} more {count(children) === 1 ? "grows" : "grow"} from it
@@ -84,13 +84,13 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
 }
 
 /** The chain, with what it adds to what it grew from set off. */
-function Grown({ notation, before }: { notation: string; before: string }) {
-  return before !== "" && notation.startsWith(before) ? (
+function Grown({ text, before }: { text: string; before: string }) {
+  return before !== "" && text.startsWith(before) ? (
     <span className="numbers">
       <i>{before}</i>
-      {notation.slice(before.length)}
+      {text.slice(before.length)}
     </span>
   ) : (
-    <span className="numbers">{notation}</span>
+    <span className="numbers">{text}</span>
   );
 }

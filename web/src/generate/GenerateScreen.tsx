@@ -1,7 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
 import { Alert, Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { type GenerateRequest, type Harvest, type Limb, type Rules, refusal, type Stance } from "../api/client";
+import {
+  type GenerateRequest,
+  type Harvest,
+  type Limb,
+  type Rules,
+  refusal,
+  type SchemeId,
+  type Stance,
+} from "../api/client";
+import { useNumbering } from "../app/useNumbering";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { LIMBS, RULES, STANCES, seconds } from "../app/words";
@@ -33,7 +42,7 @@ const CLEAN = [
 ];
 
 /** The wishes live in the address, so that a list can be shared and comes back the same. */
-function wishesOf(address: URLSearchParams): Required<Omit<GenerateRequest, "tempo">> {
+function wishesOf(address: URLSearchParams, scheme: SchemeId): Required<Omit<GenerateRequest, "tempo">> {
   const weapons = (address.get("weapons") ?? "hand")
     .split(",")
     .filter((limb) => LIMBS.some((one) => one.value === limb));
@@ -48,13 +57,13 @@ function wishesOf(address: URLSearchParams): Required<Omit<GenerateRequest, "tem
     seed: Number(address.get("seed")) || 1,
     count: 8,
     stance: (address.get("stance") ?? "orthodox") as Stance,
-    scheme: "parity",
+    scheme,
   };
 }
 
 export default function GenerateScreen() {
   const [address, setAddress] = useSearchParams();
-  const wishes = wishesOf(address);
+  const wishes = wishesOf(address, useNumbering());
   const harvest = useGenerate(wishes);
   const put = (values: Record<string, string | number>) =>
     setAddress(

@@ -303,7 +303,7 @@ function Effect({ recheck, set }: { recheck: Recheck; set: Rules }) {
             <Link to={`/combinations/${row.id}`} target="_blank" rel="noopener">
               {row.name}
             </Link>
-            <span>{row.notation}</span>
+            <span>{row.text}</span>
             <small>
               {row.from} → {row.to}
             </small>

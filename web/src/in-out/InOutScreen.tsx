@@ -241,7 +241,7 @@ function Lines({ state }: { state: Import }) {
                 <td>
                   {line.content ? (
                     <>
-                      <b>{line.content.name}</b> <span className="numbers">{line.content.notation}</span>
+                      <b>{line.content.name}</b> <span className="numbers">{line.content.text}</span>
                     </>
                   ) : (
                     <code>{line.source}</code>

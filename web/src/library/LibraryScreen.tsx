@@ -1,8 +1,9 @@
-import { Button, Dropdown, Input, type InputRef, Pagination, Select } from "antd";
+import { Button, Input, type InputRef, Pagination, Select } from "antd";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
 import { isTyping } from "../app/keys";
+import { TakeOut, type Way } from "../app/TakeOut";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { LEVELS, LIMBS, RULES, seconds } from "../app/words";
@@ -128,9 +129,7 @@ export default function LibraryScreen() {
         </span>
         <span className="library-new library-out">
           <Link to="/family">Families</Link>
-          <Dropdown trigger={["click"]} menu={{ items: takeOut(filters, data?.total ?? 0) }}>
-            <Button>Take out ▾</Button>
-          </Dropdown>
+          <TakeOut ways={waysOut(filters, data?.total ?? 0)} />
           <Button type="primary" onClick={() => navigate("/bench")}>
             New combination
           </Button>
@@ -234,24 +233,16 @@ export default function LibraryScreen() {
 const PAPER = 60;
 
 /** What a search finds, as files and on paper. */
-function takeOut(filters: Filters, total: number) {
+function waysOut(filters: Filters, total: number): Way[] {
   const { page: _, size: __, ...rest } = filters;
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
-  const link = (path: string, text: string) => <a href={`${path}?${query}`}>{text}</a>;
   return [
-    {
-      key: "sheet",
-      disabled: total > PAPER || total === 0,
-      label:
-        total > PAPER ? (
-          <span>Wall sheet (PDF): {PAPER} at most, narrow the search</span>
-        ) : (
-          link("/api/wall-sheet.pdf", "Wall sheet (PDF)")
-        ),
-    },
-    { key: "text", label: link("/api/export.text", "Text") },
-    { key: "csv", label: link("/api/export.csv", "CSV") },
-    { key: "json", label: link("/api/export.json", "JSON") },
+    total > PAPER || total === 0
+      ? { label: `Wall sheet (PDF): up to ${PAPER}, narrow the search`, to: null }
+      : { label: "Wall sheet (PDF)", to: `/api/wall-sheet.pdf?${query}` },
+    { label: "Text", to: `/api/export.text?${query}` },
+    { label: "CSV", to: `/api/export.csv?${query}` },
+    { label: "JSON", to: `/api/export.json?${query}` },
   ];
 }
 

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Alert, Button, Checkbox, Input, Modal } from "antd";
+import { Alert, Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
 import { answered, api, refusal, type View } from "../api/client";
 import { layers } from "../app/layers";
@@ -92,9 +92,10 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
             onChange={(event) => setName(event.target.value)}
             placeholder="Such as Liver work for level 2"
           />
-          <Checkbox checked={shared} onChange={(event) => setShared(event.target.checked)}>
-            Share it with the other coaches
-          </Checkbox>
+          <label>
+            <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} /> Share it
+            with the other coaches
+          </label>
           {save.isError && <Alert type="error" showIcon message={refusal(save.error).title} role="alert" />}
           <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
             Keep it

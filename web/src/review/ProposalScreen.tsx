@@ -203,7 +203,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
               {proposal.steps.map((step) => (
                 <li key={step.at + step.step}>
                   <b>{step.who}</b> {STEPS[step.step]} <span className="small">{dayAndTime(step.at)}</span>
-                  {step.content && <div className="numbers">{step.content.notation}</div>}
+                  {step.content && <div className="numbers">{step.content.text}</div>}
                   {step.remark && <q>{step.remark}</q>}
                 </li>
               ))}
@@ -221,7 +221,7 @@ function benchAddress(proposal: Proposal): URLSearchParams {
 
 const FIELDS: { name: keyof Content; label: string; show: (content: Content) => ReactNode }[] = [
   { name: "name", label: "name", show: (content) => content.name },
-  { name: "notation", label: "chain", show: (content) => <span className="numbers">{content.notation}</span> },
+  { name: "notation", label: "chain", show: (content) => <span className="numbers">{content.text}</span> },
   { name: "stance", label: "stance", show: (content) => content.stance },
   {
     name: "rules",

@@ -115,7 +115,7 @@ function Row({ row }: { row: ProposalRow }) {
           {row.state === "approved" || row.state === "withdrawn" ? ` · ${row.state}` : ""}
         </small>
       </span>
-      <span className="numbers">{readable?.text ?? content.notation}</span>
+      <span className="numbers">{content.text}</span>
       <span className="review-line">
         {readable && <CombinationLine data={readable} size="row" width={340} name={content.name} />}
       </span>
