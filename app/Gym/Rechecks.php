@@ -10,6 +10,7 @@ use Doctrine\DBAL\ParameterType;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Marks;
 use Periplus\App\Library\Turn;
+use Periplus\App\Record\Record;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
@@ -36,6 +37,7 @@ final readonly class Rechecks
         private Check $check,
         private Reader $reader,
         private Turn $turn,
+        private Record $record,
         private ClockInterface $clock,
         private int $batch = 400,
     ) {
@@ -107,6 +109,7 @@ final readonly class Rechecks
             }
             $this->putInPlace($recheck);
             $this->rules->store($recheck->rules, $editor, $this->clock->now());
+            $this->record->add($editor, 'rules.saved', \sprintf('changed the house rules for %s', strtr($recheck->rules->id, '-', ' ')), 'house-rules?set='.$recheck->rules->id);
             $this->connection->update('recheck', ['state' => RecheckState::Saved->value], ['id' => $id]);
 
             return $this->get($id);

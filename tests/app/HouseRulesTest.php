@@ -9,6 +9,7 @@ use Periplus\App\Gym\GymRules;
 use Periplus\App\Gym\Rechecks;
 use Periplus\App\Gym\RecheckState;
 use Periplus\App\Library\Turn;
+use Periplus\App\Record\Record;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\School\LeadHook;
@@ -147,7 +148,7 @@ final class HouseRulesTest extends ApiTestCase
             $this->save('Number '.$at, $chain.' exit');
         }
         $connection = self::service(Connection::class);
-        $process = static fn (): Rechecks => new Rechecks($connection, new GymRules($connection), Check::builtIn(), Reader::builtIn(), new Turn($connection), new NativeClock(), 3);
+        $process = static fn (): Rechecks => new Rechecks($connection, new GymRules($connection), Check::builtIn(), Reader::builtIn(), new Turn($connection), new Record($connection, new NativeClock()), new NativeClock(), 3);
         $rules = HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
