@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Http;
 
 use Doctrine\DBAL\Exception\ConnectionException;
+use Doctrine\DBAL\Exception\DriverException;
+use Doctrine\DBAL\Exception\RetryableException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
@@ -17,6 +19,9 @@ use Symfony\Component\Validator\Exception\ValidationFailedException;
 #[AsEventListener]
 final readonly class ProblemListener
 {
+    /** What MariaDB's client says when the server went in the middle: gone away, lost during a query, shutting down. */
+    private const CUT_OFF = [2006, 2013, 1053, 4031];
+
     public function __construct(private LoggerInterface $logger)
     {
     }
@@ -40,7 +45,7 @@ final readonly class ProblemListener
             return $this->invalid($error->getPrevious());
         }
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
-            if ($cause instanceof ConnectionException) {
+            if ($cause instanceof ConnectionException || $cause instanceof RetryableException || ($cause instanceof DriverException && \in_array($cause->getCode(), self::CUT_OFF, true))) {
                 $response = ProblemResponse::of(503, 'database-away', 'The library is not to be reached for the moment. Nothing was saved; try again shortly.');
                 $response->headers->set('Retry-After', '3');
 
