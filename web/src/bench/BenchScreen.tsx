@@ -514,7 +514,6 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
                 onMend={mend}
                 onCompare={setCompared}
               />
-              {kin && <AlreadyThere matches={kin.matches} total={kin.total} />}
               <OtherStance
                 check={shown}
                 compare={(second, secondStance, secondTitle) =>
@@ -534,6 +533,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
                   setVoice(stance);
                 }}
               />
+              {/* Below all else: it comes a moment later and must not move what is being pressed. */}
+              {kin && <AlreadyThere matches={kin.matches} total={kin.total} />}
             </>
           ) : (
             <section className="panel findings findings-empty">

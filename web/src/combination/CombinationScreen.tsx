@@ -209,9 +209,6 @@ function Page({ combination }: { combination: Combination }) {
           {readable && (
             <>
               <Findings check={readable} selected={selected} onSelect={setSelected} />
-              {family.data && (
-                <AlreadyThere matches={family.data.alike} total={family.data.alike.length} title="Much like it" />
-              )}
               <OtherStance
                 check={readable}
                 compare={(chain, stance, secondTitle) =>
@@ -232,6 +229,9 @@ function Page({ combination }: { combination: Combination }) {
                   )
                 }
               />
+              {family.data && (
+                <AlreadyThere matches={family.data.alike} total={family.data.alike.length} title="Much like it" />
+              )}
             </>
           )}
         </aside>
