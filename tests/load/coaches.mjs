@@ -45,7 +45,7 @@ class Coach {
       this.cookie = cookie.split(";")[0];
     }
     const text = await response.text();
-    const what = `${method} ${path.replace(/\d+/g, "N")} ${response.status}`;
+    const what = `${method} ${path.replace(/invitations\/.*/, "invitations/TOKEN").replace(/\d+/g, "N")} ${response.status}`;
     tally[what] = (tally[what] ?? 0) + 1;
     if (response.status >= 500) {
       const away = down !== null && Date.now() >= down - GRACE && (up === null || began <= up + GRACE);
