@@ -132,11 +132,11 @@ app_cache() {
 
 # --- Servers ------------------------------------------------------------------------------------------------------
 
-alive() { # PIDFILE: a killed server that nobody has waited for yet still has a number, but does not live
-    [ -s "$1" ] || return 1
-    local state; state=$(ps -o stat= -p "$(cat "$1")" 2>/dev/null) || return 1
+running() { # PID: an ended process that nobody has waited for yet still has a number, but does not run
+    local state; state=$(ps -o stat= -p "$1" 2>/dev/null) || return 1
     [ "${state:0:1}" != Z ]
 }
+alive() { [ -s "$1" ] && running "$(cat "$1")"; } # PIDFILE
 
 port_is_free() { # PORT WHAT VARIABLE
     if (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; then
@@ -249,7 +249,7 @@ stop_one() { # PIDFILE SIGNAL
     local pid; pid=$(cat "$1")
     kill "-$2" "$pid" 2>/dev/null || true
     local tries=150
-    while kill -0 "$pid" 2>/dev/null && [ $tries -gt 0 ]; do tries=$((tries - 1)); sleep 0.1; done
+    while running "$pid" && [ $tries -gt 0 ]; do tries=$((tries - 1)); sleep 0.1; done
     rm -f "$1"
 }
 

@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\Problem;
 use Periplus\App\Record\Record;
 use Periplus\Core\Flow\Check;
@@ -29,6 +30,8 @@ final readonly class Library
         private Shelf $shelf,
         private Turn $turn,
         private Record $record,
+        private Lines $lines,
+        private GymSchemes $schemes,
         private ClockInterface $clock,
     ) {
     }
@@ -134,7 +137,7 @@ final readonly class Library
             $editor = $this->managed($editor);
             $combination = $this->combinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? $this->combinations->get($id);
             if ($combination->version() !== $basedOn) {
-                throw $this->stale($combination, $basedOn);
+                throw $this->stale($combination, $basedOn, $editor);
             }
             $write($combination, $editor);
             $this->entities->flush();
@@ -153,7 +156,8 @@ final readonly class Library
         return $this->entities->getReference(User::class, $user->id()) ?? $user;
     }
 
-    public function stale(Combination $combination, int $basedOn): Problem
+    /** The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever wrote. */
+    public function stale(Combination $combination, int $basedOn, User $reader): Problem
     {
         $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
         $row = $combination->row();
@@ -163,7 +167,7 @@ final readonly class Library
             '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
             $row->editor['name'],
             [] === $changed ? '' : ' ('.implode(', ', $changed).')',
-        ), ['current' => [...$row->toArray(), 'text' => $row->content->notation], 'changed' => $changed]);
+        ), ['current' => $this->lines->with($row->toArray(), $this->schemes->of($reader)), 'changed' => $changed]);
     }
 
     private function remember(Combination $combination, Change $change, User $editor): void

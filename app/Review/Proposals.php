@@ -167,7 +167,7 @@ final readonly class Proposals
             $author = $this->entities->find(User::class, $proposal->author) ?? $head;
             $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);
             if (null !== $combination && $combination->version() !== $request->against) {
-                throw $this->library->stale($combination, (int) $request->against);
+                throw $this->library->stale($combination, (int) $request->against, $head);
             }
             $done = match ($proposal->kind) {
                 ProposalKind::Addition => $this->library->create($edit ?? $this->drafts->of($proposal->content), $head, $author),

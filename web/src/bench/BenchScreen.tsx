@@ -64,7 +64,7 @@ export default function BenchScreen() {
   }
   if (proposal.data) {
     const place = `proposal-${proposal.data.id}`;
-    return <Bench key={place} id={place} stored={draftOfProposal(proposal.data)} proposal={proposal.data} />;
+    return <Bench key={place} id={place} stored={draftOfProposal(proposal.data, mine)} proposal={proposal.data} />;
   }
   if (id === undefined) {
     return <Bench key="new" id="new" stored={null} />;
@@ -579,7 +579,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
             key="theirs"
             onClick={() => {
               if (conflict?.current) {
-                const theirs = { ...draftOf(conflict.current, "parity"), text: conflict.current.notation };
+                const theirs = draftOf(conflict.current, mine);
                 history.change(() => theirs);
                 setConflict(null);
                 setSaveOpen(false);
@@ -606,7 +606,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         <dl className="versus">
           <dt>Theirs</dt>
           <dd>
-            {conflict?.current?.name}: <b>{conflict?.current?.notation}</b>
+            {conflict?.current?.name}: <b>{conflict?.current?.text}</b>
           </dd>
           <dt>Yours</dt>
           <dd>

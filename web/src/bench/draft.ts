@@ -33,11 +33,11 @@ export function draftOf(combination: Combination, scheme: SchemeId): Draft {
   return { text, stance, rules, scheme, name, themes, level, note, basedOn: version };
 }
 
-/** What a proposal would put in place, in the numbers that it is stored in. */
-export function draftOfProposal(proposal: Proposal): Draft {
-  const { notation, stance, rules, name, themes, level, note } = proposal.result;
+/** What a proposal would put in place, in the numbers that its text was sent in. */
+export function draftOfProposal(proposal: Proposal, scheme: SchemeId): Draft {
+  const { text, stance, rules, name, themes, level, note } = proposal.result;
   const basedOn = proposal.combination?.version ?? null;
-  return { text: notation, stance, rules, scheme: "parity", name, themes, level, note, basedOn };
+  return { text, stance, rules, scheme, name, themes, level, note, basedOn };
 }
 
 const place = (id: string) => `periplus.bench.${id}`;

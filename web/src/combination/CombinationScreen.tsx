@@ -224,9 +224,7 @@ function Page({ combination }: { combination: Combination }) {
                 }
                 onSelect={setSelected}
                 onCarry={(chain, stance) =>
-                  navigate(
-                    `/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, scheme: "parity" })}`,
-                  )
+                  navigate(`/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, scheme: readIn })}`)
                 }
               />
               {family.data && (
@@ -317,6 +315,12 @@ function compareVersions(before: Version, now: Version): string {
   });
 }
 
+/** A field in plain words; a chain in the numbers of whoever reads. */
+function shown(version: Version, field: keyof typeof FIELDS): string {
+  const value = version[field === "notation" ? "text" : field];
+  return Array.isArray(value) ? value.join(", ") || "none" : String(value);
+}
+
 function Difference({ now, before }: { now: Version; before: Version | undefined }) {
   if (!before || now.change === "archived" || now.change === "restored") {
     return <b className="history-chain">{now.change === "created" ? now.text : ""}</b>;
@@ -335,7 +339,7 @@ function Difference({ now, before }: { now: Version; before: Version | undefined
           {FIELDS[field]}{" "}
           {field === "note" ? null : (
             <>
-              <del>{String(before[field])}</del> → <b>{String(now[field])}</b>
+              <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
             </>
           )}
         </span>

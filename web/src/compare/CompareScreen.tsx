@@ -1,16 +1,19 @@
 import { Link, useSearchParams } from "react-router";
 import { type Rules, refusal, type Stance } from "../api/client";
+import { useNumbering } from "../app/useNumbering";
 import { Waiting } from "../app/Waiting";
 import { useCheck } from "../check/useCheck";
 import { Compare } from "./Compare";
 
 export default function CompareScreen() {
   const [address] = useSearchParams();
+  const readIn = useNumbering();
   const rules = (address.get("rules") as Rules | null) ?? "all-limbs";
   const side = (name: "first" | "second") => ({
     text: address.get(name) ?? "",
     stance: (address.get(`${name}Stance`) as Stance | null) ?? "orthodox",
     rules,
+    readIn,
   });
   const first = useCheck(side("first"));
   const second = useCheck(side("second"));

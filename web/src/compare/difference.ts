@@ -1,8 +1,11 @@
 import type { Item } from "../api/client";
 
-/** The places in each of two chains that the other does not have, by the longest run of items that both share. */
+/**
+ * The places in each of two chains that the other does not have, by the longest run of items that both share. Items are
+ * told apart by their words, which are the same in every numbering and every stance.
+ */
 export function difference(a: Item[], b: Item[]): [Set<number>, Set<number>] {
-  const same = (i: number, j: number) => a[i]?.text === b[j]?.text;
+  const same = (i: number, j: number) => a[i]?.words === b[j]?.words;
   const longest = Array.from({ length: a.length + 1 }, () => new Array<number>(b.length + 1).fill(0));
   const at = (i: number, j: number) => longest[i]?.[j] ?? 0;
   for (let i = a.length - 1; i >= 0; i -= 1) {

@@ -1,0 +1,50 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import {
+  ATHLETES,
+  addressOfCircumstances,
+  type Circumstances,
+  circumstancesOf,
+  GROUPS,
+  MEDIA,
+  TEMPOS,
+  USUAL,
+} from "../../web/src/bench/circumstances";
+
+const one = <T>(options: { value: T }[]) => fc.constantFrom(...options.map((option) => option.value));
+const circumstances: fc.Arbitrary<Circumstances> = fc.record({
+  opponent: fc.constantFrom("orthodox" as const, "southpaw" as const),
+  tempo: one(TEMPOS),
+  medium: one(MEDIA),
+  group: one(GROUPS),
+  athlete: one(ATHLETES),
+});
+
+test("a link brings back what it was made from", () => {
+  fc.assert(
+    fc.property(circumstances, (given) => {
+      const link = new URLSearchParams(addressOfCircumstances(given)).toString();
+      expect(circumstancesOf(new URLSearchParams(link))).toEqual(given);
+    }),
+  );
+});
+
+test("what is as usual makes the link no longer", () => {
+  expect(addressOfCircumstances(USUAL)).toEqual({});
+  fc.assert(
+    fc.property(circumstances, (given) => {
+      const unusual = Object.entries(given).filter(([name, value]) => value !== USUAL[name as keyof Circumstances]);
+      expect(Object.keys(addressOfCircumstances(given)).sort()).toEqual(unusual.map(([name]) => name).sort());
+    }),
+  );
+});
+
+test("a damaged link is as usual where it is damaged, and holds elsewhere", () => {
+  fc.assert(
+    fc.property(fc.string(), (junk) => {
+      fc.pre(!TEMPOS.some((tempo) => String(tempo.value) === junk));
+      const read = circumstancesOf(new URLSearchParams({ tempo: junk, medium: "bag", athlete: `${junk}?` }));
+      expect(read).toEqual({ ...USUAL, medium: "bag" });
+    }),
+  );
+});

@@ -1,0 +1,58 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import type { Item } from "../../web/src/api/client";
+import { difference } from "../../web/src/compare/difference";
+import { chains, item } from "./chains";
+
+const words = (chain: Item[]) => chain.map((one) => one.words);
+const without = (chain: Item[], places: Set<number>) => words(chain.filter((_, at) => !places.has(at)));
+
+/** The longest run that both share, by trying every part of the first: slow and plain. */
+function longestShared(a: string[], b: string[]): number {
+  let best = 0;
+  for (let mask = 0; mask < 2 ** a.length; mask += 1) {
+    const part = a.filter((_, at) => mask & (2 ** at));
+    let at = 0;
+    for (const word of b) {
+      at += word === part[at] ? 1 : 0;
+    }
+    best = at === part.length ? Math.max(best, part.length) : best;
+  }
+  return best;
+}
+
+test("without what only one of them has, both are the same", () => {
+  fc.assert(
+    fc.property(chains, chains, (a, b) => {
+      const [onlyA, onlyB] = difference(a, b);
+      expect(without(a, onlyA)).toEqual(without(b, onlyB));
+    }),
+  );
+});
+
+test("no more is marked than has to be, against plain enumeration", () => {
+  fc.assert(
+    fc.property(chains, chains, (a, b) => {
+      const [onlyA, onlyB] = difference(a, b);
+      const shared = longestShared(words(a), words(b));
+      expect(onlyA.size).toBe(a.length - shared);
+      expect(onlyB.size).toBe(b.length - shared);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test("a chain does not differ from itself in another numbering", () => {
+  fc.assert(
+    fc.property(chains, (chain) => {
+      const renumbered = chain.map((one) => ({ ...one, text: `n${one.text}`, label: "7" }));
+      expect(difference(chain, renumbered)).toEqual([new Set(), new Set()]);
+    }),
+  );
+});
+
+test("a slip put in between is the only mark", () => {
+  const before = [item("jab"), item("cross"), item("cross")];
+  const after = [item("jab"), item("cross"), item("slip lead"), item("cross")];
+  expect(difference(before, after)).toEqual([new Set(), new Set([2])]);
+});

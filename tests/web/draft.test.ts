@@ -1,0 +1,74 @@
+import fc from "fast-check";
+import { beforeEach, expect, test, vi } from "vitest";
+import { addressOf, type Draft, EMPTY, forget, keep, recall } from "../../web/src/bench/draft";
+
+const drafts: fc.Arbitrary<Draft> = fc.record({
+  text: fc.string({ minLength: 1 }),
+  stance: fc.constantFrom("orthodox" as const, "southpaw" as const),
+  rules: fc.constantFrom("boxing" as const, "kickboxing" as const, "all-limbs" as const),
+  scheme: fc.constantFrom("parity", "body-pairs", "six", "hands", "own-3"),
+  name: fc.string(),
+  themes: fc.array(fc.string(), { maxLength: 3 }),
+  level: fc.constantFrom(null, 1, 2, 3),
+  note: fc.string(),
+  basedOn: fc.constantFrom(null, 1, 7),
+});
+const nowhere = new URLSearchParams();
+
+let stored: Map<string, string>;
+beforeEach(() => {
+  stored = new Map();
+  vi.stubGlobal("localStorage", {
+    getItem: (key: string) => stored.get(key) ?? null,
+    setItem: (key: string, value: string) => stored.set(key, value),
+    removeItem: (key: string) => stored.delete(key),
+  });
+});
+
+test("what was typed is there after a reload, whether the address still says it or not", () => {
+  fc.assert(
+    fc.property(drafts, (draft) => {
+      keep("new", draft);
+      expect(recall("new", nowhere)).toEqual(draft);
+      expect(recall("new", new URLSearchParams(new URLSearchParams(addressOf(draft)).toString()))).toEqual(draft);
+    }),
+  );
+});
+
+test("a link says what it means on another coach's bench, and keeps nothing of theirs but what it was based on", () => {
+  fc.assert(
+    fc.property(drafts, drafts, (theirs, linked) => {
+      fc.pre(theirs.text !== linked.text);
+      keep("12", theirs);
+      const { text, stance, rules, scheme } = linked;
+      expect(recall("12", new URLSearchParams(addressOf(linked)))).toEqual({
+        ...EMPTY,
+        text,
+        stance,
+        rules,
+        scheme,
+        name: theirs.name,
+        basedOn: theirs.basedOn,
+      });
+    }),
+  );
+});
+
+test("drafts of two combinations do not get in each other's way", () => {
+  keep("1", { ...EMPTY, text: "1-2" });
+  keep("2", { ...EMPTY, text: "3-4" });
+  forget("1");
+  expect(recall("1", nowhere)).toBeNull();
+  expect(recall("2", nowhere)?.text).toBe("3-4");
+});
+
+test("a damaged store is an empty bench, not a broken one", () => {
+  stored.set("periplus.bench.new", "{ no");
+  expect(recall("new", nowhere)).toBeNull();
+  expect(recall("new", new URLSearchParams({ chain: "1-2" }))?.text).toBe("1-2");
+});
+
+test("what an older draft did not have yet is as on an empty bench", () => {
+  stored.set("periplus.bench.new", JSON.stringify({ text: "1-2" }));
+  expect(recall("new", nowhere)).toEqual({ ...EMPTY, text: "1-2" });
+});

@@ -1,0 +1,3 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({ test: { dir: "../tests/web", environment: "node", unstubGlobals: false } });
