@@ -114,12 +114,13 @@ final class LibraryTest extends ApiTestCase
         $this->signIn('second');
         $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'level' => 3]), ['If-Match' => '"1"']);
         $this->signIn('head');
+        $this->ask('PUT', '/api/me/scheme', ['scheme' => 'body-pairs']);
         $stale = $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Mine']), ['If-Match' => '"1"']);
 
         self::assertSame([412, 'changed-meanwhile', ['chain', 'level']], [$stale->status, $stale->type(), $stale->body['changed']]);
         self::assertStringStartsWith('Second Coach changed this combination meanwhile (chain, level).', $stale->title());
         self::assertIsArray($stale->body['current']);
-        self::assertSame(2, $stale->body['current']['version']);
+        self::assertSame([2, '1 2 7 2 exit'], [$stale->body['current']['version'], $stale->body['current']['text']], 'In the numbers of whoever wrote last.');
         self::assertSame('Cellar window', $this->ask('GET', "/api/combinations/$id")->body['name'], 'Nothing was overwritten.');
     }
 

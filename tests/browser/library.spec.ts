@@ -140,6 +140,7 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await expect(page.getByText("4 is given twice: to row 3 as well.").first()).toBeVisible();
   await expect(page.getByRole("button", { name: "Save the numbering" })).toBeDisabled();
   await page.getByLabel("Number of row 3", { exact: true }).fill("H1");
+  await page.getByLabel("Number of row 4", { exact: true }).fill("H2");
   await expect(page.getByText(/combinations read differently/)).toBeVisible();
   await expect(page.getByText("1 2 H1b exit").first()).toBeVisible();
   await page.getByRole("button", { name: "Save the numbering" }).click();
@@ -156,6 +157,13 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await expect(page.locator(".cell-numbers").first()).toContainText("H1b");
   await page.getByRole("link", { name: "Cellar window" }).click();
   await expect(page.locator(".combination-facts b")).toHaveText("1 2 H1b exit");
+  await page.getByRole("region", { name: "In the other stance" }).getByRole("link", { name: "compare" }).last().click();
+  await expect(page.getByText("2 1 H2b exit", { exact: true })).toBeVisible();
+  await page.goBack();
+  await page.getByRole("button", { name: "Carry it over" }).click();
+  await expect(entry(page)).toHaveValue("2 1 H2b exit");
+  await expect(page.getByText("cross, jab, rear hook to the body, exit")).toBeVisible();
+  await page.goBack();
   await page.getByRole("button", { name: "Open on the bench" }).click();
   await expect(entry(page)).toHaveValue("1 2 H1b exit");
   await page.goto("/account");
