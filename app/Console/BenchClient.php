@@ -38,23 +38,36 @@ final class BenchClient
         return (hrtime(true) - $start) / 1e6;
     }
 
+    /**
+     * @param array<string, string>|null $body null asks with GET
+     * @param list<string> $headers
+     *
+     * @return array<mixed>
+     */
+    public function ask(string $path, ?array $body = null, array $headers = []): array
+    {
+        return (array) json_decode($this->send($path, $body, $headers), true);
+    }
+
     private function freshToken(): void
     {
-        $session = json_decode($this->send('/api/session', null), true);
-        $token = \is_array($session) ? $session['csrfToken'] ?? null : null;
+        $token = $this->ask('/api/session')['csrfToken'] ?? null;
         $this->token = \is_string($token) ? $token : throw new \RuntimeException('The server sent no token.');
     }
 
-    /** @param array<string, string>|null $body null asks with GET */
-    private function send(string $path, ?array $body): string
+    /**
+     * @param array<string, string>|null $body null asks with GET
+     * @param list<string> $headers
+     */
+    private function send(string $path, ?array $body, array $headers = []): string
     {
         curl_setopt($this->curl, \CURLOPT_URL, '' === $this->url ? throw new \RuntimeException('no address is given.') : $this->url.$path);
-        curl_setopt($this->curl, \CURLOPT_HTTPHEADER, ['X-CSRF-Token: '.$this->token, ...(null === $body ? [] : ['Content-Type: application/json'])]);
+        curl_setopt($this->curl, \CURLOPT_HTTPHEADER, ['X-CSRF-Token: '.$this->token, ...(null === $body ? [] : ['Content-Type: application/json']), ...$headers]);
         if (null === $body) {
             curl_setopt($this->curl, \CURLOPT_HTTPGET, true);
         } else {
             curl_setopt($this->curl, \CURLOPT_POST, true);
-            curl_setopt($this->curl, \CURLOPT_POSTFIELDS, json_encode($body, \JSON_THROW_ON_ERROR));
+            curl_setopt($this->curl, \CURLOPT_POSTFIELDS, json_encode((object) $body, \JSON_THROW_ON_ERROR));
         }
         $answer = curl_exec($this->curl);
         if (!\is_string($answer)) {

@@ -15,17 +15,22 @@ use Periplus\Core\Library\Search\Field;
  */
 final readonly class Finder
 {
-    /** Up to so many hits are sorted by themselves; where there are more, the index of the sort is read until the page is full. */
-    private const FEW = 4000;
-    /** What is drawn from the marks is gathered once and looked up, not joined the other way round. */
-    private const PLAN = "SET STATEMENT optimizer_switch = 'semijoin=off' FOR ";
     private const MEMORY = 'periplus.found.';
     /** s */
     private const KEPT = 600;
     private const INDICES = ['name' => 'by_name', 'level' => 'by_level', 'length' => 'by_length', 'updated' => 'by_updated', 'drilled' => 'by_name'];
 
-    public function __construct(private Connection $connection, private Wishes $wishes, private Turn $turn)
-    {
+    /**
+     * @param int $few up to so many hits are sorted by themselves; where there are more, the index of the sort is read until the page is full
+     * @param int $stretch rows first read from the index of a sort to find many hits in their order
+     */
+    public function __construct(
+        private Connection $connection,
+        private Wishes $wishes,
+        private Turn $turn,
+        private int $few = 3000,
+        private int $stretch = 2000,
+    ) {
     }
 
     /**
@@ -35,23 +40,24 @@ final readonly class Finder
      */
     public function page(array $clauses, ListRequest $list): array
     {
-        $page = ' ORDER BY '.$this->order($list).' LIMIT '.$list->size.' OFFSET '.(($list->page - 1) * $list->size);
-        $drawn = $this->drawn($clauses, $list);
-        if (null !== $drawn && \count($drawn) <= self::FEW) {
-            return [[] === $drawn ? [] : self::numbers($this->connection->fetchFirstColumn('SELECT c.id FROM combination c WHERE c.id IN (?)'.$page, [$drawn], [ArrayParameterType::INTEGER])), \count($drawn)];
-        }
-        [$where, $values] = $this->rows($clauses, $list);
-        $ids = $this->connection->fetchFirstColumn(self::PLAN.'SELECT c.id FROM combination c FORCE INDEX ('.self::INDICES[$list->sort].') WHERE '.$where.$page, $values);
+        [$archived, $wishes] = $this->wished($clauses, $list);
+        [$size, $skip] = [$list->size, ($list->page - 1) * $list->size];
+        $drawn = $archived ? null : $this->drawn($wishes);
+        $ids = match (true) {
+            null === $drawn, \count($drawn) > $this->few && Wish::allOfRows($wishes) => $this->sorted($wishes, $archived, $list, $size, $skip),
+            default => $this->order($drawn, $list, $size, $skip),
+        };
 
-        return [self::numbers($ids), null === $drawn ? $this->scanned($clauses, $list) : \count($drawn)];
+        return [$ids, null === $drawn ? $this->scanned($wishes, $archived) : \count($drawn)];
     }
 
     /** @param list<Clause> $clauses */
     public function count(array $clauses, ListRequest $list): int
     {
-        $drawn = $this->drawn($clauses, $list);
+        [$archived, $wishes] = $this->wished($clauses, $list);
+        $drawn = $archived ? null : $this->drawn($wishes);
 
-        return null === $drawn ? $this->scanned($clauses, $list) : \count($drawn);
+        return null === $drawn ? $this->scanned($wishes, $archived) : \count($drawn);
     }
 
     /**
@@ -61,9 +67,10 @@ final readonly class Finder
      */
     public function all(array $clauses, ListRequest $list): array
     {
-        [$where, $values] = $this->rows($clauses, $list);
+        [$archived, $wishes] = $this->wished($clauses, $list);
+        $drawn = $archived ? null : $this->drawn($wishes);
 
-        return self::numbers($this->connection->fetchFirstColumn(self::PLAN.'SELECT c.id FROM combination c WHERE '.$where.' ORDER BY '.$this->order($list), $values));
+        return null === $drawn ? $this->sorted($wishes, $archived, $list) : $this->order($drawn, $list, \count($drawn), 0);
     }
 
     /**
@@ -82,45 +89,94 @@ final readonly class Finder
         return array_values(array_filter(array_map(static fn (int $id): ?Row => $found[$id] ?? null, $ids)));
     }
 
-    private function order(ListRequest $list): string
-    {
-        $direction = 'up' === $list->direction ? 'ASC' : 'DESC';
-
-        return ListRequest::SORTS[$list->sort]." $direction, c.id $direction";
-    }
-
     /**
      * @param list<Clause> $clauses
      *
-     * @return list<int>|null all that are found, in no order; null when the marks do not help
+     * @return array{bool, list<Wish>} whether the archived ones are asked for, and what is asked of them
      */
-    private function drawn(array $clauses, ListRequest $list): ?array
+    private function wished(array $clauses, ListRequest $list): array
     {
-        $archived = self::isArchived($clauses, $list);
-        [$drawn, $rows] = [[], []];
-        foreach ($archived ? [] : $this->wishes->of($clauses, $list, false) as $wish) {
-            if ([] !== $wish->alternatives) {
-                $drawn[] = $wish->drawn();
-            } elseif (null !== $wish->row) {
-                $rows[] = $wish->row;
-            }
+        $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof Field && 'status' === $clause->name && 'archived' === $clause->value);
+
+        return [$archived, $this->wishes->of($clauses, $list, $archived)];
+    }
+
+    private static function by(ListRequest $list): string
+    {
+        $direction = 'up' === $list->direction ? 'ASC' : 'DESC';
+
+        return ' ORDER BY '.ListRequest::SORTS[$list->sort]." $direction, c.id $direction";
+    }
+
+    /**
+     * What the rows alone can tell, in the order of the sort.
+     *
+     * @param list<Wish> $wishes
+     *
+     * @return list<int>
+     */
+    private function sorted(array $wishes, bool $archived, ListRequest $list, ?int $size = null, int $skip = 0): array
+    {
+        [$where, $values] = self::where($wishes, $archived);
+        // Only of all in use it is known that the index of the sort is the best way.
+        $index = null === $size || $archived ? '' : ' FORCE INDEX ('.self::INDICES[$list->sort].')';
+
+        return self::numbers($this->connection->fetchFirstColumn('SELECT c.id FROM combination c'.$index.' WHERE '.$where.self::by($list).(null === $size ? '' : " LIMIT $size OFFSET $skip"), $values));
+    }
+
+    /**
+     * @param list<int> $found of those in use
+     *
+     * @return list<int> a part of them in the order of the sort
+     */
+    private function order(array $found, ListRequest $list, int $size, int $skip): array
+    {
+        if (\count($found) <= $this->few) {
+            return [] === $found ? [] : self::numbers($this->connection->fetchFirstColumn('SELECT c.id FROM combination c WHERE c.id IN (?)'.self::by($list)." LIMIT $size OFFSET $skip", [$found], [ArrayParameterType::INTEGER]));
         }
-        if ([] === $drawn) {
+        $wanted = array_flip($found);
+        [$met, $read, $stretch] = [[], 0, max($this->stretch, 2 * ($skip + $size))];
+        do {
+            $ids = $this->sorted([], false, $list, $stretch, $read);
+            array_push($met, ...array_filter($ids, static fn (int $id): bool => isset($wanted[$id])));
+            $read += $stretch;
+            $stretch *= 2;
+        } while (\count($met) < $skip + $size && [] !== $ids);
+
+        return \array_slice($met, $skip, $size);
+    }
+
+    /**
+     * @param list<Wish> $wishes
+     *
+     * @return list<int>|null all in use that are found, in no order; null when the marks do not help
+     */
+    private function drawn(array $wishes): ?array
+    {
+        $drawn = array_filter($wishes, static fn (Wish $wish): bool => [] !== $wish->alternatives);
+        $others = array_values(array_filter($wishes, static fn (Wish $wish): bool => [] === $wish->alternatives));
+        // Many have a trait. Where all that have it would be looked at one by one, looking at every row in order is quicker.
+        if ([] === $drawn || ([] !== $others && [] === array_filter($drawn, static fn (Wish $wish): bool => !$wish->isTrait))) {
             return null;
         }
-        $from = '('.implode(' INTERSECT ', array_column($drawn, 0)).') d';
-        $query = [] === $rows ? "SELECT d.id FROM $from" : "SELECT d.id FROM $from JOIN combination c ON c.id = d.id WHERE (".implode(') AND (', array_column($rows, 0)).')';
-        $values = array_merge(...array_column([...$drawn, ...$rows], 1));
+        $sets = array_map(static fn (Wish $wish): array => $wish->drawn(), $drawn);
+        $query = 'SELECT d.id FROM ('.implode(' INTERSECT ', array_column($sets, 0)).') d';
+        $values = array_merge(...array_column($sets, 1));
+        if ([] !== $others) {
+            [$where, $more] = self::where($others, false);
+            $query .= ' JOIN combination c ON c.id = d.id WHERE '.$where;
+            array_push($values, ...$more);
+        }
         /** @var list<int> $ids */
         $ids = array_values((array) unpack('V*', $this->remembered($query, $values, fn (): string => pack('V*', ...self::numbers($this->connection->fetchFirstColumn($query, $values))))));
 
         return $ids;
     }
 
-    /** @param list<Clause> $clauses */
-    private function scanned(array $clauses, ListRequest $list): int
+    /** @param list<Wish> $wishes */
+    private function scanned(array $wishes, bool $archived): int
     {
-        [$where, $values] = $this->rows($clauses, $list);
+        [$where, $values] = self::where($wishes, $archived);
         $query = 'SELECT COUNT(*) FROM combination c WHERE '.$where;
 
         return (int) $this->remembered($query, $values, function () use ($query, $values): string {
@@ -154,32 +210,15 @@ final readonly class Finder
     }
 
     /**
-     * Conditions on the row alone, as far as it can tell.
-     *
-     * @param list<Clause> $clauses
+     * @param list<Wish> $wishes all of which rows can tell
      *
      * @return array{string, list<mixed>}
      */
-    private function rows(array $clauses, ListRequest $list): array
+    private static function where(array $wishes, bool $archived): array
     {
-        $archived = self::isArchived($clauses, $list);
-        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []]];
-        foreach ($this->wishes->of($clauses, $list, $archived) as $wish) {
-            if (null !== $wish->row) {
-                $conditions[] = $wish->row;
-            } else {
-                [$drawn, $values] = $wish->drawn();
-                $conditions[] = ["c.id IN ($drawn)", $values];
-            }
-        }
+        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []], ...array_map(static fn (Wish $wish): array => $wish->row ?? throw new \LogicException('The marks alone can tell.'), $wishes)];
 
         return ['('.implode(') AND (', array_column($conditions, 0)).')', array_merge(...array_column($conditions, 1))];
-    }
-
-    /** @param list<Clause> $clauses */
-    private static function isArchived(array $clauses, ListRequest $list): bool
-    {
-        return $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof Field && 'status' === $clause->name && 'archived' === $clause->value);
     }
 
     /**

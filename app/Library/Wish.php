@@ -16,9 +16,16 @@ final readonly class Wish
     /**
      * @param Condition|null $row on the row c; null where the marks alone can tell
      * @param list<array{list<Condition>, Condition|null}> $alternatives empty when the index does not help
+     * @param bool $isTrait whether an index over the rows tells it as well, and many have it
      */
-    public function __construct(public ?array $row, public array $alternatives = [])
+    public function __construct(public ?array $row, public array $alternatives = [], public bool $isTrait = false)
     {
+    }
+
+    /** @param list<self> $wishes */
+    public static function allOfRows(array $wishes): bool
+    {
+        return [] === array_filter($wishes, static fn (self $wish): bool => null === $wish->row);
     }
 
     /** @return Condition a select of the ids of all combinations in use that fulfil it */

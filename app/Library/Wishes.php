@@ -35,7 +35,7 @@ final readonly class Wishes
     {
         $wishes = [];
         if (null !== $list->weapon) {
-            $wishes[] = new Wish(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], self::marked(self::is(Marks::TRAIT.$list->weapon->value)));
+            $wishes[] = self::trait(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], self::is(Marks::TRAIT.$list->weapon->value));
         }
         foreach (['verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $column => $value) {
             if (null !== $value) {
@@ -46,7 +46,8 @@ final readonly class Wishes
             $wishes[] = match (true) {
                 $clause instanceof Items => self::items($clause),
                 $clause instanceof Length => self::length($clause),
-                $clause instanceof Meets => new Wish(['c.meets '.($clause->wanted ? '' : 'NOT ').'LIKE ?', ['%,'.$clause->meeting->value.',%']], $clause->wanted ? self::marked(self::is(Marks::TRAIT.$clause->meeting->value)) : []),
+                $clause instanceof Meets && $clause->wanted => self::trait(['c.meets LIKE ?', ['%,'.$clause->meeting->value.',%']], self::is(Marks::TRAIT.$clause->meeting->value)),
+                $clause instanceof Meets => new Wish(['c.meets NOT LIKE ?', ['%,'.$clause->meeting->value.',%']]),
                 $clause instanceof Words => self::words($clause, $archived),
                 $clause instanceof Field => $this->field($clause, $archived),
                 default => throw new \LogicException('There is no condition for '.$clause::class),
@@ -63,27 +64,26 @@ final readonly class Wishes
     }
 
     /**
+     * @param array{string, list<mixed>} $row
      * @param array{string, list<mixed>} $mark
-     *
-     * @return list<array{list<array{string, list<mixed>}>, null}>
      */
-    private static function marked(array $mark): array
+    private static function trait(array $row, array $mark): Wish
     {
-        return [[[$mark], null]];
+        return new Wish($row, [[[$mark], null]], isTrait: true);
     }
 
     private static function column(string $column, int|string $value): Wish
     {
-        return new Wish(["c.$column = ?", [$value]], self::marked(self::is(Marks::trait($column, $value))));
+        return self::trait(["c.$column = ?", [$value]], self::is(Marks::trait($column, $value)));
     }
 
     private static function length(Length $clause): Wish
     {
         $counts = range($clause->least, min(Chain::MOST, $clause->most ?? Chain::MOST));
 
-        return new Wish(
+        return self::trait(
             ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MOST]],
-            self::marked(['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => Marks::trait('strikes', $count), $counts)]),
+            ['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => Marks::trait('strikes', $count), $counts)],
         );
     }
 
@@ -162,7 +162,7 @@ final readonly class Wishes
         $since = fn (): string => $this->clock->now()->modify('-'.$field->value.' days')->format('Y-m-d H:i:s');
         $like = addcslashes($field->value, '%_\\').'%';
         if ('theme' === $field->name) {
-            return $archived ? new Wish(['c.themes LIKE ?', ['%'.$like]]) : new Wish(null, self::marked(['LIKE ?', [Marks::THEME.$like]]));
+            return $archived ? new Wish(['c.themes LIKE ?', ['%'.$like]]) : new Wish(null, [[[['LIKE ?', [Marks::THEME.$like]]], null]]);
         }
         if (\in_array($field->name, ['level', 'verdict', 'rules', 'stance'], true)) {
             return self::column($field->name, $field->value);
@@ -171,7 +171,7 @@ final readonly class Wishes
             $authors = $this->connection->fetchFirstColumn('SELECT id FROM user WHERE name LIKE ? OR name LIKE ?', [$like, '% '.$like]);
             $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
 
-            return new Wish(['c.author_id '.$among($authors), $authors], self::marked([$among($authors), array_map(static fn (mixed $id): string => Marks::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]));
+            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (mixed $id): string => Marks::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]);
         }
 
         return new Wish(match ($field->name) {

@@ -9,6 +9,8 @@ use Periplus\App\Gym\BenchChains;
 use Periplus\App\Library\Finder;
 use Periplus\App\Library\Kin;
 use Periplus\App\Library\ListRequest;
+use Periplus\App\Library\Turn;
+use Periplus\App\Library\Wishes;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Library\Likeness;
 use Periplus\Core\Library\Relation;
@@ -65,6 +67,34 @@ final class FinderTest extends ApiTestCase
         self::assertSame($total, $finder->count($clauses, new ListRequest()));
         self::assertEqualsCanonicalizing($wanted, $finder->all($clauses, new ListRequest()));
         self::assertSame(\array_slice($finder->all($clauses, new ListRequest()), 0, 100), $page);
+    }
+
+    /** Few hits are sorted, many are met along the index of the sort: the pages are the same. */
+    #[TestWith(['', 'name', 'up'])]
+    #[TestWith(['has 1', 'name', 'down'])]
+    #[TestWith(['has 1', 'length', 'up'])]
+    #[TestWith(['has 2 hand', 'level', 'down'])]
+    #[TestWith(['harbour', 'name', 'up'])]
+    #[TestWith(['harbour, length 2..6', 'length', 'down'])]
+    #[TestWith(['flows', 'updated', 'down'])]
+    #[TestWith(['flows no footwork', 'drilled', 'up'])]
+    public function testPagesOfManyHitsAreThoseOfFew(string $text, string $sort, string $direction): void
+    {
+        $this->fill();
+        $clauses = (new SearchReader(Scheme::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
+        [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(Wishes::class), self::service(Turn::class)];
+        $sorting = new Finder($connection, $wishes, $turn, \PHP_INT_MAX);
+        $walking = new Finder($connection, $wishes, $turn, 3, 7);
+        $list = static fn (int $page): ListRequest => new ListRequest(sort: $sort, direction: $direction, page: $page, size: 9);
+        $all = $sorting->all($clauses, $list(1));
+
+        self::assertGreaterThan(9, \count($all), 'The example fills more than a page.');
+        self::assertSame($all, $walking->all($clauses, $list(1)));
+        foreach ([1, 2, intdiv(\count($all), 9) + 1, 100] as $page) {
+            $wanted = [\array_slice($all, 9 * ($page - 1), 9), \count($all)];
+            self::assertSame($wanted, $sorting->page($clauses, $list($page)));
+            self::assertSame($wanted, $walking->page($clauses, $list($page)));
+        }
     }
 
     #[TestWith(['1 2 3'])]
