@@ -1,4 +1,4 @@
-import { COACH, entry, expect, HEAD_COACH, signIn, test } from "./gym";
+import { COACH, entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 
 const bench = (chain: string, rules = "kickboxing") => `/bench?${new URLSearchParams({ chain, rules })}`;
 
@@ -63,8 +63,10 @@ test("the mirror and the carry are laid beside the chain, each with its left and
   await expect(page.getByText("As long as before; as much waiting.")).toBeVisible();
 });
 
-test("chains are made from wishes, come back by their address, and go to the bench", async ({ page }) => {
+test("chains are made from wishes, come back by their address, and go to the bench or are proposed", async ({ page }) => {
   await signIn(page, COACH);
+  await page.goto("/bench");
+  await write(page, "1 1 2 exit");
   await page.goto("/generate?rules=kickboxing&weapons=hand,leg&theme=kicks-off-hands&seed=3");
   const chains = page.getByRole("region", { name: "Generated chains" }).getByRole("listitem");
   await expect(chains).toHaveCount(8);
@@ -78,8 +80,18 @@ test("chains are made from wishes, come back by their address, and go to the ben
   await expect(page.getByText("Nothing new fits all of these wishes")).toBeVisible();
   await page.getByRole("button", { name: /with any weapon/ }).click();
   await expect(chains).toHaveCount(8);
-  await chains.first().getByRole("button", { name: "To the bench" }).click();
+  await chains.first().getByRole("button", { name: "Bench" }).click();
   await expect(page.getByText("Every link flows")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(entry(page), "What was on the bench before is not lost.").toHaveValue("1 1 2 exit");
+
+  await page.goto("/generate?rules=boxing");
+  const made = await chains.nth(1).getByRole("link").innerText();
+  await chains.nth(1).getByRole("button", { name: "Propose" }).click();
+  await page.locator(".save-form").getByLabel("Name").fill(`Made ${Date.now()}`);
+  await page.locator(".save-form").getByRole("button", { name: "Propose", exact: true }).click();
+  await expect(page).toHaveURL(/\/review\/\d+$/);
+  await expect(page.locator(".numbers", { hasText: made }).first()).toBeVisible();
 });
 
 test("a change of the house rules is seen before it is saved, and does just that", async ({ page }) => {

@@ -29,46 +29,48 @@ test("what was typed is there after a reload, whether the address still says it 
   fc.assert(
     fc.property(drafts, (draft) => {
       keep("new", draft);
-      expect(recall("new", nowhere)).toEqual(draft);
-      expect(recall("new", new URLSearchParams(new URLSearchParams(addressOf(draft)).toString()))).toEqual(draft);
+      expect(recall("new", nowhere, null)).toEqual({ now: draft, before: null });
+      const link = new URLSearchParams(addressOf(draft)).toString();
+      expect(recall("new", new URLSearchParams(link), null)).toEqual({ now: draft, before: null });
     }),
   );
 });
 
-test("a link says what it means on another coach's bench, and keeps nothing of theirs but what it was based on", () => {
+test("a link says what it means on another coach's bench, and what it takes the place of is one undo away", () => {
+  const stored = fc.option(drafts);
   fc.assert(
-    fc.property(drafts, drafts, (theirs, linked) => {
+    fc.property(drafts, drafts, stored, (theirs, linked, stored) => {
       fc.pre(theirs.text !== linked.text);
       keep("12", theirs);
       const { text, stance, rules, scheme } = linked;
-      expect(recall("12", new URLSearchParams(addressOf(linked)))).toEqual({
-        ...EMPTY,
-        text,
-        stance,
-        rules,
-        scheme,
-        name: theirs.name,
-        basedOn: theirs.basedOn,
+      expect(recall("12", new URLSearchParams(addressOf(linked)), stored)).toEqual({
+        now: { ...(stored ?? EMPTY), text, stance, rules, scheme },
+        before: theirs,
       });
     }),
   );
+});
+
+test("without a draft and a link it is as it is stored", () => {
+  const stored = { ...EMPTY, text: "1-2", name: "Cellar window", basedOn: 3 };
+  expect(recall("12", nowhere, stored)).toEqual({ now: stored, before: null });
 });
 
 test("drafts of two combinations do not get in each other's way", () => {
   keep("1", { ...EMPTY, text: "1-2" });
   keep("2", { ...EMPTY, text: "3-4" });
   forget("1");
-  expect(recall("1", nowhere)).toBeNull();
-  expect(recall("2", nowhere)?.text).toBe("3-4");
+  expect(recall("1", nowhere, null).now).toBeNull();
+  expect(recall("2", nowhere, null).now?.text).toBe("3-4");
 });
 
 test("a damaged store is an empty bench, not a broken one", () => {
   stored.set("periplus.bench.new", "{ no");
-  expect(recall("new", nowhere)).toBeNull();
-  expect(recall("new", new URLSearchParams({ chain: "1-2" }))?.text).toBe("1-2");
+  expect(recall("new", nowhere, null).now).toBeNull();
+  expect(recall("new", new URLSearchParams({ chain: "1-2" }), null).now?.text).toBe("1-2");
 });
 
 test("what an older draft did not have yet is as on an empty bench", () => {
   stored.set("periplus.bench.new", JSON.stringify({ text: "1-2" }));
-  expect(recall("new", nowhere)).toEqual({ ...EMPTY, text: "1-2" });
+  expect(recall("new", nowhere, null).now).toEqual({ ...EMPTY, text: "1-2" });
 });

@@ -1,6 +1,6 @@
 import { App, Button, Modal, Segmented, Select } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { Link, useLocation, useNavigate, useParams, useSearchParams } from "react-router";
 import {
   answered,
   api,
@@ -36,7 +36,7 @@ import {
   MEDIA,
   TEMPOS,
 } from "./circumstances";
-import { addressOf, type Draft, draftOf, draftOfProposal, EMPTY, forget, keep, recall } from "./draft";
+import { addressOf, type Draft, draftOf, draftOfProposal, EMPTY, forget, keep, recall, TO_SAVE } from "./draft";
 import { EntryLine } from "./EntryLine";
 import { MendCompare } from "./MendCompare";
 import { NextStrip } from "./NextStrip";
@@ -91,7 +91,10 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
   const { message } = App.useApp();
-  const history = useHistory<Draft>(() => recall(id, address) ?? stored ?? { ...EMPTY, scheme: mine });
+  const history = useHistory<Draft>(() => {
+    const { now, before } = recall(id, address, stored);
+    return { now: now ?? { ...EMPTY, scheme: mine }, before };
+  });
   const draft = history.now;
   const [circumstances, setCircumstances] = useState(() => circumstancesOf(address));
   const given = (part: Partial<Circumstances>) => setCircumstances((now) => ({ ...now, ...part }));
@@ -99,6 +102,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const [voice, setVoice] = useState<Stance>(draft.stance);
   const [selected, setSelected] = useState<number | null>(null);
   const [saveOpen, setSaveOpen] = useState(false);
+  // What was made elsewhere may come here to be saved at once.
+  const [toSave, setToSave] = useState(useLocation().state === TO_SAVE);
   const [conflict, setConflict] = useState<Problem | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
   const caret = useRef(Array.from(draft.text).length);
@@ -234,6 +239,13 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
       setSaveOpen(true);
     }
   }, [draft.text, latest, message, save.reset, propose.reset, decide.reset]);
+
+  useEffect(() => {
+    if (toSave && settled) {
+      setToSave(false);
+      openSave();
+    }
+  }, [toSave, settled, openSave]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

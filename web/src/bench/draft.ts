@@ -40,29 +40,41 @@ export function draftOfProposal(proposal: Proposal, scheme: SchemeId): Draft {
   return { text, stance, rules, scheme, name, themes, level, note, basedOn };
 }
 
+/** The state of an address that opens the bench with the drawer in which it is named and saved. */
+export const TO_SAVE = "save";
+
 const place = (id: string) => `periplus.bench.${id}`;
 
-/** What was on the bench before a reload; the chain in the address goes first, since a link means what it says. */
-export function recall(id: string, address: URLSearchParams): Draft | null {
+/**
+ * What was on the bench before a reload; the chain in the address goes first, since a link means what it says, with
+ * everything else as it is stored. What it takes the place of is `before` it, so that an undo brings it back.
+ */
+export function recall(
+  id: string,
+  address: URLSearchParams,
+  stored: Draft | null,
+): { now: Draft | null; before: Draft | null } {
   let kept: Draft | null = null;
   try {
-    const stored = localStorage.getItem(place(id));
-    kept = stored ? { ...EMPTY, ...(JSON.parse(stored) as Partial<Draft>) } : null;
+    const written = localStorage.getItem(place(id));
+    kept = written ? { ...EMPTY, ...(JSON.parse(written) as Partial<Draft>) } : null;
   } catch {
     kept = null;
   }
   const text = address.get("chain");
   if (text === null) {
-    return kept;
+    return { now: kept ?? stored, before: null };
   }
-  const base = kept && kept.text === text ? kept : { ...EMPTY, basedOn: kept?.basedOn ?? null, name: kept?.name ?? "" };
-  return {
+  const same = kept?.text === text ? kept : null;
+  const base = same ?? stored ?? EMPTY;
+  const now = {
     ...base,
     text,
     stance: (address.get("stance") as Stance | null) ?? base.stance,
     rules: (address.get("rules") as Rules | null) ?? base.rules,
     scheme: (address.get("scheme") as SchemeId | null) ?? base.scheme,
   };
+  return { now, before: same ? null : kept };
 }
 
 export function keep(id: string, draft: Draft): void {

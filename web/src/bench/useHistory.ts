@@ -11,9 +11,12 @@ interface History<T> {
 const ONE_STEP = 700;
 const MOST = 200;
 
-/** A value with undo and redo. */
-export function useHistory<T>(initial: () => T) {
-  const [history, setHistory] = useState<History<T>>(() => ({ past: [], now: initial(), future: [], at: 0 }));
+/** A value with undo and redo; what it starts with may have something before it. */
+export function useHistory<T>(initial: () => { now: T; before: T | null }) {
+  const [history, setHistory] = useState<History<T>>(() => {
+    const { now, before } = initial();
+    return { past: before === null ? [] : [before], now, future: [], at: 0 };
+  });
 
   const change = useCallback((next: (now: T) => T, typed = false) => {
     setHistory((h) => {

@@ -10,10 +10,12 @@ import {
   type SchemeId,
   type Stance,
 } from "../api/client";
+import { useSession } from "../app/session";
 import { useNumbering } from "../app/useNumbering";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { LIMBS, RULES, STANCES, seconds } from "../app/words";
+import { TO_SAVE } from "../bench/draft";
 import { checkOf } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { useGenerate } from "./useGenerate";
@@ -229,6 +231,7 @@ function Results({
 }
 
 function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: GenerateRequest }) {
+  const head = useSession().data?.user?.role === "head-coach";
   const navigate = useNavigate();
   const { rules = "boxing", stance = "orthodox", scheme = "parity" } = wishes;
   const line = useQuery(checkOf({ text: chain.text, rules, stance, scheme }));
@@ -249,9 +252,14 @@ function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: Gene
         <small>
           {seconds(chain.lengthMs)} · level {chain.level}
         </small>
-        <Button size="small" onClick={() => navigate(bench)}>
-          To the bench
-        </Button>
+        <span className="harvest-ways">
+          <Button size="small" onClick={() => navigate(bench)}>
+            Bench
+          </Button>
+          <Button size="small" onClick={() => navigate(bench, { state: TO_SAVE })}>
+            {head ? "Save" : "Propose"}
+          </Button>
+        </span>
       </div>
     </li>
   );

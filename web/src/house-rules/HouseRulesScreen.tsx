@@ -185,20 +185,24 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
                   }
                 >
                   {threshold && limits && (
-                    <InputNumber
-                      size="small"
-                      min={limits.least}
-                      max={limits.most}
-                      step={threshold === "tempoLoss" ? 0.05 : 1}
-                      precision={threshold === "tempoLoss" ? 2 : 0}
-                      value={draft.thresholds[threshold]}
-                      disabled={!mayEdit}
-                      onChange={(value) =>
-                        value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [threshold]: value } })
-                      }
-                      aria-label={`${rule.title}: ${limits.meaning}`}
-                      title={`${limits.meaning}; ${limits.unit}`}
-                    />
+                    <>
+                      {threshold === "tempoLoss" ? "above" : "from"}
+                      <InputNumber
+                        size="small"
+                        min={limits.least}
+                        max={limits.most}
+                        step={threshold === "tempoLoss" ? 0.05 : 1}
+                        precision={threshold === "tempoLoss" ? 2 : 0}
+                        value={draft.thresholds[threshold]}
+                        disabled={!mayEdit}
+                        onChange={(value) =>
+                          value !== null &&
+                          change({ ...draft, thresholds: { ...draft.thresholds, [threshold]: value } })
+                        }
+                        aria-label={`${rule.title}: ${limits.meaning}, ${limits.unit}`}
+                      />
+                      {limits.unit}
+                    </>
                   )}
                 </Rule>
               );

@@ -55,7 +55,9 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
   const [about, setAbout] = useState(scheme.about);
   const [boundTo, setBoundTo] = useState(scheme.boundTo);
   const [rows, setRows] = useState<Row[]>(() => rowsOf(scheme));
-  const [other, setOther] = useState(scheme.id);
+  const [other, setOther] = useState(() =>
+    mine !== scheme.id ? mine : (schemes.find((one) => one.id !== scheme.id)?.id ?? mine),
+  );
   const save = useSaveScheme();
   const chooseMine = useChooseScheme("me");
   const chooseGym = useChooseScheme("gym");
@@ -117,7 +119,13 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
           </Button>
         )}
         {head && !editing && (
-          <Button type="primary" onClick={() => setEditing(true)}>
+          <Button
+            type="primary"
+            onClick={() => {
+              setEditing(true);
+              setOther(scheme.id);
+            }}
+          >
             {scheme.isBuiltIn ? "Start a numbering from this" : "Edit"}
           </Button>
         )}

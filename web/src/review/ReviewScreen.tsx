@@ -3,6 +3,7 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { type ProposalRow, refusal } from "../api/client";
 import { useSession } from "../app/session";
 import { useNumbering } from "../app/useNumbering";
+import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
 import { dayAndTime } from "../app/words";
 import { useCheck } from "../check/useCheck";
@@ -52,13 +53,8 @@ export default function ReviewScreen() {
           aria-label="Which proposals"
         />
         <span className="option">
-          <Switch
-            size="small"
-            checked={mine}
-            onChange={(on) => put("mine", on ? "true" : null)}
-            aria-label="Mine alone"
-          />
-          <span>mine alone</span>
+          <Switch size="small" checked={mine} onChange={(on) => put("mine", on ? "true" : null)} id="review-mine" />
+          <label htmlFor="review-mine">only mine</label>
         </span>
         {user?.role === "coach" && (
           <Button type="primary" className="library-new" onClick={() => navigate("/bench")}>
@@ -116,6 +112,7 @@ function Row({ row }: { row: ProposalRow }) {
         </small>
       </span>
       <span className="numbers">{content.text}</span>
+      {readable?.verdict ? <VerdictMark verdict={readable.verdict} /> : <span />}
       <span className="review-line">
         {readable && <CombinationLine data={readable} size="row" width={340} name={content.name} />}
       </span>
