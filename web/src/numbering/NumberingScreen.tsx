@@ -221,7 +221,17 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
                 aria-label="Compared with"
               />
             </div>
-            {preview.data && <Samples preview={preview.data} stops={stops} />}
+            {preview.data && (
+              <Samples
+                preview={preview.data}
+                stops={stops}
+                names={
+                  other === scheme.id
+                    ? ["Before", "After"]
+                    : [schemes.find((one) => one.id === other)?.name ?? "Before", editing ? "Yours" : scheme.name]
+                }
+              />
+            )}
           </section>
           {preview.data && !stops && (
             <>
@@ -411,7 +421,7 @@ function AddNumber({ onAdd, boundTo }: { onAdd: (row: Omit<Row, "key">) => void;
   );
 }
 
-function Samples({ preview, stops }: { preview: SchemePreview; stops: boolean }) {
+function Samples({ preview, stops, names }: { preview: SchemePreview; stops: boolean; names: [string, string] }) {
   if (stops) {
     return (
       <p className="entry-problem" role="status">
@@ -430,8 +440,8 @@ function Samples({ preview, stops }: { preview: SchemePreview; stops: boolean })
         <thead>
           <tr>
             <th scope="col">Combination</th>
-            <th scope="col">Before</th>
-            <th scope="col">After</th>
+            <th scope="col">{names[0]}</th>
+            <th scope="col">{names[1]}</th>
           </tr>
         </thead>
         <tbody>
