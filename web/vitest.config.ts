@@ -1,3 +1,12 @@
+import { fileURLToPath } from "node:url";
+import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
 
-export default defineConfig({ test: { dir: "../tests/web", environment: "node", unstubGlobals: false } });
+// The root is the project's, not web/: the tests stand beside it.
+const place = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+export default defineConfig({
+  plugins: [react()],
+  root: place(".."),
+  cacheDir: place("node_modules/.vite"),
+  test: { dir: place("../tests/web") },
+});

@@ -81,6 +81,6 @@ final readonly class KinController
      */
     private function matches(array $found, Scheme $scheme): array
     {
-        return array_map(fn (array $match): array => [...$this->lines->with($match['row'], $scheme), 'relation' => $match['relation']->value, 'says' => $match['relation']->words(), 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN));
+        return array_map(fn (array $match): array => [...$this->lines->with($match['row'], $scheme), 'relation' => $match['relation']->value, 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN));
     }
 }

@@ -1,6 +1,5 @@
 import { Link } from "react-router";
 import type { Match } from "../api/client";
-import { useSchemes } from "../app/useNumbering";
 import "./family.css";
 
 export const RELATIONS: Record<Match["relation"], string> = {
@@ -24,7 +23,6 @@ export function AlreadyThere({
   total: number;
   title?: string;
 }) {
-  useSchemes();
   if (matches.length === 0) {
     return null;
   }

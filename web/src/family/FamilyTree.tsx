@@ -83,14 +83,15 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
   );
 }
 
-/** The chain, with what it adds to what it grew from set off. */
+/** The chain; the items it begins with as what it grew from does stand back, so that what it adds is seen. */
 function Grown({ text, before }: { text: string; before: string }) {
-  return before !== "" && text.startsWith(before) ? (
+  const [items, those] = [text.split(" "), before.split(" ")];
+  const differs = items.findIndex((item, at) => item !== those[at]);
+  const shared = differs < 0 ? items.length : differs;
+  return (
     <span className="numbers">
-      <i>{before}</i>
-      {text.slice(before.length)}
+      {shared > 0 && <i>{items.slice(0, shared).join(" ")} </i>}
+      {items.slice(shared).join(" ")}
     </span>
-  ) : (
-    <span className="numbers">{text}</span>
   );
 }

@@ -1,0 +1,191 @@
+import "./page";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, expect, test, vi } from "vitest";
+import type { Check } from "../../web/src/api/client";
+import { CombinationLine } from "../../web/src/combination-line/CombinationLine";
+import type { Size } from "../../web/src/combination-line/geometry";
+import { Voices } from "../../web/src/combination-line/Voices";
+import { checked, checkedDemo, DEMO } from "./gym";
+
+afterEach(cleanup);
+
+const checks = checkedDemo();
+const named = checks.map((check, at) => [DEMO[at]?.name ?? "", check] as const);
+const SIZES: Size[] = ["row", "card", "full"];
+
+function draw(check: Check, size: Size, more: Partial<Parameters<typeof CombinationLine>[0]> = {}) {
+  const stances = check.voices?.orthodox.stances;
+  const { container } = render(
+    <CombinationLine data={check} size={size} width={420} name="line" {...(stances ? { stances } : {})} {...more} />,
+  );
+  const svg = container.querySelector("svg");
+  if (!svg) {
+    throw new Error("nothing is drawn");
+  }
+  return svg;
+}
+
+test("the demo gym can be read whole", () => {
+  expect(checks.length).toBe(DEMO.length);
+  expect(checks.flatMap((check) => check.problems)).toEqual([]);
+});
+
+test.each(named)("%s is drawn at every size with a mark for every item, and nothing without a place", (_, check) => {
+  for (const size of SIZES) {
+    const svg = draw(check, size);
+    const strikes = check.items.filter((item) => item.kind === "strike");
+    expect(svg.querySelectorAll(".tile").length).toBe(strikes.length);
+    expect(svg.querySelectorAll(".glyph").length).toBe(check.items.length - strikes.length);
+    expect(svg.outerHTML).not.toMatch(/NaN|undefined|Infinity/);
+    cleanup();
+  }
+});
+
+test.each(named)("%s keeps its tiles inside the picture, in the order of time", (_, check) => {
+  for (const size of ["card", "full"] as const) {
+    const svg = draw(check, size);
+    const [width, height] = [Number(svg.getAttribute("width")), Number(svg.getAttribute("height"))];
+    const half = { row: 11, card: 14, full: 19 }[size];
+    let before = 0;
+    for (const tile of svg.querySelectorAll(".tile")) {
+      const [x, y] = (tile.getAttribute("transform") ?? "").match(/-?[\d.]+/g)?.map(Number) as [number, number];
+      expect(x - half).toBeGreaterThanOrEqual(0);
+      expect(x + half).toBeLessThanOrEqual(width);
+      expect(y - half).toBeGreaterThanOrEqual(0);
+      expect(y + half).toBeLessThanOrEqual(height);
+      expect(x).toBeGreaterThanOrEqual(before);
+      before = x;
+    }
+    cleanup();
+  }
+});
+
+test("lead and rear differ in shape, not in colour alone", () => {
+  const [check] = checked(["1 2"]) as [Check];
+  const [lead, rear] = [...draw(check, "full").querySelectorAll(".tile path")].map((path) => path.getAttribute("d"));
+  expect(lead).not.toBe(rear);
+  expect(lead?.match(/L/g)?.length, "a point is drawn with straight strokes").toBe(2);
+  expect(rear).toMatch(/Q/);
+});
+
+test("a feint, a hard and a light strike can be told apart", () => {
+  const [check] = checked(["(1) 2! 3~ 2"]) as [Check];
+  const classes = [...draw(check, "full").querySelectorAll(".tile")].map((tile) => tile.getAttribute("class"));
+  expect(classes[0]).toContain("tile-feint");
+  expect(classes[1]).toContain("tile-hard");
+  expect(classes[2]).toContain("tile-light");
+  expect(new Set(classes).size).toBe(4);
+});
+
+test("a reload and a break are gaps as wide as their wait, with their milliseconds", () => {
+  const [check] = checked(["2 2 31\t--rules=all-limbs"]) as [Check];
+  const waits = check.links.filter((link) => link.verdict !== "flows");
+  expect(waits.map((link) => link.verdict)).toEqual(["reload", "breaks"]);
+  const svg = draw(check, "full");
+  expect([...svg.querySelectorAll(".gap-label")].map((label) => label.textContent)).toEqual(
+    waits.map((link) => `${link.verdict === "reload" ? "▲" : "✕"} +${link.waitMs}`),
+  );
+  const perMs = (() => {
+    const [first, second] = [...svg.querySelectorAll(".tick")].map((tick) => Number(tick.getAttribute("x")));
+    return ((second ?? 0) - (first ?? 0)) / 500;
+  })();
+  expect(Number(svg.querySelector("rect.gap-reload")?.getAttribute("width"))).toBeCloseTo(
+    (waits[0]?.waitMs ?? 0) * perMs,
+    3,
+  );
+});
+
+test("a screen reader is told what each item is, when it lands and what the link before it needs", () => {
+  const [check] = checked(["1 2 2 exit"]) as [Check];
+  draw(check, "full");
+  const names = screen.getAllByRole("button").map((button) => button.getAttribute("aria-label"));
+  expect(names.length).toBe(4);
+  expect(names[0]).toMatch(/^Jab, lands at \d\.\d\d s\.$/);
+  expect(names[2]).toMatch(/^Cross, lands at \d\.\d\d s\. Reload of \d+ ms\. /);
+  expect(names[3]).toMatch(/^Exit, done at /);
+});
+
+test("a small line is one picture with its words", () => {
+  const [check] = checked(["1 2 exit"]) as [Check];
+  draw(check, "row");
+  expect(screen.getByRole("img", { name: "jab, cross, exit" })).toBeTruthy();
+  expect(screen.queryAllByRole("button")).toEqual([]);
+});
+
+test("items are chosen by pointer and by arrow keys, and the choice is given up with Escape", () => {
+  const [check] = checked(["1 2 3"]) as [Check];
+  const onSelect = vi.fn();
+  draw(check, "full", { onSelect, selected: 1 });
+  const [first, second] = screen.getAllByRole("button") as [HTMLElement, HTMLElement];
+  fireEvent.click(first);
+  expect(onSelect).toHaveBeenLastCalledWith(0);
+  fireEvent.click(second);
+  expect(onSelect, "what is chosen is given up by choosing it again").toHaveBeenLastCalledWith(null);
+  fireEvent.keyDown(second, { key: "ArrowRight" });
+  expect(onSelect).toHaveBeenLastCalledWith(2);
+  fireEvent.keyDown(second, { key: "ArrowLeft" });
+  expect(onSelect).toHaveBeenLastCalledWith(0);
+  fireEvent.keyDown(second, { key: "Enter" });
+  expect(onSelect).toHaveBeenLastCalledWith(1);
+  fireEvent.keyDown(second, { key: "Escape" });
+  expect(onSelect).toHaveBeenLastCalledWith(null);
+  expect(second.getAttribute("aria-pressed")).toBe("true");
+});
+
+test("two lines on one axis put the same moment at the same place", () => {
+  const [short, long] = checked(["1 2", "1 2 3 2 3 2"]) as [Check, Check];
+  const at = (check: Check) => {
+    const tile = draw(check, "card", { spanMs: long.lengthMs ?? 0 }).querySelectorAll(".tile")[1];
+    cleanup();
+    return tile?.getAttribute("transform");
+  };
+  expect(at(short)).toBe(at(long));
+});
+
+test("feet are drawn at the start and at every item that moves or turns them", () => {
+  const [check] = checked(["1 2 step-out 3 switch 2 exit"]) as [Check];
+  const svg = draw(check, "full");
+  const still = svg.querySelectorAll(".feet > g:not(:has(.feet-before)) .foot").length;
+  const moves = check.items.filter((item) => item.feet && item.feet !== "stay");
+  expect(still).toBe(2);
+  expect(svg.querySelectorAll(".feet-before").length).toBe(moves.length);
+});
+
+test.each(named)("%s says left and right of every item in both stances", (_, check) => {
+  if (!check.voices) {
+    throw new Error("no voices");
+  }
+  const { container } = render(
+    <Voices voices={check.voices} voice="orthodox" onVoice={() => {}} selected={null} onSelect={() => {}} />,
+  );
+  const rows = [...container.querySelectorAll(".voice")].map((row) =>
+    [...row.querySelectorAll(".word")].map((word) => word.textContent ?? ""),
+  );
+  expect(rows.map((row) => row.length)).toEqual([check.items.length, check.items.length]);
+  check.items.forEach((item, at) => {
+    const [one, other] = [rows[0]?.[at] ?? "", rows[1]?.[at] ?? ""];
+    if (item.kind === "strike") {
+      expect(one).toMatch(/left|right/);
+      expect(other.replace(/ to the .*| (in|out)side.*/, "")).toBe(
+        one.replace(/ to the .*| (in|out)side.*/, "").replace(/left|right/, (side) => (side === "left" ? "right" : "left")),
+      );
+    }
+  });
+});
+
+test("what changes with the stance is marked where it happens", () => {
+  const [check] = checked(["1 2 3b"]) as [Check];
+  const { container } = render(
+    <Voices
+      voices={check.voices as NonNullable<Check["voices"]>}
+      voice="southpaw"
+      onVoice={() => {}}
+      selected={2}
+      onSelect={() => {}}
+    />,
+  );
+  const marks = [...container.querySelectorAll("mark.meets")].map((mark) => mark.textContent);
+  expect(marks).toEqual(["to the liver", "to the spleen side"]);
+  expect(screen.getByRole("button", { name: "southpaw" }).getAttribute("aria-pressed")).toBe("true");
+  expect(container.querySelectorAll(".word-on").length).toBe(2);
+});

@@ -1,0 +1,32 @@
+import { spawnSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+import type { Check } from "../../web/src/api/client";
+
+const ROOT = new URL("../..", import.meta.url).pathname;
+
+interface DemoCombination {
+  name: string;
+  chain: string;
+  rules: string;
+  stance?: string;
+}
+
+export const DEMO = JSON.parse(readFileSync(`${ROOT}demo/combinations.json`, "utf8")) as DemoCombination[];
+
+/** What the core itself says of chains, by way of the console: one document a line; options stand after a tab. */
+export function checked(lines: string[]): Check[] {
+  const printed = spawnSync("php", [`${ROOT}app/Console/main.php`, "check", "--json", "--lines"], {
+    input: `${lines.join("\n")}\n`,
+    maxBuffer: 64 * 1024 * 1024,
+    encoding: "utf8",
+  });
+  return printed.stdout
+    .trim()
+    .split("\n")
+    .map((line) => JSON.parse(line) as Check);
+}
+
+/** Every combination of the demo gym, checked. */
+export function checkedDemo(): Check[] {
+  return checked(DEMO.map(({ chain, rules, stance }) => `${chain}\t--rules=${rules} --stance=${stance ?? "orthodox"}`));
+}
