@@ -72,10 +72,10 @@ final readonly class SearchReader
             default => \count($pieces),
         };
 
-        // After "no" and "not" stands what is not wanted, which may begin like a clause of its own: "no liver".
+        // What stands after these may begin like a clause of its own: "no liver", "theme liver".
         return \in_array($pieces[$at]->text, [',', ';'], true)
             || $at - $from >= $most
-            || ($this->begins($pieces, $at) && !(\in_array($first, ['no', 'not'], true) && $at === $from + 1));
+            || ($this->begins($pieces, $at) && !(\in_array($first, ['no', 'not', 'theme', 'by'], true) && $at === $from + 1));
     }
 
     /** @param list<Piece> $pieces */
