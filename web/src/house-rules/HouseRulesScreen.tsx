@@ -246,8 +246,8 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
                   Save for the gym
                 </Button>
                 {changed ? (
-                  <Button type="text" onClick={() => change(stored)}>
-                    Undo the changes
+                  <Button title="Undo the changes" aria-label="Undo the changes" onClick={() => change(stored)}>
+                    Undo
                   </Button>
                 ) : (
                   !isBuiltIn && (
