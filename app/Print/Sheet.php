@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+// Said before the class that this one extends is loaded: otherwise TCPDF begins every document with a font that no file carries.
+\defined('K_TCPDF_EXTERNAL_CONFIG') || \define('K_TCPDF_EXTERNAL_CONFIG', true);
+\defined('PDF_FONT_NAME_MAIN') || \define('PDF_FONT_NAME_MAIN', 'plexsans');
+\defined('K_PATH_FONTS') || \define('K_PATH_FONTS', __DIR__.'/fonts/');
+
 /** A4 paper without head, foot or the maker's link, in the fonts that come with it. */
 final class Sheet extends \TCPDF
 {

@@ -119,7 +119,7 @@ test("a head coach archives and restores a combination", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/library?q=over+the+fence");
   await page.getByRole("link", { name: "Over the fence" }).click();
-  await page.getByRole("button", { name: "Archive" }).click();
+  await page.getByRole("button", { name: "Archive", exact: true }).click();
   await expect(page.getByText("Out of use since")).toBeVisible();
   await page.goto("/library?q=over+the+fence");
   await expect(page.getByText("Nothing fits all of these")).toBeVisible();
@@ -132,5 +132,5 @@ test("a head coach archives and restores a combination", async ({ page }) => {
   await page.goto("/library?q=cellar+window");
   await page.getByRole("link", { name: "Cellar window" }).click();
   await expect(page.getByRole("button", { name: "Propose to retire" })).toBeVisible();
-  await expect(page.getByRole("button", { name: "Archive" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Archive", exact: true })).toHaveCount(0);
 });

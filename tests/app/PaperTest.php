@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use PHPUnit\Framework\Attributes\IgnoreDeprecations;
+
+/** Paper, read back by tools that are not its own: pdftotext, pdffonts and pdfinfo of Poppler. */
+#[IgnoreDeprecations]
+final class PaperTest extends ApiTestCase
+{
+    private const CHAINS = ['1 2', '1 2 3', '2 3 2', '1 1 2', '3 2 3', '6 3', '5 2', '1 6 3 2', '11 1 2', '1 14l', '2 15', '13l 2', '1 step-out 14l', '1 2 3b step-out exit', 'slip-rear 2 3', '1 switch 1', '(1) 2 3'];
+
+    public function testASheetOfManyHasThemAllOnAsManyPagesAsItNeeds(): void
+    {
+        $names = $this->library();
+        $pdf = $this->ask('GET', '/api/wall-sheet.pdf')->raw;
+        $text = self::flat(self::read('pdftotext -raw', $pdf));
+
+        self::assertMatchesRegularExpression('/^Pages: +3$/m', self::read('pdfinfo', $pdf, false));
+        self::assertMatchesRegularExpression('/^Page size: +841\.\d+ x 595\.\d+ pts \(A4\)/m', self::read('pdfinfo', $pdf, false), 'Lying, to be read from afar.');
+        foreach ($names as $name => $chain) {
+            self::assertStringContainsString($name, $text);
+            self::assertStringContainsString($chain, $text);
+        }
+    }
+
+    public function testNamesOfOtherAlphabetsAreWritten(): void
+    {
+        $this->signIn('head');
+        foreach (['Ζέφυρος' => '1 2 exit', 'Вал' => '2 3 exit', 'Łódź' => '1 1 2', 'Ça va' => '5 2 exit'] as $name => $chain) {
+            $id = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain]))->id();
+            $card = $this->ask('GET', "/api/combinations/$id/card.pdf")->raw;
+            self::assertStringContainsString($name, self::read('pdftotext -raw', $card));
+            self::assertAllFontsAreEmbedded($card);
+        }
+        self::assertAllFontsAreEmbedded($this->ask('GET', '/api/wall-sheet.pdf')->raw);
+    }
+
+    /** The longest chain, name and note still come out whole. */
+    public function testNothingIsCutOff(): void
+    {
+        $this->signIn('head');
+        $name = trim(str_repeat('Longest shore walk ', 6));
+        $note = trim(str_repeat('Keep the rear hand home and breathe out on every strike. ', 15));
+        $made = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => trim(str_repeat('1 2 3b roll-rear 2 ', 9)), 'note' => $note]));
+        self::assertSame(201, $made->status, $made->raw);
+        $id = $made->id();
+        $card = self::read('pdftotext -raw', $this->ask('GET', "/api/combinations/$id/card.pdf")->raw);
+        $flat = self::flat($card);
+
+        self::assertStringContainsString($name, $flat);
+        self::assertStringContainsString($note, $flat);
+        self::assertSame(9, substr_count($flat, '3b roll-'), 'Every item of the chain; a line may end at the hyphen.');
+        self::assertStringContainsString('the licensed coach and the physician decide', $flat);
+    }
+
+    /** Who reads another numbering prints in it, and the paper says which. */
+    public function testPaperIsInTheNumbersOfWhoeverPrints(): void
+    {
+        $this->library();
+        $id = array_column((array) $this->ask('GET', '/api/combinations?q=has+3b')->body['combinations'], 'id')[0] ?? 0;
+        self::assertIsInt($id);
+        $this->ask('PUT', '/api/me/scheme', ['scheme' => 'body-pairs']);
+        $card = self::flat(self::read('pdftotext -raw', $this->ask('GET', "/api/combinations/$id/card.pdf")->raw));
+
+        self::assertStringContainsString('1 2 7 step-out exit', $card);
+        self::assertStringContainsString('Numbers: Body pairs', $card);
+        self::assertStringContainsString('1 2 7 step-out exit', self::flat(self::read('pdftotext -raw', $this->ask('GET', '/api/wall-sheet.pdf')->raw)));
+    }
+
+    /** @return array<string, string> chain by name */
+    private function library(): array
+    {
+        $this->signIn('head');
+        $names = [];
+        foreach (self::CHAINS as $at => $chain) {
+            $name = \sprintf('Pier %02d', $at);
+            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain, 'rules' => 'all-limbs']))->status);
+            $names[$name] = $chain;
+        }
+
+        return $names;
+    }
+
+    private static function assertAllFontsAreEmbedded(string $pdf): void
+    {
+        $fonts = \array_slice(explode("\n", trim(self::read('pdffonts', $pdf, false))), 2);
+        self::assertNotSame([], $fonts);
+        foreach ($fonts as $font) {
+            self::assertMatchesRegularExpression('/\s(yes)\s+(yes|no)\s+(yes|no)\s+\d+\s+\d+$/', rtrim($font), 'embedded');
+        }
+    }
+
+    /** As it is read, whatever the blanks and the lines. */
+    private static function flat(string $text): string
+    {
+        return (string) preg_replace('/\s+/', ' ', $text);
+    }
+
+    /** What a tool prints of a PDF. */
+    private static function read(string $tool, string $pdf, bool $toStandardOutput = true): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'paper');
+        file_put_contents($file, $pdf);
+        exec($tool.' '.escapeshellarg($file).($toStandardOutput ? ' -' : '').' 2>&1', $lines, $code);
+        unlink($file);
+        self::assertSame(0, $code, implode("\n", $lines));
+
+        return implode("\n", $lines);
+    }
+}
