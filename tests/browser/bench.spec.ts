@@ -115,7 +115,10 @@ const SIGNS: Record<string, string> = {
 test("no screen is wider than a phone", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, HEAD_COACH);
-  for (const address of ["/library", `/bench?${new URLSearchParams({ chain: "1 2 3b slip-lead 3 2 14l exit" })}`, "/combinations/1",
+  for (const address of [
+    "/library",
+    `/bench?${new URLSearchParams({ chain: "1 2 3b slip-lead 3 2 14l exit" })}`,
+    "/combinations/1",
     "/generate",
     "/house-rules",
     `/compare?${new URLSearchParams({ first: "1 2 2", second: "1 2 slip-rear 2" })}`,
@@ -131,7 +134,10 @@ test("no screen is wider than a phone", async ({ page }) => {
   ]) {
     await page.goto(address);
     await expect(page.locator(SIGNS[address] ?? ".combination-line").first()).toBeVisible();
-    const [inner, whole] = await page.evaluate(() => [document.documentElement.clientWidth, document.documentElement.scrollWidth]);
+    const [inner, whole] = await page.evaluate(() => [
+      document.documentElement.clientWidth,
+      document.documentElement.scrollWidth,
+    ]);
     expect(whole, address).toBeLessThanOrEqual(inner ?? 0);
   }
 });

@@ -57,20 +57,26 @@ test("build, group and medium change what the check says", async ({ page }) => {
 test("the mirror and the carry are laid beside the chain, each with its left and right", async ({ page }) => {
   await signIn(page, COACH);
   await page.goto(bench("1 2 3b exit", "boxing"));
-  await page.getByRole("region", { name: "In the other stance" }).getByRole("link", { name: "compare" }).first().click();
+  await page
+    .getByRole("region", { name: "In the other stance" })
+    .getByRole("link", { name: "compare" })
+    .first()
+    .click();
   await expect(page.getByText(/left jab · right cross · left hook to the liver/)).toBeVisible();
   await expect(page.getByText(/right jab · left cross · right hook to the spleen side/)).toBeVisible();
   await expect(page.getByText("As long as before; as much waiting.")).toBeVisible();
 });
 
-test("chains are made from wishes, come back by their address, and go to the bench or are proposed", async ({ page }) => {
+test("chains are made from wishes, come back by their address, and go to the bench or are proposed", async ({
+  page,
+}) => {
   await signIn(page, COACH);
   await page.goto("/bench");
   await write(page, "1 1 2 exit");
   await page.goto("/generate?rules=kickboxing&weapons=hand,leg&theme=kicks-off-hands&seed=3");
   const chains = page.getByRole("region", { name: "Generated chains" }).getByRole("listitem");
   await expect(chains).toHaveCount(8);
-  const first = await chains.first().getByRole("link").innerText();
+  const first = (await chains.first().getByRole("link").textContent()) ?? "";
   await page.getByRole("button", { name: "Others" }).click();
   await expect(chains.first().getByRole("link")).not.toHaveText(first);
   await page.goBack();
@@ -86,7 +92,7 @@ test("chains are made from wishes, come back by their address, and go to the ben
   await expect(entry(page), "What was on the bench before is not lost.").toHaveValue("1 1 2 exit");
 
   await page.goto("/generate?rules=boxing");
-  const made = await chains.nth(1).getByRole("link").innerText();
+  const made = (await chains.nth(1).getByRole("link").textContent()) ?? "";
   await chains.nth(1).getByRole("button", { name: "Propose" }).click();
   await page.locator(".save-form").getByLabel("Name").fill(`Made ${Date.now()}`);
   await page.locator(".save-form").getByRole("button", { name: "Propose", exact: true }).click();

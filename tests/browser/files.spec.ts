@@ -40,7 +40,13 @@ test("the JSON validates, the CSV opens, the PDF's text is found and its fonts a
     return execFileSync("pdftotext", ["-layout", path, "-"], { encoding: "utf8" });
   };
   const card = await pdf(`/api/combinations/${combinations[0].id}/card.pdf`, "card.pdf");
-  for (const part of ["Cellar window", "1 2 3b exit", "Orthodox", "Southpaw, mirrored", "left hook to the body (to the liver)"]) {
+  for (const part of [
+    "Cellar window",
+    "1 2 3b exit",
+    "Orthodox",
+    "Southpaw, mirrored",
+    "left hook to the body (to the liver)",
+  ]) {
     expect(card.replace(/\s+/g, " ")).toContain(part);
   }
   const sheet = await pdf("/api/wall-sheet.pdf?q=by+liv", "sheet.pdf");

@@ -9,7 +9,10 @@ async function as(browser: Browser, coach: { email: string; password: string; na
   return page;
 }
 
-test("a coach proposes, the head coach returns, the coach revises, the head coach approves", async ({ page, browser }) => {
+test("a coach proposes, the head coach returns, the coach revises, the head coach approves", async ({
+  page,
+  browser,
+}) => {
   test.setTimeout(120_000);
   const name = `Offered ${Date.now()}`;
   const chain = unique();
@@ -168,7 +171,10 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await expect(entry(page)).toHaveValue("1 2 H1b exit");
   await page.goto("/account");
   await page.getByLabel("The numbering you read in").click();
-  await page.getByText(/^The gym’s/).last().click();
+  await page
+    .getByText(/^The gym’s/)
+    .last()
+    .click();
   await page.goto("/library?q=cellar+window");
   await expect(page.locator(".cell-numbers")).toHaveText("1 2 3b exit");
 });

@@ -62,7 +62,10 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
   expect(await faults(page), "proposal").toEqual([]);
 });
 
-test("the first page needs at most 350 kB of script, gzipped, and nothing from elsewhere", async ({ page, baseURL }) => {
+test("the first page needs at most 350 kB of script, gzipped, and nothing from elsewhere", async ({
+  page,
+  baseURL,
+}) => {
   const scripts: Promise<number>[] = [];
   const elsewhere: string[] = [];
   page.on("response", (response) => {

@@ -13,13 +13,17 @@ async function session(baseURL: string, coach: { email: string; password: string
   return { api, headers: { "X-CSRF-Token": await token() } };
 }
 
-const unique = () => `${"1 ".repeat(1 + (Date.now() % 20))}/ ${"2 ".repeat(1 + (Math.floor(Date.now() / 20) % 20))}*${1 + (Math.floor(Date.now() / 400) % 12)}`;
+const unique = () =>
+  `${"1 ".repeat(1 + (Date.now() % 20))}/ ${"2 ".repeat(1 + (Math.floor(Date.now() / 20) % 20))}*${1 + (Math.floor(Date.now() / 400) % 12)}`;
 
 test("of twenty writes made from one version exactly one wins, and the others are told", async ({ baseURL }) => {
   const first = await session(baseURL ?? "", HEAD_COACH);
   const second = await session(baseURL ?? "", HEAD_COACH);
   const text = unique();
-  const made = await first.api.post("/api/combinations", { headers: first.headers, data: { name: "Many hands", text } });
+  const made = await first.api.post("/api/combinations", {
+    headers: first.headers,
+    data: { name: "Many hands", text },
+  });
   expect(made.status(), await made.text()).toBe(201);
   const { id } = await made.json();
   const writes = Array.from({ length: 20 }, (_, at) => {
@@ -39,7 +43,10 @@ test("of twenty writes made from one version exactly one wins, and the others ar
   expect(versions).toHaveLength(2);
 });
 
-test("pages and answers carry their policies, and the session cookie is kept from scripts", async ({ baseURL, page }) => {
+test("pages and answers carry their policies, and the session cookie is kept from scripts", async ({
+  baseURL,
+  page,
+}) => {
   const front = await page.goto("/");
   const policy = front?.headers()["content-security-policy"] ?? "";
   expect(policy).toContain("default-src 'none'");

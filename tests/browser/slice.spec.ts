@@ -9,7 +9,9 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   const findings = page.getByRole("region", { name: "What the check says" });
   await expect(findings).toContainText("reload");
   await expect(findings).toContainText("slip-lead → 2: reload, +161 ms");
-  await expect(findings).toContainText("The hips are still through and the weight is still over the front foot from the slip lead");
+  await expect(findings).toContainText(
+    "The hips are still through and the weight is still over the front foot from the slip lead",
+  );
   const line = page.getByRole("group", { name: "Combination line: 1 2 3b slip-lead 2" });
   await expect(line.getByText("▲ +161")).toBeVisible();
   await expect(page.locator(".voice", { hasText: "southpaw" })).toContainText("right hook to the spleen side");
@@ -73,10 +75,14 @@ test("numbers, words and drawing agree in both stances", async ({ page }) => {
     const right = await voices.nth(1).locator(".word").allInnerTexts();
     expect(left).toHaveLength(items.length);
     const swapped = (text: string) =>
-      text.replace(/\b(left|right)\b/g, (side) => (side === "left" ? "right" : "left")).replace(/ (to the|inside|outside|away|toward).*/, "");
+      text
+        .replace(/\b(left|right)\b/g, (side) => (side === "left" ? "right" : "left"))
+        .replace(/ (to the|inside|outside|away|toward).*/, "");
     expect(right.map((text) => text.replace(/ (to the|inside|outside|away|toward).*/, ""))).toEqual(left.map(swapped));
-    const tiles = await line.getByRole("button").evaluateAll((nodes) => nodes.map((node) => node.getAttribute("aria-label") ?? ""));
-    const roleWords = (await page.locator("#entry-help").innerText()).split(", ");
+    const tiles = await line
+      .getByRole("button")
+      .evaluateAll((nodes) => nodes.map((node) => node.getAttribute("aria-label") ?? ""));
+    const roleWords = ((await page.locator("#entry-help").textContent()) ?? "").split(", ");
     tiles.forEach((label, at) => {
       expect(label.toLowerCase()).toContain((roleWords[at] ?? "?").toLowerCase());
     });
@@ -90,7 +96,9 @@ test("a tile, a word and the entry line select the same thing", async ({ page })
   await tile.click();
   await expect(tile).toHaveAttribute("aria-pressed", "true");
   await expect(page.locator(".voice").first().locator(".word-on")).toContainText("left hook");
-  expect(await entry(page).evaluate((area: HTMLTextAreaElement) => area.value.slice(area.selectionStart, area.selectionEnd))).toBe("3b");
+  expect(
+    await entry(page).evaluate((area: HTMLTextAreaElement) => area.value.slice(area.selectionStart, area.selectionEnd)),
+  ).toBe("3b");
   await expect(page.locator(".sentence")).toContainText("Lead hook to the body, lands at 0.87 s.");
   await tile.press("ArrowRight");
   await expect(page.locator('[data-at="3"]')).toBeFocused();

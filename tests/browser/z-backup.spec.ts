@@ -8,7 +8,9 @@ const root = `${__dirname}/../../`;
 const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
 const console_ = (...args: string[]) => spawnSync(`${root}bin/periplus`, args, { encoding: "utf8", timeout: 60_000 });
 
-test("a backup is one file that puts the gym back, and a restore that is cut off leaves it as it was", async ({ page }) => {
+test("a backup is one file that puts the gym back, and a restore that is cut off leaves it as it was", async ({
+  page,
+}) => {
   test.setTimeout(180_000);
   const file = join(mkdtempSync(join(tmpdir(), "periplus-")), "gym.tar");
   const made = console_("backup", file);
@@ -25,7 +27,10 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
   const token = (await (await page.request.get("/api/session")).json()).csrfToken;
   const saved = await page.request.post("/api/combinations", {
     headers: { "X-CSRF-Token": token },
-    data: { name: `After the backup ${Date.now()}`, text: `1 ${"2 ".repeat(1 + (Date.now() % 20))}/ *${1 + (Date.now() % 9)} 1 1` },
+    data: {
+      name: `After the backup ${Date.now()}`,
+      text: `1 ${"2 ".repeat(1 + (Date.now() % 20))}/ *${1 + (Date.now() % 9)} 1 1`,
+    },
   });
   expect(saved.status(), await saved.text()).toBe(201);
   const after = await names();

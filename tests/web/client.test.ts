@@ -6,19 +6,28 @@ beforeAll(async () => {
   client = await import("../../web/src/api/client");
 });
 
-const answer = (status: number, error?: unknown) => Promise.resolve({ error, response: new Response(null, { status }) });
+const answer = (status: number, error?: unknown) =>
+  Promise.resolve({ error, response: new Response(null, { status }) });
 const refused = (call: Promise<unknown>) => call.then(() => expect.unreachable("it was answered"), client.refusal);
 
 test("what the server refuses keeps its sentence and all it says of it", async () => {
-  const problem = { type: "already-there", status: 409, title: "Already there.", existing: { id: 4, name: "Low tide" } };
+  const problem = {
+    type: "already-there",
+    status: 409,
+    title: "Already there.",
+    existing: { id: 4, name: "Low tide" },
+  };
   expect(await refused(client.answered(answer(409, problem)))).toEqual(problem);
 });
 
-test.each([502, 504, 500])("an answer of %i that is not the application's own is told as a server that is away", async (status) => {
-  const problem = await refused(client.answered(answer(status, "<html>")));
-  expect(problem).toMatchObject({ type: "away", status });
-  expect(problem.title).toContain("still here");
-});
+test.each([502, 504, 500])(
+  "an answer of %i that is not the application's own is told as a server that is away",
+  async (status) => {
+    const problem = await refused(client.answered(answer(status, "<html>")));
+    expect(problem).toMatchObject({ type: "away", status });
+    expect(problem.title).toContain("still here");
+  },
+);
 
 test("no answer at all is told the same way", async () => {
   const problem = await refused(client.answered(Promise.reject(new TypeError("Failed to fetch"))));

@@ -48,7 +48,7 @@ test.each(named)("%s keeps its tiles inside the picture, in the order of time", 
     const half = { row: 11, card: 14, full: 19 }[size];
     let before = 0;
     for (const tile of svg.querySelectorAll(".tile")) {
-      const [x, y] = (tile.getAttribute("transform") ?? "").match(/-?[\d.]+/g)?.map(Number) as [number, number];
+      const [x = -1, y = -1] = ((tile.getAttribute("transform") ?? "").match(/-?[\d.]+/g) ?? []).map(Number);
       expect(x - half).toBeGreaterThanOrEqual(0);
       expect(x + half).toBeLessThanOrEqual(width);
       expect(y - half).toBeGreaterThanOrEqual(0);
@@ -167,7 +167,9 @@ test.each(named)("%s says left and right of every item in both stances", (_, che
     if (item.kind === "strike") {
       expect(one).toMatch(/left|right/);
       expect(other.replace(/ to the .*| (in|out)side.*/, "")).toBe(
-        one.replace(/ to the .*| (in|out)side.*/, "").replace(/left|right/, (side) => (side === "left" ? "right" : "left")),
+        one
+          .replace(/ to the .*| (in|out)side.*/, "")
+          .replace(/left|right/, (side) => (side === "left" ? "right" : "left")),
       );
     }
   });
