@@ -1,4 +1,3 @@
-import "./page";
 import { act, cleanup, fireEvent, render, renderHook, screen } from "@testing-library/react";
 import fc from "fast-check";
 import { createRef } from "react";

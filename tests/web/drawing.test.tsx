@@ -1,4 +1,3 @@
-import "./page";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
 import type { Check } from "../../web/src/api/client";

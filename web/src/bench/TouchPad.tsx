@@ -38,9 +38,12 @@ export function TouchPad({ scheme, stance, onPress }: Props) {
   const moves =
     schemes.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
   const striking = page === "hand" || page === "leg" || page === "close";
+  // No arm goes to the leg.
+  const targets = page === "hand" ? TARGETS.filter((one) => one.value !== "l") : TARGETS;
+  const aimed = targets.some((one) => one.value === target) ? target : "";
 
   const write = (number: Number_) => {
-    const letter = number.target || (target === "l" && number.limb !== "leg" && number.limb !== "knee") ? "" : target;
+    const letter = number.target || (aimed === "l" && number.limb === "elbow") ? "" : aimed;
     onPress(number.number + letter);
   };
 
@@ -51,9 +54,9 @@ export function TouchPad({ scheme, stance, onPress }: Props) {
         {striking && (
           <Segmented
             size="small"
-            value={target}
+            value={aimed}
             onChange={setTarget}
-            options={TARGETS}
+            options={targets}
             aria-label="Target of the next strike"
           />
         )}
