@@ -323,6 +323,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const saveError = failed ? refusal(failed) : null;
   const problem = latest?.problems[0];
   const shown = readable;
+  // What is shown is not about what stands in the line, and no answer to that is on its way.
+  const isOld = problem !== undefined || error !== null;
   const schemeOptions = useMemo(
     () =>
       schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: `${scheme.name} numbers` })) ?? [
@@ -478,7 +480,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
             </div>
           </section>
           <section
-            className={problem ? "panel check-line check-line-old" : "panel check-line"}
+            className={isOld ? "panel check-line check-line-old" : "panel check-line"}
             aria-label="Combination line"
           >
             {shown?.voices ? (
@@ -515,7 +517,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
           />
           <TouchPad scheme={draft.scheme} stance={draft.stance} onPress={press} />
         </div>
-        <aside className="check-side">
+        <aside className={isOld ? "check-side check-side-old" : "check-side"}>
           {shown ? (
             <>
               <Findings
