@@ -49,18 +49,26 @@ final class Parse
     /** @var list<string> lower-case words by token; an empty string ends a phrase */
     private array $words;
 
+    /** @var list<Token> */
+    private readonly array $tokens;
+
     /** @param list<Token> $tokens */
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Vocabulary $vocabulary,
         private readonly Scheme $scheme,
         Stance $stance,
-        private readonly array $tokens,
+        array $tokens,
     ) {
         $this->running = $stance;
+        $this->tokens = array_map(static function (Token $token): Token {
+            $called = TokenKind::Word === $token->kind ? Vocabulary::NUMBERS[mb_strtolower($token->text)] ?? null : null;
+
+            return null === $called ? $token : new Token(TokenKind::Number, $called, $token->span);
+        }, $tokens);
         $this->words = array_map(
             static fn (Token $token): string => TokenKind::Word === $token->kind ? mb_strtolower($token->text) : '',
-            $tokens,
+            $this->tokens,
         );
     }
 
@@ -173,6 +181,11 @@ final class Parse
                 array_unshift($near, implode('-', $single));
             }
         }
+        if (1 === preg_match('/^x\d{1,2}$/i', $token->text)) {
+            $this->problem($token->span, \sprintf('"%s" repeats what stands in [ ] before it, and there is none.', $token->text), '[ ] around what repeats, such as [1 2]'.strtolower($token->text));
+
+            return;
+        }
         $first = $codes[0] ?? '';
         $last = [] === $codes ? '' : $codes[\count($codes) - 1];
         $this->problem($token->span, \sprintf('There is no number %s in %s numbering.', self::excerpt($code), $this->scheme->name), \sprintf('one of its numbers, %s to %s', $first, $last), \array_slice($near, 0, 4));
@@ -194,7 +207,7 @@ final class Parse
     private function feint(): void
     {
         $open = $this->take();
-        if (!$this->atStrike()) {
+        if (!$this->isStrike()) {
             $this->problem($open->span, 'A bracket holds one feinted strike, and there is none after it.', '(3) or (cross)', ['(3)']);
 
             return;
@@ -204,7 +217,7 @@ final class Parse
             $this->suffix();
         }
         if (')' !== $this->peek()?->text) {
-            $this->problem($open->span, 'This ( is not closed after one strike.', '), directly after the feinted strike');
+            $this->problem($open->span, 'This ( is not closed after one strike.', '), directly after the feinted strike; what repeats stands in [ ]');
 
             return;
         }
@@ -215,7 +228,7 @@ final class Parse
     private function joined(): void
     {
         $plus = $this->take();
-        if (!$this->atStrike()) {
+        if (!$this->isStrike()) {
             $this->problem($plus->span, 'A + joins the strike after it, and there is none.', self::A_STRIKE, ['+14']);
 
             return;
@@ -347,6 +360,10 @@ final class Parse
             $this->addFree($number, $start->span->until($end->span));
         } elseif ('with' === $word || 'plus' === $word) {
             $this->joined();
+        } elseif (TokenKind::Number === $number?->kind && (isset(Vocabulary::FEINT[$word]) || isset(Vocabulary::EFFORTS[$word]))) {
+            $this->spoken($word);
+        } elseif (isset(Vocabulary::REPEATS[$word]) && $this->isStrike(1)) {
+            $this->repeated(Vocabulary::REPEATS[$word]);
         } elseif (null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next)) {
             $this->strike(false, false);
         } elseif (!$this->move()) {
@@ -358,6 +375,33 @@ final class Parse
             $token = $this->take();
             $near = $this->vocabulary->nearest($word);
             $this->problem($token->span, \sprintf('"%s" is not a strike or a move.', self::excerpt($token->text)), 'a number, or words such as "lead hook body" or "slip left"', $near);
+        }
+    }
+
+    /** "fake 1", "hard 2": the mark of a number, in a word before it. */
+    private function spoken(string $word): void
+    {
+        $start = $this->take();
+        $before = \count($this->items);
+        $this->strike(isset(Vocabulary::FEINT[$word]), false);
+        $item = $this->items[$before] ?? null;
+        if ($item instanceof StrikeItem) {
+            $this->items[$before] = $item->with(effort: Vocabulary::EFFORTS[$word] ?? $item->effort);
+            $this->widen($start->span);
+        }
+    }
+
+    /** "double jab": the strike after the word, so many times. */
+    private function repeated(int $times): void
+    {
+        $word = $this->take();
+        $before = \count($this->items);
+        $this->strike(false, false);
+        if (\count($this->items) > $before) {
+            $this->widen($word->span);
+            [$item, $span] = [$this->items[$before], $this->spans[$before]];
+            while (--$times > 0 && $this->add($item, $span)) {
+            }
         }
     }
 
@@ -457,10 +501,10 @@ final class Parse
         return $item;
     }
 
-    /** "straight left" puts the side behind the noun, unless that side begins the next strike. */
+    /** "straight left" and "overhand right" put the side behind the noun, unless that side begins the next strike. */
     private function straightSide(string $noun): Role|Side|null
     {
-        $side = 'straight' === $noun ? Vocabulary::SIDES[$this->word(0)] ?? null : null;
+        $side = isset(Vocabulary::SIDE_AFTER[$noun]) ? Vocabulary::SIDES[$this->word(0)] ?? null : null;
         if (null === $side || null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next)) {
             return null;
         }
@@ -502,7 +546,7 @@ final class Parse
     {
         $skip = 'to' === $this->word(0) ? ('the' === $this->word(1) ? 2 : 1) : 0;
         $target = Vocabulary::TARGETS[$this->word($skip)] ?? null;
-        if (null === $target || (0 === $skip && null !== $this->vocabulary->noun($this->words, $this->next + 1))) {
+        if (null === $target || (0 === $skip && $this->isOfNext($this->next))) {
             return null;
         }
         $this->next += $skip + 1;
@@ -510,11 +554,26 @@ final class Parse
         return $target;
     }
 
-    private function atStrike(): bool
+    /**
+     * Whether a bare target there belongs to the noun after it, "body hook": not so when that noun has a bare target of
+     * its own after it, "hook body hook head".
+     */
+    private function isOfNext(int $at): bool
     {
-        $token = $this->peek();
+        $noun = $this->vocabulary->noun($this->words, $at + 1);
+        if (null === $noun) {
+            return false;
+        }
+        $after = $at + 1 + $noun[1];
 
-        return null !== $token && (TokenKind::Number === $token->kind || (TokenKind::Word === $token->kind && null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next)));
+        return !isset(Vocabulary::TARGETS[$this->words[$after] ?? '']) || $this->isOfNext($after);
+    }
+
+    private function isStrike(int $ahead = 0): bool
+    {
+        $token = $this->tokens[$this->next + $ahead] ?? null;
+
+        return null !== $token && (TokenKind::Number === $token->kind || (TokenKind::Word === $token->kind && null !== StrikePhrase::ahead($this->vocabulary, $this->words, $this->next + $ahead)));
     }
 
     private function stranger(): void

@@ -40,7 +40,7 @@ final readonly class StrikePhrase
                 [$name, $count] = $noun;
                 $name = $switch ? 'switch '.$name : $name;
 
-                return isset(Vocabulary::NOUNS[$name]) ? new self($side, $target, $effort, $feint, $name, $at + $count) : null;
+                return isset(Vocabulary::NOUNS[$name]) ? new self($side ?? Vocabulary::HANDS[$name] ?? null, $target ?? Vocabulary::AIMED[$name] ?? null, $effort, $feint, $name, $at + $count) : null;
             }
             if (isset(Vocabulary::SIDES[$word])) {
                 $side = Vocabulary::SIDES[$word];
@@ -48,10 +48,8 @@ final readonly class StrikePhrase
                 $target = Vocabulary::TARGETS[$word];
             } elseif (isset(Vocabulary::FEINT[$word])) {
                 $feint = true;
-            } elseif ('hard' === $word) {
-                $effort = Effort::Hard;
-            } elseif ('light' === $word) {
-                $effort = Effort::Light;
+            } elseif (isset(Vocabulary::EFFORTS[$word])) {
+                $effort = Vocabulary::EFFORTS[$word];
             } elseif ('switch' === $word && !$switch) {
                 $switch = true;
             } else {

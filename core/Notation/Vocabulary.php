@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\Effort;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
@@ -17,21 +18,33 @@ final readonly class Vocabulary
 {
     public const SIDES = ['lead' => Role::Lead, 'front' => Role::Lead, 'rear' => Role::Rear, 'left' => Side::Left, 'right' => Side::Right];
     public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true];
-    public const TARGETS = ['head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'mid' => Target::Body, 'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'low' => Target::Leg];
+    public const TARGETS = ['head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'mid' => Target::Body, 'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'calf' => Target::Leg, 'low' => Target::Leg];
     /** Noun to family; jab and cross also fix the role, see {@see FIXED}. */
     public const NOUNS = [
-        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'hook' => 'hook', 'uppercut' => 'uppercut', 'upper' => 'uppercut',
+        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'uppercut' => 'uppercut', 'upper' => 'uppercut',
         'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
-        'push kick' => 'push kick', 'front kick' => 'push kick', 'round kick' => 'round kick', 'roundhouse kick' => 'round kick', 'roundhouse' => 'round kick', 'kick' => 'round kick',
+        'left hand' => 'straight', 'right hand' => 'straight', 'lead hand' => 'straight', 'rear hand' => 'straight',
+        'push kick' => 'push kick', 'front kick' => 'push kick', 'teep' => 'push kick', 'round kick' => 'round kick', 'roundhouse kick' => 'round kick', 'roundhouse' => 'round kick', 'kick' => 'round kick',
         'switch kick' => 'switch kick', 'switch round kick' => 'switch kick', 'side kick' => 'side kick',
         'spinning back kick' => 'spinning back kick', 'spinning kick' => 'spinning back kick', 'back kick' => 'spinning back kick',
         'knee' => 'knee', 'switch knee' => 'switch knee',
         'elbow' => 'elbow', 'horizontal elbow' => 'elbow', 'upward elbow' => 'upward elbow', 'up elbow' => 'upward elbow', 'downward elbow' => 'downward elbow', 'down elbow' => 'downward elbow',
         'spinning back elbow' => 'spinning back elbow', 'spinning elbow' => 'spinning back elbow', 'back elbow' => 'spinning back elbow',
     ];
+    /** Nouns that name their side. */
+    public const HANDS = ['liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'rear hand' => Role::Rear];
+    /** Nouns that name their target. */
+    public const AIMED = ['liver shot' => Target::Body];
+    public const EFFORTS = ['hard' => Effort::Hard, 'light' => Effort::Light];
+    /** Nouns that may have their side after them: "overhand right". */
+    public const SIDE_AFTER = ['straight' => true, 'overhand' => true];
     public const FIXED = ['jab' => Role::Lead, 'cross' => Role::Rear];
     /** Words between two strikes that change nothing. */
     public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true];
+    /** How often what follows is thrown: "double jab". */
+    public const REPEATS = ['double' => 2, 'triple' => 3];
+    /** Numbers as they are called out. */
+    public const NUMBERS = ['one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10'];
     public const BEATS = ['beat' => true, 'pause' => true];
     private const BASES = ['pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in']];
     private const ALIASES = [

@@ -72,6 +72,17 @@ final class CheckDocumentTest extends TestCase
         });
     }
 
+    /** What is said once and thrown twice stands at one place of the text. */
+    public function testPlacesOfWhatIsSpoken(): void
+    {
+        $text = 'double jab, hard two, fake three';
+        $items = (array) CheckDocument::builtIn()->of($text, new CheckOptions())['items'];
+        $said = array_map(static fn (mixed $item): string => \is_array($item) && \is_int($item['at']) && \is_int($item['length']) ? mb_substr($text, $item['at'], $item['length']) : '', $items);
+
+        self::assertSame(['double jab', 'double jab', 'hard two', 'fake three'], $said);
+        self::assertSame(['1', '1', '2!', '(3)'], array_column($items, 'text'));
+    }
+
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
         $first = CheckDocument::builtIn()->of('1 2 3b slip left 2', new CheckOptions(scheme: 'hands'));

@@ -29,6 +29,10 @@ final class ProblemsTest extends TestCase
         yield 'empty feint' => ['1 ()', [[2, 1, '(3)'], [3, 1, '']]];
         yield 'open repeat' => ['[1 2', [[0, 1, '']]];
         yield 'repeat without count' => ['[1 2] 3', [[4, 1, ']x2']]];
+        yield 'repeat of nothing in brackets' => ['1 2 x3', [[4, 2, '']]];
+        yield 'repeat with the brackets of a feint' => ['(1 2) x2', [[0, 1, ''], [4, 1, ''], [6, 2, '']]];
+        yield 'double of nothing' => ['1 double', [[2, 6, '']]];
+        yield 'double of what cannot be read' => ['double 99', [[7, 2, '9-9']]];
         yield 'repeat too often' => ['[1 2]x21', [[5, 3, 'x2']]];
         yield 'joins nothing' => ['+14', [[1, 2, '1 +14']]];
         yield 'joins a move' => ['slip-lead +14', [[11, 2, '1 +14']]];
