@@ -207,7 +207,7 @@ final class MenderTest extends TestCase
      */
     private static function valid(array $items): array
     {
-        while (!Edits::isValid($items)) {
+        while ([] !== $items && !Edits::isValid($items)) {
             array_shift($items);
         }
 
