@@ -169,6 +169,9 @@ test("two head coaches change the same combination and nothing is overwritten un
   await expect(second.getByRole("heading", { name })).toBeVisible();
   await second.close();
 
+  // A reload brings back what stood here, made from the version that it was made from.
+  await page.reload();
+  await expect(entry(page)).toHaveValue(own);
   await write(page, `${own} 2 exit`);
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByRole("button", { name: "Save the change" }).click();

@@ -44,11 +44,25 @@ test("a link says what it means on another coach's bench, and what it takes the 
       keep("12", theirs);
       const { text, stance, rules, scheme } = linked;
       expect(recall("12", new URLSearchParams(addressOf(linked)), stored)).toEqual({
-        now: { ...(stored ?? EMPTY), text, stance, rules, scheme },
+        now: {
+          ...(stored ?? EMPTY),
+          text,
+          stance,
+          rules,
+          scheme,
+          basedOn: stored?.basedOn ? (linked.basedOn ?? stored.basedOn) : null,
+        },
         before: theirs,
       });
     }),
   );
+});
+
+test("a link is based on the version it was made from, also when another coach has saved since", () => {
+  const mine = { ...EMPTY, text: "1 2", basedOn: 1 };
+  const theirs = { ...EMPTY, text: "1 2 3", basedOn: 2 };
+  const { now } = recall("12", new URLSearchParams(addressOf(mine)), theirs);
+  expect(now).toEqual({ ...theirs, text: "1 2", basedOn: 1 });
 });
 
 test("without a draft and a link it is as it is stored", () => {

@@ -73,6 +73,8 @@ export function recall(
     stance: (address.get("stance") as Stance | null) ?? base.stance,
     rules: (address.get("rules") as Rules | null) ?? base.rules,
     scheme: (address.get("scheme") as SchemeId | null) ?? base.scheme,
+    // Made from the version that the link was made from, not from what another coach has saved since.
+    basedOn: base.basedOn && (Number(address.get("version")) || base.basedOn),
   };
   return { now, before: same ? null : kept };
 }
@@ -87,5 +89,7 @@ export function forget(id: string): void {
 
 /** The part of a draft that makes a link. */
 export function addressOf(draft: Draft): Record<string, string> {
-  return draft.text === "" ? {} : { chain: draft.text, stance: draft.stance, rules: draft.rules, scheme: draft.scheme };
+  const { text, stance, rules, scheme, basedOn } = draft;
+  const version: Record<string, string> = basedOn === null ? {} : { version: String(basedOn) };
+  return text === "" ? {} : { chain: text, stance, rules, scheme, ...version };
 }
