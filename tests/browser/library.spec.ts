@@ -46,7 +46,7 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
   await write(page, chain.replace("exit", "2 exit"));
   await page.getByRole("button", { name: "Send", exact: true }).click();
   await page.getByRole("button", { name: "Send the revision" }).click();
-  await expect(page.getByText("waits for the head coach")).toBeVisible();
+  await expect(page.getByText("· waits for the head coach")).toBeVisible();
 
   await head.goto(address);
   await head.getByRole("button", { name: "Approve", exact: true }).click();
