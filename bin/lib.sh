@@ -1,17 +1,38 @@
-# Shared by bin/start, bin/stop, bin/test and bin/periplus: where things are, and how each is installed, started and stopped.
-# PERIPLUS_STATE, PERIPLUS_PORT and PERIPLUS_DB_PORT give a second gym on the same machine its own place.
+# Shared by bin/start, bin/stop, bin/test and bin/periplus: where things are, and how each is installed.
+# PERIPLUS_STATE, PERIPLUS_PORT and PERIPLUS_DB_PORT give a second gym on the same machine its own place;
+# PERIPLUS_HOSTS names further hosts under which the pages are asked for, such as the name of a proxy before them.
+umask 077
 set -euo pipefail
-
-ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
-STATE=${PERIPLUS_STATE:-$ROOT/var/gym}
-PORT=${PERIPLUS_PORT:-8420}
-DB_PORT=${PERIPLUS_DB_PORT:-8421}
-RUN=$STATE/run
-PHP_FPM=php-fpm8.2
 export PATH=$PATH:/usr/sbin:/sbin
 
 say() { printf '%s\n' "$*" >&2; }
 fail() { say "$@"; exit 1; }
+
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd -P)
+STATE=$(realpath -m -- "${PERIPLUS_STATE:-$ROOT/var/gym}")
+PORT=${PERIPLUS_PORT:-8420}
+DB_PORT=${PERIPLUS_DB_PORT:-8421}
+HOSTS=${PERIPLUS_HOSTS:-}
+PHP_FPM=php-fpm8.2
+
+# Sets what follows from where the state of a gym lies.
+use_state() { # FOLDER
+    STATE=$1
+    RUN=$STATE/run
+    DB_SOCKET=$RUN/db/db.sock
+    export PERIPLUS_STATE=$STATE
+}
+use_state "$STATE"
+
+# Signs that mean something in the configuration of the servers are refused here rather than misread there.
+for path in "$ROOT" "$STATE"; do
+    [[ $path != *[\"\'\\\$\`#\;:{}\|\<\>\*\?\&%@^$'\n\t']* ]] || fail "Periplus cannot run in \"$path\": use a folder whose name has letters, digits, blanks, dots, hyphens and underscores."
+done
+[ "$(LC_ALL=C; printf %s "$RUN/php-00000000/fpm.sock" | wc -c)" -le 107 ] || fail "The folder for the state of the gym, $STATE, has too long a name for the sockets in it: choose a shorter one, such as PERIPLUS_STATE=/var/lib/periplus bin/start."
+for port in "PERIPLUS_PORT $PORT" "PERIPLUS_DB_PORT $DB_PORT"; do
+    [[ ${port#* } =~ ^[1-9][0-9]{0,4}$ && ${port#* } -le 65535 ]] || fail "${port%% *} is a number from 1 to 65535, not \"${port#* }\"."
+done
+[[ $HOSTS =~ ^[A-Za-z0-9.\ -]*$ ]] || fail "PERIPLUS_HOSTS is a list of host names with blanks between them, not \"$HOSTS\"."
 
 # Runs a command quietly; when it fails, says what was being done and shows the end of what it printed.
 step() {
@@ -20,9 +41,23 @@ step() {
     say "$what ..."
     if ! "$@" >"$log" 2>&1; then
         tail -n 25 "$log" >&2
+        if grep -q 'No space left on device\|Errcode: 28\|error 28' "$log" || disk_is_full "$STATE"; then fail "The disk is full. Make room, then run this again."; fi
         fail "That failed: $what. The whole output is in $log."
     fi
 }
+
+disk_is_full() { [ "$(df --output=avail -k "$1" 2>/dev/null | tail -n 1)" -lt 64 ] 2>/dev/null; } # FOLDER
+
+# One at a time: whoever comes second waits. The lock goes with the process, however it ends.
+lock() { # FILE WHAT
+    local fd
+    mkdir -p "$(dirname "$1")"
+    exec {fd}>>"$1"
+    LOCKS+=("$fd")
+    flock -n "$fd" || { say "Another $2 is under way; this one waits for it ..."; flock "$fd"; }
+}
+LOCKS=()
+unlock() { local fd; for fd in "${LOCKS[@]}"; do exec {fd}>&-; done; LOCKS=(); }
 
 # --- What has to be installed -------------------------------------------------------------------------------------
 
@@ -74,10 +109,12 @@ remember() { local name=$1; shift; mkdir -p "$ROOT/var/stamps"; digest "$@" >"$R
 
 # Two steps, because some Symfony components are only to be had inside the whole: see docs/development.md.
 php_packages() {
+    umask 022 # the servers' accounts read it
     export COMPOSER_ALLOW_SUPERUSER=1
     if [ ! -f "$ROOT/vendor/autoload.php" ] || ! unchanged php composer.json upstream/composer.json; then
         step "Fetching the source of Symfony" composer update --working-dir="$ROOT/upstream" --no-interaction --no-progress --no-dev --no-autoloader --no-scripts --no-plugins
         step "Installing the PHP packages" composer update --working-dir="$ROOT" --no-interaction --no-progress
+        chmod -R go+rX "$ROOT/vendor" # some archives carry narrower rights
         remember php composer.json upstream/composer.json
         rm -f "$ROOT/var/stamps/classes"
     fi
@@ -86,6 +123,7 @@ php_packages() {
         remember classes core app
         rm -f "$ROOT/var/stamps/cache"
     fi
+    umask 077
 }
 
 # npm install rather than npm ci: packages for other platforms are not in every registry, and ci insists on all of them.
@@ -98,9 +136,11 @@ web_packages() {
 
 web_build() {
     [ -f "$ROOT/web/dist/index.html" ] && unchanged web web docs/openapi.yaml && return 0
+    umask 022
     step "Making the API types" npm --prefix "$ROOT/web" run api
     step "Building the screens" npm --prefix "$ROOT/web" run build
     remember web web docs/openapi.yaml
+    umask 077
 }
 
 # --- The environment of the application ---------------------------------------------------------------------------
@@ -112,149 +152,27 @@ secret() { # FILE: a random word, made once
 
 environment() { # [DATABASE]
     export APP_ENV=${APP_ENV:-prod}
-    export APP_SECRET SESSION_PATH DATABASE_URL PERIPLUS_URL
+    export APP_SECRET SYMFONY_TRUSTED_HOSTS DATABASE_URL PERIPLUS_URL
     APP_SECRET=$(secret "$STATE/secrets/app")
-    SESSION_PATH=$STATE/sessions
+    APP_HOSTS="localhost 127.0.0.1${HOSTS:+ $HOSTS}"
+    SYMFONY_TRUSTED_HOSTS=$(printf '%s\n' $APP_HOSTS | sed 's/\./\\./g; s/.*/^&$/' | paste -sd,)
     DATABASE_URL="mysql://periplus:$(secret "$STATE/secrets/database")@127.0.0.1:$DB_PORT/${1:-periplus}?charset=utf8mb4"
     PERIPLUS_URL="http://127.0.0.1:$PORT"
-    mkdir -p "$SESSION_PATH"
 }
 
-console() { php "$ROOT/app/Console/main.php" "$@"; }
+# Commands of the application share no memory with the servers, but find the same kind of cache.
+console() { php -d apc.enable_cli=1 "$ROOT/app/Console/main.php" "$@"; }
 
 app_cache() {
     environment
     [ -d "$ROOT/var/cache/prod" ] && unchanged cache app core composer.json && return 0
+    umask 022
     rm -rf "$ROOT/var/cache/prod"
     step "Warming the application" console cache:warmup --no-interaction
     remember cache app core composer.json
+    umask 077
 }
 
-# --- Servers ------------------------------------------------------------------------------------------------------
-
-running() { # PID: an ended process that nobody has waited for yet still has a number, but does not run
-    local state; state=$(ps -o stat= -p "$1" 2>/dev/null) || return 1
-    [ "${state:0:1}" != Z ]
-}
-alive() { [ -s "$1" ] && running "$(cat "$1")"; } # PIDFILE
-
-port_is_free() { # PORT WHAT VARIABLE
-    if (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; then
-        fail "Port $1 on this machine is taken by another program, and Periplus wants it for $2. Stop that program, or choose another port: $3=$(($1 + 100)) bin/start."
-    fi
-}
-
-free_port() { # PORT: that one, or the next that nothing listens on
-    local port=$1
-    while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
-    echo "$port"
-}
-
-until_ready() { # SECONDS COMMAND...
-    local tries=$(($1 * 10)); shift
-    while ! "$@" >/dev/null 2>&1; do
-        tries=$((tries - 1)); [ $tries -gt 0 ] || return 1
-        sleep 0.1
-    done
-}
-
-sql() { mariadb --no-defaults --socket="$RUN/db.sock" --user="$(id -un)" --batch --skip-column-names "$@"; }
-
-database_start() {
-    mkdir -p "$RUN" "$STATE/log"
-    if ! alive "$RUN/db.pid"; then
-        local as_root=(); [ "$(id -u)" = 0 ] && as_root=(--user=root)
-        if [ ! -d "$STATE/db/mysql" ]; then
-            step "Making the database" mariadb-install-db --no-defaults --datadir="$STATE/db" --skip-test-db "${as_root[@]}" \
-                --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)"
-        fi
-        setsid nohup mariadbd --no-defaults "${as_root[@]}" --datadir="$STATE/db" --socket="$RUN/db.sock" --pid-file="$RUN/db.pid" \
-            --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
-            --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M >"$STATE/log/database.log" 2>&1 </dev/null &
-        until_ready 60 sql -e 'SELECT 1' || { tail -n 20 "$STATE/log/database.log" >&2; fail "The database did not start. Its log is $STATE/log/database.log."; }
-    fi
-    local password; password=$(secret "$STATE/secrets/database")
-    sql <<SQL
-CREATE DATABASE IF NOT EXISTS periplus;
-CREATE DATABASE IF NOT EXISTS periplus_test;
-CREATE USER IF NOT EXISTS 'periplus'@'localhost' IDENTIFIED BY '$password';
-ALTER USER 'periplus'@'localhost' IDENTIFIED BY '$password';
-GRANT ALL ON periplus.* TO 'periplus'@'localhost';
-GRANT ALL ON periplus_test.* TO 'periplus'@'localhost';
-SQL
-}
-
-server_config() {
-    mkdir -p "$RUN" "$STATE/log" "$STATE/tmp"
-    cat >"$RUN/fpm.conf" <<CONF
-[global]
-pid = $RUN/fpm.pid
-error_log = $STATE/log/php.log
-daemonize = yes
-[periplus]
-listen = $RUN/fpm.sock
-listen.mode = 0600
-pm = static
-pm.max_children = 6
-pm.max_requests = 2000
-clear_env = yes
-catch_workers_output = yes
-decorate_workers_output = no
-env[APP_ENV] = "$APP_ENV"
-env[APP_SECRET] = "$APP_SECRET"
-env[SESSION_PATH] = "$SESSION_PATH"
-env[DATABASE_URL] = "$DATABASE_URL"
-php_admin_value[memory_limit] = 256M
-php_admin_value[expose_php] = 0
-php_admin_value[display_errors] = 0
-php_admin_value[date.timezone] = UTC
-CONF
-    # These hold for the whole PHP process and cannot be set for a pool.
-    mkdir -p "$RUN/php"
-    cat >"$RUN/php/periplus.ini" <<CONF
-opcache.enable = 1
-opcache.memory_consumption = 128
-opcache.max_accelerated_files = 20000
-opcache.validate_timestamps = $([ "$APP_ENV" = prod ] && echo 0 || echo 1)
-opcache.preload = $([ "$APP_ENV" = prod ] && echo "$ROOT/app/config/preload.php")
-opcache.preload_user = $(id -un)
-realpath_cache_size = 4096K
-apc.shm_size = 64M
-CONF
-    if [ "$(id -u)" = 0 ]; then printf 'user = root\ngroup = root\n' >>"$RUN/fpm.conf"; fi
-    sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g" \
-        -e "s#@USER@#$([ "$(id -u)" = 0 ] && echo 'user root;')#" "$ROOT/bin/nginx.conf" >"$RUN/nginx.conf"
-}
-
-# What serves already is left alone while nothing it was started with has changed. Otherwise it is ended and started: a
-# reload of PHP in place was seen to leave requests without an answer.
-web_server_start() {
-    server_config
-    local wanted; wanted=$(cat "$RUN/fpm.conf" "$RUN/php/periplus.ini" "$RUN/nginx.conf" "$ROOT"/var/stamps/{classes,cache} | sha256sum)
-    if ! alive "$RUN/nginx.pid" || ! alive "$RUN/fpm.pid" || [ "$(cat "$RUN/served" 2>/dev/null)" != "$wanted" ]; then
-        stop_one "$RUN/nginx.pid" QUIT
-        stop_one "$RUN/fpm.pid" QUIT
-        PHP_INI_SCAN_DIR=":$RUN/php" $PHP_FPM --fpm-config "$RUN/fpm.conf" $([ "$(id -u)" = 0 ] && echo -R) >>"$STATE/log/php.log" 2>&1 \
-            || { tail -n 10 "$STATE/log/php.log" >&2; fail "PHP did not start. Its log is $STATE/log/php.log."; }
-        nginx -c "$RUN/nginx.conf" -p "$RUN" -e "$STATE/log/web.log" 2>>"$STATE/log/web.log" \
-            || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server did not start. Its log is $STATE/log/web.log."; }
-        echo "$wanted" >"$RUN/served"
-    fi
-    until_ready 15 curl --max-time 5 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
-        || fail "The pages do not answer on http://127.0.0.1:$PORT. The logs are in $STATE/log."
-}
-
-stop_one() { # PIDFILE SIGNAL
-    alive "$1" || { rm -f "$1"; return 0; }
-    local pid; pid=$(cat "$1")
-    kill "-$2" "$pid" 2>/dev/null || true
-    local tries=150
-    while running "$pid" && [ $tries -gt 0 ]; do tries=$((tries - 1)); sleep 0.1; done
-    rm -f "$1"
-}
-
-stop_all() {
-    stop_one "$RUN/nginx.pid" QUIT
-    stop_one "$RUN/fpm.pid" QUIT
-    stop_one "$RUN/db.pid" TERM
-}
+. "$ROOT/bin/servers.sh"
+. "$ROOT/bin/upgrade.sh"
+. "$ROOT/bin/backup.sh"

@@ -6,12 +6,12 @@ namespace Periplus\App\Account;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Who takes up a link: a password, and for a new account a name and an e-mail address. */
+/** Who takes up a link: its word, a password, and for a new account a name and an e-mail address. */
 final readonly class AcceptRequest
 {
     public function __construct(
-        #[Assert\Length(min: 10, max: 200, minMessage: 'A password has at least {{ limit }} characters.', maxMessage: 'A password has at most {{ limit }} characters.')]
-        public string $password,
+        #[\SensitiveParameter] public string $token,
+        #[\SensitiveParameter] public string $password,
         #[Assert\Length(max: 80, maxMessage: 'A name has at most {{ limit }} characters.')]
         public ?string $name = null,
         #[Assert\Email(message: 'This is not an e-mail address.')]

@@ -26,7 +26,7 @@ final readonly class Accounts implements UserProviderInterface
 
     public function loadUserByIdentifier(string $identifier): User
     {
-        return $this->entities->getRepository(User::class)->findOneBy(['email' => $identifier, 'active' => true]) ?? throw new UserNotFoundException();
+        return $this->entities->getRepository(User::class)->findOneBy(['email' => EmailAddress::of($identifier), 'active' => true]) ?? throw new UserNotFoundException();
     }
 
     public function refreshUser(UserInterface $user): User
@@ -35,13 +35,13 @@ final readonly class Accounts implements UserProviderInterface
             throw new UnsupportedUserException();
         }
         try {
-            /** @var array{password: string, role: string, email: string, name: string, scheme: string|null}|false $row */
-            $row = $this->connection->fetchAssociative('SELECT password, role, email, name, scheme FROM user WHERE id = ? AND active = 1', [$user->id()]);
+            /** @var array{password: string, role: string, email: string, name: string, scheme: string|null, sessions_ended: int|string}|false $row */
+            $row = $this->connection->fetchAssociative('SELECT password, role, email, name, scheme, sessions_ended FROM user WHERE id = ? AND active = 1', [$user->id()]);
         } catch (ConnectionException) {
             // Nobody is signed out because the database is away: what needs it answers 503 by itself.
             return $user;
         }
-        if (false === $row) {
+        if (false === $row || (int) $row['sessions_ended'] !== $user->sessionsEnded()) {
             throw new UserNotFoundException();
         }
 

@@ -6,18 +6,18 @@ namespace Periplus\App\Account;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What the head coach changes of an account, or invites someone as. */
+/** What the head coach changes of an account; what is not said stays as it is. */
 final readonly class CoachRequest
 {
     public function __construct(
         #[Assert\Choice(choices: ['head-coach', 'coach'], message: 'A role is head-coach or coach.')]
-        public string $role = 'coach',
-        public bool $active = true,
+        public ?string $role = null,
+        public ?bool $active = null,
     ) {
     }
 
-    public function role(): GymRole
+    public function role(): ?GymRole
     {
-        return 'head-coach' === $this->role ? GymRole::HeadCoach : GymRole::Coach;
+        return null === $this->role ? null : GymRole::ofWord($this->role);
     }
 }

@@ -14,7 +14,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
-use Symfony\Component\RateLimiter\RateLimiterFactory;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
@@ -37,9 +37,26 @@ final readonly class CoachesController
 
     #[Route('/api/invitations', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function invite(#[MapRequestPayload(acceptFormat: 'json')] CoachRequest $request, #[CurrentUser] User $user): JsonResponse
+    public function invite(#[MapRequestPayload(acceptFormat: 'json')] InviteRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->invitations->invite($request->role(), $user), 201);
+        return new JsonResponse($this->invitations->invite($request, $user), 201);
+    }
+
+    /** The links that are still good; the words in them are known to whoever was sent them alone. */
+    #[Route('/api/invitations', methods: 'GET')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function invitations(): JsonResponse
+    {
+        return new JsonResponse(['invitations' => $this->invitations->open()]);
+    }
+
+    #[Route('/api/invitations/{id<\d{1,9}>}', methods: 'DELETE')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function withdraw(int $id, #[CurrentUser] User $user): Response
+    {
+        $this->invitations->withdraw($id, $user);
+
+        return new Response(status: 204);
     }
 
     /** A link that lets a coach set their password anew. */
@@ -58,18 +75,27 @@ final readonly class CoachesController
             // Held, so that the last two head coaches cannot step down in the same moment.
             $heads = $this->connection->fetchFirstColumn("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH' AND active = 1 FOR UPDATE");
             $coach = $this->get($id);
-            $stays = GymRole::HeadCoach === $request->role() && $request->active;
+            [$role, $active] = [$request->role() ?? $coach->role(), $request->active ?? $coach->isActive()];
+            $stays = GymRole::HeadCoach === $role && $active;
             if (!$stays && [$id] === array_map(static fn (mixed $head): int => is_numeric($head) ? (int) $head : 0, $heads)) {
                 throw new Problem(409, 'last-head-coach', 'This is the only head coach. Make someone else head coach first.');
             }
-            if ($coach->role() !== $request->role()) {
-                $this->record->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($request->role()->word(), '-', ' ')), 'coaches/'.$id);
+            if ($coach->role() !== $role) {
+                $this->record->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
+                if ($coach->isHeadCoach()) {
+                    $this->endLinks($coach, 'demoted');
+                }
+                $coach->become($role);
             }
-            if ($coach->isActive() !== $request->active) {
-                $this->record->add($user->id(), 'coach.active', \sprintf($request->active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()), 'coaches/'.$id);
+            if ($coach->isActive() !== $active) {
+                $this->record->add($user->id(), 'coach.active', \sprintf($active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()), 'coaches/'.$id);
+                if ($active) {
+                    $coach->letIn();
+                } else {
+                    $coach->block();
+                    $this->endLinks($coach, 'blocked');
+                }
             }
-            $coach->become($request->role());
-            $coach->activate($request->active);
             $this->entities->flush();
 
             return $coach;
@@ -79,23 +105,23 @@ final readonly class CoachesController
     }
 
     /** What a link is for; whoever has it may ask. */
-    #[Route('/api/invitations/{token<[A-Za-z0-9_-]{32}>}', methods: 'GET')]
-    public function look(string $token): JsonResponse
+    #[Route('/api/invitations/look', methods: 'POST')]
+    public function look(#[MapRequestPayload(acceptFormat: 'json')] LinkRequest $request): JsonResponse
     {
-        return new JsonResponse($this->invitations->look($token));
+        return new JsonResponse($this->invitations->look($request->token));
     }
 
-    #[Route('/api/invitations/{token<[A-Za-z0-9_-]{32}>}', methods: 'POST')]
-    public function accept(string $token, #[MapRequestPayload(acceptFormat: 'json')] AcceptRequest $request): Response
+    #[Route('/api/invitations/accept', methods: 'POST')]
+    public function accept(#[MapRequestPayload(acceptFormat: 'json')] AcceptRequest $request): Response
     {
-        $this->invitations->accept($token, $request);
+        $this->invitations->accept($request);
 
         return new Response(status: 204);
     }
 
     /** One's own password; other sessions of the account end. */
     #[Route('/api/me/password', methods: 'PUT')]
-    public function password(Request $http, #[MapRequestPayload(acceptFormat: 'json')] PasswordRequest $request, #[CurrentUser] User $user, UserPasswordHasherInterface $hasher, Security $security, RateLimiterFactory $passwordLimiter): Response
+    public function password(Request $http, #[MapRequestPayload(acceptFormat: 'json')] PasswordRequest $request, #[CurrentUser] User $user, UserPasswordHasherInterface $hasher, Security $security, RateLimiterFactoryInterface $passwordLimiter): Response
     {
         if (!$passwordLimiter->create((string) $user->id())->consume()->isAccepted()) {
             throw new Problem(429, 'too-many-tries', 'Too many tries. Wait a minute, then try again.');
@@ -104,12 +130,22 @@ final readonly class CoachesController
         if (!$hasher->isPasswordValid($account, $request->current)) {
             throw new Problem(422, 'wrong-password', 'The current password is not right.', ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]]);
         }
+        PasswordRules::require($request->new, 'new', $account->name(), $account->getUserIdentifier());
         $account->usePasswordHash($hasher->hashPassword($account, $request->new));
+        $account->endSessions();
         $this->entities->flush();
+        $this->invitations->endOf($account, 'password');
         $this->record->add($user->id(), 'coach.password', 'changed their password', 'coaches/'.$user->id());
         $security->login($account, 'json_login', 'api');
 
         return new Response(status: 204);
+    }
+
+    /** Those made by an account that may make none any more, and those that would set its password. */
+    private function endLinks(User $coach, string $ending): void
+    {
+        $this->invitations->endBy($coach);
+        $this->invitations->endOf($coach, $ending);
     }
 
     private function get(int $id): User

@@ -10,6 +10,11 @@ enum GymRole: string
     case HeadCoach = 'ROLE_HEAD_COACH';
     case Coach = 'ROLE_COACH';
 
+    public static function ofWord(string $word): self
+    {
+        return 'head-coach' === $word ? self::HeadCoach : self::Coach;
+    }
+
     /** As it is written in the API. */
     public function word(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Http\Problem;
 use Periplus\App\Record\Record;
@@ -13,11 +14,17 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /**
  * Links that let someone in once: a new coach, or one whose password is set anew. The link holds a random word, the
- * database its hash; a link is good for a week and for one use.
+ * database its hash. A link is good for a week and for one use, and ends before that when it is withdrawn, when another
+ * is made for the same account, when that account has a new password or may not sign in any more, and when whoever made
+ * it is no head coach any more.
  */
 final readonly class Invitations
 {
     private const DAYS = 7;
+    /** Links that may be open at a time. */
+    private const MOST = 50;
+    private const GOOD = "i.ended_at IS NULL AND i.expires_at > ? AND m.active = 1 AND m.role = 'ROLE_HEAD_COACH' AND (i.user_id IS NULL OR u.active = 1)";
+    private const FROM = ' FROM invitation i JOIN user m ON m.id = i.maker_id LEFT JOIN user u ON u.id = i.user_id';
 
     public function __construct(
         private Connection $connection,
@@ -29,19 +36,61 @@ final readonly class Invitations
     }
 
     /** @return array{token: string, expiresAt: string} */
-    public function invite(GymRole $role, User $maker): array
+    public function invite(InviteRequest $request, User $maker): array
     {
-        $this->record->add($maker->id(), 'coach.invited', 'made a link that invites a '.strtr($role->word(), '-', ' '));
+        $for = trim($request->meantFor);
+        $this->record->add($maker->id(), 'coach.invited', \sprintf('made a link that invites %s as a %s', '' === $for ? 'somebody' : '“'.$for.'”', strtr($request->role()->word(), '-', ' ')));
 
-        return $this->make('invite', $role, null, $maker);
+        return $this->make('invite', $request->role(), null, $maker, $for);
     }
 
     /** @return array{token: string, expiresAt: string} */
     public function reset(User $user, User $maker): array
     {
+        if (!$user->isActive()) {
+            throw new Problem(409, 'blocked', \sprintf('%s may not sign in. Let them in again first.', $user->name()));
+        }
+        $this->endOf($user, 'replaced');
         $this->record->add($maker->id(), 'coach.reset', 'made a link that sets the password of '.$user->name().' anew', 'coaches/'.$user->id());
 
-        return $this->make('reset', $user->role(), $user->id(), $maker);
+        return $this->make('reset', $user->role(), $user->id(), $maker, $user->name());
+    }
+
+    /** @return list<array{id: int, kind: string, role: string, meantFor: string, madeBy: string, madeAt: string, expiresAt: string}> those that are good, the newest first */
+    public function open(): array
+    {
+        /** @var list<array{id: int|string, kind: string, role: string, meant_for: string, maker: string, created_at: string, expires_at: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT i.id, i.kind, i.role, i.meant_for, m.name AS maker, i.created_at, i.expires_at'.self::FROM.' WHERE '.self::GOOD.' ORDER BY i.id DESC', [$this->now()]);
+
+        return array_map(static fn (array $row): array => [
+            'id' => (int) $row['id'],
+            'kind' => $row['kind'],
+            'role' => GymRole::from($row['role'])->word(),
+            'meantFor' => $row['meant_for'],
+            'madeBy' => $row['maker'],
+            'madeAt' => (new \DateTimeImmutable($row['created_at']))->format(\DATE_ATOM),
+            'expiresAt' => (new \DateTimeImmutable($row['expires_at']))->format(\DATE_ATOM),
+        ], $rows);
+    }
+
+    public function withdraw(int $id, User $by): void
+    {
+        if (0 === $this->end('id = ?', [$id], 'withdrawn')) {
+            throw new Problem(404, 'not-found', 'This link is not open any more: it was used, withdrawn or is too old.');
+        }
+        $this->record->add($by->id(), 'coach.withdrawn', 'withdrew a link');
+    }
+
+    /** All links that set the password of an account anew. */
+    public function endOf(User $user, string $ending): void
+    {
+        $this->end('user_id = ?', [$user->id()], $ending);
+    }
+
+    /** All links that somebody made who may make none any more. */
+    public function endBy(User $maker): void
+    {
+        $this->end('maker_id = ?', [$maker->id()], 'maker');
     }
 
     /** @return array{kind: string, role: string, name: string|null, email: string|null} what the link is for */
@@ -54,40 +103,55 @@ final readonly class Invitations
     }
 
     /** Makes the account, or sets the password; the link is used up. */
-    public function accept(string $token, AcceptRequest $request): User
+    public function accept(AcceptRequest $request): User
     {
-        return $this->entities->wrapInTransaction(function () use ($token, $request): User {
-            $row = $this->row($token, ' FOR UPDATE');
-            $this->connection->update('invitation', ['used_at' => $this->now()], ['id' => $row['id']]);
-            if (null !== $row['user_id']) {
-                $user = $this->entities->find(User::class, $row['user_id']) ?? throw self::gone();
-                $user->usePasswordHash($this->hasher->hashPassword($user, $request->password));
-                $this->entities->flush();
-                $this->record->add($user->id(), 'coach.password', 'set a new password by a link', 'coaches/'.$user->id());
+        try {
+            return $this->entities->wrapInTransaction(fn (): User => $this->use($request));
+        } catch (UniqueConstraintViolationException) {
+            // Somebody joined with the same address in the same moment.
+            throw self::taken();
+        }
+    }
 
-                return $user;
-            }
-            $email = mb_strtolower(trim((string) $request->email));
-            $name = trim((string) $request->name);
-            if ('' === $email || '' === $name) {
-                throw new Problem(422, 'invalid', 'Give your name and your e-mail address.', ['violations' => [['field' => '' === $name ? 'name' : 'email', 'message' => 'This is needed.']]]);
-            }
-            if (null !== $this->entities->getRepository(User::class)->findOneBy(['email' => $email])) {
-                throw new Problem(409, 'email-taken', 'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.');
-            }
-            $user = new User($email, $name, GymRole::from($row['role']));
+    private function use(AcceptRequest $request): User
+    {
+        $row = $this->row($request->token, ' FOR UPDATE');
+        $this->end('id = ?', [$row['id']], 'used');
+        if (null !== $row['user_id']) {
+            $user = $this->entities->find(User::class, $row['user_id']) ?? throw self::gone();
+            PasswordRules::require($request->password, 'password', $user->name(), $user->getUserIdentifier());
             $user->usePasswordHash($this->hasher->hashPassword($user, $request->password));
-            $this->entities->persist($user);
+            $user->endSessions();
             $this->entities->flush();
-            $this->record->add($user->id(), 'coach.joined', 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
+            $this->endOf($user, 'password');
+            $this->record->add($user->id(), 'coach.password', 'set a new password by a link', 'coaches/'.$user->id());
 
             return $user;
-        });
+        }
+        $email = EmailAddress::of((string) $request->email);
+        $name = trim((string) preg_replace('/\s+/u', ' ', (string) $request->name));
+        if ('' === $email || '' === $name) {
+            throw new Problem(422, 'invalid', 'Give your name and your e-mail address.', ['violations' => [['field' => '' === $name ? 'name' : 'email', 'message' => 'This is needed.']]]);
+        }
+        PasswordRules::require($request->password, 'password', $name, $email);
+        if (null !== $this->entities->getRepository(User::class)->findOneBy(['email' => $email])) {
+            throw self::taken();
+        }
+        $user = new User($email, $name, GymRole::from($row['role']));
+        $user->usePasswordHash($this->hasher->hashPassword($user, $request->password));
+        $this->entities->persist($user);
+        $this->entities->flush();
+        $this->record->add($user->id(), 'coach.joined', 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
+
+        return $user;
     }
 
     /** @return array{token: string, expiresAt: string} */
-    private function make(string $kind, GymRole $role, ?int $user, User $maker): array
+    private function make(string $kind, GymRole $role, ?int $user, User $maker, string $for): array
     {
+        if (\count($this->open()) >= self::MOST) {
+            throw new Problem(409, 'too-many-open', \sprintf('%d links are open. Withdraw some of them first.', self::MOST));
+        }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
         $expires = $this->clock->now()->modify('+'.self::DAYS.' days');
         $this->connection->insert('invitation', [
@@ -96,6 +160,7 @@ final readonly class Invitations
             'role' => $role->value,
             'user_id' => $user,
             'maker_id' => $maker->id(),
+            'meant_for' => $for,
             'created_at' => $this->now(),
             'expires_at' => $expires->format('Y-m-d H:i:s'),
         ]);
@@ -103,18 +168,33 @@ final readonly class Invitations
         return ['token' => $token, 'expiresAt' => $expires->format(\DATE_ATOM)];
     }
 
+    /**
+     * @param list<int> $values
+     *
+     * @return int how many were open
+     */
+    private function end(string $which, array $values, string $ending): int
+    {
+        return (int) $this->connection->executeStatement('UPDATE invitation SET ended_at = ?, ending = ? WHERE ended_at IS NULL AND '.$which, [$this->now(), $ending, ...$values]);
+    }
+
     /** @return array{id: int, kind: string, role: string, user_id: int|null} */
     private function row(string $token, string $lock = ''): array
     {
         /** @var array{id: int, kind: string, role: string, user_id: int|null}|false $row */
-        $row = $this->connection->fetchAssociative('SELECT id, kind, role, user_id FROM invitation WHERE token_hash = ? AND used_at IS NULL AND expires_at > ?'.$lock, [hash('sha256', $token), $this->now()]);
+        $row = $this->connection->fetchAssociative('SELECT i.id, i.kind, i.role, i.user_id'.self::FROM.' WHERE i.token_hash = ? AND '.self::GOOD.$lock, [hash('sha256', $token), $this->now()]);
 
         return false === $row ? throw self::gone() : $row;
     }
 
     private static function gone(): Problem
     {
-        return new Problem(404, 'link-used-up', 'This link was used already or is too old. Ask the head coach for a new one.');
+        return new Problem(404, 'link-used-up', 'This link was used already, was withdrawn or is too old. Ask the head coach for a new one.');
+    }
+
+    private static function taken(): Problem
+    {
+        return new Problem(409, 'email-taken', 'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.');
     }
 
     private function now(): string

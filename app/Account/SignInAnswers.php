@@ -6,23 +6,31 @@ namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Http\ProblemResponse;
+use Periplus\App\Record\Record;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\PasswordHasher\Exception\InvalidPasswordException;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
 use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthenticationException;
 use Symfony\Component\Security\Http\Authentication\AuthenticationFailureHandlerInterface;
 use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerInterface;
-use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface;
 use Symfony\Component\Security\Http\Event\LogoutEvent;
+use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
-/** What the API says when someone signs in, fails to, has to, or signs out. */
-final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterface, AuthenticationFailureHandlerInterface, AuthenticationEntryPointInterface
+/** What the API says when someone signs in, fails to, or signs out; both of the former are in the record. */
+final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterface, AuthenticationFailureHandlerInterface
 {
-    public function __construct(private SessionView $view, private Connection $connection, private ClockInterface $clock)
-    {
+    public function __construct(
+        private SessionView $view,
+        private Connection $connection,
+        private UserPasswordHasherInterface $hasher,
+        private Record $record,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function onAuthenticationSuccess(Request $request, TokenInterface $token): Response
@@ -30,6 +38,7 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         $user = $token->getUser();
         if ($user instanceof User) {
             $this->connection->update('user', ['last_sign_in' => $this->clock->now()->format('Y-m-d H:i:s')], ['id' => $user->id()]);
+            $this->record->add($user->id(), 'sign-in.succeeded', 'signed in', 'coaches/'.$user->id());
         }
 
         return $this->view->response($user instanceof User ? $user : null);
@@ -37,19 +46,43 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
 
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
     {
-        return $exception instanceof TooManyLoginAttemptsAuthenticationException
+        $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
+        /** @var array{id: int|string, active: int|string}|false $account */
+        $account = \is_string($name) ? $this->connection->fetchAssociative('SELECT id, active FROM user WHERE email = ?', [EmailAddress::of($name)]) : false;
+        $held = $exception instanceof TooManyLoginAttemptsAuthenticationException;
+        if (!$held && (false === $account || !(bool) $account['active'])) {
+            $this->takeAsLong($request);
+        }
+        if (false !== $account) {
+            $this->record->add((int) $account['id'], 'sign-in.failed', match (true) {
+                $held => 'was held back after too many tries to sign in',
+                (bool) $account['active'] => 'failed to sign in: the password was wrong',
+                default => 'failed to sign in: the account is blocked',
+            }, 'coaches/'.$account['id']);
+        } elseif (!$held) {
+            $this->record->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
+        }
+
+        return $held
             ? ProblemResponse::of(429, 'too-many-tries', 'Too many tries. Wait a minute, then sign in again.')
             : ProblemResponse::of(401, 'sign-in-failed', 'The e-mail address or the password is not right.');
-    }
-
-    public function start(Request $request, ?AuthenticationException $authException = null): Response
-    {
-        return ProblemResponse::of(401, 'sign-in-needed', 'Sign in first.');
     }
 
     #[AsEventListener]
     public function signedOut(LogoutEvent $event): void
     {
         $event->setResponse(new Response(status: 204));
+    }
+
+    /** A password is hashed where there is none to compare, so that the time says nothing about who has an account. */
+    private function takeAsLong(Request $request): void
+    {
+        $body = json_decode($request->getContent(), true);
+        $password = \is_array($body) && \is_string($body['password'] ?? null) ? $body['password'] : '';
+        try {
+            $this->hasher->hashPassword(new User('nobody@nowhere.example', 'Nobody', GymRole::Coach), $password);
+        } catch (InvalidPasswordException) {
+            // Too long to be anybody's: refused at once for known names, too.
+        }
     }
 }

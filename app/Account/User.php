@@ -31,8 +31,12 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(nullable: true)]
     private ?\DateTimeImmutable $lastSignIn = null;
 
+    /** How often all sessions of the account were ended; one that knows another count is not good any more. */
+    #[ORM\Column(options: ['default' => 0])]
+    private int $sessionsEnded = 0;
+
     public function __construct(
-        #[ORM\Column(length: 180, unique: true)]
+        #[ORM\Column(length: 180, unique: true, options: ['charset' => 'utf8mb4', 'collation' => 'utf8mb4_nopad_bin'])]
         private readonly string $email,
         #[ORM\Column(length: 80)]
         private readonly string $name,
@@ -77,9 +81,26 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         return $this->active;
     }
 
-    public function activate(bool $active): void
+    public function letIn(): void
     {
-        $this->active = $active;
+        $this->active = true;
+    }
+
+    /** They can no longer sign in, and where they are signed in they are not any more, also if they are let in again. */
+    public function block(): void
+    {
+        $this->active = false;
+        $this->endSessions();
+    }
+
+    public function endSessions(): void
+    {
+        ++$this->sessionsEnded;
+    }
+
+    public function sessionsEnded(): int
+    {
+        return $this->sessionsEnded;
     }
 
     public function lastSignIn(): ?\DateTimeImmutable
@@ -131,7 +152,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     /**
      * Whether the stored account is what this one, from a session, was made of.
      *
-     * @param array{password: string, role: string, email: string, name: string, scheme: string|null} $row as it is stored
+     * @param array{password: string, role: string, email: string, name: string, scheme: string|null, sessions_ended: int|string} $row as it is stored
      */
     public function isStill(array $row): bool
     {

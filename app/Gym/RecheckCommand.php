@@ -14,9 +14,10 @@ use Periplus\Core\Flow\HouseRules;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** What the library keeps of each check is computed anew; bin/start asks for it when the core has changed. */
+/** What the library keeps of each check is computed anew; bin/start asks for it with the digest of the core, when that has changed. */
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {
@@ -25,11 +26,17 @@ final class RecheckCommand extends Command
         parent::__construct();
     }
 
+    protected function configure(): void
+    {
+        $this->addOption('core', null, InputOption::VALUE_REQUIRED, 'Digest of the core, remembered once all is done');
+    }
+
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $head = $this->connection->fetchOne("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH' ORDER BY id LIMIT 1");
         if (!is_numeric($head)) {
             $output->writeln('There is no head coach yet, and so no library.');
+            $this->remember($input);
 
             return Command::SUCCESS;
         }
@@ -37,7 +44,16 @@ final class RecheckCommand extends Command
             $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->rechecks->refresh($set, (int) $head)));
         }
         $this->shelf->refill(fn (Content $content): Checked => $this->library->checked($this->drafts->of($content)));
+        $this->remember($input);
 
         return Command::SUCCESS;
+    }
+
+    private function remember(InputInterface $input): void
+    {
+        $core = $input->getOption('core');
+        if (\is_string($core)) {
+            $this->connection->update('gym', ['checked_by' => $core], ['id' => 1]);
+        }
     }
 }

@@ -11,29 +11,30 @@ use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
 use Symfony\Component\Validator\Exception\ValidationFailedException;
 
 /** Turns every exception into an answer that a person can act on. */
-#[AsEventListener]
+#[AsEventListener(priority: 2)]
 final readonly class ProblemListener
 {
-    /** What MariaDB's client says when the server went in the middle: gone away, lost during a query, shutting down. */
-    private const CUT_OFF = [2006, 2013, 1053, 4031];
+    /** What MariaDB's client says when the server is not there or went in the middle: gone away, lost during a query, shutting down. */
+    private const CUT_OFF = [2002, 2006, 2013, 1053, 4031];
+    /** Full table, full disk; and a storage engine that says so with its own number, 28. */
+    private const FULL = [1021, 1114];
+    private const ENGINE = 1030;
+    /** While an upgrade is under way nothing is written. */
+    private const READ_ONLY = 1290;
 
-    public function __construct(private LoggerInterface $logger)
+    public function __construct(private LoggerInterface $logger, private TokenStorageInterface $tokens)
     {
     }
 
     public function __invoke(ExceptionEvent $event): void
     {
-        $error = $event->getThrowable();
-        // The firewall answers these two itself: with the sign-in sentence, or by coming back here as 403.
-        if ($error instanceof AuthenticationException || $error instanceof AccessDeniedException) {
-            return;
-        }
-        $event->setResponse($this->answer($error));
+        $event->setResponse($this->answer($event->getThrowable()));
     }
 
     private function answer(\Throwable $error): ProblemResponse
@@ -44,9 +45,15 @@ final readonly class ProblemListener
         if ($error->getPrevious() instanceof ValidationFailedException) {
             return $this->invalid($error->getPrevious());
         }
+        // Answered before the firewall would: it keeps a session for a stranger, to come back to the same address.
+        if ($error instanceof AuthenticationException || $error instanceof AccessDeniedException) {
+            return null === $this->tokens->getToken()?->getUser()
+                ? ProblemResponse::of(401, 'sign-in-needed', 'Sign in first.')
+                : ProblemResponse::of(403, 'not-allowed', 'Your role does not allow this.');
+        }
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
-            if ($cause instanceof ConnectionException || $cause instanceof RetryableException || ($cause instanceof DriverException && \in_array($cause->getCode(), self::CUT_OFF, true))) {
-                $response = ProblemResponse::of(503, 'database-away', 'The library is not to be reached for the moment. Nothing was saved; try again shortly.');
+            $response = $this->ofDatabase($cause);
+            if (null !== $response) {
                 $response->headers->set('Retry-After', '3');
 
                 return $response;
@@ -58,6 +65,23 @@ final readonly class ProblemListener
         $this->logger->critical('Unexpected: '.$error->getMessage(), ['exception' => $error]);
 
         return ProblemResponse::of(500, 'unexpected', 'Something went wrong on our side. Nothing was saved; try again.');
+    }
+
+    /** What the database could not do, and a coach can only wait for. */
+    private function ofDatabase(\Throwable $cause): ?ProblemResponse
+    {
+        $code = match (true) {
+            $cause instanceof \PDOException => (int) ($cause->errorInfo[1] ?? $cause->getCode()),
+            $cause instanceof DriverException => (int) $cause->getCode(),
+            default => 0,
+        };
+
+        return match (true) {
+            $cause instanceof ConnectionException, $cause instanceof RetryableException, \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(503, 'database-away', 'The library is not to be reached for the moment. Nothing was saved; try again shortly.'),
+            \in_array($code, self::FULL, true), self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(503, 'disk-full', 'The disk of the gym\'s server is full, so nothing was saved. Whoever looks after the server has to make room; then try again.'),
+            self::READ_ONLY === $code => ProblemResponse::of(503, 'upgrade-under-way', 'Periplus is being brought up to date. Nothing was saved; try again in a minute.'),
+            default => null,
+        };
     }
 
     private function invalid(ValidationFailedException $failed): ProblemResponse
@@ -74,7 +98,6 @@ final readonly class ProblemListener
     {
         $response = match ($error->getStatusCode()) {
             400 => ProblemResponse::of(400, 'unreadable-request', 'This request is not JSON that can be read.'),
-            403 => ProblemResponse::of(403, 'not-allowed', 'Your role does not allow this.'),
             404 => ProblemResponse::of(404, 'not-found', 'There is nothing here. It may have been moved.'),
             405 => ProblemResponse::of(405, 'wrong-method', 'This address does not take that kind of request.'),
             413 => ProblemResponse::of(413, 'too-large', 'This is larger than the server takes.'),

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Http;
 
-use Periplus\App\Account\SessionView;
+use Periplus\App\Account\RequestToken;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
-use Symfony\Component\Security\Csrf\CsrfToken;
-use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 /** Lets no write through without the session's token, and none that is larger than any form of ours. */
 #[AsEventListener(priority: 20)]
@@ -19,7 +17,7 @@ final readonly class WriteGuard
     /** Largest file to be imported, in bytes. */
     public const LARGEST_IMPORT = 4_194_304;
 
-    public function __construct(private CsrfTokenManagerInterface $tokens)
+    public function __construct(private RequestToken $token)
     {
     }
 
@@ -33,8 +31,7 @@ final readonly class WriteGuard
         if ((int) $request->headers->get('Content-Length', '0') > $largest || \strlen($request->getContent()) > $largest) {
             throw new Problem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024));
         }
-        $token = (string) $request->headers->get('X-CSRF-Token');
-        if (!$this->tokens->isTokenValid(new CsrfToken(SessionView::TOKEN_ID, $token))) {
+        if (!$this->token->isValid($request)) {
             throw new Problem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
         }
     }

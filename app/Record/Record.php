@@ -32,6 +32,15 @@ final readonly class Record
         ]);
     }
 
+    /** What a stranger can bring about as often as they like is written at most once in that many seconds. */
+    public function addOnce(string $what, string $says, int $seconds): void
+    {
+        $since = $this->clock->now()->modify('-'.$seconds.' seconds')->format('Y-m-d H:i:s');
+        if (false === $this->connection->fetchOne('SELECT id FROM record WHERE what = ? AND says = ? AND created_at > ? ORDER BY id DESC LIMIT 1', [$what, $says, $since])) {
+            $this->add(null, $what, $says);
+        }
+    }
+
     /** @return array{entries: list<array<string, mixed>>, total: int} the newest first */
     public function page(int $page, int $size, string $what = ''): array
     {

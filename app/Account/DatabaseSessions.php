@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Doctrine\DBAL\Connection;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
+
+/**
+ * Sessions in the database, by a digest of their id, so that nobody who reads the table can take one up. No session is
+ * held while a request runs: what a session has is written when somebody signs in, and seldom after that. Of each there
+ * is a copy in memory for a short while, with which coaches go on checking while the database is away.
+ */
+final class DatabaseSessions extends PdoSessionHandler
+{
+    private const MEMORY = 'periplus.session.';
+    /** How long the copy is good for, s. */
+    private const KEPT = 600;
+
+    /** @var array<string, true> digests of sessions that were there when they were read */
+    private array $known = [];
+
+    public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly Connection $connection)
+    {
+        parent::__construct($url, ['db_table' => 'session', 'lock_mode' => self::LOCK_NONE, 'db_connection_options' => [\PDO::ATTR_PERSISTENT => true]]);
+    }
+
+    protected function doRead(#[\SensitiveParameter] string $sessionId): string
+    {
+        $id = self::digest($sessionId);
+        try {
+            $data = parent::doRead($id);
+        } catch (\PDOException $away) {
+            $copy = apcu_enabled() ? apcu_fetch(self::MEMORY.$id) : false;
+
+            return \is_string($copy) ? $copy : throw $away;
+        }
+        if ('' !== $data) {
+            $this->known[$id] = true;
+            $this->copy($id, $data);
+        }
+
+        return $data;
+    }
+
+    protected function doWrite(#[\SensitiveParameter] string $sessionId, string $data): bool
+    {
+        $id = self::digest($sessionId);
+        if (isset($this->known[$id])) {
+            try {
+                // One that was ended meanwhile stays ended.
+                $this->connection->executeStatement('UPDATE session SET sess_data = ?, sess_lifetime = ?, sess_time = ? WHERE sess_id = ?', [$data, time() + (int) \ini_get('session.gc_maxlifetime'), time(), $id]);
+            } catch (\Doctrine\DBAL\Exception) {
+                // The database went away: what was read of the session still holds.
+                return true;
+            }
+        } else {
+            parent::doWrite($id, $data);
+        }
+        $this->copy($id, $data);
+
+        return true;
+    }
+
+    /** A session in use is written once a minute, when its time of use is: that is often enough for its age. */
+    public function updateTimestamp(#[\SensitiveParameter] string $sessionId, string $data): bool
+    {
+        return true;
+    }
+
+    protected function doDestroy(#[\SensitiveParameter] string $sessionId): bool
+    {
+        $id = self::digest($sessionId);
+        unset($this->known[$id]);
+        if (apcu_enabled()) {
+            apcu_delete(self::MEMORY.$id);
+        }
+
+        return parent::doDestroy($id);
+    }
+
+    private function copy(string $id, string $data): void
+    {
+        if (apcu_enabled()) {
+            apcu_store(self::MEMORY.$id, $data, self::KEPT);
+        }
+    }
+
+    private static function digest(string $sessionId): string
+    {
+        return hash('sha256', $sessionId);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Periplus\App\Http\Problem;
+
+/**
+ * What a password must not be: short, among the worst, or one's own name. Length first, and nothing is asked about kinds
+ * of characters (NIST SP 800-63B, section 5.1.1.2).
+ */
+final readonly class PasswordRules
+{
+    public const SHORTEST = 10;
+    public const LONGEST = 200;
+    private const WORST = __DIR__.'/worst-passwords.txt';
+    /** Parts of a name shorter than this may stand in a password. */
+    private const PART = 4;
+
+    /**
+     * @param string $field where the password stands in the request
+     *
+     * @throws Problem with the sentence for that field
+     */
+    public static function require(string $password, string $field, string $name, string $email): void
+    {
+        $mistake = self::mistake($password, $name, $email);
+        if (null !== $mistake) {
+            throw new Problem(422, 'invalid', $mistake, ['violations' => [['field' => $field, 'message' => $mistake]]]);
+        }
+    }
+
+    private static function mistake(string $password, string $name, string $email): ?string
+    {
+        $length = mb_strlen($password);
+        $plain = mb_strtolower($password);
+        $letters = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', $plain);
+        $own = array_filter([...preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($name.' '.strtok($email, '@'))) ?: [], strtok($email, '@')], static fn (string|false $part): bool => \is_string($part) && mb_strlen($part) >= self::PART);
+        $rest = str_replace(array_map(strval(...), $own), '', $plain);
+
+        return match (true) {
+            $length < self::SHORTEST => \sprintf('A password has at least %d characters.', self::SHORTEST),
+            $length > self::LONGEST => \sprintf('A password has at most %d characters.', self::LONGEST),
+            mb_strlen($rest) < self::SHORTEST - 4 && $rest !== $plain => 'A password that is made of your own name or address is the first that is tried. Choose another.',
+            1 === preg_match('/^(.{1,4}?)\1+$/us', $letters), self::isRow($letters), \in_array($letters, self::worst(), true) => 'This password is among the first that are tried. Choose another, such as four words that have nothing to do with each other.',
+            default => null,
+        };
+    }
+
+    /** Whether it runs along the keyboard, the alphabet or the numbers. */
+    private static function isRow(string $letters): bool
+    {
+        foreach (['abcdefghijklmnopqrstuvwxyz', '01234567890123456789', 'qwertyuiopasdfghjklzxcvbnm', 'qwertzuiopasdfghjklyxcvbnm', 'azertyuiopqsdfghjklmwxcvbn', '1qaz2wsx3edc4rfv5tgb6yhn', '1q2w3e4r5t6y7u8i9o0p'] as $row) {
+            if ('' !== $letters && (str_contains($row, $letters) || str_contains(strrev($row), $letters))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> */
+    private static function worst(): array
+    {
+        $lines = file(self::WORST, \FILE_IGNORE_NEW_LINES | \FILE_SKIP_EMPTY_LINES);
+
+        return false === $lines ? [] : array_values(array_filter($lines, static fn (string $line): bool => !str_starts_with($line, '#')));
+    }
+}

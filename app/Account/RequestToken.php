@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Security\Csrf\CsrfToken;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
+
+/**
+ * The token that every write sends back in a header, which no page of elsewhere can set. Whoever is signed in has one of
+ * their session; whoever is not has one for all, so that nothing is kept for a stranger.
+ */
+final readonly class RequestToken
+{
+    private const ID = 'api';
+
+    public function __construct(private CsrfTokenManagerInterface $tokens, #[Autowire('%kernel.secret%')] private string $secret)
+    {
+    }
+
+    public function of(?User $user): string
+    {
+        return null === $user ? $this->ofStrangers() : $this->tokens->getToken(self::ID)->getValue();
+    }
+
+    public function isValid(Request $request): bool
+    {
+        $token = (string) $request->headers->get('X-CSRF-Token');
+
+        return $this->isOurs($request) && (hash_equals($this->ofStrangers(), $token)
+            ? !$request->hasPreviousSession() || !$request->getSession()->has('_csrf/'.self::ID)
+            : $request->hasPreviousSession() && $this->tokens->isTokenValid(new CsrfToken(self::ID, $token)));
+    }
+
+    /** A browser says which page a write comes from; other programs need not. */
+    private function isOurs(Request $request): bool
+    {
+        $origin = $request->headers->get('Origin');
+
+        return null === $origin || $origin === $request->getSchemeAndHttpHost() || parse_url($origin, \PHP_URL_HOST) === $request->getHost();
+    }
+
+    private function ofStrangers(): string
+    {
+        return hash_hmac('sha256', 'whoever is not signed in', $this->secret);
+    }
+}

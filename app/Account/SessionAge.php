@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Psr\Clock\ClockInterface;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\RequestEvent;
+
+/** Ends a session some time after signing in, however much it is used; the framework ends one that is not used. */
+#[AsEventListener(priority: 24)]
+final readonly class SessionAge
+{
+    /** s */
+    public const MOST = 30 * 86_400;
+
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
+    public function __invoke(RequestEvent $event): void
+    {
+        if (!$event->isMainRequest() || !$event->getRequest()->hasPreviousSession()) {
+            return;
+        }
+        $session = $event->getRequest()->getSession();
+        $session->start();
+        if ($session->getMetadataBag()->getCreated() < $this->clock->now()->getTimestamp() - self::MOST) {
+            $session->invalidate();
+        }
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Http;
+
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\ControllerEvent;
+use Symfony\Component\HttpKernel\Event\FinishRequestEvent;
+use Symfony\Component\Lock\LockFactory;
+use Symfony\Component\Lock\SharedLockInterface;
+use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
+
+/** Lets no account, and not all of them together, take every process that answers: typing is answered at any time. */
+final class HeavyWorkGuard
+{
+    private const OF_ONE = 2;
+    /** Two of six processes stay for everything else; see pm.max_children in bin/servers.sh. */
+    private const OF_ALL = 4;
+
+    /** @var list<SharedLockInterface> */
+    private array $held = [];
+
+    public function __construct(private readonly LockFactory $locks, private readonly TokenStorageInterface $tokens)
+    {
+    }
+
+    #[AsEventListener]
+    public function begin(ControllerEvent $event): void
+    {
+        if (!$event->isMainRequest() || [] === $event->getAttributes(HeavyWork::class)) {
+            return;
+        }
+        $account = $this->tokens->getToken()?->getUserIdentifier() ?? '';
+        if (!$this->take('account.'.hash('xxh64', $account), self::OF_ONE)) {
+            throw new Problem(429, 'busy', 'Two such tasks of yours are under way. Wait for one of them, then try again.');
+        }
+        if (!$this->take('gym', self::OF_ALL)) {
+            $this->end();
+            throw new Problem(503, 'busy', 'The gym is busy with other long tasks. Try again in a moment.');
+        }
+    }
+
+    #[AsEventListener(FinishRequestEvent::class)]
+    public function end(): void
+    {
+        foreach ($this->held as $lock) {
+            $lock->release();
+        }
+        $this->held = [];
+    }
+
+    private function take(string $name, int $most): bool
+    {
+        for ($place = 1; $place <= $most; ++$place) {
+            $lock = $this->locks->createLock("heavy.$name.$place", ttl: null);
+            if ($lock->acquire()) {
+                $this->held[] = $lock;
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,92 @@
+# Shared by bin/start and bin/periplus: brings the tables of a gym into the form that this version keeps them in.
+# It is done in a database beside the one in use, which takes its place when complete, in one statement. Whatever stops
+# it, a kill, a full disk or data that cannot be brought over, leaves the gym as it was, and it can be begun again.
+
+# The migrations that this version knows, and those that a database has behind it; the oldest first.
+known_migrations() { (cd "$ROOT/app/Migrations" && printf '%s\n' Version*.php | sed 's/\.php$//' | sort); }
+applied_migrations() { # DATABASE
+    [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = '$1' AND table_name = 'doctrine_migration_versions'")" ] || return 0
+    sql -e "SELECT SUBSTRING_INDEX(version, '\\\\', -1) FROM \`$1\`.doctrine_migration_versions ORDER BY 1"
+}
+
+is_newer() { [ -n "$(comm -13 <(known_migrations) <(applied_migrations "$1"))" ]; } # DATABASE
+
+# Commands of the application on that database, with all rights in it, also while the gym is kept from writing.
+console_on() { # DATABASE COMMAND...
+    local database=$1; shift
+    DATABASE_URL="mysql://$(id -un)@localhost/$database?unix_socket=${DB_SOCKET// /%20}&charset=utf8mb4" console "$@"
+}
+migrate_next() { console_on periplus_next doctrine:migrations:migrate "$@" --no-interaction --allow-no-migration; } # [VERSION]
+
+# Makes periplus_next from what a database holds. The tables are made anew, as they were at the last migration that was
+# completed, and filled: what a migration that was cut off once left in the old ones is not carried along.
+bring_over() { # DATABASE
+    local from=$1 last table columns
+    sql -e "DROP DATABASE IF EXISTS periplus_next; CREATE DATABASE periplus_next"
+    last=$(applied_migrations "$from" | tail -n 1)
+    if [ -n "$last" ]; then
+        migrate_next "Periplus\\App\\Migrations\\$last"
+        for table in $(sql -e "SELECT a.table_name FROM information_schema.tables a JOIN information_schema.tables b ON b.table_schema = '$from' AND b.table_name = a.table_name WHERE a.table_schema = 'periplus_next' AND a.table_name <> 'doctrine_migration_versions'"); do
+            columns=$(sql -e "SELECT GROUP_CONCAT(CONCAT('\`', a.column_name, '\`')) FROM information_schema.columns a JOIN information_schema.columns b ON b.table_schema = '$from' AND b.table_name = a.table_name AND b.column_name = a.column_name WHERE a.table_schema = 'periplus_next' AND a.table_name = '$table'")
+            sql -e "SET SESSION sql_mode = '', foreign_key_checks = 0; DELETE FROM periplus_next.\`$table\`; INSERT INTO periplus_next.\`$table\` ($columns) SELECT $columns FROM \`$from\`.\`$table\`"
+        done
+    fi
+    migrate_next
+}
+
+# Everything that is computed from the core, where the core is another than the one it was computed with.
+recompute() { console_on "$1" gym:recheck --core="$(core_digest)"; } # DATABASE
+core_digest() { digest core; }
+
+# Moves every table of periplus_next in place of the one in use, in one statement, which is done whole or not at all;
+# what was in use is kept as periplus_before until the next time. What was found by revisions of before is not found
+# again: the gym's revision goes on above both.
+swap_in() {
+    local table moves=''
+    sql -e "CREATE DATABASE IF NOT EXISTS periplus; DROP DATABASE IF EXISTS periplus_before; CREATE DATABASE periplus_before"
+    if [ -n "$(sql -e "SELECT 1 FROM information_schema.columns WHERE table_schema = 'periplus' AND table_name = 'gym' AND column_name = 'revision'")" ]; then
+        sql -e "UPDATE periplus_next.gym SET revision = 1000 + GREATEST(revision, (SELECT MAX(revision) FROM periplus.gym))"
+    fi
+    for table in $(sql -e "SHOW TABLES IN periplus"); do moves+="periplus.\`$table\` TO periplus_before.\`$table\`, "; done
+    for table in $(sql -e "SHOW TABLES IN periplus_next"); do moves+="periplus_next.\`$table\` TO periplus.\`$table\`, "; done
+    sql -e "SET foreign_key_checks = 0; RENAME TABLE ${moves%, }"
+    sql -e "DROP DATABASE periplus_next"
+}
+
+# Brings the gym up to date where it is not; pages that are served meanwhile can be read, and say so when one writes.
+upgrade() {
+    local applied
+    sql -e "CREATE DATABASE IF NOT EXISTS periplus; DROP DATABASE IF EXISTS periplus_next"
+    applied=$(applied_migrations periplus)
+    if is_newer periplus; then
+        fail "This gym was kept by a newer version of Periplus. Nothing was changed. Take that version of Periplus again, or put back a backup of this one: bin/periplus restore FILE (those made before an upgrade are in $STATE/backups)."
+    fi
+    if [ "$applied" != "$(known_migrations)" ]; then
+        trap 'upgrade_failed' EXIT
+        sql -e "SET GLOBAL read_only = 1"
+        if [ -n "$applied" ]; then
+            UPGRADED_FROM=$STATE/backups/before-upgrade-$(date -u +%Y%m%d-%H%M%S).tar
+            say "Writing a backup of the gym to $UPGRADED_FROM ..."
+            backup "$UPGRADED_FROM"
+        fi
+        step "Bringing the tables up to date" bring_over periplus
+        step "Looking after the demo gym" console_on periplus_next gym:demo
+        step "Checking the library anew" recompute periplus_next
+        swap_in
+        trap - EXIT
+        keep_newest 5 "$STATE/backups"
+    elif [ "$(sql -e "SELECT checked_by FROM periplus.gym WHERE id = 1")" != "$(core_digest)" ]; then
+        step "Checking the library anew" recompute periplus
+    fi
+}
+UPGRADED_FROM=
+
+upgrade_failed() {
+    sql -e "SET GLOBAL read_only = 0; DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true
+    say "The upgrade was not completed; the gym's data is as it was."
+    [ -z "$UPGRADED_FROM" ] || say "Run bin/start again, or go back to the version of Periplus that kept it until now. A backup from before is $UPGRADED_FROM."
+}
+
+keep_newest() { # COUNT FOLDER
+    find "$2" -maxdepth 1 -name 'before-upgrade-*.tar' | sort -r | tail -n "+$(($1 + 1))" | xargs -r -d '\n' rm -f
+}
