@@ -36,8 +36,9 @@ final readonly class PasswordRules
         $length = mb_strlen($password);
         $plain = mb_strtolower($password);
         $letters = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', $plain);
-        $own = array_filter([...preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($name.' '.strtok($email, '@'))) ?: [], strtok($email, '@')], static fn (string|false $part): bool => \is_string($part) && mb_strlen($part) >= self::PART);
-        $rest = str_replace(array_map(strval(...), $own), '', $plain);
+        $address = explode('@', mb_strtolower($email))[0];
+        preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower($name).' '.$address, $own);
+        $rest = str_replace([$address, ...array_filter($own[0], static fn (string $part): bool => mb_strlen($part) >= self::PART)], '', $plain);
 
         return match (true) {
             $length < self::SHORTEST => \sprintf('A password has at least %d characters.', self::SHORTEST),

@@ -21,7 +21,7 @@ final readonly class GenerateRequest
         #[Assert\Range(min: Wishes::SHORTEST, max: Wishes::LONGEST, notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.')]
         public int $length = 4,
         #[Assert\Count(min: 1, max: 4, minMessage: 'Choose at least one weapon.')]
-        #[Assert\All([new Assert\Choice(choices: ['hand', 'elbow', 'leg', 'knee'], message: 'A weapon is hand, elbow, leg or knee.')])]
+        #[Assert\All([new Assert\NotNull(message: 'A weapon is hand, elbow, leg or knee.'), new Assert\Choice(choices: ['hand', 'elbow', 'leg', 'knee'], message: 'A weapon is hand, elbow, leg or knee.')])]
         public array $weapons = ['hand'],
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
         public ?int $level = null,

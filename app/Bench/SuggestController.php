@@ -6,6 +6,7 @@ namespace Periplus\App\Bench;
 
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Library\Combinations;
 use Periplus\Core\Flow\Generate\HarvestDocument;
 use Periplus\Core\Flow\Mend\MendDocument;
@@ -35,6 +36,7 @@ final readonly class SuggestController
 
     /** Chains that are in the library already are not made again. */
     #[Route('/api/generate', methods: 'POST')]
+    #[HeavyWork]
     public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, HarvestDocument $harvest): JsonResponse
     {
         return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $this->schemes->named($request->scheme), $this->combinations->fingerprints()));

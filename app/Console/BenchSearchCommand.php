@@ -17,7 +17,7 @@ final class BenchSearchCommand extends Command
     private const LISTS = ['', 'page=20', 'sort=level&page=3', 'sort=updated&direction=down', 'verdict=flows&weapon=leg', 'level=2'];
     private const SEARCHES = [
         'starts 1', 'ends kick', 'has 2 3', 'has lead-hook body then rear kick', 'no switch', 'length 3..5', 'liver', 'starts 1 ends kick liver', 'harbour', 'harbour lantern',
-        'theme slips', '1 2 3', 'level 2 flows', 'has 38 38 38', 'hook', 'from orthodox no kick', 'drilled never starts 3', 'zzzz',
+        'theme slips', '1 2 3', 'level 2 flows', 'has 38 38 38', 'hook', 'from orthodox no kick', 'starts 3 or 4', 'zzzz',
     ];
     private const CHAINS = ['1 2', '1 2 3 exit', '1 2 3b slip left 2 14l', '13 2 3 6 14h exit 1 2', '1 2 3 2 1 2 3 2', '2 3b 2', '14 2 3'];
     private const ROUNDS = 9;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Periplus\App\Account\User;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Lines;
 use Periplus\Core\Flow\Example;
@@ -63,6 +64,7 @@ final readonly class HouseRulesController
 
     #[Route('/api/rechecks/{id<\d{1,9}>}/advance', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
     public function advance(int $id, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->rechecks->advance($id, self::STEP), $user);
@@ -70,6 +72,7 @@ final readonly class HouseRulesController
 
     #[Route('/api/rechecks/{id<\d{1,9}>}/save', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
     public function save(int $id, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->rechecks->save($id, $user->id()), $user);

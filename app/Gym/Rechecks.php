@@ -15,6 +15,7 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Scheme;
@@ -157,6 +158,12 @@ final readonly class Rechecks
              WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
             $of,
         );
+        // A level that no coach chose follows.
+        $risen = 'FROM combination c JOIN recheck_result r ON r.combination_id = c.id WHERE r.recheck_id = ? AND c.rules = ? AND c.level <> r.level AND c.level_chosen = 0';
+        $levels = array_map(static fn (int $level): string => Marks::trait('level', $level), range(1, 3));
+        $this->connection->executeStatement("DELETE FROM combination_mark WHERE mark IN (?) AND combination_id IN (SELECT c.id $risen)", [$levels, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
+        $this->connection->executeStatement("INSERT INTO combination_mark (mark, combination_id) SELECT CONCAT(?, r.level), c.id $risen AND c.archived_at IS NULL", [Marks::trait('level', ''), ...$of]);
+        $this->connection->executeStatement("UPDATE combination SET level = (SELECT r.level FROM recheck_result r WHERE r.recheck_id = ? AND r.combination_id = combination.id) WHERE id IN (SELECT id FROM (SELECT c.id $risen) changed)", [$recheck->id, ...$of]);
     }
 
     /**
@@ -237,11 +244,11 @@ final readonly class Rechecks
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $scheme, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $report = $this->check->run(new Voice($chain, $stance), $circumstances);
-            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->ledger->length()));
+            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->ledger->length()), Scale::builtIn()->of($report)->level);
         }
         $this->connection->executeStatement(
-            'REPLACE INTO recheck_result (recheck_id, combination_id, combination_version, verdict_before, verdict, length_ms) VALUES '
-            .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?)')),
+            'REPLACE INTO recheck_result (recheck_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '
+            .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?, ?)')),
             $values,
         );
     }

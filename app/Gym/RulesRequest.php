@@ -16,7 +16,7 @@ use Symfony\Component\Validator\Context\ExecutionContextInterface;
 #[Assert\Callback('validate')]
 final readonly class RulesRequest
 {
-    /** @param array<string, string> $severities by finding id */
+    /** @param array<mixed> $severities by finding id: off, hint, should or must */
     public function __construct(
         public Schools $schools,
         public array $severities,
@@ -34,7 +34,7 @@ final readonly class RulesRequest
         }
         foreach ($this->severities as $id => $severity) {
             if (!isset($known[$id])) {
-                $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr($id, 0, 40)))->atPath('severities')->addViolation();
+                $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))->atPath('severities')->addViolation();
             } elseif (!\in_array($severity, ['off', 'hint', 'should', 'must'], true)) {
                 $context->buildViolation(\sprintf('"%s" is off, hint, should or must.', $known[$id]))->atPath('severities.'.$id)->addViolation();
             }
@@ -49,7 +49,11 @@ final readonly class RulesRequest
 
     public function over(HouseRules $rules): HouseRules
     {
-        $severities = array_map(static fn (string $severity): string => Severity::from($severity)->value, $this->severities);
+        $severities = [];
+        foreach ($this->severities as $id => $severity) {
+            // Validated before.
+            $severities[(string) $id] = Severity::from(\is_string($severity) ? $severity : '')->value;
+        }
         $row = $rules->toArray();
 
         return HouseRules::of([...$row, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => $this->thresholds->toArray()]);

@@ -70,11 +70,10 @@ final readonly class ProblemListener
     /** What the database could not do, and a coach can only wait for. */
     private function ofDatabase(\Throwable $cause): ?ProblemResponse
     {
-        $code = match (true) {
-            $cause instanceof \PDOException => (int) ($cause->errorInfo[1] ?? $cause->getCode()),
-            $cause instanceof DriverException => (int) $cause->getCode(),
-            default => 0,
-        };
+        $code = $cause instanceof DriverException ? $cause->getCode() : 0;
+        if ($cause instanceof \PDOException && is_numeric($cause->errorInfo[1] ?? null)) {
+            $code = (int) $cause->errorInfo[1];
+        }
 
         return match (true) {
             $cause instanceof ConnectionException, $cause instanceof RetryableException, \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(503, 'database-away', 'The library is not to be reached for the moment. Nothing was saved; try again shortly.'),

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Periplus\App\InOut;
 
+use Periplus\App\Http\PlainText;
 use Periplus\App\Http\Problem;
 
 /** Cuts a file into its combinations. What cannot be cut is said with its line; nothing is guessed. */
 final readonly class Entries
 {
     public const MOST = 10_000;
+    /** Columns of a CSV file; a library has ten. */
+    private const MOST_COLUMNS = 100;
     private const SHOWN = 200;
     private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
 
@@ -34,16 +37,28 @@ final readonly class Entries
         if ([] === $entries) {
             throw self::broken('There is no combination in this file.');
         }
-        if (\count($entries) > self::MOST) {
-            throw self::broken(\sprintf('This file has %s combinations; at most %s are imported at a time. Split it.', number_format(\count($entries)), number_format(self::MOST)));
-        }
 
         return $entries;
+    }
+
+    /**
+     * Refuses a file that goes on beyond the bound, as soon as it is known: the rest of it is not read.
+     *
+     * @param int $count of entries so far
+     */
+    private static function bound(int $count): void
+    {
+        if ($count > self::MOST) {
+            throw self::broken(\sprintf('This file has more than %s combinations, which is as many as are imported at a time. Split it.', number_format(self::MOST)));
+        }
     }
 
     /** @return list<Entry> */
     private static function json(string $content): array
     {
+        $content = PlainText::json($content);
+        $lines = JsonPlace::ofItems($content, 'combinations', self::MOST + 1);
+        self::bound(\count($lines));
         $data = json_decode($content, true, 32);
         if (null === $data && \JSON_ERROR_NONE !== json_last_error()) {
             $place = JsonPlace::ofMistake($content);
@@ -55,7 +70,7 @@ final readonly class Entries
         if (Export::VERSION !== ($data['version'] ?? null)) {
             throw self::broken(\sprintf('This library is of version %s, and version %d is understood here. Export it anew.', \is_scalar($data['version'] ?? null) ? (string) $data['version'] : 'unknown', Export::VERSION));
         }
-        $lines = JsonPlace::ofItems($content, 'combinations');
+        self::bound(\count($data['combinations']));
         $entries = [];
         foreach (array_values($data['combinations']) as $at => $row) {
             $line = $lines[$at] ?? 1;
@@ -73,7 +88,7 @@ final readonly class Entries
                 'stance' => $string('stance', 'orthodox'),
                 'rules' => $string('rules', 'all-limbs'),
                 'themes' => $themes,
-                'level' => \is_int($row['level'] ?? null) ? $row['level'] : null,
+                'level' => \is_int($row['level'] ?? null) && false !== ($row['levelChosen'] ?? null) ? $row['level'] : null,
                 'note' => $string('note', ''),
                 'archived' => true === ($row['archived'] ?? false),
             ], stated: array_values(array_map(strval(...), array_intersect(array_keys($row), self::FIELDS))));
@@ -94,6 +109,9 @@ final readonly class Entries
         fwrite($stream, $content);
         rewind($stream);
         $first = fgetcsv($stream, null, ',', '"', '');
+        if (false !== $first && \count($first) > self::MOST_COLUMNS) {
+            throw self::broken(\sprintf('The first line of this file has %s columns; a library has %d. Is it another kind of file?', number_format(\count($first)), \count(Export::COLUMNS)), 1);
+        }
         $columns = array_map(static fn (?string $name): string => mb_strtolower(trim($name ?? '')), false === $first ? [] : $first);
         if (!\in_array('chain', $columns, true)) {
             throw self::broken('The first line of a CSV file names its columns, and one of them is "chain". The others may be '.implode(', ', array_diff(Export::COLUMNS, ['chain'])).'.', 1);
@@ -111,14 +129,15 @@ final readonly class Entries
             if ([null] === $cells) {
                 continue;
             }
-            $source = self::short(implode(',', $cells));
+            self::bound(\count($entries) + 1);
+            $source = self::short(implode(',', \array_slice($cells, 0, self::MOST_COLUMNS)));
             if (\count($cells) > \count($columns)) {
                 $entries[] = new Entry($line, $source, null, \sprintf('This line has %d cells, and there are %d columns. Is a comma missing its quotes?', \count($cells), \count($columns)));
                 continue;
             }
             $row = [];
             foreach ($columns as $at => $column) {
-                $row[$column] = (string) preg_replace("/^'(?='*[=+\\-@\\t\\r])/", '', $cells[$at] ?? '');
+                $row[$column] = Csv::read($cells[$at] ?? '');
             }
             $or = static fn (string $column, string $default): string => '' === trim($row[$column] ?? '') ? $default : trim($row[$column]);
             $entries[] = new Entry($line, $source, [
@@ -127,7 +146,7 @@ final readonly class Entries
                 'scheme' => $or('numbering', $given['scheme']),
                 'stance' => $or('stance', $given['stance']),
                 'rules' => $or('rules', $given['rules']),
-                'themes' => array_values(array_filter(array_map(trim(...), explode(';', $row['themes'] ?? '')), static fn (string $theme): bool => '' !== $theme)),
+                'themes' => Csv::readSeveral($row['themes'] ?? ''),
                 'level' => is_numeric($or('level', '')) ? (int) $or('level', '') : null,
                 'note' => $row['note'] ?? '',
                 'archived' => \in_array(mb_strtolower($or('archived', 'no')), ['yes', 'true', '1'], true),
@@ -142,14 +161,16 @@ final readonly class Entries
      */
     private static function text(string $content, array $given): array
     {
-        $lines = preg_split('/\R/u', $content);
         $entries = [];
+        // No more lines than could be entries and remarks between them are cut.
+        $lines = preg_split('/\r\n|\n|\r/', PlainText::lines($content), 10 * self::MOST);
         foreach (false === $lines ? [] : $lines as $at => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
             if ('' === $chain) {
                 // A line that begins with "#" is a remark.
                 continue;
             }
+            self::bound(\count($entries) + 1);
             $entries[] = new Entry($at + 1, self::short($line), [
                 'name' => $name, 'chain' => $chain, 'scheme' => $given['scheme'], 'stance' => $given['stance'], 'rules' => $given['rules'], 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
             ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\InOut;
 
+use Periplus\App\Http\PlainText;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\Row;
 use Periplus\Core\Notation\Scheme;
@@ -15,8 +16,6 @@ final readonly class Export
     public const FORMAT = 'periplus-library';
     public const VERSION = 1;
     public const COLUMNS = ['name', 'chain', 'numbering', 'stance', 'rules', 'themes', 'level', 'note', 'author', 'archived'];
-    /** A cell that begins like this would be taken for a formula by a spreadsheet. */
-    public const FORMULA = ['=', '+', '-', '@', "\t", "\r"];
 
     public function __construct(private Lines $lines, private ClockInterface $clock)
     {
@@ -45,6 +44,7 @@ final readonly class Export
                 'rules' => $content->rules,
                 'themes' => $content->themes,
                 'level' => $content->level,
+                'levelChosen' => true === $content->levelChosen,
                 'note' => $content->note,
                 'author' => $row->author['name'],
                 'archived' => null !== $row->archivedAt,
@@ -66,12 +66,12 @@ final readonly class Export
         foreach ($rows as $row) {
             $content = $row->content;
             $lines[] = [
-                $content->name, $this->lines->of($content, $scheme)['text'], $scheme->id, $content->stance->value, $content->rules, implode('; ', $content->themes),
+                $content->name, $this->lines->of($content, $scheme)['text'], $scheme->id, $content->stance->value, $content->rules, Csv::several($content->themes),
                 (string) $content->level, $content->note, $row->author['name'], null === $row->archivedAt ? 'no' : 'yes',
             ];
         }
 
-        return implode('', array_map(static fn (array $cells): string => implode(',', array_map(self::cell(...), $cells))."\r\n", $lines));
+        return implode('', array_map(Csv::line(...), $lines));
     }
 
     /** @param iterable<Row> $rows */
@@ -79,19 +79,9 @@ final readonly class Export
     {
         $text = '';
         foreach ($rows as $row) {
-            $text .= $this->lines->of($row->content, $scheme)['text'].' # '.strtr($row->content->name, ["\n" => ' ', "\r" => ' '])."\n";
+            $text .= $this->lines->of($row->content, $scheme)['text'].' # '.PlainText::line($row->content->name)."\n";
         }
 
         return $text;
-    }
-
-    /** RFC 4180, section 2: quoted where it holds a quote, a comma or a line break, quotes doubled. */
-    private static function cell(string $cell): string
-    {
-        if ('' !== $cell && (\in_array($cell[0], self::FORMULA, true) || 1 === preg_match("/^'+[=+\\-@\\t\\r]/", $cell))) {
-            $cell = "'".$cell;
-        }
-
-        return 1 === preg_match('/[",\r\n]/', $cell) ? '"'.strtr($cell, ['"' => '""']).'"' : $cell;
     }
 }

@@ -23,7 +23,6 @@ use Periplus\App\Review\Proposal;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
@@ -182,10 +181,10 @@ final readonly class Imports
         if (is_numeric($earlier)) {
             return [...$row, 'kind' => 'duplicate', 'message' => \sprintf('The same chain is entry %d of this file.', $earlier)];
         }
-        /** @var array{id: int|string, name: string, version: int|string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, archived_at: string|null}|false $same */
+        /** @var array{id: int|string, name: string, version: int|string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, archived_at: string|null}|false $same */
         $same = $this->connection->fetchAssociative('SELECT * FROM combination WHERE in_use = ? OR (fingerprint_with_effort = ? AND archived_at IS NOT NULL AND name = ?) ORDER BY archived_at IS NULL DESC LIMIT 1', [$fingerprint, $fingerprint, $draft->content->name]);
         if (false !== $same) {
-            $theirs = self::content($same);
+            $theirs = Content::ofRow($same);
             $isSame = mb_strtolower($theirs->name) === mb_strtolower($draft->content->name);
             $would = $theirs->with($draft->content, $entry->stated);
             if ($isSame && $theirs->toArray() === $would->toArray()) {
@@ -196,10 +195,10 @@ final readonly class Imports
                 ? [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name), 'content' => self::json($would, false), 'combination_id' => (int) $same['id'], 'combination_version' => (int) $same['version']]
                 : [...$row, 'kind' => 'duplicate', 'message' => \sprintf('This chain is in the library already as “%s”.', $theirs->name), 'combination_id' => (int) $same['id']];
         }
-        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string}|false $named */
+        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string}|false $named */
         $named = $this->connection->fetchAssociative('SELECT * FROM combination WHERE name = ? AND archived_at IS NULL ORDER BY id LIMIT 1', [$draft->content->name]);
         if (false !== $named && !$entry->fields['archived']) {
-            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'content' => self::json(self::content($named)->with($draft->content, $entry->stated), false), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
+            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'content' => self::json(Content::ofRow($named)->with($draft->content, $entry->stated), false), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
         }
 
         return [...$row, 'kind' => 'new', 'message' => $this->nearest($draft)];
@@ -209,19 +208,15 @@ final readonly class Imports
     private function draft(array $fields): Draft
     {
         $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Problem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
-        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['scheme'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'] ?? 1, $fields['note']);
+        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['scheme'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
         $violations = $this->validator->validate($request);
         if (\count($violations) > 0) {
             throw new Problem(422, 'invalid', (string) $violations->get(0)->getMessage());
         }
         $draft = $this->drafts->read($request);
-        if (null !== $fields['level']) {
-            return $draft;
-        }
         $report = $this->check->run($draft->voice, new Circumstances($this->rules->named($draft->content->rules)));
-        $content = $draft->content;
 
-        return new Draft(new Content($content->name, $content->notation, $content->stance, $content->rules, $content->themes, Scale::builtIn()->of($report)->level, $content->note), $draft->voice);
+        return new Draft($draft->content->settled(Checked::of($report)), $draft->voice);
     }
 
     /** What is near in the library, in one sentence; empty when nothing is. */
@@ -272,14 +267,4 @@ final readonly class Imports
         $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
 
         return [Proposal::content(json_encode($data['content'], \JSON_THROW_ON_ERROR)), $data['archived']];
-    }
-
-    /** @param array{name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string} $row */
-    private static function content(array $row): Content
-    {
-        /** @var list<string> $themes */
-        $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
-
-        return new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']);
-    }
-}
+    }}

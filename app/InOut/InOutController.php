@@ -6,12 +6,12 @@ namespace Periplus\App\InOut;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\ListRequest;
-use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Technique\Catalogue;
+use Periplus\App\Library\Searches;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -34,12 +34,12 @@ final readonly class InOutController
 
     /** What a search finds, or the whole library; "everything" with what is archived. */
     #[Route('/api/export.{format<json|csv|text>}', methods: 'GET')]
-    public function export(string $format, Finder $finder, Export $export, GymSchemes $schemes, Catalogue $catalogue, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest(), #[MapQueryParameter] bool $everything = false): Response
+    #[HeavyWork]
+    public function export(string $format, Finder $finder, Searches $searches, Export $export, GymSchemes $schemes, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest(), #[MapQueryParameter] bool $everything = false): Response
     {
         $form = Format::from($format);
         $scheme = $schemes->of($user);
-        $clauses = (new SearchReader($scheme, $catalogue))->read($list->q)->clauses;
-        $ids = $finder->all($clauses, $list);
+        $ids = $searches->all($list, $scheme);
         if ($everything) {
             $ids = [...$ids, ...$finder->all([], new ListRequest(archived: true))];
         }
@@ -57,6 +57,7 @@ final readonly class InOutController
 
     #[Route('/api/imports', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
     public function start(#[MapRequestPayload(acceptFormat: 'json')] ImportRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->imports->state($this->imports->start($request, $user->id())), 201);
@@ -88,6 +89,7 @@ final readonly class InOutController
 
     #[Route('/api/imports/{id<\d{1,9}>}/advance', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
     public function advance(int $id): JsonResponse
     {
         $this->imports->advance($id, self::STEP);
@@ -97,6 +99,7 @@ final readonly class InOutController
 
     #[Route('/api/imports/{id<\d{1,9}>}/apply', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
     public function apply(int $id, #[CurrentUser] User $user): JsonResponse
     {
         $this->imports->apply($id, $user);

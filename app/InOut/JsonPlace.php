@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\App\InOut;
 
+use Periplus\App\Http\Problem;
+
 /** Places in a JSON text, which PHP's own reader does not tell: where it breaks, and where the items of a list begin. */
 final readonly class JsonPlace
 {
     /** Strings, numbers and words whole, signs one by one. */
     private const TOKEN = '/\G\s*(?:("(?:[^"\\\\\x00-\x1f]|\\\\(?:["\\\\\/bfnrt]|u[0-9a-fA-F]{4}))*+")|(-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?(?![\w.]))|(true|false|null)(?!\w)|([\[\]{},:]))/A';
+
+    /** Strings, numbers, words and signs in a text; ten thousand combinations have about half of it. */
+    private const MOST_TOKENS = 1_000_000;
 
     private function __construct(public int $line, public int $column)
     {
@@ -51,11 +56,22 @@ final readonly class JsonPlace
         return self::at($json, \strlen($json));
     }
 
-    /** @return list<int> the lines at which the items of the list under that key of the outermost object begin */
-    public static function ofItems(string $json, string $key): array
+    /**
+     * Before a text is read as a whole, which takes many times its size in memory.
+     *
+     * @param int $most items that are looked for; there may be more
+     *
+     * @return list<int> the lines at which the items of the list under that key of the outermost object begin
+     *
+     * @throws Problem when there is more in it than in any library
+     */
+    public static function ofItems(string $json, string $key, int $most): array
     {
-        [$depth, $inside, $before, $lines, $line, $counted] = [0, false, ['', ''], [], 1, 0];
+        [$depth, $inside, $ended, $before, $lines, $line, $counted, $count] = [0, false, false, ['', ''], [], 1, 0, 0];
         foreach (self::tokens($json) as [$at, , $token]) {
+            if (++$count > self::MOST_TOKENS) {
+                throw new Problem(422, 'broken-file', 'This file holds more than any library of this size would. Nothing was imported.');
+            }
             if ($inside && 2 === $depth && !\in_array($token, [',', ']'], true)) {
                 $line += substr_count($json, "\n", $counted, $at - $counted);
                 $counted = $at;
@@ -66,10 +82,13 @@ final readonly class JsonPlace
                 ']', '}' => -1,
                 default => 0,
             };
-            if (1 === $depth && $inside) {
+            if (\count($lines) >= $most) {
                 return $lines;
             }
-            $inside = $inside || (2 === $depth && '[' === $token && ':' === $before[1] && '"'.$key.'"' === $before[0]);
+            if (1 === $depth && $inside) {
+                [$inside, $ended] = [false, true];
+            }
+            $inside = $inside || (!$ended && 2 === $depth && '[' === $token && ':' === $before[1] && '"'.$key.'"' === $before[0]);
             $before = [$before[1], $token];
         }
 

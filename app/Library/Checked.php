@@ -7,6 +7,7 @@ namespace Periplus\App\Library;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Library\Family;
@@ -19,6 +20,7 @@ final readonly class Checked
     /**
      * @param string $weapons the limbs that land, as ",hand,leg,"
      * @param int $strikes how many, feints among them
+     * @param int $level that the check gives at working tempo
      * @param string $meets what is met on an orthodox opponent in the stance of the report, as ",liver,"
      */
     private function __construct(
@@ -30,6 +32,7 @@ final readonly class Checked
         public string $stem,
         public int $strikes,
         public string $meets,
+        public int $level,
     ) {
     }
 
@@ -56,6 +59,7 @@ final readonly class Checked
             Family::stem($sequence)->text(),
             \count($voice->chain->strikes()),
             self::set(array_keys($meets)),
+            Scale::builtIn()->of($report)->level,
         );
     }
 

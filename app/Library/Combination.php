@@ -52,6 +52,10 @@ class Combination
     #[ORM\Column(type: 'smallint')]
     private int $level;
 
+    /** Whether a coach gave the level; otherwise it follows the check. Null until gym:recheck has decided it for what is older. */
+    #[ORM\Column(nullable: true)]
+    private ?bool $levelChosen;
+
     #[ORM\Column(type: 'text', length: 4000)]
     private string $note;
 
@@ -116,12 +120,14 @@ class Combination
 
     public function write(Content $content, Checked $checked, User $editor, \DateTimeImmutable $now): void
     {
+        $content = $content->settled($checked);
         $this->name = $content->name;
         $this->notation = $content->notation;
         $this->stance = $content->stance;
         $this->rules = $content->rules;
         $this->themes = $content->themes;
         $this->level = $content->level;
+        $this->levelChosen = $content->levelChosen;
         $this->note = $content->note;
         $this->fingerprint = $checked->fingerprint->plain;
         $this->fingerprintWithEffort = $checked->fingerprint->withEffort;
@@ -151,7 +157,7 @@ class Combination
 
     public function content(): Content
     {
-        return new Content($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $this->level, $this->note);
+        return new Content($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $this->level, $this->note, $this->levelChosen);
     }
 
     public function id(): int
@@ -188,6 +194,6 @@ class Combination
     {
         $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
 
-        return new Row($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $this->drilledAt, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
+        return new Row($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
     }
 }

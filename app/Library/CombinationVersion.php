@@ -43,7 +43,7 @@ class CombinationVersion
 
     public function content(): Content
     {
-        return new Content(...[...$this->content, 'stance' => \Periplus\Core\Technique\Stance::from($this->content['stance'])]);
+        return Content::of($this->content);
     }
 
     /** @return array<string, mixed> */

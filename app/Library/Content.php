@@ -4,21 +4,57 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
+use Periplus\App\Http\PlainText;
 use Periplus\Core\Technique\Stance;
 
 /** What a coach writes of a combination: everything that a version keeps. */
 final readonly class Content
 {
-    /** @param list<string> $themes */
+    public string $name;
+    /** @var list<string> */
+    public array $themes;
+    public string $note;
+
+    /**
+     * @param list<string> $themes
+     * @param bool|null $levelChosen whether a coach gave the level; null where that is not known, see {@see settled}
+     */
     public function __construct(
-        public string $name,
+        string $name,
         public string $notation,
         public Stance $stance,
         public string $rules,
-        public array $themes,
+        array $themes,
         public int $level,
-        public string $note,
+        string $note,
+        public ?bool $levelChosen = null,
     ) {
+        $this->name = PlainText::line($name);
+        $this->themes = array_map(PlainText::line(...), $themes);
+        $this->note = trim(PlainText::lines($note));
+    }
+
+    /** @param array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content as {@see toArray} has it; older versions did not keep who gave the level */
+    public static function of(array $content): self
+    {
+        return new self($content['name'], $content['notation'], Stance::from($content['stance']), $content['rules'], $content['themes'], $content['level'], $content['note'], $content['levelChosen'] ?? null);
+    }
+
+    /** @param array{name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, level_chosen: int|string|null} $row of the table */
+    public static function ofRow(array $row): self
+    {
+        /** @var list<string> $themes */
+        $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
+
+        return self::of([...$row, 'themes' => $themes, 'level' => (int) $row['level'], 'levelChosen' => null === $row['level_chosen'] ? null : (bool) $row['level_chosen']]);
+    }
+
+    /** The level is what the check gives, unless a coach chose one: one that the check does not give is chosen. */
+    public function settled(Checked $checked): self
+    {
+        $chosen = $this->levelChosen ?? ($this->level !== $checked->level);
+
+        return new self($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $chosen ? $this->level : $checked->level, $this->note, $chosen);
     }
 
     private const WORDS = ['name' => 'name', 'notation' => 'chain', 'stance' => 'stance', 'rules' => 'rules', 'themes' => 'themes', 'level' => 'level', 'note' => 'note'];
@@ -26,7 +62,14 @@ final readonly class Content
     /** @return list<string> the names of what differs from another */
     public function differencesFrom(self $other): array
     {
-        return array_values(array_filter(self::WORDS, fn (string $word, string $name): bool => $this->{$name} !== $other->{$name}, \ARRAY_FILTER_USE_BOTH));
+        return array_values(array_filter(self::WORDS, fn (string $word, string $name): bool => 'level' === $name ? $this->hasOtherLevel($other) : $this->{$name} !== $other->{$name}, \ARRAY_FILTER_USE_BOTH));
+    }
+
+    /** Levels that both follow the check differ by the chain alone. Where who gave it was not kept, the number tells. */
+    private function hasOtherLevel(self $other): bool
+    {
+        return ($this->level !== $other->level && (false !== $this->levelChosen || false !== $other->levelChosen))
+            || (null !== $this->levelChosen && null !== $other->levelChosen && $this->levelChosen !== $other->levelChosen);
     }
 
     /**
@@ -38,12 +81,12 @@ final readonly class Content
     {
         $from = fn (string $name): self => \in_array(self::WORDS[$name], $differences, true) ? $other : $this;
 
-        return new self($from('name')->name, $from('notation')->notation, $from('stance')->stance, $from('rules')->rules, $from('themes')->themes, $from('level')->level, $from('note')->note);
+        return new self($from('name')->name, $from('notation')->notation, $from('stance')->stance, $from('rules')->rules, $from('themes')->themes, $from('level')->level, $from('note')->note, $from('level')->levelChosen);
     }
 
-    /** @return array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string} */
+    /** @return array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen: bool|null} */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'notation' => $this->notation, 'stance' => $this->stance->value, 'rules' => $this->rules, 'themes' => $this->themes, 'level' => $this->level, 'note' => $this->note];
+        return ['name' => $this->name, 'notation' => $this->notation, 'stance' => $this->stance->value, 'rules' => $this->rules, 'themes' => $this->themes, 'level' => $this->level, 'note' => $this->note, 'levelChosen' => $this->levelChosen];
     }
 }

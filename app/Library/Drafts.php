@@ -30,7 +30,7 @@ final readonly class Drafts
         $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
 
         return new Draft(
-            new Content(trim($request->name), (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level, trim($request->note)),
+            new Content($request->name, (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
             $voice,
         );
     }

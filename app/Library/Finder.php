@@ -18,7 +18,7 @@ final readonly class Finder
     private const MEMORY = 'periplus.found.';
     /** s */
     private const KEPT = 600;
-    private const INDICES = ['name' => 'by_name', 'level' => 'by_level', 'length' => 'by_length', 'updated' => 'by_updated', 'drilled' => 'by_name'];
+    private const INDICES = ['name' => 'by_name', 'level' => 'by_level', 'length' => 'by_length', 'updated' => 'by_updated'];
 
     /**
      * @param int $few up to so many hits are sorted by themselves; where there are more, the index of the sort is read until the page is full
@@ -96,7 +96,7 @@ final readonly class Finder
      */
     private function wished(array $clauses, ListRequest $list): array
     {
-        $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof Field && 'status' === $clause->name && 'archived' === $clause->value);
+        $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof Field && 'archived' === $clause->value);
 
         return [$archived, $this->wishes->of($clauses, $list, $archived)];
     }

@@ -7,6 +7,7 @@ namespace Periplus\App\Library;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSchemes;
 use Periplus\Core\Library\Search\Clause;
+use Periplus\Core\Library\Search\Search;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Notation\Problem as ReadingProblem;
 use Periplus\Core\Technique\Catalogue;
@@ -27,7 +28,8 @@ final readonly class ListController
     {
         $scheme = $this->schemes->of($user);
         $search = (new SearchReader($scheme, $this->catalogue))->read($list->q);
-        [$ids, $total] = $this->finder->page($search->clauses, $list);
+        // What could not be understood is not left out: nothing is found until it is mended.
+        [$ids, $total] = $search->isUnderstood() ? $this->finder->page($search->clauses, $list) : [[], 0];
         $rows = [];
         foreach ($this->finder->read($ids) as $row) {
             $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $scheme)];
@@ -43,20 +45,22 @@ final readonly class ListController
                 'clauses' => array_map(static fn (Clause $clause): array => ['text' => $clause->text(), 'says' => $clause->says()], $search->clauses),
                 'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $search->problems),
             ],
-            'without' => 0 === $total ? $this->without($search->clauses, $list) : [],
+            'without' => 0 === $total ? $this->without($search, $list) : [],
         ]);
     }
 
     /**
-     * How many there would be without one of the wishes, for a search that finds nothing.
-     *
-     * @param list<Clause> $clauses
+     * How many there would be without one of the wishes, for a search that finds nothing; where some of it is not
+     * understood, without that.
      *
      * @return list<array{text: string, total: int}>
      */
-    private function without(array $clauses, ListRequest $list): array
+    private function without(Search $search, ListRequest $list): array
     {
-        $without = [];
+        if (!$search->isUnderstood()) {
+            return [];
+        }
+        [$clauses, $without] = [$search->clauses, []];
         foreach ($clauses as $at => $clause) {
             $rest = $clauses;
             unset($rest[$at]);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\Core\Flow\Verdict;
-use Periplus\Core\Technique\Stance;
 
 /** A combination as the API sends it, without what is drawn or checked anew. Lists read it past the mapper. */
 final readonly class Row
@@ -22,7 +21,6 @@ final readonly class Row
         public Content $content,
         public Verdict $verdict,
         public int $lengthMs,
-        public ?\DateTimeImmutable $drilledAt,
         public array $author,
         public array $editor,
         public \DateTimeImmutable $createdAt,
@@ -34,18 +32,15 @@ final readonly class Row
     /** @param array<string, mixed> $row of {@see SELECT} */
     public static function of(array $row): self
     {
-        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, verdict: string, length_ms: int|string, drilled_at: string|null, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null} $row */
-        /** @var list<string> $themes */
-        $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
+        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, verdict: string, length_ms: int|string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null} $row */
         $time = static fn (?string $time): ?\DateTimeImmutable => null === $time ? null : new \DateTimeImmutable($time);
 
         return new self(
             (int) $row['id'],
             (int) $row['version'],
-            new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']),
+            Content::ofRow($row),
             Verdict::from($row['verdict']),
             (int) $row['length_ms'],
-            $time($row['drilled_at']),
             ['id' => (int) $row['author_id'], 'name' => $row['author_name']],
             ['id' => (int) $row['editor_id'], 'name' => $row['editor_name']],
             new \DateTimeImmutable($row['created_at']),
@@ -63,7 +58,6 @@ final readonly class Row
             ...$this->content->toArray(),
             'verdict' => $this->verdict->value,
             'lengthMs' => $this->lengthMs,
-            'drilledAt' => $this->drilledAt?->format(\DATE_ATOM),
             'author' => $this->author,
             'editor' => $this->editor,
             'createdAt' => $this->createdAt->format(\DATE_ATOM),

@@ -22,10 +22,11 @@ final readonly class SaveRequest
         #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
         #[Assert\Count(max: 8, maxMessage: 'At most {{ limit }} themes.')]
-        #[Assert\All([new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]
+        #[Assert\All([new Assert\NotNull(message: 'A theme is a word.'), new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]
         public array $themes = [],
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
-        public int $level = 1,
+        /** Null when it is to follow the check. */
+        public ?int $level = null,
         #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')]
         public string $note = '',
     ) {

@@ -7,7 +7,6 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\Connection;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Library\Traces;
-use Periplus\Core\Technique\Stance;
 
 /** Keeps what a combination in use is found by: its marks, and the traces of its chain. What is archived is not kept here. */
 final readonly class Shelf
@@ -36,19 +35,18 @@ final readonly class Shelf
     public function refill(\Closure $check): void
     {
         for ($last = 0;;) {
-            /** @var list<array{id: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, archived_at: string|null, author_id: int|string, author: string}> $rows */
-            $rows = $this->connection->fetchAllAssociative('SELECT c.id, c.name, notation, stance, rules, themes, level, note, c.archived_at, c.author_id, u.name AS author FROM combination c JOIN user u ON u.id = c.author_id WHERE c.id > ? ORDER BY c.id LIMIT '.self::ROWS, [$last]);
+            /** @var list<array{id: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, archived_at: string|null, author_id: int|string, author: string}> $rows */
+            $rows = $this->connection->fetchAllAssociative('SELECT c.id, c.name, notation, stance, rules, themes, level, level_chosen, note, c.archived_at, c.author_id, u.name AS author FROM combination c JOIN user u ON u.id = c.author_id WHERE c.id > ? ORDER BY c.id LIMIT '.self::ROWS, [$last]);
             if ([] === $rows) {
                 return;
             }
             $this->connection->transactional(function () use ($rows, $check): void {
                 $filled = [];
                 foreach ($rows as $row) {
-                    /** @var list<string> $themes */
-                    $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
-                    $content = new Content($row['name'], $row['notation'], Stance::from($row['stance']), $row['rules'], $themes, (int) $row['level'], $row['note']);
+                    $content = Content::ofRow($row);
                     $checked = $check($content);
-                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, stem = ?, strikes = ?, meets = ?, weapons = ? WHERE id = ?', [$checked->sequence, $checked->stem, $checked->strikes, $checked->meets, $checked->weapons, $row['id']]);
+                    $content = $content->settled($checked);
+                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, stem = ?, strikes = ?, meets = ?, weapons = ?, level = ?, level_chosen = ? WHERE id = ?', [$checked->sequence, $checked->stem, $checked->strikes, $checked->meets, $checked->weapons, $content->level, (int) $content->levelChosen, $row['id']]);
                     if (null === $row['archived_at']) {
                         $filled[] = [(int) $row['id'], $content, $checked, (int) $row['author_id'], $row['author']];
                     }

@@ -28,6 +28,30 @@ final readonly class Wish
         return [] === array_filter($wishes, static fn (self $wish): bool => null === $wish->row);
     }
 
+    /** @param non-empty-list<self> $wishes of which one has to hold */
+    public static function either(array $wishes): self
+    {
+        $rows = array_map(static fn (self $wish): array => $wish->row ?? self::among($wish->drawn()), $wishes);
+        $marks = [] === array_filter($wishes, static fn (self $wish): bool => [] === $wish->alternatives);
+
+        return new self(
+            // Where the marks tell of all of them, they tell it by themselves as long as one of them needs them.
+            $marks && !self::allOfRows($wishes) ? null : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
+            $marks ? array_merge(...array_column($wishes, 'alternatives')) : [],
+            [] === array_filter($wishes, static fn (self $wish): bool => !$wish->isTrait),
+        );
+    }
+
+    /**
+     * @param Condition $select of ids
+     *
+     * @return Condition on the row c
+     */
+    private static function among(array $select): array
+    {
+        return ['c.id IN ('.$select[0].')', $select[1]];
+    }
+
     /** @return Condition a select of the ids of all combinations in use that fulfil it */
     public function drawn(): array
     {

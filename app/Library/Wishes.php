@@ -7,6 +7,7 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\Connection;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Library\Search\Clause;
+use Periplus\Core\Library\Search\Either;
 use Periplus\Core\Library\Search\Field;
 use Periplus\Core\Library\Search\Items;
 use Periplus\Core\Library\Search\Length;
@@ -14,7 +15,6 @@ use Periplus\Core\Library\Search\Meets;
 use Periplus\Core\Library\Search\Place;
 use Periplus\Core\Library\Search\Term;
 use Periplus\Core\Library\Search\Words;
-use Psr\Clock\ClockInterface;
 
 /** Turns the clauses of a search into conditions of the database. */
 final readonly class Wishes
@@ -22,7 +22,7 @@ final readonly class Wishes
     /** More pairs of items than this are not asked for one by one. */
     private const MOST_PAIRS = 400;
 
-    public function __construct(private Connection $connection, private ClockInterface $clock)
+    public function __construct(private Connection $connection)
     {
     }
 
@@ -43,18 +43,24 @@ final readonly class Wishes
             }
         }
         foreach ($clauses as $clause) {
-            $wishes[] = match (true) {
-                $clause instanceof Items => self::items($clause),
-                $clause instanceof Length => self::length($clause),
-                $clause instanceof Meets && $clause->wanted => self::trait(['c.meets LIKE ?', ['%,'.$clause->meeting->value.',%']], self::is(Marks::TRAIT.$clause->meeting->value)),
-                $clause instanceof Meets => new Wish(['c.meets NOT LIKE ?', ['%,'.$clause->meeting->value.',%']]),
-                $clause instanceof Words => self::words($clause, $archived),
-                $clause instanceof Field => $this->field($clause, $archived),
-                default => throw new \LogicException('There is no condition for '.$clause::class),
-            };
+            $wishes[] = $this->wish($clause, $archived);
         }
 
         return $wishes;
+    }
+
+    private function wish(Clause $clause, bool $archived): Wish
+    {
+        return match (true) {
+            $clause instanceof Either => Wish::either(array_map(fn (Clause $one): Wish => $this->wish($one, $archived), $clause->clauses)),
+            $clause instanceof Items => self::items($clause),
+            $clause instanceof Length => self::length($clause),
+            $clause instanceof Meets && $clause->wanted => self::trait(['c.meets LIKE ?', ['%,'.$clause->meeting->value.',%']], self::is(Marks::TRAIT.$clause->meeting->value)),
+            $clause instanceof Meets => new Wish(['c.meets NOT LIKE ?', ['%,'.$clause->meeting->value.',%']]),
+            $clause instanceof Words => self::words($clause, $archived),
+            $clause instanceof Field => $this->field($clause, $archived),
+            default => throw new \LogicException('There is no condition for '.$clause::class),
+        };
     }
 
     /** @return array{string, list<mixed>} */
@@ -159,7 +165,6 @@ final readonly class Wishes
 
     private function field(Field $field, bool $archived): Wish
     {
-        $since = fn (): string => $this->clock->now()->modify('-'.$field->value.' days')->format('Y-m-d H:i:s');
         $like = addcslashes($field->value, '%_\\').'%';
         if ('theme' === $field->name) {
             return $archived ? new Wish(['c.themes LIKE ?', ['%'.$like]]) : new Wish(null, [[[['LIKE ?', [Marks::THEME.$like]]], null]]);
@@ -176,8 +181,6 @@ final readonly class Wishes
 
         return new Wish(match ($field->name) {
             'status' => 'archived' === $field->value ? ['1 = 1', []] : ["c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' AND combination_id IS NOT NULL)", []],
-            'drilled' => 'never' === $field->value ? ['c.drilled_at IS NULL', []] : ['c.drilled_at >= ?', [$since()]],
-            'not-drilled' => ['(c.drilled_at IS NULL OR c.drilled_at < ?)', [$since()]],
             default => throw new \LogicException('There is no field '.$field->name),
         });
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Http\PlainText;
+
 /**
  * The combination line as an SVG that stands alone: time runs to the right, height is the target, lead tiles are light
  * and pointed, rear tiles solid, a wait is a gap with its milliseconds, and the band below is the weight between the feet.
@@ -187,6 +189,6 @@ final class LineDrawing
 
     private static function escape(string $text): string
     {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_XML1);
+        return htmlspecialchars(PlainText::line($text), \ENT_QUOTES | \ENT_XML1);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Http\PlainText;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\Row;
 use Periplus\Core\Flow\CheckDocument;
@@ -116,6 +117,7 @@ final readonly class Paper
     /** @param int $tone 255 for ink, less for paler */
     private function write(Sheet $pdf, string $font, float $points, string $text, int $tone, float $width = 0): void
     {
+        $text = PlainText::lines($text);
         $pdf->useFont($font, $points, $text);
         $tone < 255 ? $pdf->setTextColor(86, 91, 102) : $pdf->setTextColor(28, 36, 49);
         $pdf->MultiCell($width, 0, $text, 0, 'L', false, 1);

@@ -6,13 +6,13 @@ namespace Periplus\App\Print;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\ListRequest;
 use Periplus\App\Library\Row;
-use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Technique\Catalogue;
+use Periplus\App\Library\Searches;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
@@ -36,6 +36,7 @@ final readonly class PrintController
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/card.pdf', methods: 'GET')]
+    #[HeavyWork]
     public function card(int $id, #[CurrentUser] User $user, Paper $paper): Response
     {
         $row = $this->get($id);
@@ -45,10 +46,11 @@ final readonly class PrintController
 
     /** What a search finds, in its order. */
     #[Route('/api/wall-sheet.pdf', methods: 'GET')]
-    public function wallSheet(Catalogue $catalogue, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): Response
+    #[HeavyWork]
+    public function wallSheet(Searches $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): Response
     {
         $scheme = $this->schemes->of($user);
-        $ids = $this->finder->all((new SearchReader($scheme, $catalogue))->read($list->q)->clauses, $list);
+        $ids = $searches->all($list, $scheme);
         if ([] === $ids) {
             throw new Problem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.');
         }

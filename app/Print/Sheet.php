@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Http\PlainText;
+
 // Said before the class that this one extends is loaded: otherwise TCPDF begins every document with a font that no file carries.
 \defined('K_TCPDF_EXTERNAL_CONFIG') || \define('K_TCPDF_EXTERNAL_CONFIG', true);
 \defined('PDF_FONT_NAME_MAIN') || \define('PDF_FONT_NAME_MAIN', 'plexsans');
@@ -24,7 +26,7 @@ final class Sheet extends \TCPDF
         parent::__construct($orientation, 'mm', 'A4', true, 'UTF-8');
         $this->tcpdflink = false;
         $this->setCreator('Periplus');
-        $this->setTitle($title);
+        $this->setTitle(PlainText::line($title));
         $this->setPrintHeader(false);
         $this->setPrintFooter(false);
         $this->setMargins($margin, $margin, $margin);
@@ -34,6 +36,16 @@ final class Sheet extends \TCPDF
         }
         $this->setFont(self::WORDS);
         $this->AddPage();
+    }
+
+    /**
+     * TCPDF's own way is to print a page of its own and end.
+     *
+     * @param string $msg
+     */
+    public function Error($msg): never
+    {
+        throw new \RuntimeException('The paper could not be made: '.$msg);
     }
 
     /** @param float $points of the letters */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Review;
 
 use Periplus\App\Library\Content;
-use Periplus\Core\Technique\Stance;
 
 /** What a coach proposes. The published version stays in use until it is approved. */
 final readonly class Proposal
@@ -50,9 +49,9 @@ final readonly class Proposal
 
     public static function content(string $json): Content
     {
-        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string} $content */
+        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content */
         $content = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
 
-        return new Content(...[...$content, 'stance' => Stance::from($content['stance'])]);
+        return Content::of($content);
     }
 }

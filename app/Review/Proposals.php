@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Review;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
@@ -23,6 +24,10 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Proposals
 {
+    /** Proposals on a page. */
+    public const SIZE = 50;
+    /** Proposals of one coach that may wait for an answer at a time. */
+    private const MOST_OPEN = 40;
     private const SELECT = 'SELECT p.*, u.name AS author_name FROM proposal p JOIN user u ON u.id = p.author_id';
 
     public function __construct(
@@ -46,19 +51,18 @@ final readonly class Proposals
     /**
      * @param list<ProposalState> $states
      *
-     * @return list<Proposal> the one that waits longest first; of what is decided, the newest first
+     * @return array{list<Proposal>, int} a page of them, and how many there are: the one that waits longest first; of what is decided, the newest first
      */
-    public function in(array $states, ?int $author = null, ?int $combination = null): array
+    public function in(array $states, ?int $author = null, ?int $combination = null, int $page = 1): array
     {
         $decided = [] !== $states && $states[0]->isDecided();
-        $rows = $this->connection->fetchAllAssociative(
-            self::SELECT.' WHERE p.state IN (?)'.(null === $author ? '' : ' AND p.author_id = '.$author).(null === $combination ? '' : ' AND p.combination_id = '.$combination)
-                .' ORDER BY p.updated_at '.($decided ? 'DESC' : 'ASC').', p.id LIMIT 200',
-            [array_map(static fn (ProposalState $state): string => $state->value, $states)],
-            [\Doctrine\DBAL\ArrayParameterType::STRING],
-        );
+        $where = ' WHERE p.state IN (?)'.(null === $author ? '' : ' AND p.author_id = '.$author).(null === $combination ? '' : ' AND p.combination_id = '.$combination);
+        $of = [[array_map(static fn (ProposalState $state): string => $state->value, $states)], [ArrayParameterType::STRING]];
+        $rows = $this->connection->fetchAllAssociative(self::SELECT.$where.' ORDER BY p.updated_at '.($decided ? 'DESC, p.id DESC' : 'ASC, p.id').' LIMIT '.self::SIZE.' OFFSET '.(($page - 1) * self::SIZE), ...$of);
+        /** @var int|string $total */
+        $total = $this->connection->fetchOne('SELECT COUNT(*) FROM proposal p'.$where, ...$of);
 
-        return array_map(Proposal::of(...), $rows);
+        return [array_map(Proposal::of(...), $rows), (int) $total];
     }
 
     /** @return array{open: int, returned: int} how many wait for the head coach, and how many for that author */
@@ -75,6 +79,7 @@ final readonly class Proposals
         $draft = null === $request->content ? null : $this->drafts->read($request->content);
 
         return $this->library->turn(function () use ($request, $draft, $author): Proposal {
+            $this->requireRoom($author);
             $combination = ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
             // Any version that there was: what changed meanwhile is shown to the head coach.
             $base = null === $combination ? null : $this->library->version($combination, $request->basedOn ?? 0)->content();
@@ -82,8 +87,9 @@ final readonly class Proposals
                 $content = $combination->isInUse() ? $combination->content() : throw new Problem(409, 'archived-already', 'This combination is archived already.');
             } else {
                 $draft ?? throw new Problem(422, 'invalid', 'A proposal has a chain and a name.');
-                $this->library->refuseDuplicate($this->library->checked($draft)->fingerprint->withEffort, $combination?->id());
-                $content = $draft->content;
+                $checked = $this->library->checked($draft);
+                $this->library->refuseDuplicate($checked->fingerprint->withEffort, $combination?->id());
+                $content = $draft->content->settled($checked);
                 if ($content->toArray() === $base?->toArray()) {
                     throw new Problem(409, 'no-change', 'This changes nothing of the combination, so there is nothing to propose.');
                 }
@@ -122,9 +128,10 @@ final readonly class Proposals
             if (ProposalKind::Retirement === $proposal->kind) {
                 throw new Problem(409, 'nothing-to-revise', 'A retirement has nothing to revise. Withdraw it instead.');
             }
-            $this->library->refuseDuplicate($this->library->checked($draft)->fingerprint->withEffort, $proposal->combination);
+            $checked = $this->library->checked($draft);
+            $this->library->refuseDuplicate($checked->fingerprint->withEffort, $proposal->combination);
 
-            return $this->move($proposal, ProposalState::Open, 'revised', $author, $request->remark, $draft->content, $this->basis($proposal, $request));
+            return $this->move($proposal, ProposalState::Open, 'revised', $author, $request->remark, $draft->content->settled($checked), $this->basis($proposal, $request));
         });
     }
 
@@ -169,13 +176,16 @@ final readonly class Proposals
             if (null !== $combination && $combination->version() !== $request->against) {
                 throw $this->library->stale($combination, (int) $request->against, $head);
             }
+            if (ProposalKind::Retirement === $proposal->kind && null !== $combination && !$combination->isInUse()) {
+                throw new Problem(409, 'archived-already', 'This combination is archived already. Return the proposal or have it withdrawn.');
+            }
             $done = match ($proposal->kind) {
                 ProposalKind::Addition => $this->library->create($edit ?? $this->drafts->of($proposal->content), $head, $author),
                 ProposalKind::Change => $this->put($proposal, $combination, $edit, $author),
                 ProposalKind::Retirement => $this->library->archive((int) $combination?->id(), (int) $request->against, $author),
             };
             $this->connection->update('proposal', ['combination_id' => $done->id()], ['id' => $id]);
-            $this->record->add($head->id(), 'proposal.approved', \sprintf('approved the proposal “%s” of %s%s', $done->content()->name, $proposal->authorName, null === $edit ? '' : ', with an edit'), 'review/'.$id);
+            $this->record->add($head->id(), 'proposal.approved', \sprintf('approved the proposal “%s” of %s%s%s', $done->content()->name, $proposal->authorName, null === $edit ? '' : ', with an edit', $done->isInUse() || ProposalKind::Retirement === $proposal->kind ? '' : '; it stays archived'), 'review/'.$id);
 
             return $this->move($proposal, ProposalState::Approved, 'approved', $head, $request->remark, $edit?->content);
         });
@@ -219,6 +229,15 @@ final readonly class Proposals
             'remark' => $row['remark'],
             'content' => null === $row['content'] ? null : Proposal::content($row['content']),
         ], $rows);
+    }
+
+    private function requireRoom(User $author): void
+    {
+        /** @var int|string $open */
+        $open = $this->connection->fetchOne("SELECT COUNT(*) FROM proposal WHERE author_id = ? AND state IN ('open', 'returned')", [$author->id()]);
+        if ((int) $open >= self::MOST_OPEN) {
+            throw new Problem(409, 'too-many-open', \sprintf('%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.', self::MOST_OPEN));
+        }
     }
 
     private function put(Proposal $proposal, ?Combination $combination, ?Draft $edit, User $author): Combination

@@ -34,12 +34,16 @@ final readonly class ReviewController
     }
 
     #[Route('', methods: 'GET')]
-    public function list(#[CurrentUser] User $user, #[MapQueryParameter] string $list = 'open', #[MapQueryParameter] bool $mine = false, #[MapQueryParameter] ?int $combination = null): JsonResponse
+    public function list(#[CurrentUser] User $user, #[MapQueryParameter] string $list = 'open', #[MapQueryParameter] bool $mine = false, #[MapQueryParameter] ?int $combination = null, #[MapQueryParameter] int $page = 1): JsonResponse
     {
         $states = self::LISTS[$list] ?? throw new Problem(422, 'invalid', 'Proposals are open, returned or decided.');
 
+        [$proposals, $total] = $this->proposals->in($states, $mine ? $user->id() : null, $combination, max(1, min($page, 100_000)));
+
         return new JsonResponse([
-            'proposals' => array_map(fn (Proposal $proposal): array => $this->row($proposal, $this->schemes->of($user)), $this->proposals->in($states, $mine ? $user->id() : null, $combination)),
+            'proposals' => array_map(fn (Proposal $proposal): array => $this->row($proposal, $this->schemes->of($user)), $proposals),
+            'total' => $total,
+            'size' => Proposals::SIZE,
             'waiting' => $this->proposals->waiting($user->id()),
         ]);
     }
@@ -109,7 +113,7 @@ final readonly class ReviewController
             'version' => $proposal->version,
             'kind' => $proposal->kind->value,
             'state' => $proposal->state->value,
-            'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version()],
+            'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version(), 'archived' => !$combination->isInUse()],
             'basedOn' => $proposal->basedOn,
             'content' => $this->lines->with($proposal->content->toArray(), $scheme),
             'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Library\Search;
 
-/** What is kept beside the chain: level, verdict, rules, stance, theme, author, status, when it was last drilled. */
+/** What is kept beside the chain: level, verdict, rules, stance, theme, author and status. */
 final readonly class Field implements Clause
 {
-    /** @param string $name level, verdict, rules, stance, theme, author, status, drilled or not-drilled */
+    /** @param string $name level, verdict, rules, stance, theme, author or status */
     public function __construct(public string $name, public string $value, private string $says, private string $text)
     {
     }

@@ -7,12 +7,30 @@ namespace Periplus\Core\Library\Search;
 /** A word, number or sign of a search, with its place in Unicode characters. */
 final readonly class Piece
 {
-    public function __construct(public string $text, public int $at)
+    /** @param string|null $meaning the word of a clause that it stands for, such as "starts" for "begins" */
+    public function __construct(public string $text, public int $at, private ?string $meaning = null)
     {
     }
 
     public function word(): string
     {
-        return mb_strtolower(trim($this->text, '"'));
+        return $this->meaning ?? mb_strtolower(trim($this->text, '"'));
+    }
+
+    /** Quotation marks keep words as words. */
+    public function isQuoted(): bool
+    {
+        return str_starts_with($this->text, '"');
+    }
+
+    /** Whether it is one of these words, outside of quotation marks. */
+    public function is(string ...$words): bool
+    {
+        return !$this->isQuoted() && \in_array($this->word(), $words, true);
+    }
+
+    public function meaning(string $word): self
+    {
+        return new self($this->text, $this->at, $word);
     }
 }

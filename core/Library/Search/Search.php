@@ -16,4 +16,9 @@ final readonly class Search
     public function __construct(public array $clauses, public array $problems)
     {
     }
+
+    public function isUnderstood(): bool
+    {
+        return [] === $this->problems;
+    }
 }

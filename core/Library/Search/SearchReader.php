@@ -14,8 +14,10 @@ use Periplus\Core\Technique\Stance;
 
 /**
  * Reads what a coach types to find combinations: clauses that begin with a word of their own ("starts 1", "has 2 3 then
- * rear kick", "no switch", "length 3..5", "liver", "from southpaw", "level 2", "by liv", "theme slips", "drilled never"),
- * in any order, with or without commas; all else are words to be found. Quotation marks keep words together and as words.
+ * rear kick", "no switch", "length 3..5", "liver", "from southpaw", "level 2", "by liv", "theme slips"), in any order,
+ * with commas, "and" or nothing between them; all else are words to be found. "or" joins a clause to the one before it.
+ * Quotation marks keep words together and as words. What begins no clause after "and" or "or" goes on with the word of
+ * the clause before: "starts with a jab or a cross".
  */
 final readonly class SearchReader
 {
@@ -24,6 +26,16 @@ final readonly class SearchReader
     ];
     private const STATUSES = ['archived' => 'archived', 'proposed' => 'proposed'];
     private const PIECES = '/"[^"]*"?|[,;]|[^\s,;"]+/u';
+    /** What coaches say for the words that clauses begin with. */
+    private const MEANINGS = [
+        'begins' => 'starts', 'starting' => 'starts', 'beginning' => 'starts', 'opens' => 'starts',
+        'finishes' => 'ends', 'ending' => 'ends', 'finishing' => 'ends',
+        'contains' => 'has', 'contain' => 'has', 'containing' => 'has', 'includes' => 'has', 'including' => 'has', 'have' => 'has', 'having' => 'has', 'with' => 'has',
+        'without' => 'no', 'not' => 'no',
+    ];
+    /** These mean a place only before "with", "in" or "on": they are words of names, too. */
+    private const BEFORE_WITH = ['start' => 'starts', 'begin' => 'starts', 'open' => 'starts', 'end' => 'ends', 'finish' => 'ends'];
+    private const BETWEEN = [',', ';', 'and', 'or'];
 
     private TermReader $terms;
 
@@ -34,11 +46,12 @@ final readonly class SearchReader
 
     public function read(string $text): Search
     {
-        preg_match_all(self::PIECES, $text, $found, \PREG_OFFSET_CAPTURE);
-        $pieces = array_map(static fn (array $piece): Piece => new Piece($piece[0], mb_strlen(substr($text, 0, $piece[1]))), $found[0]);
-        [$clauses, $problems] = [[], []];
+        $pieces = self::pieces($text);
+        [$groups, $problems, $before, $or] = [[], [], null, null];
         for ($at = 0; $at < \count($pieces);) {
-            if (\in_array($pieces[$at]->text, [',', ';'], true)) {
+            if ($pieces[$at]->is(...self::BETWEEN)) {
+                $or = $pieces[$at]->is('or') ? $pieces[$at] : null;
+                $before = $pieces[$at]->is(',', ';') ? null : $before;
                 ++$at;
                 continue;
             }
@@ -48,12 +61,80 @@ final readonly class SearchReader
             }
             /** @var non-empty-list<Piece> $taken */
             $taken = \array_slice($pieces, $at, $end - $at);
+            // "No liver or spleen" is without both.
+            if (null !== $before && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isMeeting($pieces, $at)))) {
+                array_unshift($taken, new Piece('', $taken[0]->at, $before));
+            }
             $clause = $this->clause($taken);
-            $clause instanceof Problem ? $problems[] = $clause : $clauses[] = $clause;
+            if ($clause instanceof Problem) {
+                $problems[] = $clause;
+            } elseif (null !== $or && [] !== $groups && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))) {
+                $problems[] = self::wrong($taken, 'What is archived is looked through by itself, so it cannot be one of two wishes.', 'archived without "or"', ['archived']);
+            } elseif (null !== $or && [] !== $groups && !self::isUnwanted($clause)) {
+                $groups[\count($groups) - 1][] = $clause;
+            } else {
+                $groups[] = [$clause];
+            }
+            $before = $this->continues($taken[0]) ? $taken[0]->word() : null;
+            $or = null;
             $at = $end;
         }
+        if (null !== $or || (isset($pieces[0]) && $pieces[0]->is('or'))) {
+            $or ??= $pieces[0];
+            $problems[] = new Problem($or->at, mb_strlen($or->text), '"or" stands between two wishes.', 'a wish before it and one after it', ['starts 1 or 2']);
+        }
 
-        return new Search($clauses, $problems);
+        return new Search(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new Either($group), $groups), $problems);
+    }
+
+    /** @return list<Piece> with the words of clauses in place of what coaches say for them */
+    private static function pieces(string $text): array
+    {
+        preg_match_all(self::PIECES, $text, $found, \PREG_OFFSET_CAPTURE);
+        $raw = array_map(static fn (array $piece): Piece => new Piece($piece[0], mb_strlen(substr($text, 0, $piece[1]))), $found[0]);
+        $pieces = [];
+        for ($at = 0; $at < \count($raw); ++$at) {
+            $piece = $raw[$at];
+            $next = $raw[$at + 1] ?? null;
+            $meaning = $piece->isQuoted() ? null : self::MEANINGS[$piece->word()] ?? null;
+            if ($piece->is('not') && true === $next?->is('drilled')) {
+                $meaning = null;
+            }
+            $before = $piece->isQuoted() ? null : self::BEFORE_WITH[$piece->word()] ?? null;
+            if (null !== $before && true === $next?->is('with', 'in', 'on')) {
+                $meaning = $before;
+            }
+            $pieces[] = null === $meaning ? $piece : $piece->meaning($meaning);
+            if (\in_array($meaning ?? $piece->word(), ['starts', 'ends'], true) && !$piece->isQuoted() && true === $next?->is('with', 'in', 'on', 'by')) {
+                ++$at;
+            }
+        }
+
+        return $pieces;
+    }
+
+    private static function isUnwanted(Clause $clause): bool
+    {
+        return ($clause instanceof Items && Place::No === $clause->place) || ($clause instanceof Meets && !$clause->wanted);
+    }
+
+    private static function isArchived(Clause $clause): bool
+    {
+        return $clause instanceof Field && 'archived' === $clause->value;
+    }
+
+    /** @param list<Piece> $pieces */
+    private function isMeeting(array $pieces, int $at): bool
+    {
+        $word = $pieces[$at]->word();
+
+        return isset(self::MEETINGS[$word]) || isset(self::MEETINGS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
+    }
+
+    /** Whether what follows "and" or "or" after a clause can go on with its word. */
+    private function continues(Piece $first): bool
+    {
+        return !$first->isQuoted() && (null !== Place::tryFrom($first->word()) || $first->is('length', 'level', 'from', 'rules', 'by', 'theme'));
     }
 
     /**
@@ -71,34 +152,42 @@ final readonly class SearchReader
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : 5,
             default => \count($pieces),
         };
+        if ($pieces[$at]->is(...self::BETWEEN)) {
+            // A theme may be called "in and out".
+            return !($pieces[$at]->is('and') && \in_array($first, ['theme', 'by'], true) && isset($pieces[$at + 1]) && !$this->begins($pieces, $at + 1));
+        }
 
         // What stands after these may begin like a clause of its own: "no liver", "theme liver".
-        return \in_array($pieces[$at]->text, [',', ';'], true)
-            || $at - $from >= $most
-            || ($this->begins($pieces, $at) && !(\in_array($first, ['no', 'not', 'theme', 'by'], true) && $at === $from + 1));
+        return $at - $from >= $most
+            || ($this->begins($pieces, $at) && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $at === $from + 1));
     }
 
     /** @param list<Piece> $pieces */
     private function begins(array $pieces, int $at): bool
     {
+        if ($pieces[$at]->isQuoted()) {
+            return false;
+        }
         $word = $pieces[$at]->word();
-        $next = ($pieces[$at + 1] ?? null)?->word() ?? '';
 
         return null !== Place::tryFrom($word)
             || \in_array($word, ['length', 'level', 'from', 'rules', 'by', 'theme', 'drilled'], true)
-            || isset(self::MEETINGS[$word]) || isset(self::MEETINGS[$word.' '.$next]) || isset(self::STATUSES[$word])
+            || $this->isMeeting($pieces, $at) || isset(self::STATUSES[$word])
             || null !== Verdict::tryFrom($word)
-            || ('not' === $word && 'drilled' === $next);
+            || 'not' === $word;
     }
 
     /** @param non-empty-list<Piece> $pieces */
     private function clause(array $pieces): Clause|Problem
     {
-        $text = implode(' ', array_column($pieces, 'text'));
+        $text = implode(' ', array_map(static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text, $pieces));
+        if ($pieces[0]->isQuoted()) {
+            return $this->words($pieces, $text);
+        }
         $first = $pieces[0]->word();
         $rest = \array_slice($pieces, 1);
         $value = implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $rest));
-        $meeting = self::MEETINGS[trim(('no' === $first ? '' : $first).' '.$value)] ?? null;
+        $meeting = self::MEETINGS[trim((\in_array($first, ['no', 'has'], true) ? '' : $first).' '.(string) preg_replace('/^(the|a) /', '', $value))] ?? null;
         $place = Place::tryFrom($first);
 
         return match (true) {
@@ -115,7 +204,7 @@ final readonly class SearchReader
             'from' === $first => null !== Stance::tryFrom($value) ? new Field('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
             'rules' === $first => \in_array(strtr($value, ' ', '-'), HouseRules::ids(), true) ? new Field('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, HouseRules::ids())),
             'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new Field('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
-            'drilled' === $first, 'not' === $first && isset($pieces[1]) && 'drilled' === $pieces[1]->word() => $this->drilled($pieces, $text),
+            'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another wish'),
             default => $this->words($pieces, $text),
         };
     }
@@ -148,23 +237,10 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function drilled(array $pieces, string $text): Clause|Problem
-    {
-        $words = implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $pieces));
-
-        return match (true) {
-            'drilled never' === $words => new Field('drilled', 'never', 'was never drilled', $text),
-            1 === preg_match('/^drilled within (\d{1,3})(?: days?)?$/', $words, $found) => new Field('drilled', $found[1], \sprintf('was drilled within %d days', $found[1]), $text),
-            1 === preg_match('/^not drilled (?:for|within) (\d{1,3})(?: days?)?$/', $words, $found) => new Field('not-drilled', $found[1], \sprintf('was not drilled for %d days', $found[1]), $text),
-            default => self::wrong($pieces, 'When it was last drilled is said in days.', 'drilled within 14 days, not drilled for 30 days or drilled never', ['drilled never', 'drilled within 14 days', 'not drilled for 30 days']),
-        };
-    }
-
-    /** @param non-empty-list<Piece> $pieces */
     private function words(array $pieces, string $text): Clause|Problem
     {
         $words = Words::of($text);
-        $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => str_starts_with($piece->text, '"'));
+        $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
         $runs = $quoted ? [] : $this->terms->runs($pieces);
         $items = \is_array($runs) && [] !== $runs ? new Items(Place::Has, $runs, $text) : null;
 

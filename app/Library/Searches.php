@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Library;
+
+use Periplus\App\Http\Problem;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Technique\Catalogue;
+
+/** What a search finds, for paper and files: there it has to be understood to the end. */
+final readonly class Searches
+{
+    public function __construct(private Finder $finder, private Catalogue $catalogue)
+    {
+    }
+
+    /**
+     * @return list<int> ids in the order of the sort
+     *
+     * @throws Problem with the place of what is not understood
+     */
+    public function all(ListRequest $list, Scheme $scheme): array
+    {
+        $search = (new SearchReader($scheme, $this->catalogue))->read($list->q);
+        if (!$search->isUnderstood()) {
+            throw new Problem(422, 'unreadable-search', 'This search is not understood, so nothing was made of it. '.$search->problems[0]->message, ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)]);
+        }
+
+        return $this->finder->all($search->clauses, $list);
+    }
+}

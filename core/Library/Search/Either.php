@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library\Search;
+
+/** Wishes of which one has to hold. */
+final readonly class Either implements Clause
+{
+    /** @param non-empty-list<Clause> $clauses */
+    public function __construct(public array $clauses)
+    {
+    }
+
+    public function says(): string
+    {
+        return implode(', or ', array_map(static fn (Clause $clause): string => $clause->says(), $this->clauses));
+    }
+
+    public function text(): string
+    {
+        return implode(' or ', array_map(static fn (Clause $clause): string => $clause->text(), $this->clauses));
+    }
+}
