@@ -89,12 +89,12 @@ final class GymTest extends ApiTestCase
         $link = $this->ask('POST', '/api/invitations', ['role' => 'coach'])->body['token'];
         self::assertIsString($link);
         $this->signOut();
-        self::assertSame(['invite', 'coach'], [$this->ask('GET', "/api/invitations/$link")->body['kind'], $this->ask('GET', "/api/invitations/$link")->body['role']]);
-        self::assertSame(422, $this->ask('POST', "/api/invitations/$link", ['password' => 'short', 'name' => 'New', 'email' => 'new@gym.example'])->status);
-        self::assertSame(422, $this->ask('POST', "/api/invitations/$link", ['password' => self::PASSWORD])->status);
-        self::assertSame(409, $this->ask('POST', "/api/invitations/$link", ['password' => self::PASSWORD, 'name' => 'New', 'email' => 'coach@gym.example'])->status, 'The link is not used up by it.');
-        self::assertSame(204, $this->ask('POST', "/api/invitations/$link", ['password' => self::PASSWORD, 'name' => 'New', 'email' => 'new@gym.example'])->status);
-        self::assertSame(404, $this->ask('POST', "/api/invitations/$link", ['password' => self::PASSWORD, 'name' => 'More', 'email' => 'more@gym.example'])->status, 'Once.');
+        self::assertSame(['invite', 'coach'], array_values(array_intersect_key($this->ask('POST', '/api/invitations/look', ['token' => $link])->body, ['kind' => 1, 'role' => 1])));
+        self::assertSame(422, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => 'short', 'name' => 'New', 'email' => 'new@gym.example'])->status);
+        self::assertSame(422, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD])->status);
+        self::assertSame(409, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'New', 'email' => 'coach@gym.example'])->status, 'The link is not used up by it.');
+        self::assertSame(204, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'New', 'email' => 'new@gym.example'])->status);
+        self::assertSame(404, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'More', 'email' => 'more@gym.example'])->status, 'Once.');
         $this->signIn('new');
         self::assertSame('coach', $this->user()['role']);
     }
@@ -105,7 +105,7 @@ final class GymTest extends ApiTestCase
         $link = $this->ask('POST', '/api/invitations', ['role' => 'coach'])->body['token'];
         self::assertIsString($link);
         self::service(Connection::class)->executeStatement('UPDATE invitation SET expires_at = ?', ['2020-01-01 00:00:00']);
-        self::assertSame('link-used-up', $this->ask('GET', "/api/invitations/$link")->type());
+        self::assertSame('link-used-up', $this->ask('POST', '/api/invitations/look', ['token' => $link])->type());
     }
 
     public function testAPasswordIsSetAnewByALinkAndChangedByItsOwner(): void
@@ -121,7 +121,7 @@ final class GymTest extends ApiTestCase
         $link = $this->ask('POST', "/api/coaches/$id/reset")->body['token'];
         self::assertIsString($link);
         $this->signOut();
-        self::assertSame(204, $this->ask('POST', "/api/invitations/$link", ['password' => 'quite-another-one'])->status);
+        self::assertSame(204, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => 'quite-another-one'])->status);
         self::assertSame(401, $this->ask('POST', '/api/session', ['email' => 'coach@gym.example', 'password' => self::PASSWORD])->status);
 
         $this->signIn('other');
@@ -167,9 +167,9 @@ final class GymTest extends ApiTestCase
         $this->ask('POST', '/api/invitations', ['role' => 'coach']);
         $record = $this->ask('GET', '/api/record')->body;
 
-        self::assertSame(5, $record['total']);
+        self::assertSame(6, $record['total']);
         self::assertSame(
-            ['made a link that invites a coach', 'made the numbering “Saltworks numbers”', 'archived “Renamed”', 'changed “Renamed”', 'put into the library: “Cellar window”'],
+            ['made a link that invites somebody as a coach', 'made the numbering “Saltworks numbers”', 'archived “Renamed”', 'changed “Renamed”', 'put into the library: “Cellar window”', 'signed in'],
             array_column((array) $record['entries'], 'says'),
         );
         self::assertSame(["combinations/$id"], array_values(array_unique(array_filter(array_column((array) $this->ask('GET', '/api/record?what=combination')->body['entries'], 'subject'), is_string(...)))));

@@ -145,7 +145,8 @@ final class InOutTest extends ApiTestCase
             $place = JsonPlace::ofMistake($json);
             self::assertSame([1, $column], [$place->line, $place->column], $json);
         }
-        self::assertSame([2, 2, 4], JsonPlace::ofItems("{\"x\": [0], \"list\": [\n{\"a\": [1]}, [2],\n\n3]}", 'list'));
+        self::assertSame([2, 2, 4], JsonPlace::ofItems("{\"x\": [0], \"list\": [\n{\"a\": [1]}, [2],\n\n3]}", 'list', 10));
+        self::assertCount(2, JsonPlace::ofItems('{"list": [1, 2, 3]}', 'list', 2), 'No more than are looked for.');
     }
 
     /** The library that makes PDFs says at every use that it has a successor. */

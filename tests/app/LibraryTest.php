@@ -44,7 +44,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['q=liver+starts+1', ['Window']])]
     #[TestWith(['q=theme+liver', ['Window']])]
     #[TestWith(['q=by+head+breaks', ['Elbow']])]
-    #[TestWith(['q=drilled+never+has+31', ['Elbow']])]
+    #[TestWith(['q=ends+with+an+elbow+or+a+kick,+level+2', ['Elbow']])]
     #[TestWith(['q=from+southpaw', []])]
     #[TestWith(["q=';DROP+TABLE+combination;--", []])]
     #[TestWith(['weapon=leg', ['Cold kick', 'Elbow']])]
@@ -61,10 +61,10 @@ final class LibraryTest extends ApiTestCase
     {
         $this->signIn('head');
         foreach ([
-            ['name' => 'Window', 'text' => '1 2 3b exit'],
-            ['name' => 'Nail', 'text' => '2 2', 'themes' => []],
+            ['name' => 'Window', 'text' => '1 2 3b exit', 'level' => 2],
+            ['name' => 'Nail', 'text' => '2 2', 'level' => 2, 'themes' => []],
             ['name' => 'Cold kick', 'text' => '14l', 'rules' => 'kickboxing', 'level' => 3, 'themes' => []],
-            ['name' => 'Elbow', 'text' => '1 2 3 31 14h', 'rules' => 'all-limbs', 'themes' => []],
+            ['name' => 'Elbow', 'text' => '1 2 3 31 14h', 'rules' => 'all-limbs', 'level' => 2, 'themes' => []],
         ] as $row) {
             self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['note' => '', ...$row]))->status);
         }

@@ -67,10 +67,12 @@ final class RolesTest extends ApiTestCase
         'GET /api/coaches' => [401, 403, 200],
         'PUT /api/coaches/{id}' => [401, 403, 404],
         'POST /api/coaches/{id}/reset' => [401, 403, 404],
+        'GET /api/invitations' => [401, 403, 200],
         'POST /api/invitations' => [401, 403, 201],
+        'DELETE /api/invitations/{id}' => [401, 403, 404],
         // Whoever has a link may take it up; this one is made up.
-        'GET /api/invitations/{token}' => [404, 404, 404],
-        'POST /api/invitations/{token}' => [404, 404, 404],
+        'POST /api/invitations/look' => [404, 404, 404],
+        'POST /api/invitations/accept' => [404, 404, 404],
         'GET /api/record' => [401, 403, 200],
     ];
 
@@ -103,12 +105,12 @@ final class RolesTest extends ApiTestCase
                 'nobody' === $name ? $this->signOut() : $this->signIn($name);
                 [$method, $path] = explode(' ', $route);
                 $number = match (true) {
-                    str_contains($path, 'rechecks'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views') => '999999',
+                    str_contains($path, 'rechecks'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations') => '999999',
                     str_contains($path, 'proposals') => (string) $proposal,
                     str_contains($path, 'schemes') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{token}' => str_repeat('a', 32)]);
+                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json']);
                 $headers = 'PUT /api/schemes/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
                 $answer = $this->ask($method, $address, self::body($method, $path), $headers);
                 self::assertSame($statuses[$column], $answer->status, \sprintf('%s as %s: %s', $route, $name, $answer->raw));
@@ -133,7 +135,8 @@ final class RolesTest extends ApiTestCase
             '/api/gym/scheme' === $path, '/api/me/scheme' === $path => ['scheme' => 'six'],
             '/api/me/password' === $path => ['current' => self::PASSWORD, 'new' => 'another-long-word'],
             '/api/coaches/{id}' === $path, '/api/invitations' === $path => ['role' => 'coach'],
-            '/api/invitations/{token}' === $path => ['password' => 'another-long-word', 'name' => 'New', 'email' => 'new@gym.example'],
+            '/api/invitations/look' === $path => ['token' => 'made-up'],
+            '/api/invitations/accept' === $path => ['token' => 'made-up', 'password' => 'another-long-word', 'name' => 'New', 'email' => 'new@gym.example'],
             str_contains($path, '{set}') => HouseRulesTest::change(),
             str_contains($path, '{id}/'), '/api/session/end' === $path, '/api/ping' === $path => null,
             default => self::combination(),

@@ -23,10 +23,12 @@ final readonly class Items implements Clause
 
     public function says(): string
     {
-        return $this->place->words().' '.implode(', then later ', array_map(
+        $says = implode(', then later ', array_map(
             static fn (array $run): string => implode(' and directly ', array_map(static fn (Term $term): string => $term->says, $run)),
             $this->runs,
         ));
+
+        return $this->place->words().' '.(Place::No === $this->place ? (string) preg_replace('/^an? /', '', $says) : $says);
     }
 
     public function text(): string

@@ -35,6 +35,9 @@ final readonly class SearchReader
     ];
     /** These mean a place only before "with", "in" or "on": they are words of names, too. */
     private const BEFORE_WITH = ['start' => 'starts', 'begin' => 'starts', 'open' => 'starts', 'end' => 'ends', 'finish' => 'ends'];
+    /** Passed over after a word of a place, and after these. */
+    private const ARTICLES = ['a', 'an', 'the', 'any'];
+    private const BEFORE_ARTICLES = ['then', 'and', 'or'];
     private const BETWEEN = [',', ';', 'and', 'or'];
 
     private TermReader $terms;
@@ -96,6 +99,10 @@ final readonly class SearchReader
         for ($at = 0; $at < \count($raw); ++$at) {
             $piece = $raw[$at];
             $next = $raw[$at + 1] ?? null;
+            $last = $pieces[\count($pieces) - 1] ?? null;
+            if (null !== $next && $piece->is(...self::ARTICLES) && null !== $last && (null !== Place::tryFrom($last->word()) || $last->is(...self::BEFORE_ARTICLES))) {
+                continue;
+            }
             $meaning = $piece->isQuoted() ? null : self::MEANINGS[$piece->word()] ?? null;
             if ($piece->is('not') && true === $next?->is('drilled')) {
                 $meaning = null;
@@ -187,7 +194,7 @@ final readonly class SearchReader
         $first = $pieces[0]->word();
         $rest = \array_slice($pieces, 1);
         $value = implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $rest));
-        $meeting = self::MEETINGS[trim((\in_array($first, ['no', 'has'], true) ? '' : $first).' '.(string) preg_replace('/^(the|a) /', '', $value))] ?? null;
+        $meeting = self::MEETINGS[trim((\in_array($first, ['no', 'has'], true) ? '' : $first).' '.$value)] ?? null;
         $place = Place::tryFrom($first);
 
         return match (true) {

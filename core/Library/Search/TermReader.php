@@ -30,7 +30,6 @@ final readonly class TermReader
         'knee' => Limb::Knee, 'knees' => Limb::Knee, 'elbow' => Limb::Elbow, 'elbows' => Limb::Elbow,
     ];
     private const KINDS = ['defence' => MoveKind::Defence, 'footwork' => MoveKind::Footwork, 'contact' => MoveKind::Contact];
-    private const ARTICLES = ['a', 'an', 'the', 'any'];
     private const NUMBER = '/^(\(?)([a-z]{0,2}\d{1,3})([a-z]?)(\)?)$/i';
 
     private Vocabulary $vocabulary;
@@ -67,10 +66,6 @@ final readonly class TermReader
                     $runs[] = $run;
                 }
                 $run = [];
-                ++$at;
-                continue;
-            }
-            if (isset($words[$at + 1]) && \in_array($words[$at], self::ARTICLES, true)) {
                 ++$at;
                 continue;
             }

@@ -107,7 +107,7 @@ final class RulesTest extends TestCase
         $boxing = self::findings('1 14l', 'boxing');
         $kickboxing = self::findings('1 14l', 'kickboxing');
 
-        self::assertSame(Severity::Should, $boxing['outside-rules']->severity);
+        self::assertSame(Severity::Must, $boxing['outside-rules']->severity);
         self::assertArrayNotHasKey('kick-on-line', $boxing);
         self::assertSame(Severity::Hint, $kickboxing['kick-on-line']->severity);
         self::assertArrayNotHasKey('outside-rules', $kickboxing);
