@@ -206,11 +206,12 @@ final readonly class Proposals
         $combination = $this->combinations->get($proposal->combination);
         $base = $this->library->version($combination, $proposal->basedOn)->content();
         $newest = $combination->content();
+        $result = $this->drafts->of($newest->with($proposal->content, $proposal->content->differencesFrom($base)));
 
         return [
             'base' => $base,
             'newest' => $newest,
-            'result' => $newest->with($proposal->content, $proposal->content->differencesFrom($base)),
+            'result' => $result->content->settled($this->library->checked($result)),
             'changed' => $proposal->content->differencesFrom($base),
             'movedOn' => $newest->differencesFrom($base),
         ];

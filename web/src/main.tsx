@@ -7,12 +7,17 @@ import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-qu
 import { ConfigProvider, App as Messages } from "antd";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { Refusal } from "./api/client";
+import { again, Refusal } from "./api/client";
+import { isReachable, onConnection } from "./app/connection";
 import { Router } from "./app/Router";
 import { theme } from "./app/theme";
 
 const queries: QueryClient = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
+  // Asked at once, with a network or without: what cannot be had is said, and never waited for in silence.
+  defaultOptions: {
+    queries: { retry: again, retryDelay: 2000, refetchOnWindowFocus: false, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
   queryCache: new QueryCache({
     onError(error) {
       // The session ended while the page was open: ask again who is here, which leads to the sign-in.
@@ -21,6 +26,13 @@ const queries: QueryClient = new QueryClient({
       }
     },
   }),
+});
+// What failed while the server was away is asked for again when it is back.
+onConnection(() => {
+  if (isReachable()) {
+    void queries.refetchQueries({ type: "active", predicate: (query) => query.state.status !== "success" });
+    void queries.invalidateQueries({ queryKey: ["session"] });
+  }
 });
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? "";
 const root = document.getElementById("root");

@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
+import { noteConnection } from "../app/connection";
 import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];
@@ -63,6 +64,24 @@ const AWAY: Problem = {
   title: "The server does not answer. What you typed is still here; try again shortly.",
 };
 
+/** What a proxy says when there is nothing behind it. */
+const AWAY_STATUS = new Set([502, 503, 504]);
+
+function isProblem(error: unknown): error is Problem {
+  const problem = error as Partial<Problem> | undefined;
+  return Boolean(problem?.title && problem.type);
+}
+
+/** Whether there is no answer, rather than one that refuses. */
+export function isAway(error: unknown): boolean {
+  return error instanceof Refusal && (error.problem.type === AWAY.type || error.problem.type === "server-away");
+}
+
+/** Whether a question is asked again: once, and not when the answer is a refusal that stands. */
+export function again(count: number, error: unknown): boolean {
+  return count < 1 && !(error instanceof Refusal && error.problem.status >= 400 && error.problem.status < 500);
+}
+
 let token = "";
 
 /** The session's token, sent back with every write. */
@@ -91,13 +110,12 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
     if (error instanceof DOMException && error.name === "AbortError") {
       throw error;
     }
+    noteConnection(false);
     throw new Refusal(AWAY);
   }
+  noteConnection(!AWAY_STATUS.has(result.response.status) || isProblem(result.error));
   if (!result.response.ok) {
-    const problem = result.error as Partial<Problem> | undefined;
-    throw new Refusal(
-      problem?.title && problem.type ? (problem as Problem) : { ...AWAY, status: result.response.status },
-    );
+    throw new Refusal(isProblem(result.error) ? result.error : { ...AWAY, status: result.response.status });
   }
   return result.data as T;
 }

@@ -6,6 +6,8 @@ import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
 import { isTyping } from "./keys";
 import { layers } from "./layers";
+import { Notices } from "./Notices";
+import { fetchScreens } from "./screens";
 import { useSession, useSignOut } from "./session";
 import { Waiting } from "./Waiting";
 
@@ -40,6 +42,13 @@ export function Frame() {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, []);
+
+  const known = session.data?.user?.id;
+  useEffect(() => {
+    if (known !== undefined) {
+      fetchScreens();
+    }
+  }, [known]);
 
   if (session.isPending) {
     return <Waiting what="Looking who is here" />;
@@ -103,6 +112,7 @@ export function Frame() {
           </button>
         </span>
       </header>
+      <Notices />
       <div id="content">
         <Suspense fallback={<Waiting />}>
           <Outlet />

@@ -1,51 +1,60 @@
-import { lazy, Suspense } from "react";
+import { Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Frame } from "./Frame";
+import { ScreenError } from "./ScreenError";
+import { screen } from "./screens";
 import { Waiting } from "./Waiting";
 
-const Library = lazy(() => import("../library/LibraryScreen"));
-const Bench = lazy(() => import("../bench/BenchScreen"));
-const Compare = lazy(() => import("../compare/CompareScreen"));
-const Generate = lazy(() => import("../generate/GenerateScreen"));
-const HouseRules = lazy(() => import("../house-rules/HouseRulesScreen"));
-const Review = lazy(() => import("../review/ReviewScreen"));
-const Proposal = lazy(() => import("../review/ProposalScreen"));
-const Family = lazy(() => import("../family/FamilyScreen"));
-const Numbering = lazy(() => import("../numbering/NumberingScreen"));
-const Translate = lazy(() => import("../numbering/TranslateScreen"));
-const InAndOut = lazy(() => import("../in-out/InOutScreen"));
-const Coaches = lazy(() => import("../coaches/CoachesScreen"));
-const Account = lazy(() => import("../coaches/AccountScreen"));
-const Join = lazy(() => import("../coaches/JoinScreen"));
-const Record = lazy(() => import("../record/RecordScreen"));
-const Combination = lazy(() => import("../combination/CombinationScreen"));
+const Library = screen(() => import("../library/LibraryScreen"));
+const Bench = screen(() => import("../bench/BenchScreen"));
+const Compare = screen(() => import("../compare/CompareScreen"));
+const Generate = screen(() => import("../generate/GenerateScreen"));
+const HouseRules = screen(() => import("../house-rules/HouseRulesScreen"));
+const Review = screen(() => import("../review/ReviewScreen"));
+const Proposal = screen(() => import("../review/ProposalScreen"));
+const Family = screen(() => import("../family/FamilyScreen"));
+const Numbering = screen(() => import("../numbering/NumberingScreen"));
+const Translate = screen(() => import("../numbering/TranslateScreen"));
+const InAndOut = screen(() => import("../in-out/InOutScreen"));
+const Coaches = screen(() => import("../coaches/CoachesScreen"));
+const Account = screen(() => import("../coaches/AccountScreen"));
+const Join = screen(() => import("../coaches/JoinScreen"));
+const Record = screen(() => import("../record/RecordScreen"));
+const Combination = screen(() => import("../combination/CombinationScreen"));
 
 const router = createBrowserRouter([
-  { path: "join/:token", element: <Join /> },
+  { path: "join", element: <Join />, errorElement: <ScreenError /> },
   {
     element: <Frame />,
+    errorElement: <ScreenError />,
     children: [
-      { index: true, element: <Navigate to="/library" replace /> },
-      { path: "library", element: <Library /> },
-      { path: "bench", element: <Bench key="new" /> },
-      { path: "bench/:id", element: <Bench /> },
-      { path: "combinations/:id", element: <Combination /> },
-      { path: "compare", element: <Compare /> },
-      { path: "generate", element: <Generate /> },
-      { path: "house-rules", element: <HouseRules /> },
-      { path: "review", element: <Review /> },
-      { path: "review/:id", element: <Proposal /> },
-      { path: "family", element: <Family /> },
-      { path: "gym", element: <Navigate to="/numbering" replace /> },
-      { path: "numbering", element: <Numbering /> },
-      { path: "numbering/:id", element: <Numbering /> },
-      { path: "translate", element: <Translate /> },
-      { path: "in-and-out", element: <InAndOut /> },
-      { path: "coaches", element: <Coaches /> },
-      { path: "coaches/:id", element: <Coaches /> },
-      { path: "record", element: <Record /> },
-      { path: "account", element: <Account /> },
-      { path: "*", element: <NoSuchPage /> },
+      {
+        // In place of the screen alone: the frame stays.
+        errorElement: <ScreenError />,
+        children: [
+          { index: true, element: <Navigate to="/library" replace /> },
+          { path: "library", element: <Library /> },
+          { path: "bench", element: <Bench key="new" /> },
+          { path: "bench/:id", element: <Bench /> },
+          { path: "combinations/:id", element: <Combination /> },
+          { path: "compare", element: <Compare /> },
+          { path: "generate", element: <Generate /> },
+          { path: "house-rules", element: <HouseRules /> },
+          { path: "review", element: <Review /> },
+          { path: "review/:id", element: <Proposal /> },
+          { path: "family", element: <Family /> },
+          { path: "gym", element: <Navigate to="/numbering" replace /> },
+          { path: "numbering", element: <Numbering /> },
+          { path: "numbering/:id", element: <Numbering /> },
+          { path: "translate", element: <Translate /> },
+          { path: "in-and-out", element: <InAndOut /> },
+          { path: "coaches", element: <Coaches /> },
+          { path: "coaches/:id", element: <Coaches /> },
+          { path: "record", element: <Record /> },
+          { path: "account", element: <Account /> },
+          { path: "*", element: <NoSuchPage /> },
+        ],
+      },
     ],
   },
 ]);

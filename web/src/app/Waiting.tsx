@@ -1,8 +1,30 @@
-/** Shown while a screen is on its way; waits a moment itself, so that a quick answer shows nothing. */
+import { useEffect, useState } from "react";
+import { useReachable } from "./connection";
+
+/** After which a wait is longer than anything here takes, ms. */
+const LONG = 8000;
+
+/** Shown while a screen is on its way; waits a moment itself, so that a quick answer shows nothing. A wait that does not end says so. */
 export function Waiting({ what = "Loading" }: { what?: string }) {
+  const reachable = useReachable();
+  const [long, setLong] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLong(true), LONG);
+    return () => clearTimeout(timer);
+  }, []);
   return (
-    <p className="waiting" role="status">
-      {what} …
-    </p>
+    <div className="waiting" role="status">
+      <p>{what} …</p>
+      {(long || !reachable) && (
+        <p>
+          {reachable
+            ? "This takes longer than it should."
+            : "There is no connection to the gym’s server; it goes on when it is back."}{" "}
+          <button type="button" className="link-button" onClick={() => window.location.reload()}>
+            Try again
+          </button>
+        </p>
+      )}
+    </div>
   );
 }

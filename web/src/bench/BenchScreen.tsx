@@ -5,13 +5,16 @@ import {
   answered,
   api,
   type CheckRequest,
+  isAway,
   type Mend,
   type Problem,
   type Proposal,
   refusal,
+  type SaveRequest,
   type SchemeId,
   type Stance,
 } from "../api/client";
+import { useReachable } from "../app/connection";
 import { layers } from "../app/layers";
 import { useSession } from "../app/session";
 import { useNumbering, useSchemes } from "../app/useNumbering";
@@ -48,6 +51,14 @@ import "./bench.css";
 
 const BUTTONS: Record<Doing, string> = { save: "Save", propose: "Propose", approve: "Approve", revise: "Send" };
 const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
+
+/** Whether a refusal says that what is sent is in place already, as it was sent. */
+function isWhatWasSent(problem: Problem, body: SaveRequest): boolean {
+  const { current, existing } = problem;
+  return current
+    ? current.name === body.name.trim() && current.text === body.text && current.note === (body.note ?? "").trim()
+    : existing?.name === body.name.trim();
+}
 
 /** The bench for a new combination, or for one that is in the library already. */
 export default function BenchScreen() {
@@ -130,7 +141,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     scheme: draft.scheme,
     ...circumstances,
   };
-  const { latest, readable, current, error } = useCheck(request);
+  const { latest, readable, current, error, old } = useCheck(request);
+  const reachable = useReachable();
   const settled = current && latest !== undefined && latest === readable;
   const mends = useMends(request, settled);
   const kin = useAlreadyThere({
@@ -230,15 +242,16 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   };
 
   const openSave = useCallback(() => {
-    if (draft.text.trim() === "" || (latest && latest.problems.length > 0)) {
-      void message.warning(latest?.problems[0]?.message ?? "There is nothing to save yet.");
+    const mistake = current ? latest?.problems[0] : undefined;
+    if (draft.text.trim() === "" || mistake) {
+      void message.warning(mistake?.message ?? "There is nothing to save yet.");
     } else {
       save.reset();
       propose.reset();
       decide.reset();
       setSaveOpen(true);
     }
-  }, [draft.text, latest, message, save.reset, propose.reset, decide.reset]);
+  }, [draft.text, latest, current, message, save.reset, propose.reset, decide.reset]);
 
   useEffect(() => {
     if (toSave && settled) {
@@ -266,8 +279,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
 
   const store = (basedOn = draft.basedOn) => {
     const { name, text, scheme, stance, rules, themes, note } = draft;
-    const level = draft.level ?? readable?.level?.level ?? 1;
-    const body = { name, text, scheme, stance, rules, themes, level, note };
+    const body = { name, text, scheme, stance, rules, themes, level: draft.level, note };
     if (doing === "propose") {
       const kind = combinationId === null ? ("new" as const) : ("change" as const);
       propose.mutate(
@@ -311,20 +323,46 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         },
         onError: (cause) => {
           const problem = refusal(cause);
-          if (problem.type === "changed-meanwhile") {
+          if (wasCutOff.current && isWhatWasSent(problem, body)) {
+            // The answer was lost on its way, the save was not.
+            forget(id);
+            void message.success(`“${name}” is saved.`);
+            void navigate(`/combinations/${problem.current?.id ?? problem.existing?.id}`);
+          } else if (problem.type === "changed-meanwhile") {
             setConflict(problem);
+          } else if (isAway(cause)) {
+            wasCutOff.current = true;
+            setToStore({ basedOn });
           }
         },
       },
     );
   };
 
+  // A save goes out once what it saves is checked; without a connection it waits for that, in sight.
+  const [toStore, setToStore] = useState<{ basedOn: number | null } | null>(null);
+  const wasCutOff = useRef(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it goes out once, when it can
+  useEffect(() => {
+    if (!toStore || !reachable) {
+      return;
+    }
+    if (current && latest && latest.problems.length > 0) {
+      setToStore(null);
+      setSaveOpen(false);
+      void message.warning(latest.problems[0]?.message);
+    } else if (current || (error !== null && !isAway(error))) {
+      setToStore(null);
+      store(toStore.basedOn);
+    }
+  }, [toStore, reachable, current, latest, error]);
+
   const failed = save.error ?? propose.error ?? decide.error;
   const saveError = failed ? refusal(failed) : null;
   const problem = latest?.problems[0];
   const shown = readable;
   // What is shown is not about what stands in the line, and no answer to that is on its way.
-  const isOld = problem !== undefined || error !== null;
+  const isOld = problem !== undefined || old;
   const schemeOptions = useMemo(
     () =>
       schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: `${scheme.name} numbers` })) ?? [
@@ -470,8 +508,14 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
                     <span className="small">and {(latest?.problems.length ?? 1) - 1} more</span>
                   )}
                 </span>
-              ) : error ? (
-                <span className="entry-problem">{refusal(error).title}</span>
+              ) : old ? (
+                <span className="entry-problem">
+                  {!reachable || isAway(error)
+                    ? "Not checked: no connection. What you typed is kept, and is checked as soon as the server is back."
+                    : error
+                      ? refusal(error).title
+                      : "Checking …"}
+                </span>
               ) : latest && latest.notes.length > 0 ? (
                 <span>{latest.notes.map((note) => note.message).join(" ")}</span>
               ) : (
@@ -567,8 +611,10 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         onRemark={setRemark}
         kin={kin && kin.matches.length > 0 && <AlreadyThere matches={kin.matches} total={kin.total} />}
         saving={save.isPending || propose.isPending || decide.isPending}
+        waiting={toStore !== null && !reachable}
+        onGiveUp={() => setToStore(null)}
         error={
-          saveError && (saveError.type !== "changed-meanwhile" || proposal) ? (
+          saveError && toStore === null && (saveError.type !== "changed-meanwhile" || proposal) ? (
             <>
               {saveError.title}{" "}
               {saveError.existing && <Link to={`/combinations/${saveError.existing.id}`}>Open it</Link>}
@@ -577,7 +623,10 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         }
         onChange={(part) => change(part, true)}
         onClose={() => setSaveOpen(false)}
-        onSave={() => store()}
+        onSave={() => {
+          wasCutOff.current = false;
+          setToStore({ basedOn: draft.basedOn });
+        }}
       />
       <MendCompare check={shown} mend={compared} request={request} onMend={mend} onClose={() => setCompared(null)} />
       <Modal
@@ -609,7 +658,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
               const version = conflict?.current?.version ?? null;
               setConflict(null);
               change({ basedOn: version });
-              store(version);
+              setToStore({ basedOn: version });
             }}
           >
             Save mine as the newest

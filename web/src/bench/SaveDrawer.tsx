@@ -19,6 +19,9 @@ interface Props {
   /** What is in the library already. */
   kin: ReactNode;
   saving: boolean;
+  /** For the connection to come back. */
+  waiting: boolean;
+  onGiveUp: () => void;
   error: ReactNode;
   onChange: (change: Partial<Draft>) => void;
   onClose: () => void;
@@ -45,6 +48,8 @@ export function SaveDrawer({
   onRemark,
   kin,
   saving,
+  waiting,
+  onGiveUp,
   error,
   onChange,
   onClose,
@@ -142,11 +147,20 @@ export function SaveDrawer({
         )}
         {kin}
         {error && <Alert type="error" showIcon message={error} role="alert" />}
+        {waiting && (
+          <Alert
+            type="warning"
+            showIcon
+            role="status"
+            title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
+            action={<Button onClick={onGiveUp}>Do not send it</Button>}
+          />
+        )}
         <Button
           type="primary"
           htmlType="submit"
           loading={saving}
-          disabled={draft.name.trim() === "" || draft.text.trim() === ""}
+          disabled={draft.name.trim() === "" || draft.text.trim() === "" || waiting}
         >
           {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
         </Button>

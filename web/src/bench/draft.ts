@@ -29,15 +29,20 @@ export const EMPTY: Draft = {
 
 /** A stored combination, in the numbers that its text was sent in. */
 export function draftOf(combination: Combination, scheme: SchemeId): Draft {
-  const { text, stance, rules, name, themes, level, note, version } = combination;
-  return { text, stance, rules, scheme, name, themes, level, note, basedOn: version };
+  const { text, stance, rules, name, themes, note, version } = combination;
+  return { text, stance, rules, scheme, name, themes, level: chosenLevel(combination), note, basedOn: version };
 }
 
 /** What a proposal would put in place, in the numbers that its text was sent in. */
 export function draftOfProposal(proposal: Proposal, scheme: SchemeId): Draft {
-  const { text, stance, rules, name, themes, level, note } = proposal.result;
+  const { text, stance, rules, name, themes, note } = proposal.result;
   const basedOn = proposal.combination?.version ?? null;
-  return { text, stance, rules, scheme, name, themes, level, note, basedOn };
+  return { text, stance, rules, scheme, name, themes, level: chosenLevel(proposal.result), note, basedOn };
+}
+
+/** The level that a coach gave; null where it follows the check. */
+function chosenLevel({ level, levelChosen }: Pick<Combination, "level" | "levelChosen">): number | null {
+  return levelChosen ? level : null;
 }
 
 /** The state of an address that opens the bench with the drawer in which it is named and saved. */

@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { answered, api, type Check, type CheckRequest } from "../api/client";
+import { again, answered, api, type Check, type CheckRequest, isAway } from "../api/client";
+import { useReachable } from "../app/connection";
 
 /** The question for one check, and its answer for good. */
 export function checkOf(request: CheckRequest) {
@@ -10,11 +11,15 @@ export function checkOf(request: CheckRequest) {
       answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body: request, signal })),
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 60_000,
+    // While the server is away it is asked again until it is back.
+    retry: (count, error) => isAway(error) || again(count, error),
   });
 }
 
 /** Long enough not to ask for every key, short enough to feel like typing. */
 const PAUSE = 90;
+/** After which an answer is late, ms: what is shown is not about what is typed, and looks so. */
+const LATE = 600;
 
 interface Checked {
   /** The answer to what stands in the line now, or to what stood there a moment ago. */
@@ -24,6 +29,8 @@ interface Checked {
   /** Whether `latest` answers what stands in the line now. */
   current: boolean;
   error: unknown;
+  /** Whether what is shown is about an earlier text, and the answer to this one is late or cannot be had. */
+  old: boolean;
 }
 
 /** Checks as one types. Answers to what is no longer there are dropped; the picture stays until the next one is here. */
@@ -42,7 +49,16 @@ export function useCheck(request: CheckRequest): Checked {
     enabled: question.text.trim() !== "",
     placeholderData: keepPreviousData,
   });
+  const reachable = useReachable();
   const empty = request.text.trim() === "";
+  const current = asked === key && !query.isPlaceholderData && !query.isFetching && (query.isSuccess || empty);
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    setLate(false);
+    const timer = current || empty ? undefined : setTimeout(() => setLate(true), LATE);
+    return () => clearTimeout(timer);
+  }, [current, empty]);
+  const error = empty ? null : (query.error ?? query.failureReason);
   const latest = empty ? undefined : query.data;
   if (empty) {
     readable.current = undefined;
@@ -52,7 +68,8 @@ export function useCheck(request: CheckRequest): Checked {
   return {
     latest,
     readable: readable.current,
-    current: asked === key && !query.isPlaceholderData && !query.isFetching,
-    error: query.error,
+    current,
+    error,
+    old: !current && !empty && (late || error !== null || !reachable),
   };
 }

@@ -1,11 +1,12 @@
-import { App, Button, Segmented } from "antd";
+import { App, Button, Input, Popconfirm, Segmented } from "antd";
 import { useState } from "react";
 import { type Coach, refusal } from "../api/client";
+import { layers } from "../app/layers";
 import { useSession } from "../app/session";
 import { Waiting } from "../app/Waiting";
 import { day, dayAndTime } from "../app/words";
 import { GymNav } from "../gym/GymNav";
-import { useChangeCoach, useCoaches, useMakeLink } from "./useCoaches";
+import { useChangeCoach, useCoaches, useInvitations, useMakeLink, useWithdraw } from "./useCoaches";
 
 const ROLES: { value: Coach["role"]; label: string }[] = [
   { value: "coach", label: "coach" },
@@ -20,9 +21,10 @@ export default function CoachesScreen() {
   const link = useMakeLink();
   const { message } = App.useApp();
   const [role, setRole] = useState<Coach["role"]>("coach");
+  const [meantFor, setMeantFor] = useState("");
   const [what, setWhat] = useState("");
   const put = (coach: Coach, part: Partial<Coach>) =>
-    change.mutate({ ...coach, ...part }, { onError: (error) => void message.error(refusal(error).title) });
+    change.mutate({ id: coach.id, ...part }, { onError: (error) => void message.error(refusal(error).title) });
   const make = (to: Parameters<typeof link.mutate>[0], said: string) => {
     setWhat(said);
     link.mutate(to, { onError: (error) => void message.error(refusal(error).title) });
@@ -34,10 +36,21 @@ export default function CoachesScreen() {
       <div className="form-row">
         <span>Invite a</span>
         <Segmented value={role} onChange={setRole} options={ROLES} aria-label="Role of who is invited" />
+        <Input
+          value={meantFor}
+          maxLength={80}
+          onChange={(event) => setMeantFor(event.target.value)}
+          placeholder="For whom, such as a first name"
+          aria-label="For whom the link is"
+          style={{ width: 260 }}
+        />
         <Button
           type="primary"
           loading={link.isPending}
-          onClick={() => make({ role }, "Send this link to the new coach")}
+          onClick={() => {
+            make({ role, meantFor }, "Send this link to the new coach");
+            setMeantFor("");
+          }}
         >
           Make a link
         </Button>
@@ -60,6 +73,7 @@ export default function CoachesScreen() {
           </Button>
         </p>
       )}
+      <OpenLinks />
       {coaches.isPending && <Waiting what="Fetching the coaches" />}
       {coaches.isError && <p role="alert">{refusal(coaches.error).title}</p>}
       {coaches.data && (
@@ -96,19 +110,30 @@ export default function CoachesScreen() {
                   <td>
                     <Button
                       size="small"
+                      disabled={!coach.active}
                       onClick={() => make({ reset: coach.id }, `With this link ${coach.name} sets a new password`)}
                     >
                       Set anew by a link
                     </Button>
                   </td>
                   <td>
-                    <Button
-                      size="small"
-                      disabled={coach.id === me?.id}
-                      onClick={() => put(coach, { active: !coach.active })}
-                    >
-                      {coach.active ? "yes; stop it" : "no; let in again"}
-                    </Button>
+                    {coach.active ? (
+                      <Popconfirm
+                        getPopupContainer={layers}
+                        title={`${coach.name} is signed out everywhere, and links made by or for them end.`}
+                        okText="Stop it"
+                        cancelText="Leave it"
+                        onConfirm={() => put(coach, { active: false })}
+                      >
+                        <Button size="small" disabled={coach.id === me?.id}>
+                          yes; stop it
+                        </Button>
+                      </Popconfirm>
+                    ) : (
+                      <Button size="small" onClick={() => put(coach, { active: true })}>
+                        no; let in again
+                      </Button>
+                    )}
                   </td>
                 </tr>
               ))}
@@ -117,5 +142,59 @@ export default function CoachesScreen() {
         </div>
       )}
     </main>
+  );
+}
+
+/** Links that were sent and are still good; each can be withdrawn. */
+function OpenLinks() {
+  const links = useInvitations();
+  const withdraw = useWithdraw();
+  const { message } = App.useApp();
+  const rows = links.data?.invitations ?? [];
+  if (links.isError) {
+    return <p role="alert">{refusal(links.error).title}</p>;
+  }
+  if (rows.length === 0) {
+    return null;
+  }
+  return (
+    <section className="panel plain-scroll" aria-labelledby="open-links">
+      <h2 id="open-links" className="table-title">
+        Links that are open
+      </h2>
+      <table className="plain-table">
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.id}>
+              <td>
+                <b>{row.meantFor || "somebody"}</b>
+              </td>
+              <td>
+                {row.kind === "invite"
+                  ? `joins as a ${row.role === "head-coach" ? "head coach" : "coach"}`
+                  : "sets a new password"}
+              </td>
+              <td className="small">
+                made by {row.madeBy}, {dayAndTime(row.madeAt)}
+              </td>
+              <td className="small">good until {dayAndTime(row.expiresAt)}</td>
+              <td>
+                <Button
+                  size="small"
+                  onClick={() =>
+                    withdraw.mutate(row.id, {
+                      onSuccess: () => void message.success("The link is withdrawn; it opens nothing any more."),
+                      onError: (error) => void message.error(refusal(error).title),
+                    })
+                  }
+                >
+                  Withdraw
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }

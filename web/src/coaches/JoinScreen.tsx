@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Alert, Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
-import { useParams } from "react-router";
+import { useLocation } from "react-router";
 import { answered, api, refusal } from "../api/client";
 import { useSession } from "../app/session";
 import { Waiting } from "../app/Waiting";
@@ -9,7 +9,8 @@ import "../gym/gym.css";
 
 /** Where an invitation leads: a new account, or a new password. */
 export default function JoinScreen() {
-  const token = useParams().token ?? "";
+  // The word of the link stands after "#", which a browser sends to nobody.
+  const token = useLocation().hash.slice(1);
   // The session brings the token that every write sends back.
   const session = useSession();
   const [name, setName] = useState("");
@@ -17,15 +18,17 @@ export default function JoinScreen() {
   const [password, setPassword] = useState("");
   const look = useQuery({
     queryKey: ["invitation", token],
-    queryFn: () => answered(api.GET("/api/invitations/{token}", { params: { path: { token } } })),
+    queryFn: () =>
+      answered(api.POST("/api/invitations/look", { params: { header: { "X-CSRF-Token": "" } }, body: { token } })),
+    enabled: session.isSuccess,
     retry: false,
   });
   const accept = useMutation({
     mutationFn: () =>
       answered(
-        api.POST("/api/invitations/{token}", {
-          params: { path: { token }, header: { "X-CSRF-Token": "" } },
-          body: look.data?.kind === "invite" ? { password, name, email } : { password },
+        api.POST("/api/invitations/accept", {
+          params: { header: { "X-CSRF-Token": "" } },
+          body: look.data?.kind === "invite" ? { token, password, name, email } : { token, password },
         }),
       ),
   });
@@ -33,14 +36,15 @@ export default function JoinScreen() {
     event.preventDefault();
     accept.mutate();
   };
-  if (look.isPending || session.isPending) {
+  const failure = session.error ?? look.error;
+  if (!failure && look.isPending) {
     return <Waiting what="Looking at the link" />;
   }
-  if (look.isError) {
+  if (failure || !look.data) {
     return (
       <main className="page page-narrow">
         <h1>This link does not open</h1>
-        <p>{refusal(look.error).title}</p>
+        <p>{refusal(failure).title}</p>
         <a href="/library">To the sign-in</a>
       </main>
     );

@@ -14,21 +14,45 @@ export function useCoaches() {
 export function useChangeCoach() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, role, active }: Pick<Coach, "id" | "role" | "active">) =>
-      answered(api.PUT("/api/coaches/{id}", { params: { path: { id }, header }, body: { role, active } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["coaches"] }),
+    mutationFn: ({ id, ...change }: Pick<Coach, "id"> & Partial<Pick<Coach, "role" | "active">>) =>
+      answered(api.PUT("/api/coaches/{id}", { params: { path: { id }, header }, body: change })),
+    // Links end with the rights of who made them and of whom they are for.
+    onSettled: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: ["coaches"] }),
+        queries.invalidateQueries({ queryKey: ["invitations"] }),
+      ]),
   });
 }
 
 /** A link that invites someone, or that sets a coach's password anew. The link itself is shown once. */
 export function useMakeLink() {
+  const queries = useQueryClient();
   return useMutation({
-    mutationFn: async (to: { role: Coach["role"] } | { reset: number }) => {
+    mutationFn: async (to: { role: Coach["role"]; meantFor: string } | { reset: number }) => {
       const made =
         "reset" in to
           ? await answered(api.POST("/api/coaches/{id}/reset", { params: { path: { id: to.reset }, header } }))
           : await answered(api.POST("/api/invitations", { params: { header }, body: to }));
-      return { ...made, link: `${window.location.origin}/join/${made.token}` };
+      return { ...made, link: `${window.location.origin}/join#${made.token}` };
     },
+    onSettled: () => queries.invalidateQueries({ queryKey: ["invitations"] }),
+  });
+}
+
+/** The links that are still good. */
+export function useInvitations() {
+  return useQuery({
+    queryKey: ["invitations"],
+    queryFn: ({ signal }) => answered(api.GET("/api/invitations", { signal })),
+    staleTime: 0,
+  });
+}
+
+export function useWithdraw() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: number) => answered(api.DELETE("/api/invitations/{id}", { params: { path: { id }, header } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["invitations"] }),
   });
 }

@@ -153,8 +153,8 @@ function Page({ combination }: { combination: Combination }) {
         <span>
           {RULES.find((rule) => rule.value === combination.rules)?.label} rules · level{" "}
           {LEVELS.find((level) => level.value === combination.level)?.label}
-          {readable?.level && readable.level.level !== combination.level
-            ? `, given by the coach (the check says ${readable.level.level})`
+          {combination.levelChosen && readable?.level && readable.level.level !== combination.level
+            ? `, given by a coach (the check says ${readable.level.level})`
             : ""}{" "}
           · written for {combination.stance} · by {combination.author.name}
         </span>

@@ -2,6 +2,7 @@ import { Button, Input, type InputRef, Pagination, Select } from "antd";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
+import { useReachable } from "../app/connection";
 import { isTyping } from "../app/keys";
 import { TakeOut, type Way } from "../app/TakeOut";
 import { VerdictMark } from "../app/VerdictMark";
@@ -36,7 +37,6 @@ const SORTS = [
   { value: "level", label: "By level" },
   { value: "length", label: "By length" },
   { value: "updated", label: "Newest first" },
-  { value: "drilled", label: "Longest not drilled" },
 ];
 
 /** The filters live in the address, so that a view can be shared. */
@@ -74,6 +74,7 @@ export default function LibraryScreen() {
   const navigate = useNavigate();
   const search = useRef<InputRef>(null);
   const [typed, setTyped] = useState(filters.q ?? "");
+  const reachable = useReachable();
 
   // What is typed reaches the address a moment later, and must not bring back filters that were cleared meanwhile.
   const latest = useRef(address);
@@ -120,12 +121,16 @@ export default function LibraryScreen() {
     setAddress(address.get("archived") ? { archived: "true" } : {}, { replace: true });
   };
   const data = library.data;
+  // What is shown was found by an earlier search, and the answer to this one cannot be had.
+  const old = library.isPlaceholderData && (library.failureCount > 0 || !reachable);
   return (
     <main className="page">
       <div className="library-head">
         <h1>{filters.archived ? "Archived" : "Library"}</h1>
         <span className="small" role="status">
-          {data ? `${data.total} ${data.total === 1 ? "combination" : "combinations"}${filtered ? " found" : ""}` : ""}
+          {data && data.search.problems.length === 0
+            ? `${data.total} ${data.total === 1 ? "combination" : "combinations"}${filtered ? " found" : ""}`
+            : ""}
         </span>
         <span className="library-new library-out">
           <Link to="/family">Families</Link>
@@ -180,7 +185,7 @@ export default function LibraryScreen() {
           }}
         />
         {data && filters.q && <Understood search={data.search} />}
-        <SearchHelp onTry={(text) => setTyped(text)} />
+        <SearchHelp onTry={(text) => setTyped((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
       </div>
       {library.isPending && <Waiting what="Fetching the library" />}
       {library.isError && (
@@ -188,7 +193,29 @@ export default function LibraryScreen() {
           {refusal(library.error).title} <Button onClick={() => library.refetch()}>Try again</Button>
         </p>
       )}
-      {data && data.combinations.length === 0 && (
+      {data && data.search.problems.length > 0 && (
+        <div className="panel library-empty">
+          <h2>This search is not understood</h2>
+          <p>
+            {data.search.problems[0]?.message} Expected: {data.search.problems[0]?.expected}. Nothing is left out in
+            silence, so nothing is shown until it is mended.
+          </p>
+          <p>
+            {data.search.problems[0]?.nearest.map((nearest) => (
+              <button
+                key={nearest}
+                type="button"
+                className="chip"
+                onClick={() => setTyped(mended(typed, data.search.problems[0], nearest))}
+              >
+                {nearest}
+              </button>
+            ))}
+          </p>
+          <Button onClick={clear}>Clear the search</Button>
+        </div>
+      )}
+      {data && data.search.problems.length === 0 && data.combinations.length === 0 && (
         <Nothing
           filtered={filtered}
           archived={filters.archived === true}
@@ -210,7 +237,11 @@ export default function LibraryScreen() {
           }}
         />
       )}
-      {data && data.combinations.length > 0 && <Table rows={data.combinations} />}
+      {data && data.combinations.length > 0 && (
+        <div className={old ? "library-old" : undefined}>
+          <Table rows={data.combinations} />
+        </div>
+      )}
       {data && data.total > SIZE && (
         <Pagination
           className="library-pages"
@@ -230,6 +261,13 @@ export default function LibraryScreen() {
   );
 }
 
+/** What is typed, with one of the nearest in place of what is not understood. Places count Unicode characters. */
+function mended(typed: string, problem: CombinationPage["search"]["problems"][number] | undefined, by: string): string {
+  const characters = Array.from(typed);
+  const { at, length } = problem ?? { at: 0, length: 0 };
+  return characters.slice(0, at).join("") + by + characters.slice(at + length).join("");
+}
+
 const PAPER = 60;
 
 /** What a search finds, as files and on paper. */
@@ -246,18 +284,13 @@ function waysOut(filters: Filters, total: number): Way[] {
   ];
 }
 
-/** How the search was understood, and what of it could not be. */
+/** How the search was understood. */
 function Understood({ search }: { search: CombinationPage["search"] }) {
   return (
     <span className="understood" role="status">
       {search.clauses.map((clause) => (
         <span key={clause.text} className="tag">
           {clause.says}
-        </span>
-      ))}
-      {search.problems.map((problem) => (
-        <span key={problem.at} className="entry-problem">
-          {problem.message} Expected: {problem.expected}.
         </span>
       ))}
     </span>

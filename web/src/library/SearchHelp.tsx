@@ -3,18 +3,18 @@ import { useState } from "react";
 import { layers } from "../app/layers";
 
 const PATTERNS: [string, string][] = [
-  ["starts 1", "begins with a jab; in the numbers you read"],
-  ["ends kick", "kick, hand, knee, elbow, slip, exit and every other strike or move"],
+  ["starts with 1", "begins with a jab; in the numbers you read; starts 1 is the same"],
+  ["ends with a kick", "kick, hand, knee, elbow, slip, exit and every other strike or move"],
   ["has 2 3", "a 3 directly after a 2; a number means any target, 3b the body alone"],
   ["has lead hook body then rear kick", "the kick somewhere after the hook"],
-  ["no switch", "nowhere in the chain; likewise no kick, no liver"],
+  ["without a switch", "nowhere in the chain; likewise no kick, no liver"],
+  ["starts with 1 or 2", "or joins what is before it and after it; and, a comma or nothing means that both hold"],
   ["has (3)", "a feinted 3"],
   ["length 3..5", "so many strikes; also length 4 and length 6+"],
   ["liver", "as thrown in its own stance at an orthodox opponent; also spleen, inside thigh, outside thigh, open side"],
   ["from southpaw", "written for that stance"],
   ["flows", "what the check says; also reload and breaks"],
   ["level 2", "likewise rules boxing, theme slips, by liv"],
-  ["not drilled for 30 days", "also drilled within 7 days and drilled never"],
   ["proposed", "a proposal waits for it; archived looks among what is out of use"],
   ['"no exit"', "words in quotation marks are words of the name, the themes or the note"],
 ];
@@ -30,7 +30,7 @@ export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
       <Modal getContainer={layers} open={open} onCancel={() => setOpen(false)} footer={null} title="Search">
         <p className="small">
           Plain words are found in names, themes, notes and coaches. These say more; put any of them after each other,
-          with commas or without.
+          with commas or without. A press adds one to what stands in the line.
         </p>
         <dl className="search-help">
           {PATTERNS.map(([pattern, says]) => (

@@ -14,6 +14,7 @@ const KINDS = [
   { value: "rules", label: "House rules" },
   { value: "scheme", label: "Numbering" },
   { value: "coach", label: "Coaches" },
+  { value: "sign-in", label: "Sign-ins" },
 ];
 
 /** Everything that changed the library or the gym. */
@@ -60,7 +61,7 @@ export default function RecordScreen() {
                 <tr key={entry.id}>
                   <td className="small">{dayAndTime(entry.at)}</td>
                   <td>
-                    <b>{entry.who ?? "Someone who left"}</b> {entry.says}
+                    <b>{entry.who}</b> {entry.says}
                   </td>
                   <td>{entry.subject && <Link to={`/${entry.subject}`}>open</Link>}</td>
                 </tr>

@@ -113,6 +113,13 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       </header>
       <div className="columns">
         <div>
+          {!decided && proposal.combination?.archived && (
+            <p className="proposal-meanwhile" role="note">
+              {proposal.kind === "retire"
+                ? "This combination was archived meanwhile, so there is nothing left to approve."
+                : "This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page."}
+            </p>
+          )}
           {!decided && proposal.movedOn.length > 0 && (
             <p className="proposal-meanwhile" role="note">
               Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it
@@ -166,7 +173,19 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
               <span className="decide-buttons">
                 {head && (
                   <>
-                    <Button type="primary" loading={decide.isPending} onClick={() => run("approve", "Approved.")}>
+                    <Button
+                      type="primary"
+                      loading={decide.isPending}
+                      disabled={proposal.kind === "retire" && proposal.combination?.archived === true}
+                      onClick={() =>
+                        run(
+                          "approve",
+                          proposal.kind === "change" && proposal.combination?.archived
+                            ? "Approved; the combination stays archived."
+                            : "Approved.",
+                        )
+                      }
+                    >
                       {proposal.kind === "retire" ? "Approve: archive it" : "Approve"}
                     </Button>
                     {proposal.state === "open" && !own && (

@@ -1,4 +1,4 @@
-import { Button, Segmented, Switch } from "antd";
+import { Button, Pagination, Segmented, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type ProposalRow, refusal } from "../api/client";
 import { useSession } from "../app/session";
@@ -28,10 +28,12 @@ export default function ReviewScreen() {
   const user = useSession().data?.user;
   const list = (address.get("list") ?? "open") as ReviewList;
   const mine = address.get("mine") === "true";
-  const proposals = useProposals(list, mine);
+  const page = Number(address.get("page")) || 1;
+  const proposals = useProposals(list, mine, undefined, page);
   const put = (name: string, value: string | null) =>
     setAddress(
       (now) => {
+        now.delete("page");
         value === null ? now.delete(name) : now.set(name, value);
         return now;
       },
@@ -83,6 +85,16 @@ export default function ReviewScreen() {
           ))}
         </ol>
       )}
+      {proposals.data && proposals.data.total > proposals.data.size && (
+        <Pagination
+          className="library-pages"
+          current={page}
+          pageSize={proposals.data.size}
+          total={proposals.data.total}
+          showSizeChanger={false}
+          onChange={(to) => put("page", String(to))}
+        />
+      )}
     </main>
   );
 }
@@ -108,6 +120,7 @@ function Row({ row }: { row: ProposalRow }) {
         <b>{row.combination?.name ?? content.name}</b>
         <small>
           {row.author.name} · {dayAndTime(row.updatedAt)}
+          {row.combination?.archived && row.kind !== "retire" ? " · of an archived combination" : ""}
           {row.state === "approved" || row.state === "withdrawn" ? ` · ${row.state}` : ""}
         </small>
       </span>

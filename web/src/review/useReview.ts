@@ -13,13 +13,13 @@ export type ReviewList = "open" | "returned" | "decided";
 
 const header = { "X-CSRF-Token": "" };
 
-export function useProposals(list: ReviewList, mine: boolean, combination?: number) {
+export function useProposals(list: ReviewList, mine: boolean, combination?: number, page = 1) {
   return useQuery({
-    queryKey: ["proposals", list, mine, combination ?? null],
+    queryKey: ["proposals", list, mine, combination ?? null, page],
     queryFn: ({ signal }) =>
       answered(
         api.GET("/api/proposals", {
-          params: { query: { list, mine, ...(combination === undefined ? {} : { combination }) } },
+          params: { query: { list, mine, page, ...(combination === undefined ? {} : { combination }) } },
           signal,
         }),
       ),

@@ -1,0 +1,27 @@
+import { useReachable } from "./connection";
+import { useOutdated } from "./version";
+
+/** What holds for the whole page: that the server is away, or has another version of it. */
+export function Notices() {
+  const reachable = useReachable();
+  const outdated = useOutdated();
+  return (
+    <div role="status">
+      {!reachable && (
+        <p className="notice notice-away">
+          No connection to the gym’s server. What is shown may be old; what you type is kept and goes on when it is
+          back.
+        </p>
+      )}
+      {reachable && outdated && (
+        <p className="notice">
+          A new version of Periplus is here.{" "}
+          <button type="button" className="link-button" onClick={() => window.location.reload()}>
+            Reload the page
+          </button>{" "}
+          when it suits you; what stands on the bench stays.
+        </p>
+      )}
+    </div>
+  );
+}

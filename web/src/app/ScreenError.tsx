@@ -1,0 +1,51 @@
+import { Button } from "antd";
+import { useEffect, useState } from "react";
+import { useRouteError } from "react-router";
+import { noteConnection, useReachable } from "./connection";
+import { ScreenMissing } from "./screens";
+import { isOutdated } from "./version";
+
+/** In place of a screen that could not be fetched, or that failed. The rest of the page stays. */
+export function ScreenError() {
+  const error = useRouteError();
+  const missing = error instanceof ScreenMissing;
+  const reachable = useReachable();
+  const [outdated, setOutdated] = useState(false);
+  const [tried, setTried] = useState(false);
+  useEffect(() => {
+    void isOutdated().then(setOutdated);
+  }, []);
+  const again = async () => {
+    setTried(true);
+    try {
+      const page = await fetch("/", { cache: "no-store" });
+      noteConnection(page.ok);
+      if (page.ok) {
+        window.location.reload();
+      }
+    } catch {
+      noteConnection(false);
+    }
+  };
+  const title = outdated
+    ? "A new version of Periplus is here"
+    : missing
+      ? "This screen could not be fetched"
+      : "This screen failed";
+  return (
+    <main className="page page-narrow" role="alert">
+      <h1>{title}</h1>
+      <p>
+        {outdated
+          ? "The page that is open is from before. Reload it; what stands on the bench stays."
+          : missing
+            ? "There is no connection to the gym’s server, or it broke off. Everything else that is open goes on."
+            : "Something in it went wrong on our side. Nothing that was saved is lost, and what stands on the bench stays."}
+      </p>
+      {tried && !reachable && <p>Still no connection. It is tried again when the server is back.</p>}
+      <Button type="primary" onClick={() => void again()}>
+        {outdated ? "Reload" : "Try again"}
+      </Button>
+    </main>
+  );
+}

@@ -1,0 +1,38 @@
+import { useEffect, useState } from "react";
+import { onConnection } from "./connection";
+
+const ASK = 300_000;
+const SCRIPT = /\/assets\/index-[^"]+\.js/;
+
+/** Whether the server gives out another version of the screens than the one that runs here. */
+export async function isOutdated(): Promise<boolean> {
+  const running = document.querySelector<HTMLScriptElement>('script[type="module"][src]')?.src ?? "";
+  try {
+    const page = await fetch("/", { cache: "no-store" });
+    const current = page.ok ? SCRIPT.exec(await page.text())?.[0] : undefined;
+    return current !== undefined && SCRIPT.test(running) && !running.endsWith(current);
+  } catch {
+    return false;
+  }
+}
+
+/** Asks now and then, when the page comes to the front, and when the server is back. */
+export function useOutdated(): boolean {
+  const [outdated, setOutdated] = useState(false);
+  useEffect(() => {
+    const ask = () => {
+      if (!document.hidden) {
+        void isOutdated().then((is) => is && setOutdated(true));
+      }
+    };
+    const timer = setInterval(ask, ASK);
+    const end = onConnection(ask);
+    document.addEventListener("visibilitychange", ask);
+    return () => {
+      clearInterval(timer);
+      end();
+      document.removeEventListener("visibilitychange", ask);
+    };
+  }, []);
+  return outdated;
+}
