@@ -267,4 +267,5 @@ final readonly class Imports
         $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
 
         return [Proposal::content(json_encode($data['content'], \JSON_THROW_ON_ERROR)), $data['archived']];
-    }}
+    }
+}

@@ -232,7 +232,8 @@ test("an invited coach joins by the link and signs in", async ({ page, browser }
   await joining.getByRole("button", { name: "Join" }).click();
   await expect(joining.getByRole("heading", { name: "Welcome to the gym" })).toBeVisible();
   await signIn(joining, { email, password: "fourth-bell-7", name: "Noor Haddad" });
+  await joining.goto("/library");
   await joining.goto(link ?? "");
-  await expect(joining.getByText("This link was used already or is too old.")).toBeVisible();
+  await expect(joining.getByText("This link was used already, was withdrawn or is too old.")).toBeVisible();
   await joining.context().close();
 });

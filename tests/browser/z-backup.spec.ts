@@ -41,7 +41,7 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
     const restoring = spawn(`${root}bin/periplus`, ["restore", file], { stdio: "ignore" });
     const ended = new Promise((done) => restoring.on("exit", done));
     await page.waitForTimeout(wait);
-    process.kill(Number(readFileSync(`${state}/run/db.pid`, "utf8")), "SIGKILL");
+    process.kill(Number(readFileSync(`${state}/run/db/db.pid`, "utf8")), "SIGKILL");
     await ended;
     execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 60_000 });
     expect([before, after]).toContainEqual(await names());

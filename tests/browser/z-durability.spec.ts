@@ -17,7 +17,7 @@ test("what was saved survives a killed database, and what could not be saved sta
   await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
 
-  process.kill(Number(readFileSync(`${state}/run/db.pid`, "utf8")), "SIGKILL");
+  process.kill(Number(readFileSync(`${state}/run/db/db.pid`, "utf8")), "SIGKILL");
   await page.goto("/bench");
   await write(page, `${chain} 1 exit`);
   await page.getByRole("button", { name: "Save" }).click();

@@ -45,7 +45,7 @@ class Coach {
       this.cookie = cookie.split(";")[0];
     }
     const text = await response.text();
-    const what = `${method} ${path.replace(/invitations\/.*/, "invitations/TOKEN").replace(/\d+/g, "N")} ${response.status}`;
+    const what = `${method} ${path.replace(/\d+/g, "N")} ${response.status}`;
     tally[what] = (tally[what] ?? 0) + 1;
     if (response.status >= 500) {
       const away = down !== null && Date.now() >= down - GRACE && (up === null || began <= up + GRACE);
@@ -78,7 +78,7 @@ async function gather(head) {
     coach.token = (await coach.ask("GET", "/api/session")).body.csrfToken;
     const email = `load-${Date.now()}-${at}@saltworks.example`;
     const password = "long-enough-bell";
-    await coach.ask("POST", `/api/invitations/${made.body.token}`, { name: `Coach ${at}`, email, password });
+    await coach.ask("POST", "/api/invitations/accept", { token: made.body.token, name: `Coach ${at}`, email, password });
     await coach.signIn(email, password);
     coaches.push({ coach, at, head: role === "head-coach" });
   }
@@ -100,6 +100,11 @@ async function work({ coach, at, head }, ids, until) {
       const answer = await coach.ask("POST", "/api/proposals", { kind: "change", combination: id, basedOn: version, content });
       if (answer.status === 201) {
         proposals.push({ id: answer.body.id, note });
+      } else if (answer.body?.type === "too-many-open") {
+        const mine = (await coach.ask("GET", "/api/proposals?list=open&mine=true")).body?.proposals?.[0];
+        if (mine) {
+          await coach.ask("POST", `/api/proposals/${mine.id}/withdraw`, {}, { "If-Match": `"${mine.version}"` });
+        }
       }
     } else if (turn % 3 === 0) {
       const open = await coach.ask("GET", "/api/proposals?list=open");
@@ -125,7 +130,7 @@ async function work({ coach, at, head }, ids, until) {
 async function killAndStart() {
   await pause(SECONDS * 400);
   down = Date.now();
-  process.kill(Number(readFileSync(`${STATE}/run/db.pid`, "utf8")), "SIGKILL");
+  process.kill(Number(readFileSync(`${STATE}/run/db/db.pid`, "utf8")), "SIGKILL");
   await pause(2500);
   await promisify(execFile)(`${process.env.ROOT}/bin/start`);
   up = Date.now();

@@ -557,6 +557,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
           <NextStrip
             request={{ ...request, after: settled ? selected : null }}
             ready={settled || draft.text.trim() === ""}
+            old={old}
             onPress={pressNext}
           />
           <TouchPad scheme={draft.scheme} stance={draft.stance} onPress={press} />
@@ -592,7 +593,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
                 }}
               />
               {/* Below all else: it comes a moment later and must not move what is being pressed. */}
-              {kin && <AlreadyThere matches={kin.matches} total={kin.total} />}
+              {kin && !old && <AlreadyThere matches={kin.matches} total={kin.total} />}
             </>
           ) : (
             <section className="panel findings findings-empty">
@@ -602,14 +603,14 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         </aside>
       </div>
       <SaveDrawer
-        check={shown}
+        check={old ? undefined : shown}
         open={saveOpen}
         draft={draft}
         isNew={combinationId === null && !proposal?.combination}
         doing={doing}
         remark={remark}
         onRemark={setRemark}
-        kin={kin && kin.matches.length > 0 && <AlreadyThere matches={kin.matches} total={kin.total} />}
+        kin={kin && !old && kin.matches.length > 0 && <AlreadyThere matches={kin.matches} total={kin.total} />}
         saving={save.isPending || propose.isPending || decide.isPending}
         waiting={toStore !== null && !reachable}
         onGiveUp={() => setToStore(null)}

@@ -15,11 +15,13 @@ interface Props {
   request: NextRequest;
   /** Whether the request stands for what is in the line now. */
   ready: boolean;
+  /** Whether the answer to what is in the line now is late or cannot be had. */
+  old: boolean;
   onPress: (text: string) => void;
 }
 
 /** What flows from here, the soonest first: from the end of the chain, or from what is selected. */
-export function NextStrip({ request, ready, onPress }: Props) {
+export function NextStrip({ request, ready, old, onPress }: Props) {
   const [filter, setFilter] = useState("");
   const [pointed, setPointed] = useState<string | null>(null);
   const query = useQuery({
@@ -49,7 +51,7 @@ export function NextStrip({ request, ready, onPress }: Props) {
               : "After what is selected, the soonest first.")}
         </span>
       </div>
-      <ul>
+      <ul className={old || query.failureReason ? "next-old" : undefined}>
         {next.map((one) => (
           <li key={one.text}>
             <button

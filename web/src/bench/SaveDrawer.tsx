@@ -99,11 +99,14 @@ export function SaveDrawer({
         <span className="field-name">Level</span>
         <Segmented
           block
-          value={draft.level ?? check?.level?.level ?? 1}
+          value={draft.level ?? check?.level?.level ?? 0}
           onChange={(level: number) => onChange({ level: level === check?.level?.level ? null : level })}
           options={LEVELS}
           aria-label="Level"
         />
+        {!check && draft.level === null && (
+          <p className="small save-level">The level follows the check, which has not answered yet.</p>
+        )}
         {check?.level && (
           <p className="small save-level">
             The check says {check.level.level}
@@ -146,25 +149,27 @@ export function SaveDrawer({
           </>
         )}
         {kin}
-        {error && <Alert type="error" showIcon message={error} role="alert" />}
-        {waiting && (
-          <Alert
-            type="warning"
-            showIcon
-            role="status"
-            title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
-            action={<Button onClick={onGiveUp}>Do not send it</Button>}
-          />
-        )}
-        <Button
-          type="primary"
-          htmlType="submit"
-          loading={saving}
-          disabled={draft.name.trim() === "" || draft.text.trim() === "" || waiting}
-        >
-          {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
-        </Button>
-        {draft.name.trim() === "" && <p className="small">It needs a name first.</p>}
+        <div className="save-foot">
+          {error && <Alert type="error" showIcon message={error} role="alert" />}
+          {waiting && (
+            <Alert
+              type="warning"
+              showIcon
+              role="status"
+              title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
+              action={<Button onClick={onGiveUp}>Do not send it</Button>}
+            />
+          )}
+          <Button
+            type="primary"
+            htmlType="submit"
+            loading={saving}
+            disabled={draft.name.trim() === "" || draft.text.trim() === "" || waiting}
+          >
+            {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
+          </Button>
+          {draft.name.trim() === "" && <p className="small">It needs a name first.</p>}
+        </div>
       </form>
     </Drawer>
   );

@@ -134,7 +134,7 @@ export default function LibraryScreen() {
         </span>
         <span className="library-new library-out">
           <Link to="/family">Families</Link>
-          <TakeOut ways={waysOut(filters, data?.total ?? 0)} />
+          <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0)} />
           <Button type="primary" onClick={() => navigate("/bench")}>
             New combination
           </Button>
@@ -197,8 +197,7 @@ export default function LibraryScreen() {
         <div className="panel library-empty">
           <h2>This search is not understood</h2>
           <p>
-            {data.search.problems[0]?.message} Expected: {data.search.problems[0]?.expected}. Nothing is left out in
-            silence, so nothing is shown until it is mended.
+            {data.search.problems[0]?.message} Expected: {data.search.problems[0]?.expected}.
           </p>
           <p>
             {data.search.problems[0]?.nearest.map((nearest) => (
@@ -271,9 +270,12 @@ function mended(typed: string, problem: CombinationPage["search"]["problems"][nu
 const PAPER = 60;
 
 /** What a search finds, as files and on paper. */
-function waysOut(filters: Filters, total: number): Way[] {
+function waysOut(filters: Filters, total: number, understood: boolean): Way[] {
   const { page: _, size: __, ...rest } = filters;
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
+  if (!understood) {
+    return [{ label: "The search is not understood, so there is nothing to take out", to: null }];
+  }
   return [
     total > PAPER || total === 0
       ? { label: `Wall sheet (PDF): up to ${PAPER}, narrow the search`, to: null }

@@ -1,0 +1,11 @@
+import { chromium } from "@playwright/test";
+const [,, script] = process.argv;
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox","--disable-gpu","--disable-background-networking","--disable-component-update","--disable-sync","--no-first-run"] });
+const context = await browser.newContext({ viewport: { width: Number(process.env.W ?? 1280), height: Number(process.env.H ?? 800) }, baseURL: process.env.BASE ?? "http://127.0.0.1:8420" });
+const page = await context.newPage();
+page.on("pageerror", (e) => console.log("PAGEERROR", e.message));
+page.on("console", (m) => m.type()==="error" && console.log("CONSOLE", m.text()));
+const shot = (name) => page.screenshot({ path: `/tmp/pics/${name}.png` });
+const signIn = async (email="ines@saltworks.example", password="first-bell-7") => { await page.goto("/"); await page.getByLabel("E-mail").fill(email); await page.getByLabel("Password", {exact:true}).fill(password); await page.getByRole("button",{name:"Sign in"}).click(); await page.getByText("Library").first().waitFor(); await page.waitForTimeout(800); };
+await (await import(script)).default({ page, context, shot, signIn });
+await browser.close();
