@@ -27,11 +27,11 @@ backup() { # FILE
     folder=$(dirname "$file")
     # What an interrupted run left behind.
     find "$folder" -maxdepth 1 -name '.periplus-backup.*' -user "$(id -un)" -mmin +60 -exec rm -rf {} + 2>/dev/null || true
-    WORK=$(mktemp -d "$folder/.periplus-backup.XXXXXX" 2>/dev/null) || not_written "$folder" "There cannot be written to $folder."
-    clear_up() { rm -rf "$WORK"; }
     (
-        trap clear_up EXIT
+        WORK=
+        trap '[ -z "$WORK" ] || rm -rf "$WORK"' EXIT
         trap 'exit 130' INT TERM HUP
+        WORK=$(mktemp -d "$folder/.periplus-backup.XXXXXX" 2>/dev/null) || not_written "$folder" "There cannot be written to $folder."
         dump | gzip -6 >"$WORK/library.sql.gz" || not_written "$folder" "The database could not be read."
         whole "$WORK/library.sql.gz" || not_written "$folder" "The database was not read to its end."
         {
@@ -84,5 +84,5 @@ restore() { # FILE
     step "Bringing the tables up to date" bring_over periplus_incoming
     step "Checking the library anew" recompute periplus_next
     swap_in
-    say "The gym is back as it was on $(sed -n 's/^made //p' "$about"): $(sql -e 'SELECT COUNT(*) FROM periplus.combination') combinations. What was in use is kept as the database periplus_before until the next restore or upgrade."
+    say "The gym is back as it was on $(sed -n 's/^made //p' "$about"): $(sql -e 'SELECT COUNT(*) FROM periplus.combination') combinations. What was in use is kept as the database periplus_before until the next restore or upgrade. Everyone signs in again."
 }

@@ -129,8 +129,9 @@ database_start() {
         if [ ! -d "$STATE/db" ]; then
             # Made beside its place and moved in when complete: what is there is whole.
             rm -rf "$STATE/db.new"
-            step "Making the database" mariadb-install-db --no-defaults --datadir="$STATE/db.new" --skip-test-db --user="$DB_ACCOUNT" \
-                --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)"
+            # From within the folder: it cannot be told of one whose name has blanks.
+            (cd "$STATE" && step "Making the database" mariadb-install-db --no-defaults --datadir=./db.new --skip-test-db --user="$DB_ACCOUNT" \
+                --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)")
             sync -f "$STATE/db.new"
             mv -T "$STATE/db.new" "$STATE/db"
         fi

@@ -6,6 +6,7 @@ namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
 
 /**
@@ -22,16 +23,35 @@ final class DatabaseSessions extends PdoSessionHandler
     /** @var array<string, true> digests of sessions that were there when they were read */
     private array $known = [];
 
+    private ?\PDOException $away = null;
+
     public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly Connection $connection)
     {
         parent::__construct($url, ['db_table' => 'session', 'lock_mode' => self::LOCK_NONE, 'db_connection_options' => [\PDO::ATTR_PERSISTENT => true]]);
+    }
+
+    public function open(string $savePath, string $sessionName): bool
+    {
+        try {
+            return parent::open($savePath, $sessionName);
+        } catch (\PDOException $away) {
+            $this->away = $away;
+
+            // Without the connection that its parent would make.
+            return AbstractSessionHandler::open($savePath, $sessionName);
+        }
+    }
+
+    public function gc(int $maxlifetime): int|false
+    {
+        return null === $this->away ? parent::gc($maxlifetime) : 0;
     }
 
     protected function doRead(#[\SensitiveParameter] string $sessionId): string
     {
         $id = self::digest($sessionId);
         try {
-            $data = parent::doRead($id);
+            $data = null === $this->away ? parent::doRead($id) : throw $this->away;
         } catch (\PDOException $away) {
             $copy = apcu_enabled() ? apcu_fetch(self::MEMORY.$id) : false;
 
@@ -57,7 +77,7 @@ final class DatabaseSessions extends PdoSessionHandler
                 return true;
             }
         } else {
-            parent::doWrite($id, $data);
+            null === $this->away ? parent::doWrite($id, $data) : throw $this->away;
         }
         $this->copy($id, $data);
 
@@ -78,7 +98,7 @@ final class DatabaseSessions extends PdoSessionHandler
             apcu_delete(self::MEMORY.$id);
         }
 
-        return parent::doDestroy($id);
+        return null === $this->away ? parent::doDestroy($id) : throw $this->away;
     }
 
     private function copy(string $id, string $data): void

@@ -19,6 +19,9 @@ export async function held(): Promise<{ port: number; letGo: () => Promise<void>
 
 /** A gym beside the one that the other tests use, started and stopped by the commands in bin/. */
 export class OtherGym {
+  /** Further names that the pages answer to. */
+  hosts = "";
+
   private constructor(
     readonly state: string,
     readonly port: number,
@@ -42,6 +45,7 @@ export class OtherGym {
       PERIPLUS_STATE: this.state,
       PERIPLUS_PORT: String(this.port),
       PERIPLUS_DB_PORT: String(this.dbPort),
+      PERIPLUS_HOSTS: this.hosts,
     };
   }
 

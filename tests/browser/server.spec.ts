@@ -1,16 +1,18 @@
-import { type APIRequestContext, request } from "@playwright/test";
-import { expect, HEAD_COACH, test } from "./gym";
+import { execFileSync } from "node:child_process";
+import { readdirSync, readFileSync, readlinkSync } from "node:fs";
+import { join } from "node:path";
+import { request } from "@playwright/test";
+import { COACH, expect, HEAD_COACH, OTHER_COACH, test } from "./gym";
+import { ROOT, signInAt } from "./other-gym";
 
 /** A coach's session without a browser, against the real nginx, PHP and MariaDB. */
-async function session(baseURL: string, coach: { email: string; password: string }) {
-  const api: APIRequestContext = await request.newContext({ baseURL });
-  const token = async () => (await (await api.get("/api/session")).json()).csrfToken as string;
-  const signIn = await api.post("/api/session", {
-    headers: { "X-CSRF-Token": await token() },
-    data: { email: coach.email, password: coach.password },
-  });
-  expect(signIn.status()).toBe(200);
-  return { api, headers: { "X-CSRF-Token": await token() } };
+const session = (baseURL: string, coach: { email: string; password: string }) => signInAt(baseURL, coach);
+
+const state = process.env.PERIPLUS_STATE ?? join(ROOT, "var/gym");
+
+function sql(statement: string): string {
+  const args = ["--no-defaults", `--socket=${state}/run/db/db.sock`, "--batch", "--skip-column-names", "periplus"];
+  return execFileSync("mariadb", args, { input: statement, encoding: "utf8" }).trim();
 }
 
 const unique = () =>
@@ -60,7 +62,7 @@ test("pages and answers carry their policies, and the session cookie is kept fro
   const { api } = await session(baseURL ?? "", HEAD_COACH);
   const answer = await api.get("/api/combinations");
   expect(answer.headers()["content-security-policy"]).toContain("default-src 'none'");
-  expect(answer.headers()["cache-control"]).toContain("no-cache");
+  expect(answer.headers()["cache-control"]).toBe("no-store");
   const cookie = (await api.storageState()).cookies.find((one) => one.name === "periplus");
   expect(cookie?.httpOnly).toBe(true);
   expect(cookie?.sameSite).toBe("Strict");
@@ -69,6 +71,147 @@ test("pages and answers carry their policies, and the session cookie is kept fro
   const asset = await page.request.get(script, { headers: { "Accept-Encoding": "gzip" } });
   expect(asset.headers()["cache-control"]).toContain("immutable");
   expect(asset.headers()["content-encoding"]).toBe("gzip");
+  const missing = await page.request.get("/assets/index-of-yesterday.js");
+  expect([missing.status(), missing.headers()["cache-control"]]).toEqual([404, "no-store"]);
+});
+
+test("only names that the gym knows are answered, and no header changes the method", async ({ baseURL }) => {
+  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
+  for (const path of ["/", "/api/session", "/assets/x.js"]) {
+    expect((await stranger.get(path, { headers: { Host: "elsewhere.example" } })).status(), path).toBe(421);
+  }
+  expect((await stranger.get("/api/ping", { headers: { Host: "localhost" } })).status()).toBe(204);
+
+  const { api, headers } = await session(baseURL ?? "", HEAD_COACH);
+  for (const method of ["PUT", "DELETE", "GET"]) {
+    const answer = await api.post("/api/combinations", {
+      headers: { ...headers, "X-HTTP-Method-Override": method },
+      data: { name: "", text: "1 2" },
+    });
+    expect(answer.status(), method).toBe(422);
+  }
+  const crossing = await api.post("/api/check", {
+    headers: { ...headers, Origin: "http://elsewhere.example" },
+    data: { text: "1 2" },
+  });
+  expect(crossing.status()).toBe(403);
+});
+
+test("nothing is kept for who is not signed in: no cookie and no row", async ({ baseURL }) => {
+  const before = sql("SELECT COUNT(*) FROM session");
+  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
+  const answers = [
+    await stranger.get("/api/combinations"),
+    await stranger.get("/api/session"),
+    await stranger.get("/api/ping"),
+  ];
+  const { csrfToken } = await (await stranger.get("/api/session")).json();
+  answers.push(
+    await stranger.post("/api/session", {
+      headers: { "X-CSRF-Token": csrfToken },
+      data: { email: `nobody-${Date.now()}@gym.example`, password: "no" },
+    }),
+  );
+  expect(answers.map((answer) => answer.status())).toEqual([401, 200, 204, 401]);
+  expect((await stranger.storageState()).cookies).toEqual([]);
+  expect(sql("SELECT COUNT(*) FROM session")).toBe(before);
+});
+
+test("a session is kept by a digest, ends unused after a week and in use after thirty days", async ({ baseURL }) => {
+  const { api } = await session(baseURL ?? "", OTHER_COACH);
+  const signedIn = async () => (await api.get("/api/combinations?size=1")).status();
+  const cookie = (await api.storageState()).cookies.find((one) => one.name === "periplus")?.value ?? "";
+  const digest = execFileSync("sha256sum", { input: cookie, encoding: "utf8" }).split(" ")[0];
+  expect(sql(`SELECT sess_lifetime - sess_time FROM session WHERE sess_id = '${digest}'`)).toBe("604800");
+  expect(sql(`SELECT COUNT(*) FROM session WHERE sess_id = '${cookie}'`)).toBe("0");
+
+  expect(await signedIn()).toBe(200);
+  const data = sql(`SELECT HEX(sess_data) FROM session WHERE sess_id = '${digest}'`);
+  // The time at which it was made, in the form in which PHP keeps it; the length of the number stays.
+  const text = Buffer.from(data, "hex").toString("latin1");
+  const made = /s:1:"c";i:(\d{10})/.exec(text)?.[1] ?? "";
+  expect(made).not.toBe("");
+  const older = (days: number) => text.replaceAll(`i:${made}`, `i:${Number(made) - days * 86_400}`);
+  const put = (was: string) =>
+    sql(
+      `UPDATE session SET sess_data = UNHEX('${Buffer.from(was, "latin1").toString("hex")}') WHERE sess_id = '${digest}'`,
+    );
+  put(older(29));
+  expect(await signedIn()).toBe(200);
+  put(older(31));
+  expect(await signedIn()).toBe(401);
+
+  const second = await session(baseURL ?? "", OTHER_COACH);
+  sql("UPDATE session SET sess_lifetime = UNIX_TIMESTAMP() - 1");
+  expect((await second.api.get("/api/combinations?size=1")).status(), "unused for a week").toBe(401);
+});
+
+test("the death of every process that answers loses no session", async ({ baseURL }) => {
+  const { api } = await session(baseURL ?? "", COACH);
+  const workers = readdirSync("/proc").filter((pid) => {
+    try {
+      const isWorker = readFileSync(`/proc/${pid}/cmdline`, "utf8").includes("pool periplus");
+      return isWorker && readlinkSync(`/proc/${pid}/cwd`) === join(state, "run");
+    } catch {
+      return false;
+    }
+  });
+  expect(workers).toHaveLength(6);
+  for (const pid of workers) {
+    process.kill(Number(pid), "SIGKILL");
+  }
+  await expect.poll(async () => (await api.get("/api/combinations?size=1")).status()).toBe(200);
+});
+
+test("who is blocked is signed out for good, also after they are let in again", async ({ baseURL }) => {
+  const head = await session(baseURL ?? "", HEAD_COACH);
+  const blocked = await session(baseURL ?? "", OTHER_COACH);
+  const { coaches } = await (await head.api.get("/api/coaches")).json();
+  const { id } = coaches.find((coach: { email: string }) => coach.email === OTHER_COACH.email);
+  const put = (active: boolean) => head.api.put(`/api/coaches/${id}`, { headers: head.headers, data: { active } });
+  expect((await put(false)).status()).toBe(200);
+  expect((await blocked.api.get("/api/combinations?size=1")).status()).toBe(401);
+  expect((await put(true)).status()).toBe(200);
+  expect((await blocked.api.get("/api/combinations?size=1")).status()).toBe(401);
+  expect((await (await session(baseURL ?? "", OTHER_COACH)).api.get("/api/combinations?size=1")).status()).toBe(200);
+});
+
+test("many long tasks of one coach hold nobody's check, and are refused beyond two", async ({ baseURL }) => {
+  const busy = await session(baseURL ?? "", COACH);
+  const other = await session(baseURL ?? "", OTHER_COACH);
+  const wishes = { length: 8, weapons: ["hand", "leg", "knee", "elbow"], clean: "hint", rules: "all-limbs", count: 20 };
+  let going = true;
+  const tasks = Promise.all(
+    Array.from({ length: 24 }, (_, seed) =>
+      busy.api.post("/api/generate", { headers: busy.headers, data: { ...wishes, seed } }),
+    ),
+  ).finally(() => {
+    going = false;
+  });
+  let checks = 0;
+  while (going) {
+    const check = await other.api.post("/api/check", { headers: other.headers, data: { text: "1 2 3b" } });
+    expect(check.status()).toBe(200);
+    checks += 1;
+  }
+  const statuses = (await tasks).map((answer) => answer.status());
+  expect(new Set(statuses)).toEqual(new Set([200, 429]));
+  expect(checks, "others were answered meanwhile").toBeGreaterThan(3);
+});
+
+test("tries at once are no way around the limit, and tries at invented names lock out nobody", async ({ baseURL }) => {
+  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
+  const { csrfToken } = await (await stranger.get("/api/session")).json();
+  const attempt = (email: string) =>
+    stranger.post("/api/session", { headers: { "X-CSRF-Token": csrfToken }, data: { email, password: "wrong" } });
+  // The same account however it is written, and thirty tries in the same moment.
+  const name = `racing-${Date.now()}@gym.example`;
+  const spellings = [name, name.toUpperCase(), `${name} `, ` ${name}`];
+  const answers = await Promise.all(Array.from({ length: 30 }, (_, at) => attempt(spellings[at % 4] ?? name)));
+  expect(answers.filter((answer) => answer.status() === 401)).toHaveLength(6);
+  await Promise.all(Array.from({ length: 20 }, (_, at) => attempt(`invented-${Date.now()}-${at}@gym.example`)));
+  expect((await session(baseURL ?? "", OTHER_COACH)).api).toBeTruthy();
+  expect((await attempt("tomás@saltworks.example")).status(), "another name").toBe(401);
 });
 
 test("a body beyond every bound is refused by the outer wall in the same form", async ({ baseURL }) => {

@@ -1,59 +1,184 @@
-import { execFileSync, spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, readFileSync, truncateSync } from "node:fs";
+import { execFileSync, spawnSync } from "node:child_process";
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, HEAD_COACH, signIn, test } from "./gym";
+import { OtherGym } from "./other-gym";
 
-const root = `${__dirname}/../../`;
-const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
-const console_ = (...args: string[]) => spawnSync(`${root}bin/periplus`, args, { encoding: "utf8", timeout: 60_000 });
+const FIRST = readFileSync(join(__dirname, "first-gym.sql"), "utf8");
+const migrated = (version: string) =>
+  `INSERT INTO \`doctrine_migration_versions\` VALUES ('Periplus\\\\App\\\\Migrations\\\\${version}',NULL,NULL);\n`;
+
+/** Writes a backup file as bin/periplus backup would, of a dump that is given. */
+function backupOf(file: string, about: string[], dump: string): string {
+  const folder = mkdtempSync(join(tmpdir(), "periplus-made-"));
+  writeFileSync(join(folder, "about"), `${about.join("\n")}\n`);
+  writeFileSync(join(folder, "library.sql"), `${dump}-- Dump completed\n`);
+  execFileSync("gzip", [join(folder, "library.sql")]);
+  execFileSync("sh", ["-c", "sha256sum about library.sql.gz > digests"], { cwd: folder });
+  execFileSync("tar", ["-C", folder, "-cf", file, "about", "library.sql.gz", "digests"]);
+  return file;
+}
 
 test("a backup is one file that puts the gym back, and a restore that is cut off leaves it as it was", async ({
   page,
 }) => {
-  test.setTimeout(180_000);
-  const file = join(mkdtempSync(join(tmpdir(), "periplus-")), "gym.tar");
-  const made = console_("backup", file);
-  expect(made.stderr).toContain("combinations");
-  expect(made.status).toBe(0);
-  expect(console_("backup", file).stderr).toContain("There is a file");
+  test.setTimeout(240_000);
+  const gym = await OtherGym.make();
+  const folder = mkdtempSync(join(tmpdir(), "periplus-"));
+  const file = join(folder, "gym.tar");
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const made = gym.run("periplus", "backup", file);
+    expect(made.stderr).toContain("combinations");
+    expect(made.status).toBe(0);
+    expect(gym.run("periplus", "backup", file).stderr).toContain("There is a file");
+    expect(readdirSync(folder), "nothing else is left behind").toEqual(["gym.tar"]);
+    // It says what it is of, and how many rows of each table; nobody's session is in it.
+    const about = execFileSync("tar", ["-xOf", file, "about"], { encoding: "utf8" });
+    expect(about).toMatch(/^format periplus-backup-2\nmade \S+\nschema Version\d+\ncore [0-9a-f]{32}\n/);
+    expect(about).toContain(`rows combination ${gym.sql("SELECT COUNT(*) FROM combination")}\n`);
+    const dump = execFileSync("sh", ["-c", 'tar -xOf "$0" library.sql.gz | gzip -dc', file], { encoding: "utf8" });
+    expect(dump).not.toContain("INSERT INTO `session`");
 
-  await signIn(page, HEAD_COACH);
-  const names = async () => {
-    const list = await (await page.request.get("/api/combinations?size=100")).json();
-    return list.combinations.map((row: { name: string }) => row.name) as string[];
-  };
-  const before = await names();
-  const token = (await (await page.request.get("/api/session")).json()).csrfToken;
-  const saved = await page.request.post("/api/combinations", {
-    headers: { "X-CSRF-Token": token },
-    data: {
-      name: `After the backup ${Date.now()}`,
-      text: `1 ${"2 ".repeat(1 + (Date.now() % 20))}/ *${1 + (Date.now() % 9)} 1 1`,
-    },
-  });
-  expect(saved.status(), await saved.text()).toBe(201);
-  const after = await names();
-  expect(after).toHaveLength(before.length + 1);
+    const names = async () => {
+      const { api } = await gym.signIn();
+      const list = await (await api.get("/api/combinations?size=100")).json();
+      return list.combinations.map((row: { name: string }) => row.name) as string[];
+    };
+    const before = await names();
+    const { api, headers } = await gym.signIn();
+    const data = { name: "After the backup", text: "1 2 / *3 1 1" };
+    expect((await api.post("/api/combinations", { headers, data })).status()).toBe(201);
+    const after = await names();
+    expect(after).toHaveLength(before.length + 1);
 
-  // Killed in the middle: what is in use is what it was.
-  for (const wait of [60, 250]) {
-    const restoring = spawn(`${root}bin/periplus`, ["restore", file], { stdio: "ignore" });
-    const ended = new Promise((done) => restoring.on("exit", done));
-    await page.waitForTimeout(wait);
-    process.kill(Number(readFileSync(`${state}/run/db/db.pid`, "utf8")), "SIGKILL");
-    await ended;
-    execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 60_000 });
-    expect([before, after]).toContainEqual(await names());
+    // Killed in the middle: what is in use is what it was, or all of what comes.
+    for (const wait of [60, 900, 1800, 2700]) {
+      const restoring = gym.begin("periplus", "restore", file);
+      const ended = new Promise((done) => restoring.on("exit", done));
+      await page.waitForTimeout(wait);
+      for (const pid of gym.processes("mariadbd")) {
+        process.kill(pid, "SIGKILL");
+      }
+      await ended;
+      expect(gym.run("start").status).toBe(0);
+      expect([before, after], `killed after ${wait} ms`).toContainEqual(await names());
+    }
+
+    const revision = Number(gym.sql("SELECT revision FROM gym"));
+    const restored = gym.run("periplus", "restore", file);
+    expect(restored.stderr).toContain("The gym is back as it was");
+    expect(await names()).toEqual(before);
+    // What was found by revisions of before is not found again, and what is searched by is filled.
+    expect(Number(gym.sql("SELECT revision FROM gym"))).toBeGreaterThan(revision);
+    const found = await (await (await gym.signIn()).api.get("/api/combinations?q=ends+kick")).json();
+    expect(found.total).toBeGreaterThan(3);
+    expect((await api.get("/api/combinations")).status(), "who was signed in signs in again").toBe(401);
+
+    truncateSync(file, Math.floor(statSync(file).size / 2));
+    expect(gym.run("periplus", "restore", file).stderr).toContain("The gym is as it was.");
+    expect(await names()).toEqual(before);
+  } finally {
+    gym.run("stop");
   }
+});
 
-  const restored = console_("restore", file);
-  expect(restored.stderr).toContain("The gym is back as it was");
-  expect(await names()).toEqual(before);
+test("a backup of the first version is brought up to date; a newer, an empty and a short one are refused", async () => {
+  test.setTimeout(240_000);
+  const gym = await OtherGym.make();
+  const at = (name: string) => join(gym.state, name);
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const total = await gym.total();
+    const old = ["format periplus-backup-1", "made 2026-11-24T12:00:00Z", "combinations 27", "coaches 3"];
+    const now = ["format periplus-backup-2", "made 2026-11-24T12:00:00Z"];
+    for (const [name, about, dump, says] of [
+      ["newer.tar", now, FIRST + migrated("Version20990101000000"), "is a backup of a newer version"],
+      ["form.tar", ["format periplus-backup-9"], FIRST, "is a backup of a newer version"],
+      ["empty.tar", now, FIRST.replace(/^INSERT INTO `user`.*\n/gm, ""), "is the backup of an empty gym"],
+      ["nothing.tar", now, "", "is the backup of an empty gym"],
+      ["short.tar", [...now, "rows combination 28"], FIRST, "says that it holds 28 rows of combination"],
+      [
+        "lost.tar",
+        [...old.slice(0, 2), "combinations 60"],
+        FIRST,
+        "says that it holds 60 combinations, and fewer came in",
+      ],
+    ] as const) {
+      const refused = gym.run("periplus", "restore", backupOf(at(name), [...about], dump));
+      expect(refused.status, name).toBe(1);
+      expect(refused.stderr, name).toContain(says);
+      expect(refused.stderr, name).toContain("The gym is as it was.");
+      expect(await gym.total(), name).toBe(total);
+    }
+    const restored = gym.run("periplus", "restore", backupOf(at("first.tar"), old, FIRST));
+    expect(restored.status, restored.stderr).toBe(0);
+    expect(restored.stderr).toContain("27 combinations");
+    expect(await gym.total()).toBe(23);
+    expect(gym.run("start").status).toBe(0);
+  } finally {
+    gym.run("stop");
+  }
+});
+
+test("a full disk is called a full disk, and leaves nothing behind", async () => {
+  test.setTimeout(120_000);
+  const gym = await OtherGym.make();
+  const disk = mkdtempSync(join(tmpdir(), "periplus-disk-"));
+  try {
+    expect(gym.run("start").status).toBe(0);
+    execFileSync("mount", ["-t", "tmpfs", "-o", "size=16k", "tmpfs", disk]);
+    const full = gym.run("periplus", "backup", join(disk, "gym.tar"));
+    expect(full.status).toBe(1);
+    expect(full.stderr).toContain("The disk is full. Nothing was written to");
+    expect(readdirSync(disk)).toEqual([]);
+  } finally {
+    spawnSync("umount", [disk]);
+    gym.run("stop");
+  }
+});
+
+test("an interrupted backup clears up after itself", async () => {
+  test.setTimeout(120_000);
+  const gym = await OtherGym.make();
+  const folder = mkdtempSync(join(tmpdir(), "periplus-"));
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const backing = gym.begin("periplus", "backup", join(folder, "gym.tar"));
+    await expect.poll(() => readdirSync(folder).length, { intervals: [5] }).toBe(1);
+    process.kill(-(backing.pid ?? 0), "SIGTERM");
+    await new Promise((done) => backing.on("exit", done));
+    await expect.poll(() => readdirSync(folder)).toEqual([]);
+    // One that was killed outright is cleared up by the next.
+    mkdirSync(join(folder, ".periplus-backup.killed"));
+    execFileSync("touch", ["-d", "2 hours ago", join(folder, ".periplus-backup.killed")]);
+    expect(gym.run("periplus", "backup", join(folder, "gym.tar")).status).toBe(0);
+    expect(readdirSync(folder)).toEqual(["gym.tar"]);
+    expect(existsSync(join(folder, "gym.tar"))).toBe(true);
+  } finally {
+    gym.run("stop");
+  }
+});
+
+test("the gym that is open in a browser is the one that was put back", async ({ page }) => {
+  test.setTimeout(120_000);
+  const folder = mkdtempSync(join(tmpdir(), "periplus-"));
+  const command = (...args: string[]) =>
+    spawnSync(join(__dirname, "../../bin/periplus"), args, { encoding: "utf8", timeout: 60_000 });
+  expect(command("backup", join(folder, "gym.tar")).status).toBe(0);
+  await signIn(page, HEAD_COACH);
+  expect(command("restore", join(folder, "gym.tar")).status).toBe(0);
   await page.goto("/library");
+  await signIn(page, HEAD_COACH);
   await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();
-
-  truncateSync(file, 15_000);
-  expect(console_("restore", file).stderr).toContain("The gym is as it was.");
-  expect(await names()).toEqual(before);
 });

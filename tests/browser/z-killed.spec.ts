@@ -36,10 +36,6 @@ async function killStart(gym: OtherGym, within: number): Promise<number> {
 function becomeFirst(gym: OtherGym): void {
   gym.sql("DROP DATABASE periplus; DROP DATABASE IF EXISTS periplus_before; CREATE DATABASE periplus", "mysql");
   gym.sql(FIRST);
-  gym.sql(
-    `CREATE TABLE IF NOT EXISTS doctrine_migration_versions (version VARCHAR(191) NOT NULL, executed_at DATETIME DEFAULT NULL, execution_time INT DEFAULT NULL, PRIMARY KEY (version));
-     REPLACE INTO doctrine_migration_versions (version) VALUES ('Periplus\\\\App\\\\Migrations\\\\Version20261124000001')`,
-  );
 }
 
 async function expectFirst(gym: OtherGym, said: string): Promise<void> {
