@@ -14,7 +14,7 @@ final readonly class AcceptRequest
         #[\SensitiveParameter] public string $password,
         #[Assert\Length(max: 80, maxMessage: 'A name has at most {{ limit }} characters.')]
         public ?string $name = null,
-        #[Assert\Email(message: 'This is not an e-mail address.')]
+        #[Assert\Email(message: 'This is not an e-mail address.', normalizer: 'trim')]
         #[Assert\Length(max: 180, maxMessage: 'An e-mail address has at most {{ limit }} characters.')]
         public ?string $email = null,
     ) {

@@ -95,6 +95,12 @@ abstract class ApiTestCase extends WebTestCase
         return $service;
     }
 
+    /** Of the last answer. */
+    protected function header(string $name): string
+    {
+        return (string) $this->browser->getResponse()->headers->get($name);
+    }
+
     private function freshToken(): void
     {
         $token = $this->ask('GET', '/api/session')->body['csrfToken'] ?? null;

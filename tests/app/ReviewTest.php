@@ -144,6 +144,65 @@ final class ReviewTest extends ApiTestCase
         self::assertSame('no-change', $this->ask('POST', '/api/proposals', ['kind' => 'change', 'combination' => $id, 'basedOn' => 1, 'content' => self::combination()])->type());
     }
 
+    public function testProposalsPastTheFirstPageAreOnTheNext(): void
+    {
+        $id = $this->published();
+        foreach (['coach' => 30, 'other' => 25] as $who => $count) {
+            $this->signIn($who);
+            for ($made = 0; $made < $count; ++$made) {
+                self::assertSame(201, $this->change($id, 1, ['note' => "$who $made"])->status);
+            }
+        }
+        $first = $this->ask('GET', '/api/proposals')->body;
+        $second = $this->ask('GET', '/api/proposals?page=2')->body;
+
+        self::assertSame([55, 50, 50, 5], [$first['total'], $first['size'], \count(self::rows($first['proposals'])), \count(self::rows($second['proposals']))]);
+        self::assertCount(55, array_flip(array_filter([...array_column(self::rows($first['proposals']), 'id'), ...array_column(self::rows($second['proposals']), 'id')], is_int(...))));
+        self::assertSame(25, $this->ask('GET', '/api/proposals?combination='.$id.'&mine=true')->body['total']);
+    }
+
+    public function testACoachHasSoManyOpenProposalsAndNoMore(): void
+    {
+        $id = $this->published();
+        $this->signIn('coach');
+        $last = $this->change($id, 1, ['note' => 'The first']);
+        for ($made = 1; $made < 40; ++$made) {
+            $this->change($id, 1, ['note' => "Another, $made"]);
+        }
+        $more = $this->ask('POST', '/api/proposals', ['kind' => 'change', 'combination' => $id, 'basedOn' => 1, 'content' => self::combination(['note' => 'One too many'])]);
+        self::assertSame([409, 'too-many-open', '40 proposals of yours wait already. Withdraw some of them, or wait until they are decided.'], [$more->status, $more->type(), $more->title()]);
+
+        self::assertSame(200, $this->decide($last, 'withdraw', [])->status);
+        $this->change($id, 1, ['note' => 'One too many']);
+    }
+
+    public function testAChangeOfAnArchivedCombinationSaysThatItStaysArchived(): void
+    {
+        $id = $this->published();
+        $this->signIn('coach');
+        $change = $this->change($id, 1, ['text' => '1 2 3b 2 exit']);
+        $retire = $this->ask('POST', '/api/proposals', ['kind' => 'retire', 'combination' => $id, 'basedOn' => 1]);
+        $this->signIn('head');
+        self::assertSame(200, $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"'])->status);
+
+        self::assertSame(['archived-already', 409], [$this->decide($retire, 'approve', ['against' => 2])->type(), $this->decide($retire, 'approve', ['against' => 2])->status]);
+        $looked = $this->ask('GET', '/api/proposals/'.$change->id())->body['combination'];
+        self::assertIsArray($looked);
+        self::assertTrue($looked['archived']);
+        self::assertSame(200, $this->decide($change, 'approve', ['against' => 2])->status);
+        $now = $this->ask('GET', "/api/combinations/$id")->body;
+        self::assertSame('1 2 3b 2 exit', $now['notation']);
+        self::assertNotNull($now['archivedAt']);
+        self::assertStringEndsWith('; it stays archived', self::says($this->ask('GET', '/api/record?what=proposal')));
+    }
+
+    private static function says(Answer $record): string
+    {
+        $says = self::rows($record->body['entries'])[0]['says'] ?? '';
+
+        return \is_string($says) ? $says : '';
+    }
+
     private function published(): int
     {
         $this->signIn('head');

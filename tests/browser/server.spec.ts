@@ -231,3 +231,24 @@ test("an account that is signed in twice keeps both sessions, and signing out en
   expect((await one.api.get("/api/combinations")).status()).toBe(401);
   expect((await two.api.get("/api/combinations")).status()).toBe(200);
 });
+
+test("one address through six links in the same moment joins once, and the others are told", async ({ baseURL }) => {
+  const head = await session(baseURL ?? "", HEAD_COACH);
+  const tokens: string[] = [];
+  for (let at = 0; at < 6; at += 1) {
+    const made = await head.api.post("/api/invitations", { headers: head.headers, data: { role: "coach" } });
+    tokens.push((await made.json()).token);
+  }
+  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
+  const { csrfToken } = await (await stranger.get("/api/session")).json();
+  const email = `six-${Date.now()}@saltworks.example`;
+  const answers = await Promise.all(
+    tokens.map((token) =>
+      stranger.post("/api/invitations/accept", {
+        headers: { "X-CSRF-Token": csrfToken },
+        data: { token, name: "Six Times", email, password: "fourth-bell-7" },
+      }),
+    ),
+  );
+  expect(answers.map((answer) => answer.status()).sort()).toEqual([204, 409, 409, 409, 409, 409]);
+});
