@@ -39,6 +39,14 @@ final class Kernel extends BaseKernel
         $container->addCompilerPass(new ValidateRequestsOnly(), priority: 100);
     }
 
+    /** bin/start has a folder for each state of the code, so that none is made anew under a server that uses it. */
+    public function getCacheDir(): string
+    {
+        $folder = $_SERVER['APP_CACHE_DIR'] ?? '';
+
+        return 'prod' === $this->environment && \is_string($folder) && '' !== $folder ? $folder : parent::getCacheDir();
+    }
+
     public function getProjectDir(): string
     {
         return \dirname(__DIR__);

@@ -121,7 +121,6 @@ php_packages() {
     if ! unchanged classes core app; then
         step "Mapping the classes" composer dump-autoload --working-dir="$ROOT" --optimize --no-interaction
         remember classes core app
-        rm -f "$ROOT/var/stamps/cache"
     fi
     umask 077
 }
@@ -163,13 +162,19 @@ environment() { # [DATABASE]
 # Commands of the application share no memory with the servers, but find the same kind of cache.
 console() { php -d apc.enable_cli=1 "$ROOT/app/Console/main.php" "$@"; }
 
+# What the framework makes of the code is kept in a folder for each state of the code, so that making the next one takes
+# nothing away from what serves.
 app_cache() {
     environment
-    [ -d "$ROOT/var/cache/prod" ] && unchanged cache app core composer.json && return 0
+    [ "$APP_ENV" = prod ] || return 0
+    export APP_CACHE_DIR
+    APP_CACHE_DIR=$ROOT/var/cache/prod-$(digest app core composer.json)
+    [ -e "$APP_CACHE_DIR/ready" ] && return 0
     umask 022
-    rm -rf "$ROOT/var/cache/prod"
+    rm -rf "$APP_CACHE_DIR"
     step "Warming the application" console cache:warmup --no-interaction
-    remember cache app core composer.json
+    touch "$APP_CACHE_DIR/ready"
+    find "$ROOT/var/cache" -maxdepth 1 -name 'prod*' -mmin +1440 ! -path "$APP_CACHE_DIR" -exec rm -rf {} +
     umask 077
 }
 

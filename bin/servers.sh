@@ -194,6 +194,7 @@ decorate_workers_output = no
 env[APP_ENV] = \"$APP_ENV\"
 env[APP_SECRET] = \"$APP_SECRET\"
 env[SYMFONY_TRUSTED_HOSTS] = '$SYMFONY_TRUSTED_HOSTS'
+env[APP_CACHE_DIR] = \"${APP_CACHE_DIR:-}\"
 env[DATABASE_URL] = \"$DATABASE_URL\"
 env[TMPDIR] = \"$STATE/tmp/php\"
 php_admin_value[memory_limit] = 256M
@@ -210,12 +211,12 @@ opcache.preload = \"$preload\"
 opcache.preload_user = $WEB_ACCOUNT
 realpath_cache_size = 4096K
 apc.shm_size = 64M"
-    PHP=$RUN/php-$({ echo "$PHP_CONFIG"; echo "$PHP_INI"; cat "$ROOT"/var/stamps/{classes,cache}; } | sha256sum | cut -c1-8)
+    PHP=$RUN/php-$({ echo "$PHP_CONFIG"; echo "$PHP_INI"; cat "$ROOT/var/stamps/classes"; } | sha256sum | cut -c1-8)
 }
 
 web_server_start() {
     private_folders
-    WEB_ACCOUNT=$(account_for www-data "$ROOT/app/public/index.php" "$ROOT/vendor/autoload.php" "$ROOT/var/cache/$APP_ENV" "$ROOT/web/dist/index.html")
+    WEB_ACCOUNT=$(account_for www-data "$ROOT/app/public/index.php" "$ROOT/vendor/autoload.php" "${APP_CACHE_DIR:-$ROOT/app}" "$ROOT/web/dist/index.html")
     server_config
     if [ -z "$(leader $PHP_FPM "$PHP/")" ] || [ ! -S "$PHP/fpm.sock" ]; then
         rm -rf "$PHP"

@@ -97,24 +97,28 @@ final class LibraryTest extends ApiTestCase
     public function testTheLevelFollowsTheCheckUntilSomebodyChoosesOne(): void
     {
         $this->signIn('head');
-        /** @param array<string, mixed> $with */
-        $put = fn (int $id, int $version, array $with): Answer => $this->ask('PUT', "/api/combinations/$id", [...self::combination(), ...$with], ['If-Match' => "\"$version\""]);
         $level = static fn (Answer $answer): array => [$answer->body['level'], $answer->body['levelChosen']];
         $made = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2']));
         self::assertSame([1, false], $level($made));
 
         $long = '(1) 3 38 switch 14h / 6b slip-left 3b shift 2 exit';
-        $changed = $put($made->id(), 1, ['text' => $long, 'rules' => 'all-limbs']);
+        $changed = $this->put($made->id(), 1, ['text' => $long, 'rules' => 'all-limbs']);
         self::assertSame([3, false], $level($changed), 'A changed chain has the level of its own check.');
-        $chosen = $put($made->id(), 2, ['text' => $long, 'rules' => 'all-limbs', 'level' => 2]);
+        $chosen = $this->put($made->id(), 2, ['text' => $long, 'rules' => 'all-limbs', 'level' => 2]);
         self::assertSame([2, true], $level($chosen));
-        $kept = $put($made->id(), 3, ['text' => '1 2', 'level' => 2]);
+        $kept = $this->put($made->id(), 3, ['text' => '1 2', 'level' => 2]);
         self::assertSame([2, true], $level($kept), 'One that was chosen stays.');
-        self::assertSame([1, false], $level($put($made->id(), 4, ['text' => '1 2', 'level' => 1])), 'The one that the check gives is nobody\'s choice.');
+        self::assertSame([1, false], $level($this->put($made->id(), 4, ['text' => '1 2', 'level' => 1])), 'The one that the check gives is nobody\'s choice.');
 
         // A search by level finds it by the one that it has.
         self::assertSame(1, $this->ask('GET', '/api/combinations?q=level+1')->body['total']);
         self::assertSame(0, $this->ask('GET', '/api/combinations?q=level+2+or+3')->body['total']);
+    }
+
+    /** @param array<string, mixed> $with */
+    private function put(int $id, int $version, array $with): Answer
+    {
+        return $this->ask('PUT', "/api/combinations/$id", self::combination($with), ['If-Match' => "\"$version\""]);
     }
 
     public function testEveryChangeIsAVersion(): void

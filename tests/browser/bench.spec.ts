@@ -148,7 +148,7 @@ test("while the server is away the page says so and keeps what was typed", async
   await write(page, "1 2");
   await page.route("**/api/**", (route) => route.abort());
   await entry(page).fill("1 2 3b 2");
-  await expect(page.locator("#entry-help")).toContainText("The server does not answer. What you typed is still here");
+  await expect(page.locator("#entry-help")).toContainText("Not checked: no connection. What you typed is kept");
   await page.unroute("**/api/**");
   await entry(page).fill("1 2 3b 2 exit");
   await expect(page.getByRole("group", { name: "Combination line: 1 2 3b 2 exit", exact: true })).toBeVisible();
