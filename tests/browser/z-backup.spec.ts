@@ -148,6 +148,38 @@ test("a full disk is called a full disk, and leaves nothing behind", async () =>
   }
 });
 
+test("on a full disk a save is refused for that reason, and goes through once there is room", async () => {
+  test.setTimeout(120_000);
+  const disk = mkdtempSync(join(tmpdir(), "periplus-disk-"));
+  execFileSync("mount", ["-t", "tmpfs", "-o", "size=260m,mode=0755", "tmpfs", disk]);
+  const gym = await OtherGym.make(join(disk, "gym"));
+  try {
+    const start = gym.run("start");
+    expect(start.status, start.stderr).toBe(0);
+    const { api, headers } = await gym.signIn();
+    spawnSync("dd", ["if=/dev/zero", `of=${disk}/fill`, "bs=1M"]);
+    // What still fits into pages that are there is taken; no acknowledged save is lost.
+    const saved: string[] = [];
+    let refused = null;
+    for (let at = 1; at <= 60 && refused === null; at += 1) {
+      const data = { name: `Full ${at}`, text: "1 ".repeat(at), note: "x".repeat(1900) };
+      const answer = await api.post("/api/combinations", { headers, data });
+      answer.status() === 201 ? saved.push(data.name) : (refused = await answer.json());
+    }
+    expect(refused?.type).toBe("disk-full");
+    expect(refused?.title).toContain("The disk of the gym's server is full");
+    spawnSync("rm", [`${disk}/fill`]);
+    const data = { name: "Room again", text: "2 2 2 2 2 2 2" };
+    expect((await api.post("/api/combinations", { headers, data })).status()).toBe(201);
+    const found = await (await api.get("/api/combinations?size=100&q=full")).json();
+    expect(found.combinations.map((row: { name: string }) => row.name).sort()).toEqual(saved.sort());
+  } finally {
+    gym.run("stop");
+    await new Promise((done) => setTimeout(done, 1000));
+    spawnSync("umount", [disk]);
+  }
+});
+
 test("an interrupted backup clears up after itself", async () => {
   test.setTimeout(120_000);
   const gym = await OtherGym.make();
