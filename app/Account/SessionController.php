@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\UnsupportedMediaTypeHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -20,11 +21,11 @@ final readonly class SessionController
         return $this->view->response($user);
     }
 
-    /** The firewall answers this route before it is reached; it is declared so that it has an address. */
+    /** The firewall answers this route before it is reached, but for what is not JSON. */
     #[Route('/api/session', name: 'sign_in', methods: 'POST')]
     public function signIn(): never
     {
-        throw new \LogicException('The firewall signs in.');
+        throw new UnsupportedMediaTypeHttpException();
     }
 
     #[Route('/api/session/end', name: 'sign_out', methods: 'POST')]

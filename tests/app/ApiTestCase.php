@@ -60,7 +60,7 @@ abstract class ApiTestCase extends WebTestCase
             $server['CONTENT_TYPE'] = 'application/json';
         }
         foreach ($headers as $name => $value) {
-            $server['HTTP_'.strtr(strtoupper($name), '-', '_')] = $value;
+            $server[('Content-Type' === $name ? '' : 'HTTP_').strtr(strtoupper($name), '-', '_')] = $value;
         }
         $content = \is_array($body) ? json_encode((object) $body, \JSON_THROW_ON_ERROR) : $body;
         $this->browser->request($method, $path, server: $server, content: $content);

@@ -64,6 +64,19 @@ final class SignInTest extends ApiTestCase
         self::assertSame(401, $answers->onAuthenticationFailure($request, new BadCredentialsException())->getStatusCode());
     }
 
+    #[TestWith(['text/plain', '{"email":"head@gym.example","password":"no"}', 415])]
+    #[TestWith(['application/json', '{"email":["head@gym.example"],"password":"no"}', 400])]
+    #[TestWith(['application/json', '{"email":"head@gym.example"}', 400])]
+    #[TestWith(['application/json', '[]', 400])]
+    public function testWhatIsNoSignInIsASentence(string $type, string $body, int $status): void
+    {
+        $this->signOut();
+        $answer = $this->ask('POST', '/api/session', $body, ['Content-Type' => $type]);
+
+        self::assertSame($status, $answer->status, $answer->raw);
+        self::assertNotSame('', $answer->title());
+    }
+
     public function testSigningInAndFailingToAreInTheRecord(): void
     {
         $this->signOut();

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, readdirSync, readFileSync, readlinkSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, readlinkSync, rmSync } from "node:fs";
 import { createServer, type Server } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -57,6 +57,12 @@ export class OtherGym {
   /** Begins a command in a process group of its own, which can be killed with all that it started in it. */
   begin(command: string, ...args: string[]): ChildProcess {
     return spawn(join(this.bin, command), args, { detached: true, stdio: "ignore", env: this.env });
+  }
+
+  /** Stopped, and gone with all it had. */
+  end(): void {
+    this.run("stop");
+    rmSync(this.state, { recursive: true, force: true });
   }
 
   /** Statements as whoever started the database. */

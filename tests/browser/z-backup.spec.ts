@@ -89,7 +89,7 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
     expect(gym.run("periplus", "restore", file).stderr).toContain("The gym is as it was.");
     expect(await names()).toEqual(before);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -127,7 +127,7 @@ test("a backup of the first version is brought up to date; a newer, an empty and
     expect(await gym.total()).toBe(23);
     expect(gym.run("start").status).toBe(0);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -160,11 +160,15 @@ test("on a full disk a save is refused for that reason, and goes through once th
     spawnSync("dd", ["if=/dev/zero", `of=${disk}/fill`, "bs=1M"]);
     // What still fits into pages that are there is taken; no acknowledged save is lost.
     const saved: string[] = [];
-    let refused = null;
+    let refused: { type: string; title: string } | null = null;
     for (let at = 1; at <= 60 && refused === null; at += 1) {
       const data = { name: `Full ${at}`, text: "1 ".repeat(at), note: "x".repeat(1900) };
       const answer = await api.post("/api/combinations", { headers, data });
-      answer.status() === 201 ? saved.push(data.name) : (refused = await answer.json());
+      if (answer.status() === 201) {
+        saved.push(data.name);
+      } else {
+        refused = await answer.json();
+      }
     }
     expect(refused?.type).toBe("disk-full");
     expect(refused?.title).toContain("The disk of the gym's server is full");
@@ -174,7 +178,7 @@ test("on a full disk a save is refused for that reason, and goes through once th
     const found = await (await api.get("/api/combinations?size=100&q=full")).json();
     expect(found.combinations.map((row: { name: string }) => row.name).sort()).toEqual(saved.sort());
   } finally {
-    gym.run("stop");
+    gym.end();
     await new Promise((done) => setTimeout(done, 1000));
     spawnSync("umount", [disk]);
   }
@@ -198,7 +202,7 @@ test("an interrupted backup clears up after itself", async () => {
     expect(readdirSync(folder)).toEqual(["gym.tar"]);
     expect(existsSync(join(folder, "gym.tar"))).toBe(true);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 

@@ -80,7 +80,7 @@ test("a start that is killed is begun again with all data: fresh, with data, and
       expect(upgraded.status, `${moments.at(-1)}: ${upgraded.stderr}`).toBe(0);
       await expectFirst(gym, moments.at(-1) ?? "");
     } finally {
-      gym.run("stop");
+      gym.end();
     }
   }
   console.log(`killed after ms: ${moments.join(", ")}`);
@@ -127,7 +127,7 @@ test("an upgrade that was cut off by an older version, and duplicates that an in
     expect(newer.status).toBe(1);
     expect(newer.stderr).toContain("This gym was kept by a newer version of Periplus. Nothing was changed.");
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -147,6 +147,6 @@ test("a start that failed leaves what serves serving", async () => {
     expect((await api.get("/api/ping")).status()).toBe(204);
     expect(gym.sql("SELECT @@read_only")).toBe("0");
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });

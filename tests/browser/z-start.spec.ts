@@ -76,7 +76,7 @@ test("a gym is started, keeps its data when it is stopped and started, and start
     expect(gym.run("start", "--fresh").status).toBe(0);
     expect(await gym.total()).toBe(demo);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -107,13 +107,22 @@ test("what belongs to a gym is for its own accounts alone, also where an older v
         .map((pid) => spawnSync("ps", ["-o", "user:32=", "-p", String(pid)], { encoding: "utf8" }).stdout.trim());
     expect(new Set(owner("mariadbd"))).toEqual(new Set(["mysql"]));
     // The processes that lead open logs and the port as root; those that answer have no rights.
-    expect(new Set(owner("php-fpm8.2").slice(1))).toEqual(new Set(["www-data"]));
-    expect(new Set(owner("nginx").slice(1))).toEqual(new Set(["www-data"]));
+    const reads = spawnSync("runuser", [
+      "-u",
+      "www-data",
+      "--",
+      "test",
+      "-r",
+      join(ROOT, "app/public/index.php"),
+    ]).status;
+    const account = reads === 0 ? "www-data" : "root"; // a checkout in a private folder, of which the start says so
+    expect(new Set(owner("php-fpm8.2").slice(1))).toEqual(new Set([account]));
+    expect(new Set(owner("nginx").slice(1))).toEqual(new Set([account]));
     const backup = join(gym.state, "gym.tar");
     expect(gym.run("periplus", "backup", backup).status).toBe(0);
     expect(open("gym.tar")).toBe(0);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -128,7 +137,7 @@ test("where accounts without rights cannot reach the gym, one line says so and t
     expect(start.stderr).toContain("keep Periplus where every account may pass, such as /srv");
     expect(await gym.total()).toBeGreaterThan(0);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -153,7 +162,7 @@ test("numbers of processes in files are not trusted", async () => {
     expect(gym.run("stop").status).toBe(0);
     expect(lives(), "a stranger with that number lives on").toBe(true);
   } finally {
-    gym.run("stop");
+    gym.end();
     spawnSync("kill", [pid]);
   }
 });
@@ -197,7 +206,7 @@ test("with the process gone that leads PHP or the web server, a start mends it w
     const named = await api.get("/api/ping", { headers: { Host: "gym.example" } });
     expect(named.status()).toBe(204);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 
@@ -212,7 +221,7 @@ test("of two starts at once one waits, and both end well", async () => {
     expect(gym.processes("nginx")).toHaveLength(2);
     expect(await gym.total()).toBeGreaterThan(0);
   } finally {
-    gym.run("stop");
+    gym.end();
   }
 });
 

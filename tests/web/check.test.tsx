@@ -3,7 +3,8 @@ import { cleanup, fireEvent, render, renderHook, screen, waitFor } from "@testin
 import { App } from "antd";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import type { Check, CheckRequest, Schemes } from "../../web/src/api/client";
+import { type Check, type CheckRequest, isAway, type Schemes } from "../../web/src/api/client";
+import { isReachable, noteConnection } from "../../web/src/app/connection";
 import { TouchPad } from "../../web/src/bench/TouchPad";
 import { useCheck } from "../../web/src/check/useCheck";
 import { checked } from "./gym";
@@ -20,19 +21,22 @@ let asked: Asked[] = [];
 
 beforeEach(() => {
   asked = [];
-  serve(
-    (request) =>
-      new Promise<Response>((done, failed) => {
-        void request.text().then((text) =>
-          asked.push({
-            path: new URL(request.url).pathname,
-            body: text === "" ? undefined : (JSON.parse(text) as CheckRequest),
-            answer: (body, status = 200) =>
-              done(new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } })),
-            fail: () => failed(new TypeError("Failed to fetch")),
-          }),
-        );
-      }),
+  noteConnection(true);
+  serve((request) =>
+    // Whether it is back is asked beside the questions of the tests.
+    request.url.endsWith("/api/ping")
+      ? Promise.resolve(new Response(null, { status: 204 }))
+      : new Promise<Response>((done, failed) => {
+          void request.text().then((text) =>
+            asked.push({
+              path: new URL(request.url).pathname,
+              body: text === "" ? undefined : (JSON.parse(text) as CheckRequest),
+              answer: (body, status = 200) =>
+                done(new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } })),
+              fail: () => failed(new TypeError("Failed to fetch")),
+            }),
+          );
+        }),
   );
 });
 afterEach(() => {
@@ -217,4 +221,38 @@ test("the pad writes moves by their names and signs as they are", async () => {
   choose("Footwork");
   expect(press(/step out/)).toBe("step-out");
   expect(press(/clinch/)).toBe("clinch");
+});
+
+test("what is shown is old while the server is away, and it is asked again until it is back", async () => {
+  const { result, type } = bench("1");
+  await waitFor(() => expect(asked.length).toBe(1));
+  asked[0]?.answer(one);
+  await waitFor(() => expect(result.current.current).toBe(true));
+  expect(result.current.old).toBe(false);
+
+  type("1 2");
+  await waitFor(() => expect(asked.length).toBe(2));
+  asked[1]?.fail();
+  await waitFor(() => expect(result.current.old).toBe(true));
+  expect(isAway(result.current.error)).toBe(true);
+  expect(isReachable()).toBe(false);
+  expect(result.current.readable?.notation, "the picture of before stays, and looks old").toBe("1");
+
+  const again = () => asked.slice(2).find((question) => question.path === "/api/check");
+  await waitFor(() => expect(again()).toBeDefined(), { timeout: 4000 });
+  again()?.answer(two);
+  await waitFor(() => expect(result.current.current).toBe(true));
+  expect([result.current.old, result.current.error, isReachable()]).toEqual([false, null, true]);
+});
+
+test("what is shown is old when an answer is late", async () => {
+  const { result, type } = bench("1");
+  await waitFor(() => expect(asked.length).toBe(1));
+  asked[0]?.answer(one);
+  await waitFor(() => expect(result.current.current).toBe(true));
+  type("1 2");
+  expect(result.current.old, "a quick one changes nothing on its way").toBe(false);
+  await waitFor(() => expect(result.current.old).toBe(true), { timeout: 2000 });
+  asked.at(-1)?.answer(two);
+  await waitFor(() => expect(result.current.old).toBe(false));
 });

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { beforeEach, expect, test, vi } from "vitest";
-import { addressOf, type Draft, EMPTY, forget, keep, recall } from "../../web/src/bench/draft";
+import type { Combination } from "../../web/src/api/client";
+import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "../../web/src/bench/draft";
 
 const drafts: fc.Arbitrary<Draft> = fc.record({
   text: fc.string({ minLength: 1 }),
@@ -23,6 +24,12 @@ beforeEach(() => {
     setItem: (key: string, value: string) => stored.set(key, value),
     removeItem: (key: string) => stored.delete(key),
   });
+});
+
+test("a level that nobody chose follows the check of what is written next", () => {
+  const stored = { text: "1 2", level: 2, version: 4 } as Combination;
+  expect(draftOf({ ...stored, levelChosen: false }, "parity").level).toBeNull();
+  expect(draftOf({ ...stored, levelChosen: true }, "parity").level).toBe(2);
 });
 
 test("what was typed is there after a reload, whether the address still says it or not", () => {

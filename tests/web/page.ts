@@ -3,6 +3,10 @@ import { GlobalRegistrator } from "@happy-dom/global-registrator";
 
 GlobalRegistrator.register({ url: "http://127.0.0.1/" });
 
+// A busy machine may be late; the library looks for a page when it is loaded.
+const { configure } = await import("@testing-library/react");
+configure({ asyncUtilTimeout: 6000 });
+
 type Server = (request: Request) => Promise<Response>;
 
 const nobody: Server = () => Promise.reject(new TypeError("Failed to fetch"));

@@ -565,6 +565,11 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         <aside className={isOld ? "check-side check-side-old" : "check-side"}>
           {shown ? (
             <>
+              {old && (!reachable || isAway(error)) && (
+                <p className="panel old-note" role="note">
+                  This is about an earlier line.
+                </p>
+              )}
               <Findings
                 check={shown}
                 selected={selected}

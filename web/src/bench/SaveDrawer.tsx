@@ -154,6 +154,7 @@ export function SaveDrawer({
           {waiting && (
             <Alert
               type="warning"
+              className="save-waits"
               showIcon
               role="status"
               title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."

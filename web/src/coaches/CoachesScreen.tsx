@@ -158,43 +158,35 @@ function OpenLinks() {
     return null;
   }
   return (
-    <section className="panel plain-scroll" aria-labelledby="open-links">
-      <h2 id="open-links" className="table-title">
-        Links that are open
-      </h2>
-      <table className="plain-table">
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.id}>
-              <td>
-                <b>{row.meantFor || "somebody"}</b>
-              </td>
-              <td>
-                {row.kind === "invite"
-                  ? `joins as a ${row.role === "head-coach" ? "head coach" : "coach"}`
-                  : "sets a new password"}
-              </td>
-              <td className="small">
-                made by {row.madeBy}, {dayAndTime(row.madeAt)}
-              </td>
-              <td className="small">good until {dayAndTime(row.expiresAt)}</td>
-              <td>
-                <Button
-                  size="small"
-                  onClick={() =>
-                    withdraw.mutate(row.id, {
-                      onSuccess: () => void message.success("The link is withdrawn; it opens nothing any more."),
-                      onError: (error) => void message.error(refusal(error).title),
-                    })
-                  }
-                >
-                  Withdraw
-                </Button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <section className="panel open-links" aria-labelledby="open-links">
+      <h2 id="open-links">Links that are open</h2>
+      <ul>
+        {rows.map((row) => (
+          <li key={row.id}>
+            <span>
+              <b>{row.meantFor || "Somebody"}</b>{" "}
+              {row.kind === "invite"
+                ? `joins as a ${row.role === "head-coach" ? "head coach" : "coach"}`
+                : "sets a new password"}
+            </span>
+            <span className="small">
+              made by {row.madeBy}, {dayAndTime(row.madeAt)}; good until {dayAndTime(row.expiresAt)}
+            </span>
+            <Button
+              size="small"
+              aria-label={`Withdraw the link for ${row.meantFor || "somebody"}`}
+              onClick={() =>
+                withdraw.mutate(row.id, {
+                  onSuccess: () => void message.success("The link is withdrawn; it opens nothing any more."),
+                  onError: (error) => void message.error(refusal(error).title),
+                })
+              }
+            >
+              Withdraw
+            </Button>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }
