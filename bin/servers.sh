@@ -95,6 +95,14 @@ account_for() { # ACCOUNT FILE...
     echo "$account"
 }
 
+# What is there is made private, and must not be somebody else's.
+is_gym_or_empty() {
+    local part
+    [ -n "$(ls -A "$STATE" 2>/dev/null)" ] || return 0
+    for part in db secrets run lock log; do [ ! -e "$STATE/$part" ] || return 0; done
+    return 1
+}
+
 # What belongs to the gym is for its own accounts alone; also what an older bin/start left open.
 private_folders() {
     mkdir -p "$STATE" "$RUN" "$STATE/log" "$STATE/secrets" "$STATE/backups" "$STATE/tmp/php"
@@ -234,7 +242,7 @@ web_server_start() {
         if [ "$pid" != "$current" ] && [ "$(ps -o ppid= -p "$pid" | tr -d ' ')" != "$current" ]; then end 15 QUIT "$pid"; fi
     done
     find "$RUN" -maxdepth 1 \( -name 'php-*' -o -name php -o -name fpm.conf -o -name fpm.pid -o -name fpm.sock -o -name served \) ! -path "$PHP" -exec rm -rf {} +
-    until_ready 15 curl --max-time 5 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
+    until_ready 45 curl --max-time 15 --silent --fail --output /dev/null "http://127.0.0.1:$PORT/api/ping" \
         || fail "The pages do not answer on http://127.0.0.1:$PORT. The logs are in $STATE/log."
 }
 

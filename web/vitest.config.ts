@@ -8,5 +8,5 @@ export default defineConfig({
   plugins: [react()],
   root: place(".."),
   cacheDir: place("node_modules/.vite"),
-  test: { dir: place("../tests/web"), setupFiles: [place("../tests/web/page.ts")] },
+  test: { dir: place("../tests/web"), setupFiles: [place("../tests/web/page.ts")], testTimeout: 60_000 },
 });

@@ -7,6 +7,7 @@ namespace Periplus\App\Account;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Http\PlainText;
 use Periplus\App\Http\Problem;
 use Periplus\App\Record\Record;
 use Psr\Clock\ClockInterface;
@@ -38,7 +39,7 @@ final readonly class Invitations
     /** @return array{token: string, expiresAt: string} */
     public function invite(InviteRequest $request, User $maker): array
     {
-        $for = trim($request->meantFor);
+        $for = PlainText::line($request->meantFor);
         $this->record->add($maker->id(), 'coach.invited', \sprintf('made a link that invites %s as a %s', '' === $for ? 'somebody' : '“'.$for.'”', strtr($request->role()->word(), '-', ' ')));
 
         return $this->make('invite', $request->role(), null, $maker, $for);
@@ -129,7 +130,7 @@ final readonly class Invitations
             return $user;
         }
         $email = EmailAddress::of((string) $request->email);
-        $name = trim((string) preg_replace('/\s+/u', ' ', (string) $request->name));
+        $name = PlainText::line((string) $request->name);
         if ('' === $email || '' === $name) {
             throw new Problem(422, 'invalid', 'Give your name and your e-mail address.', ['violations' => [['field' => '' === $name ? 'name' : 'email', 'message' => 'This is needed.']]]);
         }

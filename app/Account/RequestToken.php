@@ -16,6 +16,8 @@ use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 final readonly class RequestToken
 {
     private const ID = 'api';
+    /** Where the firewall keeps who is signed in. */
+    private const SIGNED_IN = '_security_api';
 
     public function __construct(private CsrfTokenManagerInterface $tokens, #[Autowire('%kernel.secret%')] private string $secret)
     {
@@ -31,7 +33,7 @@ final readonly class RequestToken
         $token = (string) $request->headers->get('X-CSRF-Token');
 
         return $this->isOurs($request) && (hash_equals($this->ofStrangers(), $token)
-            ? !$request->hasPreviousSession() || !$request->getSession()->has('_csrf/'.self::ID)
+            ? !$request->hasPreviousSession() || !$request->getSession()->has(self::SIGNED_IN)
             : $request->hasPreviousSession() && $this->tokens->isTokenValid(new CsrfToken(self::ID, $token)));
     }
 

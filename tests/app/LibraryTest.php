@@ -87,6 +87,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['size=5000'])]
     #[TestWith(['page=0'])]
     #[TestWith(['sort=password'])]
+    #[TestWith(['sort=drilled'])]
     public function testAFilterThatIsNotToBeHadIsRefused(string $query): void
     {
         $this->signIn('head');

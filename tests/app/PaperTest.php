@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\App;
 
+use Periplus\App\Print\Sheet;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 
 /** Paper, read back by tools that are not its own: pdftotext, pdffonts and pdfinfo of Poppler. */
@@ -24,6 +25,13 @@ final class PaperTest extends ApiTestCase
             self::assertStringContainsString($name, $text);
             self::assertStringContainsString($chain, $text);
         }
+    }
+
+    /** The library's own way is to print a page of its own in place of the file, and end. */
+    public function testAFailureOfThePaperIsAnException(): void
+    {
+        $this->expectException(\RuntimeException::class);
+        (new Sheet('P', 'Title', 10.0))->Error('no such font');
     }
 
     public function testNamesOfOtherAlphabetsAreWritten(): void

@@ -13,7 +13,6 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   const name = `Offered ${Date.now()}`;
   const chain = unique();
   await signIn(page, COACH);
@@ -58,7 +57,6 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
 });
 
 test("two proposals for one combination: the second is looked at against the newest", async ({ page, browser }) => {
-  test.setTimeout(120_000);
   await signIn(page, COACH);
   await page.goto("/library?q=long+pole+rear");
   await page.getByRole("link", { name: "Long pole, rear" }).click();
@@ -133,7 +131,6 @@ test("an import with mistakes says what each line would do, and all of it goes i
 });
 
 test("a numbering is made with its clashes shown, and every coach reads in the one they choose", async ({ page }) => {
-  test.setTimeout(120_000);
   const name = `Quay ${Date.now()}`;
   await signIn(page, HEAD_COACH);
   await page.goto("/numbering/parity");

@@ -35,7 +35,7 @@ test("without a network nothing stands under a chain that is about another, and 
   expect(sent).toEqual([]);
 
   await context.setOffline(false);
-  await expect(page.getByRole("heading", { name })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("heading", { name })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText("No connection to the gym’s server.")).toBeHidden();
   expect(sent).toHaveLength(1);
   await page.goto(`/library?q=${encodeURIComponent(`"${name}"`)}`);
@@ -62,7 +62,7 @@ test("a save whose answer is lost is not made twice", async ({ page, context }) 
     }
   });
   await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
-  await expect(page.getByRole("heading", { name })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("heading", { name })).toBeVisible({ timeout: 60_000 });
   await page.goto(`/library?q=${encodeURIComponent(`"${name}"`)}`);
   await expect(page.getByText("1 combination found")).toBeVisible();
 });
@@ -119,7 +119,7 @@ test("a wait that does not end says so", async ({ page }) => {
   await signIn(page, HEAD_COACH);
   await page.route("**/api/record*", () => undefined);
   await page.goto("/record");
-  await expect(page.getByText("This takes longer than it should.")).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText("This takes longer than it should.")).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
 });
 

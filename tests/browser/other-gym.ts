@@ -51,7 +51,7 @@ export class OtherGym {
 
   /** Runs a command to its end. */
   run(command: string, ...args: string[]) {
-    return spawnSync(join(this.bin, command), args, { encoding: "utf8", timeout: 180_000, env: this.env });
+    return spawnSync(join(this.bin, command), args, { encoding: "utf8", timeout: 400_000, env: this.env });
   }
 
   /** Begins a command in a process group of its own, which can be killed with all that it started in it. */

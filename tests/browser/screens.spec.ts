@@ -11,7 +11,7 @@ async function faults(page: Page): Promise<string[]> {
 }
 
 test("axe finds no serious fault on any screen", async ({ page }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   await page.goto("/");
   await expect(page.getByLabel("E-mail")).toBeVisible();
   expect(await faults(page), "sign-in").toEqual([]);

@@ -251,4 +251,8 @@ test("one address through six links in the same moment joins once, and the other
     ),
   );
   expect(answers.map((answer) => answer.status()).sort()).toEqual([204, 409, 409, 409, 409, 409]);
+  const logs = execFileSync("sh", ["-c", `cat "$0"/*`, join(state, "log")], { encoding: "utf8" });
+  for (const token of tokens) {
+    expect(logs, "no log keeps the word of a link").not.toContain(token);
+  }
 });

@@ -32,7 +32,7 @@ function backupOf(file: string, about: string[], dump: string): string {
 test("a backup is one file that puts the gym back, and a restore that is cut off leaves it as it was", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(720_000);
   const gym = await OtherGym.make();
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
   const file = join(folder, "gym.tar");
@@ -94,7 +94,7 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
 });
 
 test("a backup of the first version is brought up to date; a newer, an empty and a short one are refused", async () => {
-  test.setTimeout(240_000);
+  test.setTimeout(720_000);
   const gym = await OtherGym.make();
   const at = (name: string) => join(gym.state, name);
   try {
@@ -132,7 +132,7 @@ test("a backup of the first version is brought up to date; a newer, an empty and
 });
 
 test("a full disk is called a full disk, and leaves nothing behind", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   const disk = mkdtempSync(join(tmpdir(), "periplus-disk-"));
   try {
@@ -149,7 +149,7 @@ test("a full disk is called a full disk, and leaves nothing behind", async () =>
 });
 
 test("on a full disk a save is refused for that reason, and goes through once there is room", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const disk = mkdtempSync(join(tmpdir(), "periplus-disk-"));
   execFileSync("mount", ["-t", "tmpfs", "-o", "size=260m,mode=0755", "tmpfs", disk]);
   const gym = await OtherGym.make(join(disk, "gym"));
@@ -185,7 +185,7 @@ test("on a full disk a save is refused for that reason, and goes through once th
 });
 
 test("an interrupted backup clears up after itself", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
   try {
@@ -207,10 +207,10 @@ test("an interrupted backup clears up after itself", async () => {
 });
 
 test("the gym that is open in a browser is the one that was put back", async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
   const command = (...args: string[]) =>
-    spawnSync(join(__dirname, "../../bin/periplus"), args, { encoding: "utf8", timeout: 60_000 });
+    spawnSync(join(__dirname, "../../bin/periplus"), args, { encoding: "utf8", timeout: 300_000 });
   expect(command("backup", join(folder, "gym.tar")).status).toBe(0);
   await signIn(page, HEAD_COACH);
   expect(command("restore", join(folder, "gym.tar")).status).toBe(0);

@@ -6,7 +6,7 @@ const root = `${__dirname}/../../`;
 const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
 
 test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
   const chain = `1 2 / *${2 + (Date.now() % 9)} / ${"3 ".repeat(1 + (Math.floor(Date.now() / 1000) % 20))}exit`;
@@ -25,7 +25,7 @@ test("what was saved survives a killed database, and what could not be saved sta
   await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText("Nothing was saved; try again shortly.");
 
-  execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 60_000 });
+  execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 300_000 });
   await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name: `${name}, later` })).toBeVisible();
   await page.goto(`/library?q=${encodeURIComponent(name)}`);

@@ -54,7 +54,7 @@ async function expectFirst(gym: OtherGym, said: string): Promise<void> {
 }
 
 test("a start that is killed is begun again with all data: fresh, with data, and within an upgrade", async () => {
-  test.setTimeout(60_000 + KILLS * 180_000);
+  test.setTimeout(300_000 + KILLS * 400_000);
   const moments: string[] = [];
   for (let kill = 0; kill < KILLS; kill += 1) {
     const gym = await OtherGym.make();
@@ -87,7 +87,7 @@ test("a start that is killed is begun again with all data: fresh, with data, and
 });
 
 test("an upgrade that was cut off by an older version, and duplicates that an index refuses, are no obstacle", async () => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   try {
     expect(gym.run("start").status).toBe(0);
@@ -132,7 +132,7 @@ test("an upgrade that was cut off by an older version, and duplicates that an in
 });
 
 test("a start that failed leaves what serves serving", async () => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   try {
     expect(gym.run("start").status).toBe(0);

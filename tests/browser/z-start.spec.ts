@@ -7,7 +7,7 @@ import { HEAD_COACH, test } from "./gym";
 import { held, OtherGym, ROOT } from "./other-gym";
 
 const run = (command: string, env: Record<string, string>, ...args: string[]) =>
-  spawnSync(join(ROOT, "bin", command), args, { encoding: "utf8", timeout: 120_000, env: { ...process.env, ...env } });
+  spawnSync(join(ROOT, "bin", command), args, { encoding: "utf8", timeout: 300_000, env: { ...process.env, ...env } });
 
 test("a port that is taken is named, with what to do", async () => {
   const taken = await held();
@@ -48,10 +48,17 @@ test("folders and ports that cannot be are refused in one sentence", () => {
     expect(refused.stderr.trim().split("\n")).toHaveLength(1);
     expect(refused.stderr).toContain(says);
   }
+  // A folder of somebody else's is not made private.
+  const folder = mkdtempSync(join(tmpdir(), "not-a-gym-"));
+  writeFileSync(join(folder, "letters.txt"), "mine");
+  chmodSync(folder, 0o755);
+  const foreign = run("start", { PERIPLUS_STATE: folder });
+  expect(foreign.stderr.trim()).toContain(`The folder ${folder} holds other things than a gym.`);
+  expect([foreign.status, statSync(folder).mode & 0o777]).toEqual([1, 0o755]);
 });
 
 test("a gym is started, keeps its data when it is stopped and started, and starts over when it is told to", async () => {
-  test.setTimeout(240_000);
+  test.setTimeout(720_000);
   const gym = await OtherGym.make();
   try {
     const first = gym.run("start");
@@ -81,7 +88,7 @@ test("a gym is started, keeps its data when it is stopped and started, and start
 });
 
 test("what belongs to a gym is for its own accounts alone, also where an older version left it open", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   const open = (file: string) => statSync(join(gym.state, file)).mode & 0o077;
   try {
@@ -127,7 +134,7 @@ test("what belongs to a gym is for its own accounts alone, also where an older v
 });
 
 test("where accounts without rights cannot reach the gym, one line says so and the way out, and it starts", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const home = mkdtempSync(join(tmpdir(), "periplus-home-"));
   chmodSync(home, 0o700);
   const gym = await OtherGym.make(join(home, "gym"));
@@ -142,7 +149,7 @@ test("where accounts without rights cannot reach the gym, one line says so and t
 });
 
 test("numbers of processes in files are not trusted", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   const stranger = spawnSync("sh", ["-c", "sleep 300 >/dev/null 2>&1 & echo $!"], { encoding: "utf8" });
   const pid = stranger.stdout.trim();
@@ -168,7 +175,7 @@ test("numbers of processes in files are not trusted", async () => {
 });
 
 test("with the process gone that leads PHP or the web server, a start mends it while the gym serves", async () => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   try {
     expect(gym.run("start").status).toBe(0);
@@ -211,7 +218,7 @@ test("with the process gone that leads PHP or the web server, a start mends it w
 });
 
 test("of two starts at once one waits, and both end well", async () => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   const gym = await OtherGym.make();
   try {
     const starts = [gym.begin("start"), gym.begin("start")];
@@ -226,7 +233,7 @@ test("of two starts at once one waits, and both end well", async () => {
 });
 
 test("a checkout in a folder with blanks and a state given by a relative path work", async () => {
-  test.setTimeout(240_000);
+  test.setTimeout(720_000);
   const folder = mkdtempSync(join(tmpdir(), "a gym "));
   chmodSync(folder, 0o755);
   // What is installed is taken from here; everything else is a copy.
@@ -260,7 +267,7 @@ test("a checkout in a folder with blanks and a state given by a relative path wo
     PERIPLUS_DB_PORT: String(gym.dbPort),
   };
   const command = (name: string, ...args: string[]) =>
-    spawnSync(join(folder, "bin", name), args, { cwd: folder, encoding: "utf8", timeout: 180_000, env });
+    spawnSync(join(folder, "bin", name), args, { cwd: folder, encoding: "utf8", timeout: 400_000, env });
   try {
     const start = command("start");
     expect(start.status, start.stderr).toBe(0);
