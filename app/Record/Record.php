@@ -41,10 +41,15 @@ final readonly class Record
         }
     }
 
-    /** @return array{entries: list<array<string, mixed>>, total: int} the newest first */
+    /**
+     * @param string $what the first part of what was done; without it everything but who signed in and when, which
+     *                     would crowd out the rest
+     *
+     * @return array{entries: list<array<string, mixed>>, total: int} the newest first
+     */
     public function page(int $page, int $size, string $what = ''): array
     {
-        $where = '' === $what ? '1 = 1' : 'r.what LIKE '.$this->connection->quote(addcslashes($what, '%_\\').'.%');
+        $where = '' === $what ? "r.what NOT LIKE 'sign-in.%'" : 'r.what LIKE '.$this->connection->quote(addcslashes($what, '%_\\').'.%');
         $rows = $this->connection->fetchAllAssociative(
             'SELECT r.id, r.created_at, r.what, r.says, r.subject, u.name FROM record r LEFT JOIN user u ON u.id = r.user_id WHERE '.$where.' ORDER BY r.id DESC LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
         );

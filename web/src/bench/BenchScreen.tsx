@@ -101,6 +101,12 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const user = useSession().data?.user;
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
+  const leaving = useRef(false);
+  const leaveFor = (page: string) => {
+    leaving.current = true;
+    forget(id);
+    void navigate(page);
+  };
   const { message } = App.useApp();
   const history = useHistory<Draft>(() => {
     const { now, before } = recall(id, address, stored);
@@ -161,13 +167,20 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   // Nothing typed is lost: the draft is kept here, the chain lives in the address.
   const untouched = stored !== null && JSON.stringify(draft) === JSON.stringify(stored);
   useEffect(() => {
+    // On the way to another page nothing is kept, and the address is left alone: it would call the bench back.
+    if (leaving.current) {
+      return;
+    }
     if (untouched || JSON.stringify({ ...draft, scheme: "" }) === JSON.stringify({ ...EMPTY, scheme: "" })) {
       forget(id);
     } else {
       keep(id, draft);
     }
     const own: Record<string, string> = proposal ? { proposal: String(proposal.id) } : {};
-    setAddress({ ...own, ...addressOf(draft), ...addressOfCircumstances(circumstances) }, { replace: true });
+    const next = new URLSearchParams({ ...own, ...addressOf(draft), ...addressOfCircumstances(circumstances) });
+    if (next.toString() !== new URLSearchParams(window.location.search).toString()) {
+      setAddress(next, { replace: true });
+    }
   }, [id, draft, circumstances, untouched, setAddress, proposal]);
 
   const select = useCallback(
@@ -286,11 +299,10 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         { kind, combination: combinationId, basedOn: combinationId === null ? null : basedOn, content: body, remark },
         {
           onSuccess: (made) => {
-            forget(id);
             void message.success(
               `“${made.content.name}” is proposed. What is in use stays until the head coach approves.`,
             );
-            void navigate(`/review/${made.id}`);
+            leaveFor(`/review/${made.id}`);
           },
         },
       );
@@ -301,11 +313,10 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         { decision: doing === "approve" ? "approve" : "revise", content: body, remark, against: basedOn },
         {
           onSuccess: (done) => {
-            forget(id);
             void message.success(
               doing === "approve" ? "Approved with your edit." : "The revision waits for the head coach.",
             );
-            void navigate(
+            leaveFor(
               doing === "approve" && done.combination ? `/combinations/${done.combination.id}` : `/review/${done.id}`,
             );
           },
@@ -317,17 +328,15 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
       { basedOn, body },
       {
         onSuccess: (combination) => {
-          forget(id);
           void message.success(`“${combination.name}” is saved.`);
-          void navigate(`/combinations/${combination.id}`);
+          leaveFor(`/combinations/${combination.id}`);
         },
         onError: (cause) => {
           const problem = refusal(cause);
           if (wasCutOff.current && isWhatWasSent(problem, body)) {
             // The answer was lost on its way, the save was not.
-            forget(id);
             void message.success(`“${name}” is saved.`);
-            void navigate(`/combinations/${problem.current?.id ?? problem.existing?.id}`);
+            leaveFor(`/combinations/${problem.current?.id ?? problem.existing?.id}`);
           } else if (problem.type === "changed-meanwhile") {
             setConflict(problem);
           } else if (isAway(cause)) {

@@ -7,7 +7,7 @@ import { dayAndTime } from "../app/words";
 import { GymNav } from "../gym/GymNav";
 
 const KINDS = [
-  { value: "", label: "Everything" },
+  { value: "", label: "Every change" },
   { value: "combination", label: "Combinations" },
   { value: "proposal", label: "Proposals" },
   { value: "library", label: "Imports" },
