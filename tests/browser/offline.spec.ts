@@ -166,6 +166,10 @@ test("a search is read as a coach types it, and what is not understood finds not
   await page.getByRole("button", { name: "What can I search for?" }).click();
   await page.getByRole("button", { name: "level 2" }).click();
   await expect(search).toHaveValue("starts with jab and ends with a kick or a knee, level 2");
+  await search.fill("nobody has this");
+  await page.getByRole("button", { name: "“nobody has this”" }).click();
+  await expect(search).toHaveValue('"nobody has this"');
+  await expect(page.getByText("Nothing fits all of these")).toBeVisible();
   await search.fill("starts with jib");
   await expect(page.getByRole("heading", { name: "This search is not understood" })).toBeVisible();
   await expect(page.locator(".library-table")).toHaveCount(0);

@@ -95,7 +95,7 @@ test("the library is filtered, shared by its address, and says why it is empty",
   await expect(page.getByRole("link", { name: "Reach too far" })).toBeVisible();
   await page.reload();
   await expect(page.getByText("1 combination found")).toBeVisible();
-  await page.getByLabel("Search the library").fill("nobody has this");
+  await page.getByLabel("Search the library").fill("nobody wrote this");
   await expect(page.getByText("Nothing fits all of these")).toBeVisible();
   await page.getByRole("button", { name: "Clear the filters" }).click();
   await expect(page.getByRole("link", { name: "Barrel roll" })).toBeVisible();

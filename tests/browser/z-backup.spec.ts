@@ -162,7 +162,7 @@ test("on a full disk a save is refused for that reason, and goes through once th
     const saved: string[] = [];
     let refused: { type: string; title: string } | null = null;
     for (let at = 1; at <= 60 && refused === null; at += 1) {
-      const data = { name: `Full ${at}`, text: "1 ".repeat(at), note: "x".repeat(1900) };
+      const data = { name: `Disk ${at}`, text: "1 ".repeat(at), note: "x".repeat(1900) };
       const answer = await api.post("/api/combinations", { headers, data });
       if (answer.status() === 201) {
         saved.push(data.name);
@@ -175,7 +175,7 @@ test("on a full disk a save is refused for that reason, and goes through once th
     spawnSync("rm", [`${disk}/fill`]);
     const data = { name: "Room again", text: "2 2 2 2 2 2 2" };
     expect((await api.post("/api/combinations", { headers, data })).status()).toBe(201);
-    const found = await (await api.get("/api/combinations?size=100&q=full")).json();
+    const found = await (await api.get("/api/combinations?size=100&q=disk")).json();
     expect(found.combinations.map((row: { name: string }) => row.name).sort()).toEqual(saved.sort());
   } finally {
     gym.end();

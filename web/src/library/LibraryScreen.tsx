@@ -211,6 +211,12 @@ export default function LibraryScreen() {
               </button>
             ))}
           </p>
+          <p className="small">
+            To find these words in names, themes and notes:{" "}
+            <button type="button" className="chip" onClick={() => setTyped(`"${typed.replaceAll('"', "")}"`)}>
+              “{typed.replaceAll('"', "")}”
+            </button>
+          </p>
           <Button onClick={clear}>Clear the search</Button>
         </div>
       )}
