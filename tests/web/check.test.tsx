@@ -4,7 +4,7 @@ import { App } from "antd";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { type Check, type CheckRequest, isAway, type Schemes } from "../../web/src/api/client";
-import { isReachable, noteConnection } from "../../web/src/app/connection";
+import { isReachable, noteConnection } from "../../web/src/api/connection";
 import { TouchPad } from "../../web/src/bench/TouchPad";
 import { useCheck } from "../../web/src/check/useCheck";
 import { checked } from "./gym";

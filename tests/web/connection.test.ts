@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { again, isAway, Refusal } from "../../web/src/api/client";
-import { isReachable, noteConnection, onConnection } from "../../web/src/app/connection";
+import { isReachable, noteConnection, onConnection } from "../../web/src/api/connection";
 import { isOutdated } from "../../web/src/app/version";
 import { serve } from "./page";
 

@@ -8,7 +8,7 @@ import { ConfigProvider, App as Messages } from "antd";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { again, Refusal } from "./api/client";
-import { isReachable, onConnection } from "./app/connection";
+import { isReachable, onConnection } from "./api/connection";
 import { Router } from "./app/Router";
 import { theme } from "./app/theme";
 

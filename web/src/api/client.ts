@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
-import { noteConnection } from "../app/connection";
+import { noteConnection } from "./connection";
 import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];

@@ -1,4 +1,4 @@
-import { useReachable } from "./connection";
+import { useReachable } from "../api/connection";
 import { useOutdated } from "./version";
 
 /** What holds for the whole page: that the server is away, or has another version of it. */

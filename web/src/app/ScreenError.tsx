@@ -1,7 +1,7 @@
 import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { useRouteError } from "react-router";
-import { noteConnection, useReachable } from "./connection";
+import { noteConnection, useReachable } from "../api/connection";
 import { ScreenMissing } from "./screens";
 import { isOutdated } from "./version";
 

@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { useReachable } from "./connection";
+import { useReachable } from "../api/connection";
 
 /** After which a wait is longer than anything here takes, ms. */
 const LONG = 8000;

@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { onConnection } from "./connection";
+import { onConnection } from "../api/connection";
 
 const ASK = 300_000;
 const SCRIPT = /\/assets\/index-[^"]+\.js/;

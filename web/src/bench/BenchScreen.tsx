@@ -14,7 +14,7 @@ import {
   type SchemeId,
   type Stance,
 } from "../api/client";
-import { useReachable } from "../app/connection";
+import { useReachable } from "../api/connection";
 import { layers } from "../app/layers";
 import { useSession } from "../app/session";
 import { useNumbering, useSchemes } from "../app/useNumbering";
@@ -101,6 +101,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const user = useSession().data?.user;
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
+  const ownPath = useRef(window.location.pathname).current;
   const leaving = useRef(false);
   const leaveFor = (page: string) => {
     leaving.current = true;
@@ -178,7 +179,11 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     }
     const own: Record<string, string> = proposal ? { proposal: String(proposal.id) } : {};
     const next = new URLSearchParams({ ...own, ...addressOf(draft), ...addressOfCircumstances(circumstances) });
-    if (next.toString() !== new URLSearchParams(window.location.search).toString()) {
+    // Once the address is another page's, it is not the bench's to write.
+    if (
+      window.location.pathname === ownPath &&
+      next.toString() !== new URLSearchParams(window.location.search).toString()
+    ) {
       setAddress(next, { replace: true });
     }
   }, [id, draft, circumstances, untouched, setAddress, proposal]);

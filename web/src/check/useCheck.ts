@@ -1,7 +1,7 @@
 import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { again, answered, api, type Check, type CheckRequest, isAway } from "../api/client";
-import { useReachable } from "../app/connection";
+import { useReachable } from "../api/connection";
 
 /** The question for one check, and its answer for good. */
 export function checkOf(request: CheckRequest) {

@@ -2,7 +2,7 @@ import { Button, Input, type InputRef, Pagination, Select } from "antd";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
-import { useReachable } from "../app/connection";
+import { useReachable } from "../api/connection";
 import { isTyping } from "../app/keys";
 import { TakeOut, type Way } from "../app/TakeOut";
 import { VerdictMark } from "../app/VerdictMark";

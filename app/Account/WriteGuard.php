@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Http;
+namespace Periplus\App\Account;
 
-use Periplus\App\Account\RequestToken;
+use Periplus\App\Http\Problem;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
