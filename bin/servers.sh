@@ -106,7 +106,9 @@ is_gym_or_empty() {
 # What belongs to the gym is for its own accounts alone; also what an older bin/start left open.
 private_folders() {
     mkdir -p "$STATE" "$RUN" "$STATE/log" "$STATE/secrets" "$STATE/backups" "$STATE/tmp/php"
-    if [ -d "$ROOT/var" ]; then chmod 711 "$ROOT/var"; fi
+    # Passed through by the servers' accounts on the way to what they read.
+    mkdir -p "$ROOT/var/cache"
+    chmod 711 "$ROOT/var" "$ROOT/var/cache"
     chmod 711 "$STATE" "$RUN" "$STATE/tmp"
     chmod 700 "$STATE/log" "$STATE/secrets" "$STATE/backups" "$STATE/tmp/php"
     find "$STATE/log" "$STATE/secrets" "$STATE/backups" -type f -perm /077 -exec chmod go-rwx {} +
