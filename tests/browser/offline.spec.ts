@@ -138,7 +138,7 @@ test("the level of a changed chain is the one of its check, and nobody is said t
     .or(page.getByRole("link", { name: "Open on the bench" }))
     .first()
     .click();
-  const harder = `(1) 3 38 switch 14h / 6b slip-lead 3b shift 2 *${1 + (Date.now() % 12)} exit`;
+  const harder = `(1) 3 38 switch 14h / 6b slip-lead 3b shift 2 *${2 + (Date.now() % 11)} exit`;
   await write(page, harder);
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.locator(".save-level")).toContainText("The check says 3");
