@@ -101,7 +101,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const user = useSession().data?.user;
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
-  const ownPath = useRef(window.location.pathname).current;
+  const ownPath = useRef(window.location.pathname);
   const leaving = useRef(false);
   const leaveFor = (page: string) => {
     leaving.current = true;
@@ -181,7 +181,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     const next = new URLSearchParams({ ...own, ...addressOf(draft), ...addressOfCircumstances(circumstances) });
     // Once the address is another page's, it is not the bench's to write.
     if (
-      window.location.pathname === ownPath &&
+      window.location.pathname === ownPath.current &&
       next.toString() !== new URLSearchParams(window.location.search).toString()
     ) {
       setAddress(next, { replace: true });
