@@ -76,11 +76,11 @@ class Combination
     private string $weapons;
 
     /** What search and likeness read, see {@see Sequence}. */
-    #[ORM\Column(type: SequenceType::NAME, length: 320)]
+    #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $sequence;
 
     /** What families are told by, see {@see \Periplus\Core\Library\Family::stem}. */
-    #[ORM\Column(type: SequenceType::NAME, length: 320)]
+    #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $stem;
 
     #[ORM\Column(type: 'smallint')]

@@ -57,7 +57,7 @@ final readonly class Marks
         for ($at = \count($items) - 1; $at >= 0; --$at) {
             $marks[] = self::LAST.$items[$at];
             // The footwork at the end, and what is before it.
-            if (!str_contains(Family::ways(), $items[$at])) {
+            if (!\in_array($items[$at], Family::footwork(), true)) {
                 break;
             }
         }

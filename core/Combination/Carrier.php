@@ -67,14 +67,8 @@ final readonly class Carrier
 
     private function sentence(Item $from, Item $to, string $why): string
     {
-        $name = static fn (Item $item): string => match (true) {
-            $item instanceof StrikeItem => $item->strike->name,
-            $item instanceof MoveItem => $item->move->words(),
-            default => 'item',
-        };
-
-        return $name($from) === $name($to)
-            ? \sprintf('The %s stays, but %s.', $name($from), $why)
-            : \sprintf('The %s becomes the %s: %s.', $name($from), $name($to), $why);
+        return $from->name() === $to->name()
+            ? \sprintf('The %s stays, but %s.', $from->name(), $why)
+            : \sprintf('The %s becomes the %s: %s.', $from->name(), $to->name(), $why);
     }
 }

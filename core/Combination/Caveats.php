@@ -46,11 +46,7 @@ final readonly class Caveats
         $side = $to->side($at)->value ?? '';
         $who = ucfirst($to->stance->value);
         $original = $from->chain->items[$at];
-        $what = match (true) {
-            $item instanceof StrikeItem => $item->strike->name,
-            $item instanceof MoveItem => $item->move->words(),
-            default => '',
-        };
+        $what = $item->name();
         $offer = $original instanceof StrikeItem && $item instanceof StrikeItem && $original->strike === $item->strike
             ? $this->offer($item)
             : null;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
+use Periplus\Core\Technique\Body;
+use Periplus\Core\Technique\Role;
+
 /** Strikes of the athlete's own choice. */
 final readonly class FreeStrikes implements Item
 {
@@ -19,5 +22,30 @@ final readonly class FreeStrikes implements Item
     public function key(bool $withEffort = false): string
     {
         return '*'.$this->count;
+    }
+
+    public function name(): string
+    {
+        return 'free strikes';
+    }
+
+    public function role(): ?Role
+    {
+        return null;
+    }
+
+    public function changesStance(): bool
+    {
+        return false;
+    }
+
+    public function duration(Body $body): int
+    {
+        return $this->count * $body->freeStrike;
+    }
+
+    public function accept(ItemVisitor $visitor): mixed
+    {
+        return $visitor->freeStrikes($this);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
+use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Strike;
@@ -79,5 +80,30 @@ final readonly class StrikeItem implements Item
             .$this->strike->id.'.'.$this->target->value
             .($withEffort ? $this->effort->value : '')
             .($this->landsForward ? '>' : '');
+    }
+
+    public function name(): string
+    {
+        return $this->strike->name;
+    }
+
+    public function role(): Role
+    {
+        return $this->strike->role;
+    }
+
+    public function changesStance(): bool
+    {
+        return $this->landsForward && !$this->feint;
+    }
+
+    public function duration(Body $body): int
+    {
+        return $this->strike->out + $this->strike->back;
+    }
+
+    public function accept(ItemVisitor $visitor): mixed
+    {
+        return $visitor->strike($this);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
-use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
@@ -34,19 +33,13 @@ final readonly class Voice
     /** The running stance once the item is done. */
     public static function after(Item $item, Stance $stance): Stance
     {
-        $changes = match (true) {
-            $item instanceof MoveItem => $item->move->changesStance(),
-            $item instanceof StrikeItem => $item->landsForward && !$item->feint,
-            default => false,
-        };
-
-        return $changes ? $stance->other() : $stance;
+        return $item->changesStance() ? $stance->other() : $stance;
     }
 
     /** The side of the body the item uses or goes to, or null when it has none. */
     public function side(int $at): ?Side
     {
-        $role = self::role($this->chain->items[$at]);
+        $role = $this->chain->items[$at]->role();
 
         return null === $role ? null : $this->stances[$at]->sideOf($role);
     }
@@ -55,14 +48,5 @@ final readonly class Voice
     public function mirror(): self
     {
         return new self($this->chain, $this->stance->other());
-    }
-
-    private static function role(Item $item): ?Role
-    {
-        return match (true) {
-            $item instanceof StrikeItem => $item->strike->role,
-            $item instanceof MoveItem => $item->move->toward,
-            default => null,
-        };
     }
 }

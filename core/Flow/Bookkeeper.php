@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
@@ -216,12 +214,7 @@ final readonly class Bookkeeper
     private function move(Item $item, State $state, float $ready): void
     {
         $state->loadFrom = $state->load;
-        $duration = match (true) {
-            $item instanceof MoveItem => $item->move->duration,
-            $item instanceof FreeStrikes => $item->count * $this->body->freeStrike,
-            $item instanceof Beat => $this->body->beat,
-            default => throw new \LogicException('There is no time for '.$item::class),
-        } * $state->tempo;
+        $duration = $item->duration($this->body) * $state->tempo;
         if ($item instanceof MoveItem) {
             $this->apply($item, $state, $duration);
         } else {

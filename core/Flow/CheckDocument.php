@@ -6,16 +6,12 @@ namespace Periplus\Core\Flow;
 
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Balance\SwayPoint;
-use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\Caveat;
 use Periplus\Core\Combination\Caveats;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\Meeting;
-use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
-use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
@@ -184,38 +180,11 @@ final readonly class CheckDocument
                 'load' => round($moment->load, 3),
                 'turn' => round($moment->turn, 3),
                 'range' => $moment->range,
-                ...$this->kind($item, $stance, $writer),
+                ...$item->accept(new ItemDocument($writer, $stance)),
             ];
         }
 
         return $rows;
-    }
-
-    /** @return array<string, mixed> */
-    private function kind(Item $item, Stance $stance, Writer $writer): array
-    {
-        return match (true) {
-            $item instanceof StrikeItem => [
-                'kind' => 'strike',
-                'label' => $writer->code($item, $stance) ?? $item->strike->name,
-                'role' => $item->strike->role->value,
-                'limb' => $item->strike->limb->value,
-                'target' => $item->target->word(),
-                'effort' => strtolower($item->effort->name),
-                'feint' => $item->feint,
-                'joined' => $item->joined,
-                'landsForward' => $item->landsForward,
-            ],
-            $item instanceof MoveItem => [
-                'kind' => 'move',
-                'label' => $item->move->words(),
-                'role' => $item->move->toward?->value,
-                'move' => $item->move->id,
-                'feet' => $item->move->feet->value,
-            ],
-            $item instanceof Beat => ['kind' => 'beat', 'label' => 'beat', 'role' => null],
-            default => ['kind' => 'free', 'label' => $writer->item($item, $stance), 'role' => null],
-        };
     }
 
     /** @return list<array<string, mixed>> */

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 
 /** Says in plain words what a link waits for, the longest cause first. */
@@ -25,7 +22,7 @@ final class Reasons
         [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
         $item = $items[$at];
         if (!$item instanceof StrikeItem) {
-            return \sprintf('The %s follows at once.', self::name($item));
+            return \sprintf('The %s follows at once.', $item->name());
         }
         if ([] === $parts) {
             return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
@@ -82,7 +79,7 @@ final class Reasons
     {
         return null === $state->crossedBy
             ? \sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
-            : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', self::name($items[$state->crossedBy]), $item->strike->name);
+            : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', $items[$state->crossedBy]->name(), $item->strike->name);
     }
 
     private static function range(Item $before, StrikeItem $item, int $bands, State $state): string
@@ -93,13 +90,13 @@ final class Reasons
             return \sprintf('the %s works one range %s, which the athlete drifts', $item->strike->name, $where);
         }
 
-        return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, self::name($before), $nearer ? 'a step in' : 'a step back or a push');
+        return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, $before->name(), $nearer ? 'a step in' : 'a step back or a push');
     }
 
     /** @param list<Item> $items */
     private static function since(array $items, ?int $by): string
     {
-        return null === $by ? '' : ' from the '.self::name($items[$by]);
+        return null === $by ? '' : ' from the '.$items[$by]->name();
     }
 
     /**
@@ -112,16 +109,5 @@ final class Reasons
         $before = null === $by ? null : $items[$by];
 
         return $before instanceof StrikeItem && $before->strike === $item->strike ? 'next '.$item->strike->name : $item->strike->name;
-    }
-
-    public static function name(Item $item): string
-    {
-        return match (true) {
-            $item instanceof StrikeItem => $item->strike->name,
-            $item instanceof MoveItem => $item->move->words(),
-            $item instanceof Beat => 'beat',
-            $item instanceof FreeStrikes => 'free strikes',
-            default => throw new \LogicException('There is no name for '.$item::class),
-        };
     }
 }

@@ -15,20 +15,20 @@ use Periplus\Core\Technique\MoveKind;
  */
 final readonly class Family
 {
-    /** The signs of all footwork, with which one leaves. */
-    public static function ways(): string
+    /** @return list<string> the signs of all footwork, with which one leaves */
+    public static function footwork(): array
     {
-        /** @var string|null $ways */
-        static $ways = null;
+        /** @var list<string>|null $signs */
+        static $signs = null;
 
-        return $ways ??= implode('', array_column(array_filter(Catalogue::builtIn()->moves, static fn (Move $move): bool => MoveKind::Footwork === $move->kind), 'sign'));
+        return $signs ??= array_column(array_filter(Catalogue::builtIn()->moves, static fn (Move $move): bool => MoveKind::Footwork === $move->kind), 'sign');
     }
 
     /** The chain without the footwork at its end, as long as something is left. */
     public static function stem(Sequence $sequence): Sequence
     {
         $items = $sequence->items;
-        while (\count($items) > 1 && str_contains(self::ways(), $items[\count($items) - 1])) {
+        while (\count($items) > 1 && \in_array($items[\count($items) - 1], self::footwork(), true)) {
             array_pop($items);
         }
 
@@ -58,7 +58,7 @@ final readonly class Family
     }
 
     /**
-     * Whether the first is the beginning of the second and not the whole of it. A body ends an item, so the bytes tell.
+     * Whether the first is the beginning of the second and not the whole of it. An item is never the beginning of another, so the bytes tell.
      */
     public static function begins(string $first, string $second): bool
     {

@@ -83,7 +83,7 @@ final class Likeness
         if (null === $one || null === $other) {
             return null === $one && null === $other ? $this->weights['move'] : $this->weights['strike'] + $this->weights['move'];
         }
-        $marks = static fn (string $item): array => str_split(substr($item, 0, -2));
+        $marks = static fn (string $item): array => str_split(substr($item, 0, -3));
         $differ = \count(array_diff($marks($a), $marks($b))) + \count(array_diff($marks($b), $marks($a)));
         $weight = ($a[-1] === $b[-1] ? 0.0 : $this->weights['target']) + $this->weights['mark'] * $differ + match (true) {
             $one === $other => 0.0,

@@ -4,18 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Library;
 
-use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
 
 /**
- * A chain by role as one short line of bytes, for storing, searching and comparing: the marks of an item, then its body.
- * A strike's body is its sign and its target (h, b, l), a move's is its sign, a beat is a comma, free strikes are "@" and
- * a byte 128 + count. Marks, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. A body ends an
- * item, so that one sequence is the beginning of another exactly when its chain is the beginning of the other.
+ * A chain by role as one short line of bytes, for storing, searching and comparing. Each item is its prefixes, then its
+ * code: a strike's code is its sign (a capital letter and a digit, so that there are 260) and its target (h, b, l), a
+ * move's is its sign (a small letter and a digit), a beat is a comma, free strikes are "@" and a byte 128 + count.
+ * Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. A code is never the beginning
+ * of another, so that one sequence is the beginning of another exactly when its chain is the beginning of the other; and
+ * its first byte stands nowhere else before a digit, so that a code is found only where an item is.
  */
 final readonly class Sequence
 {
@@ -24,10 +22,11 @@ final readonly class Sequence
     public const LANDS = '!';
     public const BEAT = ',';
     public const FREE = '@';
-    /** One item: its marks, then its body. */
-    private const ITEM = '/[=~!]*(?:[A-Z&][hbl]|[ac-gi-km-z0-9]|,|@[\x80-\xff])/';
+    /** Most bytes that one item takes. */
+    public const WIDEST = 6;
+    private const ITEM = '/[=~!]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff])/';
 
-    /** @param list<string> $items each with its marks */
+    /** @param list<string> $items each with its prefixes */
     private function __construct(public array $items)
     {
     }
@@ -55,19 +54,13 @@ final readonly class Sequence
 
     public static function item(Item $item): string
     {
-        return match (true) {
-            $item instanceof StrikeItem => ($item->joined ? self::JOINED : '').($item->feint ? self::FEINT : '').($item->landsForward ? self::LANDS : '').$item->strike->sign.$item->target->value,
-            $item instanceof MoveItem => $item->move->sign,
-            $item instanceof Beat => self::BEAT,
-            $item instanceof FreeStrikes => self::FREE.\chr(128 + $item->count),
-            default => throw new \LogicException('There is no sign for '.$item::class),
-        };
+        return $item->accept(new ItemBytes());
     }
 
-    /** The sign of a strike, without its target and marks; null for what is no strike: no other body ends like a target. */
+    /** The sign of a strike, without its target and prefixes; null for what is no strike: no other code ends like a target. */
     public static function strikeSign(string $item): ?string
     {
-        return \in_array($item[-1], ['h', 'b', 'l'], true) ? $item[-2] : null;
+        return \in_array($item[-1], ['h', 'b', 'l'], true) ? substr($item, -3, 2) : null;
     }
 
     /** @return list<string> the signs of the strikes alone, in their order */

@@ -4,12 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Stance;
 
@@ -48,45 +43,6 @@ final readonly class Words
 
     public function item(Item $item, Stance $running): string
     {
-        return match (true) {
-            $item instanceof MoveItem => $this->move($item, $running),
-            $item instanceof Beat => 'beat',
-            $item instanceof FreeStrikes => \sprintf('any %d %s', $item->count, 1 === $item->count ? 'strike' : 'strikes'),
-            $item instanceof StrikeItem => $this->strike($item, $running),
-            default => throw new \LogicException('There are no words for '.$item::class),
-        };
-    }
-
-    private function strike(StrikeItem $item, Stance $running): string
-    {
-        $strike = $item->strike;
-        $name = $strike->name;
-        if ($this->bySide) {
-            $noun = 'straight' === $strike->family ? $strike->name : $strike->family;
-            $name = $running->sideOf($strike->role)->value.' '.$noun;
-        }
-
-        return ($item->joined ? 'with ' : '')
-            .($item->feint ? 'fake ' : '')
-            .match ($item->effort) {
-                Effort::Hard => 'hard ',
-                Effort::Light => 'light ',
-                Effort::Plain => '',
-            }
-        .$name
-        .($item->target === $strike->defaultTarget() ? '' : ' to the '.$item->target->word())
-        .($item->landsForward ? ' landing forward' : '');
-    }
-
-    private function move(MoveItem $item, Stance $running): string
-    {
-        $move = $item->move;
-        if (!$this->bySide || null === $move->toward || 'post' === $move->id) {
-            return $move->words();
-        }
-        $side = $running->sideOf($move->toward)->value;
-        $base = preg_replace('/-(lead|rear)$/', '', $move->id) ?? $move->id;
-
-        return $base === $move->id ? $move->words().' to the '.$side : strtr($base, '-', ' ').' '.$side;
+        return $item->accept(new ItemWords($this->bySide, $running));
     }
 }

@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\Effort;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Stance;
@@ -38,13 +34,7 @@ final readonly class Writer
     /** One item as it stands in a line; a strike that has no number is written in words, by role. */
     public function item(Item $item, Stance $running): string
     {
-        return match (true) {
-            $item instanceof MoveItem => $item->move->id,
-            $item instanceof Beat => '/',
-            $item instanceof FreeStrikes => 1 === $item->count ? '*' : '*'.$item->count,
-            $item instanceof StrikeItem => $this->strike($item, $running),
-            default => throw new \LogicException('There is no notation for '.$item::class),
-        };
+        return $item->accept(new ItemNumbers($this, $running));
     }
 
     /** The number with its target and nothing else, such as "3b"; null when the scheme has no number for it. */
@@ -63,16 +53,5 @@ final readonly class Writer
     public function code(StrikeItem $item, Stance $running): ?string
     {
         return $this->scheme->numberOf($item->strike->family, $item->strike->role, $item->target, $running)?->code;
-    }
-
-    private function strike(StrikeItem $item, Stance $running): string
-    {
-        $number = $this->number($item, $running);
-        if (null === $number) {
-            return Words::byRole()->item($item, $running);
-        }
-        $text = $number.(Effort::Plain === $item->effort ? '' : $item->effort->value).($item->landsForward ? '>' : '');
-
-        return $item->feint ? '('.$text.')' : ($item->joined ? '+'.$text : $text);
     }
 }

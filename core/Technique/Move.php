@@ -10,7 +10,7 @@ namespace Periplus\Core\Technique;
  */
 final readonly class Move
 {
-    /** @param string $sign one character that stands for it in stored sequences, never used for another */
+    /** @param string $sign a letter and a digit that stand for it in stored sequences, never used for another */
     public function __construct(
         public string $id,
         public string $sign,

@@ -11,7 +11,7 @@ namespace Periplus\Core\Technique;
 final readonly class Strike
 {
     /**
-     * @param string $sign one character that stands for it in stored sequences, never used for another
+     * @param string $sign a letter and a digit that stand for it in stored sequences, never used for another
      * @param non-empty-list<Target> $targets the first is the default
      * @param array{any: non-empty-list<int>, head?: non-empty-list<int>} $ranges bands 1..5
      * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet

@@ -10,7 +10,6 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\CheckOptions;
-use Periplus\Core\Flow\Reasons;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Scheme;
@@ -95,18 +94,14 @@ final readonly class MendDocument
 
     private static function item(?Item $item): string
     {
-        return match (true) {
-            null === $item => '',
-            $item instanceof Beat => 'a beat',
-            default => Reasons::name($item),
-        };
+        return $item instanceof Beat ? 'a beat' : $item?->name() ?? '';
     }
 
     /** With its number in the order of the chain where the same name comes more than once: "second cross". */
     private static function name(Chain $chain, int $at): string
     {
-        $name = Reasons::name($chain->items[$at]);
-        $places = array_keys(array_filter($chain->items, static fn (Item $item): bool => Reasons::name($item) === $name));
+        $name = $chain->items[$at]->name();
+        $places = array_keys(array_filter($chain->items, static fn (Item $item): bool => $item->name() === $name));
         if (1 === \count($places)) {
             return $name;
         }

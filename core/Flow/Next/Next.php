@@ -61,7 +61,7 @@ final readonly class Next
             $then = clone $state;
             $link = $this->bookkeeper->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
             $reason = 0 === $state->count
-                ? \sprintf('The chain can begin with the %s.', Reasons::name($item))
+                ? \sprintf('The chain can begin with the %s.', $item->name())
                 : Reasons::of([...$before, $item], $link, $state);
             $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
             $ranked[] = [[round($link->wait, 3), -round($swing, 3), $order], new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason)];

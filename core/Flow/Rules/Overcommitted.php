@@ -11,7 +11,6 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Reasons;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Sighting;
 
@@ -56,7 +55,7 @@ final readonly class Overcommitted implements Rule
         $sway = $passage->sway();
         if (null !== $sway->leastAt && $sway->overcommitted()) {
             $item = $passage->items[$sway->leastAt];
-            $sightings[] = new Sighting($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', Reasons::name($item), max(1, (int) round(-100 * $sway->least))));
+            $sightings[] = new Sighting($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))));
         }
         $runs = $passage->runs(
             static fn (Item $item): bool => $item instanceof Beat || $item instanceof FreeStrikes || ($item instanceof MoveItem && null !== $item->move->load),

@@ -50,7 +50,7 @@ final readonly class Items implements Clause
             $this->runs,
         );
 
-        return (Place::Starts === $this->place ? '^' : '').implode('.*', $runs).(Place::Ends === $this->place ? '['.Family::ways().']*$' : '');
+        return (Place::Starts === $this->place ? '^' : '').implode('.*', $runs).(Place::Ends === $this->place ? '(?:'.implode('|', Family::footwork()).')*$' : '');
     }
 
     /** The same, plainly, item by item. */
@@ -70,7 +70,7 @@ final readonly class Items implements Clause
         $terms = $this->runs[$run] ?? null;
         if (null === $terms) {
             // Whoever ends with a kick may leave after it.
-            return Place::Ends !== $this->place || [] === array_filter(\array_slice($items, $at), static fn (string $item): bool => !str_contains(Family::ways(), $item));
+            return Place::Ends !== $this->place || [] === array_filter(\array_slice($items, $at), static fn (string $item): bool => !\in_array($item, Family::footwork(), true));
         }
         for (; $at + \count($terms) <= \count($items); ++$at) {
             $fits = true;

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Library;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\ItemVisitor;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+
+/**
+ * One item as the bytes of a {@see Sequence}.
+ *
+ * @implements ItemVisitor<string>
+ */
+final readonly class ItemBytes implements ItemVisitor
+{
+    public function strike(StrikeItem $item): string
+    {
+        return ($item->joined ? Sequence::JOINED : '').($item->feint ? Sequence::FEINT : '').($item->landsForward ? Sequence::LANDS : '').$item->strike->sign.$item->target->value;
+    }
+
+    public function move(MoveItem $item): string
+    {
+        return $item->move->sign;
+    }
+
+    public function beat(Beat $item): string
+    {
+        return Sequence::BEAT;
+    }
+
+    public function freeStrikes(FreeStrikes $item): string
+    {
+        return Sequence::FREE.\chr(128 + $item->count);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\ItemVisitor;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Stance;
+
+/**
+ * Writes one item as it stands in a line of numbers; a strike that has no number is written in words, by role.
+ *
+ * @internal use {@see Writer}
+ *
+ * @implements ItemVisitor<string>
+ */
+final readonly class ItemNumbers implements ItemVisitor
+{
+    public function __construct(private Writer $writer, private Stance $running)
+    {
+    }
+
+    public function strike(StrikeItem $item): string
+    {
+        $number = $this->writer->number($item, $this->running);
+        if (null === $number) {
+            return Words::byRole()->item($item, $this->running);
+        }
+        $text = $number.(Effort::Plain === $item->effort ? '' : $item->effort->value).($item->landsForward ? '>' : '');
+
+        return $item->feint ? '('.$text.')' : ($item->joined ? '+'.$text : $text);
+    }
+
+    public function move(MoveItem $item): string
+    {
+        return $item->move->id;
+    }
+
+    public function beat(Beat $item): string
+    {
+        return '/';
+    }
+
+    public function freeStrikes(FreeStrikes $item): string
+    {
+        return 1 === $item->count ? '*' : '*'.$item->count;
+    }
+}
