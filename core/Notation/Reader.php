@@ -45,7 +45,7 @@ final readonly class Reader
             return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');
         }
 
-        return (new Parse($this->catalogue, $this->vocabulary, $scheme, $stance, Tokens::cut($text)))->reading();
+        return (new ChainParser($this->catalogue, $this->vocabulary, $scheme, $stance, new TokenStream(Lexer::tokens($text))))->reading();
     }
 
     private static function refuse(int $length, string $message): Reading

@@ -7,56 +7,55 @@ namespace Periplus\Core\Notation;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
-/** Words for one strike up to its noun, such as "hard left low kick"; what stands after the noun is read by {@see Parse}. */
+/**
+ * What was said of one strike, such as "hard left low kick", "double jab" or "fake 1": nothing is decided yet that depends
+ * on the stance, the numbering or what came before. It has a noun or a number.
+ */
 final readonly class StrikePhrase
 {
     /**
-     * @param string $noun a key of {@see Vocabulary::NOUNS}
-     * @param int $next place of the first word after the noun
+     * @param string $noun as {@see StrikePhraseParser} knows it; empty where there is a number
+     * @param string $number a number of a numbering with its letters, such as "3b"; empty where there is a noun
+     * @param Target|null $target as said in words
+     * @param bool $isLow said as "low": for a hand this means under the guard
+     * @param int $times how often it is thrown: 2 for "double jab"
+     * @param Span $head the noun or the number alone
+     * @param Span $span all of it
+     * @param int $next place of the token after it
      */
-    private function __construct(
+    public function __construct(
+        public string $noun,
+        public string $number,
         public Role|Side|null $side,
         public ?Target $target,
+        public bool $isLow,
         public Effort $effort,
         public bool $feint,
-        public string $noun,
+        public bool $landsForward,
+        public int $times,
+        public Span $head,
+        public Span $span,
         public int $next,
     ) {
     }
 
-    /**
-     * Looks whether words for a strike begin there, and takes nothing.
-     *
-     * @param list<string> $words lower-case words by token; an empty string ends a phrase
-     */
-    public static function ahead(Vocabulary $vocabulary, array $words, int $from): ?self
+    /** The target that was said, as that strike has it; null when none was said. It may be one that the strike does not go to. */
+    public function targetOf(Strike $strike): ?Target
     {
-        [$side, $target, $effort, $feint, $switch] = [null, null, Effort::Plain, false, false];
-        for ($at = $from; '' !== ($word = $words[$at] ?? ''); ++$at) {
-            $noun = $vocabulary->noun($words, $at);
-            if (null !== $noun) {
-                [$name, $count] = $noun;
-                $name = $switch ? 'switch '.$name : $name;
+        return $this->isLow && Target::Leg === $this->target && !\in_array(Target::Leg, $strike->targets, true) ? Target::Body : $this->target;
+    }
 
-                return isset(Vocabulary::NOUNS[$name]) ? new self($side ?? Vocabulary::HANDS[$name] ?? null, $target ?? Vocabulary::AIMED[$name] ?? null, $effort, $feint, $name, $at + $count) : null;
-            }
-            if (isset(Vocabulary::SIDES[$word])) {
-                $side = Vocabulary::SIDES[$word];
-            } elseif (isset(Vocabulary::TARGETS[$word])) {
-                $target = Vocabulary::TARGETS[$word];
-            } elseif (isset(Vocabulary::FEINT[$word])) {
-                $feint = true;
-            } elseif (isset(Vocabulary::EFFORTS[$word])) {
-                $effort = Vocabulary::EFFORTS[$word];
-            } elseif ('switch' === $word && !$switch) {
-                $switch = true;
-            } else {
-                return null;
-            }
-        }
+    /** The number without the letters of its target. */
+    public function code(): string
+    {
+        return substr($this->number, 0, \strlen($this->number) - \strlen($this->letters()));
+    }
 
-        return null;
+    public function letters(): string
+    {
+        return preg_replace('/^[a-z]*[0-9]+/i', '', $this->number) ?? '';
     }
 }

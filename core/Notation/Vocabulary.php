@@ -33,8 +33,8 @@ final readonly class Vocabulary
     ];
     /** Nouns that name their side. */
     public const HANDS = ['liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'rear hand' => Role::Rear];
-    /** Nouns that name their target. */
-    public const AIMED = ['liver shot' => Target::Body];
+    /** Nouns that name their target, by its word. */
+    public const AIMED = ['liver shot' => 'liver'];
     public const EFFORTS = ['hard' => Effort::Hard, 'light' => Effort::Light];
     /** Nouns that may have their side after them: "overhand right". */
     public const SIDE_AFTER = ['straight' => true, 'overhand' => true];

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Reference;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Library\Search\Items;
+use Periplus\Core\Library\Search\SearchReader;
+use Periplus\Core\Library\Sequence;
 use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -33,5 +38,22 @@ final class SpokenTest extends TestCase
         $stance = Stance::from($stance);
 
         self::assertSame($canonical, (new Writer(Scheme::named('parity')))->write(new Voice(Chains::read($said, $stance), $stance)));
+    }
+
+    /** What a coach says finds what it is read as, and says more than its beginning does. */
+    #[DataProvider('calls')]
+    public function testWhatACoachSaysIsFound(string $said, string $canonical, string $stance): void
+    {
+        // A comma ends a wish of a search.
+        $search = (new SearchReader(Scheme::named('parity'), Catalogue::builtIn()))->read('from '.$stance.' starts '.str_replace(',', '', $said));
+        self::assertSame([], $search->problems);
+        self::assertCount(2, $search->clauses);
+        $clause = $search->clauses[1];
+        self::assertInstanceOf(Items::class, $clause);
+        $chain = Chains::read($canonical);
+
+        self::assertTrue($clause->matches(Sequence::of($chain)), $clause->says());
+        self::assertCount(\count($chain), $clause->runs[0]);
+        self::assertFalse($clause->matches(Sequence::of(Chain::of(\array_slice($chain->items, 1)))), $clause->says());
     }
 }

@@ -50,9 +50,10 @@ final readonly class SearchReader
     public function read(string $text): Search
     {
         $pieces = self::pieces($text);
+        $stance = self::stance($pieces);
         [$groups, $problems, $before, $or] = [[], [], null, null];
         for ($at = 0; $at < \count($pieces);) {
-            if ($pieces[$at]->is(...self::BETWEEN)) {
+            if ($this->separates($pieces, $at)) {
                 $or = $pieces[$at]->is('or') ? $pieces[$at] : null;
                 $before = $pieces[$at]->is(',', ';') ? null : $before;
                 ++$at;
@@ -68,7 +69,7 @@ final readonly class SearchReader
             if (null !== $before && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isMeeting($pieces, $at)))) {
                 array_unshift($taken, new Piece('', $taken[0]->at, $before));
             }
-            $clause = $this->clause($taken);
+            $clause = $this->clause($taken, $stance);
             if ($clause instanceof Problem) {
                 $problems[] = $clause;
             } elseif (null !== $or && [] !== $groups && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))) {
@@ -120,6 +121,44 @@ final readonly class SearchReader
         return $pieces;
     }
 
+    /**
+     * In which left and right, and numbers bound to the hand, are understood: the one that is asked for, else orthodox.
+     *
+     * @param list<Piece> $pieces
+     */
+    private static function stance(array $pieces): Stance
+    {
+        foreach ($pieces as $at => $piece) {
+            $stance = $piece->is('from') ? Stance::tryFrom(($pieces[$at + 1] ?? null)?->word() ?? '') : null;
+            if (null !== $stance) {
+                return $stance;
+            }
+        }
+
+        return Stance::Orthodox;
+    }
+
+    /**
+     * "Level" is a word of its own before a number, and the move in "level change" and "change level".
+     *
+     * @param list<Piece> $pieces
+     */
+    private static function isLevelChange(array $pieces, int $at): bool
+    {
+        return $pieces[$at]->is('level') && (true === ($pieces[$at + 1] ?? null)?->is('change') || true === ($pieces[$at - 1] ?? null)?->is('change'));
+    }
+
+    /**
+     * Whether a comma, "and" or "or" stands there between two wishes: not so inside of a name, such as "bob and weave".
+     *
+     * @param list<Piece> $pieces
+     */
+    private function separates(array $pieces, int $at): bool
+    {
+        return $pieces[$at]->is(...self::BETWEEN)
+            && !($at > 0 && isset($pieces[$at + 1]) && $this->terms->isMove($pieces[$at - 1]->word(), $pieces[$at]->word(), $pieces[$at + 1]->word()));
+    }
+
     private static function isUnwanted(Clause $clause): bool
     {
         return ($clause instanceof Items && Place::No === $clause->place) || ($clause instanceof Meets && !$clause->wanted);
@@ -134,6 +173,10 @@ final readonly class SearchReader
     private function isMeeting(array $pieces, int $at): bool
     {
         $word = $pieces[$at]->word();
+        // "To the liver" and "liver shot" say something of one strike.
+        if (true === ($pieces[$at - 1] ?? null)?->is('to', 'the') || true === ($pieces[$at + 1] ?? null)?->is('shot')) {
+            return false;
+        }
 
         return isset(self::MEETINGS[$word]) || isset(self::MEETINGS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
     }
@@ -155,13 +198,14 @@ final readonly class SearchReader
         $second = ($pieces[$from + 1] ?? null)?->word() ?? '';
         $most = match (true) {
             isset(self::MEETINGS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
+            self::isLevelChange($pieces, $from) => \count($pieces),
             \in_array($first, ['length', 'level', 'from', 'rules'], true), isset(self::MEETINGS[$first.' '.$second]) => 2,
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : 5,
             default => \count($pieces),
         };
-        if ($pieces[$at]->is(...self::BETWEEN)) {
-            // A theme may be called "in and out".
-            return !($pieces[$at]->is('and') && \in_array($first, ['theme', 'by'], true) && isset($pieces[$at + 1]) && !$this->begins($pieces, $at + 1));
+        if ($this->separates($pieces, $at)) {
+            // A theme may be called "in and out", and nothing starts with two things but one after the other.
+            return !($pieces[$at]->is('and') && \in_array($first, ['theme', 'by', 'starts', 'ends'], true) && isset($pieces[$at + 1]) && !$this->begins($pieces, $at + 1));
         }
 
         // What stands after these may begin like a clause of its own: "no liver", "theme liver".
@@ -172,7 +216,7 @@ final readonly class SearchReader
     /** @param list<Piece> $pieces */
     private function begins(array $pieces, int $at): bool
     {
-        if ($pieces[$at]->isQuoted()) {
+        if ($pieces[$at]->isQuoted() || self::isLevelChange($pieces, $at)) {
             return false;
         }
         $word = $pieces[$at]->word();
@@ -185,11 +229,11 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function clause(array $pieces): Clause|Problem
+    private function clause(array $pieces, Stance $stance): Clause|Problem
     {
         $text = implode(' ', array_map(static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text, $pieces));
         if ($pieces[0]->isQuoted()) {
-            return $this->words($pieces, $text);
+            return $this->words($pieces, $text, $stance);
         }
         $first = $pieces[0]->word();
         $rest = \array_slice($pieces, 1);
@@ -199,7 +243,7 @@ final readonly class SearchReader
 
         return match (true) {
             null !== $meeting => new Meets($meeting, 'no' !== $first, $text),
-            null !== $place => $this->items($place, $pieces, $rest, $text),
+            null !== $place => $this->items($place, $pieces, $rest, $text, $stance),
             'length' === $first => $this->length($pieces, $value, $text),
             isset(self::STATUSES[$first]) => new Field('status', self::STATUSES[$first], 'is '.$first, $text),
             null !== Verdict::tryFrom($first) => new Field('verdict', $first, match ($first) {
@@ -207,12 +251,12 @@ final readonly class SearchReader
                 'breaks' => 'breaks',
                 default => 'needs a reload',
             }, $text),
-            'level' === $first => \in_array($value, ['1', '2', '3'], true) ? new Field('level', $value, 'is of level '.$value, $text) : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
+            'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true) ? new Field('level', $value, 'is of level '.$value, $text) : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
             'from' === $first => null !== Stance::tryFrom($value) ? new Field('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
             'rules' === $first => \in_array(strtr($value, ' ', '-'), HouseRules::ids(), true) ? new Field('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, HouseRules::ids())),
             'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new Field('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
             'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another wish'),
-            default => $this->words($pieces, $text),
+            default => $this->words($pieces, $text, $stance),
         };
     }
 
@@ -220,9 +264,9 @@ final readonly class SearchReader
      * @param non-empty-list<Piece> $pieces
      * @param list<Piece> $rest
      */
-    private function items(Place $place, array $pieces, array $rest, string $text): Clause|Problem
+    private function items(Place $place, array $pieces, array $rest, string $text, Stance $stance): Clause|Problem
     {
-        $read = $this->terms->runs($rest);
+        $read = $this->terms->runs($rest, $stance);
         if ($read instanceof Problem) {
             return $read;
         }
@@ -244,11 +288,11 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function words(array $pieces, string $text): Clause|Problem
+    private function words(array $pieces, string $text, Stance $stance): Clause|Problem
     {
         $words = Words::of($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
-        $runs = $quoted ? [] : $this->terms->runs($pieces);
+        $runs = $quoted ? [] : $this->terms->runs($pieces, $stance);
         $items = \is_array($runs) && [] !== $runs ? new Items(Place::Has, $runs, $text) : null;
 
         return match (true) {

@@ -6,8 +6,15 @@ namespace Periplus\Core\Library\Search;
 
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Library\Sequence;
+use Periplus\Core\Notation\Diagnostics;
+use Periplus\Core\Notation\Lexer;
+use Periplus\Core\Notation\MovePhraseParser;
 use Periplus\Core\Notation\Problem;
 use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\StrikePhrase;
+use Periplus\Core\Notation\StrikePhraseParser;
+use Periplus\Core\Notation\TokenKind;
+use Periplus\Core\Notation\TokenStream;
 use Periplus\Core\Notation\Vocabulary;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
@@ -19,9 +26,9 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * Reads the items that a search looks for. A number means its strike at any target, unless it has a target's letter or
- * means one by itself; "kick", "hand" and the like mean every strike of a limb; brackets mean a feint. Numbers of a
- * scheme bound to the hand, and left and right, are understood in the orthodox stance.
+ * Reads the items that a search looks for, with the same phrases as a chain is read with. A number means its strike at any
+ * target, unless it has a target's letter or means one by itself; a noun without its side means both; "kick", "hand" and
+ * the like mean every strike of a limb; brackets mean a feint. What depends on the stance is understood in the one given.
  */
 final readonly class TermReader
 {
@@ -29,181 +36,193 @@ final readonly class TermReader
         'kick' => Limb::Leg, 'kicks' => Limb::Leg, 'hand' => Limb::Hand, 'hands' => Limb::Hand, 'punch' => Limb::Hand, 'punches' => Limb::Hand,
         'knee' => Limb::Knee, 'knees' => Limb::Knee, 'elbow' => Limb::Elbow, 'elbows' => Limb::Elbow,
     ];
+    private const ANY = ['strike' => true, 'strikes' => true];
     private const KINDS = ['defence' => MoveKind::Defence, 'footwork' => MoveKind::Footwork, 'contact' => MoveKind::Contact];
-    private const NUMBER = '/^(\(?)([a-z]{0,2}\d{1,3})([a-z]?)(\)?)$/i';
 
     private Vocabulary $vocabulary;
+    private StrikePhraseParser $strikes;
+    private MovePhraseParser $moves;
 
     public function __construct(private Scheme $scheme, private Catalogue $catalogue)
     {
         $this->vocabulary = new Vocabulary($catalogue);
+        $this->strikes = new StrikePhraseParser($this->vocabulary, self::LIMBS + self::ANY);
+        $this->moves = new MovePhraseParser($this->vocabulary);
     }
 
     /**
      * @param list<Piece> $pieces
+     * @param Stance $running in which left and right are understood, until something changes it
      *
      * @return list<non-empty-list<Term>>|Problem runs that follow each other with anything between; empty when there is nothing
      */
-    public function runs(array $pieces): array|Problem
+    public function runs(array $pieces, Stance $running = Stance::Orthodox): array|Problem
     {
-        // "1-2-3" and "lead-hook" are written with hyphens as well as with blanks.
-        $parts = [];
-        foreach ($pieces as $piece) {
-            $at = $piece->at;
-            foreach (explode('-', $piece->text) as $part) {
-                if ('' !== $part) {
-                    $parts[] = new Piece($part, $at);
-                }
-                $at += mb_strlen($part) + 1;
-            }
-        }
-        $words = array_map(static fn (Piece $part): string => trim($part->word(), '()'), $parts);
+        $tokens = new TokenStream(array_merge(...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces)));
         $runs = [];
         $run = [];
-        for ($at = 0; $at < \count($parts);) {
-            if ('then' === $words[$at]) {
+        while (null !== ($token = $tokens->peek())) {
+            if ('then' === $tokens->word()) {
                 if ([] !== $run) {
                     $runs[] = $run;
                 }
                 $run = [];
-                ++$at;
+                $tokens->take();
                 continue;
             }
-            $term = $this->number($parts[$at]) ?? $this->strike($words, $at, str_starts_with($parts[$at]->text, '(')) ?? $this->move($words, $at);
-            if (null === $term) {
-                return new Problem($parts[$at]->at, mb_strlen($parts[$at]->text), \sprintf('"%s" is no strike or move that can be looked for.', mb_substr($parts[$at]->text, 0, 40)), 'a number, or words such as lead hook body, kick, slip or exit', $this->vocabulary->nearest($words[$at]));
+            if (TokenKind::Stop === $token->kind || (isset(Vocabulary::FILLERS[$tokens->word()]) && [] !== $run)) {
+                $tokens->take();
+                continue;
             }
-            [$run[], $taken] = $term;
-            $at += $taken;
+            $terms = $this->bracket($tokens, $running) ?? $this->sign($tokens) ?? $this->strike($tokens, $running) ?? $this->move($tokens, $running);
+            if (null === $terms) {
+                return new Problem($token->span->at, $token->span->length, \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)), 'a number, or words such as lead hook body, kick, slip or exit', '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()));
+            }
+            array_push($run, ...$terms);
         }
 
         return [] === $run ? $runs : [...$runs, $run];
     }
 
-    /** @return array{Term, int}|null */
-    private function number(Piece $part): ?array
+    /** Whether these words are one name of a move. */
+    public function isMove(string ...$words): bool
     {
-        if ('/' === $part->text || 'beat' === $part->word()) {
-            return [new Term([Sequence::BEAT], false, 'a beat'), 1];
-        }
-        if ('*' === $part->text) {
-            return [new Term(array_map(static fn (int $count): string => Sequence::FREE.\chr(128 + $count), range(1, FreeStrikes::MOST)), false, 'free strikes'), 1];
-        }
-        if (1 !== preg_match(self::NUMBER, $part->text, $found)) {
-            return null;
-        }
-        $entry = $this->scheme->entry($found[2]);
-        $strike = null === $entry ? null : $this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox));
-        $target = '' === $found[3] ? $entry?->target : Target::tryFrom(strtolower($found[3]));
-        if (null === $strike || ('' !== $found[3] && null === $target) || (null !== $target && !\in_array($target, $strike->targets, true))) {
-            return null;
-        }
-
-        return [$this->term([$strike], $target, '(' === $found[1], $strike->name), 1];
+        return \count($words) === ($this->vocabulary->move(array_values($words), 0)[1] ?? 0);
     }
 
-    /**
-     * Words for one strike: sides, targets and a weapon in the order that coaches say them, such as "rear low kick".
-     *
-     * @param list<string> $words
-     *
-     * @return array{Term, int}|null the term and how many words it takes
-     */
-    private function strike(array $words, int $from, bool $feint): ?array
+    /** @return non-empty-list<Term>|null "(3)": a feinted strike */
+    private function bracket(TokenStream $tokens, Stance $running): ?array
     {
-        [$role, $target, $at] = [null, null, $from];
-        $weapon = $this->weapon($words, $at);
-        while (null === $weapon) {
-            $word = $words[$at] ?? '';
-            $side = Vocabulary::SIDES[$word] ?? null;
-            if (null !== $side) {
-                $role = $side instanceof Side ? Stance::Orthodox->roleOf($side) : $side;
-            } elseif (isset(Vocabulary::TARGETS[$word])) {
-                $target = Vocabulary::TARGETS[$word];
-            } elseif (isset(Vocabulary::FEINT[$word])) {
-                $feint = true;
-            } else {
-                return null;
+        $phrase = $tokens->isSign('(') ? $this->strikes->parse($tokens, $tokens->position() + 1) : null;
+        if (null === $phrase) {
+            return null;
+        }
+        $terms = $this->terms($phrase, $running, true);
+        if (null !== $terms) {
+            $tokens->moveTo($phrase->next);
+            if ($tokens->isSign(')')) {
+                $tokens->take();
             }
-            $weapon = $this->weapon($words, ++$at);
         }
-        /** @var array{non-empty-list<Strike>, string, int} $weapon */
-        [$strikes, $says, $taken] = $weapon;
-        $at += $taken;
-        $after = $at;
-        while (\in_array($words[$after] ?? '', ['to', 'the'], true)) {
-            ++$after;
-        }
-        if (isset($words[$after], Vocabulary::TARGETS[$words[$after]]) && null === $target) {
-            $target = Vocabulary::TARGETS[$words[$after]];
-            $at = $after + 1;
-        }
-        $strikes = array_values(array_filter($strikes, static fn (Strike $strike): bool => (null === $role || $strike->role === $role) && (null === $target || \in_array($target, $strike->targets, true))));
 
-        return [] === $strikes ? null : [$this->term($strikes, $target, $feint, (null === $role ? '' : $role->value.' ').$says), $at - $from];
+        return $terms;
     }
 
-    /**
-     * @param list<string> $words
-     *
-     * @return array{non-empty-list<Strike>, string, int}|null the strikes, in words, and how many words it takes
-     */
-    private function weapon(array $words, int $at): ?array
+    /** @return non-empty-list<Term>|null a beat or free strikes */
+    private function sign(TokenStream $tokens): ?array
     {
-        $word = $words[$at] ?? '';
-        $found = $this->vocabulary->noun($words, $at);
-        $limb = 1 === ($found[1] ?? 1) ? self::LIMBS[$word] ?? null : null;
-        $fixed = Vocabulary::FIXED[$found[0] ?? ''] ?? null;
-        $family = Vocabulary::NOUNS[$found[0] ?? ''] ?? null;
-        $strikes = array_values(array_filter($this->catalogue->strikes, static fn (Strike $strike): bool => match (true) {
-            \in_array($word, ['strike', 'strikes'], true) => true,
-            null !== $limb => $strike->limb === $limb,
-            null !== $fixed => $strike->family === $family && $strike->role === $fixed,
-            default => $strike->family === $family,
-        }));
+        $free = static fn (int ...$counts): Term => new Term(array_values(array_map(static fn (int $count): string => Sequence::FREE.\chr(128 + $count), $counts)), false, 'free strikes');
+        if ($tokens->isSign('/') || isset(Vocabulary::BEATS[$tokens->word()])) {
+            $tokens->take();
 
-        return [] === $strikes ? null : [$strikes, $found[0] ?? $word, $found[1] ?? 1];
-    }
-
-    /**
-     * @param list<string> $words
-     *
-     * @return array{Term, int}|null
-     */
-    private function move(array $words, int $at): ?array
-    {
-        $kind = self::KINDS[$words[$at] ?? ''] ?? null;
-        if (null !== $kind) {
-            return [self::moves(array_values(array_filter($this->catalogue->moves, static fn (Move $move): bool => $move->kind === $kind)), $kind->value), 1];
+            return [new Term([Sequence::BEAT], false, 'a beat')];
         }
-        $found = $this->vocabulary->move($words, $at);
-        if (null === $found) {
+        if (!$tokens->isSign('*')) {
             return null;
         }
-        [$name, $taken] = $found;
-        $base = $this->vocabulary->bases[$name] ?? null;
-        if (null === $base) {
-            return [self::moves([$this->catalogue->move($name)], $this->catalogue->move($name)->words()), $taken];
+        $star = $tokens->take();
+        $count = $tokens->peek();
+        if (TokenKind::Number !== $count?->kind || $count->span->at !== $star->span->at + 1 || !\in_array((int) $count->text, range(1, FreeStrikes::MOST), true)) {
+            return [$free(...range(1, FreeStrikes::MOST))];
         }
-        $side = Vocabulary::SIDES[$words[$at + $taken] ?? ''] ?? null;
-        $role = $side instanceof Side ? Stance::Orthodox->roleOf($side) : $side;
+        $tokens->take();
 
-        return null === $role
-            ? [self::moves(array_map($this->catalogue->move(...), array_values($base)), $name), $taken]
-            : [self::moves([$this->catalogue->move($base[$role->value])], $this->catalogue->move($base[$role->value])->words()), $taken + 1];
+        return [$free((int) $count->text)];
     }
 
-    /** @param non-empty-list<Strike> $strikes */
-    private function term(array $strikes, ?Target $target, bool $feint, string $says): Term
+    /** @return non-empty-list<Term>|null */
+    private function strike(TokenStream $tokens, Stance &$running): ?array
     {
-        $bodies = [];
+        $phrase = $this->strikes->parse($tokens, $tokens->position());
+        $terms = null === $phrase ? null : $this->terms($phrase, $running, $phrase->feint);
+        if (null !== $phrase && null !== $terms) {
+            $tokens->moveTo($phrase->next);
+            $running = $phrase->landsForward && !$phrase->feint ? $running->other() : $running;
+        }
+
+        return $terms;
+    }
+
+    /** @return non-empty-list<Term>|null as often as it is thrown; null when no strike is meant */
+    private function terms(StrikePhrase $phrase, Stance $running, bool $feint): ?array
+    {
+        [$strikes, $target, $says] = '' === $phrase->noun ? $this->numbered($phrase, $running) : $this->named($phrase, $running);
+        if ([] === $strikes) {
+            return null;
+        }
+        $codes = [];
         foreach ($strikes as $strike) {
-            foreach (null === $target ? $strike->targets : [$target] as $goes) {
-                $bodies[] = $strike->sign.$goes->value;
+            foreach (null === $target ? $strike->targets : [$phrase->targetOf($strike) ?? $target] as $goes) {
+                $codes[] = $strike->sign.$goes->value;
             }
         }
+        $term = new Term($codes, $feint, ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()));
 
-        return new Term($bodies, $feint, ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()));
+        return array_fill(0, max(1, $phrase->times), $term);
+    }
+
+    /** @return array{list<Strike>, Target|null, string} the strikes, their target where it matters, and how it is said */
+    private function numbered(StrikePhrase $phrase, Stance $running): array
+    {
+        $entry = $this->scheme->entry($phrase->code());
+        $strike = null === $entry ? null : $this->catalogue->inFamily($entry->family, $entry->role($running));
+        $letters = $phrase->letters();
+        $target = '' === $letters ? $entry?->target : Target::tryFrom(strtolower($letters));
+        if (null === $strike || ('' !== $letters && null === $target)) {
+            return [[], null, ''];
+        }
+        $target = $phrase->targetOf($strike) ?? $target;
+
+        return [null === $target || \in_array($target, $strike->targets, true) ? [$strike] : [], $target, $strike->name];
+    }
+
+    /** @return array{list<Strike>, Target|null, string} the same for a noun */
+    private function named(StrikePhrase $phrase, Stance $running): array
+    {
+        $noun = $phrase->noun;
+        $limb = self::LIMBS[$noun] ?? null;
+        $fixed = Vocabulary::FIXED[$noun] ?? null;
+        $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
+        $strikes = array_values(array_filter($this->catalogue->strikes, static fn (Strike $strike): bool => (null === $role || $strike->role === $role)
+            && (null === $phrase->target || \in_array($phrase->targetOf($strike), $strike->targets, true))
+            && match (true) {
+                isset(self::ANY[$noun]) => true,
+                null !== $limb => $strike->limb === $limb,
+                default => $strike->family === Vocabulary::NOUNS[$noun] && (null === $fixed || $strike->role === $fixed),
+            }));
+        $targets = array_values(array_unique(array_map($phrase->targetOf(...), $strikes), \SORT_REGULAR));
+        $target = 1 === \count($targets) ? $targets[0] : $phrase->target;
+
+        return [$strikes, $target, match (true) {
+            // "Right hand" names its side, and "liver shot" its target as well.
+            isset(Vocabulary::HANDS[$noun]) && 1 === \count($strikes) => $strikes[0]->name,
+            null === $role => $noun,
+            default => $role->value.' '.$noun,
+        }];
+    }
+
+    /** @return non-empty-list<Term>|null */
+    private function move(TokenStream $tokens, Stance &$running): ?array
+    {
+        $kind = self::KINDS[$tokens->word()] ?? null;
+        if (null !== $kind) {
+            $tokens->take();
+
+            return [self::moves(array_values(array_filter($this->catalogue->moves, static fn (Move $move): bool => $move->kind === $kind)), $kind->value)];
+        }
+        $phrase = $this->moves->parse($tokens, $tokens->position());
+        if (null === $phrase) {
+            return null;
+        }
+        $tokens->moveTo($phrase->next);
+        $role = $phrase->role($running);
+        if (null === $role && null !== $phrase->sides) {
+            return [self::moves(array_map($this->catalogue->move(...), array_values($phrase->sides)), $phrase->name)];
+        }
+        $move = $this->catalogue->move(null === $role ? $phrase->name : $phrase->sides[$role->value] ?? $phrase->name);
+        $running = $move->changesStance() ? $running->other() : $running;
+
+        return [self::moves([$move], $move->words())];
     }
 
     /** @param list<Move> $moves */

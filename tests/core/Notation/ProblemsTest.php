@@ -34,11 +34,11 @@ final class ProblemsTest extends TestCase
         yield 'double of nothing' => ['1 double', [[2, 6, '']]];
         yield 'double of what cannot be read' => ['double 99', [[7, 2, '9-9']]];
         yield 'repeat too often' => ['[1 2]x21', [[5, 3, 'x2']]];
-        yield 'joins nothing' => ['+14', [[1, 2, '1 +14']]];
-        yield 'joins a move' => ['slip-lead +14', [[11, 2, '1 +14']]];
-        yield 'joins the same arm' => ['1 +3', [[3, 1, '1 +14']]];
-        yield 'joins a feint' => ['(1) +14', [[5, 2, '1 +14']]];
-        yield 'joins a kick that lands forward' => ['14> +1', [[5, 1, '1 +14']]];
+        yield 'joins nothing' => ['+14', [[0, 3, '1 +14']]];
+        yield 'joins a move' => ['slip-lead +14', [[10, 3, '1 +14']]];
+        yield 'joins the same arm' => ['1 +3', [[2, 2, '1 +14']]];
+        yield 'joins a feint' => ['(1) +14', [[4, 3, '1 +14']]];
+        yield 'joins a kick that lands forward' => ['14> +1', [[4, 2, '1 +14']]];
         yield 'lead leg landing forward' => ['1 13>', [[4, 1, '14>']]];
         yield 'effort on nothing' => ['! 1', [[0, 1, '2!']]];
         yield 'no rear switch kick' => ['rear switch kick', [[0, 16, 'switch kick']]];

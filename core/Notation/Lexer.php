@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** Cuts a text into tokens in one pass. */
-final readonly class Tokens
+/** First stage of the reader: cuts a text into tokens, in one pass. Numbers called out in words are numbers. */
+final readonly class Lexer
 {
     private const PATTERN = <<<'REGEX'
         ~\G(?:
@@ -28,18 +28,23 @@ final readonly class Tokens
         'stranger' => TokenKind::Stranger,
     ];
 
-    /** @return list<Token> */
-    public static function cut(string $text): array
+    /**
+     * @param int $from place of the text in a longer one, for the spans
+     *
+     * @return list<Token>
+     */
+    public static function tokens(string $text, int $from = 0): array
     {
         preg_match_all(self::PATTERN, $text, $matches, \PREG_SET_ORDER | \PREG_UNMATCHED_AS_NULL);
         $tokens = [];
-        $at = 0;
+        $at = $from;
         foreach ($matches as $match) {
             $found = $match[0];
             $length = mb_strlen($found);
             foreach (self::KINDS as $group => $kind) {
                 if (null !== $match[$group]) {
-                    $tokens[] = new Token($kind, $found, new Span($at, $length));
+                    $number = TokenKind::Word === $kind ? Vocabulary::NUMBERS[mb_strtolower($found)] ?? null : null;
+                    $tokens[] = new Token(null === $number ? $kind : TokenKind::Number, $number ?? $found, new Span($at, $length));
                     break;
                 }
             }

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/** Collects what could not be read, and how the reader understood what could be read in two ways. */
+final class Diagnostics
+{
+    /** More problems than these help nobody. */
+    private const MOST = 20;
+
+    /** @var list<Problem> */
+    private array $problems = [];
+    /** @var list<Note> */
+    private array $notes = [];
+
+    /**
+     * @param string $message one sentence for people
+     * @param string $expected what could stand there
+     * @param list<string> $nearest texts that would be accepted in its place, nearest first
+     */
+    public function problem(Span $span, string $message, string $expected, array $nearest = []): void
+    {
+        $this->problems[] = new Problem($span->at, $span->length, $message, $expected, array_values(array_unique($nearest)));
+    }
+
+    public function note(Span $span, string $message): void
+    {
+        $this->notes[] = new Note($span->at, $span->length, $message);
+    }
+
+    public function hasProblems(): bool
+    {
+        return [] !== $this->problems;
+    }
+
+    public function isFull(): bool
+    {
+        return \count($this->problems) >= self::MOST;
+    }
+
+    /** @return list<Problem> in the order of the text */
+    public function problems(): array
+    {
+        usort($this->problems, static fn (Problem $a, Problem $b): int => $a->at <=> $b->at);
+
+        return $this->problems;
+    }
+
+    /** @return list<Note> */
+    public function notes(): array
+    {
+        return $this->notes;
+    }
+
+    /** A piece of what was typed, short enough for a sentence. */
+    public static function excerpt(string $text): string
+    {
+        return mb_strlen($text) > 24 ? mb_substr($text, 0, 24).'…' : $text;
+    }
+}

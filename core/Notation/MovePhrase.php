@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+
+/** What was said of one move, such as "slip left" or "step off to the left": nothing is decided yet that depends on the stance. */
+final readonly class MovePhrase
+{
+    /**
+     * @param string $name id of a move, or the bare word of moves that go to a side
+     * @param array{lead: string, rear: string}|null $sides ids of the moves of that bare word
+     * @param int $next place of the token after it
+     */
+    public function __construct(
+        public string $name,
+        public ?array $sides,
+        public Role|Side|null $side,
+        public Span $span,
+        public int $next,
+    ) {
+    }
+
+    public function role(Stance $running): ?Role
+    {
+        return $this->side instanceof Side ? $running->roleOf($this->side) : $this->side;
+    }
+}

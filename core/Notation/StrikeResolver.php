@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\InvalidChain;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\Target;
+
+/** Decides which strike a phrase means, by the running stance, the numbering and what stands before it in the chain. */
+final readonly class StrikeResolver
+{
+    public function __construct(private Catalogue $catalogue, private Scheme $scheme, private Diagnostics $diagnostics)
+    {
+    }
+
+    /**
+     * @param list<Item> $before
+     *
+     * @return StrikeItem|null null leaves a problem
+     */
+    public function resolve(StrikePhrase $phrase, Stance $running, array $before): ?StrikeItem
+    {
+        $item = '' === $phrase->noun ? $this->number($phrase, $running) : $this->noun($phrase, $running, $before);
+        if (null === $item || !$phrase->landsForward) {
+            return $item;
+        }
+        try {
+            return $item->with(landsForward: true);
+        } catch (InvalidChain $invalid) {
+            $this->diagnostics->problem($phrase->span, $invalid->getMessage(), 'a kick or knee of the rear leg', ['rear '.$item->strike->family]);
+
+            return null;
+        }
+    }
+
+    private function number(StrikePhrase $phrase, Stance $running): ?StrikeItem
+    {
+        [$code, $letters] = [$phrase->code(), $phrase->letters()];
+        $entry = $this->scheme->entry($code);
+        if (null === $entry) {
+            $this->unknownNumber($phrase);
+
+            return null;
+        }
+        $strike = $this->catalogue->inFamily($entry->family, $entry->role($running));
+        if (null === $strike) {
+            $this->diagnostics->problem($phrase->head, \sprintf('%s is the %s %s, and in %s that limb has none.', $entry->code, $entry->position->value, $entry->family, $running->value), 'a number of the other hand, or a switch before it');
+
+            return null;
+        }
+        $target = $entry->target ?? $strike->defaultTarget();
+        if ('' !== $letters) {
+            $named = Target::tryFrom(strtolower($letters));
+            if (null === $named) {
+                $this->diagnostics->problem($phrase->head, \sprintf('"%s" is not a target.', $letters), 'h for head, b for body or l for leg', self::targets($code, $strike));
+
+                return null;
+            }
+            $target = $named;
+        }
+
+        return $this->item($strike, $phrase->targetOf($strike) ?? $target, $phrase, self::targets($code, $strike));
+    }
+
+    private function unknownNumber(StrikePhrase $phrase): void
+    {
+        [$number, $code, $letters] = [$phrase->number, $phrase->code(), $phrase->letters()];
+        $codes = array_map(strval(...), array_keys($this->scheme->entries));
+        $near = array_values(array_filter($codes, static fn (string $known): bool => \strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known)));
+        if (ctype_digit($code) && \strlen($code) > 1 && \strlen($code) < 8 && '' === $letters) {
+            $single = str_split($code);
+            if ([] === array_filter($single, fn (string $digit): bool => null === $this->scheme->entry($digit))) {
+                array_unshift($near, implode('-', $single));
+            }
+        }
+        if (1 === preg_match('/^x\d{1,2}$/i', $number)) {
+            $this->diagnostics->problem($phrase->head, \sprintf('"%s" repeats what stands in [ ] before it, and there is none.', $number), '[ ] around what repeats, such as [1 2]'.strtolower($number));
+
+            return;
+        }
+        $first = $codes[0] ?? '';
+        $last = [] === $codes ? '' : $codes[\count($codes) - 1];
+        $this->diagnostics->problem($phrase->head, \sprintf('There is no number %s in %s numbering.', Diagnostics::excerpt($code), $this->scheme->name), \sprintf('one of its numbers, %s to %s', $first, $last), \array_slice($near, 0, 4));
+    }
+
+    /** @param list<Item> $before */
+    private function noun(StrikePhrase $phrase, Stance $running, array $before): ?StrikeItem
+    {
+        $family = Vocabulary::NOUNS[$phrase->noun];
+        $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
+        $role ??= $this->role($phrase, $family, $before);
+        $strike = $this->catalogue->inFamily($family, $role);
+        $fixed = Vocabulary::FIXED[$phrase->noun] ?? $role;
+        if (null === $strike || $fixed !== $role) {
+            $other = $this->catalogue->inFamily($family, $fixed) ?? $this->catalogue->inFamily($family, $role->other());
+            $this->diagnostics->problem($phrase->span, \sprintf('There is no %s %s in %s.', $phrase->side instanceof Side ? $phrase->side->value : $role->value, $phrase->noun, $running->value), 'the strike of the other side', array_values(array_filter([$strike?->name, $other?->name], is_string(...))));
+
+            return null;
+        }
+
+        return $this->item($strike, $phrase->targetOf($strike) ?? $strike->defaultTarget(), $phrase, [$strike->name]);
+    }
+
+    /**
+     * The role of a noun without a side: what the family or the noun allows, else the opposite of the strike before it.
+     *
+     * @param list<Item> $before
+     */
+    private function role(StrikePhrase $phrase, string $family, array $before): Role
+    {
+        if (isset(Vocabulary::FIXED[$phrase->noun])) {
+            return Vocabulary::FIXED[$phrase->noun];
+        }
+        $lead = $this->catalogue->inFamily($family, Role::Lead);
+        $rear = $this->catalogue->inFamily($family, Role::Rear);
+        if (null === $lead || null === $rear) {
+            return null === $lead ? Role::Rear : Role::Lead;
+        }
+        foreach (array_reverse($before) as $item) {
+            if ($item instanceof StrikeItem) {
+                $role = $item->strike->role->other();
+                $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s %s, opposite to the %s before it.', $phrase->noun, $role->value, $family, $item->strike->name));
+
+                return $role;
+            }
+        }
+        $role = $lead->limb->isArm() ? Role::Lead : Role::Rear;
+        $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s %s. Say lead or rear to be sure.', $phrase->noun, $role->value, $family));
+
+        return $role;
+    }
+
+    /**
+     * Makes the item or says why that strike does not go there.
+     *
+     * @param list<string> $nearest
+     */
+    private function item(Strike $strike, Target $target, StrikePhrase $phrase, array $nearest): ?StrikeItem
+    {
+        try {
+            return new StrikeItem($strike, $target, $phrase->effort, $phrase->feint);
+        } catch (InvalidChain $invalid) {
+            $this->diagnostics->problem('' === $phrase->noun ? $phrase->head : $phrase->span, $invalid->getMessage(), implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets)), $nearest);
+
+            return null;
+        }
+    }
+
+    /** @return list<string> the number at every target of its strike */
+    private static function targets(string $code, Strike $strike): array
+    {
+        return array_map(static fn (Target $target): string => $code.$target->value, $strike->targets);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/** The tokens of a text and how far they are taken. */
+final class TokenStream
+{
+    private int $next = 0;
+    /** @var list<string> lower-case words by token; an empty string for what is no word, and so ends a phrase */
+    public readonly array $words;
+
+    /** @param list<Token> $tokens */
+    public function __construct(private readonly array $tokens)
+    {
+        $this->words = array_map(
+            static fn (Token $token): string => TokenKind::Word === $token->kind ? mb_strtolower($token->text) : '',
+            $tokens,
+        );
+    }
+
+    /** Place of the next token, counted from 0. */
+    public function position(): int
+    {
+        return $this->next;
+    }
+
+    public function at(int $position): ?Token
+    {
+        return $this->tokens[$position] ?? null;
+    }
+
+    public function peek(): ?Token
+    {
+        return $this->tokens[$this->next] ?? null;
+    }
+
+    public function take(): Token
+    {
+        return $this->tokens[$this->next++];
+    }
+
+    /** The next one is of that sign. */
+    public function isSign(string ...$signs): bool
+    {
+        return \in_array($this->peek()?->text, $signs, true);
+    }
+
+    /** The lower-case word so far ahead; empty where there is none. */
+    public function word(int $ahead = 0): string
+    {
+        return $this->words[$this->next + $ahead] ?? '';
+    }
+
+    public function moveTo(int $position): void
+    {
+        $this->next = $position;
+    }
+
+    public function moveToEnd(): void
+    {
+        $this->next = \count($this->tokens);
+    }
+
+    /** From the token at one place to the last one before the other. */
+    public function span(int $from, int $to): Span
+    {
+        return $this->tokens[$from]->span->until($this->tokens[$to - 1]->span);
+    }
+
+    public function whole(): Span
+    {
+        return [] === $this->tokens ? new Span(0, 0) : $this->span(0, \count($this->tokens));
+    }
+}
