@@ -35,8 +35,8 @@ final readonly class Accounts implements UserProviderInterface
             throw new UnsupportedUserException();
         }
         try {
-            /** @var array{password: string, role: string, email: string, name: string, scheme: string|null, sessions_ended: int|string}|false $row */
-            $row = $this->connection->fetchAssociative('SELECT password, role, email, name, scheme, sessions_ended FROM user WHERE id = ? AND active = 1', [$user->id()]);
+            /** @var array{password: string, role: string, email: string, name: string, numbering: string|null, sessions_ended: int|string}|false $row */
+            $row = $this->connection->fetchAssociative('SELECT password, role, email, name, numbering, sessions_ended FROM user WHERE id = ? AND active = 1', [$user->id()]);
         } catch (ConnectionException) {
             // Nobody is signed out because the database is away: what needs it answers 503 by itself.
             return $user;

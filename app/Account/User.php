@@ -23,7 +23,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
 
     /** The numbering they read in; the gym's own when null. */
     #[ORM\Column(length: 40, nullable: true)]
-    private ?string $scheme = null;
+    private ?string $numbering = null;
 
     #[ORM\Column(options: ['default' => true])]
     private bool $active = true;
@@ -65,14 +65,14 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         $this->role = $role;
     }
 
-    public function scheme(): ?string
+    public function numbering(): ?string
     {
-        return $this->scheme;
+        return $this->numbering;
     }
 
-    public function readIn(?string $scheme): void
+    public function readIn(?string $numbering): void
     {
-        $this->scheme = $scheme;
+        $this->numbering = $numbering;
     }
 
     /** Whether they may sign in. */
@@ -152,7 +152,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     /**
      * Whether the stored account is what this one, from a session, was made of.
      *
-     * @param array{password: string, role: string, email: string, name: string, scheme: string|null, sessions_ended: int|string} $row as it is stored
+     * @param array{password: string, role: string, email: string, name: string, numbering: string|null, sessions_ended: int|string} $row as it is stored
      */
     public function isStill(array $row): bool
     {
@@ -160,7 +160,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
             && $row['role'] === $this->role->value
             && $row['email'] === $this->email
             && $row['name'] === $this->name
-            && $row['scheme'] === $this->scheme;
+            && $row['numbering'] === $this->numbering;
     }
 
     #[\Deprecated]

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Gym\GymSchemes;
 use Periplus\Core\Flow\CheckDocument;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -13,7 +13,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class CheckController
 {
-    public function __construct(private CheckDocument $documents, private GymRules $rules, private GymSchemes $schemes)
+    public function __construct(private CheckDocument $documents, private GymRules $rules, private GymNumberings $numberings)
     {
     }
 
@@ -21,6 +21,6 @@ final readonly class CheckController
     #[Route('/api/check', methods: 'POST')]
     public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
     {
-        return new JsonResponse($this->documents->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme), null === $request->readIn ? null : $this->schemes->named($request->readIn))));
+        return new JsonResponse($this->documents->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering), null === $request->readIn ? null : $this->numberings->named($request->readIn))));
     }
 }

@@ -10,7 +10,7 @@ use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Group;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Medium;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -23,7 +23,7 @@ readonly class CheckRequest
         public Stance $opponent = Stance::Orthodox,
         #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
-        public string $scheme = 'parity',
+        public string $numbering = 'parity',
         #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
@@ -39,9 +39,9 @@ readonly class CheckRequest
     ) {
     }
 
-    /** @param HouseRules $rules the gym's set that the request names @param Scheme $scheme likewise */
-    public function options(HouseRules $rules, Scheme $scheme, ?Scheme $readIn = null): CheckOptions
+    /** @param HouseRules $rules the gym's set that the request names @param Numbering $numbering likewise */
+    public function options(HouseRules $rules, Numbering $numbering, ?Numbering $readIn = null): CheckOptions
     {
-        return new CheckOptions($this->stance, $this->opponent, $rules, $scheme, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm, $readIn);
+        return new CheckOptions($this->stance, $this->opponent, $rules, $numbering, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm, $readIn);
     }
 }

@@ -38,7 +38,7 @@ final readonly class GenerateRequest
         #[Assert\Range(min: 1, max: Wishes::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
         public int $count = 8,
         public Stance $stance = Stance::Orthodox,
-        public string $scheme = 'parity',
+        public string $numbering = 'parity',
     ) {
     }
 

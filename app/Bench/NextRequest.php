@@ -18,7 +18,7 @@ final readonly class NextRequest extends CheckRequest
         Stance $stance = Stance::Orthodox,
         Stance $opponent = Stance::Orthodox,
         string $rules = 'all-limbs',
-        string $scheme = 'parity',
+        string $numbering = 'parity',
         float $tempo = 1.0,
         Medium $medium = Medium::Shadow,
         Group $group = Group::Open,
@@ -28,6 +28,6 @@ final readonly class NextRequest extends CheckRequest
         #[Assert\PositiveOrZero(message: 'A place in the chain is counted from 0.')]
         public ?int $after = null,
     ) {
-        parent::__construct($text, $stance, $opponent, $rules, $scheme, $tempo, $medium, $group, $athlete, $heightCm, $stanceCm);
+        parent::__construct($text, $stance, $opponent, $rules, $numbering, $tempo, $medium, $group, $athlete, $heightCm, $stanceCm);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Library\Combinations;
 use Periplus\Core\Flow\Generate\HarvestDocument;
@@ -18,20 +18,20 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What could be done about a chain, what could follow it, and chains that do not exist yet. Stores nothing. */
 final readonly class SuggestController
 {
-    public function __construct(private GymRules $rules, private GymSchemes $schemes, private Combinations $combinations)
+    public function __construct(private GymRules $rules, private GymNumberings $numberings, private Combinations $combinations)
     {
     }
 
     #[Route('/api/mends', methods: 'POST')]
     public function mends(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, MendDocument $mends): JsonResponse
     {
-        return new JsonResponse($mends->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme))));
+        return new JsonResponse($mends->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering))));
     }
 
     #[Route('/api/next', methods: 'POST')]
     public function next(#[MapRequestPayload(acceptFormat: 'json')] NextRequest $request, NextDocument $next): JsonResponse
     {
-        return new JsonResponse($next->of($request->text, $request->options($this->rules->named($request->rules), $this->schemes->named($request->scheme)), $request->after));
+        return new JsonResponse($next->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering)), $request->after));
     }
 
     /** Chains that are in the library already are not made again. */
@@ -39,6 +39,6 @@ final readonly class SuggestController
     #[HeavyWork]
     public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, HarvestDocument $harvest): JsonResponse
     {
-        return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $this->schemes->named($request->scheme), $this->combinations->fingerprints()));
+        return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->combinations->fingerprints()));
     }
 }

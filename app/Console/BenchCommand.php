@@ -55,11 +55,11 @@ final class BenchCommand extends Command
     private function core(OutputInterface $output): void
     {
         $options = new CheckOptions();
-        $scheme = $options->scheme();
+        $numbering = $options->numbering();
         $circumstances = $options->circumstances();
         $rates = [
-            'read' => self::rate(static fn (int $turn) => Reader::builtIn()->read(self::CHAINS[$turn], $scheme, $options->stance)),
-            'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new Voice(Reader::builtIn()->read(self::CHAINS[$turn], $scheme, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
+            'read' => self::rate(static fn (int $turn) => Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)),
+            'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new Voice(Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
             'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckDocument::builtIn()->of(self::CHAINS[$turn], $options)),
         ];
         $rates['mends, of verdict and findings'] = self::rate(static fn (int $turn) => MendDocument::builtIn()->of(self::CHAINS[$turn], $options), few: true);

@@ -17,7 +17,7 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
@@ -41,7 +41,7 @@ final readonly class BenchChains
     public function fill(int $count, int $shortest, int $longest, int $user): void
     {
         $dice = new Randomizer(new Mt19937(1));
-        $writer = new Writer(Scheme::named('parity'));
+        $writer = new Writer(Numbering::named('parity'));
         $circumstances = new Circumstances(HouseRules::named('kickboxing'));
         $strikes = $this->strikes();
         $moves = array_values(Catalogue::builtIn()->moves);

@@ -7,7 +7,7 @@ namespace Periplus\App\Gym;
 /** Which numbering is chosen; null for none of one's own. */
 final readonly class ChoiceRequest
 {
-    public function __construct(public ?string $scheme = null)
+    public function __construct(public ?string $numbering = null)
     {
     }
 }

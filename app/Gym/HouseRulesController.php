@@ -23,7 +23,7 @@ final readonly class HouseRulesController
     /** How long one step of a pass takes, s. */
     private const STEP = 0.6;
 
-    public function __construct(private GymRules $rules, private Rechecks $rechecks, private Lines $lines, private GymSchemes $schemes)
+    public function __construct(private GymRules $rules, private Rechecks $rechecks, private Lines $lines, private GymNumberings $numberings)
     {
     }
 
@@ -81,7 +81,7 @@ final readonly class HouseRulesController
     private function answer(Recheck $recheck, User $user, int $status = 200): JsonResponse
     {
         $found = $this->rechecks->found($recheck);
-        $scheme = $this->schemes->of($user);
+        $numbering = $this->numberings->of($user);
 
         return new JsonResponse([
             'id' => $recheck->id,
@@ -90,7 +90,7 @@ final readonly class HouseRulesController
             'total' => $recheck->total,
             'done' => $recheck->done,
             'changes' => $found['changes'],
-            'changed' => array_map(fn (array $row): array => $this->lines->with($row, $scheme), $found['changed']),
+            'changed' => array_map(fn (array $row): array => $this->lines->with($row, $numbering), $found['changed']),
         ], $status);
     }
 

@@ -17,8 +17,8 @@ use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
@@ -237,12 +237,12 @@ final readonly class Rechecks
             return;
         }
         $circumstances = new Circumstances($recheck->rules);
-        $scheme = Scheme::named('parity');
+        $numbering = Numbering::named('parity');
         $values = [];
         /** @var array{id: int|string, version: int|string, notation: string, stance: string, verdict: string} $row */
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
-            $chain = $this->reader->read($row['notation'], $scheme, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
+            $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $report = $this->check->run(new Voice($chain, $stance), $circumstances);
             array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->ledger->length()), Scale::builtIn()->of($report)->level);
         }

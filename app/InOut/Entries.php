@@ -17,7 +17,7 @@ final readonly class Entries
     private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
 
     /**
-     * @param array{scheme: string, stance: string, rules: string} $given what holds where the file does not say
+     * @param array{numbering: string, stance: string, rules: string} $given what holds where the file does not say
      *
      * @return list<Entry>
      *
@@ -84,7 +84,7 @@ final readonly class Entries
             $entries[] = new Entry($line, $source, [
                 'name' => $row['name'],
                 'chain' => $row['chain'],
-                'scheme' => 'parity',
+                'numbering' => 'parity',
                 'stance' => $string('stance', 'orthodox'),
                 'rules' => $string('rules', 'all-limbs'),
                 'themes' => $themes,
@@ -98,7 +98,7 @@ final readonly class Entries
     }
 
     /**
-     * @param array{scheme: string, stance: string, rules: string} $given
+     * @param array{numbering: string, stance: string, rules: string} $given
      *
      * @return list<Entry>
      */
@@ -143,7 +143,7 @@ final readonly class Entries
             $entries[] = new Entry($line, $source, [
                 'name' => $or('name', ''),
                 'chain' => $row['chain'],
-                'scheme' => $or('numbering', $given['scheme']),
+                'numbering' => $or('numbering', $given['numbering']),
                 'stance' => $or('stance', $given['stance']),
                 'rules' => $or('rules', $given['rules']),
                 'themes' => Csv::readSeveral($row['themes'] ?? ''),
@@ -155,7 +155,7 @@ final readonly class Entries
     }
 
     /**
-     * @param array{scheme: string, stance: string, rules: string} $given
+     * @param array{numbering: string, stance: string, rules: string} $given
      *
      * @return list<Entry>
      */
@@ -172,7 +172,7 @@ final readonly class Entries
             }
             self::bound(\count($entries) + 1);
             $entries[] = new Entry($at + 1, self::short($line), [
-                'name' => $name, 'chain' => $chain, 'scheme' => $given['scheme'], 'stance' => $given['stance'], 'rules' => $given['rules'], 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
+                'name' => $name, 'chain' => $chain, 'numbering' => $given['numbering'], 'stance' => $given['stance'], 'rules' => $given['rules'], 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
             ]);
         }
 

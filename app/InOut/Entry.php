@@ -10,7 +10,7 @@ final readonly class Entry
     /**
      * @param int $line where it begins in the file, from 1
      * @param string $source as it stands there, shortened
-     * @param array{name: string, chain: string, scheme: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null $fields
+     * @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null $fields
      * @param list<string> $stated which of its fields the file states: name, chain, stance, rules, themes, level, note; the others are what was given for all, and change nothing that is there
      */
     public function __construct(public int $line, public string $source, public ?array $fields, public string $problem = '', public array $stated = ['name', 'chain'])

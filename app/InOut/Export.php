@@ -7,7 +7,7 @@ namespace Periplus\App\InOut;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\Row;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
 /** Writes combinations in one of the forms. JSON keeps everything and is in canonical parity numbers; CSV and text are in a numbering. */
@@ -22,12 +22,12 @@ final readonly class Export
     }
 
     /** @param iterable<Row> $rows */
-    public function write(Format $format, iterable $rows, Scheme $scheme): string
+    public function write(Format $format, iterable $rows, Numbering $numbering): string
     {
         return match ($format) {
             Format::Json => $this->json($rows),
-            Format::Csv => $this->csv($rows, $scheme),
-            Format::Text => $this->text($rows, $scheme),
+            Format::Csv => $this->csv($rows, $numbering),
+            Format::Text => $this->text($rows, $numbering),
         };
     }
 
@@ -60,13 +60,13 @@ final readonly class Export
     }
 
     /** @param iterable<Row> $rows */
-    private function csv(iterable $rows, Scheme $scheme): string
+    private function csv(iterable $rows, Numbering $numbering): string
     {
         $lines = [self::COLUMNS];
         foreach ($rows as $row) {
             $content = $row->content;
             $lines[] = [
-                $content->name, $this->lines->of($content, $scheme)['text'], $scheme->id, $content->stance->value, $content->rules, Csv::several($content->themes),
+                $content->name, $this->lines->of($content, $numbering)['text'], $numbering->id, $content->stance->value, $content->rules, Csv::several($content->themes),
                 (string) $content->level, $content->note, $row->author['name'], null === $row->archivedAt ? 'no' : 'yes',
             ];
         }
@@ -75,11 +75,11 @@ final readonly class Export
     }
 
     /** @param iterable<Row> $rows */
-    private function text(iterable $rows, Scheme $scheme): string
+    private function text(iterable $rows, Numbering $numbering): string
     {
         $text = '';
         foreach ($rows as $row) {
-            $text .= $this->lines->of($row->content, $scheme)['text'].' # '.PlainText::line($row->content->name)."\n";
+            $text .= $this->lines->of($row->content, $numbering)['text'].' # '.PlainText::line($row->content->name)."\n";
         }
 
         return $text;

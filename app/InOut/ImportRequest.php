@@ -14,7 +14,7 @@ final readonly class ImportRequest
     public function __construct(
         public Format $format,
         public string $content,
-        public string $scheme = 'parity',
+        public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
         #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',

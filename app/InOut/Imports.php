@@ -6,8 +6,8 @@ namespace Periplus\App\InOut;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Bulk;
 use Periplus\App\Library\Change;
@@ -43,7 +43,7 @@ final readonly class Imports
         private Kin $kin,
         private Check $check,
         private GymRules $rules,
-        private GymSchemes $schemes,
+        private GymNumberings $numberings,
         private Record $record,
         private ValidatorInterface $validator,
         private ClockInterface $clock,
@@ -53,7 +53,7 @@ final readonly class Imports
     /** @return int the id */
     public function start(ImportRequest $request, int $starter): int
     {
-        $options = ['scheme' => $this->schemes->named($request->scheme)->id, 'stance' => $request->stance->value, 'rules' => $request->rules];
+        $options = ['numbering' => $this->numberings->named($request->numbering)->id, 'stance' => $request->stance->value, 'rules' => $request->rules];
         $entries = Entries::of($request->format, $request->content, $options);
         // One import a coach: the one before was given up or is done.
         $this->connection->delete('import_run', ['starter_id' => $starter]);
@@ -204,11 +204,11 @@ final readonly class Imports
         return [...$row, 'kind' => 'new', 'message' => $this->nearest($draft)];
     }
 
-    /** @param array{name: string, chain: string, scheme: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
+    /** @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
     private function draft(array $fields): Draft
     {
         $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Problem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
-        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['scheme'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
+        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['numbering'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
         $violations = $this->validator->validate($request);
         if (\count($violations) > 0) {
             throw new Problem(422, 'invalid', (string) $violations->get(0)->getMessage());
@@ -241,7 +241,7 @@ final readonly class Imports
         }
     }
 
-    /** @return array{state: string, format: string, content: string, total: int, done: int, options: array{scheme: string, stance: string, rules: string}} */
+    /** @return array{state: string, format: string, content: string, total: int, done: int, options: array{numbering: string, stance: string, rules: string}} */
     private function run(int $id): array
     {
         /** @var array{state: string, format: string, content: string, total: int|string, done: int|string, options: string}|false $row */
@@ -249,7 +249,7 @@ final readonly class Imports
         if (false === $row) {
             throw new Problem(404, 'not-found', 'This import is not there any more. Begin it again.');
         }
-        /** @var array{scheme: string, stance: string, rules: string} $options */
+        /** @var array{numbering: string, stance: string, rules: string} $options */
         $options = json_decode($row['options'], true, flags: \JSON_THROW_ON_ERROR);
 
         return ['state' => $row['state'], 'format' => $row['format'], 'content' => $row['content'], 'total' => (int) $row['total'], 'done' => (int) $row['done'], 'options' => $options];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\InOut;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
@@ -35,11 +35,11 @@ final readonly class InOutController
     /** What a search finds, or the whole library; "everything" with what is archived. */
     #[Route('/api/export.{format<json|csv|text>}', methods: 'GET')]
     #[HeavyWork]
-    public function export(string $format, Finder $finder, Searches $searches, Export $export, GymSchemes $schemes, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest(), #[MapQueryParameter] bool $everything = false): Response
+    public function export(string $format, Finder $finder, Searches $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest(), #[MapQueryParameter] bool $everything = false): Response
     {
         $form = Format::from($format);
-        $scheme = $schemes->of($user);
-        $ids = $searches->all($list, $scheme);
+        $numbering = $numberings->of($user);
+        $ids = $searches->all($list, $numbering);
         if ($everything) {
             $ids = [...$ids, ...$finder->all([], new ListRequest(archived: true))];
         }
@@ -49,7 +49,7 @@ final readonly class InOutController
             }
         })();
 
-        return new Response($export->write($form, $rows, $scheme), 200, [
+        return new Response($export->write($form, $rows, $numbering), 200, [
             'Content-Type' => $form->type(),
             'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, 'library.'.$form->ending()),
         ]);
@@ -72,15 +72,15 @@ final readonly class InOutController
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function lines(int $id, Lines $lines, GymSchemes $schemes, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
+    public function lines(int $id, Lines $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
     {
         if ($page < 1 || $page > Entries::MOST) {
             throw new Problem(422, 'invalid', 'There is no such page.');
         }
 
-        $scheme = $schemes->of($user);
+        $numbering = $numberings->of($user);
         $rows = array_map(
-            static fn (array $line): array => [...$line, 'content' => null === $line['content'] ? null : $lines->with($line['content']->toArray(), $scheme)],
+            static fn (array $line): array => [...$line, 'content' => null === $line['content'] ? null : $lines->with($line['content']->toArray(), $numbering)],
             $this->imports->lines($id, $kind, $page, self::SIZE),
         );
 

@@ -21,7 +21,7 @@ final class Combinations extends ServiceEntityRepository
         return $this->find($id) ?? throw new Problem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
     }
 
-    /** The one in use that is the same chain, effort and all, whatever its stance, scheme or name. */
+    /** The one in use that is the same chain, effort and all, whatever its stance, numbering or name. */
     public function same(string $fingerprintWithEffort, ?int $except): ?Combination
     {
         $same = $this->findOneBy(['inUse' => $fingerprintWithEffort]);

@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\Problem;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Writer;
 
 /** Reads what is sent to be saved, in the numbering it was typed in, into the form that is stored. */
 final readonly class Drafts
 {
-    public function __construct(private Reader $reader, private GymSchemes $schemes)
+    public function __construct(private Reader $reader, private GymNumberings $numberings)
     {
     }
 
     /** @throws Problem with every place that cannot be read */
     public function read(SaveRequest $request): Draft
     {
-        $reading = $this->reader->read($request->text, $this->schemes->named($request->scheme), $request->stance);
+        $reading = $this->reader->read($request->text, $this->numberings->named($request->numbering), $request->stance);
         if (null === $reading->chain) {
             throw self::unreadable($reading);
         }
@@ -30,7 +30,7 @@ final readonly class Drafts
         $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
 
         return new Draft(
-            new Content($request->name, (new Writer(Scheme::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
+            new Content($request->name, (new Writer(Numbering::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
             $voice,
         );
     }
@@ -38,7 +38,7 @@ final readonly class Drafts
     /** What is stored already, as a draft. */
     public function of(Content $content): Draft
     {
-        $chain = $this->reader->read($content->notation, Scheme::named('parity'), $content->stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
+        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
 
         return new Draft($content, new Voice($chain, $content->stance));
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Library\Relation;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -21,7 +21,7 @@ final readonly class KinController
     private const SHOWN = 12;
     private const LISTED = 50;
 
-    public function __construct(private Kin $kin, private Lines $lines, private GymSchemes $schemes)
+    public function __construct(private Kin $kin, private Lines $lines, private GymNumberings $numberings)
     {
     }
 
@@ -29,38 +29,38 @@ final readonly class KinController
     #[Route('/api/already-there', methods: 'POST')]
     public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] KinRequest $request, Reader $reader, #[CurrentUser] User $user): JsonResponse
     {
-        $chain = $reader->read($request->text, $this->schemes->named($request->scheme), $request->stance)->chain;
+        $chain = $reader->read($request->text, $this->numberings->named($request->numbering), $request->stance)->chain;
         $found = null === $chain ? [] : $this->kin->of(new Voice($chain, $request->stance), $request->except);
 
-        return new JsonResponse(['matches' => $this->matches($found, $this->schemes->of($user)), 'total' => \count($found)]);
+        return new JsonResponse(['matches' => $this->matches($found, $this->numberings->of($user)), 'total' => \count($found)]);
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/family', methods: 'GET')]
     public function family(int $id, Combinations $combinations, Drafts $drafts, #[CurrentUser] User $user): JsonResponse
     {
-        $scheme = $this->schemes->of($user);
+        $numbering = $this->numberings->of($user);
         $combination = $combinations->get($id);
         $sequence = $combination->sequence();
         $alike = $this->kin->of($drafts->of($combination->content())->voice, $id);
 
         return new JsonResponse([
-            'ancestors' => $this->relatives($this->kin->ancestors($sequence), $scheme),
-            'contained' => $this->relatives(\array_slice($this->kin->contained($sequence), 0, self::SHOWN), $scheme),
-            'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $scheme), 'parent' => $found['parent']], $this->kin->descendants($id, $sequence)),
-            'alike' => $this->matches($alike, $scheme),
+            'ancestors' => $this->relatives($this->kin->ancestors($sequence), $numbering),
+            'contained' => $this->relatives(\array_slice($this->kin->contained($sequence), 0, self::SHOWN), $numbering),
+            'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $numbering), 'parent' => $found['parent']], $this->kin->descendants($id, $sequence)),
+            'alike' => $this->matches($alike, $numbering),
         ]);
     }
 
     #[Route('/api/family', methods: 'GET')]
     public function overview(#[CurrentUser] User $user): JsonResponse
     {
-        $scheme = $this->schemes->of($user);
+        $numbering = $this->numberings->of($user);
         $overview = $this->kin->overview(self::LISTED);
 
         return new JsonResponse([
-            'orphans' => $this->relatives($overview['orphans'], $scheme),
+            'orphans' => $this->relatives($overview['orphans'], $numbering),
             'orphanCount' => $overview['orphanCount'],
-            'hubs' => array_map(fn (array $hub): array => [...$this->lines->with($hub['row'], $scheme), 'children' => $hub['children']], $overview['hubs']),
+            'hubs' => array_map(fn (array $hub): array => [...$this->lines->with($hub['row'], $numbering), 'children' => $hub['children']], $overview['hubs']),
         ]);
     }
 
@@ -69,9 +69,9 @@ final readonly class KinController
      *
      * @return list<array<string, mixed>>
      */
-    private function relatives(array $rows, Scheme $scheme): array
+    private function relatives(array $rows, Numbering $numbering): array
     {
-        return array_map(fn (array $row): array => $this->lines->with($row, $scheme), $rows);
+        return array_map(fn (array $row): array => $this->lines->with($row, $numbering), $rows);
     }
 
     /**
@@ -79,8 +79,8 @@ final readonly class KinController
      *
      * @return list<array<string, mixed>> the first of them
      */
-    private function matches(array $found, Scheme $scheme): array
+    private function matches(array $found, Numbering $numbering): array
     {
-        return array_map(fn (array $match): array => [...$this->lines->with($match['row'], $scheme), 'relation' => $match['relation']->value, 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN));
+        return array_map(fn (array $match): array => [...$this->lines->with($match['row'], $numbering), 'relation' => $match['relation']->value, 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN));
     }
 }

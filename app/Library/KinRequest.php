@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class KinRequest
 {
     /** @param int|null $except the combination that is being changed */
-    public function __construct(public string $text, public string $scheme = 'parity', public Stance $stance = Stance::Orthodox, public ?int $except = null)
+    public function __construct(public string $text, public string $numbering = 'parity', public Stance $stance = Stance::Orthodox, public ?int $except = null)
     {
     }
 }

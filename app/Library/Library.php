@@ -7,8 +7,8 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Gym\GymSchemes;
 use Periplus\App\Http\Problem;
 use Periplus\App\Record\Record;
 use Periplus\Core\Flow\Check;
@@ -31,7 +31,7 @@ final readonly class Library
         private Turn $turn,
         private Record $record,
         private Lines $lines,
-        private GymSchemes $schemes,
+        private GymNumberings $numberings,
         private ClockInterface $clock,
     ) {
     }
@@ -167,7 +167,7 @@ final readonly class Library
             '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
             $row->editor['name'],
             [] === $changed ? '' : ' ('.implode(', ', $changed).')',
-        ), ['current' => $this->lines->with($row->toArray(), $this->schemes->of($reader)), 'changed' => $changed]);
+        ), ['current' => $this->lines->with($row->toArray(), $this->numberings->of($reader)), 'changed' => $changed]);
     }
 
     private function remember(Combination $combination, Change $change, User $editor): void

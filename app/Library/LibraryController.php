@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\Problem;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -22,7 +22,7 @@ final readonly class LibraryController
         private Combinations $combinations,
         private Drafts $drafts,
         private Lines $lines,
-        private GymSchemes $schemes,
+        private GymNumberings $numberings,
     ) {
     }
 
@@ -65,10 +65,10 @@ final readonly class LibraryController
     #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
     public function versions(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        $scheme = $this->schemes->of($user);
+        $numbering = $this->numberings->of($user);
 
         return new JsonResponse(['versions' => array_map(
-            fn (CombinationVersion $version): array => [...$version->toArray(), 'text' => $this->lines->text($version->content()->notation, $version->content()->stance, $scheme)],
+            fn (CombinationVersion $version): array => [...$version->toArray(), 'text' => $this->lines->text($version->content()->notation, $version->content()->stance, $numbering)],
             $this->library->versions($this->combinations->get($id)),
         )]);
     }
@@ -83,7 +83,7 @@ final readonly class LibraryController
     /** @param array<string, string> $headers */
     private function answer(Combination $combination, User $user, int $status = 200, array $headers = []): JsonResponse
     {
-        $text = $this->lines->of($combination->content(), $this->schemes->of($user))['text'];
+        $text = $this->lines->of($combination->content(), $this->numberings->of($user))['text'];
 
         return new JsonResponse([...$combination->row()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }

@@ -7,8 +7,8 @@ namespace Periplus\App\Library;
 use Periplus\App\Gym\GymRules;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
@@ -24,54 +24,54 @@ final class Lines
     /** s */
     private const KEPT = 86_400;
 
-    /** @var array<string, string> what a set of house rules or a scheme is told by */
+    /** @var array<string, string> what a set of house rules or a numbering is told by */
     private array $marks = [];
 
     public function __construct(private readonly CheckDocument $documents, private readonly GymRules $rules, private readonly Reader $reader)
     {
     }
 
-    /** A stored chain in the numbers of a scheme. */
-    public function text(string $notation, Stance $stance, Scheme $scheme): string
+    /** A stored chain in the numbers of a numbering. */
+    public function text(string $notation, Stance $stance, Numbering $numbering): string
     {
         // It is stored in these.
-        if ('parity' === $scheme->id) {
+        if ('parity' === $numbering->id) {
             return $notation;
         }
-        $chain = $this->reader->read($notation, Scheme::named('parity'), $stance)->chain;
+        $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain;
 
-        return null === $chain ? $notation : (new Writer($scheme))->write(new Voice($chain, $stance));
+        return null === $chain ? $notation : (new Writer($numbering))->write(new Voice($chain, $stance));
     }
 
     /**
      * @param array<string, mixed> $row with notation and stance
      *
-     * @return array<string, mixed> the same with its chain in the numbers of a scheme, as text
+     * @return array<string, mixed> the same with its chain in the numbers of a numbering, as text
      */
-    public function with(array $row, Scheme $scheme): array
+    public function with(array $row, Numbering $numbering): array
     {
         /** @var array{notation: string, stance: string} $chain */
         $chain = $row;
 
-        return [...$row, 'text' => $this->text($chain['notation'], Stance::from($chain['stance']), $scheme)];
+        return [...$row, 'text' => $this->text($chain['notation'], Stance::from($chain['stance']), $numbering)];
     }
 
     /** @return Drawn */
-    public function of(Content $content, Scheme $scheme): array
+    public function of(Content $content, Numbering $numbering): array
     {
         $rules = $this->rules->named($content->rules);
         $key = self::MEMORY.hash('xxh128', implode("\n", [
             $content->notation,
             $content->stance->value,
             $this->marks['rules '.$content->rules] ??= serialize($rules->toArray()),
-            $this->marks['scheme '.$scheme->id] ??= serialize($scheme->content()),
+            $this->marks['numbering '.$numbering->id] ??= serialize($numbering->content()),
         ]));
         /** @var Drawn|false $known */
         $known = apcu_enabled() ? apcu_fetch($key) : false;
         if (false !== $known) {
             return $known;
         }
-        $drawn = $this->documents->line($content->notation, $content->stance, $rules, $scheme);
+        $drawn = $this->documents->line($content->notation, $content->stance, $rules, $numbering);
         if (apcu_enabled()) {
             apcu_store($key, $drawn, self::KEPT);
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\Core\Library\Search\Clause;
 use Periplus\Core\Library\Search\Search;
 use Periplus\Core\Library\Search\SearchReader;
@@ -19,20 +19,20 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The library as a list: asked for at every letter of a search, so it does without the mapper. */
 final readonly class ListController
 {
-    public function __construct(private Finder $finder, private Lines $lines, private GymSchemes $schemes, private Catalogue $catalogue)
+    public function __construct(private Finder $finder, private Lines $lines, private GymNumberings $numberings, private Catalogue $catalogue)
     {
     }
 
     #[Route('/api/combinations', methods: 'GET')]
     public function __invoke(#[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): JsonResponse
     {
-        $scheme = $this->schemes->of($user);
-        $search = (new SearchReader($scheme, $this->catalogue))->read($list->q);
+        $numbering = $this->numberings->of($user);
+        $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // What could not be understood is not left out: nothing is found until it is mended.
         [$ids, $total] = $search->isUnderstood() ? $this->finder->page($search->clauses, $list) : [[], 0];
         $rows = [];
         foreach ($this->finder->read($ids) as $row) {
-            $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $scheme)];
+            $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $numbering)];
         }
 
         return new JsonResponse([
@@ -40,7 +40,7 @@ final readonly class ListController
             'total' => $total,
             'page' => $list->page,
             'size' => $list->size,
-            'scheme' => $scheme->id,
+            'numbering' => $numbering->id,
             'search' => [
                 'clauses' => array_map(static fn (Clause $clause): array => ['text' => $clause->text(), 'says' => $clause->says()], $search->clauses),
                 'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $search->problems),

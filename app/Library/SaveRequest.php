@@ -17,7 +17,7 @@ final readonly class SaveRequest
         #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
         public string $text,
-        public string $scheme = 'parity',
+        public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
         #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',

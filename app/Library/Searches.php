@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Http\Problem;
 use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Catalogue;
 
 /** What a search finds, for paper and files: there it has to be understood to the end. */
@@ -21,9 +21,9 @@ final readonly class Searches
      *
      * @throws Problem with the place of what is not understood
      */
-    public function all(ListRequest $list, Scheme $scheme): array
+    public function all(ListRequest $list, Numbering $numbering): array
     {
-        $search = (new SearchReader($scheme, $this->catalogue))->read($list->q);
+        $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         if (!$search->isUnderstood()) {
             throw new Problem(422, 'unreadable-search', 'This search is not understood, so nothing was made of it. '.$search->problems[0]->message, ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)]);
         }

@@ -9,7 +9,7 @@ use Periplus\App\Library\Lines;
 use Periplus\App\Library\Row;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
 /**
@@ -26,11 +26,11 @@ final readonly class Paper
     }
 
     /** @return string the PDF */
-    public function card(Row $row, Scheme $scheme): string
+    public function card(Row $row, Numbering $numbering): string
     {
         $content = $row->content;
         $pdf = new Sheet('P', $content->name, self::MARGIN);
-        $drawn = $this->lines->of($content, $scheme);
+        $drawn = $this->lines->of($content, $numbering);
         $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance));
         /** @var array<string, array{words: list<string>, meets: list<list<string>>, guard: array{message: string}}> $voices */
         $voices = $document['voices'];
@@ -41,8 +41,8 @@ final readonly class Paper
         $this->write($pdf, Sheet::WORDS, 10, ucfirst(strtr($content->rules, '-', ' ')).' rules · level '.$content->level.([] === $content->themes ? '' : ' · '.implode(', ', $content->themes)).' · by '.$row->author['name'], 90);
         $pdf->Ln(3);
         $this->write($pdf, Sheet::NUMBERS, 40, self::apart($drawn['text']), 255);
-        if ('parity' !== $scheme->id) {
-            $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$scheme->name, 90);
+        if ('parity' !== $numbering->id) {
+            $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$numbering->name, 90);
         }
         $pdf->Ln(2);
         $this->line($pdf, $drawn['line'], $content->name, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN);
@@ -77,7 +77,7 @@ final readonly class Paper
      *
      * @return string the PDF
      */
-    public function wallSheet(array $rows, string $title, Scheme $scheme): string
+    public function wallSheet(array $rows, string $title, Numbering $numbering): string
     {
         $pdf = new Sheet('L', $title, self::MARGIN);
         $this->write($pdf, Sheet::NUMBERS, 26, $title, 255);
@@ -96,7 +96,7 @@ final readonly class Paper
                 $y = $top;
             }
             $x = self::MARGIN + $column * ($width + self::MARGIN);
-            $drawn = $this->lines->of($row->content, $scheme);
+            $drawn = $this->lines->of($row->content, $numbering);
             $pdf->setXY($x, $y);
             $this->write($pdf, Sheet::NUMBERS, 13, $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''), 90, $width);
             $pdf->setX($x);

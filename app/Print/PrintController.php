@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Print;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Pictures and paper, in the numbers that the coach reads. */
 final readonly class PrintController
 {
-    public function __construct(private Finder $finder, private Lines $lines, private GymSchemes $schemes)
+    public function __construct(private Finder $finder, private Lines $lines, private GymNumberings $numberings)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class PrintController
     public function line(int $id, #[CurrentUser] User $user): Response
     {
         $row = $this->get($id);
-        $drawn = $this->lines->of($row->content, $this->schemes->of($user));
+        $drawn = $this->lines->of($row->content, $this->numberings->of($user));
 
         return self::file(LineDrawing::of($drawn['line'], $row->content->name.': '.$drawn['text'])['svg'], 'image/svg+xml', $row->content->name.'.svg');
     }
@@ -41,7 +41,7 @@ final readonly class PrintController
     {
         $row = $this->get($id);
 
-        return self::file($paper->card($row, $this->schemes->of($user)), 'application/pdf', $row->content->name.'.pdf');
+        return self::file($paper->card($row, $this->numberings->of($user)), 'application/pdf', $row->content->name.'.pdf');
     }
 
     /** What a search finds, in its order. */
@@ -49,8 +49,8 @@ final readonly class PrintController
     #[HeavyWork]
     public function wallSheet(Searches $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): Response
     {
-        $scheme = $this->schemes->of($user);
-        $ids = $searches->all($list, $scheme);
+        $numbering = $this->numberings->of($user);
+        $ids = $searches->all($list, $numbering);
         if ([] === $ids) {
             throw new Problem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.');
         }
@@ -58,7 +58,7 @@ final readonly class PrintController
             throw new Problem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
         }
 
-        return self::file($paper->wallSheet($this->finder->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $scheme), 'application/pdf', 'wall-sheet.pdf');
+        return self::file($paper->wallSheet($this->finder->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
     }
 
     private function get(int $id): Row

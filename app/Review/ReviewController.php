@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymSchemes;
+use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Combinations;
 use Periplus\App\Library\Content;
 use Periplus\App\Library\LibraryController;
 use Periplus\App\Library\Lines;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -29,7 +29,7 @@ final readonly class ReviewController
         'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
     ];
 
-    public function __construct(private Proposals $proposals, private Combinations $combinations, private Lines $lines, private GymSchemes $schemes)
+    public function __construct(private Proposals $proposals, private Combinations $combinations, private Lines $lines, private GymNumberings $numberings)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class ReviewController
         [$proposals, $total] = $this->proposals->in($states, $mine ? $user->id() : null, $combination, max(1, min($page, 100_000)));
 
         return new JsonResponse([
-            'proposals' => array_map(fn (Proposal $proposal): array => $this->row($proposal, $this->schemes->of($user)), $proposals),
+            'proposals' => array_map(fn (Proposal $proposal): array => $this->row($proposal, $this->numberings->of($user)), $proposals),
             'total' => $total,
             'size' => Proposals::SIZE,
             'waiting' => $this->proposals->waiting($user->id()),
@@ -88,12 +88,12 @@ final readonly class ReviewController
 
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
-        $scheme = $this->schemes->of($user);
-        $write = fn (?Content $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $scheme);
+        $numbering = $this->numberings->of($user);
+        $write = fn (?Content $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $numbering);
         $merge = $this->proposals->merge($proposal);
 
         return new JsonResponse([
-            ...$this->row($proposal, $scheme),
+            ...$this->row($proposal, $numbering),
             'base' => $write($merge['base']),
             'newest' => $write($merge['newest']),
             'result' => $write($merge['result']),
@@ -104,7 +104,7 @@ final readonly class ReviewController
     }
 
     /** @return array<string, mixed> */
-    private function row(Proposal $proposal, Scheme $scheme): array
+    private function row(Proposal $proposal, Numbering $numbering): array
     {
         $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);
 
@@ -115,7 +115,7 @@ final readonly class ReviewController
             'state' => $proposal->state->value,
             'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version(), 'archived' => !$combination->isInUse()],
             'basedOn' => $proposal->basedOn,
-            'content' => $this->lines->with($proposal->content->toArray(), $scheme),
+            'content' => $this->lines->with($proposal->content->toArray(), $numbering),
             'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],
             'createdAt' => $proposal->createdAt->format(\DATE_ATOM),
             'updatedAt' => $proposal->updatedAt->format(\DATE_ATOM),

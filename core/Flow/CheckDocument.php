@@ -16,10 +16,10 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Notation\Note;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
@@ -41,7 +41,7 @@ final readonly class CheckDocument
     {
         $this->carrier = new Carrier($catalogue);
         $this->caveats = new Caveats($catalogue);
-        $this->parity = new Writer(Scheme::named('parity'));
+        $this->parity = new Writer(Numbering::named('parity'));
     }
 
     public static function builtIn(): self
@@ -55,9 +55,9 @@ final readonly class CheckDocument
     /** @return Document */
     public function of(string $text, CheckOptions $options): array
     {
-        $scheme = $options->scheme();
+        $numbering = $options->numbering();
         $circumstances = $options->circumstances();
-        $reading = $this->reader->read($text, $scheme, $options->stance);
+        $reading = $this->reader->read($text, $numbering, $options->stance);
         if (null === $reading->chain) {
             return $this->unreadable($reading);
         }
@@ -97,7 +97,7 @@ final readonly class CheckDocument
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($voice->chain);
         $items = $this->items($voice, $report->ledger, $reading, $writer);
-        // Parity is bound to the role, so the mirror reads the same in it; a scheme bound to the hand does not.
+        // Parity is bound to the role, so the mirror reads the same in it; a numbering bound to the hand does not.
         $notation = $this->parity->write($voice);
         $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($voice);
         $own = $this->voice($voice, $opponent, $text);
@@ -142,18 +142,18 @@ final readonly class CheckDocument
     }
 
     /**
-     * What the combination line draws of a stored chain, and its text, both in the numbers of a scheme.
+     * What the combination line draws of a stored chain, and its text, both in the numbers of a numbering.
      *
      * @param string $notation canonical
      *
      * @return array{text: string, line: array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int}}
      */
-    public function line(string $notation, Stance $stance, HouseRules $rules, Scheme $scheme): array
+    public function line(string $notation, Stance $stance, HouseRules $rules, Numbering $numbering): array
     {
-        $reading = $this->reader->read($notation, Scheme::named('parity'), $stance);
+        $reading = $this->reader->read($notation, Numbering::named('parity'), $stance);
         $voice = new Voice($reading->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation), $stance);
         $ledger = $this->check->book($voice, new Circumstances($rules));
-        $writer = new Writer($scheme);
+        $writer = new Writer($numbering);
 
         return [
             'text' => $writer->write($voice),

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Balance\Athlete;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
 /**
  * How a text is to be read and checked. A height or a stance length of its own, in cm, goes before the
- * named athlete's; rules and scheme are the gym's own or the id of a built-in one.
- * What is answered is written in the scheme of the text, or in the one it is to be read in.
+ * named athlete's; rules and numbering are the gym's own or the id of a built-in one.
+ * What is answered is written in the numbering of the text, or in the one it is to be read in.
  */
 final readonly class CheckOptions
 {
@@ -19,14 +19,14 @@ final readonly class CheckOptions
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
         public HouseRules|string $rules = 'all-limbs',
-        public Scheme|string $scheme = 'parity',
+        public Numbering|string $numbering = 'parity',
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
         public string $athlete = Athlete::DEFAULT,
         public ?float $heightCm = null,
         public ?float $stanceCm = null,
-        public ?Scheme $readIn = null,
+        public ?Numbering $readIn = null,
     ) {
     }
 
@@ -46,14 +46,14 @@ final readonly class CheckOptions
     }
 
     /** @throws \OutOfBoundsException */
-    public function scheme(): Scheme
+    public function numbering(): Numbering
     {
-        return $this->scheme instanceof Scheme ? $this->scheme : Scheme::named($this->scheme);
+        return $this->numbering instanceof Numbering ? $this->numbering : Numbering::named($this->numbering);
     }
 
     /** The numbering of the answer. */
-    public function writtenIn(): Scheme
+    public function writtenIn(): Numbering
     {
-        return $this->readIn ?? $this->scheme();
+        return $this->readIn ?? $this->numbering();
     }
 }

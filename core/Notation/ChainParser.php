@@ -44,7 +44,7 @@ final class ChainParser
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Vocabulary $vocabulary,
-        Scheme $scheme,
+        Numbering $numbering,
         Stance $stance,
         private readonly TokenStream $tokens,
     ) {
@@ -52,7 +52,7 @@ final class ChainParser
         $this->diagnostics = new Diagnostics();
         $this->strikes = new StrikePhraseParser($vocabulary);
         $this->moves = new MovePhraseParser($vocabulary);
-        $this->resolver = new StrikeResolver($catalogue, $scheme, $this->diagnostics);
+        $this->resolver = new StrikeResolver($catalogue, $numbering, $this->diagnostics);
     }
 
     public function reading(): Reading

@@ -32,7 +32,7 @@ final readonly class Reader
     }
 
     /** @param Stance $stance the starting stance, in which left and right are understood */
-    public function read(string $text, Scheme $scheme, Stance $stance): Reading
+    public function read(string $text, Numbering $numbering, Stance $stance): Reading
     {
         if (!mb_check_encoding($text, 'UTF-8')) {
             return self::refuse(0, 'This text is damaged: it is not valid UTF-8. Type it again.');
@@ -45,7 +45,7 @@ final readonly class Reader
             return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');
         }
 
-        return (new ChainParser($this->catalogue, $this->vocabulary, $scheme, $stance, new TokenStream(Lexer::tokens($text))))->reading();
+        return (new ChainParser($this->catalogue, $this->vocabulary, $numbering, $stance, new TokenStream(Lexer::tokens($text))))->reading();
     }
 
     private static function refuse(int $length, string $message): Reading

@@ -17,7 +17,7 @@ use Periplus\Core\Technique\Target;
 /** Decides which strike a phrase means, by the running stance, the numbering and what stands before it in the chain. */
 final readonly class StrikeResolver
 {
-    public function __construct(private Catalogue $catalogue, private Scheme $scheme, private Diagnostics $diagnostics)
+    public function __construct(private Catalogue $catalogue, private Numbering $numbering, private Diagnostics $diagnostics)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class StrikeResolver
     private function number(StrikePhrase $phrase, Stance $running): ?StrikeItem
     {
         [$code, $letters] = [$phrase->code(), $phrase->letters()];
-        $entry = $this->scheme->entry($code);
+        $entry = $this->numbering->entry($code);
         if (null === $entry) {
             $this->unknownNumber($phrase);
 
@@ -73,11 +73,11 @@ final readonly class StrikeResolver
     private function unknownNumber(StrikePhrase $phrase): void
     {
         [$number, $code, $letters] = [$phrase->number, $phrase->code(), $phrase->letters()];
-        $codes = array_map(strval(...), array_keys($this->scheme->entries));
+        $codes = array_map(strval(...), array_keys($this->numbering->entries));
         $near = array_values(array_filter($codes, static fn (string $known): bool => \strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known)));
         if (ctype_digit($code) && \strlen($code) > 1 && \strlen($code) < 8 && '' === $letters) {
             $single = str_split($code);
-            if ([] === array_filter($single, fn (string $digit): bool => null === $this->scheme->entry($digit))) {
+            if ([] === array_filter($single, fn (string $digit): bool => null === $this->numbering->entry($digit))) {
                 array_unshift($near, implode('-', $single));
             }
         }
@@ -88,7 +88,7 @@ final readonly class StrikeResolver
         }
         $first = $codes[0] ?? '';
         $last = [] === $codes ? '' : $codes[\count($codes) - 1];
-        $this->diagnostics->problem($phrase->head, \sprintf('There is no number %s in %s numbering.', Diagnostics::excerpt($code), $this->scheme->name), \sprintf('one of its numbers, %s to %s', $first, $last), \array_slice($near, 0, 4));
+        $this->diagnostics->problem($phrase->head, \sprintf('There is no number %s in %s numbering.', Diagnostics::excerpt($code), $this->numbering->name), \sprintf('one of its numbers, %s to %s', $first, $last), \array_slice($near, 0, 4));
     }
 
     /** @param list<Item> $before */

@@ -6,7 +6,7 @@ namespace Periplus\Core\Notation;
 
 enum TokenKind
 {
-    /** A number of a scheme, with its letters: 3b, 14h, K4. */
+    /** A number of a numbering, with its letters: 3b, 14h, K4. */
     case Number;
     case Word;
     /** Separates phrases: a comma or the like. Blanks and hyphens leave no token. */

@@ -9,10 +9,10 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Stance;
 
-/** Writes a chain in the numbers of a scheme. What it writes, the reader reads back to the same chain. */
+/** Writes a chain in the numbers of a numbering. What it writes, the reader reads back to the same chain. */
 final readonly class Writer
 {
-    public function __construct(private Scheme $scheme)
+    public function __construct(private Numbering $numbering)
     {
     }
 
@@ -37,10 +37,10 @@ final readonly class Writer
         return $item->accept(new ItemNumbers($this, $running));
     }
 
-    /** The number with its target and nothing else, such as "3b"; null when the scheme has no number for it. */
+    /** The number with its target and nothing else, such as "3b"; null when the numbering has no number for it. */
     public function number(StrikeItem $item, Stance $running): ?string
     {
-        $entry = $this->scheme->numberOf($item->strike->family, $item->strike->role, $item->target, $running);
+        $entry = $this->numbering->numberOf($item->strike->family, $item->strike->role, $item->target, $running);
         if (null === $entry) {
             return null;
         }
@@ -49,9 +49,9 @@ final readonly class Writer
         return $entry->code.($item->target === $meant ? '' : $item->target->value);
     }
 
-    /** The number alone, without its target; null when the scheme has none for it. */
+    /** The number alone, without its target; null when the numbering has none for it. */
     public function code(StrikeItem $item, Stance $running): ?string
     {
-        return $this->scheme->numberOf($item->strike->family, $item->strike->role, $item->target, $running)?->code;
+        return $this->numbering->numberOf($item->strike->family, $item->strike->role, $item->target, $running)?->code;
     }
 }

@@ -39,10 +39,10 @@ final class AccountsTest extends ApiTestCase
     public function testARemovedAccountIsSignedOut(): void
     {
         $this->signIn('coach');
-        self::assertSame(200, $this->ask('GET', '/api/schemes')->status);
+        self::assertSame(200, $this->ask('GET', '/api/numberings')->status);
         $this->sql("DELETE FROM user WHERE email = 'coach@gym.example'");
 
-        self::assertSame(401, $this->ask('GET', '/api/schemes')->status);
+        self::assertSame(401, $this->ask('GET', '/api/numberings')->status);
     }
 
     public function testASessionLivesOverManyRequests(): void

@@ -21,13 +21,13 @@ final class CheckTest extends ApiTestCase
     public function testTakesEveryOption(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'stance' => 'southpaw', 'opponent' => 'southpaw', 'rules' => 'kickboxing', 'scheme' => 'hands', 'tempo' => 1.6, 'medium' => 'bag', 'group' => 'youth']);
+        $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'stance' => 'southpaw', 'opponent' => 'southpaw', 'rules' => 'kickboxing', 'numbering' => 'hands', 'tempo' => 1.6, 'medium' => 'bag', 'group' => 'youth']);
 
-        self::assertSame('2 1', $answer->body['notation'], 'In the hands scheme 1 is the left hand, which is a southpaw\'s rear hand.');
+        self::assertSame('2 1', $answer->body['notation'], 'In the hands numbering 1 is the left hand, which is a southpaw\'s rear hand.');
     }
 
     #[TestWith(['rules', 'wrestling'])]
-    #[TestWith(['scheme', 'roman'])]
+    #[TestWith(['numbering', 'roman'])]
     #[TestWith(['stance', 'square'])]
     #[TestWith(['opponent', 7])]
     #[TestWith(['tempo', 9])]

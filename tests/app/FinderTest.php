@@ -18,7 +18,7 @@ use Periplus\Core\Library\Search\Items;
 use Periplus\Core\Library\Search\Length;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Library\Sequence;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -44,7 +44,7 @@ final class FinderTest extends ApiTestCase
     public function testASearchFindsWhatLookingAtEachFinds(string $text): void
     {
         $sequences = $this->fill();
-        $clauses = (new SearchReader(Scheme::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
+        $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
         $wanted = array_keys(array_filter($sequences, static function (Sequence $sequence) use ($clauses): bool {
             foreach ($clauses as $clause) {
                 $holds = match (true) {
@@ -81,7 +81,7 @@ final class FinderTest extends ApiTestCase
     public function testPagesOfManyHitsAreThoseOfFew(string $text, string $sort, string $direction): void
     {
         $this->fill();
-        $clauses = (new SearchReader(Scheme::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
+        $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
         [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(Wishes::class), self::service(Turn::class)];
         $sorting = new Finder($connection, $wishes, $turn, \PHP_INT_MAX);
         $walking = new Finder($connection, $wishes, $turn, 3, 7);
@@ -121,11 +121,11 @@ final class FinderTest extends ApiTestCase
         self::assertSame(array_keys($wanted), array_keys($found));
     }
 
-    public function testDuplicatesAreFoundAcrossSchemesAndStances(): void
+    public function testDuplicatesAreFoundAcrossNumberingsAndStances(): void
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b exit']))->id();
-        $relations = fn (string $text, string $scheme, string $stance): array => array_column((array) $this->ask('POST', '/api/already-there', ['text' => $text, 'scheme' => $scheme, 'stance' => $stance])->body['matches'], 'relation', 'id');
+        $relations = fn (string $text, string $numbering, string $stance): array => array_column((array) $this->ask('POST', '/api/already-there', ['text' => $text, 'numbering' => $numbering, 'stance' => $stance])->body['matches'], 'relation', 'id');
 
         self::assertSame([$id => 'same'], $relations('1 2 7 exit', 'body-pairs', 'orthodox'));
         self::assertSame([$id => 'same'], $relations('jab, cross, right hook body, exit', 'six', 'southpaw'));

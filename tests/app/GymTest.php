@@ -18,21 +18,21 @@ final class GymTest extends ApiTestCase
     public function testAChainEnteredInOneNumberingIsReadInAnother(): void
     {
         $this->signIn('head');
-        self::assertSame(201, $this->scheme('saltworks-numbers', self::OURS, ['If-None-Match' => '*'])->status);
-        $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 exit', 'scheme' => 'saltworks-numbers']))->id();
+        self::assertSame(201, $this->numbering('saltworks-numbers', self::OURS, ['If-None-Match' => '*'])->status);
+        $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 exit', 'numbering' => 'saltworks-numbers']))->id();
 
         $this->signIn('coach');
         self::assertSame(['1 2 3b exit', '1 2 3b exit'], [$this->text($id), $this->listed()]);
-        self::assertSame(204, $this->ask('PUT', '/api/me/scheme', ['scheme' => 'saltworks-numbers'])->status);
-        self::assertSame('saltworks-numbers', $this->user()['scheme']);
+        self::assertSame(204, $this->ask('PUT', '/api/me/numbering', ['numbering' => 'saltworks-numbers'])->status);
+        self::assertSame('saltworks-numbers', $this->user()['numbering']);
         self::assertSame(['1 2 7 exit', '1 2 7 exit'], [$this->text($id), $this->listed()]);
         self::assertSame(1, $this->ask('GET', '/api/combinations?q=has+7')->body['total'], 'Searches are read in it, too.');
-        $check = $this->ask('POST', '/api/check', ['text' => '1 2 3b exit', 'scheme' => 'parity', 'readIn' => 'saltworks-numbers']);
+        $check = $this->ask('POST', '/api/check', ['text' => '1 2 3b exit', 'numbering' => 'parity', 'readIn' => 'saltworks-numbers']);
         self::assertSame(['1 2 7 exit', '1 2 3b exit'], [$check->body['text'], $check->body['notation']]);
 
-        $this->ask('PUT', '/api/me/scheme', ['scheme' => null]);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => null]);
         $this->signIn('head');
-        $this->ask('PUT', '/api/gym/scheme', ['scheme' => 'saltworks-numbers']);
+        $this->ask('PUT', '/api/gym/numbering', ['numbering' => 'saltworks-numbers']);
         $this->signIn('coach');
         self::assertSame('1 2 7 exit', $this->text($id), 'The numbering of the gym is that of whoever has chosen none.');
     }
@@ -40,16 +40,16 @@ final class GymTest extends ApiTestCase
     public function testAChangedNumberingChangesNoChain(): void
     {
         $this->signIn('head');
-        $this->scheme('ours', self::OURS, ['If-None-Match' => '*']);
-        $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 exit', 'scheme' => 'ours']))->id();
+        $this->numbering('ours', self::OURS, ['If-None-Match' => '*']);
+        $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 exit', 'numbering' => 'ours']))->id();
         $changed = self::OURS;
         $changed['numbers'][3]['number'] = 'B1';
-        self::assertSame(412, $this->scheme('ours', $changed, ['If-Match' => '"9"'])->status);
-        self::assertSame(409, $this->scheme('ours', $changed, ['If-None-Match' => '*'])->status);
-        self::assertSame(409, $this->scheme('parity', $changed, ['If-None-Match' => '*'])->status, 'Built-in ones stay.');
-        self::assertSame(2, $this->scheme('ours', $changed, ['If-Match' => '"1"'])->body['version']);
+        self::assertSame(412, $this->numbering('ours', $changed, ['If-Match' => '"9"'])->status);
+        self::assertSame(409, $this->numbering('ours', $changed, ['If-None-Match' => '*'])->status);
+        self::assertSame(409, $this->numbering('parity', $changed, ['If-None-Match' => '*'])->status, 'Built-in ones stay.');
+        self::assertSame(2, $this->numbering('ours', $changed, ['If-Match' => '"1"'])->body['version']);
 
-        $this->ask('PUT', '/api/me/scheme', ['scheme' => 'ours']);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => 'ours']);
         $this->signIn('head');
         $read = $this->ask('GET', "/api/combinations/$id")->body;
         self::assertSame(['1 2 B1 exit', '1 2 3b exit', 1], [$read['text'], $read['notation'], $read['version']]);
@@ -60,7 +60,7 @@ final class GymTest extends ApiTestCase
         $this->signIn('head');
         $this->ask('POST', '/api/combinations', self::combination());
         $this->ask('POST', '/api/combinations', self::combination(['name' => 'Plain', 'text' => '1 2']));
-        $preview = $this->ask('POST', '/api/schemes/preview', [...self::OURS, 'comparedWith' => 'parity'])->body;
+        $preview = $this->ask('POST', '/api/numberings/preview', [...self::OURS, 'comparedWith' => 'parity'])->body;
         self::assertSame([1, 2, []], [$preview['changed'], $preview['lookedAt'], $preview['problems']]);
         self::assertSame([['1 2 3b exit', '1 2 7 exit'], ['1 2', '1 2']], array_map(null, array_column((array) $preview['samples'], 'before'), array_column((array) $preview['samples'], 'after')));
         self::assertContains('lead uppercut', array_column((array) $preview['gaps'], 'strike'));
@@ -68,9 +68,9 @@ final class GymTest extends ApiTestCase
 
         $clash = self::OURS;
         $clash['numbers'][3]['number'] = '3';
-        $problems = (array) $this->ask('POST', '/api/schemes/preview', $clash)->body['problems'];
+        $problems = (array) $this->ask('POST', '/api/numberings/preview', $clash)->body['problems'];
         self::assertSame([3], array_column($problems, 'row'));
-        self::assertSame(422, $this->scheme('clash', $clash, ['If-None-Match' => '*'])->status);
+        self::assertSame(422, $this->numbering('clash', $clash, ['If-None-Match' => '*'])->status);
     }
 
     public function testAListIsTranslatedLineByLine(): void
@@ -128,7 +128,7 @@ final class GymTest extends ApiTestCase
         self::assertSame('wrong-password', $this->ask('PUT', '/api/me/password', ['current' => 'nonsense', 'new' => 'quite-another-one'])->type());
         self::assertSame(422, $this->ask('PUT', '/api/me/password', ['current' => self::PASSWORD, 'new' => 'short'])->status);
         self::assertSame(204, $this->ask('PUT', '/api/me/password', ['current' => self::PASSWORD, 'new' => 'quite-another-one'])->status);
-        self::assertSame(200, $this->ask('GET', '/api/schemes')->status, 'Whoever changes it stays signed in.');
+        self::assertSame(200, $this->ask('GET', '/api/numberings')->status, 'Whoever changes it stays signed in.');
         $this->signOut();
         self::assertSame(200, $this->ask('POST', '/api/session', ['email' => 'other@gym.example', 'password' => 'quite-another-one'])->status);
     }
@@ -152,9 +152,9 @@ final class GymTest extends ApiTestCase
     public function testWhoeverIsStoppedIsSignedOutAtOnce(): void
     {
         $this->signIn('coach');
-        self::assertSame(200, $this->ask('GET', '/api/schemes')->status);
+        self::assertSame(200, $this->ask('GET', '/api/numberings')->status);
         self::service(Connection::class)->executeStatement("UPDATE user SET active = 0 WHERE email = 'coach@gym.example'");
-        self::assertSame(401, $this->ask('GET', '/api/schemes')->status);
+        self::assertSame(401, $this->ask('GET', '/api/numberings')->status);
     }
 
     public function testEveryChangeIsRecorded(): void
@@ -163,7 +163,7 @@ final class GymTest extends ApiTestCase
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Renamed']), ['If-Match' => '"1"']);
         $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"2"']);
-        $this->scheme('ours', self::OURS, ['If-None-Match' => '*']);
+        $this->numbering('ours', self::OURS, ['If-None-Match' => '*']);
         $this->ask('POST', '/api/invitations', ['role' => 'coach']);
         $record = $this->ask('GET', '/api/record')->body;
 
@@ -179,9 +179,9 @@ final class GymTest extends ApiTestCase
      * @param array<string, mixed> $content
      * @param array<string, string> $headers
      */
-    private function scheme(string $id, array $content, array $headers): Answer
+    private function numbering(string $id, array $content, array $headers): Answer
     {
-        return $this->ask('PUT', "/api/schemes/$id", $content, $headers);
+        return $this->ask('PUT', "/api/numberings/$id", $content, $headers);
     }
 
     private function text(int $id): mixed

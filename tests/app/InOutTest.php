@@ -43,16 +43,16 @@ final class InOutTest extends ApiTestCase
     #[TestWith(['csv', 'parity'])]
     #[TestWith(['csv', 'hands'])]
     #[TestWith(['text', 'parity'])]
-    public function testWhatIsInUseComesBackFromTheOtherForms(string $format, string $scheme): void
+    public function testWhatIsInUseComesBackFromTheOtherForms(string $format, string $numbering): void
     {
         $this->library();
-        $this->ask('PUT', '/api/me/scheme', ['scheme' => $scheme]);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => $numbering]);
         $this->signIn('head');
         $file = $this->ask('GET', "/api/export.$format")->raw;
-        self::assertSame(['same' => 4], $this->read($format, $file, ['scheme' => $scheme]));
+        self::assertSame(['same' => 4], $this->read($format, $file, ['numbering' => $numbering]));
         $chains = array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name');
         $this->clear();
-        $this->read($format, $file, ['scheme' => $scheme]);
+        $this->read($format, $file, ['numbering' => $numbering]);
         $this->apply();
 
         self::assertEquals('text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains, array_intersect_key(array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name'), 'text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains));

@@ -22,10 +22,10 @@ final class LibraryTest extends ApiTestCase
         self::assertSame($saved->body, $found->body);
     }
 
-    public function testASchemeIsOnlyAWayOfWriting(): void
+    public function testANumberingIsOnlyAWayOfWriting(): void
     {
         $this->signIn('head');
-        $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 K4', 'scheme' => 'body-pairs', 'rules' => 'kickboxing']));
+        $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 K4', 'numbering' => 'body-pairs', 'rules' => 'kickboxing']));
 
         self::assertSame('1 2 3b 14', $saved->body['notation']);
     }
@@ -142,7 +142,7 @@ final class LibraryTest extends ApiTestCase
         $this->signIn('second');
         $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'level' => 3]), ['If-Match' => '"1"']);
         $this->signIn('head');
-        $this->ask('PUT', '/api/me/scheme', ['scheme' => 'body-pairs']);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => 'body-pairs']);
         $stale = $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Mine']), ['If-Match' => '"1"']);
 
         self::assertSame([412, 'changed-meanwhile', ['chain', 'level']], [$stale->status, $stale->type(), $stale->body['changed']]);

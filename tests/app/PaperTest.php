@@ -70,7 +70,7 @@ final class PaperTest extends ApiTestCase
         $this->library();
         $id = array_column((array) $this->ask('GET', '/api/combinations?q=has+3b')->body['combinations'], 'id')[0] ?? 0;
         self::assertIsInt($id);
-        $this->ask('PUT', '/api/me/scheme', ['scheme' => 'body-pairs']);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => 'body-pairs']);
         $card = self::flat(self::read('pdftotext -raw', $this->ask('GET', "/api/combinations/$id/card.pdf")->raw));
 
         self::assertStringContainsString('1 2 7 step-out exit', $card);

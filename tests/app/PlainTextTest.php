@@ -80,7 +80,7 @@ final class PlainTextTest extends ApiTestCase
     public static function fields(): iterable
     {
         yield 'a view' => ['POST /api/views', '{"name":"a\u000bb","address":"q=1"}', '/api/views'];
-        yield 'a numbering' => ['PUT /api/schemes/ours', '{"name":"a\u000bb","numbers":[{"number":"1","family":"straight","position":"lead"}]}', '/api/schemes'];
+        yield 'a numbering' => ['PUT /api/numberings/ours', '{"name":"a\u000bb","numbers":[{"number":"1","family":"straight","position":"lead"}]}', '/api/numberings'];
         yield 'a link' => ['POST /api/invitations', '{"role":"coach","meantFor":"a\u000bb"}', '/api/invitations'];
         yield 'a proposal' => ['POST /api/proposals', '{"kind":"new","remark":"a\u000bb","content":{"name":"x","text":"1 1 2"}}', '/api/proposals/{id}'];
     }

@@ -26,7 +26,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/rechecks/{id}' => [401, 403, 404],
         'POST /api/rechecks/{id}/advance' => [401, 403, 404],
         'POST /api/rechecks/{id}/save' => [401, 403, 404],
-        'GET /api/schemes' => [401, 200, 200],
+        'GET /api/numberings' => [401, 200, 200],
         'GET /api/combinations' => [401, 200, 200],
         'POST /api/combinations' => [401, 403, 409],
         'GET /api/combinations/{id}' => [401, 200, 200],
@@ -58,10 +58,10 @@ final class RolesTest extends ApiTestCase
         'GET /api/views' => [401, 200, 200],
         'POST /api/views' => [401, 204, 204],
         'DELETE /api/views/{id}' => [401, 404, 404],
-        'POST /api/schemes/preview' => [401, 200, 200],
-        'PUT /api/schemes/{id}' => [401, 403, 201],
-        'PUT /api/gym/scheme' => [401, 403, 204],
-        'PUT /api/me/scheme' => [401, 204, 204],
+        'POST /api/numberings/preview' => [401, 200, 200],
+        'PUT /api/numberings/{id}' => [401, 403, 201],
+        'PUT /api/gym/numbering' => [401, 403, 204],
+        'PUT /api/me/numbering' => [401, 204, 204],
         'PUT /api/me/password' => [401, 204, 204],
         'POST /api/translate' => [401, 200, 200],
         'GET /api/coaches' => [401, 403, 200],
@@ -107,11 +107,11 @@ final class RolesTest extends ApiTestCase
                 $number = match (true) {
                     str_contains($path, 'rechecks'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations') => '999999',
                     str_contains($path, 'proposals') => (string) $proposal,
-                    str_contains($path, 'schemes') => 'ours',
+                    str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
                 $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json']);
-                $headers = 'PUT /api/schemes/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
+                $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
                 $answer = $this->ask($method, $address, self::body($method, $path), $headers);
                 self::assertSame($statuses[$column], $answer->status, \sprintf('%s as %s: %s', $route, $name, $answer->raw));
             }
@@ -131,8 +131,8 @@ final class RolesTest extends ApiTestCase
             '/api/proposals/{id}' === $path => ['content' => self::combination(['text' => '1 1 1'])],
             str_starts_with($path, '/api/proposals/{id}/') => ['remark' => 'Look again.', 'against' => 1],
             '/api/views' === $path => ['name' => 'Mine', 'address' => 'q=liver'],
-            '/api/schemes/preview' === $path, '/api/schemes/{id}' === $path => ['name' => 'Ours', 'numbers' => [['number' => '1', 'family' => 'straight', 'position' => 'lead']]],
-            '/api/gym/scheme' === $path, '/api/me/scheme' === $path => ['scheme' => 'six'],
+            '/api/numberings/preview' === $path, '/api/numberings/{id}' === $path => ['name' => 'Ours', 'numbers' => [['number' => '1', 'family' => 'straight', 'position' => 'lead']]],
+            '/api/gym/numbering' === $path, '/api/me/numbering' === $path => ['numbering' => 'six'],
             '/api/me/password' === $path => ['current' => self::PASSWORD, 'new' => 'another-long-word'],
             '/api/coaches/{id}' === $path, '/api/invitations' === $path => ['role' => 'coach'],
             '/api/invitations/look' === $path => ['token' => 'made-up'],

@@ -117,7 +117,7 @@ final class SearchTest extends ApiTestCase
     public function testNumbersAreThoseOfWhoeverAsks(): void
     {
         $this->library();
-        $this->ask('PUT', '/api/me/scheme', ['scheme' => 'body-pairs']);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => 'body-pairs']);
         $answer = $this->ask('GET', '/api/combinations?q=has+7');
 
         self::assertSame(['Anchor'], array_column((array) $answer->body['combinations'], 'name'));

@@ -22,7 +22,7 @@ final class SuggestTest extends ApiTestCase
     public function testMendsAreWrittenInTheAskedNumberingAndStance(): void
     {
         $this->signIn('coach');
-        $mends = self::rows($this->ask('POST', '/api/mends', ['text' => '2 1 1', 'scheme' => 'hands', 'stance' => 'southpaw'])->body['mends']);
+        $mends = self::rows($this->ask('POST', '/api/mends', ['text' => '2 1 1', 'numbering' => 'hands', 'stance' => 'southpaw'])->body['mends']);
 
         self::assertSame('2 1 slip-rear 1', $mends[0]['text']);
         self::assertSame('1 2 slip-rear 2', $mends[0]['notation']);

@@ -15,8 +15,8 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\Assert;
@@ -24,9 +24,9 @@ use PHPUnit\Framework\Assert;
 /** Chains for tests: read from a text, or generated over everything the catalogue holds. */
 final class Chains
 {
-    public static function read(string $text, Stance $stance = Stance::Orthodox, string $scheme = 'parity'): Chain
+    public static function read(string $text, Stance $stance = Stance::Orthodox, string $numbering = 'parity'): Chain
     {
-        $reading = Reader::builtIn()->read($text, Scheme::named($scheme), $stance);
+        $reading = Reader::builtIn()->read($text, Numbering::named($numbering), $stance);
         Assert::assertNotNull($reading->chain, \sprintf('"%s" cannot be read: %s', $text, $reading->problems[0]->message ?? ''));
 
         return $reading->chain;

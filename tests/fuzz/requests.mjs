@@ -133,7 +133,7 @@ function fitting(schema, name, depth = 0) {
       if (/text|chain|notation/.test(name)) {
         return any(CHAINS);
       }
-      if (/scheme|readIn|from|to/.test(name)) {
+      if (/numbering|readIn|from|to/.test(name)) {
         return any(["parity", "six", "hands", "body-pairs", "ours", "none"]);
       }
       if (name === "content") {

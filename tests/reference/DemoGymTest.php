@@ -8,8 +8,8 @@ use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
@@ -37,16 +37,16 @@ final class DemoGymTest extends TestCase
     public function testNumbersWordsAndStancesAgree(array $row): void
     {
         $stance = Stance::from($row['stance'] ?? 'orthodox');
-        $reading = Reader::builtIn()->read($row['chain'], Scheme::named('parity'), $stance);
+        $reading = Reader::builtIn()->read($row['chain'], Numbering::named('parity'), $stance);
         self::assertNotNull($reading->chain);
         $voice = new Voice($reading->chain, $stance);
         $same = Fingerprint::of($voice->chain)->withEffort;
         foreach ([$voice, $voice->mirror(), $voice->mirror()->mirror()] as $spoken) {
-            foreach (Scheme::builtIn() as $scheme) {
-                self::assertSame($same, self::fingerprint((new Writer($scheme))->write($spoken), $scheme, $spoken->stance));
+            foreach (Numbering::builtIn() as $numbering) {
+                self::assertSame($same, self::fingerprint((new Writer($numbering))->write($spoken), $numbering, $spoken->stance));
             }
-            self::assertSame($same, self::fingerprint(Words::byRole()->write($spoken), Scheme::named('six'), $spoken->stance));
-            self::assertSame($same, self::fingerprint(Words::bySide()->write($spoken), Scheme::named('six'), $spoken->stance));
+            self::assertSame($same, self::fingerprint(Words::byRole()->write($spoken), Numbering::named('six'), $spoken->stance));
+            self::assertSame($same, self::fingerprint(Words::bySide()->write($spoken), Numbering::named('six'), $spoken->stance));
         }
     }
 
@@ -113,9 +113,9 @@ final class DemoGymTest extends TestCase
         return $unique;
     }
 
-    private static function fingerprint(string $text, Scheme $scheme, Stance $stance): string
+    private static function fingerprint(string $text, Numbering $numbering, Stance $stance): string
     {
-        $chain = Reader::builtIn()->read($text, $scheme, $stance)->chain;
+        $chain = Reader::builtIn()->read($text, $numbering, $stance)->chain;
         self::assertNotNull($chain, $text);
 
         return Fingerprint::of($chain)->withEffort;

@@ -9,8 +9,8 @@ use Periplus\Core\Combination\Meeting;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
@@ -50,9 +50,9 @@ final class FactsOfTheTradeTest extends TestCase
     public function testTheFirstSixNumbersAreEverywhereTheSame(): void
     {
         $expected = ['jab', 'cross', 'lead-hook', 'rear-hook', 'lead-uppercut', 'rear-uppercut'];
-        foreach (array_keys(Scheme::builtIn()) as $scheme) {
-            $strikes = Chains::read('1 2 3 4 5 6', Stance::Orthodox, $scheme)->strikes();
-            self::assertSame($expected, array_values(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)), $scheme);
+        foreach (array_keys(Numbering::builtIn()) as $numbering) {
+            $strikes = Chains::read('1 2 3 4 5 6', Stance::Orthodox, $numbering)->strikes();
+            self::assertSame($expected, array_values(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)), $numbering);
         }
     }
 
@@ -76,7 +76,7 @@ final class FactsOfTheTradeTest extends TestCase
     public function testPlacesCountUnicodeCharacters(): void
     {
         $text = '1 🥊é crss';
-        $problems = Reader::builtIn()->read($text, Scheme::named('parity'), Stance::Orthodox)->problems;
+        $problems = Reader::builtIn()->read($text, Numbering::named('parity'), Stance::Orthodox)->problems;
         $last = $problems[\count($problems) - 1];
         $iterator = \IntlBreakIterator::createCodePointInstance();
         $iterator->setText($text);

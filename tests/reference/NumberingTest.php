@@ -7,7 +7,7 @@ namespace Periplus\Tests\Reference;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Target;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 
-/** Every number of the built-in schemes, against a table written by hand. Common practice, no source. */
+/** Every number of the built-in numberings, against a table written by hand. Common practice, no source. */
 final class NumberingTest extends TestCase
 {
     public function testEveryStrikeHasTheNumberItIsKnownBy(): void
@@ -34,11 +34,11 @@ final class NumberingTest extends TestCase
     public function testEveryNumberIsReadAsThatStrike(): void
     {
         foreach (self::rows() as [$id, $parity, $bodyPairs, $orthodox, $southpaw]) {
-            foreach ([['parity', $parity, Stance::Orthodox], ['body-pairs', $bodyPairs, Stance::Southpaw], ['hands', $orthodox, Stance::Orthodox], ['hands', $southpaw, Stance::Southpaw]] as [$scheme, $number, $stance]) {
+            foreach ([['parity', $parity, Stance::Orthodox], ['body-pairs', $bodyPairs, Stance::Southpaw], ['hands', $orthodox, Stance::Orthodox], ['hands', $southpaw, Stance::Southpaw]] as [$numbering, $number, $stance]) {
                 if ('-' !== $number) {
-                    $item = Chains::read($number, $stance, $scheme)->items[0];
+                    $item = Chains::read($number, $stance, $numbering)->items[0];
                     self::assertInstanceOf(StrikeItem::class, $item);
-                    self::assertSame($id, $item->strike->id, $scheme.' '.$number);
+                    self::assertSame($id, $item->strike->id, $numbering.' '.$number);
                 }
             }
         }
@@ -46,10 +46,10 @@ final class NumberingTest extends TestCase
 
     public function testOddIsLeadAndEvenIsRear(): void
     {
-        foreach (Scheme::named('parity')->entries as $code => $entry) {
+        foreach (Numbering::named('parity')->entries as $code => $entry) {
             self::assertSame(1 === (int) $code % 2 ? 'lead' : (0 === (int) $code % 2 ? 'rear' : ''), $entry->position->value, (string) $code);
         }
-        foreach (Scheme::named('hands')->entries as $code => $entry) {
+        foreach (Numbering::named('hands')->entries as $code => $entry) {
             if (!\in_array((int) $code, [17, 18, 19, 20], true)) {
                 self::assertSame(1 === (int) $code % 2 ? 'left' : 'right', $entry->position->value, (string) $code);
             }
@@ -58,17 +58,17 @@ final class NumberingTest extends TestCase
 
     public function testTheHooksToTheBodyAreANumberOfTheirOwnInBodyPairs(): void
     {
-        $write = static fn (string $text): string => (new Writer(Scheme::named('body-pairs')))->write(Chains::voice($text));
+        $write = static fn (string $text): string => (new Writer(Numbering::named('body-pairs')))->write(Chains::voice($text));
 
         self::assertSame('7 8 3 4', $write('3b 4b 3 4'));
         self::assertSame('(7!) 1', $write('(3b!) 1'));
         self::assertSame('1, lead overhand, 2', $write('1 9 2'), 'What has no number is written in words.');
     }
 
-    private static function written(string $id, string $scheme, Stance $stance): string
+    private static function written(string $id, string $numbering, Stance $stance): string
     {
         $strike = Catalogue::builtIn()->strike($id);
-        $text = (new Writer(Scheme::named($scheme)))->write(new Voice(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance));
+        $text = (new Writer(Numbering::named($numbering)))->write(new Voice(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance));
 
         return $text === $strike->name && 1 !== preg_match('/\d/', $text) ? '-' : $text;
     }

@@ -9,7 +9,7 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Library\Search\Items;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Library\Sequence;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -37,7 +37,7 @@ final class SpokenTest extends TestCase
     {
         $stance = Stance::from($stance);
 
-        self::assertSame($canonical, (new Writer(Scheme::named('parity')))->write(new Voice(Chains::read($said, $stance), $stance)));
+        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(new Voice(Chains::read($said, $stance), $stance)));
     }
 
     /** What a coach says finds what it is read as, and says more than its beginning does. */
@@ -45,7 +45,7 @@ final class SpokenTest extends TestCase
     public function testWhatACoachSaysIsFound(string $said, string $canonical, string $stance): void
     {
         // A comma ends a wish of a search.
-        $search = (new SearchReader(Scheme::named('parity'), Catalogue::builtIn()))->read('from '.$stance.' starts '.str_replace(',', '', $said));
+        $search = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read('from '.$stance.' starts '.str_replace(',', '', $said));
         self::assertSame([], $search->problems);
         self::assertCount(2, $search->clauses);
         $clause = $search->clauses[1];

@@ -3,7 +3,7 @@ import { cleanup, fireEvent, render, renderHook, screen, waitFor } from "@testin
 import { App } from "antd";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { type Check, type CheckRequest, isAway, type Schemes } from "../../web/src/api/client";
+import { type Check, type CheckRequest, isAway, type Numberings } from "../../web/src/api/client";
 import { isReachable, noteConnection } from "../../web/src/api/connection";
 import { TouchPad } from "../../web/src/bench/TouchPad";
 import { useCheck } from "../../web/src/check/useCheck";
@@ -152,7 +152,7 @@ const number = (of: string, limb: string, family: string, more = {}) => ({
 });
 const SCHEMES = {
   ofGym: "parity",
-  schemes: [
+  numberings: [
     {
       id: "parity",
       name: "Parity",
@@ -170,13 +170,13 @@ const SCHEMES = {
     { id: "step-out", words: "step out", kind: "footwork" },
     { id: "clinch", words: "clinch", kind: "contact" },
   ],
-} as unknown as Schemes;
+} as unknown as Numberings;
 
 async function pad() {
   const onPress = vi.fn();
   render(
     <Around>
-      <TouchPad scheme="parity" stance="orthodox" onPress={onPress} />
+      <TouchPad numbering="parity" stance="orthodox" onPress={onPress} />
     </Around>,
   );
   await waitFor(() => expect(asked.length).toBe(1));

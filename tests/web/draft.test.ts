@@ -7,7 +7,7 @@ const drafts: fc.Arbitrary<Draft> = fc.record({
   text: fc.string({ minLength: 1 }),
   stance: fc.constantFrom("orthodox" as const, "southpaw" as const),
   rules: fc.constantFrom("boxing" as const, "kickboxing" as const, "all-limbs" as const),
-  scheme: fc.constantFrom("parity", "body-pairs", "six", "hands", "own-3"),
+  numbering: fc.constantFrom("parity", "body-pairs", "six", "hands", "own-3"),
   name: fc.string(),
   themes: fc.array(fc.string(), { maxLength: 3 }),
   level: fc.constantFrom(null, 1, 2, 3),
@@ -49,14 +49,14 @@ test("a link says what it means on another coach's bench, and what it takes the 
     fc.property(drafts, drafts, stored, (theirs, linked, stored) => {
       fc.pre(theirs.text !== linked.text);
       keep("12", theirs);
-      const { text, stance, rules, scheme } = linked;
+      const { text, stance, rules, numbering } = linked;
       expect(recall("12", new URLSearchParams(addressOf(linked)), stored)).toEqual({
         now: {
           ...(stored ?? EMPTY),
           text,
           stance,
           rules,
-          scheme,
+          numbering,
           basedOn: stored?.basedOn ? (linked.basedOn ?? stored.basedOn) : null,
         },
         before: theirs,

@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Generate;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Report;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
@@ -29,11 +29,11 @@ final readonly class HarvestDocument
      *
      * @return array<string, mixed>
      */
-    public function of(Wishes $wishes, Stance $stance, Scheme $scheme, array $known = []): array
+    public function of(Wishes $wishes, Stance $stance, Numbering $numbering, array $known = []): array
     {
         $harvest = $this->generator->harvest($wishes, $known);
-        $writer = new Writer($scheme);
-        $parity = new Writer(Scheme::named('parity'));
+        $writer = new Writer($numbering);
+        $parity = new Writer(Numbering::named('parity'));
 
         return [
             'chains' => array_map(static function (Report $report) use ($stance, $writer, $parity, $wishes): array {

@@ -11,8 +11,8 @@ use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Report;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Writer;
 
 /** From a text to its mends as one JSON-ready array; docs/formats/suggest.md describes every key. */
@@ -34,15 +34,15 @@ final readonly class MendDocument
     /** @return array<string, mixed> nothing in it when the text cannot be read */
     public function of(string $text, CheckOptions $options): array
     {
-        $scheme = $options->scheme();
+        $numbering = $options->numbering();
         $circumstances = $options->circumstances();
-        $chain = $this->reader->read($text, $scheme, $options->stance)->chain;
+        $chain = $this->reader->read($text, $numbering, $options->stance)->chain;
         if (null === $chain) {
             return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
         }
         $report = $this->check->run(new Voice($chain, $options->stance), $circumstances);
         $mends = $this->mender->mends($report, $circumstances);
-        $show = fn (Mend $mend): array => $this->mend($mend, $report, $scheme);
+        $show = fn (Mend $mend): array => $this->mend($mend, $report, $numbering);
 
         return [
             'verdict' => $report->verdict->value,
@@ -62,15 +62,15 @@ final readonly class MendDocument
     }
 
     /** @return array<string, mixed> */
-    private function mend(Mend $mend, Report $before, Scheme $scheme): array
+    private function mend(Mend $mend, Report $before, Numbering $numbering): array
     {
         $voice = new Voice($mend->chain, $before->voice->stance);
 
         return [
             'words' => implode(', and ', array_map(static fn (Edit $edit): string => self::words($edit, $before->voice->chain), $mend->edits)),
             'edits' => array_map(static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at], $mend->edits),
-            'text' => (new Writer($scheme))->write($voice),
-            'notation' => (new Writer(Scheme::named('parity')))->write($voice),
+            'text' => (new Writer($numbering))->write($voice),
+            'notation' => (new Writer(Numbering::named('parity')))->write($voice),
             'verdict' => $mend->verdict()->value,
             'lengthMs' => (int) round($mend->report->ledger->length()),
             'waitMs' => (int) round($mend->report->ledger->waiting()),

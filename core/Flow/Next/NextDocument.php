@@ -32,8 +32,8 @@ final readonly class NextDocument
      */
     public function of(string $text, CheckOptions $options, ?int $after = null): array
     {
-        $scheme = $options->scheme();
-        $chain = '' === trim($text) ? null : $this->reader->read($text, $scheme, $options->stance)->chain;
+        $numbering = $options->numbering();
+        $chain = '' === trim($text) ? null : $this->reader->read($text, $numbering, $options->stance)->chain;
         if (null === $chain && '' !== trim($text)) {
             return ['after' => null, 'next' => []];
         }
@@ -41,7 +41,7 @@ final readonly class NextDocument
         $place = min($after ?? $count - 1, $count - 1);
         $items = null === $chain ? [] : \array_slice($chain->items, 0, $place + 1);
         $stance = $this->stance($chain, $options->stance, $place);
-        $writer = new Writer($scheme);
+        $writer = new Writer($numbering);
 
         return [
             'after' => $place < 0 ? null : $place,

@@ -7,8 +7,8 @@ namespace Periplus\Core\Library\Search;
 use Periplus\Core\Combination\Meeting;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
@@ -42,9 +42,9 @@ final readonly class SearchReader
 
     private TermReader $terms;
 
-    public function __construct(private Scheme $scheme, Catalogue $catalogue)
+    public function __construct(private Numbering $numbering, Catalogue $catalogue)
     {
-        $this->terms = new TermReader($scheme, $catalogue);
+        $this->terms = new TermReader($numbering, $catalogue);
     }
 
     public function read(string $text): Search

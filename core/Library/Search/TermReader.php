@@ -9,8 +9,8 @@ use Periplus\Core\Library\Sequence;
 use Periplus\Core\Notation\Diagnostics;
 use Periplus\Core\Notation\Lexer;
 use Periplus\Core\Notation\MovePhraseParser;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\StrikePhrase;
 use Periplus\Core\Notation\StrikePhraseParser;
 use Periplus\Core\Notation\TokenKind;
@@ -43,7 +43,7 @@ final readonly class TermReader
     private StrikePhraseParser $strikes;
     private MovePhraseParser $moves;
 
-    public function __construct(private Scheme $scheme, private Catalogue $catalogue)
+    public function __construct(private Numbering $numbering, private Catalogue $catalogue)
     {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary, self::LIMBS + self::ANY);
@@ -164,7 +164,7 @@ final readonly class TermReader
     /** @return array{list<Strike>, Target|null, string} the strikes, their target where it matters, and how it is said */
     private function numbered(StrikePhrase $phrase, Stance $running): array
     {
-        $entry = $this->scheme->entry($phrase->code());
+        $entry = $this->numbering->entry($phrase->code());
         $strike = null === $entry ? null : $this->catalogue->inFamily($entry->family, $entry->role($running));
         $letters = $phrase->letters();
         $target = '' === $letters ? $entry?->target : Target::tryFrom(strtolower($letters));

@@ -14,7 +14,7 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Combination\Voice;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
@@ -107,7 +107,7 @@ final class MirrorTest extends TestCase
     {
         $carried = (new Carrier(Catalogue::builtIn()))->carry(Chains::voice($from));
 
-        self::assertSame($to, (new Writer(Scheme::named('parity')))->write($carried->voice));
+        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($carried->voice));
         self::assertSame(null === $why ? [] : [$why], array_column($carried->replaced, 'message'));
     }
 

@@ -14,8 +14,8 @@ use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -38,7 +38,7 @@ final class CheckDocumentTest extends TestCase
         $validator = new Validator();
         $this->limitTo(40)->forAll(Chains::any())->then(static function (Chain $chain) use ($validator, $schema): void {
             foreach (Stance::cases() as $stance) {
-                $text = (new Writer(Scheme::named('parity')))->write(new Voice($chain, $stance));
+                $text = (new Writer(Numbering::named('parity')))->write(new Voice($chain, $stance));
                 $document = CheckDocument::builtIn()->of(mb_substr($text, 0, Reader::LONGEST), new CheckOptions(stance: $stance));
                 $error = $validator->validate(json_decode(json_encode($document, \JSON_THROW_ON_ERROR)), $schema)->error();
                 self::assertNull($error, null === $error ? '' : print_r((new ErrorFormatter())->format($error), true));
@@ -49,7 +49,7 @@ final class CheckDocumentTest extends TestCase
     public function testPlacesPointIntoTheTextAndTheChain(): void
     {
         $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $text = (new Writer(Scheme::named('parity')))->write(new Voice($chain, Stance::Orthodox));
+            $text = (new Writer(Numbering::named('parity')))->write(new Voice($chain, Stance::Orthodox));
             $document = CheckDocument::builtIn()->of($text, new CheckOptions());
             if ([] !== $document['problems']) {
                 self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));
@@ -85,7 +85,7 @@ final class CheckDocumentTest extends TestCase
 
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
-        $first = CheckDocument::builtIn()->of('1 2 3b slip left 2', new CheckOptions(scheme: 'hands'));
+        $first = CheckDocument::builtIn()->of('1 2 3b slip left 2', new CheckOptions(numbering: 'hands'));
         self::assertIsArray($first['mirror']);
         self::assertIsArray($first['carry']);
         self::assertSame(['1 2 3b slip-lead 2', '2 1 4b slip-lead 1', 'southpaw'], [$first['mirror']['notation'], $first['mirror']['text'], $first['mirror']['stance']]);
@@ -98,9 +98,9 @@ final class CheckDocumentTest extends TestCase
         self::assertSame($first['fingerprint'], $second['fingerprint']);
     }
 
-    public function testTheOfferIsWrittenInTheAskedScheme(): void
+    public function testTheOfferIsWrittenInTheAskedNumbering(): void
     {
-        $document = CheckDocument::builtIn()->of('1 7', new CheckOptions(scheme: 'body-pairs'));
+        $document = CheckDocument::builtIn()->of('1 7', new CheckOptions(numbering: 'body-pairs'));
         self::assertIsArray($document['mirror']);
         self::assertIsArray($document['mirror']['caveats']);
 
@@ -116,12 +116,12 @@ final class CheckDocumentTest extends TestCase
     }
 
     #[TestWith(['judo', 'parity', 'There are no house rules "judo"'])]
-    #[TestWith(['boxing', 'roman', 'There is no scheme "roman"'])]
-    public function testOptionsThatAreNotToBeHad(string $rules, string $scheme, string $sentence): void
+    #[TestWith(['boxing', 'roman', 'There is no numbering "roman"'])]
+    public function testOptionsThatAreNotToBeHad(string $rules, string $numbering, string $sentence): void
     {
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);
-        CheckDocument::builtIn()->of('1 2', new CheckOptions(rules: $rules, scheme: $scheme));
+        CheckDocument::builtIn()->of('1 2', new CheckOptions(rules: $rules, numbering: $numbering));
     }
 
     #[TestWith([0.49])]

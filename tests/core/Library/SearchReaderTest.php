@@ -13,7 +13,7 @@ use Periplus\Core\Library\Search\Search;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Library\Search\Words;
 use Periplus\Core\Library\Sequence;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -148,8 +148,8 @@ final class SearchReaderTest extends TestCase
         }
     }
 
-    private static function read(string $text, string $scheme = 'parity'): Search
+    private static function read(string $text, string $numbering = 'parity'): Search
     {
-        return (new SearchReader(Scheme::named($scheme), Catalogue::builtIn()))->read($text);
+        return (new SearchReader(Numbering::named($numbering), Catalogue::builtIn()))->read($text);
     }
 }

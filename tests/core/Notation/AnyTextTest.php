@@ -10,8 +10,8 @@ use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\TestCase;
@@ -27,9 +27,9 @@ final class AnyTextTest extends TestCase
     {
         $this->limitTo(400)->forAll(Generators::seq(Generators::elements(self::PIECES)))->then(function (array $pieces): void {
             $text = implode('', array_filter($pieces, is_string(...)));
-            foreach (Scheme::builtIn() as $scheme) {
+            foreach (Numbering::builtIn() as $numbering) {
                 foreach (Stance::cases() as $stance) {
-                    $this->answers($text, $scheme, $stance);
+                    $this->answers($text, $numbering, $stance);
                 }
             }
         });
@@ -38,27 +38,27 @@ final class AnyTextTest extends TestCase
     public function testAnyBytesAtAll(): void
     {
         $this->limitTo(200)->forAll(Generators::string())->then(function (string $bytes): void {
-            $this->answers($bytes, Scheme::named('parity'), Stance::Orthodox);
-            $this->answers('1 2 '.$bytes.' 3', Scheme::named('parity'), Stance::Southpaw);
+            $this->answers($bytes, Numbering::named('parity'), Stance::Orthodox);
+            $this->answers('1 2 '.$bytes.' 3', Numbering::named('parity'), Stance::Southpaw);
         });
     }
 
-    private function answers(string $text, Scheme $scheme, Stance $stance): void
+    private function answers(string $text, Numbering $numbering, Stance $stance): void
     {
-        $reading = Reader::builtIn()->read($text, $scheme, $stance);
+        $reading = Reader::builtIn()->read($text, $numbering, $stance);
         $length = mb_strlen($text);
         self::assertSame(null === $reading->chain, [] !== $reading->problems);
         foreach ([...$reading->problems, ...$reading->notes] as $remark) {
             self::assertGreaterThanOrEqual(0, $remark->at);
             self::assertLessThanOrEqual($length, $remark->at + $remark->length, $text);
         }
-        self::assertNotFalse(json_encode(CheckDocument::builtIn()->of($text, new CheckOptions(stance: $stance, scheme: $scheme->id)), \JSON_INVALID_UTF8_SUBSTITUTE));
+        self::assertNotFalse(json_encode(CheckDocument::builtIn()->of($text, new CheckOptions(stance: $stance, numbering: $numbering->id)), \JSON_INVALID_UTF8_SUBSTITUTE));
         if (null === $reading->chain) {
             return;
         }
         self::assertCount(\count($reading->chain), $reading->spans);
-        $written = (new Writer($scheme))->write(new Voice($reading->chain, $stance));
-        $again = Reader::builtIn()->read($written, $scheme, $stance)->chain;
+        $written = (new Writer($numbering))->write(new Voice($reading->chain, $stance));
+        $again = Reader::builtIn()->read($written, $numbering, $stance)->chain;
         if (mb_strlen($written) <= Reader::LONGEST) {
             self::assertNotNull($again, $written);
             self::assertSame(Fingerprint::of($reading->chain)->withEffort, Fingerprint::of($again)->withEffort, $text);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Notation;
 
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -94,7 +94,7 @@ final class ProblemsTest extends TestCase
         yield 'right to left' => ['لكمة مستقيمة'];
         yield 'figures of another script' => ['١ ٢ ٣'];
         yield 'wide figures' => ['１ ２'];
-        yield 'a number of no scheme' => ['x999999'];
+        yield 'a number of no numbering' => ['x999999'];
         yield 'a number beyond all bounds' => [str_repeat('9', 390)];
         yield 'a count beyond all bounds' => ['[1]x'.str_repeat('9', 300)];
         yield 'not UTF-8' => ["1 2 \xc3\x28"];
@@ -122,7 +122,7 @@ final class ProblemsTest extends TestCase
     /** @return list<Problem> */
     private static function read(string $text): array
     {
-        $reading = Reader::builtIn()->read($text, Scheme::named('parity'), Stance::Orthodox);
+        $reading = Reader::builtIn()->read($text, Numbering::named('parity'), Stance::Orthodox);
         self::assertSame([] === $reading->problems, null !== $reading->chain);
 
         return $reading->problems;

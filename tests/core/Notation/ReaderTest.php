@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Notation;
 
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
@@ -70,23 +70,23 @@ final class ReaderTest extends TestCase
     #[DataProvider('texts')]
     public function testReadsNumbersAndWordsInAnyMix(string $text, string $canonical): void
     {
-        self::assertSame($canonical, (new Writer(Scheme::named('parity')))->write(Chains::voice($text)));
+        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(Chains::voice($text)));
     }
 
     public function testLeftAndRightAreReadInTheRunningStance(): void
     {
-        self::assertSame('1 switch 2', (new Writer(Scheme::named('parity')))->write(Chains::voice('left jab, switch, left cross')));
-        self::assertSame('1 shift 4 slip-rear', (new Writer(Scheme::named('parity')))->write(Chains::voice('left jab, shift, left hook, slip left')));
-        self::assertSame('14> 3', (new Writer(Scheme::named('parity')))->write(Chains::voice('right round kick landing forward, right hook')));
-        self::assertSame('4b', (new Writer(Scheme::named('parity')))->write(Chains::voice('left hook body', Stance::Southpaw)));
+        self::assertSame('1 switch 2', (new Writer(Numbering::named('parity')))->write(Chains::voice('left jab, switch, left cross')));
+        self::assertSame('1 shift 4 slip-rear', (new Writer(Numbering::named('parity')))->write(Chains::voice('left jab, shift, left hook, slip left')));
+        self::assertSame('14> 3', (new Writer(Numbering::named('parity')))->write(Chains::voice('right round kick landing forward, right hook')));
+        self::assertSame('4b', (new Writer(Numbering::named('parity')))->write(Chains::voice('left hook body', Stance::Southpaw)));
     }
 
     public function testABareHookIsTheOppositeHandAndTheReaderSaysSo(): void
     {
-        $reading = Reader::builtIn()->read('jab cross hook uppercut', Scheme::named('parity'), Stance::Orthodox);
+        $reading = Reader::builtIn()->read('jab cross hook uppercut', Numbering::named('parity'), Stance::Orthodox);
 
         self::assertNotNull($reading->chain);
-        self::assertSame('1 2 3 6', (new Writer(Scheme::named('parity')))->write(new Voice($reading->chain, Stance::Orthodox)));
+        self::assertSame('1 2 3 6', (new Writer(Numbering::named('parity')))->write(new Voice($reading->chain, Stance::Orthodox)));
         self::assertSame(['"hook" is read as lead hook, opposite to the cross before it.', '"uppercut" is read as rear uppercut, opposite to the lead hook before it.'], array_column($reading->notes, 'message'));
         self::assertSame([10, 15], array_column($reading->notes, 'at'));
     }
@@ -94,7 +94,7 @@ final class ReaderTest extends TestCase
     public function testItemsKnowTheirPlaceInTheText(): void
     {
         $text = '1 (3b)  [2 +14h!]x2 slip left';
-        $reading = Reader::builtIn()->read($text, Scheme::named('parity'), Stance::Orthodox);
+        $reading = Reader::builtIn()->read($text, Numbering::named('parity'), Stance::Orthodox);
 
         self::assertSame(['1', '(3b)', '2', '+14h!', '2', '+14h!', 'slip left'], array_map(static fn ($span): string => mb_substr($text, $span->at, $span->length), $reading->spans));
     }
@@ -103,14 +103,14 @@ final class ReaderTest extends TestCase
     #[TestWith(['body-pairs', 'k4l n2 e1', 'rear round kick to the leg, rear knee, lead elbow'])]
     #[TestWith(['six', '1 2, rear low kick', 'jab, cross, rear round kick to the leg'])]
     #[TestWith(['hands', '1 2 3', 'jab, cross, lead hook'])]
-    public function testEachSchemeReadsItsOwnNumbers(string $scheme, string $text, string $words): void
+    public function testEachNumberingReadsItsOwnNumbers(string $numbering, string $text, string $words): void
     {
-        self::assertSame($words, Words::byRole()->write(new Voice(Chains::read($text, scheme: $scheme), Stance::Orthodox)));
+        self::assertSame($words, Words::byRole()->write(new Voice(Chains::read($text, numbering: $numbering), Stance::Orthodox)));
     }
 
-    public function testAHandBoundSchemeFollowsTheHandThroughStances(): void
+    public function testAHandBoundNumberingFollowsTheHandThroughStances(): void
     {
         self::assertSame('cross, jab', Words::byRole()->write(new Voice(Chains::read('1 2', Stance::Southpaw, 'hands'), Stance::Southpaw)));
-        self::assertSame('jab, switch, cross', Words::byRole()->write(new Voice(Chains::read('1 switch 1', scheme: 'hands'), Stance::Orthodox)));
+        self::assertSame('jab, switch, cross', Words::byRole()->write(new Voice(Chains::read('1 switch 1', numbering: 'hands'), Stance::Orthodox)));
     }
 }

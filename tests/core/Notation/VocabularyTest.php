@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Notation;
 
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
 use Periplus\Core\Notation\Vocabulary;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
@@ -38,7 +38,7 @@ final class VocabularyTest extends TestCase
             $item = Chains::read($strike->name)->items[0];
             self::assertInstanceOf(StrikeItem::class, $item);
             self::assertSame($strike, $item->strike);
-            self::assertSame([], Reader::builtIn()->read($strike->name, Scheme::named('parity'), Stance::Orthodox)->notes, 'A full name leaves nothing open.');
+            self::assertSame([], Reader::builtIn()->read($strike->name, Numbering::named('parity'), Stance::Orthodox)->notes, 'A full name leaves nothing open.');
         }
     }
 

@@ -9,7 +9,7 @@ use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Rulebook;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
@@ -23,7 +23,7 @@ final class DataTest extends TestCase
     #[TestWith(['techniques'])]
     #[TestWith(['moves'])]
     #[TestWith(['body'])]
-    #[TestWith(['schemes'])]
+    #[TestWith(['numberings'])]
     #[TestWith(['house-rules'])]
     #[TestWith(['segments'])]
     #[TestWith(['balance'])]
@@ -71,17 +71,17 @@ final class DataTest extends TestCase
         }
     }
 
-    public function testSchemesNameStrikesThatExistAndNoneTwice(): void
+    public function testNumberingsNameStrikesThatExistAndNoneTwice(): void
     {
-        foreach (Scheme::builtIn() as $scheme) {
+        foreach (Numbering::builtIn() as $numbering) {
             $seen = [];
-            foreach ($scheme->entries as $entry) {
-                self::assertTrue(Catalogue::builtIn()->hasFamily($entry->family), $scheme->id.' '.$entry->code);
+            foreach ($numbering->entries as $entry) {
+                self::assertTrue(Catalogue::builtIn()->hasFamily($entry->family), $numbering->id.' '.$entry->code);
                 if ($entry->position instanceof Role) {
-                    self::assertNotNull(Catalogue::builtIn()->inFamily($entry->family, $entry->position), $scheme->id.' '.$entry->code);
+                    self::assertNotNull(Catalogue::builtIn()->inFamily($entry->family, $entry->position), $numbering->id.' '.$entry->code);
                 }
                 $key = $entry->family.' '.$entry->position->value.' '.$entry->target?->value;
-                self::assertArrayNotHasKey($key, $seen, $scheme->id.' numbers '.$key.' twice.');
+                self::assertArrayNotHasKey($key, $seen, $numbering->id.' numbers '.$key.' twice.');
                 $seen[$key] = true;
             }
         }
@@ -92,7 +92,7 @@ final class DataTest extends TestCase
         foreach (['parity', 'hands'] as $id) {
             foreach (Catalogue::builtIn()->strikes as $strike) {
                 foreach (Stance::cases() as $stance) {
-                    self::assertNotNull(Scheme::named($id)->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance), $id.' '.$strike->id);
+                    self::assertNotNull(Numbering::named($id)->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance), $id.' '.$strike->id);
                 }
             }
         }

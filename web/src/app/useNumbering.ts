@@ -1,19 +1,19 @@
 import { useQuery } from "@tanstack/react-query";
-import { answered, api, type SchemeId } from "../api/client";
+import { answered, api, type NumberingId } from "../api/client";
 import { useSession } from "./session";
 
 /** The numberings of the gym, all strikes and all moves. */
-export function useSchemes() {
+export function useNumberings() {
   return useQuery({
-    queryKey: ["schemes"],
-    queryFn: () => answered(api.GET("/api/schemes")),
+    queryKey: ["numberings"],
+    queryFn: () => answered(api.GET("/api/numberings")),
     staleTime: 60_000,
   });
 }
 
 /** The numbering that whoever is signed in reads in. */
-export function useNumbering(): SchemeId {
-  const own = useSession().data?.user?.scheme;
-  const schemes = useSchemes().data;
-  return own ?? schemes?.ofGym ?? "parity";
+export function useNumbering(): NumberingId {
+  const own = useSession().data?.user?.numbering;
+  const numberings = useNumberings().data;
+  return own ?? numberings?.ofGym ?? "parity";
 }

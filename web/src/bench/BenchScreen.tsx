@@ -11,13 +11,13 @@ import {
   type Proposal,
   refusal,
   type SaveRequest,
-  type SchemeId,
+  type NumberingId,
   type Stance,
 } from "../api/client";
 import { useReachable } from "../api/connection";
 import { layers } from "../app/layers";
 import { useSession } from "../app/session";
-import { useNumbering, useSchemes } from "../app/useNumbering";
+import { useNumbering, useNumberings } from "../app/useNumbering";
 import { Waiting } from "../app/Waiting";
 import { RULES, STANCES } from "../app/words";
 import { CheckedLine } from "../check/CheckedLine";
@@ -67,10 +67,10 @@ export default function BenchScreen() {
   const proposalId = id === undefined ? Number(address.get("proposal")) || null : null;
   const combination = useCombination(id === undefined ? null : Number(id));
   const proposal = useProposal(proposalId);
-  const schemes = useSchemes();
+  const numberings = useNumberings();
   const mine = useNumbering();
   // When the numberings are not to be had, the bench goes on without them.
-  if ((schemes.isPending && schemes.errorUpdateCount === 0) || (proposalId !== null && proposal.isPending)) {
+  if ((numberings.isPending && numberings.errorUpdateCount === 0) || (proposalId !== null && proposal.isPending)) {
     return <Waiting />;
   }
   if (proposal.data) {
@@ -111,7 +111,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const { message } = App.useApp();
   const history = useHistory<Draft>(() => {
     const { now, before } = recall(id, address, stored);
-    return { now: now ?? { ...EMPTY, scheme: mine }, before };
+    return { now: now ?? { ...EMPTY, numbering: mine }, before };
   });
   const draft = history.now;
   const [circumstances, setCircumstances] = useState(() => circumstancesOf(address));
@@ -125,7 +125,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const [conflict, setConflict] = useState<Problem | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
   const caret = useRef(Array.from(draft.text).length);
-  const schemes = useSchemes();
+  const numberings = useNumberings();
   const combinationId = id === "new" || proposal ? null : Number(id);
   const save = useSave(combinationId);
   const propose = usePropose();
@@ -145,7 +145,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     text: draft.text,
     stance: draft.stance,
     rules: draft.rules,
-    scheme: draft.scheme,
+    numbering: draft.numbering,
     ...circumstances,
   };
   const { latest, readable, current, error, old } = useCheck(request);
@@ -154,7 +154,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const mends = useMends(request, settled);
   const kin = useAlreadyThere({
     text: draft.text,
-    scheme: draft.scheme,
+    numbering: draft.numbering,
     stance: draft.stance,
     except: combinationId ?? proposal?.combination?.id ?? null,
     ready: settled,
@@ -172,7 +172,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     if (leaving.current) {
       return;
     }
-    if (untouched || JSON.stringify({ ...draft, scheme: "" }) === JSON.stringify({ ...EMPTY, scheme: "" })) {
+    if (untouched || JSON.stringify({ ...draft, numbering: "" }) === JSON.stringify({ ...EMPTY, numbering: "" })) {
       forget(id);
     } else {
       keep(id, draft);
@@ -249,14 +249,14 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   };
 
   /** Writes the chain over in the other numbering, by way of its words, which every numbering reads. */
-  const changeScheme = async (scheme: SchemeId) => {
+  const changeNumbering = async (numbering: NumberingId) => {
     if (!readable?.words || latest !== readable || !current) {
-      change({ scheme });
+      change({ numbering });
       return;
     }
-    const body = { text: readable.words, scheme, stance: draft.stance };
+    const body = { text: readable.words, numbering, stance: draft.stance };
     const written = await answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body }));
-    change({ scheme, text: written.text ?? draft.text });
+    change({ numbering, text: written.text ?? draft.text });
   };
 
   const openSave = useCallback(() => {
@@ -296,8 +296,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   }, [openSave, history.undo, history.redo]);
 
   const store = (basedOn = draft.basedOn) => {
-    const { name, text, scheme, stance, rules, themes, note } = draft;
-    const body = { name, text, scheme, stance, rules, themes, level: draft.level, note };
+    const { name, text, numbering, stance, rules, themes, note } = draft;
+    const body = { name, text, numbering, stance, rules, themes, level: draft.level, note };
     if (doing === "propose") {
       const kind = combinationId === null ? ("new" as const) : ("change" as const);
       propose.mutate(
@@ -377,12 +377,12 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const shown = readable;
   // What is shown is not about what stands in the line, and no answer to that is on its way.
   const isOld = problem !== undefined || old;
-  const schemeOptions = useMemo(
+  const numberingOptions = useMemo(
     () =>
-      schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: `${scheme.name} numbers` })) ?? [
-        { value: "parity" as SchemeId, label: "Parity numbers" },
+      numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: `${numbering.name} numbers` })) ?? [
+        { value: "parity" as NumberingId, label: "Parity numbers" },
       ],
-    [schemes.data],
+    [numberings.data],
   );
 
   return (
@@ -460,9 +460,9 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         />
         <Select
           size="small"
-          value={draft.scheme}
-          onChange={(scheme) => void changeScheme(scheme)}
-          options={schemeOptions}
+          value={draft.numbering}
+          onChange={(numbering) => void changeNumbering(numbering)}
+          options={numberingOptions}
           aria-label="Numbering"
         />
       </div>
@@ -574,7 +574,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
             old={old}
             onPress={pressNext}
           />
-          <TouchPad scheme={draft.scheme} stance={draft.stance} onPress={press} />
+          <TouchPad numbering={draft.numbering} stance={draft.stance} onPress={press} />
         </div>
         <aside className={isOld ? "check-side check-side-old" : "check-side"}>
           {shown ? (

@@ -1,10 +1,10 @@
 import { Segmented } from "antd";
 import { useState } from "react";
-import type { SchemeId, Schemes, Stance } from "../api/client";
-import { useSchemes } from "../app/useNumbering";
+import type { NumberingId, Numberings, Stance } from "../api/client";
+import { useNumberings } from "../app/useNumbering";
 import { Glyph } from "../combination-line/Glyph";
 
-type Number_ = Schemes["schemes"][number]["numbers"][number];
+type Number_ = Numberings["numberings"][number]["numbers"][number];
 
 const PAGES = [
   { value: "hand", label: "Hands" },
@@ -21,22 +21,22 @@ const TARGETS = [
 ];
 
 interface Props {
-  scheme: SchemeId;
+  numbering: NumberingId;
   stance: Stance;
   onPress: (text: string) => void;
 }
 
 /** Strikes and moves under the thumb: what is pressed is written at the place of the cursor. */
-export function TouchPad({ scheme, stance, onPress }: Props) {
-  const schemes = useSchemes();
+export function TouchPad({ numbering, stance, onPress }: Props) {
+  const numberings = useNumberings();
   const [page, setPage] = useState("hand");
   const [target, setTarget] = useState("");
-  const chosen = schemes.data?.schemes.find((one) => one.id === scheme);
+  const chosen = numberings.data?.numberings.find((one) => one.id === numbering);
   const onPage = (number: Number_) =>
     page === "close" ? number.limb === "knee" || number.limb === "elbow" : number.limb === page;
   const numbers = chosen?.numbers.filter(onPage) ?? [];
   const moves =
-    schemes.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
+    numberings.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
   const striking = page === "hand" || page === "leg" || page === "close";
   // No arm goes to the leg.
   const targets = page === "hand" ? TARGETS.filter((one) => one.value !== "l") : TARGETS;

@@ -1,11 +1,11 @@
-import type { Combination, Proposal, Rules, SchemeId, Stance } from "../api/client";
+import type { Combination, Proposal, Rules, NumberingId, Stance } from "../api/client";
 
 /** Everything on the bench that a coach has typed or chosen. */
 export interface Draft {
   text: string;
   stance: Stance;
   rules: Rules;
-  scheme: SchemeId;
+  numbering: NumberingId;
   name: string;
   themes: string[];
   /** Given by the coach; null for what the check makes of it. */
@@ -19,7 +19,7 @@ export const EMPTY: Draft = {
   text: "",
   stance: "orthodox",
   rules: "all-limbs",
-  scheme: "parity",
+  numbering: "parity",
   name: "",
   themes: [],
   level: null,
@@ -28,16 +28,16 @@ export const EMPTY: Draft = {
 };
 
 /** A stored combination, in the numbers that its text was sent in. */
-export function draftOf(combination: Combination, scheme: SchemeId): Draft {
+export function draftOf(combination: Combination, numbering: NumberingId): Draft {
   const { text, stance, rules, name, themes, note, version } = combination;
-  return { text, stance, rules, scheme, name, themes, level: chosenLevel(combination), note, basedOn: version };
+  return { text, stance, rules, numbering, name, themes, level: chosenLevel(combination), note, basedOn: version };
 }
 
 /** What a proposal would put in place, in the numbers that its text was sent in. */
-export function draftOfProposal(proposal: Proposal, scheme: SchemeId): Draft {
+export function draftOfProposal(proposal: Proposal, numbering: NumberingId): Draft {
   const { text, stance, rules, name, themes, note } = proposal.result;
   const basedOn = proposal.combination?.version ?? null;
-  return { text, stance, rules, scheme, name, themes, level: chosenLevel(proposal.result), note, basedOn };
+  return { text, stance, rules, numbering, name, themes, level: chosenLevel(proposal.result), note, basedOn };
 }
 
 /** The level that a coach gave; null where it follows the check. */
@@ -77,7 +77,7 @@ export function recall(
     text,
     stance: (address.get("stance") as Stance | null) ?? base.stance,
     rules: (address.get("rules") as Rules | null) ?? base.rules,
-    scheme: (address.get("scheme") as SchemeId | null) ?? base.scheme,
+    numbering: (address.get("numbering") as NumberingId | null) ?? base.numbering,
     // Made from the version that the link was made from, not from what another coach has saved since.
     basedOn: base.basedOn && (Number(address.get("version")) || base.basedOn),
   };
@@ -94,7 +94,7 @@ export function forget(id: string): void {
 
 /** The part of a draft that makes a link. */
 export function addressOf(draft: Draft): Record<string, string> {
-  const { text, stance, rules, scheme, basedOn } = draft;
+  const { text, stance, rules, numbering, basedOn } = draft;
   const version: Record<string, string> = basedOn === null ? {} : { version: String(basedOn) };
-  return text === "" ? {} : { chain: text, stance, rules, scheme, ...version };
+  return text === "" ? {} : { chain: text, stance, rules, numbering, ...version };
 }

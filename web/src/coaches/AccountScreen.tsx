@@ -4,15 +4,15 @@ import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { answered, api, refusal } from "../api/client";
 import { useSession } from "../app/session";
-import { useSchemes } from "../app/useNumbering";
-import { useChooseScheme } from "../numbering/useScheme";
+import { useNumberings } from "../app/useNumbering";
+import { useChooseNumbering } from "../numbering/useChooseNumbering";
 import "../gym/gym.css";
 
 /** One's own numbering and password. */
 export default function AccountScreen() {
   const session = useSession();
-  const schemes = useSchemes();
-  const choose = useChooseScheme("me");
+  const numberings = useNumberings();
+  const choose = useChooseNumbering("me");
   const { message } = App.useApp();
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
@@ -30,7 +30,7 @@ export default function AccountScreen() {
     },
   });
   const user = session.data?.user;
-  const ofGym = schemes.data?.schemes.find((scheme) => scheme.id === schemes.data.ofGym)?.name ?? "the gym’s";
+  const ofGym = numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? "the gym’s";
   const submit = (event: FormEvent) => {
     event.preventDefault();
     password.mutate();
@@ -43,11 +43,11 @@ export default function AccountScreen() {
         <h2>The numbers you read</h2>
         <div className="form-row">
           <Select
-            value={user?.scheme ?? ""}
+            value={user?.numbering ?? ""}
             onChange={(value) => choose.mutate(value === "" ? null : value)}
             options={[
               { value: "", label: `The gym’s: ${ofGym}` },
-              ...(schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: scheme.name })) ?? []),
+              ...(numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? []),
             ]}
             aria-label="The numbering you read in"
             style={{ minWidth: 260 }}

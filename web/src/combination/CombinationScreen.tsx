@@ -52,7 +52,7 @@ function Page({ combination }: { combination: Combination }) {
     text: combination.notation,
     stance: combination.stance,
     rules: combination.rules,
-    scheme: "parity",
+    numbering: "parity",
     readIn,
     opponent,
   });
@@ -224,7 +224,7 @@ function Page({ combination }: { combination: Combination }) {
                 }
                 onSelect={setSelected}
                 onCarry={(chain, stance) =>
-                  navigate(`/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, scheme: readIn })}`)
+                  navigate(`/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, numbering: readIn })}`)
                 }
               />
               {family.data && (

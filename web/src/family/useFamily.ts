@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { answered, api, type SchemeId, type Stance } from "../api/client";
+import { answered, api, type NumberingId, type Stance } from "../api/client";
 
 export function useFamily(id: number) {
   return useQuery({
@@ -21,7 +21,7 @@ const PAUSE = 350;
 /** What the library has that is the same as what is being written, or near it. */
 export function useAlreadyThere(asked: {
   text: string;
-  scheme: SchemeId;
+  numbering: NumberingId;
   stance: Stance;
   except: number | null;
   ready: boolean;

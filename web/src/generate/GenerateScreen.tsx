@@ -7,7 +7,7 @@ import {
   type Limb,
   type Rules,
   refusal,
-  type SchemeId,
+  type NumberingId,
   type Stance,
 } from "../api/client";
 import { useSession } from "../app/session";
@@ -44,7 +44,7 @@ const CLEAN = [
 ];
 
 /** The wishes live in the address, so that a list can be shared and comes back the same. */
-function wishesOf(address: URLSearchParams, scheme: SchemeId): Required<Omit<GenerateRequest, "tempo">> {
+function wishesOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
   const weapons = (address.get("weapons") ?? "hand")
     .split(",")
     .filter((limb) => LIMBS.some((one) => one.value === limb));
@@ -59,7 +59,7 @@ function wishesOf(address: URLSearchParams, scheme: SchemeId): Required<Omit<Gen
     seed: Number(address.get("seed")) || 1,
     count: 8,
     stance: (address.get("stance") ?? "orthodox") as Stance,
-    scheme,
+    numbering,
   };
 }
 
@@ -233,9 +233,9 @@ function Results({
 function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: GenerateRequest }) {
   const head = useSession().data?.user?.role === "head-coach";
   const navigate = useNavigate();
-  const { rules = "boxing", stance = "orthodox", scheme = "parity" } = wishes;
-  const line = useQuery(checkOf({ text: chain.text, rules, stance, scheme }));
-  const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, scheme })}`;
+  const { rules = "boxing", stance = "orthodox", numbering = "parity" } = wishes;
+  const line = useQuery(checkOf({ text: chain.text, rules, stance, numbering }));
+  const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;
   return (
     <li className="panel harvest-row">
       <div>

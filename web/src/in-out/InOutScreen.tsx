@@ -1,9 +1,9 @@
 import { Alert, Button, Input, Pagination, Progress, Segmented, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import { Link } from "react-router";
-import { type Import, type ImportRequest, type Rules, refusal, type SchemeId, type Stance } from "../api/client";
+import { type Import, type ImportRequest, type Rules, refusal, type NumberingId, type Stance } from "../api/client";
 import { useSession } from "../app/session";
-import { useNumbering, useSchemes } from "../app/useNumbering";
+import { useNumbering, useNumberings } from "../app/useNumbering";
 import { RULES, STANCES } from "../app/words";
 import { GymNav } from "../gym/GymNav";
 import { useApplyImport, useImportLines, useReadFile } from "./useImport";
@@ -73,11 +73,11 @@ export default function InOutScreen() {
 
 function ImportPanel() {
   const mine = useNumbering();
-  const schemes = useSchemes();
+  const numberings = useNumberings();
   const [format, setFormat] = useState<ImportRequest["format"]>("text");
   const [content, setContent] = useState("");
   const [file, setFile] = useState("");
-  const [scheme, setScheme] = useState<SchemeId | null>(null);
+  const [numbering, setNumbering] = useState<NumberingId | null>(null);
   const [stance, setStance] = useState<Stance>("orthodox");
   const [rules, setRules] = useState<Rules>("all-limbs");
   const [state, setState] = useState<Import | null>(null);
@@ -87,7 +87,7 @@ function ImportPanel() {
   const start = () => {
     setState(null);
     apply.reset();
-    read.mutate({ format, content, scheme: scheme ?? mine, stance, rules });
+    read.mutate({ format, content, numbering: numbering ?? mine, stance, rules });
   };
   const choose = (event: ChangeEvent<HTMLInputElement>) => {
     const chosen = event.target.files?.[0];
@@ -139,9 +139,9 @@ function ImportPanel() {
           <span>Where the file does not say:</span>
           <Select
             size="small"
-            value={scheme ?? mine}
-            onChange={setScheme}
-            options={schemes.data?.schemes.map((one) => ({ value: one.id, label: `${one.name} numbers` })) ?? []}
+            value={numbering ?? mine}
+            onChange={setNumbering}
+            options={numberings.data?.numberings.map((one) => ({ value: one.id, label: `${one.name} numbers` })) ?? []}
             aria-label="Numbering of the file"
             style={{ minWidth: 150 }}
           />

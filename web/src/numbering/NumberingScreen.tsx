@@ -1,19 +1,19 @@
 import { Alert, App, Button, Input, Segmented, Select } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { type NumberDifference, refusal, type Scheme, type SchemePreview, type SchemeRequest } from "../api/client";
+import { type NumberDifference, refusal, type Numbering, type NumberingPreview, type NumberingRequest } from "../api/client";
 import { useSession } from "../app/session";
-import { useNumbering, useSchemes } from "../app/useNumbering";
+import { useNumbering, useNumberings } from "../app/useNumbering";
 import { Waiting } from "../app/Waiting";
 import { GymNav } from "../gym/GymNav";
-import { useChooseScheme, useSaveScheme, useSchemePreview } from "./useScheme";
+import { useChooseNumbering, useSaveNumbering, useNumberingPreview } from "./useChooseNumbering";
 import "./numbering.css";
 
-type Row = NonNullable<SchemeRequest["numbers"]>[number] & { key: number };
+type Row = NonNullable<NumberingRequest["numbers"]>[number] & { key: number };
 
 let nextKey = 0;
-const rowsOf = (scheme: Scheme): Row[] =>
-  scheme.numbers.map(({ number, family, position, target, name }) => {
+const rowsOf = (numbering: Numbering): Row[] =>
+  numbering.numbers.map(({ number, family, position, target, name }) => {
     nextKey += 1;
     return { key: nextKey, number, family, position, target, name };
   });
@@ -27,48 +27,48 @@ const idOf = (name: string) =>
 /** The numberings of the gym; the head coach makes and changes those that are not built in. */
 export default function NumberingScreen() {
   const { id } = useParams();
-  const schemes = useSchemes();
+  const numberings = useNumberings();
   const mine = useNumbering();
-  const shown = schemes.data?.schemes.find((scheme) => scheme.id === (id ?? mine));
+  const shown = numberings.data?.numberings.find((numbering) => numbering.id === (id ?? mine));
   return (
     <main className="page">
       <GymNav />
-      {schemes.isPending && <Waiting what="Fetching the numberings" />}
-      {schemes.isError && <p role="alert">{refusal(schemes.error).title}</p>}
-      {schemes.data && !shown && <p>There is no such numbering. Choose another above.</p>}
-      {schemes.data && shown && (
-        <Editor key={`${shown.id} ${shown.version}`} scheme={shown} schemes={schemes.data.schemes} />
+      {numberings.isPending && <Waiting what="Fetching the numberings" />}
+      {numberings.isError && <p role="alert">{refusal(numberings.error).title}</p>}
+      {numberings.data && !shown && <p>There is no such numbering. Choose another above.</p>}
+      {numberings.data && shown && (
+        <Editor key={`${shown.id} ${shown.version}`} numbering={shown} numberings={numberings.data.numberings} />
       )}
     </main>
   );
 }
 
-function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
+function Editor({ numbering, numberings }: { numbering: Numbering; numberings: Numbering[] }) {
   const user = useSession().data?.user;
   const head = user?.role === "head-coach";
-  const ofGym = useSchemes().data?.ofGym;
+  const ofGym = useNumberings().data?.ofGym;
   const mine = useNumbering();
   const navigate = useNavigate();
   const { message } = App.useApp();
   const [editing, setEditing] = useState(false);
-  const [name, setName] = useState(scheme.isBuiltIn ? "" : scheme.name);
-  const [about, setAbout] = useState(scheme.about);
-  const [boundTo, setBoundTo] = useState(scheme.boundTo);
-  const [rows, setRows] = useState<Row[]>(() => rowsOf(scheme));
+  const [name, setName] = useState(numbering.isBuiltIn ? "" : numbering.name);
+  const [about, setAbout] = useState(numbering.about);
+  const [boundTo, setBoundTo] = useState(numbering.boundTo);
+  const [rows, setRows] = useState<Row[]>(() => rowsOf(numbering));
   const [other, setOther] = useState(() =>
-    mine !== scheme.id ? mine : (schemes.find((one) => one.id !== scheme.id)?.id ?? mine),
+    mine !== numbering.id ? mine : (numberings.find((one) => one.id !== numbering.id)?.id ?? mine),
   );
-  const save = useSaveScheme();
-  const chooseMine = useChooseScheme("me");
-  const chooseGym = useChooseScheme("gym");
-  const request: SchemeRequest = {
-    name: name.trim() || scheme.name,
+  const save = useSaveNumbering();
+  const chooseMine = useChooseNumbering("me");
+  const chooseGym = useChooseNumbering("gym");
+  const request: NumberingRequest = {
+    name: name.trim() || numbering.name,
     about,
     boundTo,
     comparedWith: other,
     numbers: rows.map(({ key: _, ...row }) => row),
   };
-  const preview = useSchemePreview(request);
+  const preview = useNumberingPreview(request);
   const problems = preview.data?.problems ?? [];
   const stops = problems.some((problem) => problem.stops);
 
@@ -80,10 +80,10 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
     setRows((now) => now.map((row) => ({ ...row, position: positions[row.position] })));
   };
   const store = () => {
-    const isNew = scheme.isBuiltIn || name.trim() !== scheme.name;
-    const id = isNew ? idOf(name) : scheme.id;
+    const isNew = numbering.isBuiltIn || name.trim() !== numbering.name;
+    const id = isNew ? idOf(name) : numbering.id;
     save.mutate(
-      { id, version: isNew ? null : scheme.version, body: request },
+      { id, version: isNew ? null : numbering.version, body: request },
       {
         onSuccess: (saved) => {
           void message.success(`“${saved.name}” is saved. No stored chain changed.`);
@@ -99,22 +99,22 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
       <div className="numbering-head">
         <h1>Numbering</h1>
         <Select
-          value={scheme.id}
+          value={numbering.id}
           onChange={(value) => navigate(`/numbering/${value}`)}
-          options={schemes.map((one) => ({
+          options={numberings.map((one) => ({
             value: one.id,
             label: one.name + (one.id === ofGym ? " · the gym’s" : "") + (one.id === mine ? " · you read it" : ""),
           }))}
           aria-label="Which numbering"
           className="numbering-which"
         />
-        {mine !== scheme.id && (
-          <Button onClick={() => chooseMine.mutate(scheme.id)} loading={chooseMine.isPending}>
+        {mine !== numbering.id && (
+          <Button onClick={() => chooseMine.mutate(numbering.id)} loading={chooseMine.isPending}>
             Read in it
           </Button>
         )}
-        {head && ofGym !== scheme.id && (
-          <Button onClick={() => chooseGym.mutate(scheme.id)} loading={chooseGym.isPending}>
+        {head && ofGym !== numbering.id && (
+          <Button onClick={() => chooseGym.mutate(numbering.id)} loading={chooseGym.isPending}>
             Make it the gym’s
           </Button>
         )}
@@ -123,31 +123,31 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
             type="primary"
             onClick={() => {
               setEditing(true);
-              setOther(scheme.id);
+              setOther(numbering.id);
             }}
           >
-            {scheme.isBuiltIn ? "Start a numbering from this" : "Edit"}
+            {numbering.isBuiltIn ? "Start a numbering from this" : "Edit"}
           </Button>
         )}
       </div>
       <p className="small">
-        {scheme.about} A numbering is only a way of writing: changing it never changes a stored chain.
+        {numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.
       </p>
       <div className="columns">
         <section className="panel numbering-numbers" aria-label="Numbers">
           {editing && (
             <div className="numbering-form">
-              <label htmlFor="scheme-name">Name</label>
+              <label htmlFor="numbering-name">Name</label>
               <Input
-                id="scheme-name"
+                id="numbering-name"
                 value={name}
                 maxLength={40}
                 onChange={(event) => setName(event.target.value)}
                 placeholder="Such as Saltworks numbers"
               />
-              <label htmlFor="scheme-about">In short</label>
+              <label htmlFor="numbering-about">In short</label>
               <Input
-                id="scheme-about"
+                id="numbering-about"
                 value={about}
                 maxLength={200}
                 onChange={(event) => setAbout(event.target.value)}
@@ -196,8 +196,8 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
               </Button>
               <Button
                 onClick={() => {
-                  setRows(rowsOf(scheme));
-                  setBoundTo(scheme.boundTo);
+                  setRows(rowsOf(numbering));
+                  setBoundTo(numbering.boundTo);
                   setEditing(false);
                 }}
               >
@@ -217,7 +217,7 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
                 size="small"
                 value={other}
                 onChange={setOther}
-                options={schemes.map((one) => ({ value: one.id, label: one.name }))}
+                options={numberings.map((one) => ({ value: one.id, label: one.name }))}
                 aria-label="Compared with"
               />
             </div>
@@ -226,9 +226,9 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
                 preview={preview.data}
                 stops={stops}
                 names={
-                  other === scheme.id
+                  other === numbering.id
                     ? ["Before", "After"]
-                    : [schemes.find((one) => one.id === other)?.name ?? "Before", editing ? "Yours" : scheme.name]
+                    : [numberings.find((one) => one.id === other)?.name ?? "Before", editing ? "Yours" : numbering.name]
                 }
               />
             )}
@@ -237,8 +237,8 @@ function Editor({ scheme, schemes }: { scheme: Scheme; schemes: Scheme[] }) {
             <>
               <Differences
                 differences={preview.data.differences}
-                one={name.trim() || scheme.name}
-                other={schemes.find((one) => one.id === other)?.name ?? other}
+                one={name.trim() || numbering.name}
+                other={numberings.find((one) => one.id === other)?.name ?? other}
               />
               <section className="panel block" aria-label="Without a number">
                 <h2>Without a number</h2>
@@ -274,7 +274,7 @@ function NumberTable({
   rows: Row[];
   boundTo: "role" | "hand";
   editing: boolean;
-  problems: SchemePreview["problems"];
+  problems: NumberingPreview["problems"];
   onChange: (key: number, part: Partial<Row>) => void;
   onRemove: (key: number) => void;
 }) {
@@ -389,7 +389,7 @@ function NumberTable({
 }
 
 function useFamilies() {
-  const strikes = useSchemes().data?.strikes;
+  const strikes = useNumberings().data?.strikes;
   return useMemo(
     () => [...new Set(strikes?.map((strike) => strike.family))].map((family) => ({ value: family, label: family })),
     [strikes],
@@ -421,7 +421,7 @@ function AddNumber({ onAdd, boundTo }: { onAdd: (row: Omit<Row, "key">) => void;
   );
 }
 
-function Samples({ preview, stops, names }: { preview: SchemePreview; stops: boolean; names: [string, string] }) {
+function Samples({ preview, stops, names }: { preview: NumberingPreview; stops: boolean; names: [string, string] }) {
   if (stops) {
     return (
       <p className="entry-problem" role="status">

@@ -2,8 +2,8 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { App, Button, Input, Segmented, Select } from "antd";
 import { useEffect, useState } from "react";
 import { useSearchParams } from "react-router";
-import { answered, api, refusal, type SchemeId, type Stance } from "../api/client";
-import { useNumbering, useSchemes } from "../app/useNumbering";
+import { answered, api, refusal, type NumberingId, type Stance } from "../api/client";
+import { useNumbering, useNumberings } from "../app/useNumbering";
 import { STANCES } from "../app/words";
 import { GymNav } from "../gym/GymNav";
 import { Differences } from "./NumberingScreen";
@@ -16,10 +16,10 @@ const EXAMPLE = "1 2 7 exit # Cellar window\n1-1-2\njab cross K4 # From the whit
 export default function TranslateScreen() {
   const [address, setAddress] = useSearchParams();
   const { message } = App.useApp();
-  const schemes = useSchemes();
+  const numberings = useNumberings();
   const mine = useNumbering();
-  const from: SchemeId = address.get("from") ?? (mine === "body-pairs" ? "parity" : "body-pairs");
-  const to: SchemeId = address.get("to") ?? mine;
+  const from: NumberingId = address.get("from") ?? (mine === "body-pairs" ? "parity" : "body-pairs");
+  const to: NumberingId = address.get("to") ?? mine;
   const stance = (address.get("stance") as Stance | null) ?? "orthodox";
   const [text, setText] = useState("");
   const [asked, setAsked] = useState("");
@@ -47,7 +47,7 @@ export default function TranslateScreen() {
       },
       { replace: true },
     );
-  const options = schemes.data?.schemes.map((scheme) => ({ value: scheme.id, label: scheme.name })) ?? [];
+  const options = numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? [];
   const nameOf = (id: string) => options.find((option) => option.value === id)?.label ?? id;
   const lines = asked.trim() === "" ? [] : (translation.data?.lines ?? []);
   const written = lines.map((line) => line.written ?? line.text).join("\n");

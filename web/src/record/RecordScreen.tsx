@@ -12,7 +12,7 @@ const KINDS = [
   { value: "proposal", label: "Proposals" },
   { value: "library", label: "Imports" },
   { value: "rules", label: "House rules" },
-  { value: "scheme", label: "Numbering" },
+  { value: "numbering", label: "Numbering" },
   { value: "coach", label: "Coaches" },
   { value: "sign-in", label: "Sign-ins" },
 ];

@@ -55,7 +55,7 @@ function useContentCheck(content: Content | null): Check | undefined {
     text: content?.notation ?? "",
     stance: content?.stance ?? "orthodox",
     rules: content?.rules ?? "all-limbs",
-    scheme: "parity",
+    numbering: "parity",
     readIn,
   }).readable;
 }

@@ -110,7 +110,7 @@ function Row({ row }: { row: ProposalRow }) {
     text: content.notation,
     stance: content.stance,
     rules: content.rules,
-    scheme: "parity",
+    numbering: "parity",
     readIn,
   });
   return (

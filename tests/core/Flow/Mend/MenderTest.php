@@ -21,7 +21,7 @@ use Periplus\Core\Flow\Mend\Mender;
 use Periplus\Core\Flow\Mend\Mends;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Severity;
-use Periplus\Core\Notation\Scheme;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -226,6 +226,6 @@ final class MenderTest extends TestCase
 
     private static function text(Mend $mend): string
     {
-        return (new Writer(Scheme::named('parity')))->write(new Voice($mend->chain, Stance::Orthodox));
+        return (new Writer(Numbering::named('parity')))->write(new Voice($mend->chain, Stance::Orthodox));
     }
 }

@@ -16,12 +16,12 @@ use Periplus\Core\Technique\Target;
  * @phpstan-type NumberRow array{number: string, family: string, position: string, target: string|null, name: string|null}
  * @phpstan-type Content array{name: string, about: string, boundTo: string, numbers: list<NumberRow>}
  */
-final readonly class Scheme
+final readonly class Numbering
 {
-    /** @var array<string, array<string, list<SchemeEntry>>> by family and position; numbers that mean a target come first */
+    /** @var array<string, array<string, list<NumberedStrike>>> by family and position; numbers that mean a target come first */
     private array $byPosition;
 
-    /** @param array<array-key, SchemeEntry> $entries by code; PHP keeps a code of digits as an int key */
+    /** @param array<array-key, NumberedStrike> $entries by code; PHP keeps a code of digits as an int key */
     public function __construct(
         public string $id,
         public string $name,
@@ -40,16 +40,16 @@ final readonly class Scheme
 
     public static function named(string $id): self
     {
-        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(\sprintf('There is no scheme "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
+        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(\sprintf('There is no numbering "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
     }
 
     /** @return array<string, self> the four that ship with Periplus, by id */
     public static function builtIn(): array
     {
-        /** @var array<string, self>|null $schemes */
-        static $schemes = null;
+        /** @var array<string, self>|null $numberings */
+        static $numberings = null;
 
-        return $schemes ??= self::read();
+        return $numberings ??= self::read();
     }
 
     /** @return list<string> */
@@ -58,13 +58,13 @@ final readonly class Scheme
         return array_keys(self::builtIn());
     }
 
-    public function entry(string $code): ?SchemeEntry
+    public function entry(string $code): ?NumberedStrike
     {
         return $this->entries[strtoupper($code)] ?? null;
     }
 
-    /** The number that stands for this strike at this target: its own, one for any target, or one for another, written with the letter. Null when the scheme has none. */
-    public function numberOf(string $family, Role $role, Target $target, Stance $running): ?SchemeEntry
+    /** The number that stands for this strike at this target: its own, one for any target, or one for another, written with the letter. Null when the numbering has none. */
+    public function numberOf(string $family, Role $role, Target $target, Stance $running): ?NumberedStrike
     {
         $position = $this->boundToHand ? $running->sideOf($role)->value : $role->value;
         $entries = $this->byPosition[$family][$position] ?? [];
@@ -78,7 +78,7 @@ final readonly class Scheme
     }
 
     /**
-     * From what is stored or sent; {@see SchemeReview} tells whether it makes sense.
+     * From what is stored or sent; {@see NumberingReview} tells whether it makes sense.
      *
      * @param Content $content
      */
@@ -88,7 +88,7 @@ final readonly class Scheme
         $entries = [];
         foreach ($content['numbers'] as $row) {
             $code = strtoupper($row['number']);
-            $entries[$code] ??= new SchemeEntry(
+            $entries[$code] ??= new NumberedStrike(
                 $code,
                 $row['family'],
                 $byHand ? Side::from($row['position']) : Role::from($row['position']),
@@ -107,7 +107,7 @@ final readonly class Scheme
             'name' => $this->name,
             'about' => $this->about,
             'boundTo' => $this->boundToHand ? 'hand' : 'role',
-            'numbers' => array_values(array_map(static fn (SchemeEntry $entry): array => [
+            'numbers' => array_values(array_map(static fn (NumberedStrike $entry): array => [
                 'number' => $entry->code,
                 'family' => $entry->family,
                 'position' => $entry->position->value,
@@ -120,22 +120,22 @@ final readonly class Scheme
     /** @return array<string, self> */
     private static function read(): array
     {
-        /** @var array{schemes: list<array{id: string, name: string, about: string, boundTo: string, entries: list<array{0: string, 1: string, 2: string, 3?: string}>}>} $data */
-        $data = Data::read('schemes');
-        $schemes = [];
-        foreach ($data['schemes'] as $row) {
+        /** @var array{numberings: list<array{id: string, name: string, about: string, boundTo: string, entries: list<array{0: string, 1: string, 2: string, 3?: string}>}>} $data */
+        $data = Data::read('numberings');
+        $numberings = [];
+        foreach ($data['numberings'] as $row) {
             $entries = [];
             foreach ($row['entries'] as $entry) {
-                $entries[$entry[0]] = new SchemeEntry(
+                $entries[$entry[0]] = new NumberedStrike(
                     $entry[0],
                     $entry[1],
                     'hand' === $row['boundTo'] ? Side::from($entry[2]) : Role::from($entry[2]),
                     isset($entry[3]) ? Target::from($entry[3]) : null,
                 );
             }
-            $schemes[$row['id']] = new self($row['id'], $row['name'], $row['about'], 'hand' === $row['boundTo'], $entries);
+            $numberings[$row['id']] = new self($row['id'], $row['name'], $row['about'], 'hand' === $row['boundTo'], $entries);
         }
 
-        return $schemes;
+        return $numberings;
     }
 }

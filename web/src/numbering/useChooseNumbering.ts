@@ -1,34 +1,34 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { answered, api, type SchemeRequest } from "../api/client";
+import { answered, api, type NumberingRequest } from "../api/client";
 
 const header = { "X-CSRF-Token": "" };
 const PAUSE = 200;
 
 /** What a numbering would do, asked anew as it is edited; nothing is saved by it. */
-export function useSchemePreview(scheme: SchemeRequest) {
-  const key = JSON.stringify(scheme);
+export function useNumberingPreview(numbering: NumberingRequest) {
+  const key = JSON.stringify(numbering);
   const [asked, setAsked] = useState(key);
   useEffect(() => {
     const timer = setTimeout(() => setAsked(key), PAUSE);
     return () => clearTimeout(timer);
   }, [key]);
   return useQuery({
-    queryKey: ["scheme-preview", asked],
+    queryKey: ["numbering-preview", asked],
     queryFn: ({ signal }) =>
       answered(
-        api.POST("/api/schemes/preview", { params: { header }, body: JSON.parse(asked) as SchemeRequest, signal }),
+        api.POST("/api/numberings/preview", { params: { header }, body: JSON.parse(asked) as NumberingRequest, signal }),
       ),
     placeholderData: keepPreviousData,
   });
 }
 
-export function useSaveScheme() {
+export function useSaveNumbering() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, version, body }: { id: string; version: number | null; body: SchemeRequest }) =>
+    mutationFn: ({ id, version, body }: { id: string; version: number | null; body: NumberingRequest }) =>
       answered(
-        api.PUT("/api/schemes/{id}", {
+        api.PUT("/api/numberings/{id}", {
           params: {
             path: { id },
             header: { ...header, ...(version === null ? { "If-None-Match": "*" } : { "If-Match": `"${version}"` }) },
@@ -42,14 +42,14 @@ export function useSaveScheme() {
 }
 
 /** The numbering of the gym, or one's own. */
-export function useChooseScheme(whose: "gym" | "me") {
+export function useChooseNumbering(whose: "gym" | "me") {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (scheme: string | null) =>
+    mutationFn: (numbering: string | null) =>
       answered(
         whose === "gym"
-          ? api.PUT("/api/gym/scheme", { params: { header }, body: { scheme } })
-          : api.PUT("/api/me/scheme", { params: { header }, body: { scheme } }),
+          ? api.PUT("/api/gym/numbering", { params: { header }, body: { numbering } })
+          : api.PUT("/api/me/numbering", { params: { header }, body: { numbering } }),
       ),
     onSuccess: () => queries.invalidateQueries(),
   });

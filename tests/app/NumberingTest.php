@@ -10,19 +10,19 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 
 /** What the touch pad offers can be read, and is what it says it is. */
-final class SchemesTest extends ApiTestCase
+final class NumberingTest extends ApiTestCase
 {
     public function testEveryNumberIsReadAsTheStrikeItIsShownAs(): void
     {
         $this->signIn('coach');
-        $body = $this->ask('GET', '/api/schemes')->body;
-        self::assertIsArray($body['schemes']);
-        self::assertSame(['parity', 'body-pairs', 'six', 'hands'], array_column($body['schemes'], 'id'));
-        foreach ($body['schemes'] as $scheme) {
-            self::assertIsArray($scheme);
-            self::assertIsString($scheme['id']);
-            self::assertIsArray($scheme['numbers']);
-            foreach ($scheme['numbers'] as $number) {
+        $body = $this->ask('GET', '/api/numberings')->body;
+        self::assertIsArray($body['numberings']);
+        self::assertSame(['parity', 'body-pairs', 'six', 'hands'], array_column($body['numberings'], 'id'));
+        foreach ($body['numberings'] as $numbering) {
+            self::assertIsArray($numbering);
+            self::assertIsString($numbering['id']);
+            self::assertIsArray($numbering['numbers']);
+            foreach ($numbering['numbers'] as $number) {
                 self::assertIsArray($number);
                 self::assertIsString($number['number']);
                 self::assertIsArray($number['roles']);
@@ -31,10 +31,10 @@ final class SchemesTest extends ApiTestCase
                     self::assertIsString($number['family']);
                     self::assertIsString($role);
                     if (null === Catalogue::builtIn()->inFamily($number['family'], \Periplus\Core\Technique\Role::from($role))) {
-                        self::assertSame('hands', $scheme['id'], 'Only a number of a hand can have no strike in one of the stances.');
+                        self::assertSame('hands', $numbering['id'], 'Only a number of a hand can have no strike in one of the stances.');
                         continue;
                     }
-                    $item = Chains::read($number['number'], $stance, $scheme['id'])->items[0];
+                    $item = Chains::read($number['number'], $stance, $numbering['id'])->items[0];
                     self::assertInstanceOf(StrikeItem::class, $item);
                     self::assertSame([$number['family'], $role, $number['limb']], [$item->strike->family, $item->strike->role->value, $item->strike->limb->value]);
                     self::assertTrue(null === $number['target'] || $item->target->word() === $number['target']);
@@ -46,7 +46,7 @@ final class SchemesTest extends ApiTestCase
     public function testEveryMoveCanBeTyped(): void
     {
         $this->signIn('coach');
-        $moves = $this->ask('GET', '/api/schemes')->body['moves'];
+        $moves = $this->ask('GET', '/api/numberings')->body['moves'];
         self::assertIsArray($moves);
         self::assertCount(\count(Catalogue::builtIn()->moves), $moves);
         foreach ($moves as $move) {
@@ -61,9 +61,9 @@ final class SchemesTest extends ApiTestCase
     public function testWhatHasNotChangedIsNotSentAgain(): void
     {
         $this->signIn('coach');
-        $first = $this->ask('GET', '/api/schemes');
+        $first = $this->ask('GET', '/api/numberings');
         self::assertNotNull($first->etag);
-        $second = $this->ask('GET', '/api/schemes', null, ['If-None-Match' => $first->etag]);
+        $second = $this->ask('GET', '/api/numberings', null, ['If-None-Match' => $first->etag]);
 
         self::assertSame([304, ''], [$second->status, $second->raw]);
     }

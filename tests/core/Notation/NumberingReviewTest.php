@@ -7,37 +7,37 @@ namespace Periplus\Tests\Core\Notation;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\NumberingReview;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
-use Periplus\Core\Notation\SchemeReview;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 
-/** @phpstan-import-type Content from Scheme */
-final class SchemeReviewTest extends TestCase
+/** @phpstan-import-type Content from Numbering */
+final class NumberingReviewTest extends TestCase
 {
     use TestTrait;
 
     public function testTheBuiltInNumberingsAreSound(): void
     {
-        foreach (Scheme::builtIn() as $scheme) {
-            self::assertSame([], self::review()->problems($scheme->content()), $scheme->id);
-            self::assertEquals($scheme, Scheme::of($scheme->id, $scheme->content()));
+        foreach (Numbering::builtIn() as $numbering) {
+            self::assertSame([], self::review()->problems($numbering->content()), $numbering->id);
+            self::assertEquals($numbering, Numbering::of($numbering->id, $numbering->content()));
         }
-        self::assertSame([], self::review()->gaps(Scheme::named('parity')));
-        self::assertContains('lead knee', array_column(self::review()->gaps(Scheme::named('six')), 'strike'));
+        self::assertSame([], self::review()->gaps(Numbering::named('parity')));
+        self::assertContains('lead knee', array_column(self::review()->gaps(Numbering::named('six')), 'strike'));
     }
 
     public function testWhatTwoNumberingsUseDifferentlyIsListed(): void
     {
         self::assertSame(
             [['number' => '7', 'one' => 'lead shovel hook', 'other' => 'lead hook to the body'], ['number' => '8', 'one' => 'rear overhand', 'other' => 'rear hook to the body']],
-            self::review()->differences(Scheme::named('parity'), Scheme::named('body-pairs')),
+            self::review()->differences(Numbering::named('parity'), Numbering::named('body-pairs')),
         );
-        self::assertSame([], self::review()->differences(Scheme::named('parity'), Scheme::named('parity')));
+        self::assertSame([], self::review()->differences(Numbering::named('parity'), Numbering::named('parity')));
     }
 
     public function testClashesAreSaidByRow(): void
@@ -62,7 +62,7 @@ final class SchemeReviewTest extends TestCase
     {
         $content = self::content([['1', 'straight', 'lead', null], ['2', 'straight', 'rear', 'body'], ['A3', 'hook', 'lead', 'body'], ['B3', 'hook', 'lead', null], ['K1', 'round kick', 'rear', 'leg']]);
         self::assertSame([], self::review()->problems($content));
-        $own = Scheme::of('own', $content);
+        $own = Numbering::of('own', $content);
         $this->limitTo(200)->forAll(Chains::any())->then(static function (Chain $chain) use ($own): void {
             foreach (Stance::cases() as $stance) {
                 $text = (new Writer($own))->write(new Voice($chain, $stance));
@@ -86,8 +86,8 @@ final class SchemeReviewTest extends TestCase
         return ['name' => 'Ours', 'about' => '', 'boundTo' => 'role', 'numbers' => array_map(static fn (array $row): array => ['number' => $row[0], 'family' => $row[1], 'position' => $row[2], 'target' => $row[3], 'name' => null], $rows)];
     }
 
-    private static function review(): SchemeReview
+    private static function review(): NumberingReview
     {
-        return new SchemeReview(Catalogue::builtIn());
+        return new NumberingReview(Catalogue::builtIn());
     }
 }

@@ -15,11 +15,11 @@ use Periplus\Core\Technique\Target;
  * Looks a numbering over while it is edited: what cannot be, which numbers get in each other's way, which strikes have no
  * number and are written in words, and what other numberings mean by the same number.
  *
- * @phpstan-import-type Content from Scheme
+ * @phpstan-import-type Content from Numbering
  */
-final readonly class SchemeReview
+final readonly class NumberingReview
 {
-    /** Most numbers of one scheme. */
+    /** Most numbers of one numbering. */
     public const MOST = 120;
     /** Up to two letters, then one to three digits: what the reader takes for a number. */
     public const NUMBER = '/^[A-Z]{0,2}[0-9]{1,3}$/';
@@ -82,11 +82,11 @@ final readonly class SchemeReview
     }
 
     /** @return list<array{strike: string, target: string}> what has no number in at least one stance and is written in words */
-    public function gaps(Scheme $scheme): array
+    public function gaps(Numbering $numbering): array
     {
         $gaps = [];
         foreach ($this->catalogue->strikes as $strike) {
-            $missing = array_filter(Stance::cases(), static fn (Stance $stance): bool => null === $scheme->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance));
+            $missing = array_filter(Stance::cases(), static fn (Stance $stance): bool => null === $numbering->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance));
             if ([] !== $missing) {
                 $gaps[] = ['strike' => $strike->name, 'target' => $strike->defaultTarget()->word()];
             }
@@ -96,7 +96,7 @@ final readonly class SchemeReview
     }
 
     /** @return list<array{number: string, one: string, other: string}> numbers that both have and that mean different strikes, in the orthodox stance */
-    public function differences(Scheme $one, Scheme $other): array
+    public function differences(Numbering $one, Numbering $other): array
     {
         $differences = [];
         foreach ($one->entries as $code => $entry) {
@@ -112,7 +112,7 @@ final readonly class SchemeReview
     }
 
     /** What a number means in the orthodox stance, in words. */
-    public function means(SchemeEntry $entry): string
+    public function means(NumberedStrike $entry): string
     {
         $strike = $this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox));
         if (null === $strike) {

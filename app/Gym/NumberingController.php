@@ -11,11 +11,11 @@ use Periplus\App\Library\LibraryController;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
 use Periplus\Core\Combination\Voice;
+use Periplus\Core\Notation\NumberedStrike;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\NumberingReview;
 use Periplus\Core\Notation\Problem as ReadingProblem;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Scheme;
-use Periplus\Core\Notation\SchemeEntry;
-use Periplus\Core\Notation\SchemeReview;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -29,7 +29,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The numberings of the gym: what a coach can type or touch, what the head coach changes, and lists written over. */
-final readonly class SchemesController
+final readonly class NumberingController
 {
     private const SAMPLES = 10;
     private const LOOKED_AT = 400;
@@ -37,7 +37,7 @@ final readonly class SchemesController
     public function __construct(
         private Connection $connection,
         private Catalogue $catalogue,
-        private GymSchemes $schemes,
+        private GymNumberings $numberings,
         private Reader $reader,
         private Turn $turn,
         private Record $record,
@@ -46,16 +46,16 @@ final readonly class SchemesController
     }
 
     /** The numberings with their numbers, and all strikes and moves. */
-    #[Route('/api/schemes', methods: 'GET')]
+    #[Route('/api/numberings', methods: 'GET')]
     public function list(Request $request): Response
     {
-        $schemes = [];
-        foreach ($this->schemes->all() as [$scheme, $version]) {
-            $schemes[] = [...$this->scheme($scheme), 'version' => $version, 'isBuiltIn' => null === $version];
+        $numberings = [];
+        foreach ($this->numberings->all() as [$numbering, $version]) {
+            $numberings[] = [...$this->numbering($numbering), 'version' => $version, 'isBuiltIn' => null === $version];
         }
         $response = new JsonResponse([
-            'schemes' => $schemes,
-            'ofGym' => $this->schemes->ofGym(),
+            'numberings' => $numberings,
+            'ofGym' => $this->numberings->ofGym(),
             'strikes' => array_map(static fn ($strike): array => ['family' => $strike->family, 'role' => $strike->role->value, 'name' => $strike->name, 'limb' => $strike->limb->value, 'targets' => array_map(static fn ($target): string => $target->word(), $strike->targets)], array_values($this->catalogue->strikes)),
             'moves' => array_map(static fn ($move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words()], array_values($this->catalogue->moves)),
         ]);
@@ -66,74 +66,74 @@ final readonly class SchemesController
     }
 
     /** What a numbering would do, before it is saved: what is wrong, what has no number, and how the library reads in it. */
-    #[Route('/api/schemes/preview', methods: 'POST')]
-    public function preview(#[MapRequestPayload(acceptFormat: 'json')] SchemeRequest $request): JsonResponse
+    #[Route('/api/numberings/preview', methods: 'POST')]
+    public function preview(#[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request): JsonResponse
     {
-        $review = new SchemeReview($this->catalogue);
+        $review = new NumberingReview($this->catalogue);
         $content = $request->content();
         $problems = $review->problems($content);
         $stops = [] !== array_filter($problems, static fn (array $problem): bool => $problem['stops']);
         if ($stops) {
             return new JsonResponse(['problems' => $problems, 'gaps' => [], 'differences' => [], 'samples' => [], 'changed' => 0, 'lookedAt' => 0]);
         }
-        $scheme = Scheme::of('edited', $content);
-        $other = $this->schemes->named($request->comparedWith);
+        $numbering = Numbering::of('edited', $content);
+        $other = $this->numberings->named($request->comparedWith);
 
-        return new JsonResponse(['problems' => $problems, 'gaps' => $review->gaps($scheme), 'differences' => $review->differences($scheme, $other), ...$this->samples($other, $scheme)]);
+        return new JsonResponse(['problems' => $problems, 'gaps' => $review->gaps($numbering), 'differences' => $review->differences($numbering, $other), ...$this->samples($other, $numbering)]);
     }
 
     /** A new numbering, or a changed one; built-in ones stay as they are. */
-    #[Route('/api/schemes/{id<[a-z0-9-]{1,40}>}', methods: 'PUT')]
+    #[Route('/api/numberings/{id<[a-z0-9-]{1,40}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function save(string $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] SchemeRequest $request, #[CurrentUser] User $user): JsonResponse
+    public function save(string $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        if (isset(Scheme::builtIn()[$id])) {
+        if (isset(Numbering::builtIn()[$id])) {
             throw new Problem(409, 'built-in', 'A built-in numbering stays as it is. Save yours under another name.');
         }
         $content = $request->content();
-        foreach ((new SchemeReview($this->catalogue))->problems($content) as $problem) {
+        foreach ((new NumberingReview($this->catalogue))->problems($content) as $problem) {
             if ($problem['stops']) {
                 throw new Problem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
             }
         }
         $basedOn = $http->headers->has('If-None-Match') ? null : LibraryController::basedOn($http);
-        $scheme = Scheme::of($id, $content);
-        $this->connection->transactional(function () use ($id, $basedOn, $scheme, $user): void {
+        $numbering = Numbering::of($id, $content);
+        $this->connection->transactional(function () use ($id, $basedOn, $numbering, $user): void {
             $this->turn->take();
-            $version = $this->schemes->version($id);
+            $version = $this->numberings->version($id);
             if ($version !== $basedOn) {
                 throw null === $basedOn
                     ? new Problem(409, 'name-taken', 'There is a numbering of this name already. Choose another name.')
                     : new Problem(412, 'changed-meanwhile', 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
             }
-            $this->schemes->store($scheme, $user->id(), $this->clock->now());
-            $this->record->add($user->id(), 'scheme.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $scheme->name), 'numbering/'.$id);
+            $this->numberings->store($numbering, $user->id(), $this->clock->now());
+            $this->record->add($user->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$id);
         });
-        $this->schemes->forget($id);
+        $this->numberings->forget($id);
 
-        return new JsonResponse([...$this->scheme($scheme), 'version' => ($basedOn ?? 0) + 1, 'isBuiltIn' => false], null === $basedOn ? 201 : 200);
+        return new JsonResponse([...$this->numbering($numbering), 'version' => ($basedOn ?? 0) + 1, 'isBuiltIn' => false], null === $basedOn ? 201 : 200);
     }
 
     /** The numbering of whoever has not chosen one. */
-    #[Route('/api/gym/scheme', methods: 'PUT')]
+    #[Route('/api/gym/numbering', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function choose(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
     {
-        $scheme = $this->schemes->named((string) $request->scheme);
-        $this->connection->transactional(function () use ($scheme, $user): void {
+        $numbering = $this->numberings->named((string) $request->numbering);
+        $this->connection->transactional(function () use ($numbering, $user): void {
             $this->turn->take();
-            $this->connection->update('gym', ['scheme' => $scheme->id], ['id' => 1]);
-            $this->record->add($user->id(), 'scheme.chosen', \sprintf('made “%s” the numbering of the gym', $scheme->name), 'numbering/'.$scheme->id);
+            $this->connection->update('gym', ['numbering' => $numbering->id], ['id' => 1]);
+            $this->record->add($user->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
         });
 
         return new Response(status: 204);
     }
 
     /** The numbering that a coach reads in; null for the gym's. */
-    #[Route('/api/me/scheme', methods: 'PUT')]
+    #[Route('/api/me/numbering', methods: 'PUT')]
     public function read(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
     {
-        $this->connection->update('user', ['scheme' => null === $request->scheme ? null : $this->schemes->named($request->scheme)->id], ['id' => $user->id()]);
+        $this->connection->update('user', ['numbering' => null === $request->numbering ? null : $this->numberings->named($request->numbering)->id], ['id' => $user->id()]);
 
         return new Response(status: 204);
     }
@@ -141,8 +141,8 @@ final readonly class SchemesController
     #[Route('/api/translate', methods: 'POST')]
     public function translate(#[MapRequestPayload(acceptFormat: 'json')] TranslateRequest $request): JsonResponse
     {
-        $from = $this->schemes->named($request->from);
-        $to = $this->schemes->named($request->to);
+        $from = $this->numberings->named($request->from);
+        $to = $this->numberings->named($request->to);
         $writer = new Writer($to);
         $lines = preg_split('/\R/u', $request->text);
         $lines = false === $lines ? [] : $lines;
@@ -165,7 +165,7 @@ final readonly class SchemesController
             ];
         }
 
-        return new JsonResponse(['lines' => $rows, 'differences' => (new SchemeReview($this->catalogue))->differences($from, $to)]);
+        return new JsonResponse(['lines' => $rows, 'differences' => (new NumberingReview($this->catalogue))->differences($from, $to)]);
     }
 
     /**
@@ -173,14 +173,14 @@ final readonly class SchemesController
      *
      * @return array{samples: list<array{id: int, name: string, before: string, after: string}>, changed: int, lookedAt: int}
      */
-    private function samples(Scheme $before, Scheme $after): array
+    private function samples(Numbering $before, Numbering $after): array
     {
         /** @var list<array{id: int|string, name: string, notation: string, stance: string}> $rows */
         $rows = $this->connection->fetchAllAssociative('SELECT id, name, notation, stance FROM combination WHERE archived_at IS NULL ORDER BY name, id LIMIT '.self::LOOKED_AT);
         [$changed, $same] = [[], []];
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
-            $chain = $this->reader->read($row['notation'], Scheme::named('parity'), $stance)->chain;
+            $chain = $this->reader->read($row['notation'], Numbering::named('parity'), $stance)->chain;
             if (null === $chain) {
                 continue;
             }
@@ -193,14 +193,14 @@ final readonly class SchemesController
     }
 
     /** @return array<string, mixed> */
-    private function scheme(Scheme $scheme): array
+    private function numbering(Numbering $numbering): array
     {
         return [
-            'id' => $scheme->id,
-            'name' => $scheme->name,
-            'about' => $scheme->about,
-            'boundTo' => $scheme->boundToHand ? 'hand' : 'role',
-            'numbers' => array_values(array_map(fn (SchemeEntry $entry): array => [
+            'id' => $numbering->id,
+            'name' => $numbering->name,
+            'about' => $numbering->about,
+            'boundTo' => $numbering->boundToHand ? 'hand' : 'role',
+            'numbers' => array_values(array_map(fn (NumberedStrike $entry): array => [
                 'number' => $entry->code,
                 'family' => $entry->family,
                 'position' => $entry->position->value,
@@ -208,7 +208,7 @@ final readonly class SchemesController
                 'name' => $entry->name,
                 'roles' => ['orthodox' => $entry->role(Stance::Orthodox)->value, 'southpaw' => $entry->role(Stance::Southpaw)->value],
                 'limb' => ($this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox)) ?? $this->catalogue->inFamily($entry->family, $entry->role(Stance::Southpaw)))?->limb->value,
-            ], $scheme->entries)),
+            ], $numbering->entries)),
         ];
     }
 }

@@ -9,8 +9,8 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
-/** One number of a scheme: a family of strikes, thrown from a role or from a hand, with a target when the number means one. */
-final readonly class SchemeEntry
+/** One number of a numbering: a family of strikes, thrown from a role or from a hand, with a target when the number means one. */
+final readonly class NumberedStrike
 {
     /**
      * @param Target|null $target the one meant when none is written; the strike's own default when null

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Periplus\Core\Notation\Scheme;
-use Periplus\Core\Notation\SchemeReview;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\NumberingReview;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
  * A numbering as the head coach edits it.
  *
- * @phpstan-import-type Content from Scheme
+ * @phpstan-import-type Content from Numbering
  */
-final readonly class SchemeRequest
+final readonly class NumberingRequest
 {
     /** @param list<NumberRequest> $numbers */
     public function __construct(
@@ -25,7 +25,7 @@ final readonly class SchemeRequest
         #[Assert\Length(max: 200, maxMessage: 'Say it in at most {{ limit }} characters.')]
         public string $about = '',
         #[Assert\Valid]
-        #[Assert\Count(max: SchemeReview::MOST, maxMessage: 'A numbering has at most {{ limit }} numbers.')]
+        #[Assert\Count(max: NumberingReview::MOST, maxMessage: 'A numbering has at most {{ limit }} numbers.')]
         public array $numbers = [],
         /** The numbering whose numbers are shown beside it. */
         #[Assert\Length(max: 40)]

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\ConnectionException;
+use Periplus\App\Account\User;
+use Periplus\App\Http\Problem;
+use Periplus\Core\Notation\Numbering;
+
+/**
+ * The numberings of this gym: the built-in ones, and those the head coach made.
+ *
+ * @phpstan-import-type Content from Numbering
+ */
+final class GymNumberings
+{
+    private const MEMORY = 'periplus.numbering.';
+    /** s */
+    private const FRESH = 2;
+
+    /** @var array<string, Numbering> what was read during this request */
+    private array $read = [];
+
+    public function __construct(private readonly Connection $connection)
+    {
+    }
+
+    /** @throws Problem when the gym has no such numbering */
+    public function named(string $id): Numbering
+    {
+        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new Problem(422, 'invalid', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'numbering', 'message' => 'There is no such numbering.']]]);
+    }
+
+    /** The numbering that a coach reads in. */
+    public function of(User $user): Numbering
+    {
+        return $this->named($user->numbering() ?? $this->ofGym());
+    }
+
+    /** The numbering of whoever has not chosen one. */
+    public function ofGym(): string
+    {
+        try {
+            /** @var string $numbering */
+            $numbering = $this->connection->fetchOne('SELECT numbering FROM gym WHERE id = 1');
+        } catch (ConnectionException) {
+            return 'parity';
+        }
+
+        return $numbering;
+    }
+
+    /** @return array<string, array{Numbering, int|null}> by id: the numbering and its version; built-in ones have none, and are there while the database is away */
+    public function all(): array
+    {
+        $all = array_map(static fn (Numbering $numbering): array => [$numbering, null], Numbering::builtIn());
+        try {
+            $rows = $this->connection->fetchAllAssociative('SELECT id, content, version FROM numbering ORDER BY id');
+        } catch (ConnectionException) {
+            return $all;
+        }
+        /** @var array{id: string, content: string, version: int|string} $row */
+        foreach ($rows as $row) {
+            $all[$row['id']] = [self::numbering($row['id'], $row['content']), (int) $row['version']];
+        }
+
+        return $all;
+    }
+
+    /** The version, held until the transaction ends; null when there is none of that id. */
+    public function version(string $id): ?int
+    {
+        /** @var int|string|false $version */
+        $version = $this->connection->fetchOne('SELECT version FROM numbering WHERE id = ? FOR UPDATE', [$id]);
+
+        return false === $version ? null : (int) $version;
+    }
+
+    public function store(Numbering $numbering, int $editor, \DateTimeImmutable $now): void
+    {
+        $this->connection->executeStatement(
+            'INSERT INTO numbering (id, content, editor_id, updated_at) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE content = VALUES(content), editor_id = VALUES(editor_id), updated_at = VALUES(updated_at), version = version + 1',
+            [$numbering->id, json_encode($numbering->content(), \JSON_THROW_ON_ERROR), $editor, $now->format('Y-m-d H:i:s')],
+        );
+    }
+
+    /** Once a changed numbering is in place, nobody goes on with what was read before. */
+    public function forget(string $id): void
+    {
+        unset($this->read[$id]);
+        if (apcu_enabled()) {
+            apcu_delete(self::MEMORY.$id);
+        }
+    }
+
+    /** What was read within the last moments is not read again; while the database is away a coach goes on with it. */
+    private function own(string $id): ?Numbering
+    {
+        $known = apcu_enabled() ? apcu_fetch(self::MEMORY.$id) : false;
+        if (\is_array($known) && $known[0] > time() - self::FRESH) {
+            return self::numbering($id, $known[1]);
+        }
+        try {
+            $content = $this->connection->fetchOne('SELECT content FROM numbering WHERE id = ?', [$id]);
+        } catch (ConnectionException $away) {
+            return \is_array($known) ? self::numbering($id, $known[1]) : throw $away;
+        }
+        if (apcu_enabled()) {
+            apcu_store(self::MEMORY.$id, [time(), $content]);
+        }
+
+        return self::numbering($id, $content);
+    }
+
+    /** @return ($content is string ? Numbering : Numbering|null) */
+    private static function numbering(string $id, mixed $content): ?Numbering
+    {
+        if (!\is_string($content)) {
+            return null;
+        }
+        /** @var Content $read */
+        $read = json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
+
+        return Numbering::of($id, $read);
+    }
+}
