@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
@@ -59,7 +59,7 @@ final class BenchCommand extends Command
         $circumstances = $options->circumstances();
         $rates = [
             'read' => self::rate(static fn (int $turn) => Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)),
-            'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new Voice(Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
+            'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new ChainInStance(Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
             'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckDocument::builtIn()->of(self::CHAINS[$turn], $options)),
         ];
         $rates['mends, of verdict and findings'] = self::rate(static fn (int $turn) => MendDocument::builtIn()->of(self::CHAINS[$turn], $options), few: true);

@@ -9,11 +9,11 @@ use Periplus\App\Library\Bulk;
 use Periplus\App\Library\Checked;
 use Periplus\App\Library\Content;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
@@ -51,8 +51,8 @@ final readonly class BenchChains
         for ($made = 0; $made < $count; $made += \count($batch)) {
             $batch = [];
             while (\count($batch) < min(self::ROWS, $count - $made)) {
-                $voice = new Voice(Chain::of($this->items($dice, $dice->getInt($shortest, $longest), $strikes, $moves)), Stance::Orthodox);
-                $fingerprint = Fingerprint::of($voice->chain)->plain;
+                $inStance = new ChainInStance(Chain::of($this->items($dice, $dice->getInt($shortest, $longest), $strikes, $moves)), Stance::Orthodox);
+                $fingerprint = Fingerprint::of($inStance->chain)->plain;
                 if (isset($known[$fingerprint])) {
                     continue;
                 }
@@ -60,9 +60,9 @@ final readonly class BenchChains
                 $number = $made + \count($batch);
                 $content = new Content(
                     \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
-                    $writer->write($voice), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
+                    $writer->write($inStance), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
                 );
-                $batch[] = [$content, Checked::of($this->check->run($voice, $circumstances)), false];
+                $batch[] = [$content, Checked::of($this->check->run($inStance, $circumstances)), false];
             }
             $this->connection->transactional(fn () => $this->bulk->create($batch, $user, 'Bench'));
         }

@@ -10,7 +10,7 @@ use Periplus\App\Http\Problem;
 use Periplus\App\Library\LibraryController;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
@@ -160,7 +160,7 @@ final readonly class NumberingController
             $rows[] = [
                 'line' => $at + 1,
                 'text' => $line,
-                'written' => null === $reading->chain ? null : $writer->write(new Voice($reading->chain, $request->stance)).('' === $name ? '' : ' # '.$name),
+                'written' => null === $reading->chain ? null : $writer->write(new ChainInStance($reading->chain, $request->stance)).('' === $name ? '' : ' # '.$name),
                 'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $reading->problems),
             ];
         }
@@ -184,8 +184,8 @@ final readonly class NumberingController
             if (null === $chain) {
                 continue;
             }
-            $voice = new Voice($chain, $stance);
-            $sample = ['id' => (int) $row['id'], 'name' => $row['name'], 'before' => (new Writer($before))->write($voice), 'after' => (new Writer($after))->write($voice)];
+            $inStance = new ChainInStance($chain, $stance);
+            $sample = ['id' => (int) $row['id'], 'name' => $row['name'], 'before' => (new Writer($before))->write($inStance), 'after' => (new Writer($after))->write($inStance)];
             $sample['before'] === $sample['after'] ? $same[] = $sample : $changed[] = $sample;
         }
 

@@ -11,7 +11,7 @@ use Periplus\App\Http\Problem;
 use Periplus\App\Library\Marks;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
@@ -243,7 +243,7 @@ final readonly class Rechecks
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
-            $report = $this->check->run(new Voice($chain, $stance), $circumstances);
+            $report = $this->check->run(new ChainInStance($chain, $stance), $circumstances);
             array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->ledger->length()), Scale::builtIn()->of($report)->level);
         }
         $this->connection->executeStatement(

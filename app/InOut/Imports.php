@@ -174,7 +174,7 @@ final readonly class Imports
         } catch (Problem $problem) {
             return [...$row, 'message' => $problem->getMessage()];
         }
-        $fingerprint = Fingerprint::of($draft->voice->chain)->withEffort;
+        $fingerprint = Fingerprint::of($draft->inStance->chain)->withEffort;
         $row['content'] = self::json($draft->content, $entry->fields['archived']);
         $row['fingerprint'] = $fingerprint;
         $earlier = $this->connection->fetchOne("SELECT line FROM import_line WHERE import_id = ? AND fingerprint = ? AND kind IN ('new', 'changed') LIMIT 1", [$id, $fingerprint]);
@@ -214,15 +214,15 @@ final readonly class Imports
             throw new Problem(422, 'invalid', (string) $violations->get(0)->getMessage());
         }
         $draft = $this->drafts->read($request);
-        $report = $this->check->run($draft->voice, new Circumstances($this->rules->named($draft->content->rules)));
+        $report = $this->check->run($draft->inStance, new Circumstances($this->rules->named($draft->content->rules)));
 
-        return new Draft($draft->content->settled(Checked::of($report)), $draft->voice);
+        return new Draft($draft->content->settled(Checked::of($report)), $draft->inStance);
     }
 
     /** What is near in the library, in one sentence; empty when nothing is. */
     private function nearest(Draft $draft): string
     {
-        $near = $this->kin->near($draft->voice);
+        $near = $this->kin->near($draft->inStance);
 
         return [] === $near ? '' : \sprintf('%s “%s” (%s).', ucfirst($near[0]['relation']->words()), $near[0]['row']['name'], $near[0]['row']['notation']);
     }

@@ -38,26 +38,26 @@ final readonly class Checked
 
     public static function of(Report $report): self
     {
-        $voice = $report->voice;
-        $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $voice->chain->strikes()));
-        $sequence = Sequence::of($voice->chain);
+        $inStance = $report->inStance;
+        $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes()));
+        $sequence = Sequence::of($inStance->chain);
         $meets = [];
         $opponent = new Opponent(Stance::Orthodox);
-        foreach (array_keys($voice->chain->items) as $at) {
-            foreach ($opponent->meets($voice, $at) as $meeting) {
+        foreach (array_keys($inStance->chain->items) as $at) {
+            foreach ($opponent->meets($inStance, $at) as $meeting) {
                 $meets[$meeting->value] = true;
             }
         }
         ksort($meets);
 
         return new self(
-            Fingerprint::of($voice->chain),
+            Fingerprint::of($inStance->chain),
             $report->verdict,
             (int) round($report->ledger->length()),
             self::set($limbs),
             $sequence->text(),
             Family::stem($sequence)->text(),
-            \count($voice->chain->strikes()),
+            \count($inStance->chain->strikes()),
             self::set(array_keys($meets)),
             Scale::builtIn()->of($report)->level,
         );

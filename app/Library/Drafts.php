@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\Problem;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
@@ -26,12 +26,12 @@ final readonly class Drafts
         if (null === $reading->chain) {
             throw self::unreadable($reading);
         }
-        $voice = new Voice($reading->chain, $request->stance);
+        $inStance = new ChainInStance($reading->chain, $request->stance);
         $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
 
         return new Draft(
-            new Content($request->name, (new Writer(Numbering::named('parity')))->write($voice), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
-            $voice,
+            new Content($request->name, (new Writer(Numbering::named('parity')))->write($inStance), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
+            $inStance,
         );
     }
 
@@ -40,7 +40,7 @@ final readonly class Drafts
     {
         $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
 
-        return new Draft($content, new Voice($chain, $content->stance));
+        return new Draft($content, new ChainInStance($chain, $content->stance));
     }
 
     private static function unreadable(Reading $reading): Problem

@@ -8,7 +8,7 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\Core\Combination\Carrier;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Library\Family;
 use Periplus\Core\Library\Likeness;
 use Periplus\Core\Library\Relation;
@@ -32,21 +32,21 @@ final readonly class Kin
     }
 
     /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first; what contains it, too */
-    public function of(Voice $voice, ?int $except = null): array
+    public function of(ChainInStance $inStance, ?int $except = null): array
     {
-        $sequence = Sequence::of($voice->chain);
+        $sequence = Sequence::of($inStance->chain);
         $rows = $this->tracing($sequence);
         if (\count($sequence->items) > 1) {
             array_push($rows, ...$this->withSequences([...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)]), ...$this->holding($sequence));
         }
 
-        return $this->related($voice, $rows, $except);
+        return $this->related($inStance, $rows, $except);
     }
 
     /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first, from the indices alone */
-    public function near(Voice $voice): array
+    public function near(ChainInStance $inStance): array
     {
-        return $this->related($voice, $this->tracing(Sequence::of($voice->chain)), null);
+        return $this->related($inStance, $this->tracing(Sequence::of($inStance->chain)), null);
     }
 
     /**
@@ -54,9 +54,9 @@ final readonly class Kin
      *
      * @return list<array{row: Relative, relation: Relation, distance: float}>
      */
-    private function related(Voice $voice, array $rows, ?int $except): array
+    private function related(ChainInStance $inStance, array $rows, ?int $except): array
     {
-        $sequence = Sequence::of($voice->chain);
+        $sequence = Sequence::of($inStance->chain);
         $likeness = Likeness::builtIn();
         $found = [];
         foreach ($rows as $row) {
@@ -66,7 +66,7 @@ final readonly class Kin
                 $found[(int) $row['id']] = ['row' => self::row($row), 'relation' => $relation, 'distance' => $likeness->distance($sequence, $other)];
             }
         }
-        foreach ($this->withSequences([Sequence::of((new Carrier($this->catalogue))->carry($voice)->voice->chain)->text()]) as $row) {
+        foreach ($this->withSequences([Sequence::of((new Carrier($this->catalogue))->carry($inStance)->inStance->chain)->text()]) as $row) {
             $found[(int) $row['id']] ??= ['row' => self::row($row), 'relation' => Relation::Mirror, 'distance' => 0.0];
         }
         unset($found[$except ?? 0]);

@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Library\Relation;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -30,7 +30,7 @@ final readonly class KinController
     public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] KinRequest $request, Reader $reader, #[CurrentUser] User $user): JsonResponse
     {
         $chain = $reader->read($request->text, $this->numberings->named($request->numbering), $request->stance)->chain;
-        $found = null === $chain ? [] : $this->kin->of(new Voice($chain, $request->stance), $request->except);
+        $found = null === $chain ? [] : $this->kin->of(new ChainInStance($chain, $request->stance), $request->except);
 
         return new JsonResponse(['matches' => $this->matches($found, $this->numberings->of($user)), 'total' => \count($found)]);
     }
@@ -41,7 +41,7 @@ final readonly class KinController
         $numbering = $this->numberings->of($user);
         $combination = $combinations->get($id);
         $sequence = $combination->sequence();
-        $alike = $this->kin->of($drafts->of($combination->content())->voice, $id);
+        $alike = $this->kin->of($drafts->of($combination->content())->inStance, $id);
 
         return new JsonResponse([
             'ancestors' => $this->relatives($this->kin->ancestors($sequence), $numbering),

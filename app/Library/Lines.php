@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Gym\GymRules;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -40,7 +40,7 @@ final class Lines
         }
         $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain;
 
-        return null === $chain ? $notation : (new Writer($numbering))->write(new Voice($chain, $stance));
+        return null === $chain ? $notation : (new Writer($numbering))->write(new ChainInStance($chain, $stance));
     }
 
     /**

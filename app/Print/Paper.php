@@ -32,8 +32,8 @@ final readonly class Paper
         $pdf = new Sheet('P', $content->name, self::MARGIN);
         $drawn = $this->lines->of($content, $numbering);
         $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance));
-        /** @var array<string, array{words: list<string>, meets: list<list<string>>, guard: array{message: string}}> $voices */
-        $voices = $document['voices'];
+        /** @var array<string, array{words: list<string>, meets: list<list<string>>, guard: array{message: string}}> $stances */
+        $stances = $document['stances'];
         /** @var array{caveats: list<array{message: string}>} $mirror */
         $mirror = $document['mirror'];
 
@@ -48,11 +48,11 @@ final readonly class Paper
         $this->line($pdf, $drawn['line'], $content->name, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN);
         $pdf->Ln(6);
         foreach ([$content->stance, $content->stance->other()] as $stance) {
-            $voice = $voices[$stance->value];
+            $inStance = $stances[$stance->value];
             $this->write($pdf, Sheet::NUMBERS, 18, ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'), 255);
-            $words = array_map(static fn (string $word, array $meets): string => $word.([] === $meets ? '' : ' ('.implode(', ', $meets).')'), $voice['words'], $voice['meets']);
+            $words = array_map(static fn (string $word, array $meets): string => $word.([] === $meets ? '' : ' ('.implode(', ', $meets).')'), $inStance['words'], $inStance['meets']);
             $this->write($pdf, Sheet::WORDS, 11, implode(',  ', $words), 255);
-            $this->write($pdf, Sheet::WORDS, 9, $voice['guard']['message'], 90);
+            $this->write($pdf, Sheet::WORDS, 9, $inStance['guard']['message'], 90);
             $pdf->Ln(3);
         }
         if ([] !== $mirror['caveats']) {

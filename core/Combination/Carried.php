@@ -8,7 +8,7 @@ namespace Periplus\Core\Combination;
 final readonly class Carried
 {
     /** @param list<Caveat> $replaced */
-    public function __construct(public Voice $voice, public array $replaced)
+    public function __construct(public ChainInStance $inStance, public array $replaced)
     {
     }
 }

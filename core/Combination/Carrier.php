@@ -17,14 +17,14 @@ final readonly class Carrier
     {
     }
 
-    public function carry(Voice $voice): Carried
+    public function carry(ChainInStance $inStance): Carried
     {
-        $stance = $voice->stance->other();
+        $stance = $inStance->stance->other();
         $running = $stance;
         $items = [];
         $replaced = [];
-        foreach ($voice->chain->items as $at => $item) {
-            $swap = $running !== $voice->stances[$at];
+        foreach ($inStance->chain->items as $at => $item) {
+            $swap = $running !== $inStance->stances[$at];
             if ($swap && $item instanceof StrikeItem) {
                 [$carried, $why] = $this->strike($item);
             } elseif ($swap && $item instanceof MoveItem) {
@@ -37,10 +37,10 @@ final readonly class Carrier
                 $replaced[] = new Caveat('replaced', $at, $this->sentence($item, $carried, $why));
             }
             $items[] = $carried;
-            $running = Voice::after($carried, $running);
+            $running = ChainInStance::after($carried, $running);
         }
 
-        return new Carried(new Voice(Chain::of($items), $stance), $replaced);
+        return new Carried(new ChainInStance(Chain::of($items), $stance), $replaced);
     }
 
     /** The strike that the same limb throws from the other role. */

@@ -17,7 +17,7 @@ final readonly class Caveats
     }
 
     /** @return list<Caveat> from the guard to the last item */
-    public function between(Voice $from, Voice $to, Opponent $opponent): array
+    public function between(ChainInStance $from, ChainInStance $to, Opponent $opponent): array
     {
         $caveats = [];
         if (0 < \count($from->chain) && $from->stance !== $to->stance) {
@@ -40,7 +40,7 @@ final readonly class Caveats
      *
      * @return list<Caveat>
      */
-    private function changes(Voice $from, Voice $to, int $at, array $before, array $after): array
+    private function changes(ChainInStance $from, ChainInStance $to, int $at, array $before, array $after): array
     {
         $item = $to->chain->items[$at];
         $side = $to->side($at)->value ?? '';

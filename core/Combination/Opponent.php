@@ -45,10 +45,10 @@ final readonly class Opponent
     }
 
     /** @return list<Meeting> what the item at that place meets; empty when nothing depends on the side */
-    public function meets(Voice $voice, int $at): array
+    public function meets(ChainInStance $inStance, int $at): array
     {
-        $item = $voice->chain->items[$at];
-        $side = $voice->side($at);
+        $item = $inStance->chain->items[$at];
+        $side = $inStance->side($at);
         if (null === $side) {
             return [];
         }
@@ -68,7 +68,7 @@ final readonly class Opponent
             Target::Leg => [$side === $this->stance->sideOf(Role::Lead) ? Meeting::ThighInside : Meeting::ThighOutside],
             Target::Body => [
                 Side::Left === $side ? Meeting::Liver : Meeting::Spleen,
-                ...($item->isLegStrike() && Role::Rear === $item->strike->role && $this->isOpenTo($voice->stances[$at]) ? [Meeting::OpenSide] : []),
+                ...($item->isLegStrike() && Role::Rear === $item->strike->role && $this->isOpenTo($inStance->stances[$at]) ? [Meeting::OpenSide] : []),
             ],
         };
     }

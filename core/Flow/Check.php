@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Technique\Catalogue;
 
 /** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
@@ -28,10 +28,10 @@ final readonly class Check
         return $check ??= new self(Catalogue::builtIn(), Rulebook::all());
     }
 
-    public function run(Voice $voice, Circumstances $circumstances): Report
+    public function run(ChainInStance $inStance, Circumstances $circumstances): Report
     {
-        $ledger = $this->book($voice, $circumstances);
-        $passage = new Passage($voice, $ledger, $circumstances);
+        $ledger = $this->book($inStance, $circumstances);
+        $passage = new Passage($inStance, $ledger, $circumstances);
         $findings = [];
         $must = false;
         foreach ($this->rules as $rule) {
@@ -47,11 +47,11 @@ final readonly class Check
         usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
         $linkVerdict = $ledger->verdict();
 
-        return new Report($voice, $ledger, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+        return new Report($inStance, $ledger, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
     }
 
-    public function book(Voice $voice, Circumstances $circumstances): Ledger
+    public function book(ChainInStance $inStance, Circumstances $circumstances): Ledger
     {
-        return $this->bookkeeper->book($voice->chain, $circumstances->rules, $circumstances->tempo);
+        return $this->bookkeeper->book($inStance->chain, $circumstances->rules, $circumstances->tempo);
     }
 }

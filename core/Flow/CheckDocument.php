@@ -9,10 +9,10 @@ use Periplus\Core\Balance\SwayPoint;
 use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\Caveat;
 use Periplus\Core\Combination\Caveats;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Meeting;
 use Periplus\Core\Combination\Opponent;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Notation\Note;
@@ -61,7 +61,7 @@ final readonly class CheckDocument
         if (null === $reading->chain) {
             return $this->unreadable($reading);
         }
-        $report = $this->check->run(new Voice($reading->chain, $options->stance), $circumstances);
+        $report = $this->check->run(new ChainInStance($reading->chain, $options->stance), $circumstances);
 
         return $this->readable($report, $reading, $options, new Writer($options->writtenIn()));
     }
@@ -82,7 +82,7 @@ final readonly class CheckDocument
         return [
             'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
             'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null,
-            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'voices' => null, 'mirror' => null, 'carry' => null,
+            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'stances' => null, 'mirror' => null, 'carry' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -91,23 +91,23 @@ final readonly class CheckDocument
     /** @return Document */
     private function readable(Report $report, Reading $reading, CheckOptions $options, Writer $writer): array
     {
-        $voice = $report->voice;
-        $mirror = $voice->mirror();
-        $carried = $this->carrier->carry($voice);
+        $inStance = $report->inStance;
+        $mirror = $inStance->mirror();
+        $carried = $this->carrier->carry($inStance);
         $opponent = new Opponent($options->opponent);
-        $fingerprint = Fingerprint::of($voice->chain);
-        $items = $this->items($voice, $report->ledger, $reading, $writer);
+        $fingerprint = Fingerprint::of($inStance->chain);
+        $items = $this->items($inStance, $report->ledger, $reading, $writer);
         // Parity is bound to the role, so the mirror reads the same in it; a numbering bound to the hand does not.
-        $notation = $this->parity->write($voice);
-        $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($voice);
-        $own = $this->voice($voice, $opponent, $text);
-        $mirrored = $this->voice($mirror, $opponent, $options->writtenIn()->boundToHand ? $writer->write($mirror) : $text);
-        $carriedNotation = $this->parity->write($carried->voice);
+        $notation = $this->parity->write($inStance);
+        $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($inStance);
+        $own = $this->inStance($inStance, $opponent, $text);
+        $mirrored = $this->inStance($mirror, $opponent, $options->writtenIn()->boundToHand ? $writer->write($mirror) : $text);
+        $carriedNotation = $this->parity->write($carried->inStance);
 
         return [
             'notation' => $notation,
             'text' => $text,
-            'words' => Words::byRole()->write($voice),
+            'words' => Words::byRole()->write($inStance),
             'fingerprint' => $fingerprint->plain,
             'fingerprintWithEffort' => $fingerprint->withEffort,
             'verdict' => $report->verdict->value,
@@ -121,20 +121,20 @@ final readonly class CheckDocument
             ], $report->findings),
             'balance' => self::balance($report->sway),
             'level' => self::level($report, $options->tempo),
-            'voices' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
+            'stances' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
             'mirror' => [
                 'stance' => $mirrored['stance'],
                 'notation' => $notation,
                 'text' => $mirrored['text'],
                 'words' => implode(', ', $mirrored['words']),
-                'caveats' => $this->caveats($this->caveats->between($voice, $mirror, $opponent), $mirror, $writer),
+                'caveats' => $this->caveats($this->caveats->between($inStance, $mirror, $opponent), $mirror, $writer),
             ],
             'carry' => [
-                'stance' => $carried->voice->stance->value,
+                'stance' => $carried->inStance->stance->value,
                 'notation' => $carriedNotation,
-                'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($carried->voice),
-                'words' => Words::bySide()->write($carried->voice),
-                'caveats' => $this->caveats([...$carried->replaced, ...$this->caveats->between($voice, $carried->voice, $opponent)], $carried->voice, $writer),
+                'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($carried->inStance),
+                'words' => Words::bySide()->write($carried->inStance),
+                'caveats' => $this->caveats([...$carried->replaced, ...$this->caveats->between($inStance, $carried->inStance, $opponent)], $carried->inStance, $writer),
             ],
             'problems' => [],
             'notes' => array_map(self::note(...), $reading->notes),
@@ -151,23 +151,23 @@ final readonly class CheckDocument
     public function line(string $notation, Stance $stance, HouseRules $rules, Numbering $numbering): array
     {
         $reading = $this->reader->read($notation, Numbering::named('parity'), $stance);
-        $voice = new Voice($reading->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation), $stance);
-        $ledger = $this->check->book($voice, new Circumstances($rules));
+        $inStance = new ChainInStance($reading->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation), $stance);
+        $ledger = $this->check->book($inStance, new Circumstances($rules));
         $writer = new Writer($numbering);
 
         return [
-            'text' => $writer->write($voice),
-            'line' => ['items' => $this->items($voice, $ledger, $reading, $writer), 'links' => self::links($ledger), 'lengthMs' => self::ms($ledger->length())],
+            'text' => $writer->write($inStance),
+            'line' => ['items' => $this->items($inStance, $ledger, $reading, $writer), 'links' => self::links($ledger), 'lengthMs' => self::ms($ledger->length())],
         ];
     }
 
     /** @return list<array<string, mixed>> */
-    private function items(Voice $voice, Ledger $ledger, Reading $reading, Writer $writer): array
+    private function items(ChainInStance $inStance, Ledger $ledger, Reading $reading, Writer $writer): array
     {
         $rows = [];
-        foreach ($voice->chain->items as $at => $item) {
+        foreach ($inStance->chain->items as $at => $item) {
             $moment = $ledger->moments[$at];
-            $stance = $voice->stances[$at];
+            $stance = $inStance->stances[$at];
             $rows[] = [
                 'at' => $reading->spans[$at]->at,
                 'length' => $reading->spans[$at]->length,
@@ -201,22 +201,22 @@ final readonly class CheckDocument
         ], $ledger->links);
     }
 
-    /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, stances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
-    private function voice(Voice $voice, Opponent $opponent, string $text): array
+    /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, runningStances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
+    private function inStance(ChainInStance $inStance, Opponent $opponent, string $text): array
     {
         $meets = [];
-        foreach (array_keys($voice->chain->items) as $at) {
-            $meets[] = array_map(static fn (Meeting $meeting): string => $meeting->words(), $opponent->meets($voice, $at));
+        foreach (array_keys($inStance->chain->items) as $at) {
+            $meets[] = array_map(static fn (Meeting $meeting): string => $meeting->words(), $opponent->meets($inStance, $at));
         }
 
         return [
-            'stance' => $voice->stance->value,
+            'stance' => $inStance->stance->value,
             'text' => $text,
-            'words' => Words::bySide()->items($voice),
+            'words' => Words::bySide()->items($inStance),
             'meets' => $meets,
-            'stances' => array_map(static fn (Stance $stance): string => $stance->value, $voice->stances),
-            'endStance' => $voice->end->value,
-            'guard' => ['isOpen' => $opponent->isOpenTo($voice->stance), 'out' => $opponent->safeSide()->value, 'message' => $opponent->guard($voice->stance)],
+            'runningStances' => array_map(static fn (Stance $stance): string => $stance->value, $inStance->stances),
+            'endStance' => $inStance->end->value,
+            'guard' => ['isOpen' => $opponent->isOpenTo($inStance->stance), 'out' => $opponent->safeSide()->value, 'message' => $opponent->guard($inStance->stance)],
         ];
     }
 
@@ -225,13 +225,13 @@ final readonly class CheckDocument
      *
      * @return list<array<string, mixed>>
      */
-    private function caveats(array $caveats, Voice $voice, Writer $writer): array
+    private function caveats(array $caveats, ChainInStance $inStance, Writer $writer): array
     {
         return array_map(static fn (Caveat $caveat): array => [
             'id' => $caveat->id,
             'at' => $caveat->at,
             'message' => $caveat->message,
-            'offer' => null === $caveat->offer || null === $caveat->at ? null : $writer->item($caveat->offer, $voice->stances[$caveat->at]),
+            'offer' => null === $caveat->offer || null === $caveat->at ? null : $writer->item($caveat->offer, $inStance->stances[$caveat->at]),
         ], $caveats);
     }
 

@@ -7,11 +7,11 @@ namespace Periplus\Core\Flow;
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Limb;
 
 /** What a rule looks at: the chain, its account and for whom it is checked. */
@@ -25,10 +25,10 @@ final class Passage
     public readonly array $delivered;
     private ?Sway $sway = null;
 
-    public function __construct(public readonly Voice $voice, public readonly Ledger $ledger, public readonly Circumstances $circumstances)
+    public function __construct(public readonly ChainInStance $inStance, public readonly Ledger $ledger, public readonly Circumstances $circumstances)
     {
-        $this->items = $voice->chain->items;
-        $this->strikes = $voice->chain->strikes();
+        $this->items = $inStance->chain->items;
+        $this->strikes = $inStance->chain->strikes();
         $this->delivered = array_filter($this->strikes, static fn (StrikeItem $item): bool => $item->delivered());
     }
 
@@ -40,7 +40,7 @@ final class Passage
 
     public function chain(): Chain
     {
-        return $this->voice->chain;
+        return $this->inStance->chain;
     }
 
     /** The item directly before that place. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Balance\Sway;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 
 /** What the check says about one chain. */
 final readonly class Report
@@ -16,7 +16,7 @@ final readonly class Report
      * @param Verdict $verdict the worst link, or breaks when a finding at must holds
      */
     public function __construct(
-        public Voice $voice,
+        public ChainInStance $inStance,
         public Ledger $ledger,
         public Sway $sway,
         public array $findings,

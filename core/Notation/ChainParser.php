@@ -6,13 +6,13 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
@@ -357,7 +357,7 @@ final class ChainParser
 
             return true;
         }
-        $this->running = Voice::after($item, $this->running);
+        $this->running = ChainInStance::after($item, $this->running);
 
         return true;
     }

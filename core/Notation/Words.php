@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Stance;
 
 /** Writes a chain in words, by role ("lead hook to the body") or by side ("left hook to the body"). The reader reads both. */
@@ -25,17 +25,17 @@ final readonly class Words
         return new self(true);
     }
 
-    public function write(Voice $voice): string
+    public function write(ChainInStance $inStance): string
     {
-        return implode(', ', $this->items($voice));
+        return implode(', ', $this->items($inStance));
     }
 
     /** @return list<string> the words of each item */
-    public function items(Voice $voice): array
+    public function items(ChainInStance $inStance): array
     {
         $words = [];
-        foreach ($voice->chain->items as $at => $item) {
-            $words[] = $this->item($item, $voice->stances[$at]);
+        foreach ($inStance->chain->items as $at => $item) {
+            $words[] = $this->item($item, $inStance->stances[$at]);
         }
 
         return $words;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Stance;
 
 /** Writes a chain in the numbers of a numbering. What it writes, the reader reads back to the same chain. */
@@ -16,13 +16,13 @@ final readonly class Writer
     {
     }
 
-    public function write(Voice $voice): string
+    public function write(ChainInStance $inStance): string
     {
         $text = '';
         $wordsBefore = false;
-        foreach ($voice->chain->items as $at => $item) {
-            $number = $this->item($item, $voice->stances[$at]);
-            $inWords = $item instanceof StrikeItem && null === $this->number($item, $voice->stances[$at]);
+        foreach ($inStance->chain->items as $at => $item) {
+            $number = $this->item($item, $inStance->stances[$at]);
+            $inWords = $item instanceof StrikeItem && null === $this->number($item, $inStance->stances[$at]);
             // A comma keeps a strike in words apart from its neighbours.
             $text .= (0 === $at ? '' : ($inWords || $wordsBefore ? ', ' : ' ')).$number;
             $wordsBefore = $inWords;

@@ -11,7 +11,7 @@ use Periplus\App\Library\Kin;
 use Periplus\App\Library\ListRequest;
 use Periplus\App\Library\Turn;
 use Periplus\App\Library\Wishes;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Library\Likeness;
 use Periplus\Core\Library\Relation;
 use Periplus\Core\Library\Search\Items;
@@ -109,7 +109,7 @@ final class FinderTest extends ApiTestCase
         $likeness = Likeness::builtIn();
         $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $likeness), $sequences));
         $found = [];
-        foreach (self::service(Kin::class)->of(new Voice(Chains::read($text), Stance::Orthodox)) as $kin) {
+        foreach (self::service(Kin::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $kin) {
             if (Relation::Mirror !== $kin['relation']) {
                 $found[$kin['row']['id']] = $kin['relation'];
             }

@@ -38,7 +38,7 @@ test("a chain in the address is a link that can be shared", async ({ page }) => 
   await page.goto("/library");
   await page.goto(address);
   await expect(entry(page)).toHaveValue("1 2 4b exit");
-  await expect(page.locator(".voice-on")).toContainText("left hook to the liver");
+  await expect(page.locator(".stance-shown")).toContainText("left hook to the liver");
 });
 
 test("tempo and opponent change what the check says", async ({ page }) => {
@@ -52,9 +52,9 @@ test("tempo and opponent change what the check says", async ({ page }) => {
   await page.getByRole("combobox", { name: "Tempo" }).click();
   await page.getByTitle("learning tempo").click();
   await expect(findings.locator("header")).toContainText("reload");
-  await expect(page.locator(".voice").first()).toContainText("outside of the lead thigh");
+  await expect(page.locator(".shownStance").first()).toContainText("outside of the lead thigh");
   await page.getByLabel("Opponent's stance").getByText("southpaw").click();
-  await expect(page.locator(".voice").first()).toContainText("inside of the lead thigh");
+  await expect(page.locator(".shownStance").first()).toContainText("inside of the lead thigh");
 });
 
 test("everything on the bench can be reached by keyboard", async ({ page }) => {

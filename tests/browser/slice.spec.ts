@@ -14,7 +14,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   );
   const line = page.getByRole("group", { name: "Combination line: 1 2 3b slip-lead 2" });
   await expect(line.getByText("▲ +161")).toBeVisible();
-  await expect(page.locator(".voice", { hasText: "southpaw" })).toContainText("right hook to the spleen side");
+  await expect(page.locator(".shownStance", { hasText: "southpaw" })).toContainText("right hook to the spleen side");
 
   // The mend: the slip goes to the other side, by the pad, in place of the slip that was selected.
   await entry(page).fill("1 2 3b ");
@@ -59,7 +59,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   await expect(other).toContainText("so the liver is lost. The same hand instead: rear hook to the body.");
   await other.getByRole("button", { name: "Carry it over" }).click();
   await expect(entry(page)).toHaveValue("2 1 4b slip-lead 1 exit");
-  await expect(page.locator(".voice-on")).toContainText("left hook to the liver");
+  await expect(page.locator(".stance-shown")).toContainText("left hook to the liver");
 });
 
 test("numbers, words and drawing agree in both stances", async ({ page }) => {
@@ -70,9 +70,9 @@ test("numbers, words and drawing agree in both stances", async ({ page }) => {
     await expect(line).toBeVisible();
     const items = chain.split(" ");
     await expect(line.getByRole("button")).toHaveCount(items.length);
-    const voices = page.locator(".voice");
-    const left = await voices.nth(0).locator(".word").allInnerTexts();
-    const right = await voices.nth(1).locator(".word").allInnerTexts();
+    const stances = page.locator(".shownStance");
+    const left = await stances.nth(0).locator(".word").allInnerTexts();
+    const right = await stances.nth(1).locator(".word").allInnerTexts();
     expect(left).toHaveLength(items.length);
     const swapped = (text: string) =>
       text
@@ -95,18 +95,18 @@ test("a tile, a word and the entry line select the same thing", async ({ page })
   const tile = page.locator('[data-at="2"]');
   await tile.click();
   await expect(tile).toHaveAttribute("aria-pressed", "true");
-  await expect(page.locator(".voice").first().locator(".word-on")).toContainText("left hook");
+  await expect(page.locator(".shownStance").first().locator(".word-on")).toContainText("left hook");
   expect(
     await entry(page).evaluate((area: HTMLTextAreaElement) => area.value.slice(area.selectionStart, area.selectionEnd)),
   ).toBe("3b");
   await expect(page.locator(".sentence")).toContainText("Lead hook to the body, lands at 0.87 s.");
   await tile.press("ArrowRight");
   await expect(page.locator('[data-at="3"]')).toBeFocused();
-  // The other way round: the cursor in the entry line, and a word of a voice.
+  // The other way round: the cursor in the entry line, and a word of a shownStance.
   await entry(page).focus();
   await entry(page).press("Home");
   await expect(page.locator('[data-at="0"]')).toHaveAttribute("aria-pressed", "true");
-  await page.locator(".voice").nth(1).getByRole("button", { name: "left cross" }).last().click();
+  await page.locator(".shownStance").nth(1).getByRole("button", { name: "left cross" }).last().click();
   await expect(page.locator('[data-at="4"]')).toHaveAttribute("aria-pressed", "true");
   await page.locator(".wait").focus();
   await expect(page.locator(".sentence")).toContainText("Slip lead to cross: reload, 161 ms.");

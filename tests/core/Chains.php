@@ -8,13 +8,13 @@ use Eris\Generator;
 use Eris\Generators;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
@@ -32,9 +32,9 @@ final class Chains
         return $reading->chain;
     }
 
-    public static function voice(string $text, Stance $stance = Stance::Orthodox): Voice
+    public static function inStance(string $text, Stance $stance = Stance::Orthodox): ChainInStance
     {
-        return new Voice(self::read($text, $stance), $stance);
+        return new ChainInStance(self::read($text, $stance), $stance);
     }
 
     /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Reference;
 
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Notation\Numbering;
@@ -39,9 +39,9 @@ final class DemoGymTest extends TestCase
         $stance = Stance::from($row['stance'] ?? 'orthodox');
         $reading = Reader::builtIn()->read($row['chain'], Numbering::named('parity'), $stance);
         self::assertNotNull($reading->chain);
-        $voice = new Voice($reading->chain, $stance);
-        $same = Fingerprint::of($voice->chain)->withEffort;
-        foreach ([$voice, $voice->mirror(), $voice->mirror()->mirror()] as $spoken) {
+        $inStance = new ChainInStance($reading->chain, $stance);
+        $same = Fingerprint::of($inStance->chain)->withEffort;
+        foreach ([$inStance, $inStance->mirror(), $inStance->mirror()->mirror()] as $spoken) {
             foreach (Numbering::builtIn() as $numbering) {
                 self::assertSame($same, self::fingerprint((new Writer($numbering))->write($spoken), $numbering, $spoken->stance));
             }
@@ -63,8 +63,8 @@ final class DemoGymTest extends TestCase
             self::assertSame('flows', $document['verdict']);
         }
         if (\in_array('liver', $row['themes'] ?? [], true)) {
-            self::assertIsArray($document['voices']);
-            $own = $document['voices'][$row['stance'] ?? 'orthodox'];
+            self::assertIsArray($document['stances']);
+            $own = $document['stances'][$row['stance'] ?? 'orthodox'];
             self::assertIsArray($own);
             self::assertIsArray($own['meets']);
             self::assertContains(['to the liver'], array_map(static fn (mixed $meets): mixed => \is_array($meets) ? \array_slice($meets, 0, 1) : null, $own['meets']));

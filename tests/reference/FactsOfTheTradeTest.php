@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Reference;
 
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Meeting;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Role;
@@ -88,6 +88,6 @@ final class FactsOfTheTradeTest extends TestCase
     /** A voice of one strike speaks of one side, whatever it is mirrored through. Common practice, no source. */
     public function testASouthpawsJabIsTheRightHand(): void
     {
-        self::assertSame(Side::Right, (new Voice(Chains::read('1'), Stance::Southpaw))->side(0));
+        self::assertSame(Side::Right, (new ChainInStance(Chains::read('1'), Stance::Southpaw))->side(0));
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
@@ -68,7 +68,7 @@ final class NumberingTest extends TestCase
     private static function written(string $id, string $numbering, Stance $stance): string
     {
         $strike = Catalogue::builtIn()->strike($id);
-        $text = (new Writer(Numbering::named($numbering)))->write(new Voice(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance));
+        $text = (new Writer(Numbering::named($numbering)))->write(new ChainInStance(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance));
 
         return $text === $strike->name && 1 !== preg_match('/\d/', $text) ? '-' : $text;
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Library\Search\Items;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Library\Sequence;
@@ -37,7 +37,7 @@ final class SpokenTest extends TestCase
     {
         $stance = Stance::from($stance);
 
-        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(new Voice(Chains::read($said, $stance), $stance)));
+        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(new ChainInStance(Chains::read($said, $stance), $stance)));
     }
 
     /** What a coach says finds what it is read as, and says more than its beginning does. */

@@ -3,7 +3,7 @@ import { afterEach, expect, test, vi } from "vitest";
 import type { Check } from "../../web/src/api/client";
 import { CombinationLine } from "../../web/src/combination-line/CombinationLine";
 import type { Size } from "../../web/src/combination-line/geometry";
-import { Voices } from "../../web/src/combination-line/Voices";
+import { StanceWords } from "../../web/src/combination-line/StanceWords";
 import { checked, checkedDemo, DEMO } from "./gym";
 
 afterEach(cleanup);
@@ -13,7 +13,7 @@ const named = checks.map((check, at) => [DEMO[at]?.name ?? "", check] as const);
 const SIZES: Size[] = ["row", "card", "full"];
 
 function draw(check: Check, size: Size, more: Partial<Parameters<typeof CombinationLine>[0]> = {}) {
-  const stances = check.voices?.orthodox.stances;
+  const stances = check.stances?.orthodox.stances;
   const { container } = render(
     <CombinationLine data={check} size={size} width={420} name="line" {...(stances ? { stances } : {})} {...more} />,
   );
@@ -151,13 +151,13 @@ test("feet are drawn at the start and at every item that moves or turns them", (
 });
 
 test.each(named)("%s says left and right of every item in both stances", (_, check) => {
-  if (!check.voices) {
-    throw new Error("no voices");
+  if (!check.stances) {
+    throw new Error("no stances");
   }
   const { container } = render(
-    <Voices voices={check.voices} voice="orthodox" onVoice={() => {}} selected={null} onSelect={() => {}} />,
+    <StanceWords stances={check.stances} shownStance="orthodox" onShownStance={() => {}} selected={null} onSelect={() => {}} />,
   );
-  const rows = [...container.querySelectorAll(".voice")].map((row) =>
+  const rows = [...container.querySelectorAll(".shownStance")].map((row) =>
     [...row.querySelectorAll(".word")].map((word) => word.textContent ?? ""),
   );
   expect(rows.map((row) => row.length)).toEqual([check.items.length, check.items.length]);
@@ -177,10 +177,10 @@ test.each(named)("%s says left and right of every item in both stances", (_, che
 test("what changes with the stance is marked where it happens", () => {
   const [check] = checked(["1 2 3b"]) as [Check];
   const { container } = render(
-    <Voices
-      voices={check.voices as NonNullable<Check["voices"]>}
-      voice="southpaw"
-      onVoice={() => {}}
+    <StanceWords
+      stances={check.stances as NonNullable<Check["stances"]>}
+      shownStance="southpaw"
+      onShownStance={() => {}}
       selected={2}
       onSelect={() => {}}
     />,

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Generate;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Finding;
 use Periplus\Core\Flow\Level\Scale;
@@ -86,9 +86,9 @@ final readonly class Generator
                 continue;
             }
             $seen[$fingerprint] = true;
-            $voice = new Voice($chain, Stance::Orthodox);
-            if (self::isMeant($voice, $wishes)) {
-                $report = $this->check->run($voice, $wishes->circumstances);
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
+            if (self::isMeant($inStance, $wishes)) {
+                $report = $this->check->run($inStance, $wishes->circumstances);
                 if (self::passes($report, $wishes)) {
                     $reports[] = $report;
                 }
@@ -101,24 +101,24 @@ final readonly class Generator
     /** Whether a chain that was checked is all that was wished for. */
     public static function passes(Report $report, Wishes $wishes): bool
     {
-        return self::isMeant($report->voice, $wishes)
+        return self::isMeant($report->inStance, $wishes)
             && Verdict::Flows === $report->verdict
             && [] === array_filter($report->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($wishes->clean))
             && (null === $wishes->level || Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level === $wishes->level);
     }
 
     /** Whether it is what was wished for before anything is checked. */
-    private static function isMeant(Voice $voice, Wishes $wishes): bool
+    private static function isMeant(ChainInStance $inStance, Wishes $wishes): bool
     {
-        $limbs = array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $voice->chain->strikes());
+        $limbs = array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes());
         $weapons = array_map(static fn (Limb $limb): string => $limb->value, $wishes->weapons);
         $each = $wishes->each() && \count($weapons) <= $wishes->length;
 
         return \count($limbs) === $wishes->length
             && [] === array_diff($limbs, $weapons)
             && (!$each || [] === array_diff($weapons, $limbs))
-            && ($wishes->switches || !\in_array($voice->stance->other(), [...$voice->stances, $voice->end], true))
-            && (null === $wishes->theme || $wishes->theme->holds($voice->chain));
+            && ($wishes->switches || !\in_array($inStance->stance->other(), [...$inStance->stances, $inStance->end], true))
+            && (null === $wishes->theme || $wishes->theme->holds($inStance->chain));
     }
 
     /** @return list<Item> empty when the dice ran into a corner */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Generate;
 
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Notation\Numbering;
@@ -37,12 +37,12 @@ final readonly class HarvestDocument
 
         return [
             'chains' => array_map(static function (Report $report) use ($stance, $writer, $parity, $wishes): array {
-                $voice = new Voice($report->voice->chain, $stance);
+                $inStance = new ChainInStance($report->inStance->chain, $stance);
 
                 return [
-                    'text' => $writer->write($voice),
-                    'notation' => $parity->write($voice),
-                    'words' => Words::byRole()->write($voice),
+                    'text' => $writer->write($inStance),
+                    'notation' => $parity->write($inStance),
+                    'words' => Words::byRole()->write($inStance),
                     'verdict' => $report->verdict->value,
                     'lengthMs' => (int) round($report->ledger->length()),
                     'level' => Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Level;
 
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Link;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Verdict;
@@ -61,20 +61,20 @@ final readonly class Scale
     /** @return array<string, array{float|int, string}> how often each thing is there, and that in words */
     private function counts(Report $report, float $tempo): array
     {
-        $voice = $report->voice;
-        $items = $voice->chain->items;
-        $strikes = $voice->chain->strikes();
+        $inStance = $report->inStance;
+        $items = $inStance->chain->items;
+        $strikes = $inStance->chain->strikes();
         $last = array_key_last($strikes) ?? 0;
         $inside = static fn (\Closure $test): int => \count(array_filter(\array_slice($items, 0, $last), static fn (Item $item): bool => $item instanceof MoveItem && true === $test($item->move)));
         $count = static fn (\Closure $test): int => \count(array_filter($strikes, $test));
         $different = \count(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)));
         $rare = \count(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, array_filter($strikes, static fn (StrikeItem $item): bool => !\in_array($item->strike->family, self::BASIC, true)))));
-        [$sameSide, $heights] = self::neighbours($voice, $strikes);
+        [$sameSide, $heights] = self::neighbours($inStance, $strikes);
         $defence = $inside(static fn (Move $move): bool => MoveKind::Defence === $move->kind);
         $angles = $inside(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance());
         $stance = 0;
         foreach ($items as $at => $item) {
-            $stance += Voice::after($item, $voice->stances[$at]) === $voice->stances[$at] || $at >= $last && $item instanceof MoveItem ? 0 : 1;
+            $stance += ChainInStance::after($item, $inStance->stances[$at]) === $inStance->stances[$at] || $at >= $last && $item instanceof MoveItem ? 0 : 1;
         }
         $feints = $count(static fn (StrikeItem $item): bool => $item->feint);
         $together = $count(static fn (StrikeItem $item): bool => $item->joined);
@@ -107,14 +107,14 @@ final readonly class Scale
      *
      * @return array{int, int} doubles of one side, and changes of height
      */
-    private static function neighbours(Voice $voice, array $strikes): array
+    private static function neighbours(ChainInStance $inStance, array $strikes): array
     {
         $sameSide = $heights = 0;
         $before = null;
         foreach ($strikes as $at => $item) {
             if (null !== $before) {
                 $heights += $strikes[$before]->target === $item->target ? 0 : 1;
-                $doubled = $before === $at - 1 && $voice->side($before) === $voice->side($at) && !$item->joined;
+                $doubled = $before === $at - 1 && $inStance->side($before) === $inStance->side($at) && !$item->joined;
                 $sameSide += $doubled && 'jab' !== $item->strike->id && 'jab' !== $strikes[$before]->strike->id ? 1 : 0;
             }
             $before = $at;

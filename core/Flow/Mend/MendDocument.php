@@ -6,8 +6,8 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Report;
@@ -40,7 +40,7 @@ final readonly class MendDocument
         if (null === $chain) {
             return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
         }
-        $report = $this->check->run(new Voice($chain, $options->stance), $circumstances);
+        $report = $this->check->run(new ChainInStance($chain, $options->stance), $circumstances);
         $mends = $this->mender->mends($report, $circumstances);
         $show = fn (Mend $mend): array => $this->mend($mend, $report, $numbering);
 
@@ -64,13 +64,13 @@ final readonly class MendDocument
     /** @return array<string, mixed> */
     private function mend(Mend $mend, Report $before, Numbering $numbering): array
     {
-        $voice = new Voice($mend->chain, $before->voice->stance);
+        $inStance = new ChainInStance($mend->chain, $before->inStance->stance);
 
         return [
-            'words' => implode(', and ', array_map(static fn (Edit $edit): string => self::words($edit, $before->voice->chain), $mend->edits)),
+            'words' => implode(', and ', array_map(static fn (Edit $edit): string => self::words($edit, $before->inStance->chain), $mend->edits)),
             'edits' => array_map(static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at], $mend->edits),
-            'text' => (new Writer($numbering))->write($voice),
-            'notation' => (new Writer(Numbering::named('parity')))->write($voice),
+            'text' => (new Writer($numbering))->write($inStance),
+            'notation' => (new Writer(Numbering::named('parity')))->write($inStance),
             'verdict' => $mend->verdict()->value,
             'lengthMs' => (int) round($mend->report->ledger->length()),
             'waitMs' => (int) round($mend->report->ledger->waiting()),

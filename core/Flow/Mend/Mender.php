@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
@@ -49,7 +49,7 @@ final readonly class Mender
 
     public function mends(Report $report, Circumstances $circumstances): Mends
     {
-        $chain = $report->voice->chain;
+        $chain = $report->inStance->chain;
         $before = $report->verdict->rank();
         $pairs = \count($chain) <= self::PAIRS_UP_TO;
         $edits = $this->edits->of($chain);
@@ -61,7 +61,7 @@ final readonly class Mender
         $ofFindings = [];
         $ranks = [];
         foreach ($edits as $edit) {
-            $mend = $this->made($report->voice, [$edit], $circumstances);
+            $mend = $this->made($report->inStance, [$edit], $circumstances);
             $rank = $mend->verdict()->rank();
             $ranks[] = $rank;
             if ($rank < $before) {
@@ -75,7 +75,7 @@ final readonly class Mender
         }
         if ($pairs && $before > 0) {
             foreach ($this->pairs($chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
-                $mend = $this->made($report->voice, $pair, $circumstances);
+                $mend = $this->made($report->inStance, $pair, $circumstances);
                 if ($mend->verdict()->rank() <= $limit) {
                     $ofVerdict[] = $mend;
                 }
@@ -217,11 +217,11 @@ final readonly class Mender
     }
 
     /** @param list<Edit> $edits */
-    private function made(Voice $voice, array $edits, Circumstances $circumstances): Mend
+    private function made(ChainInStance $inStance, array $edits, Circumstances $circumstances): Mend
     {
-        $chain = Chain::of(Edit::apply($voice->chain->items, $edits));
+        $chain = Chain::of(Edit::apply($inStance->chain->items, $edits));
 
-        return new Mend($edits, $chain, $this->check->run(new Voice($chain, $voice->stance), $circumstances));
+        return new Mend($edits, $chain, $this->check->run(new ChainInStance($chain, $inStance->stance), $circumstances));
     }
 
     /**

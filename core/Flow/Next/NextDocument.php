@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Next;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -65,8 +65,8 @@ final readonly class NextDocument
         if (null === $chain) {
             return $start;
         }
-        $voice = new Voice($chain, $start);
+        $inStance = new ChainInStance($chain, $start);
 
-        return $voice->stances[$place + 1] ?? $voice->end;
+        return $inStance->stances[$place + 1] ?? $inStance->end;
     }
 }

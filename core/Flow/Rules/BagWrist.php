@@ -50,7 +50,7 @@ final readonly class BagWrist implements Rule
         $sightings = [];
         foreach ($passage->delivered as $at => $item) {
             if ('uppercut' === $item->strike->family) {
-                $sightings[] = new Sighting($at, \sprintf('The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.', $item->strike->name, $passage->voice->side($at)->value ?? ''));
+                $sightings[] = new Sighting($at, \sprintf('The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.', $item->strike->name, $passage->inStance->side($at)->value ?? ''));
             }
         }
 

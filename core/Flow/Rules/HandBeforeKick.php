@@ -49,7 +49,7 @@ final readonly class HandBeforeKick implements Rule
         $sightings = [];
         foreach (HandSide::Any === $school ? [] : $passage->handsBeforeKicks() as $at => $hand) {
             $kick = $passage->strikes[$at];
-            $same = $passage->voice->side($hand) === $passage->voice->side($at);
+            $same = $passage->inStance->side($hand) === $passage->inStance->side($at);
             if ($same !== (HandSide::Same === $school)) {
                 $sightings[] = new Sighting($at, \sprintf('The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side first.', $kick->strike->name, $passage->strikes[$hand]->strike->name, $same ? 'same' : 'opposite', $same ? 'opposite' : 'same'));
             }

@@ -50,7 +50,7 @@ final readonly class SameSideRun implements Rule
         $sightings = [];
         $runs = $passage->runs(
             static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $passage->voice->side($at)?->value,
+            static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $passage->inStance->side($at)?->value,
         );
         foreach ($runs as $run) {
             if (\count($run) >= $passage->circumstances->rules->thresholds->sameSide) {

@@ -53,7 +53,7 @@ final readonly class YouthLimits implements Rule
         $sightings = [];
         foreach ($passage->delivered as $at => $item) {
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
-                $sightings[] = new Sighting($at, \sprintf('The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $passage->voice->side($at)->value ?? '', $group->value));
+                $sightings[] = new Sighting($at, \sprintf('The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $passage->inStance->side($at)->value ?? '', $group->value));
             }
         }
 

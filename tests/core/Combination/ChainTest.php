@@ -6,13 +6,13 @@ namespace Periplus\Tests\Core\Combination;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
@@ -73,18 +73,18 @@ final class ChainTest extends TestCase
     #[TestWith(['1 / *3', ['left', '', ''], 'orthodox'])]
     public function testTheWalkKnowsTheSideOfEveryItemAndTheStanceAtTheEnd(string $text, array $sides, string $end): void
     {
-        $voice = Chains::voice($text);
+        $inStance = Chains::voice($text);
 
-        self::assertSame($sides, array_map(static fn (int $at): string => $voice->side($at)->value ?? '', array_keys($voice->chain->items)));
-        self::assertSame($end, $voice->end->value);
+        self::assertSame($sides, array_map(static fn (int $at): string => $inStance->side($at)->value ?? '', array_keys($inStance->chain->items)));
+        self::assertSame($end, $inStance->end->value);
     }
 
     public function testAFeintedKickDoesNotChangeTheStance(): void
     {
         $kick = new StrikeItem(Catalogue::builtIn()->strike('rear-round-kick'), Target::Body, feint: true, landsForward: true);
 
-        self::assertSame(Stance::Orthodox, Voice::after($kick, Stance::Orthodox));
-        self::assertSame(Stance::Southpaw, Voice::after($kick->with(feint: false), Stance::Orthodox));
+        self::assertSame(Stance::Orthodox, ChainInStance::after($kick, Stance::Orthodox));
+        self::assertSame(Stance::Southpaw, ChainInStance::after($kick->with(feint: false), Stance::Orthodox));
     }
 
     public function testChangingOnePropertyLeavesTheOthers(): void

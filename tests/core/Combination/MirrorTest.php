@@ -9,11 +9,11 @@ use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\Caveat;
 use Periplus\Core\Combination\Caveats;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
@@ -30,24 +30,24 @@ final class MirrorTest extends TestCase
     public function testMirroringTwiceGivesTheChainBack(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $voice = new Voice($chain, Stance::Orthodox);
-            $twice = $voice->mirror()->mirror();
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
+            $twice = $inStance->mirror()->mirror();
 
-            self::assertSame($voice->stance, $twice->stance);
-            self::assertSame($voice->stances, $twice->stances);
-            self::assertSame(Words::bySide()->items($voice), Words::bySide()->items($twice));
+            self::assertSame($inStance->stance, $twice->stance);
+            self::assertSame($inStance->stances, $twice->stances);
+            self::assertSame(Words::bySide()->items($inStance), Words::bySide()->items($twice));
         });
     }
 
     public function testMirroringSwapsEverySideAndNoRole(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $voice = new Voice($chain, Stance::Southpaw);
-            $mirror = $voice->mirror();
+            $inStance = new ChainInStance($chain, Stance::Southpaw);
+            $mirror = $inStance->mirror();
 
-            self::assertSame(Fingerprint::of($voice->chain)->plain, Fingerprint::of($mirror->chain)->plain);
-            foreach (array_keys($voice->chain->items) as $at) {
-                self::assertSame($voice->side($at)?->other(), $mirror->side($at));
+            self::assertSame(Fingerprint::of($inStance->chain)->plain, Fingerprint::of($mirror->chain)->plain);
+            foreach (array_keys($inStance->chain->items) as $at) {
+                self::assertSame($inStance->side($at)?->other(), $mirror->side($at));
             }
         });
     }
@@ -55,14 +55,14 @@ final class MirrorTest extends TestCase
     public function testCarryingKeepsEveryLimb(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $voice = new Voice($chain, Stance::Orthodox);
-            $carried = (new Carrier(Catalogue::builtIn()))->carry($voice)->voice;
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
+            $carried = (new Carrier(Catalogue::builtIn()))->carry($inStance)->inStance;
 
-            self::assertNotSame($voice->stance, $carried->stance);
-            foreach ($voice->chain->items as $at => $item) {
+            self::assertNotSame($inStance->stance, $carried->stance);
+            foreach ($inStance->chain->items as $at => $item) {
                 $onlyForTheLeadHand = $item instanceof MoveItem && null !== $item->move->carryNote;
                 if (!$onlyForTheLeadHand) {
-                    self::assertSame($voice->side($at), $carried->side($at));
+                    self::assertSame($inStance->side($at), $carried->side($at));
                 }
                 if ($item instanceof StrikeItem) {
                     $other = $carried->chain->items[$at];
@@ -77,11 +77,11 @@ final class MirrorTest extends TestCase
     {
         $carrier = new Carrier(Catalogue::builtIn());
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($carrier): void {
-            $voice = new Voice($chain, Stance::Orthodox);
-            $once = $carrier->carry($voice);
-            $twice = $carrier->carry($once->voice);
-            foreach ($twice->voice->chain->items as $at => $item) {
-                $original = $voice->chain->items[$at];
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
+            $once = $carrier->carry($inStance);
+            $twice = $carrier->carry($once->inStance);
+            foreach ($twice->inStance->chain->items as $at => $item) {
+                $original = $inStance->chain->items[$at];
                 if ($original instanceof StrikeItem && $original->landsForward) {
                     // Carried, that leg is in front and its landing changes no stance: from here on the two walks differ.
                     return;
@@ -90,7 +90,7 @@ final class MirrorTest extends TestCase
                     self::assertSame($original->key(true), $item->key(true));
                 }
             }
-            self::assertSame($voice->stance, $twice->voice->stance);
+            self::assertSame($inStance->stance, $twice->inStance->stance);
         });
     }
 
@@ -107,7 +107,7 @@ final class MirrorTest extends TestCase
     {
         $carried = (new Carrier(Catalogue::builtIn()))->carry(Chains::voice($from));
 
-        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($carried->voice));
+        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($carried->inStance));
         self::assertSame(null === $why ? [] : [$why], array_column($carried->replaced, 'message'));
     }
 
@@ -154,10 +154,10 @@ final class MirrorTest extends TestCase
         $caveats = new Caveats(Catalogue::builtIn());
         $undo = ['liver-lost' => 'liver-gained', 'liver-gained' => 'liver-lost', 'thigh-inside' => 'thigh-outside', 'thigh-outside' => 'thigh-inside', 'open-side-lost' => 'open-side-gained', 'open-side-gained' => 'open-side-lost', 'way-out-lost' => 'way-out-gained', 'way-out-gained' => 'way-out-lost', 'guard-opens' => 'guard-closes', 'guard-closes' => 'guard-opens'];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($caveats, $undo): void {
-            $voice = new Voice($chain, Stance::Orthodox);
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach (Stance::cases() as $opponent) {
-                $there = $caveats->between($voice, $voice->mirror(), new Opponent($opponent));
-                $back = $caveats->between($voice->mirror(), $voice, new Opponent($opponent));
+                $there = $caveats->between($inStance, $inStance->mirror(), new Opponent($opponent));
+                $back = $caveats->between($inStance->mirror(), $inStance, new Opponent($opponent));
                 $name = static fn (Caveat $caveat): string => $caveat->at.' '.$caveat->id;
                 $undone = array_map(static fn (Caveat $caveat): string => $caveat->at.' '.$undo[$caveat->id], $there);
                 self::assertEqualsCanonicalizing($undone, array_map($name, $back));
@@ -168,8 +168,8 @@ final class MirrorTest extends TestCase
     /** @return list<Caveat> */
     private static function mirrorCaveats(string $text, Stance $stance, Stance $opponent): array
     {
-        $voice = Chains::voice($text, $stance);
+        $inStance = Chains::voice($text, $stance);
 
-        return (new Caveats(Catalogue::builtIn()))->between($voice, $voice->mirror(), new Opponent($opponent));
+        return (new Caveats(Catalogue::builtIn()))->between($inStance, $inStance->mirror(), new Opponent($opponent));
     }
 }

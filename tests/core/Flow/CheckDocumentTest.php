@@ -9,7 +9,7 @@ use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Circumstances;
@@ -38,7 +38,7 @@ final class CheckDocumentTest extends TestCase
         $validator = new Validator();
         $this->limitTo(40)->forAll(Chains::any())->then(static function (Chain $chain) use ($validator, $schema): void {
             foreach (Stance::cases() as $stance) {
-                $text = (new Writer(Numbering::named('parity')))->write(new Voice($chain, $stance));
+                $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
                 $document = CheckDocument::builtIn()->of(mb_substr($text, 0, Reader::LONGEST), new CheckOptions(stance: $stance));
                 $error = $validator->validate(json_decode(json_encode($document, \JSON_THROW_ON_ERROR)), $schema)->error();
                 self::assertNull($error, null === $error ? '' : print_r((new ErrorFormatter())->format($error), true));
@@ -49,7 +49,7 @@ final class CheckDocumentTest extends TestCase
     public function testPlacesPointIntoTheTextAndTheChain(): void
     {
         $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $text = (new Writer(Numbering::named('parity')))->write(new Voice($chain, Stance::Orthodox));
+            $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
             $document = CheckDocument::builtIn()->of($text, new CheckOptions());
             if ([] !== $document['problems']) {
                 self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));

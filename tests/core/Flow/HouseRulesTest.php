@@ -6,7 +6,7 @@ namespace Periplus\Tests\Core\Flow;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Finding;
@@ -34,7 +34,7 @@ final class HouseRulesTest extends TestCase
     {
         $silent = self::house(Severity::Off);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($silent): void {
-            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), new Circumstances($silent));
+            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($silent));
             self::assertSame([], array_filter($report->findings, static fn (Finding $finding): bool => Severity::Credit !== $finding->severity));
             self::assertSame($report->linkVerdict, $report->verdict);
         });
@@ -44,9 +44,9 @@ final class HouseRulesTest extends TestCase
     {
         [$hints, $musts] = [self::house(Severity::Hint), self::house(Severity::Must)];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($hints, $musts): void {
-            $voice = new Voice($chain, Stance::Orthodox);
-            $hint = Check::builtIn()->run($voice, new Circumstances($hints));
-            $must = Check::builtIn()->run($voice, new Circumstances($musts));
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
+            $hint = Check::builtIn()->run($inStance, new Circumstances($hints));
+            $must = Check::builtIn()->run($inStance, new Circumstances($musts));
             $found = array_filter($hint->findings, static fn (Finding $finding): bool => Severity::Hint === $finding->severity);
 
             self::assertSame($hint->linkVerdict, $hint->verdict);
@@ -60,9 +60,9 @@ final class HouseRulesTest extends TestCase
         $strict = self::house(Severity::Hint, new Thresholds(3, 3, 2, 2, 1, 0.05));
         $lenient = self::house(Severity::Hint, new Thresholds(6, 6, 4, 4, 3, 0.4));
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($strict, $lenient): void {
-            $voice = new Voice($chain, Stance::Orthodox);
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach ([1.0, 0.8] as $tempo) {
-                $count = static fn (HouseRules $rules): int => \count(Check::builtIn()->run($voice, new Circumstances($rules, $tempo))->findings);
+                $count = static fn (HouseRules $rules): int => \count(Check::builtIn()->run($inStance, new Circumstances($rules, $tempo))->findings);
                 self::assertGreaterThanOrEqual($count($lenient), $count($strict));
             }
         });
@@ -72,7 +72,7 @@ final class HouseRulesTest extends TestCase
     {
         $order = ['must', 'should', 'hint', 'credit'];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($order): void {
-            $findings = Check::builtIn()->run(new Voice($chain, Stance::Southpaw), new Circumstances(HouseRules::named('kickboxing')))->findings;
+            $findings = Check::builtIn()->run(new ChainInStance($chain, Stance::Southpaw), new Circumstances(HouseRules::named('kickboxing')))->findings;
             $ranks = array_map(static fn (Finding $finding): int => (int) array_search($finding->severity->value, $order, true), $findings);
             $sorted = $ranks;
             sort($sorted);
@@ -117,7 +117,7 @@ final class HouseRulesTest extends TestCase
     {
         $any = HouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($any): void {
-            $ids = array_column(Check::builtIn()->run(new Voice($chain, Stance::Orthodox), new Circumstances($any))->findings, 'id');
+            $ids = array_column(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($any))->findings, 'id');
             self::assertSame([], array_intersect(['no-exit', 'all-hard', 'hand-before-kick', 'hand-and-kick'], $ids));
         });
     }

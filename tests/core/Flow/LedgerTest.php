@@ -6,8 +6,8 @@ namespace Periplus\Tests\Core\Flow;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Cause;
 use Periplus\Core\Flow\HouseRules;
@@ -199,8 +199,8 @@ final class LedgerTest extends TestCase
     public function testTheAccountIsTheSameForBothStances(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $voice = new Voice($chain, Stance::Orthodox);
-            self::assertEquals(self::ledger($voice->chain), self::ledger($voice->mirror()->chain));
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
+            self::assertEquals(self::ledger($inStance->chain), self::ledger($inStance->mirror()->chain));
         });
     }
 

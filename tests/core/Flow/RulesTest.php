@@ -6,7 +6,7 @@ namespace Periplus\Tests\Core\Flow;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
@@ -125,15 +125,15 @@ final class RulesTest extends TestCase
     public function testWhatIsFoundLiesInTheChainAndDoesNotDependOnTheStance(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $voice = new Voice($chain, Stance::Orthodox);
+            $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach (HouseRules::builtIn() as $rules) {
-                $report = Check::builtIn()->run($voice, new Circumstances($rules));
+                $report = Check::builtIn()->run($inStance, new Circumstances($rules));
                 foreach ($report->findings as $finding) {
-                    self::assertTrue(null === $finding->at || isset($voice->chain->items[$finding->at]));
+                    self::assertTrue(null === $finding->at || isset($inStance->chain->items[$finding->at]));
                     self::assertNotSame(Severity::Off, $finding->severity);
                 }
                 self::assertGreaterThanOrEqual($report->linkVerdict->rank(), $report->verdict->rank());
-                self::assertEquals($report->findings, Check::builtIn()->run($voice->mirror(), new Circumstances($rules))->findings);
+                self::assertEquals($report->findings, Check::builtIn()->run($inStance->mirror(), new Circumstances($rules))->findings);
             }
         });
     }
@@ -147,10 +147,10 @@ final class RulesTest extends TestCase
     /** @return list<\Periplus\Core\Flow\Sighting> */
     private static function sightings(Rule $rule, Example $example, string $rules): array
     {
-        $voice = Chains::voice($example->chain);
+        $inStance = Chains::voice($example->chain);
         $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
-        $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($voice->chain, $circumstances->rules, $circumstances->tempo);
+        $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($inStance->chain, $circumstances->rules, $circumstances->tempo);
 
-        return $rule->sightings(new Passage($voice, $ledger, $circumstances));
+        return $rule->sightings(new Passage($inStance, $ledger, $circumstances));
     }
 }

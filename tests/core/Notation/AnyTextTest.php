@@ -6,8 +6,8 @@ namespace Periplus\Tests\Core\Notation;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Notation\Numbering;
@@ -57,7 +57,7 @@ final class AnyTextTest extends TestCase
             return;
         }
         self::assertCount(\count($reading->chain), $reading->spans);
-        $written = (new Writer($numbering))->write(new Voice($reading->chain, $stance));
+        $written = (new Writer($numbering))->write(new ChainInStance($reading->chain, $stance));
         $again = Reader::builtIn()->read($written, $numbering, $stance)->chain;
         if (mb_strlen($written) <= Reader::LONGEST) {
             self::assertNotNull($again, $written);

@@ -6,7 +6,7 @@ namespace Periplus\Tests\Core\Notation;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
 use Periplus\Core\Notation\Reader;
@@ -65,7 +65,7 @@ final class NumberingReviewTest extends TestCase
         $own = Numbering::of('own', $content);
         $this->limitTo(200)->forAll(Chains::any())->then(static function (Chain $chain) use ($own): void {
             foreach (Stance::cases() as $stance) {
-                $text = (new Writer($own))->write(new Voice($chain, $stance));
+                $text = (new Writer($own))->write(new ChainInStance($chain, $stance));
                 $read = Reader::builtIn()->read($text, $own, $stance);
                 // Some chains are too long to be written in words.
                 if (mb_strlen($text) <= Reader::LONGEST) {

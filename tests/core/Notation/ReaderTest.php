@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Notation;
 
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -86,7 +86,7 @@ final class ReaderTest extends TestCase
         $reading = Reader::builtIn()->read('jab cross hook uppercut', Numbering::named('parity'), Stance::Orthodox);
 
         self::assertNotNull($reading->chain);
-        self::assertSame('1 2 3 6', (new Writer(Numbering::named('parity')))->write(new Voice($reading->chain, Stance::Orthodox)));
+        self::assertSame('1 2 3 6', (new Writer(Numbering::named('parity')))->write(new ChainInStance($reading->chain, Stance::Orthodox)));
         self::assertSame(['"hook" is read as lead hook, opposite to the cross before it.', '"uppercut" is read as rear uppercut, opposite to the lead hook before it.'], array_column($reading->notes, 'message'));
         self::assertSame([10, 15], array_column($reading->notes, 'at'));
     }
@@ -105,12 +105,12 @@ final class ReaderTest extends TestCase
     #[TestWith(['hands', '1 2 3', 'jab, cross, lead hook'])]
     public function testEachNumberingReadsItsOwnNumbers(string $numbering, string $text, string $words): void
     {
-        self::assertSame($words, Words::byRole()->write(new Voice(Chains::read($text, numbering: $numbering), Stance::Orthodox)));
+        self::assertSame($words, Words::byRole()->write(new ChainInStance(Chains::read($text, numbering: $numbering), Stance::Orthodox)));
     }
 
     public function testAHandBoundNumberingFollowsTheHandThroughStances(): void
     {
-        self::assertSame('cross, jab', Words::byRole()->write(new Voice(Chains::read('1 2', Stance::Southpaw, 'hands'), Stance::Southpaw)));
-        self::assertSame('jab, switch, cross', Words::byRole()->write(new Voice(Chains::read('1 switch 1', numbering: 'hands'), Stance::Orthodox)));
+        self::assertSame('cross, jab', Words::byRole()->write(new ChainInStance(Chains::read('1 2', Stance::Southpaw, 'hands'), Stance::Southpaw)));
+        self::assertSame('jab, switch, cross', Words::byRole()->write(new ChainInStance(Chains::read('1 switch 1', numbering: 'hands'), Stance::Orthodox)));
     }
 }

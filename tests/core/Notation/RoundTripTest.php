@@ -6,8 +6,8 @@ namespace Periplus\Tests\Core\Notation;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
@@ -27,8 +27,8 @@ final class RoundTripTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             foreach (Numbering::builtIn() as $numbering) {
                 foreach (Stance::cases() as $stance) {
-                    $voice = new Voice($chain, $stance);
-                    self::assertReadsBack($voice, (new Writer($numbering))->write($voice), $numbering);
+                    $inStance = new ChainInStance($chain, $stance);
+                    self::assertReadsBack($inStance, (new Writer($numbering))->write($inStance), $numbering);
                 }
             }
         });
@@ -38,9 +38,9 @@ final class RoundTripTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             foreach (Stance::cases() as $stance) {
-                $voice = new Voice($chain, $stance);
-                self::assertReadsBack($voice, Words::byRole()->write($voice), Numbering::named('body-pairs'));
-                self::assertReadsBack($voice, Words::bySide()->write($voice), Numbering::named('hands'));
+                $inStance = new ChainInStance($chain, $stance);
+                self::assertReadsBack($inStance, Words::byRole()->write($inStance), Numbering::named('body-pairs'));
+                self::assertReadsBack($inStance, Words::bySide()->write($inStance), Numbering::named('hands'));
             }
         });
     }
@@ -54,15 +54,15 @@ final class RoundTripTest extends TestCase
         }
     }
 
-    private static function assertReadsBack(Voice $voice, string $text, Numbering $numbering): void
+    private static function assertReadsBack(ChainInStance $inStance, string $text, Numbering $numbering): void
     {
         // A long chain in words can pass the limit of one line; in parity, as it is stored, none does.
         if ('parity' !== $numbering->id && mb_strlen($text) > Reader::LONGEST) {
             return;
         }
-        $reading = Reader::builtIn()->read($text, $numbering, $voice->stance);
+        $reading = Reader::builtIn()->read($text, $numbering, $inStance->stance);
         self::assertNotNull($reading->chain, \sprintf('%s: "%s": %s', $numbering->id, $text, self::first($reading)));
-        self::assertSame(Fingerprint::of($voice->chain)->withEffort, Fingerprint::of($reading->chain)->withEffort, \sprintf('%s: "%s"', $numbering->id, $text));
+        self::assertSame(Fingerprint::of($inStance->chain)->withEffort, Fingerprint::of($reading->chain)->withEffort, \sprintf('%s: "%s"', $numbering->id, $text));
         self::assertSame([], $reading->notes, \sprintf('"%s" leaves nothing open.', $text));
     }
 

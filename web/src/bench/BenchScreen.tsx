@@ -117,7 +117,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const [circumstances, setCircumstances] = useState(() => circumstancesOf(address));
   const given = (part: Partial<Circumstances>) => setCircumstances((now) => ({ ...now, ...part }));
   const [compared, setCompared] = useState<Mend | null>(null);
-  const [voice, setVoice] = useState<Stance>(draft.stance);
+  const [shownStance, setShownStance] = useState<Stance>(draft.stance);
   const [selected, setSelected] = useState<number | null>(null);
   const [saveOpen, setSaveOpen] = useState(false);
   // What was made elsewhere may come here to be saved at once.
@@ -407,7 +407,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
             value={draft.stance}
             onChange={(stance) => {
               change({ stance });
-              setVoice(stance);
+              setShownStance(stance);
             }}
             options={STANCES}
             aria-label="Written for which stance"
@@ -541,12 +541,12 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
             className={isOld ? "panel check-line check-line-old" : "panel check-line"}
             aria-label="Combination line"
           >
-            {shown?.voices ? (
+            {shown?.stances ? (
               <CheckedLine
                 check={shown}
-                voices={shown.voices}
-                voice={voice}
-                onVoice={setVoice}
+                stances={shown.stances}
+                shownStance={shownStance}
+                onShownStance={setShownStance}
                 selected={selected}
                 onSelect={select}
               />
@@ -608,7 +608,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
                 onSelect={select}
                 onCarry={(text, stance) => {
                   change({ text, stance });
-                  setVoice(stance);
+                  setShownStance(stance);
                 }}
               />
               {/* Below all else: it comes a moment later and must not move what is being pressed. */}

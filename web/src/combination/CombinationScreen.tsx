@@ -46,7 +46,7 @@ function Page({ combination }: { combination: Combination }) {
   const readIn = useNumbering();
   const { message } = App.useApp();
   const [selected, setSelected] = useState<number | null>(null);
-  const voice: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
+  const shownStance: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
   const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
   const { readable } = useCheck({
     text: combination.notation,
@@ -91,7 +91,7 @@ function Page({ combination }: { combination: Combination }) {
       },
     );
   };
-  const mirrored = voice !== combination.stance;
+  const mirrored = shownStance !== combination.stance;
 
   return (
     <main className="page">
@@ -172,7 +172,7 @@ function Page({ combination }: { combination: Combination }) {
           <section className="panel check-line" aria-label="Combination line">
             <div className="combination-stance">
               <Segmented
-                value={voice}
+                value={shownStance}
                 onChange={(stance) => put("stance", stance)}
                 options={STANCES}
                 aria-label="Show it for"
@@ -189,12 +189,12 @@ function Page({ combination }: { combination: Combination }) {
                 />
               </span>
             </div>
-            {readable?.voices ? (
+            {readable?.stances ? (
               <CheckedLine
                 check={readable}
-                voices={readable.voices}
-                voice={voice}
-                onVoice={(stance) => put("stance", stance)}
+                stances={readable.stances}
+                shownStance={shownStance}
+                onShownStance={(stance) => put("stance", stance)}
                 selected={selected}
                 onSelect={setSelected}
               />

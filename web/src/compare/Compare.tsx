@@ -48,13 +48,13 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
 
 /** Left and right written out, with what each meets on the opponent. */
 function Words({ side }: { side: Side }) {
-  const voice = side.check.voices?.[side.stance];
-  return voice ? (
+  const shownStance = side.check.stances?.[side.stance];
+  return shownStance ? (
     <p className="compare-words">
       <b>{side.stance}</b>{" "}
-      {voice.words
+      {shownStance.words
         .map((words, at) => {
-          const meets = voice.meets[at] ?? [];
+          const meets = shownStance.meets[at] ?? [];
           return [beforeMeeting(words, meets), ...meets].join(" ");
         })
         .join(" · ")}

@@ -54,7 +54,7 @@ final class GeneratorTest extends TestCase
     {
         $wishes = new Wishes(new Circumstances(HouseRules::named('boxing')));
         $known = self::keys($wishes);
-        $again = array_map(static fn (Report $report): string => Fingerprint::of($report->voice->chain)->plain, Generator::builtIn()->harvest($wishes, $known)->reports);
+        $again = array_map(static fn (Report $report): string => Fingerprint::of($report->inStance->chain)->plain, Generator::builtIn()->harvest($wishes, $known)->reports);
 
         self::assertNotSame([], $again);
         self::assertSame([], array_intersect($known, $again));
@@ -94,21 +94,21 @@ final class GeneratorTest extends TestCase
 
     private static function assertFits(Report $made, Wishes $wishes): void
     {
-        $report = Check::builtIn()->run($made->voice, $wishes->circumstances);
-        $strikes = $report->voice->chain->strikes();
+        $report = Check::builtIn()->run($made->inStance, $wishes->circumstances);
+        $strikes = $report->inStance->chain->strikes();
         self::assertSame('flows', $report->verdict->value);
         self::assertCount($wishes->length, $strikes);
         $heavy = Severity::Hint === $wishes->clean ? [Severity::Hint, Severity::Should, Severity::Must] : [Severity::Should, Severity::Must];
         self::assertSame([], array_filter($report->findings, static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true)));
         self::assertEqualsCanonicalizing($wishes->weapons, array_values(array_unique(array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes), \SORT_REGULAR)));
-        self::assertTrue(null === $wishes->theme || $wishes->theme->holds($report->voice->chain));
+        self::assertTrue(null === $wishes->theme || $wishes->theme->holds($report->inStance->chain));
         self::assertTrue(null === $wishes->level || Scale::builtIn()->of($report)->level === $wishes->level);
-        self::assertTrue($wishes->switches || $report->voice->end === $report->voice->stance);
+        self::assertTrue($wishes->switches || $report->inStance->end === $report->inStance->stance);
     }
 
     /** @return list<string> */
     private static function keys(Wishes $wishes): array
     {
-        return array_map(static fn (Report $report): string => Fingerprint::of($report->voice->chain)->plain, Generator::builtIn()->harvest($wishes)->reports);
+        return array_map(static fn (Report $report): string => Fingerprint::of($report->inStance->chain)->plain, Generator::builtIn()->harvest($wishes)->reports);
     }
 }

@@ -6,7 +6,7 @@ namespace Periplus\Tests\Core\Flow\Level;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Voice;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
@@ -68,6 +68,6 @@ final class ScaleTest extends TestCase
 
     private static function of(Chain $chain, float $tempo = 1.0): Difficulty
     {
-        return Scale::builtIn()->of(Check::builtIn()->run(new Voice($chain, Stance::Orthodox), new Circumstances(HouseRules::named('all-limbs'), $tempo)), $tempo);
+        return Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances(HouseRules::named('all-limbs'), $tempo)), $tempo);
     }
 }

@@ -7,8 +7,8 @@ namespace Periplus\Tests\Core\Flow\Mend;
 use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Combination\Voice;
 use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
@@ -92,11 +92,11 @@ final class MenderTest extends TestCase
         $circumstances = new Circumstances(HouseRules::named('kickboxing'));
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances): void {
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
-            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), $circumstances);
+            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
             $count = static fn (Report $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
             foreach (Mender::builtIn()->mends($report, $circumstances)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
-                    $after = Check::builtIn()->run(new Voice($mend->chain, Stance::Orthodox), $circumstances);
+                    $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $circumstances);
                     $id = $report->findings[$place]->id;
                     self::assertLessThan($count($report, $id), $count($after, $id));
                     self::assertLessThanOrEqual($report->verdict->rank(), $after->verdict->rank());
@@ -112,7 +112,7 @@ final class MenderTest extends TestCase
         $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4']);
         $found = 0;
         foreach ($chains as $chain) {
-            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), $circumstances);
+            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
             $expected = self::plainly($report, $circumstances);
             self::assertSame($expected, array_map(self::text(...), Mender::builtIn()->mends($report, $circumstances)->ofVerdict));
             $found += \count($expected);
@@ -129,7 +129,7 @@ final class MenderTest extends TestCase
             self::assertInstanceOf(Chain::class, $chain);
             self::assertIsInt($from);
             $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
-            $report = Check::builtIn()->run(new Voice($chain, Stance::Orthodox), $circumstances);
+            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
             self::assertSame(self::plainly($report, $circumstances), array_map(self::text(...), Mender::builtIn()->mends($report, $circumstances)->ofVerdict));
         });
     }
@@ -160,7 +160,7 @@ final class MenderTest extends TestCase
         if (0 === $before) {
             return [];
         }
-        $edits = (new Edits(Catalogue::builtIn()))->of($report->voice->chain);
+        $edits = (new Edits(Catalogue::builtIn()))->of($report->inStance->chain);
         $alone = [];
         $mends = [];
         foreach ($edits as $index => $edit) {
@@ -192,12 +192,12 @@ final class MenderTest extends TestCase
     /** @param list<Edit> $edits */
     private static function made(Report $report, array $edits, Circumstances $circumstances): ?Mend
     {
-        $items = Edit::apply($report->voice->chain->items, $edits);
+        $items = Edit::apply($report->inStance->chain->items, $edits);
         if (!Edits::isValid($items)) {
             return null;
         }
 
-        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new Voice(Chain::of($items), $report->voice->stance), $circumstances));
+        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new ChainInStance(Chain::of($items), $report->inStance->stance), $circumstances));
     }
 
     /**
@@ -226,6 +226,6 @@ final class MenderTest extends TestCase
 
     private static function text(Mend $mend): string
     {
-        return (new Writer(Numbering::named('parity')))->write(new Voice($mend->chain, Stance::Orthodox));
+        return (new Writer(Numbering::named('parity')))->write(new ChainInStance($mend->chain, Stance::Orthodox));
     }
 }

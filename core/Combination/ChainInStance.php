@@ -11,7 +11,7 @@ use Periplus\Core\Technique\Stance;
  * A chain thrown from a starting stance: what was a role becomes a side. It walks the chain once, since a switch,
  * a shift or a kick that lands forward changes the stance in which every later role is read.
  */
-final readonly class Voice
+final readonly class ChainInStance
 {
     /** @var list<Stance> the running stance in which each item begins */
     public array $stances;

@@ -2,34 +2,34 @@ import type { Check, Stance } from "../api/client";
 import { beforeMeeting } from "./sentences";
 
 interface Props {
-  voices: NonNullable<Check["voices"]>;
+  stances: NonNullable<Check["stances"]>;
   /** Whose feet are drawn. */
-  voice: Stance;
-  onVoice: (stance: Stance) => void;
+  shownStance: Stance;
+  onShownStance: (stance: Stance) => void;
   selected: number | null;
   onSelect: (at: number | null) => void;
 }
 
-/** One drawing, two voices: left and right written out for each stance, and what each strike meets marked where it happens. */
-export function Voices({ voices, voice, onVoice, selected, onSelect }: Props) {
+/** One drawing, two stances: left and right written out for each stance, and what each strike meets marked where it happens. */
+export function StanceWords({ stances, shownStance, onShownStance, selected, onSelect }: Props) {
   return (
-    <div className="voices">
+    <div className="stances">
       {(["orthodox", "southpaw"] as const).map((stance) => {
-        const other = voices[stance === "orthodox" ? "southpaw" : "orthodox"];
+        const other = stances[stance === "orthodox" ? "southpaw" : "orthodox"];
         return (
-          <div key={stance} className={voice === stance ? "voice voice-on" : "voice"}>
+          <div key={stance} className={shownStance === stance ? "stance-column stance-shown" : "stance-column"}>
             <button
               type="button"
-              className="voice-name"
-              aria-pressed={voice === stance}
-              onClick={() => onVoice(stance)}
+              className="stance-name"
+              aria-pressed={shownStance === stance}
+              onClick={() => onShownStance(stance)}
               title="Turn the feet to this stance"
             >
               {stance}
             </button>
             <p>
-              {voices[stance].words.map((words, at) => {
-                const meets = voices[stance].meets[at] ?? [];
+              {stances[stance].words.map((words, at) => {
+                const meets = stances[stance].meets[at] ?? [];
                 const changes = meets.join() !== (other.meets[at] ?? []).join();
                 return (
                   <span key={at}>
