@@ -14,7 +14,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   );
   const line = page.getByRole("group", { name: "Combination line: 1 2 3b slip-lead 2" });
   await expect(line.getByText("▲ +161")).toBeVisible();
-  await expect(page.locator(".shownStance", { hasText: "southpaw" })).toContainText("right hook to the spleen side");
+  await expect(page.locator(".stance-column", { hasText: "southpaw" })).toContainText("right hook to the spleen side");
 
   // The mend: the slip goes to the other side, by the pad, in place of the slip that was selected.
   await entry(page).fill("1 2 3b ");
@@ -70,7 +70,7 @@ test("numbers, words and drawing agree in both stances", async ({ page }) => {
     await expect(line).toBeVisible();
     const items = chain.split(" ");
     await expect(line.getByRole("button")).toHaveCount(items.length);
-    const stances = page.locator(".shownStance");
+    const stances = page.locator(".stance-column");
     const left = await stances.nth(0).locator(".word").allInnerTexts();
     const right = await stances.nth(1).locator(".word").allInnerTexts();
     expect(left).toHaveLength(items.length);
@@ -95,7 +95,7 @@ test("a tile, a word and the entry line select the same thing", async ({ page })
   const tile = page.locator('[data-at="2"]');
   await tile.click();
   await expect(tile).toHaveAttribute("aria-pressed", "true");
-  await expect(page.locator(".shownStance").first().locator(".word-on")).toContainText("left hook");
+  await expect(page.locator(".stance-column").first().locator(".word-on")).toContainText("left hook");
   expect(
     await entry(page).evaluate((area: HTMLTextAreaElement) => area.value.slice(area.selectionStart, area.selectionEnd)),
   ).toBe("3b");
@@ -106,7 +106,7 @@ test("a tile, a word and the entry line select the same thing", async ({ page })
   await entry(page).focus();
   await entry(page).press("Home");
   await expect(page.locator('[data-at="0"]')).toHaveAttribute("aria-pressed", "true");
-  await page.locator(".shownStance").nth(1).getByRole("button", { name: "left cross" }).last().click();
+  await page.locator(".stance-column").nth(1).getByRole("button", { name: "left cross" }).last().click();
   await expect(page.locator('[data-at="4"]')).toHaveAttribute("aria-pressed", "true");
   await page.locator(".wait").focus();
   await expect(page.locator(".sentence")).toContainText("Slip lead to cross: reload, 161 ms.");

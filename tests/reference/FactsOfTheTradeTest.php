@@ -34,7 +34,7 @@ final class FactsOfTheTradeTest extends TestCase
     public function testTheLiverIsOnTheOpponentsRight(string $strike, string $stance, Meeting $organ): void
     {
         foreach (Stance::cases() as $opponent) {
-            $meets = (new Opponent($opponent))->meets(Chains::voice($strike, Stance::from($stance)), 0);
+            $meets = (new Opponent($opponent))->meets(Chains::inStance($strike, Stance::from($stance)), 0);
             self::assertContains($organ, $meets, 'An organ does not move with the opponent\'s stance.');
         }
     }
@@ -59,8 +59,8 @@ final class FactsOfTheTradeTest extends TestCase
     /** In an open guard both lead feet stand on one side of the line, in a closed guard the rear low kick finds the outside of the thigh. Common practice, no source. */
     public function testTheRearLowKickAndTheGuard(): void
     {
-        self::assertSame([Meeting::ThighOutside], (new Opponent(Stance::Orthodox))->meets(Chains::voice('14l'), 0));
-        self::assertSame([Meeting::ThighInside], (new Opponent(Stance::Southpaw))->meets(Chains::voice('14l'), 0));
+        self::assertSame([Meeting::ThighOutside], (new Opponent(Stance::Orthodox))->meets(Chains::inStance('14l'), 0));
+        self::assertSame([Meeting::ThighInside], (new Opponent(Stance::Southpaw))->meets(Chains::inStance('14l'), 0));
     }
 
     /** The fingerprint is SHA-256 (FIPS 180-4), read back with GNU coreutils. */

@@ -58,7 +58,7 @@ final class NumberingTest extends TestCase
 
     public function testTheHooksToTheBodyAreANumberOfTheirOwnInBodyPairs(): void
     {
-        $write = static fn (string $text): string => (new Writer(Numbering::named('body-pairs')))->write(Chains::voice($text));
+        $write = static fn (string $text): string => (new Writer(Numbering::named('body-pairs')))->write(Chains::inStance($text));
 
         self::assertSame('7 8 3 4', $write('3b 4b 3 4'));
         self::assertSame('(7!) 1', $write('(3b!) 1'));

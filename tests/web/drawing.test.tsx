@@ -13,9 +13,16 @@ const named = checks.map((check, at) => [DEMO[at]?.name ?? "", check] as const);
 const SIZES: Size[] = ["row", "card", "full"];
 
 function draw(check: Check, size: Size, more: Partial<Parameters<typeof CombinationLine>[0]> = {}) {
-  const stances = check.stances?.orthodox.stances;
+  const runningStances = check.stances?.orthodox.runningStances;
   const { container } = render(
-    <CombinationLine data={check} size={size} width={420} name="line" {...(stances ? { stances } : {})} {...more} />,
+    <CombinationLine
+      data={check}
+      size={size}
+      width={420}
+      name="line"
+      {...(runningStances ? { runningStances } : {})}
+      {...more}
+    />,
   );
   const svg = container.querySelector("svg");
   if (!svg) {
@@ -155,7 +162,13 @@ test.each(named)("%s says left and right of every item in both stances", (_, che
     throw new Error("no stances");
   }
   const { container } = render(
-    <StanceWords stances={check.stances} shownStance="orthodox" onShownStance={() => {}} selected={null} onSelect={() => {}} />,
+    <StanceWords
+      stances={check.stances}
+      shownStance="orthodox"
+      onShownStance={() => {}}
+      selected={null}
+      onSelect={() => {}}
+    />,
   );
   const rows = [...container.querySelectorAll(".shownStance")].map((row) =>
     [...row.querySelectorAll(".word")].map((word) => word.textContent ?? ""),

@@ -73,7 +73,7 @@ final class ChainTest extends TestCase
     #[TestWith(['1 / *3', ['left', '', ''], 'orthodox'])]
     public function testTheWalkKnowsTheSideOfEveryItemAndTheStanceAtTheEnd(string $text, array $sides, string $end): void
     {
-        $inStance = Chains::voice($text);
+        $inStance = Chains::inStance($text);
 
         self::assertSame($sides, array_map(static fn (int $at): string => $inStance->side($at)->value ?? '', array_keys($inStance->chain->items)));
         self::assertSame($end, $inStance->end->value);

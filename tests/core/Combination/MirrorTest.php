@@ -105,7 +105,7 @@ final class MirrorTest extends TestCase
     #[TestWith(['1 switch 1', '2 switch 2', null])]
     public function testTheCarrySaysWhatItReplaced(string $from, string $to, ?string $why): void
     {
-        $carried = (new Carrier(Catalogue::builtIn()))->carry(Chains::voice($from));
+        $carried = (new Carrier(Catalogue::builtIn()))->carry(Chains::inStance($from));
 
         self::assertSame($to, (new Writer(Numbering::named('parity')))->write($carried->inStance));
         self::assertSame(null === $why ? [] : [$why], array_column($carried->replaced, 'message'));
@@ -168,7 +168,7 @@ final class MirrorTest extends TestCase
     /** @return list<Caveat> */
     private static function mirrorCaveats(string $text, Stance $stance, Stance $opponent): array
     {
-        $inStance = Chains::voice($text, $stance);
+        $inStance = Chains::inStance($text, $stance);
 
         return (new Caveats(Catalogue::builtIn()))->between($inStance, $inStance->mirror(), new Opponent($opponent));
     }

@@ -95,7 +95,7 @@ final class HouseRulesTest extends TestCase
     public function testTheSchoolOfTheLeadHookDecidesTheKickAfterIt(string $chain, string $backFoot, string $frontFoot): void
     {
         $kickboxing = HouseRules::named('kickboxing');
-        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::voice($chain), new Circumstances($rules))->linkVerdict->value;
+        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::inStance($chain), new Circumstances($rules))->linkVerdict->value;
 
         self::assertSame($backFoot, $verdict($kickboxing));
         self::assertSame($frontFoot, $verdict($kickboxing->inSchools(new Schools(LeadHook::FrontFoot))));
@@ -107,7 +107,7 @@ final class HouseRulesTest extends TestCase
     public function testTheSchoolOfTheEnding(string $ending, string $good, string $bad): void
     {
         $rules = HouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
-        $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::voice($chain), new Circumstances($rules))->findings, 'id');
+        $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances($rules))->findings, 'id');
 
         self::assertNotContains('no-exit', $ids($good));
         self::assertContains('no-exit', $ids($bad));

@@ -115,7 +115,7 @@ final class RulesTest extends TestCase
 
     public function testAFindingAtMustBreaksAChainThatFlows(): void
     {
-        $report = Check::builtIn()->run(Chains::voice('1 15h exit'), new Circumstances(HouseRules::named('kickboxing'), group: Group::Youth));
+        $report = Check::builtIn()->run(Chains::inStance('1 15h exit'), new Circumstances(HouseRules::named('kickboxing'), group: Group::Youth));
 
         self::assertSame(Verdict::Flows, $report->linkVerdict);
         self::assertSame(Verdict::Breaks, $report->verdict);
@@ -141,13 +141,13 @@ final class RulesTest extends TestCase
     /** @return array<string, Finding> by id */
     private static function findings(string $chain, string $rules): array
     {
-        return array_column(Check::builtIn()->run(Chains::voice($chain), new Circumstances(HouseRules::named($rules)))->findings, null, 'id');
+        return array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances(HouseRules::named($rules)))->findings, null, 'id');
     }
 
     /** @return list<\Periplus\Core\Flow\Sighting> */
     private static function sightings(Rule $rule, Example $example, string $rules): array
     {
-        $inStance = Chains::voice($example->chain);
+        $inStance = Chains::inStance($example->chain);
         $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
         $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($inStance->chain, $circumstances->rules, $circumstances->tempo);
 

@@ -73,7 +73,7 @@ final class NumberingReviewTest extends TestCase
                 }
             }
         });
-        self::assertSame('2 2h A3 B3 K1 K1b', (new Writer($own))->write(Chains::voice('2b 2 3b 3 14l 14')));
+        self::assertSame('2 2h A3 B3 K1 K1b', (new Writer($own))->write(Chains::inStance('2b 2 3b 3 14l 14')));
     }
 
     /**

@@ -70,15 +70,15 @@ final class ReaderTest extends TestCase
     #[DataProvider('texts')]
     public function testReadsNumbersAndWordsInAnyMix(string $text, string $canonical): void
     {
-        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(Chains::voice($text)));
+        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(Chains::inStance($text)));
     }
 
     public function testLeftAndRightAreReadInTheRunningStance(): void
     {
-        self::assertSame('1 switch 2', (new Writer(Numbering::named('parity')))->write(Chains::voice('left jab, switch, left cross')));
-        self::assertSame('1 shift 4 slip-rear', (new Writer(Numbering::named('parity')))->write(Chains::voice('left jab, shift, left hook, slip left')));
-        self::assertSame('14> 3', (new Writer(Numbering::named('parity')))->write(Chains::voice('right round kick landing forward, right hook')));
-        self::assertSame('4b', (new Writer(Numbering::named('parity')))->write(Chains::voice('left hook body', Stance::Southpaw)));
+        self::assertSame('1 switch 2', (new Writer(Numbering::named('parity')))->write(Chains::inStance('left jab, switch, left cross')));
+        self::assertSame('1 shift 4 slip-rear', (new Writer(Numbering::named('parity')))->write(Chains::inStance('left jab, shift, left hook, slip left')));
+        self::assertSame('14> 3', (new Writer(Numbering::named('parity')))->write(Chains::inStance('right round kick landing forward, right hook')));
+        self::assertSame('4b', (new Writer(Numbering::named('parity')))->write(Chains::inStance('left hook body', Stance::Southpaw)));
     }
 
     public function testABareHookIsTheOppositeHandAndTheReaderSaysSo(): void

@@ -49,7 +49,6 @@ export type NumberingPreview = Schemas["NumberingPreview"];
 export type NumberDifference = Schemas["NumberDifference"];
 export type View = Schemas["Views"]["views"][number];
 export type Coach = Schemas["Coach"];
-export type Voice = Schemas["Voice"];
 
 /** What the server refused, with its sentence for people. */
 export class Refusal extends Error {

@@ -7,11 +7,11 @@ import {
   type CheckRequest,
   isAway,
   type Mend,
+  type NumberingId,
   type Problem,
   type Proposal,
   refusal,
   type SaveRequest,
-  type NumberingId,
   type Stance,
 } from "../api/client";
 import { useReachable } from "../api/connection";

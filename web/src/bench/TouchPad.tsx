@@ -36,7 +36,8 @@ export function TouchPad({ numbering, stance, onPress }: Props) {
     page === "close" ? number.limb === "knee" || number.limb === "elbow" : number.limb === page;
   const numbers = chosen?.numbers.filter(onPage) ?? [];
   const moves =
-    numberings.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
+    numberings.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ??
+    [];
   const striking = page === "hand" || page === "leg" || page === "close";
   // No arm goes to the leg.
   const targets = page === "hand" ? TARGETS.filter((one) => one.value !== "l") : TARGETS;

@@ -1,4 +1,4 @@
-import type { Combination, Proposal, Rules, NumberingId, Stance } from "../api/client";
+import type { Combination, NumberingId, Proposal, Rules, Stance } from "../api/client";
 
 /** Everything on the bench that a coach has typed or chosen. */
 export interface Draft {

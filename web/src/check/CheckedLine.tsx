@@ -2,8 +2,8 @@ import { useState } from "react";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { linkTo } from "../combination-line/geometry";
-import { itemSentence } from "../combination-line/sentences";
 import { StanceWords } from "../combination-line/StanceWords";
+import { itemSentence } from "../combination-line/sentences";
 
 interface Props {
   check: Check;
@@ -34,7 +34,13 @@ export function CheckedLine({ check, stances, shownStance, onShownStance, select
       <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
         {sentence ?? stances[shownStance].guard.message}
       </p>
-      <StanceWords stances={stances} shownStance={shownStance} onShownStance={onShownStance} selected={selected} onSelect={onSelect} />
+      <StanceWords
+        stances={stances}
+        shownStance={shownStance}
+        onShownStance={onShownStance}
+        selected={selected}
+        onSelect={onSelect}
+      />
     </>
   );
 }

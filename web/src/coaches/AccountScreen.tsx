@@ -30,7 +30,8 @@ export default function AccountScreen() {
     },
   });
   const user = session.data?.user;
-  const ofGym = numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? "the gym’s";
+  const ofGym =
+    numberings.data?.numberings.find((numbering) => numbering.id === numberings.data.ofGym)?.name ?? "the gym’s";
   const submit = (event: FormEvent) => {
     event.preventDefault();
     password.mutate();
@@ -47,7 +48,8 @@ export default function AccountScreen() {
             onChange={(value) => choose.mutate(value === "" ? null : value)}
             options={[
               { value: "", label: `The gym’s: ${ofGym}` },
-              ...(numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? []),
+              ...(numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ??
+                []),
             ]}
             aria-label="The numbering you read in"
             style={{ minWidth: 260 }}

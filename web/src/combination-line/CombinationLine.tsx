@@ -14,7 +14,7 @@ interface Props {
   data: LineData;
   size: Size;
   /** The running stances that turn the feet; without them no feet are drawn. */
-  stances?: Stance[];
+  runningStances?: Stance[];
   selected?: number | null;
   onSelect?: (at: number | null) => void;
   /** Told what the pointer or the focus is on, so that its sentence can be shown. */
@@ -32,7 +32,7 @@ interface Props {
 export function CombinationLine({
   data,
   size,
-  stances,
+  runningStances,
   selected = null,
   onSelect,
   onPoint,
@@ -95,7 +95,7 @@ export function CombinationLine({
         {line.ribbon && (
           <Ribbon items={data.items} balance={data.balance ?? null} line={line} named={size === "full"} />
         )}
-        {size === "full" && stances && <Feet items={data.items} stances={stances} line={line} />}
+        {size === "full" && runningStances && <Feet items={data.items} stances={runningStances} line={line} />}
         {data.items.map((item, at) => {
           const before = data.items[at - 1];
           return item.joined && before ? (

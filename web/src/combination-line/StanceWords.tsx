@@ -13,7 +13,7 @@ interface Props {
 /** One drawing, two stances: left and right written out for each stance, and what each strike meets marked where it happens. */
 export function StanceWords({ stances, shownStance, onShownStance, selected, onSelect }: Props) {
   return (
-    <div className="stances">
+    <div className="stance-words">
       {(["orthodox", "southpaw"] as const).map((stance) => {
         const other = stances[stance === "orthodox" ? "southpaw" : "orthodox"];
         return (

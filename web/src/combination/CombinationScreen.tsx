@@ -224,7 +224,9 @@ function Page({ combination }: { combination: Combination }) {
                 }
                 onSelect={setSelected}
                 onCarry={(chain, stance) =>
-                  navigate(`/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, numbering: readIn })}`)
+                  navigate(
+                    `/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, numbering: readIn })}`,
+                  )
                 }
               />
               {family.data && (

@@ -5,9 +5,9 @@ import {
   type GenerateRequest,
   type Harvest,
   type Limb,
+  type NumberingId,
   type Rules,
   refusal,
-  type NumberingId,
   type Stance,
 } from "../api/client";
 import { useSession } from "../app/session";

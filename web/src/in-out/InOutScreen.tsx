@@ -1,7 +1,7 @@
 import { Alert, Button, Input, Pagination, Progress, Segmented, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import { Link } from "react-router";
-import { type Import, type ImportRequest, type Rules, refusal, type NumberingId, type Stance } from "../api/client";
+import { type Import, type ImportRequest, type NumberingId, type Rules, refusal, type Stance } from "../api/client";
 import { useSession } from "../app/session";
 import { useNumbering, useNumberings } from "../app/useNumbering";
 import { RULES, STANCES } from "../app/words";

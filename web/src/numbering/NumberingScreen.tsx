@@ -1,12 +1,18 @@
 import { Alert, App, Button, Input, Segmented, Select } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { type NumberDifference, refusal, type Numbering, type NumberingPreview, type NumberingRequest } from "../api/client";
+import {
+  type NumberDifference,
+  type Numbering,
+  type NumberingPreview,
+  type NumberingRequest,
+  refusal,
+} from "../api/client";
 import { useSession } from "../app/session";
 import { useNumbering, useNumberings } from "../app/useNumbering";
 import { Waiting } from "../app/Waiting";
 import { GymNav } from "../gym/GymNav";
-import { useChooseNumbering, useSaveNumbering, useNumberingPreview } from "./useChooseNumbering";
+import { useChooseNumbering, useNumberingPreview, useSaveNumbering } from "./useChooseNumbering";
 import "./numbering.css";
 
 type Row = NonNullable<NumberingRequest["numbers"]>[number] & { key: number };

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { App, Button, Input, Segmented, Select } from "antd";
 import { useEffect, useState } from "react";
 import { useSearchParams } from "react-router";
-import { answered, api, refusal, type NumberingId, type Stance } from "../api/client";
+import { answered, api, type NumberingId, refusal, type Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../app/useNumbering";
 import { STANCES } from "../app/words";
 import { GymNav } from "../gym/GymNav";
@@ -47,7 +47,8 @@ export default function TranslateScreen() {
       },
       { replace: true },
     );
-  const options = numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? [];
+  const options =
+    numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? [];
   const nameOf = (id: string) => options.find((option) => option.value === id)?.label ?? id;
   const lines = asked.trim() === "" ? [] : (translation.data?.lines ?? []);
   const written = lines.map((line) => line.written ?? line.text).join("\n");

@@ -17,7 +17,11 @@ export function useNumberingPreview(numbering: NumberingRequest) {
     queryKey: ["numbering-preview", asked],
     queryFn: ({ signal }) =>
       answered(
-        api.POST("/api/numberings/preview", { params: { header }, body: JSON.parse(asked) as NumberingRequest, signal }),
+        api.POST("/api/numberings/preview", {
+          params: { header },
+          body: JSON.parse(asked) as NumberingRequest,
+          signal,
+        }),
       ),
     placeholderData: keepPreviousData,
   });

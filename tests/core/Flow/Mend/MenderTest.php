@@ -221,7 +221,7 @@ final class MenderTest extends TestCase
 
     private static function report(string $chain, string $rules): Report
     {
-        return Check::builtIn()->run(Chains::voice($chain), new Circumstances(HouseRules::named($rules)));
+        return Check::builtIn()->run(Chains::inStance($chain), new Circumstances(HouseRules::named($rules)));
     }
 
     private static function text(Mend $mend): string
