@@ -35,8 +35,8 @@ final readonly class CheckText
             $lines[] = \sprintf('  %-7s %s', $finding['severity'], $finding['message']);
         }
         $lines[] = $document['mirror']['stance'].': '.$document['mirror']['words'];
-        foreach ($document['mirror']['caveats'] as $caveat) {
-            $lines[] = '  '.$caveat['message'];
+        foreach ($document['mirror']['changes'] as $change) {
+            $lines[] = '  '.$change['message'];
         }
         $lines[] = 'same limbs: '.$document['carry']['notation'].'   '.$document['carry']['words'];
 

@@ -55,10 +55,10 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 9, $inStance['guard']['message'], 90);
             $pdf->Ln(3);
         }
-        if ([] !== $mirror['caveats']) {
+        if ([] !== $mirror['changes']) {
             $this->write($pdf, Sheet::NUMBERS, 14, 'What mirroring changes', 255);
-            foreach ($mirror['caveats'] as $caveat) {
-                $this->write($pdf, Sheet::WORDS, 9, '• '.$caveat['message'], 255);
+            foreach ($mirror['changes'] as $change) {
+                $this->write($pdf, Sheet::WORDS, 9, '• '.$change['message'], 255);
             }
             $pdf->Ln(2);
         }

@@ -7,7 +7,7 @@ namespace Periplus\Core\Combination;
 /** The same limbs in the other stance, and what had to be replaced on the way. */
 final readonly class Carried
 {
-    /** @param list<Caveat> $replaced */
+    /** @param list<MirrorChange> $replaced */
     public function __construct(public ChainInStance $inStance, public array $replaced)
     {
     }

@@ -34,7 +34,7 @@ final readonly class Carrier
                 [$carried, $why] = [$item, null];
             }
             if (null !== $why) {
-                $replaced[] = new Caveat('replaced', $at, $this->sentence($item, $carried, $why));
+                $replaced[] = new MirrorChange('replaced', $at, $this->sentence($item, $carried, $why));
             }
             $items[] = $carried;
             $running = ChainInStance::after($carried, $running);

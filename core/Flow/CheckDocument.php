@@ -7,11 +7,11 @@ namespace Periplus\Core\Flow;
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Balance\SwayPoint;
 use Periplus\Core\Combination\Carrier;
-use Periplus\Core\Combination\Caveat;
-use Periplus\Core\Combination\Caveats;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Meeting;
+use Periplus\Core\Combination\MirrorChange;
+use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
@@ -34,13 +34,13 @@ use Periplus\Core\Technique\Stance;
 final readonly class CheckDocument
 {
     private Carrier $carrier;
-    private Caveats $caveats;
+    private MirrorChanges $changes;
     private Writer $parity;
 
     public function __construct(private Reader $reader, private Check $check, Catalogue $catalogue)
     {
         $this->carrier = new Carrier($catalogue);
-        $this->caveats = new Caveats($catalogue);
+        $this->mirrorChanges = new MirrorChanges($catalogue);
         $this->parity = new Writer(Numbering::named('parity'));
     }
 
@@ -127,14 +127,14 @@ final readonly class CheckDocument
                 'notation' => $notation,
                 'text' => $mirrored['text'],
                 'words' => implode(', ', $mirrored['words']),
-                'caveats' => $this->caveats($this->caveats->between($inStance, $mirror, $opponent), $mirror, $writer),
+                'changes' => $this->mirrorChanges($this->mirrorChanges->between($inStance, $mirror, $opponent), $mirror, $writer),
             ],
             'carry' => [
                 'stance' => $carried->inStance->stance->value,
                 'notation' => $carriedNotation,
                 'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($carried->inStance),
                 'words' => Words::bySide()->write($carried->inStance),
-                'caveats' => $this->caveats([...$carried->replaced, ...$this->caveats->between($inStance, $carried->inStance, $opponent)], $carried->inStance, $writer),
+                'changes' => $this->mirrorChanges([...$carried->replaced, ...$this->mirrorChanges->between($inStance, $carried->inStance, $opponent)], $carried->inStance, $writer),
             ],
             'problems' => [],
             'notes' => array_map(self::note(...), $reading->notes),
@@ -221,18 +221,18 @@ final readonly class CheckDocument
     }
 
     /**
-     * @param list<Caveat> $caveats
+     * @param list<MirrorChange> $changes
      *
      * @return list<array<string, mixed>>
      */
-    private function caveats(array $caveats, ChainInStance $inStance, Writer $writer): array
+    private function mirrorChanges(array $changes, ChainInStance $inStance, Writer $writer): array
     {
-        return array_map(static fn (Caveat $caveat): array => [
-            'id' => $caveat->id,
-            'at' => $caveat->at,
-            'message' => $caveat->message,
-            'offer' => null === $caveat->offer || null === $caveat->at ? null : $writer->item($caveat->offer, $inStance->stances[$caveat->at]),
-        ], $caveats);
+        return array_map(static fn (MirrorChange $change): array => [
+            'id' => $change->id,
+            'at' => $change->at,
+            'message' => $change->message,
+            'offer' => null === $change->offer || null === $change->at ? null : $writer->item($change->offer, $inStance->stances[$change->at]),
+        ], $changes);
     }
 
     /** @return array<string, mixed> */

@@ -6,11 +6,11 @@ namespace Periplus\Tests\Core\Combination;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Carrier;
-use Periplus\Core\Combination\Caveat;
-use Periplus\Core\Combination\Caveats;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Combination\MirrorChange;
+use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
@@ -125,12 +125,12 @@ final class MirrorTest extends TestCase
 
     public function testALeftBodyHookLosesTheLiverAndOffersTheSameHand(): void
     {
-        $caveats = self::mirrorCaveats('1 2 3b', Stance::Orthodox, Stance::Orthodox);
+        $changes = self::mirrorCaveats('1 2 3b', Stance::Orthodox, Stance::Orthodox);
 
-        self::assertSame(['guard-opens', 'liver-lost'], array_column($caveats, 'id'));
-        self::assertSame(2, $caveats[1]->at);
-        self::assertSame('Southpaw: the lead hook comes from the right and lands on the spleen side, so the liver is lost. The same hand instead: rear hook to the body.', $caveats[1]->message);
-        self::assertSame('rear-hook.b', $caveats[1]->offer?->key());
+        self::assertSame(['guard-opens', 'liver-lost'], array_column($changes, 'id'));
+        self::assertSame(2, $changes[1]->at);
+        self::assertSame('Southpaw: the lead hook comes from the right and lands on the spleen side, so the liver is lost. The same hand instead: rear hook to the body.', $changes[1]->message);
+        self::assertSame('rear-hook.b', $changes[1]->offer?->key());
     }
 
     /** @param list<string> $ids */
@@ -151,25 +151,25 @@ final class MirrorTest extends TestCase
 
     public function testMirroringBackUndoesEveryLossAndGain(): void
     {
-        $caveats = new Caveats(Catalogue::builtIn());
+        $changes = new MirrorChanges(Catalogue::builtIn());
         $undo = ['liver-lost' => 'liver-gained', 'liver-gained' => 'liver-lost', 'thigh-inside' => 'thigh-outside', 'thigh-outside' => 'thigh-inside', 'open-side-lost' => 'open-side-gained', 'open-side-gained' => 'open-side-lost', 'way-out-lost' => 'way-out-gained', 'way-out-gained' => 'way-out-lost', 'guard-opens' => 'guard-closes', 'guard-closes' => 'guard-opens'];
-        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($caveats, $undo): void {
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($changes, $undo): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach (Stance::cases() as $opponent) {
-                $there = $caveats->between($inStance, $inStance->mirror(), new Opponent($opponent));
-                $back = $caveats->between($inStance->mirror(), $inStance, new Opponent($opponent));
-                $name = static fn (Caveat $caveat): string => $caveat->at.' '.$caveat->id;
-                $undone = array_map(static fn (Caveat $caveat): string => $caveat->at.' '.$undo[$caveat->id], $there);
+                $there = $changes->between($inStance, $inStance->mirror(), new Opponent($opponent));
+                $back = $changes->between($inStance->mirror(), $inStance, new Opponent($opponent));
+                $name = static fn (MirrorChange $change): string => $change->at.' '.$change->id;
+                $undone = array_map(static fn (MirrorChange $change): string => $change->at.' '.$undo[$change->id], $there);
                 self::assertEqualsCanonicalizing($undone, array_map($name, $back));
             }
         });
     }
 
-    /** @return list<Caveat> */
+    /** @return list<MirrorChange> */
     private static function mirrorCaveats(string $text, Stance $stance, Stance $opponent): array
     {
         $inStance = Chains::inStance($text, $stance);
 
-        return (new Caveats(Catalogue::builtIn()))->between($inStance, $inStance->mirror(), new Opponent($opponent));
+        return (new MirrorChanges(Catalogue::builtIn()))->between($inStance, $inStance->mirror(), new Opponent($opponent));
     }
 }

@@ -102,9 +102,9 @@ final class CheckDocumentTest extends TestCase
     {
         $document = CheckDocument::builtIn()->of('1 7', new CheckOptions(numbering: 'body-pairs'));
         self::assertIsArray($document['mirror']);
-        self::assertIsArray($document['mirror']['caveats']);
+        self::assertIsArray($document['mirror']['changes']);
 
-        self::assertContains('8', array_column($document['mirror']['caveats'], 'offer'));
+        self::assertContains('8', array_column($document['mirror']['changes'], 'offer'));
     }
 
     public function testAnUnreadableTextHasNoVerdict(): void

@@ -27,13 +27,13 @@ export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
         </Link>
       </h2>
       <ul>
-        {mirror.caveats.map((caveat) => (
+        {mirror.changes.map((change) => (
           <li
-            key={`${caveat.id}-${caveat.at}`}
-            className={caveat.id === "liver-lost" ? "caveat caveat-lost" : "caveat"}
+            key={`${change.id}-${change.at}`}
+            className={change.id === "liver-lost" ? "change change-lost" : "change"}
           >
-            <button type="button" disabled={caveat.at === null} onClick={() => onSelect?.(caveat.at)}>
-              {caveat.message}
+            <button type="button" disabled={change.at === null} onClick={() => onSelect?.(change.at)}>
+              {change.message}
             </button>
           </li>
         ))}
@@ -43,11 +43,11 @@ export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
           <b>Same limbs, roles swapped</b>
           <span className="carry-line">{carry.text}</span>
           <span className="small">{carry.words}</span>
-          {carry.caveats
-            .filter((caveat) => caveat.id === "replaced")
-            .map((caveat) => (
-              <span key={caveat.at} className="small">
-                {caveat.message}
+          {carry.changes
+            .filter((change) => change.id === "replaced")
+            .map((change) => (
+              <span key={change.at} className="small">
+                {change.message}
               </span>
             ))}
           <span className="carry-actions">

@@ -296,7 +296,7 @@ function CheckBeforeAfter({ before, after }: { before: Check | undefined; after:
   return (
     <section className="panel block" aria-label="The check before and after">
       <h2>The check{before ? ", before and after" : ""}</h2>
-      <div className="caveats-before-after">
+      <div className="changes-before-after">
         {sides.map(([title, check]) => (
           <div key={title}>
             <b>{title}</b> {check.verdict && <VerdictMark verdict={check.verdict} />}
@@ -311,8 +311,8 @@ function CheckBeforeAfter({ before, after }: { before: Check | undefined; after:
                 .map((link) => (
                   <li key={link.to}>{link.reason}</li>
                 ))}
-              {check.mirror?.caveats.map((caveat) => (
-                <li key={caveat.id + String(caveat.at)}>Mirrored: {caveat.message}</li>
+              {check.mirror?.changes.map((change) => (
+                <li key={change.id + String(change.at)}>Mirrored: {change.message}</li>
               ))}
             </ul>
           </div>

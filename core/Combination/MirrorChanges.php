@@ -7,7 +7,7 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Catalogue;
 
 /** Compares one voice with another item by item and says what really changes against this opponent. */
-final readonly class Caveats
+final readonly class MirrorChanges
 {
     private Carrier $carrier;
 
@@ -16,29 +16,29 @@ final readonly class Caveats
         $this->carrier = new Carrier($catalogue);
     }
 
-    /** @return list<Caveat> from the guard to the last item */
+    /** @return list<MirrorChange> from the guard to the last item */
     public function between(ChainInStance $from, ChainInStance $to, Opponent $opponent): array
     {
-        $caveats = [];
+        $changes = [];
         if (0 < \count($from->chain) && $from->stance !== $to->stance) {
-            $caveats[] = new Caveat($opponent->isOpenTo($to->stance) ? 'guard-opens' : 'guard-closes', null, $opponent->guard($to->stance));
+            $changes[] = new MirrorChange($opponent->isOpenTo($to->stance) ? 'guard-opens' : 'guard-closes', null, $opponent->guard($to->stance));
         }
         foreach (array_keys($to->chain->items) as $at) {
             $before = $opponent->meets($from, $at);
             $after = $opponent->meets($to, $at);
             if ($before !== $after) {
-                array_push($caveats, ...$this->changes($from, $to, $at, $before, $after));
+                array_push($changes, ...$this->changes($from, $to, $at, $before, $after));
             }
         }
 
-        return $caveats;
+        return $changes;
     }
 
     /**
      * @param list<Meeting> $before
      * @param list<Meeting> $after
      *
-     * @return list<Caveat>
+     * @return list<MirrorChange>
      */
     private function changes(ChainInStance $from, ChainInStance $to, int $at, array $before, array $after): array
     {
@@ -52,26 +52,26 @@ final readonly class Caveats
             : null;
         $same = null === $offer ? '' : \sprintf(' The same %s instead: %s to the %s.', $offer->strike->limb->isArm() ? 'hand' : 'leg', $offer->strike->name, $offer->target->word());
 
-        $caveats = [];
+        $changes = [];
         foreach ($after as $meeting) {
             if (\in_array($meeting, $before, true)) {
                 continue;
             }
-            $caveats[] = match ($meeting) {
-                Meeting::Spleen => new Caveat('liver-lost', $at, \sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
-                Meeting::Liver => new Caveat('liver-gained', $at, \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
-                Meeting::ThighInside => new Caveat('thigh-inside', $at, \sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
-                Meeting::ThighOutside => new Caveat('thigh-outside', $at, \sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
-                Meeting::OpenSide => new Caveat('open-side-gained', $at, \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
-                Meeting::AwayFromRearHand => new Caveat('way-out-gained', $at, \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
-                Meeting::TowardRearHand => new Caveat('way-out-lost', $at, \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
+            $changes[] = match ($meeting) {
+                Meeting::Spleen => new MirrorChange('liver-lost', $at, \sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
+                Meeting::Liver => new MirrorChange('liver-gained', $at, \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
+                Meeting::ThighInside => new MirrorChange('thigh-inside', $at, \sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
+                Meeting::ThighOutside => new MirrorChange('thigh-outside', $at, \sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
+                Meeting::OpenSide => new MirrorChange('open-side-gained', $at, \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
+                Meeting::AwayFromRearHand => new MirrorChange('way-out-gained', $at, \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
+                Meeting::TowardRearHand => new MirrorChange('way-out-lost', $at, \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
             };
         }
         if (\in_array(Meeting::OpenSide, $before, true) && !\in_array(Meeting::OpenSide, $after, true)) {
-            $caveats[] = new Caveat('open-side-lost', $at, \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
+            $changes[] = new MirrorChange('open-side-lost', $at, \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
         }
 
-        return $caveats;
+        return $changes;
     }
 
     /** The strike of the same limb as before the mirror, at the same target. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Combination;
 
 /** Something that changes when a chain is thrown from the other stance, in one plain sentence. */
-final readonly class Caveat
+final readonly class MirrorChange
 {
     /**
      * @param int|null $at place of the item in the chain, or null for the whole chain
