@@ -29,13 +29,13 @@ final readonly class Bulk
                     $values,
                     $content->name, $content->notation, $content->stance->value, $content->rules, json_encode($content->themes, \JSON_THROW_ON_ERROR), $content->level, (int) $content->levelChosen, $content->note,
                     $checked->fingerprint->plain, $checked->fingerprint->withEffort, $archived ? null : $checked->fingerprint->withEffort,
-                    $checked->verdict->value, $checked->lengthMs, $checked->weapons, $checked->sequence, $checked->stem, $checked->strikes, $checked->meets,
+                    $checked->verdict->value, $checked->lengthMs, $checked->weapons, $checked->sequence, $checked->stem, $checked->strikes, $checked->contacts,
                     $author, $author, $now, $now, $archived ? $now : null,
                 );
                 array_push($types, ...array_fill(0, 14, ParameterType::STRING), ...[ParameterType::BINARY, ParameterType::BINARY], ...array_fill(0, 7, ParameterType::STRING));
             }
             $this->connection->executeStatement(
-                'INSERT INTO combination (name, notation, stance, rules, themes, level, level_chosen, note, fingerprint, fingerprint_with_effort, in_use, verdict, length_ms, weapons, sequence, stem, strikes, meets, author_id, editor_id, created_at, updated_at, archived_at) VALUES '
+                'INSERT INTO combination (name, notation, stance, rules, themes, level, level_chosen, note, fingerprint, fingerprint_with_effort, in_use, verdict, length_ms, weapons, sequence, stem, strikes, contacts, author_id, editor_id, created_at, updated_at, archived_at) VALUES '
                 .implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')),
                 $values,
                 $types,

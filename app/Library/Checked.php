@@ -21,7 +21,7 @@ final readonly class Checked
      * @param string $weapons the limbs that land, as ",hand,leg,"
      * @param int $strikes how many, feints among them
      * @param int $level that the check gives at working tempo
-     * @param string $meets what is met on an orthodox opponent in the stance of the report, as ",liver,"
+     * @param string $contacts what is met on an orthodox opponent in the stance of the report, as ",liver,"
      */
     private function __construct(
         public Fingerprint $fingerprint,
@@ -31,7 +31,7 @@ final readonly class Checked
         public string $sequence,
         public string $stem,
         public int $strikes,
-        public string $meets,
+        public string $contacts,
         public int $level,
     ) {
     }
@@ -41,14 +41,14 @@ final readonly class Checked
         $inStance = $report->inStance;
         $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes()));
         $sequence = Sequence::of($inStance->chain);
-        $meets = [];
+        $contacts = [];
         $opponent = new Opponent(Stance::Orthodox);
         foreach (array_keys($inStance->chain->items) as $at) {
-            foreach ($opponent->meets($inStance, $at) as $meeting) {
-                $meets[$meeting->value] = true;
+            foreach ($opponent->contacts($inStance, $at) as $contact) {
+                $contacts[$contact->value] = true;
             }
         }
-        ksort($meets);
+        ksort($contacts);
 
         return new self(
             Fingerprint::of($inStance->chain),
@@ -58,7 +58,7 @@ final readonly class Checked
             $sequence->text(),
             Family::stem($sequence)->text(),
             \count($inStance->chain->strikes()),
-            self::set(array_keys($meets)),
+            self::set(array_keys($contacts)),
             Scale::builtIn()->of($report)->level,
         );
     }

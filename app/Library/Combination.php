@@ -23,7 +23,7 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Index(name: 'by_rules', columns: ['rules', 'id'])]
 #[ORM\Index(name: 'by_sequence', columns: ['sequence'])]
 #[ORM\Index(name: 'by_stem', columns: ['stem'])]
-#[ORM\Index(name: 'scan', columns: ['archived_at', 'rules', 'verdict', 'level', 'stance', 'strikes', 'weapons', 'meets', 'author_id', 'drilled_at', 'sequence'])]
+#[ORM\Index(name: 'scan', columns: ['archived_at', 'rules', 'verdict', 'level', 'stance', 'strikes', 'weapons', 'contacts', 'author_id', 'drilled_at', 'sequence'])]
 #[ORM\UniqueConstraint(name: 'once', columns: ['in_use'])]
 class Combination
 {
@@ -88,7 +88,7 @@ class Combination
 
     /** What is met on an orthodox opponent, as ",liver,". */
     #[ORM\Column(length: 120)]
-    private string $meets;
+    private string $contacts;
 
     /** The fingerprint with effort while it is in use, so that no chain is in use twice. */
     #[ORM\Column(length: 32, nullable: true)]
@@ -137,7 +137,7 @@ class Combination
         $this->sequence = $checked->sequence;
         $this->stem = $checked->stem;
         $this->strikes = $checked->strikes;
-        $this->meets = $checked->meets;
+        $this->contacts = $checked->contacts;
         $this->inUse = null === $this->archivedAt ? $this->fingerprintWithEffort : null;
         $this->editor = $editor;
         $this->updatedAt = $now;

@@ -7,7 +7,7 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\Field;
+use Periplus\Core\Library\Search\FieldClause;
 
 /**
  * Finds combinations in the database. Where a clause can be answered from the index of marks, the combinations are drawn
@@ -96,7 +96,7 @@ final readonly class Finder
      */
     private function wished(array $clauses, ListRequest $list): array
     {
-        $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof Field && 'archived' === $clause->value);
+        $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value);
 
         return [$archived, $this->wishes->of($clauses, $list, $archived)];
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Search\Words;
+use Periplus\Core\Library\Search\WordsClause;
 use Periplus\Core\Library\Sequence;
 
 /**
@@ -30,7 +30,7 @@ final readonly class Marks
      */
     public function of(Content $content, Checked $checked, int $author, string $authorName): array
     {
-        $marks = \array_slice(Words::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
+        $marks = \array_slice(WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
         foreach ($content->themes as $theme) {
             $marks[] = self::THEME.$theme;
         }
@@ -42,7 +42,7 @@ final readonly class Marks
             'strikes' => $checked->strikes,
             'author' => $author,
         ]));
-        foreach ([...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->meets, ','))] as $trait) {
+        foreach ([...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->contacts, ','))] as $trait) {
             $marks[] = self::TRAIT.$trait;
         }
         $sequence = Sequence::read($checked->sequence);

@@ -46,7 +46,7 @@ final readonly class Shelf
                     $content = Content::ofRow($row);
                     $checked = $check($content);
                     $content = $content->settled($checked);
-                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, stem = ?, strikes = ?, meets = ?, weapons = ?, level = ?, level_chosen = ? WHERE id = ?', [$checked->sequence, $checked->stem, $checked->strikes, $checked->meets, $checked->weapons, $content->level, (int) $content->levelChosen, $row['id']]);
+                    $this->connection->executeStatement('UPDATE combination SET sequence = ?, stem = ?, strikes = ?, contacts = ?, weapons = ?, level = ?, level_chosen = ? WHERE id = ?', [$checked->sequence, $checked->stem, $checked->strikes, $checked->contacts, $checked->weapons, $content->level, (int) $content->levelChosen, $row['id']]);
                     if (null === $row['archived_at']) {
                         $filled[] = [(int) $row['id'], $content, $checked, (int) $row['author_id'], $row['author']];
                     }

@@ -7,14 +7,14 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\Connection;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\Either;
-use Periplus\Core\Library\Search\Field;
-use Periplus\Core\Library\Search\Items;
-use Periplus\Core\Library\Search\Length;
-use Periplus\Core\Library\Search\Meets;
+use Periplus\Core\Library\Search\ContactClause;
+use Periplus\Core\Library\Search\EitherClause;
+use Periplus\Core\Library\Search\FieldClause;
+use Periplus\Core\Library\Search\ItemsClause;
+use Periplus\Core\Library\Search\LengthClause;
 use Periplus\Core\Library\Search\Place;
 use Periplus\Core\Library\Search\Term;
-use Periplus\Core\Library\Search\Words;
+use Periplus\Core\Library\Search\WordsClause;
 
 /** Turns the clauses of a search into conditions of the database. */
 final readonly class Wishes
@@ -52,13 +52,13 @@ final readonly class Wishes
     private function wish(Clause $clause, bool $archived): Wish
     {
         return match (true) {
-            $clause instanceof Either => Wish::either(array_map(fn (Clause $one): Wish => $this->wish($one, $archived), $clause->clauses)),
-            $clause instanceof Items => self::items($clause),
-            $clause instanceof Length => self::length($clause),
-            $clause instanceof Meets && $clause->wanted => self::trait(['c.meets LIKE ?', ['%,'.$clause->meeting->value.',%']], self::is(Marks::TRAIT.$clause->meeting->value)),
-            $clause instanceof Meets => new Wish(['c.meets NOT LIKE ?', ['%,'.$clause->meeting->value.',%']]),
-            $clause instanceof Words => self::words($clause, $archived),
-            $clause instanceof Field => $this->field($clause, $archived),
+            $clause instanceof EitherClause => Wish::either(array_map(fn (Clause $one): Wish => $this->wish($one, $archived), $clause->clauses)),
+            $clause instanceof ItemsClause => self::items($clause),
+            $clause instanceof LengthClause => self::length($clause),
+            $clause instanceof ContactClause && $clause->wanted => self::trait(['c.contacts LIKE ?', ['%,'.$clause->meeting->value.',%']], self::is(Marks::TRAIT.$clause->meeting->value)),
+            $clause instanceof ContactClause => new Wish(['c.contacts NOT LIKE ?', ['%,'.$clause->meeting->value.',%']]),
+            $clause instanceof WordsClause => self::words($clause, $archived),
+            $clause instanceof FieldClause => $this->field($clause, $archived),
             default => throw new \LogicException('There is no condition for '.$clause::class),
         };
     }
@@ -83,7 +83,7 @@ final readonly class Wishes
         return self::trait(["c.$column = ?", [$value]], self::is(Marks::trait($column, $value)));
     }
 
-    private static function length(Length $clause): Wish
+    private static function length(LengthClause $clause): Wish
     {
         $counts = range($clause->least, min(Chain::MOST, $clause->most ?? Chain::MOST));
 
@@ -93,7 +93,7 @@ final readonly class Wishes
         );
     }
 
-    private static function items(Items $clause): Wish
+    private static function items(ItemsClause $clause): Wish
     {
         $row = ['c.sequence '.($clause->wanted() ? '' : 'NOT ').'REGEXP ?', ['(?s)'.$clause->pattern()]];
         if (!$clause->wanted()) {
@@ -146,7 +146,7 @@ final readonly class Wishes
         return ['IN ('.implode(', ', array_fill(0, \count($marks), '?')).')', $marks];
     }
 
-    private static function words(Words $clause, bool $archived): Wish
+    private static function words(WordsClause $clause, bool $archived): Wish
     {
         $items = null === $clause->items ? null : self::items($clause->items);
         $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
@@ -163,7 +163,7 @@ final readonly class Wishes
         return new Wish(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
     }
 
-    private function field(Field $field, bool $archived): Wish
+    private function field(FieldClause $field, bool $archived): Wish
     {
         $like = addcslashes($field->value, '%_\\').'%';
         if ('theme' === $field->name) {

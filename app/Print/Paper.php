@@ -32,7 +32,7 @@ final readonly class Paper
         $pdf = new Sheet('P', $content->name, self::MARGIN);
         $drawn = $this->lines->of($content, $numbering);
         $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance));
-        /** @var array<string, array{words: list<string>, meets: list<list<string>>, guard: array{message: string}}> $stances */
+        /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
         $stances = $document['stances'];
         /** @var array{caveats: list<array{message: string}>} $mirror */
         $mirror = $document['mirror'];
@@ -50,7 +50,7 @@ final readonly class Paper
         foreach ([$content->stance, $content->stance->other()] as $stance) {
             $inStance = $stances[$stance->value];
             $this->write($pdf, Sheet::NUMBERS, 18, ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'), 255);
-            $words = array_map(static fn (string $word, array $meets): string => $word.([] === $meets ? '' : ' ('.implode(', ', $meets).')'), $inStance['words'], $inStance['meets']);
+            $words = array_map(static fn (string $word, array $contacts): string => $word.([] === $contacts ? '' : ' ('.implode(', ', $contacts).')'), $inStance['words'], $inStance['contacts']);
             $this->write($pdf, Sheet::WORDS, 11, implode(',  ', $words), 255);
             $this->write($pdf, Sheet::WORDS, 9, $inStance['guard']['message'], 90);
             $pdf->Ln(3);

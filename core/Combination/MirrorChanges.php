@@ -24,8 +24,8 @@ final readonly class MirrorChanges
             $changes[] = new MirrorChange($opponent->isOpenTo($to->stance) ? 'guard-opens' : 'guard-closes', null, $opponent->guard($to->stance));
         }
         foreach (array_keys($to->chain->items) as $at) {
-            $before = $opponent->meets($from, $at);
-            $after = $opponent->meets($to, $at);
+            $before = $opponent->contacts($from, $at);
+            $after = $opponent->contacts($to, $at);
             if ($before !== $after) {
                 array_push($changes, ...$this->changes($from, $to, $at, $before, $after));
             }
@@ -35,8 +35,8 @@ final readonly class MirrorChanges
     }
 
     /**
-     * @param list<Meeting> $before
-     * @param list<Meeting> $after
+     * @param list<Contact> $before
+     * @param list<Contact> $after
      *
      * @return list<MirrorChange>
      */
@@ -53,21 +53,21 @@ final readonly class MirrorChanges
         $same = null === $offer ? '' : \sprintf(' The same %s instead: %s to the %s.', $offer->strike->limb->isArm() ? 'hand' : 'leg', $offer->strike->name, $offer->target->word());
 
         $changes = [];
-        foreach ($after as $meeting) {
-            if (\in_array($meeting, $before, true)) {
+        foreach ($after as $contact) {
+            if (\in_array($contact, $before, true)) {
                 continue;
             }
-            $changes[] = match ($meeting) {
-                Meeting::Spleen => new MirrorChange('liver-lost', $at, \sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
-                Meeting::Liver => new MirrorChange('liver-gained', $at, \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
-                Meeting::ThighInside => new MirrorChange('thigh-inside', $at, \sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
-                Meeting::ThighOutside => new MirrorChange('thigh-outside', $at, \sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
-                Meeting::OpenSide => new MirrorChange('open-side-gained', $at, \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
-                Meeting::AwayFromRearHand => new MirrorChange('way-out-gained', $at, \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
-                Meeting::TowardRearHand => new MirrorChange('way-out-lost', $at, \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
+            $changes[] = match ($contact) {
+                Contact::Spleen => new MirrorChange('liver-lost', $at, \sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
+                Contact::Liver => new MirrorChange('liver-gained', $at, \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
+                Contact::ThighInside => new MirrorChange('thigh-inside', $at, \sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
+                Contact::ThighOutside => new MirrorChange('thigh-outside', $at, \sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
+                Contact::OpenSide => new MirrorChange('open-side-gained', $at, \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
+                Contact::AwayFromRearHand => new MirrorChange('way-out-gained', $at, \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
+                Contact::TowardRearHand => new MirrorChange('way-out-lost', $at, \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
             };
         }
-        if (\in_array(Meeting::OpenSide, $before, true) && !\in_array(Meeting::OpenSide, $after, true)) {
+        if (\in_array(Contact::OpenSide, $before, true) && !\in_array(Contact::OpenSide, $after, true)) {
             $changes[] = new MirrorChange('open-side-lost', $at, \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
         }
 

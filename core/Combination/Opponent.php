@@ -44,8 +44,8 @@ final readonly class Opponent
             : \sprintf('%s is a closed guard: %s.', $who, $out);
     }
 
-    /** @return list<Meeting> what the item at that place meets; empty when nothing depends on the side */
-    public function meets(ChainInStance $inStance, int $at): array
+    /** @return list<Contact> what the item at that place meets; empty when nothing depends on the side */
+    public function contacts(ChainInStance $inStance, int $at): array
     {
         $item = $inStance->chain->items[$at];
         $side = $inStance->side($at);
@@ -55,8 +55,8 @@ final readonly class Opponent
         if ($item instanceof MoveItem) {
             return match (true) {
                 !$item->move->takesAngle() => [],
-                $side === $this->safeSide() => [Meeting::AwayFromRearHand],
-                default => [Meeting::TowardRearHand],
+                $side === $this->safeSide() => [Contact::AwayFromRearHand],
+                default => [Contact::TowardRearHand],
             };
         }
         if (!$item instanceof StrikeItem || Path::Circular !== $item->strike->path) {
@@ -65,10 +65,10 @@ final readonly class Opponent
 
         return match ($item->target) {
             Target::Head => [],
-            Target::Leg => [$side === $this->stance->sideOf(Role::Lead) ? Meeting::ThighInside : Meeting::ThighOutside],
+            Target::Leg => [$side === $this->stance->sideOf(Role::Lead) ? Contact::ThighInside : Contact::ThighOutside],
             Target::Body => [
-                Side::Left === $side ? Meeting::Liver : Meeting::Spleen,
-                ...($item->isLegStrike() && Role::Rear === $item->strike->role && $this->isOpenTo($inStance->stances[$at]) ? [Meeting::OpenSide] : []),
+                Side::Left === $side ? Contact::Liver : Contact::Spleen,
+                ...($item->isLegStrike() && Role::Rear === $item->strike->role && $this->isOpenTo($inStance->stances[$at]) ? [Contact::OpenSide] : []),
             ],
         };
     }

@@ -8,8 +8,8 @@ use Periplus\Core\Balance\Sway;
 use Periplus\Core\Balance\SwayPoint;
 use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Contact;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\Meeting;
 use Periplus\Core\Combination\MirrorChange;
 use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\Opponent;
@@ -201,19 +201,19 @@ final readonly class CheckDocument
         ], $ledger->links);
     }
 
-    /** @return array{stance: string, text: string, words: list<string>, meets: list<list<string>>, runningStances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
+    /** @return array{stance: string, text: string, words: list<string>, contacts: list<list<string>>, runningStances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
     private function inStance(ChainInStance $inStance, Opponent $opponent, string $text): array
     {
-        $meets = [];
+        $contacts = [];
         foreach (array_keys($inStance->chain->items) as $at) {
-            $meets[] = array_map(static fn (Meeting $meeting): string => $meeting->words(), $opponent->meets($inStance, $at));
+            $contacts[] = array_map(static fn (Contact $contact): string => $contact->words(), $opponent->contacts($inStance, $at));
         }
 
         return [
             'stance' => $inStance->stance->value,
             'text' => $text,
             'words' => Words::bySide()->items($inStance),
-            'meets' => $meets,
+            'contacts' => $contacts,
             'runningStances' => array_map(static fn (Stance $stance): string => $stance->value, $inStance->stances),
             'endStance' => $inStance->end->value,
             'guard' => ['isOpen' => $opponent->isOpenTo($inStance->stance), 'out' => $opponent->safeSide()->value, 'message' => $opponent->guard($inStance->stance)],

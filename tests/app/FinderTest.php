@@ -14,8 +14,8 @@ use Periplus\App\Library\Wishes;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Library\Likeness;
 use Periplus\Core\Library\Relation;
-use Periplus\Core\Library\Search\Items;
-use Periplus\Core\Library\Search\Length;
+use Periplus\Core\Library\Search\ItemsClause;
+use Periplus\Core\Library\Search\LengthClause;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Notation\Numbering;
@@ -48,8 +48,8 @@ final class FinderTest extends ApiTestCase
         $wanted = array_keys(array_filter($sequences, static function (Sequence $sequence) use ($clauses): bool {
             foreach ($clauses as $clause) {
                 $holds = match (true) {
-                    $clause instanceof Items => $clause->matches($sequence),
-                    $clause instanceof Length => \count($sequence->strikes()) >= $clause->least && \count($sequence->strikes()) <= $clause->most,
+                    $clause instanceof ItemsClause => $clause->matches($sequence),
+                    $clause instanceof LengthClause => \count($sequence->strikes()) >= $clause->least && \count($sequence->strikes()) <= $clause->most,
                     default => throw new \LogicException($clause->says()),
                 };
                 if (!$holds) {

@@ -70,7 +70,7 @@ final class ShelfTest extends ApiTestCase
         $connection = self::service(Connection::class);
         $connection->executeStatement('DELETE FROM combination_mark');
         $connection->executeStatement('UPDATE combination_trace SET trace = REVERSE(trace)');
-        $connection->executeStatement("UPDATE combination SET sequence = 'x', stem = '', strikes = 0, meets = '', weapons = ''");
+        $connection->executeStatement("UPDATE combination SET sequence = 'x', stem = '', strikes = 0, contacts = '', weapons = ''");
         self::assertNotSame($before, $this->kept());
         $this->fillAnew();
 
@@ -163,7 +163,7 @@ final class ShelfTest extends ApiTestCase
         return [
             'marks' => $connection->fetchAllAssociative('SELECT combination_id, mark FROM combination_mark ORDER BY combination_id, mark'),
             'traces' => $connection->fetchAllAssociative('SELECT combination_id, HEX(trace) AS trace FROM combination_trace ORDER BY combination_id, trace'),
-            'inUse' => $connection->fetchAllAssociative('SELECT id, HEX(sequence) AS sequence, HEX(stem) AS stem, strikes, meets, weapons FROM combination WHERE archived_at IS NULL ORDER BY id'),
+            'inUse' => $connection->fetchAllAssociative('SELECT id, HEX(sequence) AS sequence, HEX(stem) AS stem, strikes, contacts, weapons FROM combination WHERE archived_at IS NULL ORDER BY id'),
         ];
     }
 }

@@ -66,8 +66,8 @@ final class DemoGymTest extends TestCase
             self::assertIsArray($document['stances']);
             $own = $document['stances'][$row['stance'] ?? 'orthodox'];
             self::assertIsArray($own);
-            self::assertIsArray($own['meets']);
-            self::assertContains(['to the liver'], array_map(static fn (mixed $meets): mixed => \is_array($meets) ? \array_slice($meets, 0, 1) : null, $own['meets']));
+            self::assertIsArray($own['contacts']);
+            self::assertContains(['to the liver'], array_map(static fn (mixed $contacts): mixed => \is_array($contacts) ? \array_slice($contacts, 0, 1) : null, $own['contacts']));
         }
     }
 

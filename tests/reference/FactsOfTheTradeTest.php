@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Contact;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Combination\Meeting;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Notation\Numbering;
@@ -25,17 +25,17 @@ final class FactsOfTheTradeTest extends TestCase
      * The liver lies for the most part in the right hypochondrium, the spleen in the left. Source: Gray's Anatomy,
      * chapters on the liver and the spleen; from memory. What comes from our left meets the opponent's right.
      */
-    #[TestWith(['3b', 'orthodox', Meeting::Liver])]
-    #[TestWith(['3b', 'southpaw', Meeting::Spleen])]
-    #[TestWith(['4b', 'orthodox', Meeting::Spleen])]
-    #[TestWith(['4b', 'southpaw', Meeting::Liver])]
-    #[TestWith(['13b', 'orthodox', Meeting::Liver])]
-    #[TestWith(['7b', 'orthodox', Meeting::Liver])]
-    public function testTheLiverIsOnTheOpponentsRight(string $strike, string $stance, Meeting $organ): void
+    #[TestWith(['3b', 'orthodox', Contact::Liver])]
+    #[TestWith(['3b', 'southpaw', Contact::Spleen])]
+    #[TestWith(['4b', 'orthodox', Contact::Spleen])]
+    #[TestWith(['4b', 'southpaw', Contact::Liver])]
+    #[TestWith(['13b', 'orthodox', Contact::Liver])]
+    #[TestWith(['7b', 'orthodox', Contact::Liver])]
+    public function testTheLiverIsOnTheOpponentsRight(string $strike, string $stance, Contact $organ): void
     {
         foreach (Stance::cases() as $opponent) {
-            $meets = (new Opponent($opponent))->meets(Chains::inStance($strike, Stance::from($stance)), 0);
-            self::assertContains($organ, $meets, 'An organ does not move with the opponent\'s stance.');
+            $contacts = (new Opponent($opponent))->contacts(Chains::inStance($strike, Stance::from($stance)), 0);
+            self::assertContains($organ, $contacts, 'An organ does not move with the opponent\'s stance.');
         }
     }
 
@@ -59,8 +59,8 @@ final class FactsOfTheTradeTest extends TestCase
     /** In an open guard both lead feet stand on one side of the line, in a closed guard the rear low kick finds the outside of the thigh. Common practice, no source. */
     public function testTheRearLowKickAndTheGuard(): void
     {
-        self::assertSame([Meeting::ThighOutside], (new Opponent(Stance::Orthodox))->meets(Chains::inStance('14l'), 0));
-        self::assertSame([Meeting::ThighInside], (new Opponent(Stance::Southpaw))->meets(Chains::inStance('14l'), 0));
+        self::assertSame([Contact::ThighOutside], (new Opponent(Stance::Orthodox))->contacts(Chains::inStance('14l'), 0));
+        self::assertSame([Contact::ThighInside], (new Opponent(Stance::Southpaw))->contacts(Chains::inStance('14l'), 0));
     }
 
     /** The fingerprint is SHA-256 (FIPS 180-4), read back with GNU coreutils. */

@@ -6,7 +6,7 @@ namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Library\Search\Items;
+use Periplus\Core\Library\Search\ItemsClause;
 use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Notation\Numbering;
@@ -49,7 +49,7 @@ final class SpokenTest extends TestCase
         self::assertSame([], $search->problems);
         self::assertCount(2, $search->clauses);
         $clause = $search->clauses[1];
-        self::assertInstanceOf(Items::class, $clause);
+        self::assertInstanceOf(ItemsClause::class, $clause);
         $chain = Chains::read($canonical);
 
         self::assertTrue($clause->matches(Sequence::of($chain)), $clause->says());

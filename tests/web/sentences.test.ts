@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Link } from "../../web/src/api/client";
-import { beforeMeeting, itemSentence, linkSentence } from "../../web/src/combination-line/sentences";
+import { beforeContact, itemSentence, linkSentence } from "../../web/src/combination-line/sentences";
 import { item } from "./chains";
 
 const link = (verdict: Link["verdict"], waitMs: number): Link =>
@@ -29,8 +29,8 @@ test("a link names both of its ends", () => {
   );
 });
 
-test("what a body shot meets takes the place of the plain word", () => {
-  expect(beforeMeeting("left hook to the body", ["to the liver"])).toBe("left hook");
-  expect(beforeMeeting("left hook to the body", [])).toBe("left hook to the body");
-  expect(beforeMeeting("left hook", ["outside the foot"])).toBe("left hook");
+test("what a body shot contacts takes the place of the plain word", () => {
+  expect(beforeContact("left hook to the body", ["to the liver"])).toBe("left hook");
+  expect(beforeContact("left hook to the body", [])).toBe("left hook to the body");
+  expect(beforeContact("left hook", ["outside the foot"])).toBe("left hook");
 });

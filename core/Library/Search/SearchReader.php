@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Library\Search;
 
-use Periplus\Core\Combination\Meeting;
+use Periplus\Core\Combination\Contact;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Verdict;
 use Periplus\Core\Notation\Numbering;
@@ -21,8 +21,8 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class SearchReader
 {
-    private const MEETINGS = [
-        'liver' => Meeting::Liver, 'spleen' => Meeting::Spleen, 'inside thigh' => Meeting::ThighInside, 'outside thigh' => Meeting::ThighOutside, 'open side' => Meeting::OpenSide,
+    private const CONTACTS = [
+        'liver' => Contact::Liver, 'spleen' => Contact::Spleen, 'inside thigh' => Contact::ThighInside, 'outside thigh' => Contact::ThighOutside, 'open side' => Contact::OpenSide,
     ];
     private const STATUSES = ['archived' => 'archived', 'proposed' => 'proposed'];
     private const PIECES = '/"[^"]*"?|[,;]|[^\s,;"]+/u';
@@ -66,7 +66,7 @@ final readonly class SearchReader
             /** @var non-empty-list<Piece> $taken */
             $taken = \array_slice($pieces, $at, $end - $at);
             // "No liver or spleen" is without both.
-            if (null !== $before && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isMeeting($pieces, $at)))) {
+            if (null !== $before && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isContact($pieces, $at)))) {
                 array_unshift($taken, new Piece('', $taken[0]->at, $before));
             }
             $clause = $this->clause($taken, $stance);
@@ -88,7 +88,7 @@ final readonly class SearchReader
             $problems[] = new Problem($or->at, mb_strlen($or->text), '"or" stands between two wishes.', 'a wish before it and one after it', ['starts 1 or 2']);
         }
 
-        return new Search(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new Either($group), $groups), $problems);
+        return new Search(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group), $groups), $problems);
     }
 
     /** @return list<Piece> with the words of clauses in place of what coaches say for them */
@@ -161,16 +161,16 @@ final readonly class SearchReader
 
     private static function isUnwanted(Clause $clause): bool
     {
-        return ($clause instanceof Items && Place::No === $clause->place) || ($clause instanceof Meets && !$clause->wanted);
+        return ($clause instanceof ItemsClause && Place::No === $clause->place) || ($clause instanceof ContactClause && !$clause->wanted);
     }
 
     private static function isArchived(Clause $clause): bool
     {
-        return $clause instanceof Field && 'archived' === $clause->value;
+        return $clause instanceof FieldClause && 'archived' === $clause->value;
     }
 
     /** @param list<Piece> $pieces */
-    private function isMeeting(array $pieces, int $at): bool
+    private function isContact(array $pieces, int $at): bool
     {
         $word = $pieces[$at]->word();
         // "To the liver" and "liver shot" say something of one strike.
@@ -178,7 +178,7 @@ final readonly class SearchReader
             return false;
         }
 
-        return isset(self::MEETINGS[$word]) || isset(self::MEETINGS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
+        return isset(self::CONTACTS[$word]) || isset(self::CONTACTS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
     }
 
     /** Whether what follows "and" or "or" after a clause can go on with its word. */
@@ -197,9 +197,9 @@ final readonly class SearchReader
         $first = $pieces[$from]->word();
         $second = ($pieces[$from + 1] ?? null)?->word() ?? '';
         $most = match (true) {
-            isset(self::MEETINGS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
+            isset(self::CONTACTS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
             self::isLevelChange($pieces, $from) => \count($pieces),
-            \in_array($first, ['length', 'level', 'from', 'rules'], true), isset(self::MEETINGS[$first.' '.$second]) => 2,
+            \in_array($first, ['length', 'level', 'from', 'rules'], true), isset(self::CONTACTS[$first.' '.$second]) => 2,
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : 5,
             default => \count($pieces),
         };
@@ -223,7 +223,7 @@ final readonly class SearchReader
 
         return null !== Place::tryFrom($word)
             || \in_array($word, ['length', 'level', 'from', 'rules', 'by', 'theme', 'drilled'], true)
-            || $this->isMeeting($pieces, $at) || isset(self::STATUSES[$word])
+            || $this->isContact($pieces, $at) || isset(self::STATUSES[$word])
             || null !== Verdict::tryFrom($word)
             || 'not' === $word;
     }
@@ -238,23 +238,23 @@ final readonly class SearchReader
         $first = $pieces[0]->word();
         $rest = \array_slice($pieces, 1);
         $value = implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $rest));
-        $meeting = self::MEETINGS[trim((\in_array($first, ['no', 'has'], true) ? '' : $first).' '.$value)] ?? null;
+        $contact = self::CONTACTS[trim((\in_array($first, ['no', 'has'], true) ? '' : $first).' '.$value)] ?? null;
         $place = Place::tryFrom($first);
 
         return match (true) {
-            null !== $meeting => new Meets($meeting, 'no' !== $first, $text),
+            null !== $contact => new ContactClause($contact, 'no' !== $first, $text),
             null !== $place => $this->items($place, $pieces, $rest, $text, $stance),
             'length' === $first => $this->length($pieces, $value, $text),
-            isset(self::STATUSES[$first]) => new Field('status', self::STATUSES[$first], 'is '.$first, $text),
-            null !== Verdict::tryFrom($first) => new Field('verdict', $first, match ($first) {
+            isset(self::STATUSES[$first]) => new FieldClause('status', self::STATUSES[$first], 'is '.$first, $text),
+            null !== Verdict::tryFrom($first) => new FieldClause('verdict', $first, match ($first) {
                 'flows' => 'flows',
                 'breaks' => 'breaks',
                 default => 'needs a reload',
             }, $text),
-            'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true) ? new Field('level', $value, 'is of level '.$value, $text) : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
-            'from' === $first => null !== Stance::tryFrom($value) ? new Field('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
-            'rules' === $first => \in_array(strtr($value, ' ', '-'), HouseRules::ids(), true) ? new Field('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, HouseRules::ids())),
-            'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new Field('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
+            'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true) ? new FieldClause('level', $value, 'is of level '.$value, $text) : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
+            'from' === $first => null !== Stance::tryFrom($value) ? new FieldClause('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
+            'rules' === $first => \in_array(strtr($value, ' ', '-'), HouseRules::ids(), true) ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, HouseRules::ids())),
+            'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new FieldClause('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
             'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another wish'),
             default => $this->words($pieces, $text, $stance),
         };
@@ -273,16 +273,16 @@ final readonly class SearchReader
 
         return [] === $read
             ? self::wrong($pieces, \sprintf('"%s" needs a strike or a move after it.', $place->value), 'a number or words', [$place->value.' 1', $place->value.' kick'])
-            : new Items($place, $read, $text);
+            : new ItemsClause($place, $read, $text);
     }
 
     /** @param non-empty-list<Piece> $pieces */
     private function length(array $pieces, string $value, string $text): Clause|Problem
     {
         return match (true) {
-            1 === preg_match('/^(\d{1,2})$/', $value, $found) => new Length((int) $found[1], (int) $found[1], $text),
-            1 === preg_match('/^(\d{1,2})\+$/', $value, $found) => new Length((int) $found[1], null, $text),
-            1 === preg_match('/^(\d{1,2})(?:\.\.|-|–)(\d{1,2})$/u', $value, $found) && (int) $found[1] <= (int) $found[2] => new Length((int) $found[1], (int) $found[2], $text),
+            1 === preg_match('/^(\d{1,2})$/', $value, $found) => new LengthClause((int) $found[1], (int) $found[1], $text),
+            1 === preg_match('/^(\d{1,2})\+$/', $value, $found) => new LengthClause((int) $found[1], null, $text),
+            1 === preg_match('/^(\d{1,2})(?:\.\.|-|–)(\d{1,2})$/u', $value, $found) && (int) $found[1] <= (int) $found[2] => new LengthClause((int) $found[1], (int) $found[2], $text),
             default => self::wrong($pieces, 'A length is a count of strikes, or from the least to the most.', 'such as 4, 3..5 or 6+', ['length 4', 'length 3..5', 'length 6+']),
         };
     }
@@ -290,13 +290,13 @@ final readonly class SearchReader
     /** @param non-empty-list<Piece> $pieces */
     private function words(array $pieces, string $text, Stance $stance): Clause|Problem
     {
-        $words = Words::of($text);
+        $words = WordsClause::of($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
         $runs = $quoted ? [] : $this->terms->runs($pieces, $stance);
-        $items = \is_array($runs) && [] !== $runs ? new Items(Place::Has, $runs, $text) : null;
+        $items = \is_array($runs) && [] !== $runs ? new ItemsClause(Place::Has, $runs, $text) : null;
 
         return match (true) {
-            [] !== $words => new Words($words, $items, $text),
+            [] !== $words => new WordsClause($words, $items, $text),
             // Signs alone are items, such as "/", or nothing.
             default => $items ?? self::wrong($pieces, \sprintf('Nothing can be looked for by “%s”.', mb_substr($text, 0, 40)), 'a word, a number or a clause'),
         };

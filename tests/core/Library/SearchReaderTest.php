@@ -8,10 +8,10 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\Items;
+use Periplus\Core\Library\Search\ItemsClause;
 use Periplus\Core\Library\Search\Search;
 use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Library\Search\Words;
+use Periplus\Core\Library\Search\WordsClause;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Catalogue;
@@ -103,7 +103,7 @@ final class SearchReaderTest extends TestCase
     public function testNumbersAreReadInTheCoachsNumbering(): void
     {
         $clause = self::read('has 7', 'body-pairs')->clauses[0];
-        self::assertInstanceOf(Items::class, $clause);
+        self::assertInstanceOf(ItemsClause::class, $clause);
 
         self::assertTrue($clause->matches(Sequence::of(Chains::read('1 3b'))));
         self::assertFalse($clause->matches(Sequence::of(Chains::read('1 7'))), 'There 7 is the hook to the body.');
@@ -113,7 +113,7 @@ final class SearchReaderTest extends TestCase
     public function testPlainWordsMayBeItems(): void
     {
         $clause = self::read('1-2 exit')->clauses[0];
-        self::assertInstanceOf(Words::class, $clause);
+        self::assertInstanceOf(WordsClause::class, $clause);
         self::assertSame(['1', '2', 'exit'], $clause->words);
         self::assertTrue($clause->items?->matches(Sequence::of(Chains::read('3 1 2 exit'))));
     }
@@ -121,9 +121,9 @@ final class SearchReaderTest extends TestCase
     /** The expression that the database is asked by says what looking item by item says. */
     public function testTheExpressionSaysWhatThePlainLookSays(): void
     {
-        $clauses = array_map(static function (string $text): Items {
+        $clauses = array_map(static function (string $text): ItemsClause {
             $clause = self::read($text)->clauses[0];
-            self::assertInstanceOf(Items::class, $clause);
+            self::assertInstanceOf(ItemsClause::class, $clause);
 
             return $clause;
         }, self::PATTERNS);

@@ -1,5 +1,5 @@
 import type { Check, Stance } from "../api/client";
-import { beforeMeeting } from "./sentences";
+import { beforeContact } from "./sentences";
 
 interface Props {
   stances: NonNullable<Check["stances"]>;
@@ -29,8 +29,8 @@ export function StanceWords({ stances, shownStance, onShownStance, selected, onS
             </button>
             <p>
               {stances[stance].words.map((words, at) => {
-                const meets = stances[stance].meets[at] ?? [];
-                const changes = meets.join() !== (other.meets[at] ?? []).join();
+                const contacts = stances[stance].contacts[at] ?? [];
+                const changes = contacts.join() !== (other.contacts[at] ?? []).join();
                 return (
                   <span key={at}>
                     {at > 0 && <i aria-hidden="true"> · </i>}
@@ -39,11 +39,11 @@ export function StanceWords({ stances, shownStance, onShownStance, selected, onS
                       className={selected === at ? "word word-on" : "word"}
                       onClick={() => onSelect(selected === at ? null : at)}
                     >
-                      {beforeMeeting(words, meets)}
-                      {meets.map((meeting) => (
-                        <span key={meeting}>
+                      {beforeContact(words, contacts)}
+                      {contacts.map((contact) => (
+                        <span key={contact}>
                           {" "}
-                          <mark className={changes ? "meets" : "meets meets-same"}>{meeting}</mark>
+                          <mark className={changes ? "contact" : "contact contact-same"}>{contact}</mark>
                         </span>
                       ))}
                     </button>

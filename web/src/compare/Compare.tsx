@@ -2,7 +2,7 @@ import type { Check, Stance } from "../api/client";
 import { VerdictMark } from "../app/VerdictMark";
 import { seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { beforeMeeting } from "../combination-line/sentences";
+import { beforeContact } from "../combination-line/sentences";
 import { difference } from "./difference";
 import "./compare.css";
 
@@ -54,8 +54,8 @@ function Words({ side }: { side: Side }) {
       <b>{side.stance}</b>{" "}
       {shownStance.words
         .map((words, at) => {
-          const meets = shownStance.meets[at] ?? [];
-          return [beforeMeeting(words, meets), ...meets].join(" ");
+          const contacts = shownStance.contacts[at] ?? [];
+          return [beforeContact(words, contacts), ...contacts].join(" ");
         })
         .join(" · ")}
     </p>

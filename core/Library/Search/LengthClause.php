@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Library\Search;
 
 /** How many strikes there are, feints among them. */
-final readonly class Length implements Clause
+final readonly class LengthClause implements Clause
 {
     public function __construct(public int $least, public ?int $most, private string $text)
     {

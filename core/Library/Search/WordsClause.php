@@ -8,10 +8,10 @@ namespace Periplus\Core\Library\Search;
  * Words of the name, a theme, the note or the author: each begins one of theirs. Words or numbers that name items may
  * stand in the chain instead.
  */
-final readonly class Words implements Clause
+final readonly class WordsClause implements Clause
 {
     /** @param non-empty-list<string> $words in lower case */
-    public function __construct(public array $words, public ?Items $items, private string $text)
+    public function __construct(public array $words, public ?ItemsClause $items, private string $text)
     {
     }
 

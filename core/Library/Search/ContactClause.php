@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Library\Search;
 
-use Periplus\Core\Combination\Meeting;
+use Periplus\Core\Combination\Contact;
 
 /** What a strike or step meets on an orthodox opponent, thrown in the stance the combination was written for. */
-final readonly class Meets implements Clause
+final readonly class ContactClause implements Clause
 {
-    public function __construct(public Meeting $meeting, public bool $wanted, private string $text)
+    public function __construct(public Contact $contact, public bool $wanted, private string $text)
     {
     }
 

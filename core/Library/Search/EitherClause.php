@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Library\Search;
 
 /** Wishes of which one has to hold. */
-final readonly class Either implements Clause
+final readonly class EitherClause implements Clause
 {
     /** @param non-empty-list<Clause> $clauses */
     public function __construct(public array $clauses)

@@ -12,7 +12,7 @@ use Periplus\Core\Library\Sequence;
  * and after the end of a chain the footwork with which one leaves.
  * Free strikes and beats are items that no term of a strike or move matches.
  */
-final readonly class Items implements Clause
+final readonly class ItemsClause implements Clause
 {
     private const BOUNDARY = '(?<![=~!])';
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Library\Search;
 
 /** What is kept beside the chain: level, verdict, rules, stance, theme, author and status. */
-final readonly class Field implements Clause
+final readonly class FieldClause implements Clause
 {
     /** @param string $name level, verdict, rules, stance, theme, author or status */
     public function __construct(public string $name, public string $value, private string $says, private string $text)

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Combination;
 
 /** What an item meets on the opponent; depends on our side and on the opponent's stance. */
-enum Meeting: string
+enum Contact: string
 {
     case Liver = 'liver';
     case Spleen = 'spleen';
