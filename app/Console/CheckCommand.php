@@ -38,6 +38,7 @@ final class CheckCommand extends Command
             ->addOption('opponent', null, InputOption::VALUE_REQUIRED, 'orthodox or southpaw', 'orthodox')
             ->addOption('rules', null, InputOption::VALUE_REQUIRED, 'boxing, kickboxing or all-limbs', 'all-limbs')
             ->addOption('numbering', null, InputOption::VALUE_REQUIRED, 'parity, body-pairs, six or hands', 'parity')
+            ->addOption('scheme', null, InputOption::VALUE_REQUIRED, 'Former name of --numbering, for scripts that use it', '')
             ->addOption('tempo', null, InputOption::VALUE_REQUIRED, '1.6 learning, 1.0 working, 0.8 fast', '1.0')
             ->addOption('medium', null, InputOption::VALUE_REQUIRED, 'shadow, bag, pads or partner', 'shadow')
             ->addOption('group', null, InputOption::VALUE_REQUIRED, 'open, beginners or youth', 'open')
@@ -114,13 +115,14 @@ final class CheckCommand extends Command
             default => throw new \DomainException(\sprintf('--%s is a number such as %s, not "%s".', $name, $such, $given($name))),
         };
         HouseRules::named($given('rules'));
-        Numbering::named($given('numbering'));
+        $numbering = '' === $given('scheme') ? $given('numbering') : $given('scheme');
+        Numbering::named($numbering);
 
         return new CheckOptions(
             stance: Stance::tryFrom($given('stance')) ?? throw self::notAmong('stance', Stance::cases(), $given('stance')),
             opponent: Stance::tryFrom($given('opponent')) ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
             rules: $given('rules'),
-            numbering: $given('numbering'),
+            numbering: $numbering,
             tempo: $number('tempo', '1.0') ?? throw new \DomainException('--tempo is a number such as 1.0.'),
             medium: Medium::tryFrom($given('medium')) ?? throw self::notAmong('medium', Medium::cases(), $given('medium')),
             group: Group::tryFrom($given('group')) ?? throw self::notAmong('group', Group::cases(), $given('group')),

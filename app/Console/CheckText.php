@@ -21,7 +21,7 @@ final readonly class CheckText
                 [] === $problem['nearest'] ? '' : ' Nearest: '.implode(', ', $problem['nearest']).'.',
             ), $problems));
         }
-        /** @var array{text: string, words: string, verdict: string, lengthMs: int, items: list<array{text: string}>, links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string}>, findings: list<array{severity: string, message: string}>, mirror: array{stance: string, words: string, caveats: list<array{message: string}>}, carry: array{notation: string, words: string}} $document */
+        /** @var array{text: string, words: string, verdict: string, lengthMs: int, items: list<array{text: string}>, links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string}>, findings: list<array{severity: string, message: string}>, mirror: array{stance: string, words: string, changes: list<array{message: string}>}, carry: array{notation: string, words: string}} $document */
         $lines = [
             $document['text'].'   '.$document['words'],
             \sprintf('%s, %.2f s', $document['verdict'], $document['lengthMs'] / 1000),

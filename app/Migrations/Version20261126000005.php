@@ -12,16 +12,26 @@ final class Version20261126000005 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Room for 260 strikes and 260 moves in stored sequences';
+        return 'Room for 260 strikes and 260 moves in stored sequences; tables and columns by the words of the glossary';
     }
 
     public function up(Schema $schema): void
     {
-        $this->addSql('ALTER TABLE combination CHANGE sequence sequence VARBINARY(384) NOT NULL, CHANGE stem stem VARBINARY(384) NOT NULL');
+        $this->addSql('ALTER TABLE combination CHANGE sequence sequence VARBINARY(384) NOT NULL, CHANGE stem stem VARBINARY(384) NOT NULL, CHANGE meets contacts VARCHAR(120) NOT NULL');
+        $this->addSql('RENAME TABLE scheme TO numbering');
+        $this->addSql('ALTER TABLE gym CHANGE scheme numbering VARCHAR(40) DEFAULT \'parity\' NOT NULL');
+        $this->addSql('ALTER TABLE user CHANGE scheme numbering VARCHAR(40) DEFAULT NULL');
+        $this->addSql("UPDATE record SET what = CONCAT('numbering', SUBSTRING(what, 7)) WHERE what LIKE 'scheme.%'");
+        // What is under way is read under the new words: it is begun again.
+        $this->addSql("DELETE FROM import_run WHERE state <> 'applied'");
     }
 
     public function down(Schema $schema): void
     {
-        $this->addSql('ALTER TABLE combination CHANGE sequence sequence VARBINARY(320) NOT NULL, CHANGE stem stem VARBINARY(320) NOT NULL');
+        $this->addSql('ALTER TABLE combination CHANGE sequence sequence VARBINARY(320) NOT NULL, CHANGE stem stem VARBINARY(320) NOT NULL, CHANGE contacts meets VARCHAR(120) NOT NULL');
+        $this->addSql('RENAME TABLE numbering TO scheme');
+        $this->addSql('ALTER TABLE gym CHANGE numbering scheme VARCHAR(40) DEFAULT \'parity\' NOT NULL');
+        $this->addSql('ALTER TABLE user CHANGE numbering scheme VARCHAR(40) DEFAULT NULL');
+        $this->addSql("UPDATE record SET what = CONCAT('scheme', SUBSTRING(what, 10)) WHERE what LIKE 'numbering.%'");
     }
 }

@@ -34,7 +34,7 @@ final readonly class Paper
         $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance));
         /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
         $stances = $document['stances'];
-        /** @var array{caveats: list<array{message: string}>} $mirror */
+        /** @var array{changes: list<array{message: string}>} $mirror */
         $mirror = $document['mirror'];
 
         $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);

@@ -34,7 +34,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class CheckDocument
 {
     private Carrier $carrier;
-    private MirrorChanges $changes;
+    private MirrorChanges $mirrorChanges;
     private Writer $parity;
 
     public function __construct(private Reader $reader, private Check $check, Catalogue $catalogue)

@@ -24,7 +24,7 @@ final class ConsoleTest extends TestCase
 
     public function testChecksManyLinesEachWithItsOptions(): void
     {
-        [$code, $out] = self::console(['check', '--lines', '--rules=kickboxing'], "1 14l\n1 31\t--rules=all-limbs\n1 2\t--stance=southpaw --scheme=hands --tempo=1.6\n");
+        [$code, $out] = self::console(['check', '--lines', '--rules=kickboxing'], "1 14l\n1 31\t--rules=all-limbs\n1 2\t--stance=southpaw --numbering=hands --tempo=1.6\n");
         $documents = array_map(static fn (string $line): mixed => json_decode($line, true, flags: \JSON_THROW_ON_ERROR), explode("\n", trim($out)));
 
         self::assertSame(0, $code);

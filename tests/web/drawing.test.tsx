@@ -198,7 +198,7 @@ test("what changes with the stance is marked where it happens", () => {
       onSelect={() => {}}
     />,
   );
-  const marks = [...container.querySelectorAll("mark.meets")].map((mark) => mark.textContent);
+  const marks = [...container.querySelectorAll("mark.contact")].map((mark) => mark.textContent);
   expect(marks).toEqual(["to the liver", "to the spleen side"]);
   expect(screen.getByRole("button", { name: "southpaw" }).getAttribute("aria-pressed")).toBe("true");
   expect(container.querySelectorAll(".word-on").length).toBe(2);

@@ -75,7 +75,7 @@ test("three mends are shown at first, the others on request, each to be made or 
 });
 
 test("the other stance says what is lost, and carries the same limbs over in the numbers that are read", () => {
-  const [check] = checked(["1 2 7\t--scheme=body-pairs"]) as [Check];
+  const [check] = checked(["1 2 7\t--numbering=body-pairs"]) as [Check];
   const onCarry = vi.fn();
   const compare = vi.fn((text: string, stance: string) => `/compare?second=${text}&secondStance=${stance}`);
   render(

@@ -15,7 +15,7 @@ final readonly class ContactClause implements Clause
 
     public function says(): string
     {
-        return ($this->wanted ? 'goes ' : 'nothing goes ').$this->meeting->words();
+        return ($this->wanted ? 'goes ' : 'nothing goes ').$this->contact->words();
     }
 
     public function text(): string

@@ -23,7 +23,7 @@ function verdictWords(link: Link): string {
 }
 
 /** "left hook to the body" before what it meets there: "left hook", "to the liver". */
-export function beforeContact(words: string, meets: string[]): string {
+export function beforeContact(words: string, contacts: string[]): string {
   const body = " to the body";
   return contacts.length > 0 && words.endsWith(body) ? words.slice(0, -body.length) : words;
 }
