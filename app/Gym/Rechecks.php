@@ -16,7 +16,7 @@ use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
@@ -244,7 +244,7 @@ final readonly class Rechecks
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $report = $this->check->run(new ChainInStance($chain, $stance), $circumstances);
-            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->ledger->length()), Scale::builtIn()->of($report)->level);
+            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->timing->length()), Scale::builtIn()->of($report)->level);
         }
         $this->connection->executeStatement(
             'REPLACE INTO recheck_result (recheck_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '

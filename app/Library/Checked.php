@@ -9,7 +9,7 @@ use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Report;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Library\Family;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Technique\Stance;
@@ -53,7 +53,7 @@ final readonly class Checked
         return new self(
             Fingerprint::of($inStance->chain),
             $report->verdict,
-            (int) round($report->ledger->length()),
+            (int) round($report->timing->length()),
             self::set($limbs),
             $sequence->text(),
             Family::stem($sequence)->text(),

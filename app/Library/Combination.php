@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Library\Sequence;
 use Periplus\Core\Technique\Stance;
 

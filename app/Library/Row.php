@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 
 /** A combination as the API sends it, without what is drawn or checked anew. Lists read it past the mapper. */
 final readonly class Row

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 
 /** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
@@ -12,12 +15,12 @@ final readonly class Check
 {
     private const ORDER = ['must' => 0, 'should' => 1, 'hint' => 2, 'credit' => 3, 'off' => 4];
 
-    public Bookkeeper $bookkeeper;
+    public FlowModel $model;
 
     /** @param list<Rule> $rules */
     public function __construct(Catalogue $catalogue, private array $rules)
     {
-        $this->bookkeeper = new Bookkeeper($catalogue->body);
+        $this->model = new FlowModel($catalogue->body);
     }
 
     public static function builtIn(): self
@@ -30,8 +33,8 @@ final readonly class Check
 
     public function run(ChainInStance $inStance, Circumstances $circumstances): Report
     {
-        $ledger = $this->book($inStance, $circumstances);
-        $passage = new Passage($inStance, $ledger, $circumstances);
+        $timing = $this->timing($inStance, $circumstances);
+        $passage = new Passage($inStance, $timing, $circumstances);
         $findings = [];
         $must = false;
         foreach ($this->rules as $rule) {
@@ -45,13 +48,13 @@ final readonly class Check
             }
         }
         usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
-        $linkVerdict = $ledger->verdict();
+        $linkVerdict = $timing->verdict();
 
-        return new Report($inStance, $ledger, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+        return new Report($inStance, $timing, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
     }
 
-    public function book(ChainInStance $inStance, Circumstances $circumstances): Ledger
+    public function timing(ChainInStance $inStance, Circumstances $circumstances): ChainTiming
     {
-        return $this->bookkeeper->book($inStance->chain, $circumstances->rules, $circumstances->tempo);
+        return $this->model->timing($inStance->chain, $circumstances->rules, $circumstances->tempo);
     }
 }

@@ -15,6 +15,8 @@ use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
@@ -96,7 +98,7 @@ final readonly class CheckDocument
         $carried = $this->carrier->carry($inStance);
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($inStance->chain);
-        $items = $this->items($inStance, $report->ledger, $reading, $writer);
+        $items = $this->items($inStance, $report->timing, $reading, $writer);
         // Parity is bound to the role, so the mirror reads the same in it; a numbering bound to the hand does not.
         $notation = $this->parity->write($inStance);
         $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($inStance);
@@ -112,10 +114,10 @@ final readonly class CheckDocument
             'fingerprintWithEffort' => $fingerprint->withEffort,
             'verdict' => $report->verdict->value,
             'linkVerdict' => $report->linkVerdict->value,
-            'lengthMs' => self::ms($report->ledger->length()),
-            'waitMs' => self::ms($report->ledger->waiting()),
+            'lengthMs' => self::ms($report->timing->length()),
+            'waitMs' => self::ms($report->timing->waiting()),
             'items' => $items,
-            'links' => self::links($report->ledger),
+            'links' => self::links($report->timing),
             'findings' => array_map(static fn (Finding $finding): array => [
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
             ], $report->findings),
@@ -152,21 +154,21 @@ final readonly class CheckDocument
     {
         $reading = $this->reader->read($notation, Numbering::named('parity'), $stance);
         $inStance = new ChainInStance($reading->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation), $stance);
-        $ledger = $this->check->book($inStance, new Circumstances($rules));
+        $timing = $this->check->timing($inStance, new Circumstances($rules));
         $writer = new Writer($numbering);
 
         return [
             'text' => $writer->write($inStance),
-            'line' => ['items' => $this->items($inStance, $ledger, $reading, $writer), 'links' => self::links($ledger), 'lengthMs' => self::ms($ledger->length())],
+            'line' => ['items' => $this->items($inStance, $timing, $reading, $writer), 'links' => self::links($timing), 'lengthMs' => self::ms($timing->length())],
         ];
     }
 
     /** @return list<array<string, mixed>> */
-    private function items(ChainInStance $inStance, Ledger $ledger, Reading $reading, Writer $writer): array
+    private function items(ChainInStance $inStance, ChainTiming $timing, Reading $reading, Writer $writer): array
     {
         $rows = [];
         foreach ($inStance->chain->items as $at => $item) {
-            $moment = $ledger->moments[$at];
+            $moment = $timing->moments[$at];
             $stance = $inStance->stances[$at];
             $rows[] = [
                 'at' => $reading->spans[$at]->at,
@@ -188,7 +190,7 @@ final readonly class CheckDocument
     }
 
     /** @return list<array<string, mixed>> */
-    private static function links(Ledger $ledger): array
+    private static function links(ChainTiming $timing): array
     {
         return array_map(static fn (Link $link): array => [
             'from' => $link->from(),
@@ -196,9 +198,9 @@ final readonly class CheckDocument
             'waitMs' => self::ms($link->wait),
             'verdict' => $link->verdict->value,
             'cause' => $link->cause?->value,
-            'reason' => $ledger->reason($link),
+            'reason' => $timing->reason($link),
             'parts' => (object) array_map(self::ms(...), $link->parts),
-        ], $ledger->links);
+        ], $timing->links);
     }
 
     /** @return array{stance: string, text: string, words: list<string>, contacts: list<list<string>>, runningStances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */

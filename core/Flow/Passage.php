@@ -12,6 +12,8 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Limb;
 
 /** What a rule looks at: the chain, its account and for whom it is checked. */
@@ -25,7 +27,7 @@ final class Passage
     public readonly array $delivered;
     private ?Sway $sway = null;
 
-    public function __construct(public readonly ChainInStance $inStance, public readonly Ledger $ledger, public readonly Circumstances $circumstances)
+    public function __construct(public readonly ChainInStance $inStance, public readonly ChainTiming $timing, public readonly Circumstances $circumstances)
     {
         $this->items = $inStance->chain->items;
         $this->strikes = $inStance->chain->strikes();
@@ -35,7 +37,7 @@ final class Passage
     /** The hips over the feet; worked out when it is asked for. */
     public function sway(): Sway
     {
-        return $this->sway ??= Sway::over(WeightPath::of($this->ledger, $this->circumstances->athlete), $this->circumstances->athlete);
+        return $this->sway ??= Sway::over(WeightPath::of($this->timing, $this->circumstances->athlete), $this->circumstances->athlete);
     }
 
     public function chain(): Chain

@@ -6,6 +6,8 @@ namespace Periplus\Core\Flow;
 
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Flow\Timing\Verdict;
 
 /** What the check says about one chain. */
 final readonly class Report
@@ -17,7 +19,7 @@ final readonly class Report
      */
     public function __construct(
         public ChainInStance $inStance,
-        public Ledger $ledger,
+        public ChainTiming $timing,
         public Sway $sway,
         public array $findings,
         public Verdict $linkVerdict,

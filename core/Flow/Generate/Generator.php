@@ -14,8 +14,8 @@ use Periplus\Core\Flow\Finding;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Severity;
-use Periplus\Core\Flow\State;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\BodyState;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
@@ -124,7 +124,7 @@ final readonly class Generator
     /** @return list<Item> empty when the dice ran into a corner */
     private function lay(Wishes $wishes, Pool $pool, Randomizer $dice): array
     {
-        $book = $this->check->bookkeeper;
+        $book = $this->check->model;
         $state = $book->begin($wishes->circumstances->rules, $wishes->circumstances->tempo);
         $items = [];
         foreach ($pool->opening($dice) as $move) {
@@ -152,11 +152,11 @@ final readonly class Generator
         return [...$items, ...$pool->ending($dice)];
     }
 
-    /** @return array{StrikeItem, State}|null the strike and the body after it, when it flows */
-    private function flowing(StrikeItem $item, State $state): ?array
+    /** @return array{StrikeItem, BodyState}|null the strike and the body after it, when it flows */
+    private function flowing(StrikeItem $item, BodyState $state): ?array
     {
         $then = clone $state;
-        $link = $this->check->bookkeeper->take($then, $item);
+        $link = $this->check->model->take($then, $item);
 
         return null === $link || Verdict::Flows === $link->verdict ? [$item, $then] : null;
     }

@@ -44,7 +44,7 @@ final readonly class HarvestDocument
                     'notation' => $parity->write($inStance),
                     'words' => Words::byRole()->write($inStance),
                     'verdict' => $report->verdict->value,
-                    'lengthMs' => (int) round($report->ledger->length()),
+                    'lengthMs' => (int) round($report->timing->length()),
                     'level' => Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level,
                 ];
             }, $harvest->reports),

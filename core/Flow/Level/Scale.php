@@ -8,9 +8,9 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Link;
 use Periplus\Core\Flow\Report;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Link;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
@@ -81,7 +81,7 @@ final readonly class Scale
         $legs = $count(static fn (StrikeItem $item): bool => $item->isLegStrike());
         $elbows = $count(static fn (StrikeItem $item): bool => Limb::Elbow === $item->strike->limb);
         $spins = $count(static fn (StrikeItem $item): bool => $item->strike->spins());
-        $waits = \count(array_filter($report->ledger->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict));
+        $waits = \count(array_filter($report->timing->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict));
 
         return [
             'length' => [max(0, $last - 2), \sprintf('%d items up to the last strike', $last + 1)],

@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Mend;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Report;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 
 /** A chain made better by one or two small edits. */
 final readonly class Mend
@@ -47,18 +47,18 @@ final readonly class Mend
             };
             $apart += [] === $places ? 0 : min(array_map(static fn (int $place): int => $edit->distance($place), $places));
         }
-        $ledger = $this->report->ledger;
+        $timing = $this->report->timing;
 
         return [
             $this->verdict()->rank(),
-            round($ledger->seenWaiting($seenFrom), 3),
+            round($timing->seenWaiting($seenFrom), 3),
             \count($this->edits),
             $apart,
             $kinds,
             array_sum($this->report->weights()),
-            -round($ledger->swing(), 3),
-            -$ledger->moments[\count($ledger->moments) - 1]->range,
-            round($ledger->length(), 3),
+            -round($timing->swing(), 3),
+            -$timing->moments[\count($timing->moments) - 1]->range,
+            round($timing->length(), 3),
             $this->spelling(),
         ];
     }

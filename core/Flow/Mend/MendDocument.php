@@ -46,7 +46,7 @@ final readonly class MendDocument
 
         return [
             'verdict' => $report->verdict->value,
-            'lengthMs' => (int) round($report->ledger->length()),
+            'lengthMs' => (int) round($report->timing->length()),
             'mends' => array_map($show, Mends::different($mends->ofVerdict, self::MOST)),
             'findings' => array_map(
                 static fn (int $place, array $of): array => [
@@ -72,9 +72,9 @@ final readonly class MendDocument
             'text' => (new Writer($numbering))->write($inStance),
             'notation' => (new Writer(Numbering::named('parity')))->write($inStance),
             'verdict' => $mend->verdict()->value,
-            'lengthMs' => (int) round($mend->report->ledger->length()),
-            'waitMs' => (int) round($mend->report->ledger->waiting()),
-            'savedMs' => (int) round($before->ledger->waiting() - $mend->report->ledger->waiting()),
+            'lengthMs' => (int) round($mend->report->timing->length()),
+            'waitMs' => (int) round($mend->report->timing->waiting()),
+            'savedMs' => (int) round($before->timing->waiting() - $mend->report->timing->waiting()),
         ];
     }
 

@@ -6,13 +6,13 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Finding;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Severity;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 
 /**
@@ -31,12 +31,12 @@ final readonly class Mender
     private const PLACES = 4;
 
     private Edits $edits;
-    private Bookkeeper $bookkeeper;
+    private FlowModel $model;
 
     public function __construct(Catalogue $catalogue, private Check $check)
     {
         $this->edits = new Edits($catalogue);
-        $this->bookkeeper = $check->bookkeeper;
+        $this->model = $check->model;
     }
 
     public static function builtIn(): self
@@ -108,7 +108,7 @@ final readonly class Mender
     public static function places(Report $report): array
     {
         $places = [];
-        foreach ($report->ledger->links as $link) {
+        foreach ($report->timing->links as $link) {
             if (Verdict::Flows !== $link->verdict) {
                 $places[] = $link->to;
             }
@@ -159,7 +159,7 @@ final readonly class Mender
      */
     private function pairs(Chain $chain, array $edits, array $ranks, int $before, Circumstances $circumstances): \Generator
     {
-        $trail = new Trail($this->bookkeeper, $chain, $circumstances);
+        $trail = new Trail($this->model, $chain, $circumstances);
         $count = \count($chain);
         // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those
         // that are good enough where the body comes to them as it would have anyway.
@@ -232,7 +232,7 @@ final readonly class Mender
      */
     private function ranked(array $mends, array $places, Circumstances $circumstances): array
     {
-        $seenFrom = $this->bookkeeper->flowsUpTo($circumstances->tempo);
+        $seenFrom = $this->model->flowsUpTo($circumstances->tempo);
         $ranked = [];
         foreach ($mends as $mend) {
             $rank = $mend->rank($seenFrom, $places);

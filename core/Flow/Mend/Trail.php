@@ -8,9 +8,9 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\State;
+use Periplus\Core\Flow\Timing\BodyState;
+use Periplus\Core\Flow\Timing\FlowModel;
 
 /**
  * A chain as it is, booked once, so that what an edit does to it is booked only where it differs. Links are told by the
@@ -22,7 +22,7 @@ final class Trail
 {
     public const IMPOSSIBLE = 3;
 
-    /** @var list<State> the body as each item finds it, and at last after all */
+    /** @var list<BodyState> the body as each item finds it, and at last after all */
     public readonly array $states;
     /** @var list<int> rank of the link to each item; 0 for the first */
     public readonly array $links;
@@ -34,14 +34,14 @@ final class Trail
     /** @var array<string, array<int, int>> what was found already, by place and body, and by edit */
     private array $known = [];
 
-    public function __construct(private readonly Bookkeeper $bookkeeper, private readonly Chain $chain, Circumstances $circumstances)
+    public function __construct(private readonly FlowModel $model, private readonly Chain $chain, Circumstances $circumstances)
     {
-        $state = $bookkeeper->begin($circumstances->rules, $circumstances->tempo);
+        $state = $model->begin($circumstances->rules, $circumstances->tempo);
         $states = [clone $state];
         $links = [];
         $worstBefore = [0];
         foreach ($chain->items as $item) {
-            $links[] = $bookkeeper->take($state, $item)?->verdict->rank() ?? 0;
+            $links[] = $model->take($state, $item)?->verdict->rank() ?? 0;
             $worstBefore[] = max($worstBefore[\count($worstBefore) - 1], $links[\count($links) - 1]);
             $states[] = clone $state;
         }
@@ -50,7 +50,7 @@ final class Trail
             array_unshift($worstFrom, max($worstFrom[0], $rank));
         }
         [$this->states, $this->links, $this->worstBefore, $this->worstFrom] = [$states, $links, $worstBefore, $worstFrom];
-        $this->gap = $bookkeeper->gap($circumstances->tempo);
+        $this->gap = $model->gap($circumstances->tempo);
     }
 
     /** @return list<Item> the items before that place */
@@ -60,7 +60,7 @@ final class Trail
     }
 
     /** Whether the rest of the chain from that place on is what it would have been. */
-    public function isSame(State $state, int $at): bool
+    public function isSame(BodyState $state, int $at): bool
     {
         $next = $this->chain->items[$at] ?? null;
 
@@ -72,7 +72,7 @@ final class Trail
      *
      * @param list<Item> $done the items so far; grows by the one
      */
-    public function take(State $state, array &$done, Item $item): int
+    public function take(BodyState $state, array &$done, Item $item): int
     {
         $done[] = $item;
         if ($item instanceof StrikeItem && $item->joined) {
@@ -83,21 +83,21 @@ final class Trail
             }
         }
 
-        return $this->bookkeeper->take($state, $item)?->verdict->rank() ?? 0;
+        return $this->model->take($state, $item)?->verdict->rank() ?? 0;
     }
 
     /**
      * Which of these edits, made when the body comes to their place like this, leave no link worse than what each is
      * good for. Many ways to a place end in the same body, so that much of it is known from before.
      *
-     * @param State $from the body before the edits; stays as it is
+     * @param BodyState $from the body before the edits; stays as it is
      * @param list<Item> $done the items before the edits
      * @param array<int, Edit> $edits all of one place
      * @param array<int, int> $good worst rank that each may have
      *
      * @return list<int> their keys
      */
-    public function holding(State $from, array $done, array $edits, array $good): array
+    public function holding(BodyState $from, array $done, array $edits, array $good): array
     {
         $joins = [] !== array_filter($this->chain->items, static fn (Item $item): bool => $item instanceof StrikeItem && $item->joined);
         $key = $joins ? '' : $from->signature($this->gap);
@@ -120,10 +120,10 @@ final class Trail
     /**
      * Worst of the links from the edit on, or anything above the limit as soon as it is passed.
      *
-     * @param State $from the body before the edit; stays as it is
+     * @param BodyState $from the body before the edit; stays as it is
      * @param list<Item> $done the items before the edit
      */
-    public function restWith(Edit $edit, State $from, array $done, int $limit = self::IMPOSSIBLE): int
+    public function restWith(Edit $edit, BodyState $from, array $done, int $limit = self::IMPOSSIBLE): int
     {
         $state = clone $from;
         $worst = null === $edit->item ? 0 : $this->take($state, $done, $edit->item);

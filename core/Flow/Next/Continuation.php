@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Next;
 
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Flow\Cause;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Cause;
+use Periplus\Core\Flow\Timing\Verdict;
 
 /** A strike or a move that could come next, and what the body would have to do for it. */
 final readonly class Continuation

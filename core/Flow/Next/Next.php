@@ -7,11 +7,11 @@ namespace Periplus\Core\Flow\Next;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Link;
-use Periplus\Core\Flow\Reasons;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Link;
+use Periplus\Core\Flow\Timing\LinkReason;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 
 /** What flows from here: every strike at every target it goes to, and every move, by how soon it could start. */
@@ -19,7 +19,7 @@ final readonly class Next
 {
     /** @var list<Item> */
     private array $items;
-    private Bookkeeper $bookkeeper;
+    private FlowModel $model;
 
     public function __construct(Catalogue $catalogue)
     {
@@ -33,7 +33,7 @@ final readonly class Next
             $items[] = new MoveItem($move);
         }
         $this->items = $items;
-        $this->bookkeeper = new Bookkeeper($catalogue->body);
+        $this->model = new FlowModel($catalogue->body);
     }
 
     public static function builtIn(): self
@@ -52,17 +52,17 @@ final readonly class Next
      */
     public function after(array $before, Circumstances $circumstances): array
     {
-        $state = $this->bookkeeper->begin($circumstances->rules, $circumstances->tempo);
+        $state = $this->model->begin($circumstances->rules, $circumstances->tempo);
         foreach ($before as $item) {
-            $this->bookkeeper->take($state, $item);
+            $this->model->take($state, $item);
         }
         $ranked = [];
         foreach ($this->items as $order => $item) {
             $then = clone $state;
-            $link = $this->bookkeeper->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
+            $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
             $reason = 0 === $state->count
                 ? \sprintf('The chain can begin with the %s.', $item->name())
-                : Reasons::of([...$before, $item], $link, $state);
+                : LinkReason::of([...$before, $item], $link, $state);
             $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
             $ranked[] = [[round($link->wait, 3), -round($swing, 3), $order], new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason)];
         }

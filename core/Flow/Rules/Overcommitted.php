@@ -59,10 +59,10 @@ final readonly class Overcommitted implements Rule
         }
         $runs = $passage->runs(
             static fn (Item $item): bool => $item instanceof Beat || $item instanceof FreeStrikes || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): string => self::drive($passage->ledger->moments[$at]->load, $at, $item),
+            static fn (int $at, StrikeItem $item): string => self::drive($passage->timing->moments[$at]->load, $at, $item),
         );
         foreach ($runs as $run) {
-            $way = self::drive($passage->ledger->moments[$run[0]]->load, $run[0], $passage->strikes[$run[0]]);
+            $way = self::drive($passage->timing->moments[$run[0]]->load, $run[0], $passage->strikes[$run[0]]);
             if (('front' === $way || 'back' === $way) && \count($run) >= $passage->circumstances->rules->thresholds->drives) {
                 $sightings[] = new Sighting($run[\count($run) - 1], \sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', \count($run), $way));
             }

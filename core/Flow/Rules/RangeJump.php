@@ -45,10 +45,10 @@ final readonly class RangeJump implements Rule
     public function sightings(Passage $passage): array
     {
         $sightings = [];
-        foreach ($passage->ledger->links as $link) {
+        foreach ($passage->timing->links as $link) {
             $item = $passage->items[$link->to];
             if ($item instanceof StrikeItem && $link->bands >= $passage->circumstances->rules->thresholds->rangeJump) {
-                $nearer = $item->strike->ranges($item->target)[0] < $passage->ledger->moments[$link->from()]->range;
+                $nearer = $item->strike->ranges($item->target)[0] < $passage->timing->moments[$link->from()]->range;
                 $sightings[] = new Sighting($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? 'a step in' : 'a step back or a push'));
             }
         }

@@ -43,8 +43,8 @@ final readonly class TempoLimit implements Rule
 
     public function sightings(Passage $passage): array
     {
-        $length = $passage->ledger->length();
-        $asked = $length - $passage->ledger->waiting();
+        $length = $passage->timing->length();
+        $asked = $length - $passage->timing->waiting();
         $strikes = \count($passage->delivered);
         if ($passage->circumstances->tempo >= 1.0 || $strikes < 3 || $asked <= 0.0) {
             return [];

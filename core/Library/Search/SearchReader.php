@@ -6,7 +6,7 @@ namespace Periplus\Core\Library\Search;
 
 use Periplus\Core\Combination\Contact;
 use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
 use Periplus\Core\Technique\Catalogue;

@@ -8,10 +8,10 @@ use Eris\TestTrait;
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Flow\Ledger;
-use Periplus\Core\Flow\WeightPath;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
 use Periplus\Tests\Core\Chains;
@@ -25,10 +25,10 @@ final class SwayTest extends TestCase
     public function testThePhasesOfAnyChainCoverItsTime(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $ledger = self::ledger($chain);
+            $timing = self::ledger($chain);
             $athlete = Athlete::named('middle');
-            $phases = WeightPath::of($ledger, $athlete);
-            self::assertEqualsWithDelta($ledger->length() / 1000, array_sum(array_column($phases, 'seconds')), 1e-6);
+            $phases = WeightPath::of($timing, $athlete);
+            self::assertEqualsWithDelta($timing->length() / 1000, array_sum(array_column($phases, 'seconds')), 1e-6);
             $last = 0;
             foreach ($phases as $phase) {
                 self::assertGreaterThan(0.0, $phase->seconds);
@@ -99,8 +99,8 @@ final class SwayTest extends TestCase
         Athlete::of(3.0);
     }
 
-    private static function ledger(Chain $chain, float $tempo = 1.0): Ledger
+    private static function ledger(Chain $chain, float $tempo = 1.0): ChainTiming
     {
-        return (new Bookkeeper(Catalogue::builtIn()->body))->book($chain, HouseRules::named('all-limbs'), $tempo);
+        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'), $tempo);
     }
 }

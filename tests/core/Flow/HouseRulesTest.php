@@ -18,7 +18,7 @@ use Periplus\Core\Flow\School\LeadHook;
 use Periplus\Core\Flow\School\Schools;
 use Periplus\Core\Flow\Severity;
 use Periplus\Core\Flow\Thresholds;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -51,7 +51,7 @@ final class HouseRulesTest extends TestCase
 
             self::assertSame($hint->linkVerdict, $hint->verdict);
             self::assertSame([] === $found ? $must->linkVerdict : Verdict::Breaks, $must->verdict);
-            self::assertEquals($hint->ledger, $must->ledger, 'Severities do not move a millisecond.');
+            self::assertEquals($hint->timing, $must->timing, 'Severities do not move a millisecond.');
         });
     }
 

@@ -7,7 +7,6 @@ namespace Periplus\Tests\Core\Flow;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Example;
@@ -18,7 +17,8 @@ use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
 use Periplus\Core\Flow\Rulebook;
 use Periplus\Core\Flow\Severity;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -149,8 +149,8 @@ final class RulesTest extends TestCase
     {
         $inStance = Chains::inStance($example->chain);
         $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
-        $ledger = (new Bookkeeper(Catalogue::builtIn()->body))->book($inStance->chain, $circumstances->rules, $circumstances->tempo);
+        $timing = (new FlowModel(Catalogue::builtIn()->body))->timing($inStance->chain, $circumstances->rules, $circumstances->tempo);
 
-        return $rule->sightings(new Passage($inStance, $ledger, $circumstances));
+        return $rule->sightings(new Passage($inStance, $timing, $circumstances));
     }
 }

@@ -9,7 +9,6 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
@@ -21,6 +20,7 @@ use Periplus\Core\Flow\Mend\Mender;
 use Periplus\Core\Flow\Mend\Mends;
 use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Severity;
+use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
@@ -182,7 +182,7 @@ final class MenderTest extends TestCase
                 }
             }
         }
-        $seenFrom = (new Bookkeeper(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
+        $seenFrom = (new FlowModel(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
         $places = Mender::places($report);
         usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
 

@@ -7,11 +7,11 @@ namespace Periplus\Tests\Core\Flow\Next;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Bookkeeper;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
+use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
@@ -43,16 +43,16 @@ final class NextTest extends TestCase
     public function testEveryContinuationIsWhatTheAccountSays(): void
     {
         $circumstances = new Circumstances(HouseRules::named('all-limbs'), 0.8);
-        $bookkeeper = new Bookkeeper(Catalogue::builtIn()->body);
-        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances, $bookkeeper): void {
+        $model = new FlowModel(Catalogue::builtIn()->body);
+        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances, $model): void {
             $before = \array_slice($chain->items, 0, 20);
             $last = 0.0;
             foreach (Next::builtIn()->after($before, $circumstances) as $next) {
-                $ledger = $bookkeeper->book(Chain::of([...$before, $next->item]), $circumstances->rules, 0.8);
-                $link = $ledger->links[\count($before) - 1];
+                $timing = $model->timing(Chain::of([...$before, $next->item]), $circumstances->rules, 0.8);
+                $link = $timing->links[\count($before) - 1];
                 self::assertSame($link->wait, $next->wait);
                 self::assertSame($link->verdict, $next->verdict);
-                self::assertSame($ledger->reason($link), $next->reason);
+                self::assertSame($timing->reason($link), $next->reason);
                 self::assertGreaterThanOrEqual(round($last, 3), round($next->wait, 3));
                 $last = $next->wait;
             }

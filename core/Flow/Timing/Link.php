@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 /** Two neighbours in a chain and what the body must do between them. */
 final readonly class Link

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\Chain;
 
-/** The account of a chain: a moment for each item, a link between each two. */
-final readonly class Ledger
+/** the timing of a chain: a moment for each item, a link between each two. */
+final readonly class ChainTiming
 {
     /**
      * @param list<Moment> $moments one for each item
      * @param list<Link> $links one for each two neighbours
-     * @param list<State> $states the body as each item found it
+     * @param list<BodyState> $states the body as each item found it
      */
     public function __construct(public Chain $chain, public array $moments, public array $links, public array $states)
     {
@@ -21,7 +21,7 @@ final readonly class Ledger
     /** What the link waits for, in plain words. */
     public function reason(Link $link): string
     {
-        return Reasons::of($this->chain->items, $link, $this->states[$link->to]);
+        return LinkReason::of($this->chain->items, $link, $this->states[$link->to]);
     }
 
     /** From the start of the first item to the release of the last, in ms. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 /**
  * When an item happens and how it leaves the body. Times in ms from the start of the chain; load as the share of the

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 /** What an onlooker sees at a link, and so of a chain: its worst. */
 enum Verdict: string

@@ -8,15 +8,15 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Bookkeeper;
-use Periplus\Core\Flow\Cause;
 use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Flow\Ledger;
-use Periplus\Core\Flow\Moment;
 use Periplus\Core\Flow\School\LeadHook;
 use Periplus\Core\Flow\School\Schools;
 use Periplus\Core\Flow\Thresholds;
-use Periplus\Core\Flow\Verdict;
+use Periplus\Core\Flow\Timing\Cause;
+use Periplus\Core\Flow\Timing\ChainTiming;
+use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\Flow\Timing\Moment;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
@@ -24,33 +24,33 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-final class LedgerTest extends TestCase
+final class ChainTimingTest extends TestCase
 {
     use TestTrait;
 
     /** Worked by hand from core/data: jab 200 out; gap 40, cross 250; gap 40, one band 70, hook 270. */
     public function testTheTimesOfAChainThatFlows(): void
     {
-        $ledger = self::book('1 2 3');
+        $timing = self::book('1 2 3');
 
-        self::assertSame([[0.0, 200.0], [240.0, 490.0], [600.0, 870.0]], array_map(static fn (Moment $m): array => [$m->start, $m->impact], $ledger->moments));
-        self::assertSame(870.0, $ledger->length());
-        self::assertSame(70.0, $ledger->waiting());
-        self::assertSame(Cause::Range, $ledger->links[1]->cause);
-        self::assertSame(Verdict::Flows, $ledger->verdict());
+        self::assertSame([[0.0, 200.0], [240.0, 490.0], [600.0, 870.0]], array_map(static fn (Moment $m): array => [$m->start, $m->impact], $timing->moments));
+        self::assertSame(870.0, $timing->length());
+        self::assertSame(70.0, $timing->waiting());
+        self::assertSame(Cause::Range, $timing->links[1]->cause);
+        self::assertSame(Verdict::Flows, $timing->verdict());
     }
 
     /** By hand: turn (.8 - .25) x 560 = 308, load (.68 - .56) x 700 = 84, arm home .55 x 220 - 40 = 81; 308 + 84 / 2 = 350. */
     public function testASecondCrossReloads(): void
     {
-        $ledger = self::book('2 2');
-        $link = $ledger->links[0];
+        $timing = self::book('2 2');
+        $link = $timing->links[0];
 
         self::assertEqualsWithDelta(350.0, $link->wait, 1e-9);
         self::assertSame(Verdict::Reload, $link->verdict);
         self::assertSame(Cause::Turn, $link->cause);
         self::assertSame(['turn' => 308.0, 'load' => 84.0, 'limb' => 81.0], array_map(static fn (float $ms): float => round($ms, 6), $link->parts));
-        self::assertSame('The hips are still through and the weight is still over the front foot from the cross; the next cross needs both put right.', $ledger->reason($link));
+        self::assertSame('The hips are still through and the weight is still over the front foot from the cross; the next cross needs both put right.', $timing->reason($link));
     }
 
     #[TestWith(['1 31', 'range', 'The lead elbow works 2 ranges nearer than the jab leaves; that needs a step in.'])]
@@ -62,11 +62,11 @@ final class LedgerTest extends TestCase
     #[TestWith(['13 +14', 'feet', 'The other leg is still in the air; the rear round kick needs a foot to stand on.'])]
     public function testEachCauseIsNamedInWords(string $chain, string $cause, string $reason): void
     {
-        $ledger = self::book($chain);
-        $last = $ledger->links[\count($ledger->links) - 1];
+        $timing = self::book($chain);
+        $last = $timing->links[\count($timing->links) - 1];
 
         self::assertSame($cause, $last->cause?->value);
-        self::assertSame($reason, $ledger->reason($last));
+        self::assertSame($reason, $timing->reason($last));
     }
 
     public function testAKickIsReleasedWhenTheFootIsDown(): void
@@ -79,21 +79,21 @@ final class LedgerTest extends TestCase
 
     public function testJoinedStrikesLandAtOneMoment(): void
     {
-        $ledger = self::book('1 +14h 2');
+        $timing = self::book('1 +14h 2');
 
-        self::assertSame($ledger->moments[0]->impact, $ledger->moments[1]->impact);
-        self::assertSame(480.0, $ledger->moments[1]->impact, 'The jab waits for the slower kick.');
-        self::assertSame(940.0, $ledger->moments[2]->start - $ledger->links[1]->wait, 'The foot has to come down first.');
+        self::assertSame($timing->moments[0]->impact, $timing->moments[1]->impact);
+        self::assertSame(480.0, $timing->moments[1]->impact, 'The jab waits for the slower kick.');
+        self::assertSame(940.0, $timing->moments[2]->start - $timing->links[1]->wait, 'The foot has to come down first.');
     }
 
     public function testAFeintCostsHalfAndReachesNothing(): void
     {
-        $ledger = self::book('1 (3) 6');
+        $timing = self::book('1 (3) 6');
 
-        self::assertSame(135.0, (float) $ledger->moments[1]->impact - $ledger->moments[1]->start);
-        self::assertSame(3, $ledger->moments[1]->range, 'A feint does not close the distance.');
-        self::assertEqualsWithDelta((0.55 + 0.41) / 2, $ledger->moments[1]->load, 1e-9);
-        self::assertEqualsWithDelta((-0.2 - 0.8) / 2, $ledger->moments[1]->turn, 1e-9);
+        self::assertSame(135.0, (float) $timing->moments[1]->impact - $timing->moments[1]->start);
+        self::assertSame(3, $timing->moments[1]->range, 'A feint does not close the distance.');
+        self::assertEqualsWithDelta((0.55 + 0.41) / 2, $timing->moments[1]->load, 1e-9);
+        self::assertEqualsWithDelta((-0.2 - 0.8) / 2, $timing->moments[1]->turn, 1e-9);
     }
 
     public function testAfterAShiftTheOtherArmIsFree(): void
@@ -136,10 +136,10 @@ final class LedgerTest extends TestCase
         $kickboxing = HouseRules::named('kickboxing');
         $frontFoot = new HouseRules('own', 'Own', Limb::cases(), new Schools(LeadHook::FrontFoot), [], new Thresholds(5, 5, 3, 3, 2, 0.15));
         $chain = Chains::read('3 14l');
-        $bookkeeper = new Bookkeeper(Catalogue::builtIn()->body);
+        $model = new FlowModel(Catalogue::builtIn()->body);
 
-        self::assertEqualsWithDelta((0.55 - 0.41) * 700, $bookkeeper->book($chain, $kickboxing)->links[0]->wait, 1e-9);
-        self::assertSame(0.0, $bookkeeper->book($chain, $frontFoot)->links[0]->wait, 'Over the front foot the rear kick has its standing leg.');
+        self::assertEqualsWithDelta((0.55 - 0.41) * 700, $model->timing($chain, $kickboxing)->links[0]->wait, 1e-9);
+        self::assertSame(0.0, $model->timing($chain, $frontFoot)->links[0]->wait, 'Over the front foot the rear kick has its standing leg.');
     }
 
     #[TestWith([1.6, 'reload'])]
@@ -164,17 +164,17 @@ final class LedgerTest extends TestCase
     public function testTheAccountOfAnyChainAddsUp(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $ledger = self::ledger($chain);
-            self::assertCount(\count($chain), $ledger->moments);
-            self::assertCount(\count($chain) - 1, $ledger->links);
-            foreach ($ledger->links as $at => $link) {
+            $timing = self::ledger($chain);
+            self::assertCount(\count($chain), $timing->moments);
+            self::assertCount(\count($chain) - 1, $timing->links);
+            foreach ($timing->links as $at => $link) {
                 self::assertSame($at + 1, $link->to);
                 self::assertGreaterThanOrEqual(0.0, $link->wait);
                 $parts = array_values($link->parts);
                 self::assertEqualsWithDelta(($parts[0] ?? 0.0) + ($parts[1] ?? 0.0) / 2, $link->wait, 1e-9);
                 self::assertSame(0.0 === $link->wait, null === $link->cause);
             }
-            foreach ($ledger->moments as $at => $moment) {
+            foreach ($timing->moments as $at => $moment) {
                 $item = $chain->items[$at];
                 self::assertGreaterThanOrEqual(0.0, $moment->start);
                 self::assertGreaterThan($moment->start, $moment->end);
@@ -182,11 +182,11 @@ final class LedgerTest extends TestCase
                 self::assertThat($moment->turn, self::logicalAnd(self::greaterThanOrEqual(-1), self::lessThanOrEqual(1)));
                 self::assertContains($moment->range, [1, 2, 3, 4, 5]);
                 if ($item instanceof StrikeItem && $item->joined) {
-                    self::assertSame($ledger->moments[$at - 1]->impact, $moment->impact);
+                    self::assertSame($timing->moments[$at - 1]->impact, $moment->impact);
                 } elseif ($at > 0) {
-                    $released = array_reduce(\array_slice($ledger->moments, 0, $at), static fn (float $end, Moment $m): float => max($end, $m->end), 0.0);
+                    $released = array_reduce(\array_slice($timing->moments, 0, $at), static fn (float $end, Moment $m): float => max($end, $m->end), 0.0);
                     $next = $chain->items[$at + 1] ?? null;
-                    $start = $moment->start - $ledger->links[$at - 1]->wait;
+                    $start = $moment->start - $timing->links[$at - 1]->wait;
                     // A strike that something is joined to may start later, so that both land together.
                     $next instanceof StrikeItem && $next->joined
                         ? self::assertGreaterThanOrEqual($released + 39.999, $start)
@@ -213,13 +213,13 @@ final class LedgerTest extends TestCase
         });
     }
 
-    private static function book(string $text, float $tempo = 1.0): Ledger
+    private static function timing(string $text, float $tempo = 1.0): ChainTiming
     {
         return self::ledger(Chains::read($text), $tempo);
     }
 
-    private static function ledger(Chain $chain, float $tempo = 1.0): Ledger
+    private static function ledger(Chain $chain, float $tempo = 1.0): ChainTiming
     {
-        return (new Bookkeeper(Catalogue::builtIn()->body))->book($chain, HouseRules::named('all-limbs'), $tempo);
+        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'), $tempo);
     }
 }

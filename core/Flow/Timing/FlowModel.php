@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\School\LeadHook;
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Feet;
@@ -20,7 +21,7 @@ use Periplus\Core\Technique\Feet;
  * tempo, and so do the limits of the verdicts, since a stop is seen against the rhythm around it; the body's own
  * rates do not. So a chain can flow slowly and break when fast.
  */
-final readonly class Bookkeeper
+final readonly class FlowModel
 {
     /** Below this a part is a rounding error, and that is no wait; ms. */
     private const NOTHING = 0.001;
@@ -29,7 +30,7 @@ final readonly class Bookkeeper
     {
     }
 
-    public function book(Chain $chain, HouseRules $rules, float $tempo = 1.0): Ledger
+    public function timing(Chain $chain, HouseRules $rules, float $tempo = 1.0): ChainTiming
     {
         $state = $this->begin($rules, $tempo);
         $moments = $links = $states = [];
@@ -39,23 +40,23 @@ final readonly class Bookkeeper
             if (null !== $link) {
                 $links[] = $link;
             }
-            if ($state->held > 0.0) {
-                $held = $state->held;
+            if ($state->delay > 0.0) {
+                $delay = $state->delay;
                 $moments = [
                     ...\array_slice($moments, 0, $state->togetherFrom),
-                    ...array_map(static fn (Moment $moment): Moment => $moment->later($held), \array_slice($moments, $state->togetherFrom)),
+                    ...array_map(static fn (Moment $moment): Moment => $moment->later($delay), \array_slice($moments, $state->togetherFrom)),
                 ];
             }
             $moments[] = $state->moment();
         }
 
-        return new Ledger($chain, $moments, $links, $states);
+        return new ChainTiming($chain, $moments, $links, $states);
     }
 
     /** In stance, weight even, hips square, at the start of a chain. */
-    public function begin(HouseRules $rules, float $tempo = 1.0): State
+    public function begin(HouseRules $rules, float $tempo = 1.0): BodyState
     {
-        return new State($this->body->startRange, $tempo, LeadHook::FrontFoot === $rules->schools->leadHook);
+        return new BodyState($this->body->startRange, $tempo, LeadHook::FrontFoot === $rules->schools->leadHook);
     }
 
     /**
@@ -63,11 +64,11 @@ final readonly class Bookkeeper
      *
      * @return Link|null what the body had to do for it; null for the first item
      */
-    public function take(State $state, Item $item): ?Link
+    public function take(BodyState $state, Item $item): ?Link
     {
         $first = 0 === $state->count;
         $ready = $first ? 0.0 : $state->released + $this->gap($state->tempo);
-        $state->held = 0.0;
+        $state->delay = 0.0;
         $link = null;
         if ($item instanceof StrikeItem) {
             $link = $first ? null : $this->link($item, $state, $ready);
@@ -81,7 +82,7 @@ final readonly class Bookkeeper
         return $link;
     }
 
-    private function link(StrikeItem $item, State $state, float $ready): Link
+    private function link(StrikeItem $item, BodyState $state, float $ready): Link
     {
         $bands = $item->feint ? 0 : self::bands($item, $state->range);
         $parts = $this->missing($item, $state, $ready, $bands);
@@ -98,7 +99,7 @@ final readonly class Bookkeeper
     }
 
     /** @return array<string, float> ms still missing by cause, only those above 0 */
-    private function missing(StrikeItem $item, State $state, float $ready, int $bands): array
+    private function missing(StrikeItem $item, BodyState $state, float $ready, int $bands): array
     {
         $strike = $item->strike;
         $share = $item->feint ? $this->body->feint : 1.0;
@@ -156,7 +157,7 @@ final readonly class Bookkeeper
         };
     }
 
-    private function throw(StrikeItem $item, State $state, float $ready, float $wait): void
+    private function throw(StrikeItem $item, BodyState $state, float $ready, float $wait): void
     {
         $strike = $item->strike;
         $share = $item->feint ? $this->body->feint : 1.0;
@@ -197,12 +198,12 @@ final readonly class Bookkeeper
     }
 
     /** Moves the strikes that land together with the one being taken, so that they land with it. */
-    private function hold(State $state, float $ms): void
+    private function hold(BodyState $state, float $ms): void
     {
         if ($ms <= 0.0) {
             return;
         }
-        $state->held = $ms;
+        $state->delay = $ms;
         $state->released += $ms;
         foreach ($state->limbs as $name => [$home, $short, $at]) {
             if ($at >= $state->togetherFrom) {
@@ -211,7 +212,7 @@ final readonly class Bookkeeper
         }
     }
 
-    private function move(Item $item, State $state, float $ready): void
+    private function move(Item $item, BodyState $state, float $ready): void
     {
         $state->loadFrom = $state->load;
         $duration = $item->duration($this->body) * $state->tempo;
@@ -231,7 +232,7 @@ final readonly class Bookkeeper
         $state->togetherFrom = $state->count;
     }
 
-    private function apply(MoveItem $item, State $state, float $duration): void
+    private function apply(MoveItem $item, BodyState $state, float $duration): void
     {
         $move = $item->move;
         if (null !== $move->load && null !== $move->turn) {

@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
 
 /** Says in plain words what a link waits for, the longest cause first. */
-final class Reasons
+final class LinkReason
 {
     /** Share of the longest part from which the second is named as well. */
     private const ADDS = 0.2;
 
     /**
      * @param list<Item> $items of the chain, as far as the later item of the link
-     * @param State $state the body as that item found it
+     * @param BodyState $state the body as that item found it
      */
-    public static function of(array $items, Link $link, State $state): string
+    public static function of(array $items, Link $link, BodyState $state): string
     {
         [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
         $item = $items[$at];
@@ -56,7 +56,7 @@ final class Reasons
         return array_filter(\array_slice($parts, 0, 2), static fn (float $ms): bool => $ms >= $least);
     }
 
-    private static function limb(StrikeItem $item, State $state): string
+    private static function limb(StrikeItem $item, BodyState $state): string
     {
         $arm = $item->strike->limb->isArm();
 
@@ -64,25 +64,25 @@ final class Reasons
             .($state->limb($item) === $state->lastLimb ? \sprintf(', and the %s needs it again', $item->strike->name) : '');
     }
 
-    private static function weight(StrikeItem $item, State $state): string
+    private static function weight(StrikeItem $item, BodyState $state): string
     {
         return $item->strike->needsLoad->gap($state->load) > 0 ? 'the weight is still over the front foot' : 'the weight is still over the back foot';
     }
 
-    private static function hips(StrikeItem $item, State $state): string
+    private static function hips(StrikeItem $item, BodyState $state): string
     {
         return $item->strike->needsTurn->gap($state->turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
     }
 
     /** @param list<Item> $items */
-    private static function feet(array $items, StrikeItem $item, State $state): string
+    private static function feet(array $items, StrikeItem $item, BodyState $state): string
     {
         return null === $state->crossedBy
             ? \sprintf('the other leg is still in the air; the %s needs a foot to stand on', $item->strike->name)
             : \sprintf('the feet are still crossed from the %s; the stance has to close before the %s', $items[$state->crossedBy]->name(), $item->strike->name);
     }
 
-    private static function range(Item $before, StrikeItem $item, int $bands, State $state): string
+    private static function range(Item $before, StrikeItem $item, int $bands, BodyState $state): string
     {
         $nearer = $item->strike->ranges($item->target)[0] < $state->range;
         $where = $nearer ? 'nearer' : 'further out';

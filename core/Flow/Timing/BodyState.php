@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Role;
 
 /**
- * The body as it is carried along a chain, between one item and the next. {@see Bookkeeper} moves it on; a copy of it
+ * The body as it is carried along a chain, between one item and the next. {@see FlowModel} moves it on; a copy of it
  * is a place from which a search can go on in several ways.
  */
-final class State
+final class BodyState
 {
     /** Numbers nearer than this are the same; a rounding error. */
     private const SAME = 1e-9;
@@ -42,7 +42,7 @@ final class State
     public float $leftTurn = 0.0;
     /** Place of the first of the strikes that land together with the last one, and by how much they had to wait for it, ms. */
     public int $togetherFrom = 0;
-    public float $held = 0.0;
+    public float $delay = 0.0;
     /** The limb that struck last, while nothing came after it. */
     public ?int $lastLimb = null;
     /** @var array<int, array{float, float, int}> by limb: when it is home again, home enough for the same arm, and the strike's place */

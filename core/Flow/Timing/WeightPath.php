@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Balance\Phase;
@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 
-/** Reads from the account of a chain which feet are down when and where the weight is meant to be: what the balance needs. */
+/** Reads from the timing of a chain which feet are down when and where the weight is meant to be: what the balance needs. */
 final class WeightPath
 {
     /** In this band of range a leg is thrown out of a hold. */
@@ -31,17 +31,17 @@ final class WeightPath
     }
 
     /** @return list<Phase> without a gap, from the start of the chain to its last release */
-    public static function of(Ledger $ledger, Athlete $athlete): array
+    public static function of(ChainTiming $timing, Athlete $athlete): array
     {
         $path = new self($athlete);
-        $items = $ledger->chain->items;
+        $items = $timing->chain->items;
         foreach ($items as $at => $item) {
             $next = $items[$at + 1] ?? null;
             if ($next instanceof StrikeItem && $next->joined && !($item instanceof StrikeItem && $item->isLegStrike())) {
                 // What lands together is carried by the leg that strikes, or by the last hand.
                 continue;
             }
-            $moment = $ledger->moments[$at];
+            $moment = $timing->moments[$at];
             if ($item instanceof StrikeItem && $item->joined && $moment->end <= $path->until) {
                 continue;
             }
