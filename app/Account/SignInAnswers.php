@@ -49,21 +49,21 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
         /** @var array{id: int|string, active: int|string}|false $account */
         $account = \is_string($name) ? $this->connection->fetchAssociative('SELECT id, active FROM user WHERE email = ?', [EmailAddress::of($name)]) : false;
-        $held = $exception instanceof TooManyLoginAttemptsAuthenticationException;
-        if (!$held && (false === $account || !(bool) $account['active'])) {
+        $tooMany = $exception instanceof TooManyLoginAttemptsAuthenticationException;
+        if (!$tooMany && (false === $account || !(bool) $account['active'])) {
             $this->takeAsLong($request);
         }
         if (false !== $account) {
             $this->record->add((int) $account['id'], 'sign-in.failed', match (true) {
-                $held => 'was held back after too many tries to sign in',
+                $tooMany => 'was held back after too many tries to sign in',
                 (bool) $account['active'] => 'failed to sign in: the password was wrong',
                 default => 'failed to sign in: the account is blocked',
             }, 'coaches/'.$account['id']);
-        } elseif (!$held) {
+        } elseif (!$tooMany) {
             $this->record->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
         }
 
-        return $held
+        return $tooMany
             ? ProblemResponse::of(429, 'too-many-tries', 'Too many tries. Wait a minute, then sign in again.')
             : ProblemResponse::of(401, 'sign-in-failed', 'The e-mail address or the password is not right.');
     }

@@ -36,7 +36,7 @@ final class GymRules
      * The set, held until the end of the transaction: no other may be saved meanwhile, so that nothing is stored under
      * rules that are gone by then.
      */
-    public function held(string $id): HouseRules
+    public function locked(string $id): HouseRules
     {
         return $this->set($id, $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ? LOCK IN SHARE MODE', [$id]));
     }

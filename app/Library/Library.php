@@ -127,7 +127,7 @@ final readonly class Library
     /** Inside a transaction: the house rules cannot change until it is stored. */
     public function checked(Draft $draft): Checked
     {
-        return Checked::of($this->check->run($draft->inStance, new Circumstances($this->rules->held($draft->content->rules))));
+        return Checked::of($this->check->run($draft->inStance, new Circumstances($this->rules->locked($draft->content->rules))));
     }
 
     /** @param \Closure(Combination, User): void $write */

@@ -19,7 +19,7 @@ final readonly class Phase
      * @param Role|null $standsOn the one foot that is down; null for both
      * @param bool $comesDown whether the raised foot is on its way to the floor, which is then a place to land on
      * @param bool $underBody whether the standing foot was brought under the hips first, as in a switch kick
-     * @param bool $held whether the opponent is held, who then takes what the feet do not: no margin is asked for
+     * @param bool $holding whether the opponent is held, who then takes what the feet do not: no margin is asked for
      * @param float $step how far the middle of the stance goes forward meanwhile, m
      * @param float $reach how far the centre of mass lies in front of the hips at its end, m
      */
@@ -30,7 +30,7 @@ final readonly class Phase
         public ?Role $standsOn = null,
         public bool $comesDown = false,
         public bool $underBody = false,
-        public bool $held = false,
+        public bool $holding = false,
         public float $step = 0.0,
         public float $reach = 0.0,
     ) {

@@ -58,7 +58,7 @@ final readonly class Sway
             if ([] === $points) {
                 $points[] = new SwayPoint(0.0, $motion->x - $reach, $motion->xi, $backEdge, $frontEdge);
             }
-            if (!$phase->held) {
+            if (!$phase->holding) {
                 $before = min($frontEdge - $motion->xi, $motion->xi - $backEdge);
                 $margin = min($before, $frontEdge - $after->xi, $after->xi - $backEdge);
                 if ($margin < $least) {

@@ -62,12 +62,12 @@ final class WeightPath
         $underBody = 'switch kick' === $item->strike->family || 'switch knee' === $item->strike->family;
         $over = $underBody ? 0.5 : (Role::Lead === $stands ? 1.0 : 0.0);
         $reach = Limb::Knee === $item->strike->limb ? $this->athlete->kneeUp : $this->athlete->legOut;
-        $held = self::CLINCH === $moment->range;
-        $this->add($at, $lifted, $over, held: $held);
-        $this->add($at, $impact, $over, $stands, underBody: $underBody, held: $held, reach: $reach);
+        $holding = self::CLINCH === $moment->range;
+        $this->add($at, $lifted, $over, holding: $holding);
+        $this->add($at, $impact, $over, $stands, underBody: $underBody, holding: $holding, reach: $reach);
         $item->landsForward
-            ? $this->add($at, $moment->end, 1.0 - $moment->load, $stands, comesDown: true, underBody: $underBody, held: $held, step: $this->athlete->stance)
-            : $this->add($at, $moment->end, $moment->load, $stands, comesDown: true, underBody: $underBody, held: $held);
+            ? $this->add($at, $moment->end, 1.0 - $moment->load, $stands, comesDown: true, underBody: $underBody, holding: $holding, step: $this->athlete->stance)
+            : $this->add($at, $moment->end, $moment->load, $stands, comesDown: true, underBody: $underBody, holding: $holding);
     }
 
     private function onTwoFeet(int $at, Item $item, Moment $moment): void
@@ -95,12 +95,12 @@ final class WeightPath
         };
     }
 
-    private function add(int $at, float $until, float $load, ?Role $standsOn = null, bool $comesDown = false, bool $underBody = false, bool $held = false, float $step = 0.0, float $reach = 0.0): void
+    private function add(int $at, float $until, float $load, ?Role $standsOn = null, bool $comesDown = false, bool $underBody = false, bool $holding = false, float $step = 0.0, float $reach = 0.0): void
     {
         if ($until <= $this->until) {
             return;
         }
-        $this->phases[] = new Phase($at, ($until - $this->until) / 1000, $load, $standsOn, $comesDown, $underBody, $held, $step, $reach);
+        $this->phases[] = new Phase($at, ($until - $this->until) / 1000, $load, $standsOn, $comesDown, $underBody, $holding, $step, $reach);
         $this->until = $until;
     }
 }
