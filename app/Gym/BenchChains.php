@@ -16,7 +16,7 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
-use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Flow\School\LeadHook;
-use Periplus\Core\Flow\School\Schools;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\LeadHook;
+use Periplus\Core\HouseRules\Schools;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;

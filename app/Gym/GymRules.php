@@ -6,7 +6,7 @@ namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
-use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\HouseRules\HouseRules;
 
 /** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
 final class GymRules

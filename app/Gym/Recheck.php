@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\HouseRules\HouseRules;
 
 /** One pass over the library under changed house rules, as far as it has come. */
 final readonly class Recheck

@@ -10,7 +10,7 @@ use Periplus\App\Library\Content;
 use Periplus\App\Library\Drafts;
 use Periplus\App\Library\Library;
 use Periplus\App\Library\Shelf;
-use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\HouseRules\HouseRules;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Rulebook;
-use Periplus\Core\Flow\School\Schools;
-use Periplus\Core\Flow\Severity;
-use Periplus\Core\Flow\Thresholds;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\HouseRules\Thresholds;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 

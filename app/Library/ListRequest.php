@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
-use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Limb;
 use Symfony\Component\Validator\Constraints as Assert;
 

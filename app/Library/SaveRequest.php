@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
-use Periplus\Core\Flow\HouseRules;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 
 /** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */

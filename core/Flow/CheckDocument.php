@@ -17,6 +17,7 @@ use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Link;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;

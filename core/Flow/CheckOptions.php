@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Balance\Athlete;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 

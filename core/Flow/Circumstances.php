@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow;
 
 use Periplus\Core\Balance\Athlete;
+use Periplus\Core\HouseRules\HouseRules;
 
 /** For whom and at what speed a chain is checked. The tempo multiplies durations: 1.6 learning, 1.0 working, 0.8 fast. */
 final readonly class Circumstances

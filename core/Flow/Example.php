@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
-use Periplus\Core\Flow\School\Schools;
+use Periplus\Core\HouseRules\Schools;
 
 /** A chain in parity numbering that shows a rule or its absence, in the schools of the house unless it names its own; run by the tests. */
 final readonly class Example

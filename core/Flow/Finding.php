@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow;
 
+use Periplus\Core\HouseRules\Severity;
+
 /** A sighting with the weight that the house rules give it. */
 final readonly class Finding
 {

@@ -8,6 +8,7 @@ use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\Severity;
 
 /** What the check says about one chain. */
 final readonly class Report

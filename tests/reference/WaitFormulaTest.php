@@ -7,8 +7,8 @@ namespace Periplus\Tests\Reference;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Catalogue;
 use PHPUnit\Framework\TestCase;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Generate;
 
 use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Severity;
+use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 
 /** What generated chains have to be like. */

@@ -10,9 +10,9 @@ use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Finding;
 use Periplus\Core\Flow\Report;
-use Periplus\Core\Flow\Severity;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 
 /**

@@ -9,8 +9,8 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\School\HardStrikes;
 use Periplus\Core\Flow\Sighting;
+use Periplus\Core\HouseRules\HardStrikes;
 
 final readonly class AllHard implements Rule
 {

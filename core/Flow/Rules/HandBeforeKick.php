@@ -7,9 +7,9 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\School\HandSide;
-use Periplus\Core\Flow\School\Schools;
 use Periplus\Core\Flow\Sighting;
+use Periplus\Core\HouseRules\HandSide;
+use Periplus\Core\HouseRules\Schools;
 
 final readonly class HandBeforeKick implements Rule
 {

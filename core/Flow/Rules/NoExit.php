@@ -9,8 +9,8 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Example;
 use Periplus\Core\Flow\Passage;
 use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\School\Ending;
 use Periplus\Core\Flow\Sighting;
+use Periplus\Core\HouseRules\Ending;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
 

@@ -8,8 +8,8 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\HouseRules;
-use Periplus\Core\Flow\School\LeadHook;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Feet;
 

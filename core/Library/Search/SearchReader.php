@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Library\Search;
 
 use Periplus\Core\Combination\Contact;
-use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Problem;
 use Periplus\Core\Technique\Catalogue;

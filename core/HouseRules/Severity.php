@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\HouseRules;
 
 /** How much a finding weighs in the house rules. A credit is why a chain is good. */
 enum Severity: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\School;
+namespace Periplus\Core\HouseRules;
 
 /** Where a lead hook leaves the weight. */
 enum LeadHook: string

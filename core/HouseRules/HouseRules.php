@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\HouseRules;
 
-use Periplus\Core\Flow\School\Schools;
 use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\School;
+namespace Periplus\Core\HouseRules;
 
 /** Where coaches disagree, and which side this gym takes. */
 final readonly class Schools

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\School;
+namespace Periplus\Core\HouseRules;
 
 /** How a chain ends. */
 enum Ending: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\HouseRules;
 
 /** From how many on a finding holds; units and limits in core/data/house-rules.json. */
 final readonly class Thresholds

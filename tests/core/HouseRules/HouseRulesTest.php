@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Tests\Core\Flow;
+namespace Periplus\Tests\Core\HouseRules;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
@@ -10,15 +10,15 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check;
 use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Finding;
-use Periplus\Core\Flow\HouseRules;
 use Periplus\Core\Flow\Rulebook;
-use Periplus\Core\Flow\School\Ending;
-use Periplus\Core\Flow\School\HardStrikes;
-use Periplus\Core\Flow\School\LeadHook;
-use Periplus\Core\Flow\School\Schools;
-use Periplus\Core\Flow\Severity;
-use Periplus\Core\Flow\Thresholds;
 use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\Ending;
+use Periplus\Core\HouseRules\HardStrikes;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\LeadHook;
+use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\HouseRules\Thresholds;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
