@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
-use Periplus\Core\Flow\Circumstances;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Generate\Wishes;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Bench;
 
 use Periplus\Core\Balance\Athlete;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 

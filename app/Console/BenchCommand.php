@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Periplus\App\Console;
 
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
 use Periplus\Core\Flow\Mend\MendDocument;
 use Periplus\Core\Flow\Next\NextDocument;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Reader;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

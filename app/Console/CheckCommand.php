@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Console;
 
 use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Medium;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;

@@ -8,9 +8,9 @@ use Periplus\App\Account\User;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\Problem;
 use Periplus\App\Library\Lines;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -38,7 +38,7 @@ final readonly class HouseRulesController
 
         return new JsonResponse([
             'sets' => $sets,
-            'rules' => array_map(self::rule(...), array_values(array_filter(Rulebook::all(), static fn (Rule $rule): bool => !$rule->isCredit()))),
+            'rules' => array_map(self::rule(...), array_values(array_filter(RuleRegistry::all(), static fn (Rule $rule): bool => !$rule->isCredit()))),
             'thresholds' => HouseRules::limits(),
         ]);
     }
@@ -115,7 +115,7 @@ final readonly class HouseRulesController
     }
 
     /** @return array<string, mixed> */
-    private static function example(Example $example): array
+    private static function example(RuleExample $example): array
     {
         return ['chain' => $example->chain, 'medium' => $example->medium->value, 'group' => $example->group->value, 'tempo' => $example->tempo];
     }

@@ -12,9 +12,9 @@ use Periplus\App\Library\Marks;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
@@ -243,8 +243,8 @@ final readonly class Rechecks
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
-            $report = $this->check->run(new ChainInStance($chain, $stance), $circumstances);
-            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $report->verdict->value, (int) round($report->timing->length()), Scale::builtIn()->of($report)->level);
+            $result = $this->check->run(new ChainInStance($chain, $stance), $circumstances);
+            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
         }
         $this->connection->executeStatement(
             'REPLACE INTO recheck_result (recheck_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '

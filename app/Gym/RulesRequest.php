@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
@@ -27,7 +27,7 @@ final readonly class RulesRequest
     public function validate(ExecutionContextInterface $context): void
     {
         $known = [];
-        foreach (Rulebook::all() as $rule) {
+        foreach (RuleRegistry::all() as $rule) {
             if (!$rule->isCredit()) {
                 $known[$rule->id()] = $rule->title();
             }

@@ -21,8 +21,8 @@ use Periplus\App\Library\SaveRequest;
 use Periplus\App\Record\Record;
 use Periplus\App\Review\Proposal;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
@@ -214,9 +214,9 @@ final readonly class Imports
             throw new Problem(422, 'invalid', (string) $violations->get(0)->getMessage());
         }
         $draft = $this->drafts->read($request);
-        $report = $this->check->run($draft->inStance, new Circumstances($this->rules->named($draft->content->rules)));
+        $result = $this->check->run($draft->inStance, new Circumstances($this->rules->named($draft->content->rules)));
 
-        return new Draft($draft->content->settled(Checked::of($report)), $draft->inStance);
+        return new Draft($draft->content->settled(Checked::of($result)), $draft->inStance);
     }
 
     /** What is near in the library, in one sentence; empty when nothing is. */

@@ -7,8 +7,8 @@ namespace Periplus\App\Library;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Library\Family;
 use Periplus\Core\Library\Sequence;
@@ -36,9 +36,9 @@ final readonly class Checked
     ) {
     }
 
-    public static function of(Report $report): self
+    public static function of(CheckResult $result): self
     {
-        $inStance = $report->inStance;
+        $inStance = $result->inStance;
         $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes()));
         $sequence = Sequence::of($inStance->chain);
         $contacts = [];
@@ -52,14 +52,14 @@ final readonly class Checked
 
         return new self(
             Fingerprint::of($inStance->chain),
-            $report->verdict,
-            (int) round($report->timing->length()),
+            $result->verdict,
+            (int) round($result->timing->length()),
             self::set($limbs),
             $sequence->text(),
             Family::stem($sequence)->text(),
             \count($inStance->chain->strikes()),
             self::set(array_keys($contacts)),
-            Scale::builtIn()->of($report)->level,
+            Scale::builtIn()->of($result)->level,
         );
     }
 

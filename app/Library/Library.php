@@ -11,8 +11,8 @@ use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\Problem;
 use Periplus\App\Record\Record;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\Circumstances;
 use Psr\Clock\ClockInterface;
 
 /**

@@ -8,7 +8,7 @@ use Periplus\App\Http\PlainText;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\Row;
 use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 

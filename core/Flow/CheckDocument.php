@@ -13,8 +13,13 @@ use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\MirrorChange;
 use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\HouseRules\HouseRules;
@@ -64,9 +69,9 @@ final readonly class CheckDocument
         if (null === $reading->chain) {
             return $this->unreadable($reading);
         }
-        $report = $this->check->run(new ChainInStance($reading->chain, $options->stance), $circumstances);
+        $result = $this->check->run(new ChainInStance($reading->chain, $options->stance), $circumstances);
 
-        return $this->readable($report, $reading, $options, new Writer($options->writtenIn()));
+        return $this->readable($result, $reading, $options, new Writer($options->writtenIn()));
     }
 
     /**
@@ -92,14 +97,14 @@ final readonly class CheckDocument
     }
 
     /** @return Document */
-    private function readable(Report $report, Reading $reading, CheckOptions $options, Writer $writer): array
+    private function readable(CheckResult $result, Reading $reading, CheckOptions $options, Writer $writer): array
     {
-        $inStance = $report->inStance;
+        $inStance = $result->inStance;
         $mirror = $inStance->mirror();
         $carried = $this->carrier->carry($inStance);
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($inStance->chain);
-        $items = $this->items($inStance, $report->timing, $reading, $writer);
+        $items = $this->items($inStance, $result->timing, $reading, $writer);
         // Parity is bound to the role, so the mirror reads the same in it; a numbering bound to the hand does not.
         $notation = $this->parity->write($inStance);
         $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($inStance);
@@ -113,17 +118,17 @@ final readonly class CheckDocument
             'words' => Words::byRole()->write($inStance),
             'fingerprint' => $fingerprint->plain,
             'fingerprintWithEffort' => $fingerprint->withEffort,
-            'verdict' => $report->verdict->value,
-            'linkVerdict' => $report->linkVerdict->value,
-            'lengthMs' => self::ms($report->timing->length()),
-            'waitMs' => self::ms($report->timing->waiting()),
+            'verdict' => $result->verdict->value,
+            'linkVerdict' => $result->linkVerdict->value,
+            'lengthMs' => self::ms($result->timing->length()),
+            'waitMs' => self::ms($result->timing->waiting()),
             'items' => $items,
-            'links' => self::links($report->timing),
+            'links' => self::links($result->timing),
             'findings' => array_map(static fn (Finding $finding): array => [
                 'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
-            ], $report->findings),
-            'balance' => self::balance($report->sway),
-            'level' => self::level($report, $options->tempo),
+            ], $result->findings),
+            'balance' => self::balance($result->sway),
+            'level' => self::level($result, $options->tempo),
             'stances' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
             'mirror' => [
                 'stance' => $mirrored['stance'],
@@ -251,9 +256,9 @@ final readonly class CheckDocument
     }
 
     /** @return array<string, mixed> */
-    private static function level(Report $report, float $tempo): array
+    private static function level(CheckResult $result, float $tempo): array
     {
-        $difficulty = Scale::builtIn()->of($report, $tempo);
+        $difficulty = Scale::builtIn()->of($result, $tempo);
 
         return ['level' => $difficulty->level, 'points' => $difficulty->points, 'reasons' => array_map(static fn (Reason $reason): array => ['id' => $reason->id, 'points' => $reason->points, 'message' => $reason->message], $difficulty->reasons)];
     }

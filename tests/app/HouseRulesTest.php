@@ -10,7 +10,7 @@ use Periplus\App\Gym\Rechecks;
 use Periplus\App\Gym\RecheckState;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
-use Periplus\Core\Flow\Check;
+use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;

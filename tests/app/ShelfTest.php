@@ -10,8 +10,8 @@ use Periplus\App\Library\Checked;
 use Periplus\App\Library\Content;
 use Periplus\App\Library\Drafts;
 use Periplus\App\Library\Shelf;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\Circumstances;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** What combinations are found by follows every change of them, whichever way it comes. */

@@ -7,7 +7,7 @@ namespace Periplus\Tests\Reference;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Options\CheckOptions;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -9,10 +9,10 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Report;
 use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
@@ -67,7 +67,7 @@ final readonly class Generator
     /**
      * @param list<string> $known
      *
-     * @return list<Report>
+     * @return list<CheckResult>
      */
     private function reports(Wishes $wishes, int $tries, int $count, array $known): array
     {
@@ -88,9 +88,9 @@ final readonly class Generator
             $seen[$fingerprint] = true;
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             if (self::isMeant($inStance, $wishes)) {
-                $report = $this->check->run($inStance, $wishes->circumstances);
-                if (self::passes($report, $wishes)) {
-                    $reports[] = $report;
+                $result = $this->check->run($inStance, $wishes->circumstances);
+                if (self::passes($result, $wishes)) {
+                    $reports[] = $result;
                 }
             }
         }
@@ -99,12 +99,12 @@ final readonly class Generator
     }
 
     /** Whether a chain that was checked is all that was wished for. */
-    public static function passes(Report $report, Wishes $wishes): bool
+    public static function passes(CheckResult $result, Wishes $wishes): bool
     {
-        return self::isMeant($report->inStance, $wishes)
-            && Verdict::Flows === $report->verdict
-            && [] === array_filter($report->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($wishes->clean))
-            && (null === $wishes->level || Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level === $wishes->level);
+        return self::isMeant($result->inStance, $wishes)
+            && Verdict::Flows === $result->verdict
+            && [] === array_filter($result->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($wishes->clean))
+            && (null === $wishes->level || Scale::builtIn()->of($result, $wishes->circumstances->tempo)->level === $wishes->level);
     }
 
     /** Whether it is what was wished for before anything is checked. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Generate;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Report;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
@@ -36,16 +36,16 @@ final readonly class HarvestDocument
         $parity = new Writer(Numbering::named('parity'));
 
         return [
-            'chains' => array_map(static function (Report $report) use ($stance, $writer, $parity, $wishes): array {
-                $inStance = new ChainInStance($report->inStance->chain, $stance);
+            'chains' => array_map(static function (CheckResult $result) use ($stance, $writer, $parity, $wishes): array {
+                $inStance = new ChainInStance($result->inStance->chain, $stance);
 
                 return [
                     'text' => $writer->write($inStance),
                     'notation' => $parity->write($inStance),
                     'words' => Words::byRole()->write($inStance),
-                    'verdict' => $report->verdict->value,
-                    'lengthMs' => (int) round($report->timing->length()),
-                    'level' => Scale::builtIn()->of($report, $wishes->circumstances->tempo)->level,
+                    'verdict' => $result->verdict->value,
+                    'lengthMs' => (int) round($result->timing->length()),
+                    'level' => Scale::builtIn()->of($result, $wishes->circumstances->tempo)->level,
                 ];
             }, $harvest->reports),
             'asked' => $wishes->count,

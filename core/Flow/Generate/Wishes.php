@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Generate;
 
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 

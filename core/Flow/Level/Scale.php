@@ -8,7 +8,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Data;
@@ -38,11 +38,11 @@ final readonly class Scale
         return $scale ??= self::read();
     }
 
-    public function of(Report $report, float $tempo = 1.0): Difficulty
+    public function of(CheckResult $result, float $tempo = 1.0): Difficulty
     {
         $reasons = [];
         $sum = 0.0;
-        foreach ($this->counts($report, $tempo) as $id => [$count, $message]) {
+        foreach ($this->counts($result, $tempo) as $id => [$count, $message]) {
             $points = $count * $this->points[$id];
             $sum += $points;
             if (abs($points) > 0.001) {
@@ -59,9 +59,9 @@ final readonly class Scale
     }
 
     /** @return array<string, array{float|int, string}> how often each thing is there, and that in words */
-    private function counts(Report $report, float $tempo): array
+    private function counts(CheckResult $result, float $tempo): array
     {
-        $inStance = $report->inStance;
+        $inStance = $result->inStance;
         $items = $inStance->chain->items;
         $strikes = $inStance->chain->strikes();
         $last = array_key_last($strikes) ?? 0;
@@ -81,7 +81,7 @@ final readonly class Scale
         $legs = $count(static fn (StrikeItem $item): bool => $item->isLegStrike());
         $elbows = $count(static fn (StrikeItem $item): bool => Limb::Elbow === $item->strike->limb);
         $spins = $count(static fn (StrikeItem $item): bool => $item->strike->spins());
-        $waits = \count(array_filter($report->timing->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict));
+        $waits = \count(array_filter($result->timing->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict));
 
         return [
             'length' => [max(0, $last - 2), \sprintf('%d items up to the last strike', $last + 1)],

@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Verdict;
 
 /** A chain made better by one or two small edits. */
@@ -14,15 +14,15 @@ final readonly class Mend
 {
     /**
      * @param list<Edit> $edits in the order of their places in the chain as it was
-     * @param Report $report what the check says of the mended chain
+     * @param CheckResult $result what the check says of the mended chain
      */
-    public function __construct(public array $edits, public Chain $chain, public Report $report)
+    public function __construct(public array $edits, public Chain $chain, public CheckResult $result)
     {
     }
 
     public function verdict(): Verdict
     {
-        return $this->report->verdict;
+        return $this->result->verdict;
     }
 
     /**
@@ -47,7 +47,7 @@ final readonly class Mend
             };
             $apart += [] === $places ? 0 : min(array_map(static fn (int $place): int => $edit->distance($place), $places));
         }
-        $timing = $this->report->timing;
+        $timing = $this->result->timing;
 
         return [
             $this->verdict()->rank(),
@@ -55,7 +55,7 @@ final readonly class Mend
             \count($this->edits),
             $apart,
             $kinds,
-            array_sum($this->report->weights()),
+            array_sum($this->result->weights()),
             -round($timing->swing(), 3),
             -$timing->moments[\count($timing->moments) - 1]->range,
             round($timing->length(), 3),

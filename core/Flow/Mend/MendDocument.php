@@ -8,9 +8,9 @@ use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\CheckOptions;
-use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -40,18 +40,18 @@ final readonly class MendDocument
         if (null === $chain) {
             return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
         }
-        $report = $this->check->run(new ChainInStance($chain, $options->stance), $circumstances);
-        $mends = $this->mender->mends($report, $circumstances);
-        $show = fn (Mend $mend): array => $this->mend($mend, $report, $numbering);
+        $result = $this->check->run(new ChainInStance($chain, $options->stance), $circumstances);
+        $mends = $this->mender->mends($result, $circumstances);
+        $show = fn (Mend $mend): array => $this->mend($mend, $result, $numbering);
 
         return [
-            'verdict' => $report->verdict->value,
-            'lengthMs' => (int) round($report->timing->length()),
+            'verdict' => $result->verdict->value,
+            'lengthMs' => (int) round($result->timing->length()),
             'mends' => array_map($show, Mends::different($mends->ofVerdict, self::MOST)),
             'findings' => array_map(
                 static fn (int $place, array $of): array => [
-                    'id' => $report->findings[$place]->id,
-                    'at' => $report->findings[$place]->at,
+                    'id' => $result->findings[$place]->id,
+                    'at' => $result->findings[$place]->at,
                     'mends' => array_map($show, Mends::different($of, self::MOST_OF_FINDING, 1)),
                 ],
                 array_keys($mends->ofFindings),
@@ -62,7 +62,7 @@ final readonly class MendDocument
     }
 
     /** @return array<string, mixed> */
-    private function mend(Mend $mend, Report $before, Numbering $numbering): array
+    private function mend(Mend $mend, CheckResult $before, Numbering $numbering): array
     {
         $inStance = new ChainInStance($mend->chain, $before->inStance->stance);
 
@@ -72,9 +72,9 @@ final readonly class MendDocument
             'text' => (new Writer($numbering))->write($inStance),
             'notation' => (new Writer(Numbering::named('parity')))->write($inStance),
             'verdict' => $mend->verdict()->value,
-            'lengthMs' => (int) round($mend->report->timing->length()),
-            'waitMs' => (int) round($mend->report->timing->waiting()),
-            'savedMs' => (int) round($before->timing->waiting() - $mend->report->timing->waiting()),
+            'lengthMs' => (int) round($mend->result->timing->length()),
+            'waitMs' => (int) round($mend->result->timing->waiting()),
+            'savedMs' => (int) round($before->timing->waiting() - $mend->result->timing->waiting()),
         ];
     }
 

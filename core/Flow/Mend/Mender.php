@@ -6,10 +6,10 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Finding;
-use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Check\Finding;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
@@ -47,35 +47,35 @@ final readonly class Mender
         return $mender ??= new self(Catalogue::builtIn(), Check::builtIn());
     }
 
-    public function mends(Report $report, Circumstances $circumstances): Mends
+    public function mends(CheckResult $result, Circumstances $circumstances): Mends
     {
-        $chain = $report->inStance->chain;
-        $before = $report->verdict->rank();
+        $chain = $result->inStance->chain;
+        $before = $result->verdict->rank();
         $pairs = \count($chain) <= self::PAIRS_UP_TO;
         $edits = $this->edits->of($chain);
         if (!$pairs) {
-            $beside = \array_slice(self::everyPlace($report), 0, self::PLACES);
+            $beside = \array_slice(self::everyPlace($result), 0, self::PLACES);
             $edits = array_values(array_filter($edits, static fn (Edit $edit): bool => [] !== array_filter($beside, static fn (int $place): bool => 0 === $edit->distance($place))));
         }
         $ofVerdict = [];
         $ofFindings = [];
         $ranks = [];
         foreach ($edits as $edit) {
-            $mend = $this->made($report->inStance, [$edit], $circumstances);
+            $mend = $this->made($result->inStance, [$edit], $circumstances);
             $rank = $mend->verdict()->rank();
             $ranks[] = $rank;
             if ($rank < $before) {
                 $ofVerdict[] = $mend;
             }
             if (EditKind::Drop !== $edit->kind && $rank <= $before) {
-                foreach ($this->repaired($report, $edit, $mend->report) as $place) {
+                foreach ($this->repaired($result, $edit, $mend->result) as $place) {
                     $ofFindings[$place][] = $mend;
                 }
             }
         }
         if ($pairs && $before > 0) {
             foreach ($this->pairs($chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
-                $mend = $this->made($report->inStance, $pair, $circumstances);
+                $mend = $this->made($result->inStance, $pair, $circumstances);
                 if ($mend->verdict()->rank() <= $limit) {
                     $ofVerdict[] = $mend;
                 }
@@ -84,18 +84,18 @@ final readonly class Mender
         ksort($ofFindings);
         $ranked = [];
         foreach ($ofFindings as $place => $mends) {
-            $at = $report->findings[$place]->at;
+            $at = $result->findings[$place]->at;
             $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $circumstances);
         }
 
-        return new Mends($this->ranked($ofVerdict, self::places($report), $circumstances), $ranked, $pairs);
+        return new Mends($this->ranked($ofVerdict, self::places($result), $circumstances), $ranked, $pairs);
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */
-    private static function everyPlace(Report $report): array
+    private static function everyPlace(CheckResult $result): array
     {
-        $places = self::places($report);
-        foreach ($report->findings as $finding) {
+        $places = self::places($result);
+        foreach ($result->findings as $finding) {
             if (Severity::Credit !== $finding->severity && null !== $finding->at) {
                 $places[] = $finding->at;
             }
@@ -105,15 +105,15 @@ final readonly class Mender
     }
 
     /** @return list<int> places of the items that keep the chain from flowing */
-    public static function places(Report $report): array
+    public static function places(CheckResult $result): array
     {
         $places = [];
-        foreach ($report->timing->links as $link) {
+        foreach ($result->timing->links as $link) {
             if (Verdict::Flows !== $link->verdict) {
                 $places[] = $link->to;
             }
         }
-        foreach ($report->findings as $finding) {
+        foreach ($result->findings as $finding) {
             if (Severity::Must === $finding->severity && null !== $finding->at) {
                 $places[] = $finding->at;
             }
@@ -123,19 +123,19 @@ final readonly class Mender
     }
 
     /**
-     * @param Report $after of the chain with that edit
+     * @param CheckResult $after of the chain with that edit
      *
      * @return list<int> places of the findings that no longer hold, when the findings together weigh less
      */
-    private function repaired(Report $report, Edit $edit, Report $after): array
+    private function repaired(CheckResult $result, Edit $edit, CheckResult $after): array
     {
-        $before = $report->weights();
+        $before = $result->weights();
         $weights = $after->weights();
         if (array_sum($weights) >= array_sum($before)) {
             return [];
         }
         $places = [];
-        foreach ($report->findings as $place => $finding) {
+        foreach ($result->findings as $place => $finding) {
             if (Severity::Credit === $finding->severity || ($weights[$finding->id] ?? 0) >= $before[$finding->id]) {
                 continue;
             }

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\FlowModel;
 

@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Next;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\LinkReason;

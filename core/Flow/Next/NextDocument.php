@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Next;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class Accelerates implements Rule
 {
@@ -32,21 +32,21 @@ final readonly class Accelerates implements Rule
         return true;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1~ 2 3!');
+        return new RuleExample('1~ 2 3!');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1! 2 3');
+        return new RuleExample('1! 2 3');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $passage->delivered));
+        $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered));
 
-        return self::holds($efforts) ? [new Sighting(array_key_last($passage->delivered), 'The effort rises to the last strike.')] : [];
+        return self::holds($efforts) ? [new RuleMatch(array_key_last($context->delivered), 'The effort rises to the last strike.')] : [];
     }
 
     /**

@@ -6,10 +6,10 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HardStrikes;
 
 final readonly class AllHard implements Rule
@@ -34,24 +34,24 @@ final readonly class AllHard implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1! 2! 3!');
+        return new RuleExample('1! 2! 3!');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1~ 2 3!');
+        return new RuleExample('1~ 2 3!');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $passage->delivered));
+        $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered));
         $marked = array_filter($efforts, static fn (int $rank): bool => $rank !== Effort::Plain->rank());
-        if (HardStrikes::Every === $passage->circumstances->rules->schools->hardStrikes || \count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
+        if (HardStrikes::Every === $context->circumstances->rules->schools->hardStrikes || \count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
             return [];
         }
 
-        return [new Sighting(null, 'Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last one hard.')];
+        return [new RuleMatch(null, 'Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last one hard.')];
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class AngleTaken implements Rule
 {
@@ -31,26 +31,26 @@ final readonly class AngleTaken implements Rule
         return true;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 pivot-out 2');
+        return new RuleExample('1 pivot-out 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 step-in 2');
+        return new RuleExample('1 step-in 2');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        foreach ($passage->delivered as $at => $item) {
-            $move = $passage->moveBefore($at)?->move;
+        $matches = [];
+        foreach ($context->delivered as $at => $item) {
+            $move = $context->moveBefore($at)?->move;
             if (null !== $move && $move->takesAngle()) {
-                $sightings[] = new Sighting($at, \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()));
+                $matches[] = new RuleMatch($at, \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

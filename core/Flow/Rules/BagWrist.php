@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Medium;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class BagWrist implements Rule
 {
@@ -32,28 +32,28 @@ final readonly class BagWrist implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 6', Medium::Bag);
+        return new RuleExample('1 6', Medium::Bag);
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 6', Medium::Pads);
+        return new RuleExample('1 6', Medium::Pads);
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        if (Medium::Bag !== $passage->circumstances->medium) {
+        if (Medium::Bag !== $context->circumstances->medium) {
             return [];
         }
-        $sightings = [];
-        foreach ($passage->delivered as $at => $item) {
+        $matches = [];
+        foreach ($context->delivered as $at => $item) {
             if ('uppercut' === $item->strike->family) {
-                $sightings[] = new Sighting($at, \sprintf('The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.', $item->strike->name, $passage->inStance->side($at)->value ?? ''));
+                $matches[] = new RuleMatch($at, \sprintf('The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.', $item->strike->name, $context->inStance->side($at)->value ?? ''));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Technique\Target;
 
 final readonly class BodyThenHead implements Rule
@@ -31,18 +31,18 @@ final readonly class BodyThenHead implements Rule
         return true;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 3b 2');
+        return new RuleExample('1 3b 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 3b 2b');
+        return new RuleExample('1 3b 2b');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        return HeightChange::between($passage, Target::Body, Target::Head, 'The %s draws the guard down; the %s goes over it.');
+        return HeightChange::between($context, Target::Body, Target::Head, 'The %s draws the guard down; the %s goes over it.');
     }
 }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class ColdOpen implements Rule
 {
@@ -32,23 +32,23 @@ final readonly class ColdOpen implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('3 2');
+        return new RuleExample('3 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 3 2');
+        return new RuleExample('1 3 2');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $first = $passage->items[0] ?? null;
+        $first = $context->items[0] ?? null;
         if (!$first instanceof StrikeItem || $first->feint || 'jab' === $first->strike->id || 'push kick' === $first->strike->family) {
             return [];
         }
 
-        return [new Sighting(0, \sprintf('The chain opens with the %s. A jab, a feint, a push kick or a move before it finds the range.', $first->strike->name))];
+        return [new RuleMatch(0, \sprintf('The chain opens with the %s. A jab, a feint, a push kick or a move before it finds the range.', $first->strike->name))];
     }
 }

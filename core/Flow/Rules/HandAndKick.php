@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HandTiming;
 use Periplus\Core\HouseRules\Schools;
 
@@ -33,27 +33,27 @@ final readonly class HandAndKick implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 14h', schools: new Schools(handTiming: HandTiming::Together));
+        return new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together));
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 +14h', schools: new Schools(handTiming: HandTiming::Together));
+        return new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together));
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $school = $passage->circumstances->rules->schools->handTiming;
-        $sightings = [];
-        foreach (HandTiming::Any === $school ? [] : $passage->handsBeforeKicks() as $at => $hand) {
-            $kick = $passage->strikes[$at];
+        $school = $context->circumstances->rules->schools->handTiming;
+        $matches = [];
+        foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
+            $kick = $context->strikes[$at];
             if ($kick->joined !== (HandTiming::Together === $school)) {
-                $sightings[] = new Sighting($at, \sprintf($kick->joined ? 'The %s lands together with the %s; this gym lands the hand first.' : 'The %s lands after the %s; this gym lands both together.', $kick->strike->name, $passage->strikes[$hand]->strike->name));
+                $matches[] = new RuleMatch($at, \sprintf($kick->joined ? 'The %s lands together with the %s; this gym lands the hand first.' : 'The %s lands after the %s; this gym lands both together.', $kick->strike->name, $context->strikes[$hand]->strike->name));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HandSide;
 use Periplus\Core\HouseRules\Schools;
 
@@ -33,28 +33,28 @@ final readonly class HandBeforeKick implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 14', schools: new Schools(handSide: HandSide::Opposite));
+        return new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite));
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite));
+        return new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite));
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $school = $passage->circumstances->rules->schools->handSide;
-        $sightings = [];
-        foreach (HandSide::Any === $school ? [] : $passage->handsBeforeKicks() as $at => $hand) {
-            $kick = $passage->strikes[$at];
-            $same = $passage->inStance->side($hand) === $passage->inStance->side($at);
+        $school = $context->circumstances->rules->schools->handSide;
+        $matches = [];
+        foreach (HandSide::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
+            $kick = $context->strikes[$at];
+            $same = $context->inStance->side($hand) === $context->inStance->side($at);
             if ($same !== (HandSide::Same === $school)) {
-                $sightings[] = new Sighting($at, \sprintf('The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side first.', $kick->strike->name, $passage->strikes[$hand]->strike->name, $same ? 'same' : 'opposite', $same ? 'opposite' : 'same'));
+                $matches[] = new RuleMatch($at, \sprintf('The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side first.', $kick->strike->name, $context->strikes[$hand]->strike->name, $same ? 'same' : 'opposite', $same ? 'opposite' : 'same'));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Technique\Target;
 
 final readonly class HeadThenBody implements Rule
@@ -31,18 +31,18 @@ final readonly class HeadThenBody implements Rule
         return true;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 3b');
+        return new RuleExample('1 2 3b');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 3');
+        return new RuleExample('1 2 3');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        return HeightChange::between($passage, Target::Head, Target::Body, 'The %s lifts the guard; the %s goes under it.');
+        return HeightChange::between($context, Target::Head, Target::Body, 'The %s lifts the guard; the %s goes under it.');
     }
 }

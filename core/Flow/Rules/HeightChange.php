@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Technique\Target;
 
 /** Finds a delivered strike at one height directly after one at another. */
 final readonly class HeightChange
 {
-    /** @return list<Sighting> */
-    public static function between(Passage $passage, Target $from, Target $to, string $sentence): array
+    /** @return list<RuleMatch> */
+    public static function between(RuleContext $context, Target $from, Target $to, string $sentence): array
     {
-        $sightings = [];
+        $matches = [];
         $before = null;
-        foreach ($passage->delivered as $at => $item) {
+        foreach ($context->delivered as $at => $item) {
             if (null !== $before && $before->target === $from && $item->target === $to) {
-                $sightings[] = new Sighting($at, \sprintf($sentence, $before->strike->name, $item->strike->name));
+                $matches[] = new RuleMatch($at, \sprintf($sentence, $before->strike->name, $item->strike->name));
             }
             $before = $item;
         }
 
-        return $sightings;
+        return $matches;
     }
 }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class KickOnLine implements Rule
 {
@@ -32,31 +32,31 @@ final readonly class KickOnLine implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 14l');
+        return new RuleExample('1 14l');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 step-out 14l');
+        return new RuleExample('1 step-out 14l');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        foreach ($passage->delivered as $at => $item) {
+        $matches = [];
+        foreach ($context->delivered as $at => $item) {
             if (!$item->strike->isRoundKick() || 'switch kick' === $item->strike->family || $item->joined) {
                 continue;
             }
-            $before = $passage->strikeBefore($at);
-            if (null === $before || $this->leavesLine($passage->movesBetween($before, $at))) {
+            $before = $context->strikeBefore($at);
+            if (null === $before || $this->leavesLine($context->movesBetween($before, $at))) {
                 continue;
             }
-            $sightings[] = new Sighting($at, \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name));
+            $matches[] = new RuleMatch($at, \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name));
         }
 
-        return $sightings;
+        return $matches;
     }
 
     /** @param list<MoveItem> $moves */

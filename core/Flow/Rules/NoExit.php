@@ -6,10 +6,10 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Ending;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
@@ -36,28 +36,28 @@ final readonly class NoExit implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2');
+        return new RuleExample('1 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 exit');
+        return new RuleExample('1 2 exit');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $last = \count($passage->items) - 1;
-        $stands = $passage->items[$last] instanceof StrikeItem || $passage->items[$last] instanceof FreeStrikes;
-        $strike = $passage->strikes[array_key_last($passage->strikes) ?? -1] ?? null;
-        $message = match ($passage->circumstances->rules->schools->ending) {
+        $last = \count($context->items) - 1;
+        $stands = $context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes;
+        $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
+        $message = match ($context->circumstances->rules->schools->ending) {
             Ending::Move => $stands ? 'Nothing takes the athlete out after the last strike. Exit, pivot, roll or step.' : null,
             Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb ? \sprintf('The last strike is the %s; this gym finishes with a kick.', $strike->strike->name) : null,
             Ending::LeadHand => null !== $strike && (Limb::Hand !== $strike->strike->limb || Role::Lead !== $strike->strike->role) ? \sprintf('The last strike is the %s; this gym finishes with a lead hand.', $strike->strike->name) : null,
             Ending::Any => null,
         };
 
-        return null === $message ? [] : [new Sighting($last, $message)];
+        return null === $message ? [] : [new RuleMatch($last, $message)];
     }
 }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class OneHeight implements Rule
 {
@@ -32,23 +32,23 @@ final readonly class OneHeight implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 3 4 3');
+        return new RuleExample('1 2 3 4 3');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 3b 4 3');
+        return new RuleExample('1 2 3b 4 3');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $heights = array_unique(array_map(static fn (StrikeItem $item): string => $item->target->word(), $passage->delivered));
-        $count = \count($passage->delivered);
+        $heights = array_unique(array_map(static fn (StrikeItem $item): string => $item->target->word(), $context->delivered));
+        $count = \count($context->delivered);
 
-        return $count >= $passage->circumstances->rules->thresholds->oneHeight && 1 === \count($heights)
-            ? [new Sighting(null, \sprintf('All %d strikes go to the %s.', $count, implode('', $heights)))]
+        return $count >= $context->circumstances->rules->thresholds->oneHeight && 1 === \count($heights)
+            ? [new RuleMatch(null, \sprintf('All %d strikes go to the %s.', $count, implode('', $heights)))]
             : [];
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class OutsideRules implements Rule
 {
@@ -31,26 +31,26 @@ final readonly class OutsideRules implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 31');
+        return new RuleExample('1 2 31');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 14');
+        return new RuleExample('1 2 14');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $rules = $passage->circumstances->rules;
-        $sightings = [];
-        foreach ($passage->strikes as $at => $item) {
+        $rules = $context->circumstances->rules;
+        $matches = [];
+        foreach ($context->strikes as $at => $item) {
             if (!\in_array($item->strike->limb, $rules->allows, true)) {
-                $sightings[] = new Sighting($at, \sprintf('The %s is not allowed under %s rules.', $item->strike->name, mb_strtolower($rules->name)));
+                $matches[] = new RuleMatch($at, \sprintf('The %s is not allowed under %s rules.', $item->strike->name, mb_strtolower($rules->name)));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

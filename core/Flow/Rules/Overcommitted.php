@@ -9,10 +9,10 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class Overcommitted implements Rule
 {
@@ -36,39 +36,39 @@ final readonly class Overcommitted implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('2 2 2');
+        return new RuleExample('2 2 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('2 3 2');
+        return new RuleExample('2 3 2');
     }
 
     /** A load this far from even is a drive; share of the weight. */
     private const DRIVE = 0.1;
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        $sway = $passage->sway();
+        $matches = [];
+        $sway = $context->sway();
         if (null !== $sway->leastAt && $sway->overcommitted()) {
-            $item = $passage->items[$sway->leastAt];
-            $sightings[] = new Sighting($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))));
+            $item = $context->items[$sway->leastAt];
+            $matches[] = new RuleMatch($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))));
         }
-        $runs = $passage->runs(
+        $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat || $item instanceof FreeStrikes || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): string => self::drive($passage->timing->moments[$at]->load, $at, $item),
+            static fn (int $at, StrikeItem $item): string => self::drive($context->timing->moments[$at]->load, $at, $item),
         );
         foreach ($runs as $run) {
-            $way = self::drive($passage->timing->moments[$run[0]]->load, $run[0], $passage->strikes[$run[0]]);
-            if (('front' === $way || 'back' === $way) && \count($run) >= $passage->circumstances->rules->thresholds->drives) {
-                $sightings[] = new Sighting($run[\count($run) - 1], \sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', \count($run), $way));
+            $way = self::drive($context->timing->moments[$run[0]]->load, $run[0], $context->strikes[$run[0]]);
+            if (('front' === $way || 'back' === $way) && \count($run) >= $context->circumstances->rules->thresholds->drives) {
+                $matches[] = new RuleMatch($run[\count($run) - 1], \sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', \count($run), $way));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 
     /** @return string front, back, or a word of its own so that a strike that drives nowhere ends the run */

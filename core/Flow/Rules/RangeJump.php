@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class RangeJump implements Rule
 {
@@ -32,27 +32,27 @@ final readonly class RangeJump implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 31');
+        return new RuleExample('1 31');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 step-in 31');
+        return new RuleExample('1 step-in 31');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        foreach ($passage->timing->links as $link) {
-            $item = $passage->items[$link->to];
-            if ($item instanceof StrikeItem && $link->bands >= $passage->circumstances->rules->thresholds->rangeJump) {
-                $nearer = $item->strike->ranges($item->target)[0] < $passage->timing->moments[$link->from()]->range;
-                $sightings[] = new Sighting($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? 'a step in' : 'a step back or a push'));
+        $matches = [];
+        foreach ($context->timing->links as $link) {
+            $item = $context->items[$link->to];
+            if ($item instanceof StrikeItem && $link->bands >= $context->circumstances->rules->thresholds->rangeJump) {
+                $nearer = $item->strike->ranges($item->target)[0] < $context->timing->moments[$link->from()]->range;
+                $matches[] = new RuleMatch($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? 'a step in' : 'a step back or a push'));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

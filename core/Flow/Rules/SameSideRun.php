@@ -8,10 +8,10 @@ use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class SameSideRun implements Rule
 {
@@ -35,30 +35,30 @@ final readonly class SameSideRun implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('3b 3 5');
+        return new RuleExample('3b 3 5');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('3b 2 5');
+        return new RuleExample('3b 2 5');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        $runs = $passage->runs(
+        $matches = [];
+        $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $passage->inStance->side($at)?->value,
+            static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $context->inStance->side($at)?->value,
         );
         foreach ($runs as $run) {
-            if (\count($run) >= $passage->circumstances->rules->thresholds->sameSide) {
-                $role = $passage->strikes[$run[0]]->strike->role->value;
-                $sightings[] = new Sighting($run[0], \sprintf('%d strikes in a row come from the %s side.', \count($run), $role));
+            if (\count($run) >= $context->circumstances->rules->thresholds->sameSide) {
+                $role = $context->strikes[$run[0]]->strike->role->value;
+                $matches[] = new RuleMatch($run[0], \sprintf('%d strikes in a row come from the %s side.', \count($run), $role));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

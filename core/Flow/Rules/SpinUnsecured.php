@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class SpinUnsecured implements Rule
 {
@@ -31,25 +31,25 @@ final readonly class SpinUnsecured implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 38');
+        return new RuleExample('1 2 38');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 post 38');
+        return new RuleExample('1 2 post 38');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        foreach ($passage->delivered as $at => $item) {
-            if ($item->strike->spins() && !\in_array($passage->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)) {
-                $sightings[] = new Sighting($at, \sprintf('The %s turns the back with nothing holding the opponent. Post, push or clinch directly before it, and mind the space around.', $item->strike->name));
+        $matches = [];
+        foreach ($context->delivered as $at => $item) {
+            if ($item->strike->spins() && !\in_array($context->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)) {
+                $matches[] = new RuleMatch($at, \sprintf('The %s turns the back with nothing holding the opponent. Post, push or clinch directly before it, and mind the space around.', $item->strike->name));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

@@ -7,10 +7,10 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Technique\Feet;
 
 final readonly class SquareStance implements Rule
@@ -35,27 +35,27 @@ final readonly class SquareStance implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 step-across 2');
+        return new RuleExample('1 step-across 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 step-out 2');
+        return new RuleExample('1 step-out 2');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        foreach (array_keys($passage->strikes) as $at) {
-            $before = $passage->sinceBeat($at, static fn (Item $item): bool => $item instanceof StrikeItem || ($item instanceof MoveItem && Feet::Stay !== $item->move->feet));
-            $item = null === $before ? null : $passage->items[$before];
+        $matches = [];
+        foreach (array_keys($context->strikes) as $at) {
+            $before = $context->sinceBeat($at, static fn (Item $item): bool => $item instanceof StrikeItem || ($item instanceof MoveItem && Feet::Stay !== $item->move->feet));
+            $item = null === $before ? null : $context->items[$before];
             if ($item instanceof MoveItem && Feet::Cross === $item->move->feet) {
-                $sightings[] = new Sighting($at, \sprintf('The %s is thrown from feet that the %s left crossed. Close the stance first.', $passage->strikes[$at]->strike->name, $item->move->words()));
+                $matches[] = new RuleMatch($at, \sprintf('The %s is thrown from feet that the %s left crossed. Close the stance first.', $context->strikes[$at]->strike->name, $item->move->words()));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

@@ -7,10 +7,10 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class StaticHead implements Rule
 {
@@ -34,29 +34,29 @@ final readonly class StaticHead implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 3 4 3 2');
+        return new RuleExample('1 2 3 4 3 2');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 3 roll-rear 4 3 2');
+        return new RuleExample('1 2 3 roll-rear 4 3 2');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        $runs = $passage->runs(
+        $matches = [];
+        $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && $item->move->movesHead()),
             static fn (): string => 'strike',
         );
         foreach ($runs as $run) {
-            if (\count($run) >= $passage->circumstances->rules->thresholds->staticHead) {
-                $sightings[] = new Sighting($run[0], \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)));
+            if (\count($run) >= $context->circumstances->rules->thresholds->staticHead) {
+                $matches[] = new RuleMatch($run[0], \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

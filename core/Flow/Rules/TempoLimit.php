@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class TempoLimit implements Rule
 {
@@ -31,28 +31,28 @@ final readonly class TempoLimit implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 2 2', tempo: 0.8);
+        return new RuleExample('1 2 2 2', tempo: 0.8);
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 3 2', tempo: 0.8);
+        return new RuleExample('1 2 3 2', tempo: 0.8);
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $length = $passage->timing->length();
-        $asked = $length - $passage->timing->waiting();
-        $strikes = \count($passage->delivered);
-        if ($passage->circumstances->tempo >= 1.0 || $strikes < 3 || $asked <= 0.0) {
+        $length = $context->timing->length();
+        $asked = $length - $context->timing->waiting();
+        $strikes = \count($context->delivered);
+        if ($context->circumstances->tempo >= 1.0 || $strikes < 3 || $asked <= 0.0) {
             return [];
         }
         $loss = 1.0 - $asked / $length;
 
-        return $loss > $passage->circumstances->rules->thresholds->tempoLoss
-            ? [new Sighting(null, \sprintf('This tempo asks for %.1f strikes a second; weight and hips allow %.1f.', 1000 * $strikes / $asked, 1000 * $strikes / $length))]
+        return $loss > $context->circumstances->rules->thresholds->tempoLoss
+            ? [new RuleMatch(null, \sprintf('This tempo asks for %.1f strikes a second; weight and hips allow %.1f.', 1000 * $strikes / $asked, 1000 * $strikes / $length))]
             : [];
     }
 }

@@ -8,10 +8,10 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class UnannouncedKick implements Rule
 {
@@ -35,27 +35,27 @@ final readonly class UnannouncedKick implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('14l');
+        return new RuleExample('14l');
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 14l');
+        return new RuleExample('1 14l');
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $sightings = [];
-        foreach ($passage->delivered as $at => $item) {
-            if (!$item->isLegStrike() || 'push kick' === $item->strike->family || null !== $passage->sinceBeat($at, self::announces(...))) {
+        $matches = [];
+        foreach ($context->delivered as $at => $item) {
+            if (!$item->isLegStrike() || 'push kick' === $item->strike->family || null !== $context->sinceBeat($at, self::announces(...))) {
                 continue;
             }
-            $sightings[] = new Sighting($at, \sprintf('The %s comes with nothing before it. Show a hand, a push or a post first.', $item->strike->name));
+            $matches[] = new RuleMatch($at, \sprintf('The %s comes with nothing before it. Show a hand, a push or a post first.', $item->strike->name));
         }
 
-        return $sightings;
+        return $matches;
     }
 
     private static function announces(Item $item): bool

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rules;
 
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Sighting;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Target;
 
@@ -34,29 +34,29 @@ final readonly class YouthLimits implements Rule
         return false;
     }
 
-    public function shows(): Example
+    public function shows(): RuleExample
     {
-        return new Example('1 2 14h', group: Group::Youth);
+        return new RuleExample('1 2 14h', group: Group::Youth);
     }
 
-    public function doesNotShow(): Example
+    public function doesNotShow(): RuleExample
     {
-        return new Example('1 2 14l', group: Group::Youth);
+        return new RuleExample('1 2 14l', group: Group::Youth);
     }
 
-    public function sightings(Passage $passage): array
+    public function matches(RuleContext $context): array
     {
-        $group = $passage->circumstances->group;
+        $group = $context->circumstances->group;
         if (Group::Open === $group) {
             return [];
         }
-        $sightings = [];
-        foreach ($passage->delivered as $at => $item) {
+        $matches = [];
+        foreach ($context->delivered as $at => $item) {
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
-                $sightings[] = new Sighting($at, \sprintf('The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $passage->inStance->side($at)->value ?? '', $group->value));
+                $matches[] = new RuleMatch($at, \sprintf('The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $context->inStance->side($at)->value ?? '', $group->value));
             }
         }
 
-        return $sightings;
+        return $matches;
     }
 }

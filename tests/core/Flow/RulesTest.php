@@ -7,14 +7,14 @@ namespace Periplus\Tests\Core\Flow;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Example;
-use Periplus\Core\Flow\Finding;
-use Periplus\Core\Flow\Group;
-use Periplus\Core\Flow\Passage;
-use Periplus\Core\Flow\Rule;
-use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\Finding;
+use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
@@ -33,7 +33,7 @@ final class RulesTest extends TestCase
     /** @return iterable<string, array{Rule}> */
     public static function rules(): iterable
     {
-        foreach (Rulebook::all() as $rule) {
+        foreach (RuleRegistry::all() as $rule) {
             yield $rule->id() => [$rule];
         }
     }
@@ -92,9 +92,9 @@ final class RulesTest extends TestCase
     #[TestWith(['range-jump', '31 push 14h', []])]
     public function testWhereItHolds(string $id, string $chain, array $places): void
     {
-        foreach (Rulebook::all() as $rule) {
+        foreach (RuleRegistry::all() as $rule) {
             if ($rule->id() === $id) {
-                self::assertSame($places, array_column(self::sightings($rule, new Example($chain), 'all-limbs'), 'at'));
+                self::assertSame($places, array_column(self::sightings($rule, new RuleExample($chain), 'all-limbs'), 'at'));
 
                 return;
             }
@@ -115,11 +115,11 @@ final class RulesTest extends TestCase
 
     public function testAFindingAtMustBreaksAChainThatFlows(): void
     {
-        $report = Check::builtIn()->run(Chains::inStance('1 15h exit'), new Circumstances(HouseRules::named('kickboxing'), group: Group::Youth));
+        $result = Check::builtIn()->run(Chains::inStance('1 15h exit'), new Circumstances(HouseRules::named('kickboxing'), group: Group::Youth));
 
-        self::assertSame(Verdict::Flows, $report->linkVerdict);
-        self::assertSame(Verdict::Breaks, $report->verdict);
-        self::assertSame('youth-limits', $report->findings[0]->id, 'What must be mended stands first.');
+        self::assertSame(Verdict::Flows, $result->linkVerdict);
+        self::assertSame(Verdict::Breaks, $result->verdict);
+        self::assertSame('youth-limits', $result->findings[0]->id, 'What must be mended stands first.');
     }
 
     public function testWhatIsFoundLiesInTheChainAndDoesNotDependOnTheStance(): void
@@ -127,13 +127,13 @@ final class RulesTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach (HouseRules::builtIn() as $rules) {
-                $report = Check::builtIn()->run($inStance, new Circumstances($rules));
-                foreach ($report->findings as $finding) {
+                $result = Check::builtIn()->run($inStance, new Circumstances($rules));
+                foreach ($result->findings as $finding) {
                     self::assertTrue(null === $finding->at || isset($inStance->chain->items[$finding->at]));
                     self::assertNotSame(Severity::Off, $finding->severity);
                 }
-                self::assertGreaterThanOrEqual($report->linkVerdict->rank(), $report->verdict->rank());
-                self::assertEquals($report->findings, Check::builtIn()->run($inStance->mirror(), new Circumstances($rules))->findings);
+                self::assertGreaterThanOrEqual($result->linkVerdict->rank(), $result->verdict->rank());
+                self::assertEquals($result->findings, Check::builtIn()->run($inStance->mirror(), new Circumstances($rules))->findings);
             }
         });
     }
@@ -144,13 +144,13 @@ final class RulesTest extends TestCase
         return array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances(HouseRules::named($rules)))->findings, null, 'id');
     }
 
-    /** @return list<\Periplus\Core\Flow\Sighting> */
-    private static function sightings(Rule $rule, Example $example, string $rules): array
+    /** @return list<\Periplus\Core\Flow\Rule\RuleMatch> */
+    private static function matches(Rule $rule, RuleExample $example, string $rules): array
     {
         $inStance = Chains::inStance($example->chain);
         $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
         $timing = (new FlowModel(Catalogue::builtIn()->body))->timing($inStance->chain, $circumstances->rules, $circumstances->tempo);
 
-        return $rule->sightings(new Passage($inStance, $timing, $circumstances));
+        return $rule->matches(new RuleContext($inStance, $timing, $circumstances));
     }
 }

@@ -7,10 +7,10 @@ namespace Periplus\Tests\Core\HouseRules;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Finding;
-use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\Finding;
+use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Ending;
 use Periplus\Core\HouseRules\HardStrikes;
@@ -34,9 +34,9 @@ final class HouseRulesTest extends TestCase
     {
         $silent = self::house(Severity::Off);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($silent): void {
-            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($silent));
-            self::assertSame([], array_filter($report->findings, static fn (Finding $finding): bool => Severity::Credit !== $finding->severity));
-            self::assertSame($report->linkVerdict, $report->verdict);
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($silent));
+            self::assertSame([], array_filter($result->findings, static fn (Finding $finding): bool => Severity::Credit !== $finding->severity));
+            self::assertSame($result->linkVerdict, $result->verdict);
         });
     }
 
@@ -133,7 +133,7 @@ final class HouseRulesTest extends TestCase
     private static function house(Severity $severity, ?Thresholds $thresholds = null): HouseRules
     {
         $severities = [];
-        foreach (Rulebook::all() as $rule) {
+        foreach (RuleRegistry::all() as $rule) {
             $severities[$rule->id()] = $severity;
         }
 

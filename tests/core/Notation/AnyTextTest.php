@@ -9,7 +9,7 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\CheckOptions;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;

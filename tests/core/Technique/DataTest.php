@@ -7,7 +7,7 @@ namespace Periplus\Tests\Core\Technique;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
-use Periplus\Core\Flow\Rulebook;
+use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Catalogue;
@@ -101,7 +101,7 @@ final class DataTest extends TestCase
     public function testHouseRulesWeighEveryRuleAndNoOther(): void
     {
         $ids = [];
-        foreach (Rulebook::all() as $rule) {
+        foreach (RuleRegistry::all() as $rule) {
             if (!$rule->isCredit()) {
                 $ids[] = $rule->id();
             }

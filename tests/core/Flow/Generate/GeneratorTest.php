@@ -6,14 +6,14 @@ namespace Periplus\Tests\Core\Flow\Generate;
 
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
-use Periplus\Core\Flow\Finding;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Generate\Generator;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Generate\Wishes;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
@@ -32,8 +32,8 @@ final class GeneratorTest extends TestCase
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
                 $wishes = new Wishes($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
-                foreach (Generator::builtIn()->harvest($wishes)->reports as $report) {
-                    self::assertFits($report, $wishes);
+                foreach (Generator::builtIn()->harvest($wishes)->reports as $result) {
+                    self::assertFits($result, $wishes);
                     ++$made;
                 }
             }
@@ -54,7 +54,7 @@ final class GeneratorTest extends TestCase
     {
         $wishes = new Wishes(new Circumstances(HouseRules::named('boxing')));
         $known = self::keys($wishes);
-        $again = array_map(static fn (Report $report): string => Fingerprint::of($report->inStance->chain)->plain, Generator::builtIn()->harvest($wishes, $known)->reports);
+        $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($wishes, $known)->reports);
 
         self::assertNotSame([], $again);
         self::assertSame([], array_intersect($known, $again));
@@ -92,23 +92,23 @@ final class GeneratorTest extends TestCase
         new Wishes(new Circumstances(HouseRules::named('boxing')), $length, count: $count);
     }
 
-    private static function assertFits(Report $made, Wishes $wishes): void
+    private static function assertFits(CheckResult $made, Wishes $wishes): void
     {
-        $report = Check::builtIn()->run($made->inStance, $wishes->circumstances);
-        $strikes = $report->inStance->chain->strikes();
-        self::assertSame('flows', $report->verdict->value);
+        $result = Check::builtIn()->run($made->inStance, $wishes->circumstances);
+        $strikes = $result->inStance->chain->strikes();
+        self::assertSame('flows', $result->verdict->value);
         self::assertCount($wishes->length, $strikes);
         $heavy = Severity::Hint === $wishes->clean ? [Severity::Hint, Severity::Should, Severity::Must] : [Severity::Should, Severity::Must];
-        self::assertSame([], array_filter($report->findings, static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true)));
+        self::assertSame([], array_filter($result->findings, static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true)));
         self::assertEqualsCanonicalizing($wishes->weapons, array_values(array_unique(array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes), \SORT_REGULAR)));
-        self::assertTrue(null === $wishes->theme || $wishes->theme->holds($report->inStance->chain));
-        self::assertTrue(null === $wishes->level || Scale::builtIn()->of($report)->level === $wishes->level);
-        self::assertTrue($wishes->switches || $report->inStance->end === $report->inStance->stance);
+        self::assertTrue(null === $wishes->theme || $wishes->theme->holds($result->inStance->chain));
+        self::assertTrue(null === $wishes->level || Scale::builtIn()->of($result)->level === $wishes->level);
+        self::assertTrue($wishes->switches || $result->inStance->end === $result->inStance->stance);
     }
 
     /** @return list<string> */
     private static function keys(Wishes $wishes): array
     {
-        return array_map(static fn (Report $report): string => Fingerprint::of($report->inStance->chain)->plain, Generator::builtIn()->harvest($wishes)->reports);
+        return array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($wishes)->reports);
     }
 }

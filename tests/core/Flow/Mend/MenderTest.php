@@ -9,15 +9,15 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
-use Periplus\Core\Flow\Check;
-use Periplus\Core\Flow\Circumstances;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Mend\Edit;
 use Periplus\Core\Flow\Mend\EditKind;
 use Periplus\Core\Flow\Mend\Edits;
 use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\Mender;
 use Periplus\Core\Flow\Mend\Mends;
-use Periplus\Core\Flow\Report;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
@@ -59,24 +59,24 @@ final class MenderTest extends TestCase
 
     public function testAFindingIsMendedByOneEdit(): void
     {
-        $report = self::report('1 14l', 'kickboxing');
-        $mends = Mender::builtIn()->mends($report, new Circumstances(HouseRules::named('kickboxing')));
+        $result = self::report('1 14l', 'kickboxing');
+        $mends = Mender::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
         $byId = [];
-        foreach ($report->findings as $place => $finding) {
+        foreach ($result->findings as $place => $finding) {
             $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
         }
 
         self::assertContains('1 step-out 14l', $byId['kick-on-line']);
         self::assertSame('1 14l exit', $byId['no-exit'][0]);
-        self::assertSame([], array_filter($report->findings, static fn ($finding, $place): bool => Severity::Credit === $finding->severity && isset($mends->ofFindings[$place]), \ARRAY_FILTER_USE_BOTH));
+        self::assertSame([], array_filter($result->findings, static fn ($finding, $place): bool => Severity::Credit === $finding->severity && isset($mends->ofFindings[$place]), \ARRAY_FILTER_USE_BOTH));
     }
 
     /** Two kicks from the line: the mend of each stands before its own kick. */
     public function testAMendStandsWithTheFindingThatItMends(): void
     {
-        $report = self::report('1 14l 2 13 exit', 'kickboxing');
-        $mends = Mender::builtIn()->mends($report, new Circumstances(HouseRules::named('kickboxing')));
-        foreach ($report->findings as $place => $finding) {
+        $result = self::report('1 14l 2 13 exit', 'kickboxing');
+        $mends = Mender::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
+        foreach ($result->findings as $place => $finding) {
             if ('kick-on-line' === $finding->id) {
                 self::assertNotSame([], $mends->ofFindings[$place]);
                 foreach ($mends->ofFindings[$place] as $mend) {
@@ -92,14 +92,14 @@ final class MenderTest extends TestCase
         $circumstances = new Circumstances(HouseRules::named('kickboxing'));
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances): void {
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
-            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
-            $count = static fn (Report $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
-            foreach (Mender::builtIn()->mends($report, $circumstances)->ofFindings as $place => $mends) {
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
+            $count = static fn (CheckResult $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
+            foreach (Mender::builtIn()->mends($result, $circumstances)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
                     $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $circumstances);
-                    $id = $report->findings[$place]->id;
-                    self::assertLessThan($count($report, $id), $count($after, $id));
-                    self::assertLessThanOrEqual($report->verdict->rank(), $after->verdict->rank());
+                    $id = $result->findings[$place]->id;
+                    self::assertLessThan($count($result, $id), $count($after, $id));
+                    self::assertLessThanOrEqual($result->verdict->rank(), $after->verdict->rank());
                 }
             }
         });
@@ -112,9 +112,9 @@ final class MenderTest extends TestCase
         $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4']);
         $found = 0;
         foreach ($chains as $chain) {
-            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
-            $expected = self::plainly($report, $circumstances);
-            self::assertSame($expected, array_map(self::text(...), Mender::builtIn()->mends($report, $circumstances)->ofVerdict));
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
+            $expected = self::plainly($result, $circumstances);
+            self::assertSame($expected, array_map(self::text(...), Mender::builtIn()->mends($result, $circumstances)->ofVerdict));
             $found += \count($expected);
         }
         self::assertGreaterThan(100, $found);
@@ -129,8 +129,8 @@ final class MenderTest extends TestCase
             self::assertInstanceOf(Chain::class, $chain);
             self::assertIsInt($from);
             $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
-            $report = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
-            self::assertSame(self::plainly($report, $circumstances), array_map(self::text(...), Mender::builtIn()->mends($report, $circumstances)->ofVerdict));
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
+            self::assertSame(self::plainly($result, $circumstances), array_map(self::text(...), Mender::builtIn()->mends($result, $circumstances)->ofVerdict));
         });
     }
 
@@ -154,17 +154,17 @@ final class MenderTest extends TestCase
     }
 
     /** @return list<string> the mended chains, best first */
-    private static function plainly(Report $report, Circumstances $circumstances): array
+    private static function plainly(CheckResult $result, Circumstances $circumstances): array
     {
-        $before = $report->verdict->rank();
+        $before = $result->verdict->rank();
         if (0 === $before) {
             return [];
         }
-        $edits = (new Edits(Catalogue::builtIn()))->of($report->inStance->chain);
+        $edits = (new Edits(Catalogue::builtIn()))->of($result->inStance->chain);
         $alone = [];
         $mends = [];
         foreach ($edits as $index => $edit) {
-            $mend = self::made($report, [$edit], $circumstances);
+            $mend = self::made($result, [$edit], $circumstances);
             self::assertNotNull($mend);
             $alone[$index] = $mend->verdict()->rank();
             if ($mend->verdict()->rank() < $before) {
@@ -176,28 +176,28 @@ final class MenderTest extends TestCase
                 if (!$first->mayPrecede($second)) {
                     continue;
                 }
-                $mend = self::made($report, [$first, $second], $circumstances);
+                $mend = self::made($result, [$first, $second], $circumstances);
                 if (null !== $mend && $mend->verdict()->rank() < min($before, $alone[$index], $alone[$other])) {
                     $mends[] = $mend;
                 }
             }
         }
         $seenFrom = (new FlowModel(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
-        $places = Mender::places($report);
+        $places = Mender::places($result);
         usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
 
         return array_values(array_unique(array_map(self::text(...), $mends)));
     }
 
     /** @param list<Edit> $edits */
-    private static function made(Report $report, array $edits, Circumstances $circumstances): ?Mend
+    private static function made(CheckResult $result, array $edits, Circumstances $circumstances): ?Mend
     {
-        $items = Edit::apply($report->inStance->chain->items, $edits);
+        $items = Edit::apply($result->inStance->chain->items, $edits);
         if (!Edits::isValid($items)) {
             return null;
         }
 
-        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new ChainInStance(Chain::of($items), $report->inStance->stance), $circumstances));
+        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new ChainInStance(Chain::of($items), $result->inStance->stance), $circumstances));
     }
 
     /**
@@ -219,7 +219,7 @@ final class MenderTest extends TestCase
         return Mender::builtIn()->mends(self::report($chain, $rules), new Circumstances(HouseRules::named($rules)));
     }
 
-    private static function report(string $chain, string $rules): Report
+    private static function report(string $chain, string $rules): CheckResult
     {
         return Check::builtIn()->run(Chains::inStance($chain), new Circumstances(HouseRules::named($rules)));
     }

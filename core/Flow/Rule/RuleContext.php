@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Rule;
 
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Beat;
@@ -12,12 +12,13 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Limb;
 
 /** What a rule looks at: the chain, its account and for whom it is checked. */
-final class Passage
+final class RuleContext
 {
     /** @var list<Item> */
     public readonly array $items;

@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Check;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
@@ -29,13 +33,13 @@ final readonly class Check
         /** @var self|null $check */
         static $check = null;
 
-        return $check ??= new self(Catalogue::builtIn(), Rulebook::all());
+        return $check ??= new self(Catalogue::builtIn(), RuleRegistry::all());
     }
 
-    public function run(ChainInStance $inStance, Circumstances $circumstances): Report
+    public function run(ChainInStance $inStance, Circumstances $circumstances): CheckResult
     {
         $timing = $this->timing($inStance, $circumstances);
-        $passage = new Passage($inStance, $timing, $circumstances);
+        $context = new RuleContext($inStance, $timing, $circumstances);
         $findings = [];
         $must = false;
         foreach ($this->rules as $rule) {
@@ -43,15 +47,15 @@ final readonly class Check
             if (Severity::Off === $severity) {
                 continue;
             }
-            foreach ($rule->sightings($passage) as $sighting) {
-                $findings[] = new Finding($rule->id(), $severity, $sighting->at, $sighting->message);
+            foreach ($rule->matches($context) as $match) {
+                $findings[] = new Finding($rule->id(), $severity, $match->at, $match->message);
                 $must = $must || Severity::Must === $severity;
             }
         }
         usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
         $linkVerdict = $timing->verdict();
 
-        return new Report($inStance, $timing, $passage->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+        return new CheckResult($inStance, $timing, $context->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
     }
 
     public function timing(ChainInStance $inStance, Circumstances $circumstances): ChainTiming

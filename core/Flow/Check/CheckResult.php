@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Check;
 
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\ChainInStance;
@@ -11,7 +11,7 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
 
 /** What the check says about one chain. */
-final readonly class Report
+final readonly class CheckResult
 {
     /**
      * @param list<Finding> $findings those that must, then should, then hints, then credits; in the order of the chain within each

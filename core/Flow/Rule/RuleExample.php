@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Rule;
 
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\Schools;
 
 /** A chain in parity numbering that shows a rule or its absence, in the schools of the house unless it names its own; run by the tests. */
-final readonly class Example
+final readonly class RuleExample
 {
     public function __construct(
         public string $chain,

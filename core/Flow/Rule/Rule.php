@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Rule;
 
 /** One thing beside the links that a head coach looks for. */
 interface Rule
@@ -20,11 +20,11 @@ interface Rule
     public function isCredit(): bool;
 
     /** A chain in which it holds. */
-    public function shows(): Example;
+    public function shows(): RuleExample;
 
     /** A chain, as near as can be, in which it does not hold. */
-    public function doesNotShow(): Example;
+    public function doesNotShow(): RuleExample;
 
-    /** @return list<Sighting> */
-    public function sightings(Passage $passage): array;
+    /** @return list<RuleMatch> */
+    public function matches(RuleContext $context): array;
 }

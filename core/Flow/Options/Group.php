@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Options;
 
 /** Who trains. */
 enum Group: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Options;
 
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\HouseRules\HouseRules;

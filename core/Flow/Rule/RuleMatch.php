@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Rule;
 
 /** Where a rule holds, in one plain sentence; how much it weighs is the house's affair. */
-final readonly class Sighting
+final readonly class RuleMatch
 {
     /** @param int|null $at place of the item, or null for the whole chain */
     public function __construct(public ?int $at, public string $message)
