@@ -6,14 +6,14 @@ namespace Periplus\App\Bench;
 
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class CheckController
 {
-    public function __construct(private CheckDocument $documents, private GymRules $rules, private GymNumberings $numberings)
+    public function __construct(private CheckSerializer $serializer, private GymRules $rules, private GymNumberings $numberings)
     {
     }
 
@@ -21,6 +21,6 @@ final readonly class CheckController
     #[Route('/api/check', methods: 'POST')]
     public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
     {
-        return new JsonResponse($this->documents->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering), null === $request->readIn ? null : $this->numberings->named($request->readIn))));
+        return new JsonResponse($this->serializer->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering), null === $request->readIn ? null : $this->numberings->named($request->readIn))));
     }
 }

@@ -8,9 +8,9 @@ use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Library\Combinations;
-use Periplus\Core\Flow\Generate\HarvestDocument;
-use Periplus\Core\Flow\Mend\MendDocument;
-use Periplus\Core\Flow\Next\NextDocument;
+use Periplus\Core\Flow\Serializer\GenerationSerializer;
+use Periplus\Core\Flow\Serializer\MendSerializer;
+use Periplus\Core\Flow\Serializer\NextSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -23,13 +23,13 @@ final readonly class SuggestController
     }
 
     #[Route('/api/mends', methods: 'POST')]
-    public function mends(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, MendDocument $mends): JsonResponse
+    public function mends(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, MendSerializer $mends): JsonResponse
     {
         return new JsonResponse($mends->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering))));
     }
 
     #[Route('/api/next', methods: 'POST')]
-    public function next(#[MapRequestPayload(acceptFormat: 'json')] NextRequest $request, NextDocument $next): JsonResponse
+    public function next(#[MapRequestPayload(acceptFormat: 'json')] NextRequest $request, NextSerializer $next): JsonResponse
     {
         return new JsonResponse($next->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering)), $request->after));
     }
@@ -37,7 +37,7 @@ final readonly class SuggestController
     /** Chains that are in the library already are not made again. */
     #[Route('/api/generate', methods: 'POST')]
     #[HeavyWork]
-    public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, HarvestDocument $harvest): JsonResponse
+    public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, GenerationSerializer $harvest): JsonResponse
     {
         return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->combinations->fingerprints()));
     }

@@ -6,10 +6,10 @@ namespace Periplus\App\Console;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\Flow\CheckDocument;
-use Periplus\Core\Flow\Mend\MendDocument;
-use Periplus\Core\Flow\Next\NextDocument;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Serializer\MendSerializer;
+use Periplus\Core\Flow\Serializer\NextSerializer;
 use Periplus\Core\Notation\Reader;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -60,10 +60,10 @@ final class BenchCommand extends Command
         $rates = [
             'read' => self::rate(static fn (int $turn) => Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)),
             'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new ChainInStance(Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
-            'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckDocument::builtIn()->of(self::CHAINS[$turn], $options)),
+            'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckSerializer::builtIn()->of(self::CHAINS[$turn], $options)),
         ];
-        $rates['mends, of verdict and findings'] = self::rate(static fn (int $turn) => MendDocument::builtIn()->of(self::CHAINS[$turn], $options), few: true);
-        $rates['what comes next'] = self::rate(static fn (int $turn) => NextDocument::builtIn()->of(self::CHAINS[$turn], $options), few: true);
+        $rates['mends, of verdict and findings'] = self::rate(static fn (int $turn) => MendSerializer::builtIn()->of(self::CHAINS[$turn], $options), few: true);
+        $rates['what comes next'] = self::rate(static fn (int $turn) => NextSerializer::builtIn()->of(self::CHAINS[$turn], $options), few: true);
         $output->writeln('One core, chains of eight items, a second:');
         foreach ($rates as $what => $rate) {
             $output->writeln(\sprintf('  %-42s %6d', $what, $rate));

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
-use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
@@ -96,9 +96,9 @@ final class CheckCommand extends Command
     private function document(string $chain, InputInterface|string $input): array
     {
         try {
-            return CheckDocument::builtIn()->of($chain, \is_string($input) ? throw new \DomainException($input) : self::options($input));
+            return CheckSerializer::builtIn()->of($chain, \is_string($input) ? throw new \DomainException($input) : self::options($input));
         } catch (\DomainException|\OutOfBoundsException $mistake) {
-            return CheckDocument::builtIn()->refused(mb_strlen($chain), $mistake->getMessage());
+            return CheckSerializer::builtIn()->refused(mb_strlen($chain), $mistake->getMessage());
         }
     }
 

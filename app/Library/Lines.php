@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Gym\GymRules;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\CheckDocument;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -27,7 +27,7 @@ final class Lines
     /** @var array<string, string> what a set of house rules or a numbering is told by */
     private array $marks = [];
 
-    public function __construct(private readonly CheckDocument $documents, private readonly GymRules $rules, private readonly Reader $reader)
+    public function __construct(private readonly CheckSerializer $serializer, private readonly GymRules $rules, private readonly Reader $reader)
     {
     }
 
@@ -71,7 +71,7 @@ final class Lines
         if (false !== $known) {
             return $known;
         }
-        $drawn = $this->documents->line($content->notation, $content->stance, $rules, $numbering);
+        $drawn = $this->serializer->line($content->notation, $content->stance, $rules, $numbering);
         if (apcu_enabled()) {
             apcu_store($key, $drawn, self::KEPT);
         }

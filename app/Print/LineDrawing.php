@@ -51,7 +51,7 @@ final class LineDrawing
     }
 
     /**
-     * @param array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int} $line of {@see \Periplus\Core\Flow\CheckDocument::line}
+     * @param array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int} $line of {@see \Periplus\Core\Flow\Serializer\CheckSerializer::line}
      *
      * @return array{svg: string, width: float, height: float}
      */

@@ -7,8 +7,8 @@ namespace Periplus\App\Print;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\Row;
-use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
@@ -21,7 +21,7 @@ final readonly class Paper
     public const MOST = 60;
     private const MARGIN = 14.0;
 
-    public function __construct(private CheckDocument $documents, private Lines $lines)
+    public function __construct(private CheckSerializer $serializer, private Lines $lines)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class Paper
         $content = $row->content;
         $pdf = new Sheet('P', $content->name, self::MARGIN);
         $drawn = $this->lines->of($content, $numbering);
-        $document = $this->documents->of($content->notation, new CheckOptions(stance: $content->stance));
+        $document = $this->serializer->of($content->notation, new CheckOptions(stance: $content->stance));
         /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
         $stances = $document['stances'];
         /** @var array{changes: list<array{message: string}>} $mirror */

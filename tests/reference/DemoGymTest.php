@@ -6,8 +6,8 @@ namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -54,7 +54,7 @@ final class DemoGymTest extends TestCase
     #[DataProvider('combinations')]
     public function testWhatItsNoteSaysIsTrue(array $row): void
     {
-        $document = CheckDocument::builtIn()->of($row['chain'], new CheckOptions(stance: Stance::from($row['stance'] ?? 'orthodox'), rules: $row['rules']));
+        $document = CheckSerializer::builtIn()->of($row['chain'], new CheckOptions(stance: Stance::from($row['stance'] ?? 'orthodox'), rules: $row['rules']));
         $note = $row['note'] ?? '';
 
         if (1 === preg_match('/on purpose|reloads|the wrong|loads the other side|Check the weight/i', $note)) {
@@ -76,7 +76,7 @@ final class DemoGymTest extends TestCase
     {
         $apart = [0, 0, 0];
         foreach (self::rows() as $row) {
-            $document = CheckDocument::builtIn()->of($row['chain'], new CheckOptions(rules: $row['rules']));
+            $document = CheckSerializer::builtIn()->of($row['chain'], new CheckOptions(rules: $row['rules']));
             self::assertIsArray($document['level']);
             self::assertIsInt($document['level']['level']);
             ++$apart[abs($document['level']['level'] - $row['level'])];

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Reference;
 
-use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +34,7 @@ final class LabelledChainsTest extends TestCase
     #[DataProvider('rows')]
     public function testTheCheckSaysWhatACoachWouldSay(string $chain, string $rules, array $verdicts, array $findings): void
     {
-        $document = CheckDocument::builtIn()->of($chain, new CheckOptions(rules: $rules));
+        $document = CheckSerializer::builtIn()->of($chain, new CheckOptions(rules: $rules));
 
         self::assertSame([], $document['problems']);
         self::assertContains($document['linkVerdict'], $verdicts);

@@ -8,8 +8,8 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
-use Periplus\Core\Flow\CheckDocument;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -52,7 +52,7 @@ final class AnyTextTest extends TestCase
             self::assertGreaterThanOrEqual(0, $remark->at);
             self::assertLessThanOrEqual($length, $remark->at + $remark->length, $text);
         }
-        self::assertNotFalse(json_encode(CheckDocument::builtIn()->of($text, new CheckOptions(stance: $stance, numbering: $numbering->id)), \JSON_INVALID_UTF8_SUBSTITUTE));
+        self::assertNotFalse(json_encode(CheckSerializer::builtIn()->of($text, new CheckOptions(stance: $stance, numbering: $numbering->id)), \JSON_INVALID_UTF8_SUBSTITUTE));
         if (null === $reading->chain) {
             return;
         }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\FreeStrikes;
@@ -17,7 +17,7 @@ use Periplus\Core\Technique\Stance;
  *
  * @implements ItemVisitor<array<string, mixed>>
  */
-final readonly class ItemDocument implements ItemVisitor
+final readonly class ItemSerializer implements ItemVisitor
 {
     public function __construct(private Writer $writer, private Stance $running)
     {

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\Next;
+namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Next\Continuation;
+use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -14,7 +16,7 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
 /** From a text to what could follow as one JSON-ready array; docs/formats/suggest.md describes every key. */
-final readonly class NextDocument
+final readonly class NextSerializer
 {
     public function __construct(private Reader $reader, private Next $next)
     {

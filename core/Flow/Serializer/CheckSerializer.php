@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow;
+namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Balance\SwayPoint;
@@ -39,7 +39,7 @@ use Periplus\Core\Technique\Stance;
  *
  * @phpstan-type Document array<string, mixed>
  */
-final readonly class CheckDocument
+final readonly class CheckSerializer
 {
     private Carrier $carrier;
     private MirrorChanges $mirrorChanges;
@@ -188,7 +188,7 @@ final readonly class CheckDocument
                 'load' => round($moment->load, 3),
                 'turn' => round($moment->turn, 3),
                 'range' => $moment->range,
-                ...$item->accept(new ItemDocument($writer, $stance)),
+                ...$item->accept(new ItemSerializer($writer, $stance)),
             ];
         }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\Mend;
+namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
@@ -10,13 +10,18 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Mend\Edit;
+use Periplus\Core\Flow\Mend\EditKind;
+use Periplus\Core\Flow\Mend\Mend;
+use Periplus\Core\Flow\Mend\Mender;
+use Periplus\Core\Flow\Mend\Mends;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 
 /** From a text to its mends as one JSON-ready array; docs/formats/suggest.md describes every key. */
-final readonly class MendDocument
+final readonly class MendSerializer
 {
     /** How many are shown of each. */
     private const MOST = 6;

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\Generate;
+namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Generate\Generator;
+use Periplus\Core\Flow\Generate\Wishes;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
@@ -13,7 +15,7 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
 /** From wishes to chains as one JSON-ready array; docs/formats/suggest.md describes every key. */
-final readonly class HarvestDocument
+final readonly class GenerationSerializer
 {
     public function __construct(private Generator $generator)
     {
