@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
+use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Theme;
-use Periplus\Core\Flow\Generate\Wishes;
 use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
@@ -18,7 +18,7 @@ final readonly class GenerateRequest
 {
     /** @param list<string> $weapons */
     public function __construct(
-        #[Assert\Range(min: Wishes::SHORTEST, max: Wishes::LONGEST, notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.')]
+        #[Assert\Range(min: GenerationCriteria::SHORTEST, max: GenerationCriteria::LONGEST, notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.')]
         public int $length = 4,
         #[Assert\Count(min: 1, max: 4, minMessage: 'Choose at least one weapon.')]
         #[Assert\All([new Assert\NotNull(message: 'A weapon is hand, elbow, leg or knee.'), new Assert\Choice(choices: ['hand', 'elbow', 'leg', 'knee'], message: 'A weapon is hand, elbow, leg or knee.')])]
@@ -35,7 +35,7 @@ final readonly class GenerateRequest
         public float $tempo = 1.0,
         #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'A seed is {{ min }} to {{ max }}.')]
         public int $seed = 1,
-        #[Assert\Range(min: 1, max: Wishes::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
+        #[Assert\Range(min: 1, max: GenerationCriteria::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
         public int $count = 8,
         public Stance $stance = Stance::Orthodox,
         public string $numbering = 'parity',
@@ -43,10 +43,10 @@ final readonly class GenerateRequest
     }
 
     /** @param HouseRules $rules the gym's set that the request names */
-    public function wishes(HouseRules $rules): Wishes
+    public function criteria(HouseRules $rules): GenerationCriteria
     {
         $weapons = array_map(Limb::from(...), array_values(array_unique($this->weapons)));
 
-        return new Wishes(new Circumstances($rules, $this->tempo), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level, $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
+        return new GenerationCriteria(new Circumstances($rules, $this->tempo), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level, $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
     }
 }

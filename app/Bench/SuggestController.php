@@ -37,8 +37,8 @@ final readonly class SuggestController
     /** Chains that are in the library already are not made again. */
     #[Route('/api/generate', methods: 'POST')]
     #[HeavyWork]
-    public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, GenerationSerializer $harvest): JsonResponse
+    public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, GenerationSerializer $generation): JsonResponse
     {
-        return new JsonResponse($harvest->of($request->wishes($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->combinations->fingerprints()));
+        return new JsonResponse($generation->of($request->criteria($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->combinations->fingerprints()));
     }
 }

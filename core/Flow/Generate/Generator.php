@@ -24,12 +24,12 @@ use Random\Randomizer;
 
 /**
  * Makes chains that pass the check. It lays strike after strike that flows from the one before, by chance but from a
- * seed, so that the same wishes give the same chains; what does not pass in the end is thrown away. How many tries it
+ * seed, so that the same criteria give the same chains; what does not pass in the end is thrown away. How many tries it
  * takes is bounded, never how long.
  */
 final readonly class Generator
 {
-    /** Tries for the wishes as they are, and for each of them given up. */
+    /** Tries for the criteria as they are, and for each of them given up. */
     private const TRIES = 1500;
     private const TRIES_RELAXED = 250;
     /** Tries for one place in a chain. */
@@ -48,20 +48,20 @@ final readonly class Generator
     }
 
     /** @param list<string> $known fingerprints of chains that are not wanted again */
-    public function harvest(Wishes $wishes, array $known = []): Harvest
+    public function harvest(GenerationCriteria $criteria, array $known = []): GenerationResult
     {
-        $reports = $this->reports($wishes, self::TRIES, $wishes->count, $known);
+        $reports = $this->reports($criteria, self::TRIES, $criteria->count, $known);
         $relax = [];
-        if (\count($reports) < $wishes->count) {
-            foreach ($wishes->relaxed() as $wish => [$words, $left]) {
-                $more = \count($this->reports($left, self::TRIES_RELAXED, $wishes->count, $known));
+        if (\count($reports) < $criteria->count) {
+            foreach ($criteria->relaxed() as $wish => [$words, $left]) {
+                $more = \count($this->reports($left, self::TRIES_RELAXED, $criteria->count, $known));
                 if ($more > \count($reports)) {
                     $relax[$wish] = \sprintf('%s: %d', $words, $more);
                 }
             }
         }
 
-        return new Harvest($reports, $relax);
+        return new GenerationResult($reports, $relax);
     }
 
     /**
@@ -69,14 +69,14 @@ final readonly class Generator
      *
      * @return list<CheckResult>
      */
-    private function reports(Wishes $wishes, int $tries, int $count, array $known): array
+    private function reports(GenerationCriteria $criteria, int $tries, int $count, array $known): array
     {
-        $dice = new Randomizer(new Mt19937($wishes->seed));
-        $pool = new Pool($this->catalogue, $wishes);
+        $dice = new Randomizer(new Mt19937($criteria->seed));
+        $pool = new ItemPool($this->catalogue, $criteria);
         $reports = [];
         $seen = array_fill_keys($known, true);
         for ($try = 0; $try < $tries && \count($reports) < $count; ++$try) {
-            $items = $this->lay($wishes, $pool, $dice);
+            $items = $this->lay($criteria, $pool, $dice);
             if ([] === $items) {
                 continue;
             }
@@ -87,9 +87,9 @@ final readonly class Generator
             }
             $seen[$fingerprint] = true;
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            if (self::isMeant($inStance, $wishes)) {
-                $result = $this->check->run($inStance, $wishes->circumstances);
-                if (self::passes($result, $wishes)) {
+            if (self::isMeant($inStance, $criteria)) {
+                $result = $this->check->run($inStance, $criteria->circumstances);
+                if (self::passes($result, $criteria)) {
                     $reports[] = $result;
                 }
             }
@@ -99,40 +99,40 @@ final readonly class Generator
     }
 
     /** Whether a chain that was checked is all that was wished for. */
-    public static function passes(CheckResult $result, Wishes $wishes): bool
+    public static function passes(CheckResult $result, GenerationCriteria $criteria): bool
     {
-        return self::isMeant($result->inStance, $wishes)
+        return self::isMeant($result->inStance, $criteria)
             && Verdict::Flows === $result->verdict
-            && [] === array_filter($result->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($wishes->clean))
-            && (null === $wishes->level || Scale::builtIn()->of($result, $wishes->circumstances->tempo)->level === $wishes->level);
+            && [] === array_filter($result->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($criteria->clean))
+            && (null === $criteria->level || Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level === $criteria->level);
     }
 
     /** Whether it is what was wished for before anything is checked. */
-    private static function isMeant(ChainInStance $inStance, Wishes $wishes): bool
+    private static function isMeant(ChainInStance $inStance, GenerationCriteria $criteria): bool
     {
         $limbs = array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes());
-        $weapons = array_map(static fn (Limb $limb): string => $limb->value, $wishes->weapons);
-        $each = $wishes->each() && \count($weapons) <= $wishes->length;
+        $weapons = array_map(static fn (Limb $limb): string => $limb->value, $criteria->weapons);
+        $each = $criteria->each() && \count($weapons) <= $criteria->length;
 
-        return \count($limbs) === $wishes->length
+        return \count($limbs) === $criteria->length
             && [] === array_diff($limbs, $weapons)
             && (!$each || [] === array_diff($weapons, $limbs))
-            && ($wishes->switches || !\in_array($inStance->stance->other(), [...$inStance->stances, $inStance->end], true))
-            && (null === $wishes->theme || $wishes->theme->holds($inStance->chain));
+            && ($criteria->switches || !\in_array($inStance->stance->other(), [...$inStance->stances, $inStance->end], true))
+            && (null === $criteria->theme || $criteria->theme->holds($inStance->chain));
     }
 
     /** @return list<Item> empty when the dice ran into a corner */
-    private function lay(Wishes $wishes, Pool $pool, Randomizer $dice): array
+    private function lay(GenerationCriteria $criteria, ItemPool $pool, Randomizer $dice): array
     {
         $book = $this->check->model;
-        $state = $book->begin($wishes->circumstances->rules, $wishes->circumstances->tempo);
+        $state = $book->begin($criteria->circumstances->rules, $criteria->circumstances->tempo);
         $items = [];
         foreach ($pool->opening($dice) as $move) {
             $items[] = $move;
             $book->take($state, $move);
         }
-        $turn = $dice->getInt(1, max(1, $wishes->length - 1));
-        for ($strike = 0; $strike < $wishes->length; ++$strike) {
+        $turn = $dice->getInt(1, max(1, $criteria->length - 1));
+        for ($strike = 0; $strike < $criteria->length; ++$strike) {
             if ($strike > 0 && ($strike === $turn || 0 === $dice->getInt(0, 7))) {
                 foreach ($pool->between($dice) as $move) {
                     $items[] = $move;

@@ -6,15 +6,15 @@ namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Generator;
-use Periplus\Core\Flow\Generate\Wishes;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
-/** From wishes to chains as one JSON-ready array; docs/formats/suggest.md describes every key. */
+/** From criteria to chains as one JSON-ready array; docs/formats/suggest.md describes every key. */
 final readonly class GenerationSerializer
 {
     public function __construct(private Generator $generator)
@@ -31,14 +31,14 @@ final readonly class GenerationSerializer
      *
      * @return array<string, mixed>
      */
-    public function of(Wishes $wishes, Stance $stance, Numbering $numbering, array $known = []): array
+    public function of(GenerationCriteria $criteria, Stance $stance, Numbering $numbering, array $known = []): array
     {
-        $harvest = $this->generator->harvest($wishes, $known);
+        $generation = $this->generator->harvest($criteria, $known);
         $writer = new Writer($numbering);
         $parity = new Writer(Numbering::named('parity'));
 
         return [
-            'chains' => array_map(static function (CheckResult $result) use ($stance, $writer, $parity, $wishes): array {
+            'chains' => array_map(static function (CheckResult $result) use ($stance, $writer, $parity, $criteria): array {
                 $inStance = new ChainInStance($result->inStance->chain, $stance);
 
                 return [
@@ -47,11 +47,11 @@ final readonly class GenerationSerializer
                     'words' => Words::byRole()->write($inStance),
                     'verdict' => $result->verdict->value,
                     'lengthMs' => (int) round($result->timing->length()),
-                    'level' => Scale::builtIn()->of($result, $wishes->circumstances->tempo)->level,
+                    'level' => Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level,
                 ];
-            }, $harvest->reports),
-            'asked' => $wishes->count,
-            'relax' => array_map(static fn (string $wish, string $words): array => ['wish' => $wish, 'words' => $words], array_keys($harvest->relax), array_values($harvest->relax)),
+            }, $generation->reports),
+            'asked' => $criteria->count,
+            'relax' => array_map(static fn (string $wish, string $words): array => ['wish' => $wish, 'words' => $words], array_keys($generation->relax), array_values($generation->relax)),
         ];
     }
 }

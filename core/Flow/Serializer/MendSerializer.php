@@ -13,8 +13,8 @@ use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Mend\Edit;
 use Periplus\Core\Flow\Mend\EditKind;
 use Periplus\Core\Flow\Mend\Mend;
-use Periplus\Core\Flow\Mend\Mender;
-use Periplus\Core\Flow\Mend\Mends;
+use Periplus\Core\Flow\Mend\MendFinder;
+use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -27,13 +27,13 @@ final readonly class MendSerializer
     private const MOST = 6;
     private const MOST_OF_FINDING = 3;
 
-    public function __construct(private Reader $reader, private Check $check, private Mender $mender)
+    public function __construct(private Reader $reader, private Check $check, private MendFinder $mender)
     {
     }
 
     public static function builtIn(): self
     {
-        return new self(Reader::builtIn(), Check::builtIn(), Mender::builtIn());
+        return new self(Reader::builtIn(), Check::builtIn(), MendFinder::builtIn());
     }
 
     /** @return array<string, mixed> nothing in it when the text cannot be read */
@@ -52,12 +52,12 @@ final readonly class MendSerializer
         return [
             'verdict' => $result->verdict->value,
             'lengthMs' => (int) round($result->timing->length()),
-            'mends' => array_map($show, Mends::different($mends->ofVerdict, self::MOST)),
+            'mends' => array_map($show, MendResult::different($mends->ofVerdict, self::MOST)),
             'findings' => array_map(
                 static fn (int $place, array $of): array => [
                     'id' => $result->findings[$place]->id,
                     'at' => $result->findings[$place]->at,
-                    'mends' => array_map($show, Mends::different($of, self::MOST_OF_FINDING, 1)),
+                    'mends' => array_map($show, MendResult::different($of, self::MOST_OF_FINDING, 1)),
                 ],
                 array_keys($mends->ofFindings),
                 $mends->ofFindings,

@@ -9,9 +9,9 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
+use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Generator;
 use Periplus\Core\Flow\Generate\Theme;
-use Periplus\Core\Flow\Generate\Wishes;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\HouseRules\HouseRules;
@@ -31,9 +31,9 @@ final class GeneratorTest extends TestCase
             $circumstances = new Circumstances(HouseRules::named($rules));
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
-                $wishes = new Wishes($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
-                foreach (Generator::builtIn()->harvest($wishes)->reports as $result) {
-                    self::assertFits($result, $wishes);
+                $criteria = new GenerationCriteria($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
+                foreach (Generator::builtIn()->harvest($criteria)->reports as $result) {
+                    self::assertFits($result, $criteria);
                     ++$made;
                 }
             }
@@ -43,7 +43,7 @@ final class GeneratorTest extends TestCase
 
     public function testTheSameSeedGivesTheSameList(): void
     {
-        $list = static fn (int $seed): array => self::keys(new Wishes(new Circumstances(HouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
+        $list = static fn (int $seed): array => self::keys(new GenerationCriteria(new Circumstances(HouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
 
         self::assertSame($list(7), $list(7));
         self::assertNotSame($list(7), $list(8));
@@ -52,9 +52,9 @@ final class GeneratorTest extends TestCase
 
     public function testWhatIsKnownIsNotMadeAgain(): void
     {
-        $wishes = new Wishes(new Circumstances(HouseRules::named('boxing')));
-        $known = self::keys($wishes);
-        $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($wishes, $known)->reports);
+        $criteria = new GenerationCriteria(new Circumstances(HouseRules::named('boxing')));
+        $known = self::keys($criteria);
+        $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($criteria, $known)->reports);
 
         self::assertNotSame([], $again);
         self::assertSame([], array_intersect($known, $again));
@@ -65,11 +65,11 @@ final class GeneratorTest extends TestCase
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
     public function testWishesThatCannotBeMetSayWhichToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
     {
-        $harvest = Generator::builtIn()->harvest(new Wishes(new Circumstances(HouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
+        $generation = Generator::builtIn()->harvest(new GenerationCriteria(new Circumstances(HouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
 
-        self::assertSame([], $harvest->reports);
-        self::assertArrayHasKey($relax, $harvest->relax);
-        self::assertMatchesRegularExpression('/: [1-9]/', $harvest->relax[$relax]);
+        self::assertSame([], $generation->reports);
+        self::assertArrayHasKey($relax, $generation->relax);
+        self::assertMatchesRegularExpression('/: [1-9]/', $generation->relax[$relax]);
     }
 
     #[TestWith(['head-movement', '1 slip-lead 2', '1 2 slip-lead'])]
@@ -89,26 +89,26 @@ final class GeneratorTest extends TestCase
     public function testWishesBeyondReasonAreRefused(int $length, int $count, string $message): void
     {
         $this->expectExceptionMessage($message);
-        new Wishes(new Circumstances(HouseRules::named('boxing')), $length, count: $count);
+        new GenerationCriteria(new Circumstances(HouseRules::named('boxing')), $length, count: $count);
     }
 
-    private static function assertFits(CheckResult $made, Wishes $wishes): void
+    private static function assertFits(CheckResult $made, GenerationCriteria $criteria): void
     {
-        $result = Check::builtIn()->run($made->inStance, $wishes->circumstances);
+        $result = Check::builtIn()->run($made->inStance, $criteria->circumstances);
         $strikes = $result->inStance->chain->strikes();
         self::assertSame('flows', $result->verdict->value);
-        self::assertCount($wishes->length, $strikes);
-        $heavy = Severity::Hint === $wishes->clean ? [Severity::Hint, Severity::Should, Severity::Must] : [Severity::Should, Severity::Must];
+        self::assertCount($criteria->length, $strikes);
+        $heavy = Severity::Hint === $criteria->clean ? [Severity::Hint, Severity::Should, Severity::Must] : [Severity::Should, Severity::Must];
         self::assertSame([], array_filter($result->findings, static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true)));
-        self::assertEqualsCanonicalizing($wishes->weapons, array_values(array_unique(array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes), \SORT_REGULAR)));
-        self::assertTrue(null === $wishes->theme || $wishes->theme->holds($result->inStance->chain));
-        self::assertTrue(null === $wishes->level || Scale::builtIn()->of($result)->level === $wishes->level);
-        self::assertTrue($wishes->switches || $result->inStance->end === $result->inStance->stance);
+        self::assertEqualsCanonicalizing($criteria->weapons, array_values(array_unique(array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes), \SORT_REGULAR)));
+        self::assertTrue(null === $criteria->theme || $criteria->theme->holds($result->inStance->chain));
+        self::assertTrue(null === $criteria->level || Scale::builtIn()->of($result)->level === $criteria->level);
+        self::assertTrue($criteria->switches || $result->inStance->end === $result->inStance->stance);
     }
 
     /** @return list<string> */
-    private static function keys(Wishes $wishes): array
+    private static function keys(GenerationCriteria $criteria): array
     {
-        return array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($wishes)->reports);
+        return array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($criteria)->reports);
     }
 }

@@ -15,12 +15,12 @@ use Periplus\Core\Technique\Target;
 use Random\Randomizer;
 
 /**
- * What the dice may draw from for these wishes. How often something is drawn follows what coaches do: most chains
+ * What the dice may draw from for these criteria. How often something is drawn follows what coaches do: most chains
  * begin with the jab, sides alternate, chains end by leaving. Common practice, no source.
  *
  * @internal to {@see Generator}
  */
-final readonly class Pool
+final readonly class ItemPool
 {
     private const DAILY = ['straight', 'hook', 'uppercut', 'push kick', 'round kick', 'switch kick', 'knee', 'elbow'];
     private const DAILY_TIMES = 6;
@@ -37,11 +37,11 @@ final readonly class Pool
     private array $endings;
     private StrikeItem $jab;
 
-    public function __construct(Catalogue $catalogue, private Wishes $wishes)
+    public function __construct(Catalogue $catalogue, private GenerationCriteria $criteria)
     {
         $strikes = [];
         foreach ($catalogue->strikes as $strike) {
-            if (!\in_array($strike->limb, $wishes->weapons, true)) {
+            if (!\in_array($strike->limb, $criteria->weapons, true)) {
                 continue;
             }
             foreach ($strike->targets as $target) {
@@ -49,7 +49,7 @@ final readonly class Pool
                 // A body shot where that is the theme comes up more often, and so does what is thrown every day.
                 $often = match (true) {
                     $strike->spins(), Target::Leg === $target && 'round kick' !== $strike->family => 0,
-                    Theme::BodyWork === $wishes->theme && Target::Body === $target && $strike->limb->isArm() => 3,
+                    Theme::BodyWork === $criteria->theme && Target::Body === $target && $strike->limb->isArm() => 3,
                     $target === $strike->defaultTarget(), 'round kick' === $strike->family => 2,
                     default => 1,
                 };
@@ -70,17 +70,17 @@ final readonly class Pool
         };
         $dodges = Theme::dodges(...);
         $angles = static fn (Move $move): bool => $move->takesAngle();
-        $this->between = $moves(match ($wishes->theme) {
+        $this->between = $moves(match ($criteria->theme) {
             Theme::HeadMovement => $dodges,
             Theme::Angles => $angles,
-            default => static fn (Move $move): bool => $dodges($move) || $angles($move) || -1 === $move->range && !$move->changesStance() || ($wishes->switches && $move->changesStance()),
+            default => static fn (Move $move): bool => $dodges($move) || $angles($move) || -1 === $move->range && !$move->changesStance() || ($criteria->switches && $move->changesStance()),
         });
-        $this->openings = match ($wishes->theme) {
+        $this->openings = match ($criteria->theme) {
             Theme::Counters => $moves(static fn (Move $move): bool => MoveKind::Defence === $move->kind && 'level' !== $move->id),
             Theme::InAndOut => $moves(static fn (Move $move): bool => 'step-in' === $move->id),
             default => [],
         };
-        $this->endings = $moves(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && $move->range > 0 && !$move->changesStance() || (Theme::InAndOut !== $wishes->theme && MoveKind::Footwork === $move->kind && $angles($move)));
+        $this->endings = $moves(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && $move->range > 0 && !$move->changesStance() || (Theme::InAndOut !== $criteria->theme && MoveKind::Footwork === $move->kind && $angles($move)));
     }
 
     /** @return list<Item> */
@@ -104,7 +104,7 @@ final readonly class Pool
     /** @param Item|false $before the item before it */
     public function strike(Randomizer $dice, bool $first, Item|false $before): StrikeItem
     {
-        $jabs = \in_array($this->jab->strike->limb, $this->wishes->weapons, true);
+        $jabs = \in_array($this->jab->strike->limb, $this->criteria->weapons, true);
         if ($jabs && $first && 0 < $dice->getInt(0, 4)) {
             return $this->jab;
         }

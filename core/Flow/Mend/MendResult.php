@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Mend;
 
 /** What can be done about a chain. */
-final readonly class Mends
+final readonly class MendResult
 {
     /** More of one kind at one place than this is a matter of detail. */
     private const ALIKE = 2;

@@ -9,7 +9,7 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 
 /** What generated chains have to be like. */
-final readonly class Wishes
+final readonly class GenerationCriteria
 {
     public const SHORTEST = 2;
     public const LONGEST = 10;
@@ -46,7 +46,7 @@ final readonly class Wishes
     }
 
     /**
-     * The same wishes with one of them given up.
+     * The same criteria with one of them given up.
      *
      * @return array<string, array{string, self}> by the wish: what giving it up means, in words, and what is left
      */

@@ -13,10 +13,10 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Mend\Edit;
 use Periplus\Core\Flow\Mend\EditKind;
-use Periplus\Core\Flow\Mend\Edits;
+use Periplus\Core\Flow\Mend\EditList;
 use Periplus\Core\Flow\Mend\Mend;
-use Periplus\Core\Flow\Mend\Mender;
-use Periplus\Core\Flow\Mend\Mends;
+use Periplus\Core\Flow\Mend\MendFinder;
+use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\HouseRules\HouseRules;
@@ -29,7 +29,7 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-final class MenderTest extends TestCase
+final class MendFinderTest extends TestCase
 {
     use TestTrait;
 
@@ -60,7 +60,7 @@ final class MenderTest extends TestCase
     public function testAFindingIsMendedByOneEdit(): void
     {
         $result = self::report('1 14l', 'kickboxing');
-        $mends = Mender::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
+        $mends = MendFinder::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
         $byId = [];
         foreach ($result->findings as $place => $finding) {
             $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
@@ -75,7 +75,7 @@ final class MenderTest extends TestCase
     public function testAMendStandsWithTheFindingThatItMends(): void
     {
         $result = self::report('1 14l 2 13 exit', 'kickboxing');
-        $mends = Mender::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
+        $mends = MendFinder::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
         foreach ($result->findings as $place => $finding) {
             if ('kick-on-line' === $finding->id) {
                 self::assertNotSame([], $mends->ofFindings[$place]);
@@ -94,7 +94,7 @@ final class MenderTest extends TestCase
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
             $count = static fn (CheckResult $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
-            foreach (Mender::builtIn()->mends($result, $circumstances)->ofFindings as $place => $mends) {
+            foreach (MendFinder::builtIn()->mends($result, $circumstances)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
                     $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $circumstances);
                     $id = $result->findings[$place]->id;
@@ -114,7 +114,7 @@ final class MenderTest extends TestCase
         foreach ($chains as $chain) {
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
             $expected = self::plainly($result, $circumstances);
-            self::assertSame($expected, array_map(self::text(...), Mender::builtIn()->mends($result, $circumstances)->ofVerdict));
+            self::assertSame($expected, array_map(self::text(...), MendFinder::builtIn()->mends($result, $circumstances)->ofVerdict));
             $found += \count($expected);
         }
         self::assertGreaterThan(100, $found);
@@ -130,7 +130,7 @@ final class MenderTest extends TestCase
             self::assertIsInt($from);
             $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
-            self::assertSame(self::plainly($result, $circumstances), array_map(self::text(...), Mender::builtIn()->mends($result, $circumstances)->ofVerdict));
+            self::assertSame(self::plainly($result, $circumstances), array_map(self::text(...), MendFinder::builtIn()->mends($result, $circumstances)->ofVerdict));
         });
     }
 
@@ -145,7 +145,7 @@ final class MenderTest extends TestCase
     public function testOfManyAlikeOnlyTheBestAreShown(): void
     {
         $mends = self::mends('1 2 2', 'boxing')->ofVerdict;
-        $shown = Mends::different($mends, 6);
+        $shown = MendResult::different($mends, 6);
 
         self::assertCount(6, $shown);
         self::assertSame($mends[0], $shown[0]);
@@ -160,7 +160,7 @@ final class MenderTest extends TestCase
         if (0 === $before) {
             return [];
         }
-        $edits = (new Edits(Catalogue::builtIn()))->of($result->inStance->chain);
+        $edits = (new EditList(Catalogue::builtIn()))->of($result->inStance->chain);
         $alone = [];
         $mends = [];
         foreach ($edits as $index => $edit) {
@@ -183,7 +183,7 @@ final class MenderTest extends TestCase
             }
         }
         $seenFrom = (new FlowModel(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
-        $places = Mender::places($result);
+        $places = MendFinder::places($result);
         usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
 
         return array_values(array_unique(array_map(self::text(...), $mends)));
@@ -193,7 +193,7 @@ final class MenderTest extends TestCase
     private static function made(CheckResult $result, array $edits, Circumstances $circumstances): ?Mend
     {
         $items = Edit::apply($result->inStance->chain->items, $edits);
-        if (!Edits::isValid($items)) {
+        if (!EditList::isValid($items)) {
             return null;
         }
 
@@ -207,16 +207,16 @@ final class MenderTest extends TestCase
      */
     private static function valid(array $items): array
     {
-        while ([] !== $items && !Edits::isValid($items)) {
+        while ([] !== $items && !EditList::isValid($items)) {
             array_shift($items);
         }
 
         return [] === $items ? Chains::read('2 2')->items : $items;
     }
 
-    private static function mends(string $chain, string $rules): Mends
+    private static function mends(string $chain, string $rules): MendResult
     {
-        return Mender::builtIn()->mends(self::report($chain, $rules), new Circumstances(HouseRules::named($rules)));
+        return MendFinder::builtIn()->mends(self::report($chain, $rules), new Circumstances(HouseRules::named($rules)));
     }
 
     private static function report(string $chain, string $rules): CheckResult

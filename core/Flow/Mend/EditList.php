@@ -18,7 +18,7 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Strike;
 
 /** Every small change that a coach would think of: a move or a beat put in, a strike made another of its kind, an item left out. */
-final readonly class Edits
+final readonly class EditList
 {
     /** @var list<Item> */
     private array $insertions;

@@ -6,8 +6,8 @@ namespace Periplus\Core\Flow\Generate;
 
 use Periplus\Core\Flow\Check\CheckResult;
 
-/** What came of the wishes. */
-final readonly class Harvest
+/** What came of the criteria. */
+final readonly class GenerationResult
 {
     /**
      * @param list<CheckResult> $reports the chains with what the check says of them; no chain twice

@@ -23,19 +23,19 @@ use Periplus\Core\Technique\Catalogue;
  * link that is worse than what the pair could still be good for. Verdicts only get worse along a chain, so nothing is
  * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known.
  */
-final readonly class Mender
+final readonly class MendFinder
 {
     /** Longest chain for which all edits and pairs of them are tried; longer ones get single edits where something is to be mended. */
     public const PAIRS_UP_TO = 12;
     /** In long chains only at so many places, the heaviest first. */
     private const PLACES = 4;
 
-    private Edits $edits;
+    private EditList $edits;
     private FlowModel $model;
 
     public function __construct(Catalogue $catalogue, private Check $check)
     {
-        $this->edits = new Edits($catalogue);
+        $this->edits = new EditList($catalogue);
         $this->model = $check->model;
     }
 
@@ -47,7 +47,7 @@ final readonly class Mender
         return $mender ??= new self(Catalogue::builtIn(), Check::builtIn());
     }
 
-    public function mends(CheckResult $result, Circumstances $circumstances): Mends
+    public function mends(CheckResult $result, Circumstances $circumstances): MendResult
     {
         $chain = $result->inStance->chain;
         $before = $result->verdict->rank();
@@ -88,7 +88,7 @@ final readonly class Mender
             $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $circumstances);
         }
 
-        return new Mends($this->ranked($ofVerdict, self::places($result), $circumstances), $ranked, $pairs);
+        return new MendResult($this->ranked($ofVerdict, self::places($result), $circumstances), $ranked, $pairs);
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */
@@ -159,7 +159,7 @@ final readonly class Mender
      */
     private function pairs(Chain $chain, array $edits, array $ranks, int $before, Circumstances $circumstances): \Generator
     {
-        $trail = new Trail($this->model, $chain, $circumstances);
+        $trail = new EditedTiming($this->model, $chain, $circumstances);
         $count = \count($chain);
         // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those
         // that are good enough where the body comes to them as it would have anyway.

@@ -16,9 +16,9 @@ use Periplus\Core\Flow\Timing\FlowModel;
  * A chain as it is, booked once, so that what an edit does to it is booked only where it differs. Links are told by the
  * rank of their verdict, 0 to 2; IMPOSSIBLE for what may not stand there.
  *
- * @internal to {@see Mender}
+ * @internal to {@see MendFinder}
  */
-final class Trail
+final class EditedTiming
 {
     public const IMPOSSIBLE = 3;
 
