@@ -19,7 +19,7 @@ final class HeavyWorkGuard
     private const OF_ALL = 4;
 
     /** @var list<SharedLockInterface> */
-    private array $locks = [];
+    private array $taken = [];
 
     public function __construct(private readonly LockFactory $locks, private readonly TokenStorageInterface $tokens)
     {
@@ -44,10 +44,10 @@ final class HeavyWorkGuard
     #[AsEventListener(FinishRequestEvent::class)]
     public function end(): void
     {
-        foreach ($this->locks as $lock) {
+        foreach ($this->taken as $lock) {
             $lock->release();
         }
-        $this->locks = [];
+        $this->taken = [];
     }
 
     private function take(string $name, int $most): bool
@@ -55,7 +55,7 @@ final class HeavyWorkGuard
         for ($place = 1; $place <= $most; ++$place) {
             $lock = $this->locks->createLock("heavy.$name.$place", ttl: null);
             if ($lock->acquire()) {
-                $this->locks[] = $lock;
+                $this->taken[] = $lock;
 
                 return true;
             }

@@ -152,7 +152,7 @@ final class ShelfTest extends ApiTestCase
     private function fillAnew(): void
     {
         [$drafts, $check, $rules] = [self::service(Drafts::class), self::service(Check::class), self::service(GymRules::class)];
-        self::service(Shelf::class)->refill(static fn (Content $content): Checked => Checked::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->held($content->rules)))));
+        self::service(Shelf::class)->refill(static fn (Content $content): Checked => Checked::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
     }
 
     /** @return array{marks: list<array<string, mixed>>, traces: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */

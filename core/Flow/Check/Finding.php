@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Check;
 
 use Periplus\Core\HouseRules\Severity;
 
-/** A sighting with the weight that the house rules give it. */
+/** A match of a rule, with the severity that the house rules assign. */
 final readonly class Finding
 {
     public function __construct(public string $id, public Severity $severity, public ?int $at, public string $message)

@@ -10,10 +10,10 @@ use Periplus\Core\Flow\Check\CheckResult;
 final readonly class GenerationResult
 {
     /**
-     * @param list<CheckResult> $reports the chains with what the check says of them; no chain twice
+     * @param list<CheckResult> $results the chains with what the check says of them; no chain twice
      * @param array<string, string> $relax where fewer came than were asked for: which wish to give up, and what came then, in words
      */
-    public function __construct(public array $reports, public array $relax)
+    public function __construct(public array $results, public array $relax)
     {
     }
 }

@@ -48,20 +48,20 @@ final readonly class Generator
     }
 
     /** @param list<string> $known fingerprints of chains that are not wanted again */
-    public function harvest(GenerationCriteria $criteria, array $known = []): GenerationResult
+    public function generate(GenerationCriteria $criteria, array $known = []): GenerationResult
     {
-        $reports = $this->reports($criteria, self::TRIES, $criteria->count, $known);
+        $results = $this->results($criteria, self::TRIES, $criteria->count, $known);
         $relax = [];
-        if (\count($reports) < $criteria->count) {
+        if (\count($results) < $criteria->count) {
             foreach ($criteria->relaxed() as $wish => [$words, $left]) {
-                $more = \count($this->reports($left, self::TRIES_RELAXED, $criteria->count, $known));
-                if ($more > \count($reports)) {
+                $more = \count($this->results($left, self::TRIES_RELAXED, $criteria->count, $known));
+                if ($more > \count($results)) {
                     $relax[$wish] = \sprintf('%s: %d', $words, $more);
                 }
             }
         }
 
-        return new GenerationResult($reports, $relax);
+        return new GenerationResult($results, $relax);
     }
 
     /**
@@ -73,9 +73,9 @@ final readonly class Generator
     {
         $dice = new Randomizer(new Mt19937($criteria->seed));
         $pool = new ItemPool($this->catalogue, $criteria);
-        $reports = [];
+        $results = [];
         $seen = array_fill_keys($known, true);
-        for ($try = 0; $try < $tries && \count($reports) < $count; ++$try) {
+        for ($try = 0; $try < $tries && \count($results) < $count; ++$try) {
             $items = $this->lay($criteria, $pool, $dice);
             if ([] === $items) {
                 continue;
@@ -90,12 +90,12 @@ final readonly class Generator
             if (self::isMeant($inStance, $criteria)) {
                 $result = $this->check->run($inStance, $criteria->circumstances);
                 if (self::passes($result, $criteria)) {
-                    $reports[] = $result;
+                    $results[] = $result;
                 }
             }
         }
 
-        return $reports;
+        return $results;
     }
 
     /** Whether a chain that was checked is all that was wished for. */

@@ -159,7 +159,7 @@ final readonly class MendFinder
      */
     private function pairs(Chain $chain, array $edits, array $ranks, int $before, Circumstances $circumstances): \Generator
     {
-        $trail = new EditedTiming($this->model, $chain, $circumstances);
+        $edited = new EditedTiming($this->model, $chain, $circumstances);
         $count = \count($chain);
         // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those
         // that are good enough where the body comes to them as it would have anyway.
@@ -168,7 +168,7 @@ final readonly class MendFinder
         foreach ($edits as $index => $edit) {
             if ($ranks[$index] > 0) {
                 $byPlace[$edit->at][] = $index;
-                $rest = $trail->restWith($edit, $trail->states[$edit->at], $trail->before($edit->at));
+                $rest = $edited->restWith($edit, $edited->states[$edit->at], $edited->before($edit->at));
                 foreach ([0, 1] as $limit) {
                     $best = min($limit, $ranks[$index] - 1);
                     $open[$limit][$edit->at][$index] = $best;
@@ -182,32 +182,32 @@ final readonly class MendFinder
             foreach ($firsts as $index) {
                 $first = $edits[$index];
                 $limit = min($ranks[$index], $before) - 1;
-                if ($trail->worstBefore[$place] > $limit) {
+                if ($edited->worstBefore[$place] > $limit) {
                     continue;
                 }
-                $state = clone $trail->states[$place];
-                $done = $trail->before($place);
+                $state = clone $edited->states[$place];
+                $done = $edited->before($place);
                 // Worst of the links so far.
-                $worst = max($trail->worstBefore[$place], null === $first->item ? 0 : $trail->take($state, $done, $first->item));
+                $worst = max($edited->worstBefore[$place], null === $first->item ? 0 : $edited->take($state, $done, $first->item));
                 if ($worst > $limit) {
                     continue;
                 }
                 $same = false;
                 for ($at = $place + (EditKind::Insert === $first->kind ? 0 : 1); $at <= $count; ++$at) {
                     // Once the body is as it would have been anyway, each edit does what it does alone.
-                    $same = $same || ($at > $place && $trail->isSame($state, $at));
+                    $same = $same || ($at > $place && $edited->isSame($state, $at));
                     $good = array_filter(
                         ($same ? $settled : $open)[$limit][$at],
                         static fn (int $best, int $other): bool => $best >= $worst && ($at > $place || $first->mayPrecede($edits[$other])),
                         \ARRAY_FILTER_USE_BOTH,
                     );
-                    foreach ($same ? array_keys($good) : $trail->holding($state, $done, $edits, $good) as $other) {
+                    foreach ($same ? array_keys($good) : $edited->holding($state, $done, $edits, $good) as $other) {
                         yield [[$first, $edits[$other]], $good[$other]];
                     }
                     if ($at === $count) {
                         break;
                     }
-                    $worst = max($worst, $same ? $trail->links[$at] : $trail->take($state, $done, $chain->items[$at]));
+                    $worst = max($worst, $same ? $edited->links[$at] : $edited->take($state, $done, $chain->items[$at]));
                     if ($worst > $limit) {
                         break;
                     }

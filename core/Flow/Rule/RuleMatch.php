@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rule;
 
-/** Where a rule holds, in one plain sentence; how much it weighs is the house's affair. */
+/** Where a rule holds, in one plain sentence. Severity is assigned by the house rules. */
 final readonly class RuleMatch
 {
     /** @param int|null $at place of the item, or null for the whole chain */

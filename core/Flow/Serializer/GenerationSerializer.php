@@ -33,7 +33,7 @@ final readonly class GenerationSerializer
      */
     public function of(GenerationCriteria $criteria, Stance $stance, Numbering $numbering, array $known = []): array
     {
-        $generation = $this->generator->harvest($criteria, $known);
+        $generation = $this->generator->generate($criteria, $known);
         $writer = new Writer($numbering);
         $parity = new Writer(Numbering::named('parity'));
 
@@ -49,7 +49,7 @@ final readonly class GenerationSerializer
                     'lengthMs' => (int) round($result->timing->length()),
                     'level' => Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level,
                 ];
-            }, $generation->reports),
+            }, $generation->results),
             'asked' => $criteria->count,
             'relax' => array_map(static fn (string $wish, string $words): array => ['wish' => $wish, 'words' => $words], array_keys($generation->relax), array_values($generation->relax)),
         ];

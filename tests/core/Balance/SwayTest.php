@@ -25,7 +25,7 @@ final class SwayTest extends TestCase
     public function testThePhasesOfAnyChainCoverItsTime(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $timing = self::ledger($chain);
+            $timing = self::timingOf($chain);
             $athlete = Athlete::named('middle');
             $phases = WeightPath::of($timing, $athlete);
             self::assertEqualsWithDelta($timing->length() / 1000, array_sum(array_column($phases, 'seconds')), 1e-6);
@@ -42,7 +42,7 @@ final class SwayTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $athlete = Athlete::named('middle');
-            $sway = Sway::over(WeightPath::of(self::ledger($chain), $athlete), $athlete);
+            $sway = Sway::over(WeightPath::of(self::timingOf($chain), $athlete), $athlete);
             foreach ($sway->points as $point) {
                 self::assertLessThan(1.2, abs($point->hips));
                 self::assertLessThan($point->front, $point->back);
@@ -59,7 +59,7 @@ final class SwayTest extends TestCase
     public function testWhoeverLiftsALegIsOverTheOther(string $text, Role $stands): void
     {
         $athlete = Athlete::named('middle');
-        $phases = WeightPath::of(self::ledger(Chains::read($text)), $athlete);
+        $phases = WeightPath::of(self::timingOf(Chains::read($text)), $athlete);
         $single = array_values(array_filter($phases, static fn ($phase): bool => null !== $phase->standsOn));
         self::assertNotSame([], $single);
         self::assertSame($stands, $single[0]->standsOn);
@@ -71,7 +71,7 @@ final class SwayTest extends TestCase
     public function testHasteTakesTheHipsPastTheStandingFoot(): void
     {
         $athlete = Athlete::named('middle');
-        $margin = static fn (string $text, float $tempo): float => Sway::over(WeightPath::of(self::ledger(Chains::read($text), $tempo), $athlete), $athlete)->least;
+        $margin = static fn (string $text, float $tempo): float => Sway::over(WeightPath::of(self::timingOf(Chains::read($text), $tempo), $athlete), $athlete)->least;
 
         self::assertGreaterThan(0.05, $margin('1 12 exit', 1.0));
         self::assertLessThan($margin('1 12 exit', 1.0), $margin('1 12 exit', 0.6));
@@ -87,7 +87,7 @@ final class SwayTest extends TestCase
     public function testAStepMovesTheFeetAndTheHipsFollow(): void
     {
         $athlete = Athlete::named('middle');
-        $points = Sway::over(WeightPath::of(self::ledger(Chains::read('step-in 1 2')), $athlete), $athlete)->points;
+        $points = Sway::over(WeightPath::of(self::timingOf(Chains::read('step-in 1 2')), $athlete), $athlete)->points;
 
         self::assertLessThan(-0.02, $points[1]->hips, 'The feet are there first.');
         self::assertGreaterThan($points[1]->hips, $points[3]->hips);
@@ -99,7 +99,7 @@ final class SwayTest extends TestCase
         Athlete::of(3.0);
     }
 
-    private static function ledger(Chain $chain, float $tempo = 1.0): ChainTiming
+    private static function timingOf(Chain $chain, float $tempo = 1.0): ChainTiming
     {
         return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'), $tempo);
     }

@@ -31,7 +31,7 @@ final class ChainTimingTest extends TestCase
     /** Worked by hand from core/data: jab 200 out; gap 40, cross 250; gap 40, one band 70, hook 270. */
     public function testTheTimesOfAChainThatFlows(): void
     {
-        $timing = self::book('1 2 3');
+        $timing = self::timing('1 2 3');
 
         self::assertSame([[0.0, 200.0], [240.0, 490.0], [600.0, 870.0]], array_map(static fn (Moment $m): array => [$m->start, $m->impact], $timing->moments));
         self::assertSame(870.0, $timing->length());
@@ -43,7 +43,7 @@ final class ChainTimingTest extends TestCase
     /** By hand: turn (.8 - .25) x 560 = 308, load (.68 - .56) x 700 = 84, arm home .55 x 220 - 40 = 81; 308 + 84 / 2 = 350. */
     public function testASecondCrossReloads(): void
     {
-        $timing = self::book('2 2');
+        $timing = self::timing('2 2');
         $link = $timing->links[0];
 
         self::assertEqualsWithDelta(350.0, $link->wait, 1e-9);
@@ -62,7 +62,7 @@ final class ChainTimingTest extends TestCase
     #[TestWith(['13 +14', 'feet', 'The other leg is still in the air; the rear round kick needs a foot to stand on.'])]
     public function testEachCauseIsNamedInWords(string $chain, string $cause, string $reason): void
     {
-        $timing = self::book($chain);
+        $timing = self::timing($chain);
         $last = $timing->links[\count($timing->links) - 1];
 
         self::assertSame($cause, $last->cause?->value);
@@ -71,7 +71,7 @@ final class ChainTimingTest extends TestCase
 
     public function testAKickIsReleasedWhenTheFootIsDown(): void
     {
-        [$kick, $jab] = self::book('14l 1')->moments;
+        [$kick, $jab] = self::timing('14l 1')->moments;
 
         self::assertSame([480.0, 900.0], [$kick->impact, $kick->end]);
         self::assertSame(940.0, $jab->start);
@@ -79,7 +79,7 @@ final class ChainTimingTest extends TestCase
 
     public function testJoinedStrikesLandAtOneMoment(): void
     {
-        $timing = self::book('1 +14h 2');
+        $timing = self::timing('1 +14h 2');
 
         self::assertSame($timing->moments[0]->impact, $timing->moments[1]->impact);
         self::assertSame(480.0, $timing->moments[1]->impact, 'The jab waits for the slower kick.');
@@ -88,7 +88,7 @@ final class ChainTimingTest extends TestCase
 
     public function testAFeintCostsHalfAndReachesNothing(): void
     {
-        $timing = self::book('1 (3) 6');
+        $timing = self::timing('1 (3) 6');
 
         self::assertSame(135.0, (float) $timing->moments[1]->impact - $timing->moments[1]->start);
         self::assertSame(3, $timing->moments[1]->range, 'A feint does not close the distance.');
@@ -98,14 +98,14 @@ final class ChainTimingTest extends TestCase
 
     public function testAfterAShiftTheOtherArmIsFree(): void
     {
-        self::assertSame(Verdict::Flows, self::book('1 2 shift 1')->verdict());
-        self::assertArrayNotHasKey('limb', self::book('1 switch 1')->links[1]->parts);
+        self::assertSame(Verdict::Flows, self::timing('1 2 shift 1')->verdict());
+        self::assertArrayNotHasKey('limb', self::timing('1 switch 1')->links[1]->parts);
     }
 
     public function testAKickThatLandsForwardTurnsWeightAndHipsRound(): void
     {
-        $stays = self::book('1 14l 3')->links[1];
-        $walks = self::book('1 14l> 3')->links[1];
+        $stays = self::timing('1 14l 3')->links[1];
+        $walks = self::timing('1 14l> 3')->links[1];
 
         self::assertArrayNotHasKey('turn', $stays->parts);
         self::assertSame(Cause::Turn, $walks->cause, 'The hips came round with the leg that now leads.');
@@ -114,8 +114,8 @@ final class ChainTimingTest extends TestCase
     /** By hand: turn 308 - 130 of the block's time = 178; the arm is home 220 after impact, 10 after the block and its gaps. */
     public function testAMoveThatAsksNothingGivesTheBodyItsTime(): void
     {
-        $without = self::book('2 2')->links[0];
-        $with = self::book('2 block-lead 2')->links[1];
+        $without = self::timing('2 2')->links[0];
+        $with = self::timing('2 block-lead 2')->links[1];
 
         self::assertEqualsWithDelta(178.0 + 10.0 / 2, $with->wait, 1e-9);
         self::assertLessThan($without->wait, $with->wait);
@@ -126,7 +126,7 @@ final class ChainTimingTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $before = $chain;
             $chain = Chain::of([...\array_slice($before->items, 0, 60), ...Chains::read('/ 2')->items]);
-            $link = self::ledger($chain)->links[\count($chain) - 2];
+            $link = self::timingOf($chain)->links[\count($chain) - 2];
             self::assertSame([], array_diff(array_keys($link->parts), ['range']), 'After a beat only the distance can be missing.');
         });
     }
@@ -147,24 +147,24 @@ final class ChainTimingTest extends TestCase
     #[TestWith([0.8, 'breaks'])]
     public function testAChainCanFlowSlowlyAndBreakWhenFast(float $tempo, string $verdict): void
     {
-        self::assertSame($verdict, self::book('1 2 2', $tempo)->verdict()->value);
-        self::assertSame(Verdict::Flows, self::book('slip-rear 3', 1.6)->verdict());
-        self::assertSame(Verdict::Reload, self::book('slip-rear 3', 1.0)->verdict());
+        self::assertSame($verdict, self::timing('1 2 2', $tempo)->verdict()->value);
+        self::assertSame(Verdict::Flows, self::timing('slip-rear 3', 1.6)->verdict());
+        self::assertSame(Verdict::Reload, self::timing('slip-rear 3', 1.0)->verdict());
     }
 
     public function testTheBodysOwnRatesDoNotFollowTheTempo(): void
     {
-        $slow = self::book('2 13b', 1.6)->links[0];
-        $fast = self::book('2 13b', 0.8)->links[0];
+        $slow = self::timing('2 13b', 1.6)->links[0];
+        $fast = self::timing('2 13b', 0.8)->links[0];
 
         self::assertSame($slow->parts['load'], $fast->parts['load']);
-        self::assertSame(250 * 1.6, self::book('2', 1.6)->length());
+        self::assertSame(250 * 1.6, self::timing('2', 1.6)->length());
     }
 
     public function testTheAccountOfAnyChainAddsUp(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $timing = self::ledger($chain);
+            $timing = self::timingOf($chain);
             self::assertCount(\count($chain), $timing->moments);
             self::assertCount(\count($chain) - 1, $timing->links);
             foreach ($timing->links as $at => $link) {
@@ -200,7 +200,7 @@ final class ChainTimingTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            self::assertEquals(self::ledger($inStance->chain), self::ledger($inStance->mirror()->chain));
+            self::assertEquals(self::timingOf($inStance->chain), self::timingOf($inStance->mirror()->chain));
         });
     }
 
@@ -209,16 +209,16 @@ final class ChainTimingTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $chain = Chain::of(\array_slice($chain->items, 0, 40));
             $longer = Chain::of([...$chain->items, ...Chains::read('1 2')->items]);
-            self::assertEquals(self::ledger($chain)->links, \array_slice(self::ledger($longer)->links, 0, \count($chain) - 1));
+            self::assertEquals(self::timingOf($chain)->links, \array_slice(self::timingOf($longer)->links, 0, \count($chain) - 1));
         });
     }
 
     private static function timing(string $text, float $tempo = 1.0): ChainTiming
     {
-        return self::ledger(Chains::read($text), $tempo);
+        return self::timingOf(Chains::read($text), $tempo);
     }
 
-    private static function ledger(Chain $chain, float $tempo = 1.0): ChainTiming
+    private static function timingOf(Chain $chain, float $tempo = 1.0): ChainTiming
     {
         return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'), $tempo);
     }

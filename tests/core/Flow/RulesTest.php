@@ -44,8 +44,8 @@ final class RulesTest extends TestCase
         // Boxing lets hands land alone, which is the set in which an elbow or a kick is outside the rules.
         $sets = 'outside-rules' === $rule->id() ? 'kickboxing' : 'all-limbs';
 
-        self::assertNotSame([], self::sightings($rule, $rule->shows(), $sets), $rule->shows()->chain);
-        self::assertSame([], self::sightings($rule, $rule->doesNotShow(), $sets), $rule->doesNotShow()->chain);
+        self::assertNotSame([], self::matchesOf($rule, $rule->shows(), $sets), $rule->shows()->chain);
+        self::assertSame([], self::matchesOf($rule, $rule->doesNotShow(), $sets), $rule->doesNotShow()->chain);
         self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*$/', $rule->id());
         self::assertLessThanOrEqual(6, \count(explode(' ', $rule->title())));
         self::assertStringEndsWith('.', $rule->reason());
@@ -94,7 +94,7 @@ final class RulesTest extends TestCase
     {
         foreach (RuleRegistry::all() as $rule) {
             if ($rule->id() === $id) {
-                self::assertSame($places, array_column(self::sightings($rule, new RuleExample($chain), 'all-limbs'), 'at'));
+                self::assertSame($places, array_column(self::matchesOf($rule, new RuleExample($chain), 'all-limbs'), 'at'));
 
                 return;
             }
@@ -145,7 +145,7 @@ final class RulesTest extends TestCase
     }
 
     /** @return list<\Periplus\Core\Flow\Rule\RuleMatch> */
-    private static function matches(Rule $rule, RuleExample $example, string $rules): array
+    private static function matchesOf(Rule $rule, RuleExample $example, string $rules): array
     {
         $inStance = Chains::inStance($example->chain);
         $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);

@@ -32,7 +32,7 @@ final class GeneratorTest extends TestCase
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
                 $criteria = new GenerationCriteria($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
-                foreach (Generator::builtIn()->harvest($criteria)->reports as $result) {
+                foreach (Generator::builtIn()->generate($criteria)->results as $result) {
                     self::assertFits($result, $criteria);
                     ++$made;
                 }
@@ -54,7 +54,7 @@ final class GeneratorTest extends TestCase
     {
         $criteria = new GenerationCriteria(new Circumstances(HouseRules::named('boxing')));
         $known = self::keys($criteria);
-        $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($criteria, $known)->reports);
+        $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->generate($criteria, $known)->results);
 
         self::assertNotSame([], $again);
         self::assertSame([], array_intersect($known, $again));
@@ -65,9 +65,9 @@ final class GeneratorTest extends TestCase
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
     public function testWishesThatCannotBeMetSayWhichToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
     {
-        $generation = Generator::builtIn()->harvest(new GenerationCriteria(new Circumstances(HouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
+        $generation = Generator::builtIn()->generate(new GenerationCriteria(new Circumstances(HouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
 
-        self::assertSame([], $generation->reports);
+        self::assertSame([], $generation->results);
         self::assertArrayHasKey($relax, $generation->relax);
         self::assertMatchesRegularExpression('/: [1-9]/', $generation->relax[$relax]);
     }
@@ -109,6 +109,6 @@ final class GeneratorTest extends TestCase
     /** @return list<string> */
     private static function keys(GenerationCriteria $criteria): array
     {
-        return array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->harvest($criteria)->reports);
+        return array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->generate($criteria)->results);
     }
 }
