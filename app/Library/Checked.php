@@ -6,12 +6,12 @@ namespace Periplus\App\Library;
 
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Similarity\Family;
 use Periplus\Core\Technique\Stance;
 
 /** What the library keeps of a check, so that it can be filtered without checking again. */

@@ -6,8 +6,8 @@ namespace Periplus\App\Library;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\Library\Sequence;
 use Periplus\Core\Technique\Stance;
 
 /**
@@ -79,7 +79,7 @@ class Combination
     #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $sequence;
 
-    /** What families are told by, see {@see \Periplus\Core\Library\Family::stem}. */
+    /** What families are told by, see {@see \Periplus\Core\Similarity\Family::stem}. */
     #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $stem;
 

@@ -6,8 +6,8 @@ namespace Periplus\App\Library;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\FieldClause;
+use Periplus\Core\Search\Clause;
+use Periplus\Core\Search\FieldClause;
 
 /**
  * Finds combinations in the database. Where a clause can be answered from the index of marks, the combinations are drawn

@@ -9,11 +9,11 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Likeness;
-use Periplus\Core\Library\Relation;
-use Periplus\Core\Library\Sequence;
-use Periplus\Core\Library\Traces;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\DeletionNeighbourhood;
+use Periplus\Core\Similarity\EditDistance;
+use Periplus\Core\Similarity\Family;
+use Periplus\Core\Similarity\Relation;
 use Periplus\Core\Technique\Catalogue;
 
 /**
@@ -57,13 +57,13 @@ final readonly class Kin
     private function related(ChainInStance $inStance, array $rows, ?int $except): array
     {
         $sequence = Sequence::of($inStance->chain);
-        $likeness = Likeness::builtIn();
+        $distance = EditDistance::builtIn();
         $found = [];
         foreach ($rows as $row) {
             $other = Sequence::read($row['sequence']);
-            $relation = Relation::between($sequence, $other, $likeness);
+            $relation = Relation::between($sequence, $other, $distance);
             if (null !== $relation) {
-                $found[(int) $row['id']] = ['row' => self::row($row), 'relation' => $relation, 'distance' => $likeness->distance($sequence, $other)];
+                $found[(int) $row['id']] = ['row' => self::row($row), 'relation' => $relation, 'distance' => $distance->distance($sequence, $other)];
             }
         }
         foreach ($this->withSequences([Sequence::of((new Carrier($this->catalogue))->carry($inStance)->inStance->chain)->text()]) as $row) {
@@ -142,7 +142,7 @@ final readonly class Kin
     /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what shares a trace */
     private function tracing(Sequence $sequence): array
     {
-        return $this->rows('c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))', [Traces::of($sequence)], [ArrayParameterType::BINARY]);
+        return $this->rows('c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))', [DeletionNeighbourhood::of($sequence)], [ArrayParameterType::BINARY]);
     }
 
     /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what holds it anywhere */

@@ -6,10 +6,10 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\Search;
-use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Notation\Problem as ReadingProblem;
+use Periplus\Core\Search\Clause;
+use Periplus\Core\Search\SearchQuery;
+use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
@@ -55,7 +55,7 @@ final readonly class ListController
      *
      * @return list<array{text: string, total: int}>
      */
-    private function without(Search $search, ListRequest $list): array
+    private function without(SearchQuery $search, ListRequest $list): array
     {
         if (!$search->isUnderstood()) {
             return [];

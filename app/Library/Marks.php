@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Library;
 
-use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Search\WordsClause;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Search\WordsClause;
+use Periplus\Core\Similarity\Family;
 
 /**
  * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Http\Problem;
-use Periplus\Core\Library\Search\SearchReader;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
 
 /** What a search finds, for paper and files: there it has to be understood to the end. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Doctrine\DBAL\Connection;
-use Periplus\Core\Library\Sequence;
-use Periplus\Core\Library\Traces;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\DeletionNeighbourhood;
 
 /** Keeps what a combination in use is found by: its marks, and the traces of its chain. What is archived is not kept here. */
 final readonly class Shelf
@@ -68,7 +68,7 @@ final readonly class Shelf
             foreach ($this->marks->of($content, $checked, $author, $authorName) as $mark) {
                 array_push($marks, $mark, $id);
             }
-            foreach (Traces::of(Sequence::read($checked->sequence)) as $trace) {
+            foreach (DeletionNeighbourhood::of(Sequence::read($checked->sequence)) as $trace) {
                 array_push($traces, $trace, $id);
             }
             if (\count($marks) + \count($traces) > 4 * self::ROWS) {

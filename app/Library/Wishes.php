@@ -6,15 +6,15 @@ namespace Periplus\App\Library;
 
 use Doctrine\DBAL\Connection;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\ContactClause;
-use Periplus\Core\Library\Search\EitherClause;
-use Periplus\Core\Library\Search\FieldClause;
-use Periplus\Core\Library\Search\ItemsClause;
-use Periplus\Core\Library\Search\LengthClause;
-use Periplus\Core\Library\Search\Place;
-use Periplus\Core\Library\Search\Term;
-use Periplus\Core\Library\Search\WordsClause;
+use Periplus\Core\Search\Clause;
+use Periplus\Core\Search\ContactClause;
+use Periplus\Core\Search\EitherClause;
+use Periplus\Core\Search\FieldClause;
+use Periplus\Core\Search\ItemsClause;
+use Periplus\Core\Search\LengthClause;
+use Periplus\Core\Search\Place;
+use Periplus\Core\Search\Term;
+use Periplus\Core\Search\WordsClause;
 
 /** Turns the clauses of a search into conditions of the database. */
 final readonly class Wishes

@@ -12,13 +12,13 @@ use Periplus\App\Library\ListRequest;
 use Periplus\App\Library\Turn;
 use Periplus\App\Library\Wishes;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Library\Likeness;
-use Periplus\Core\Library\Relation;
-use Periplus\Core\Library\Search\ItemsClause;
-use Periplus\Core\Library\Search\LengthClause;
-use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Search\ItemsClause;
+use Periplus\Core\Search\LengthClause;
+use Periplus\Core\Search\SearchReader;
+use Periplus\Core\Similarity\EditDistance;
+use Periplus\Core\Similarity\Relation;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -106,8 +106,8 @@ final class FinderTest extends ApiTestCase
     {
         $sequences = $this->fill();
         $asked = Sequence::of(Chains::read($text));
-        $likeness = Likeness::builtIn();
-        $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $likeness), $sequences));
+        $distance = EditDistance::builtIn();
+        $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $distance), $sequences));
         $found = [];
         foreach (self::service(Kin::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $kin) {
             if (Relation::Mirror !== $kin['relation']) {

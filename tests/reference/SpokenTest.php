@@ -6,11 +6,11 @@ namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Library\Search\ItemsClause;
-use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Search\ItemsClause;
+use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;

@@ -69,7 +69,7 @@ final readonly class Generator
      *
      * @return list<CheckResult>
      */
-    private function reports(GenerationCriteria $criteria, int $tries, int $count, array $known): array
+    private function results(GenerationCriteria $criteria, int $tries, int $count, array $known): array
     {
         $dice = new Randomizer(new Mt19937($criteria->seed));
         $pool = new ItemPool($this->catalogue, $criteria);

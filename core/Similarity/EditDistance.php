@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library;
+namespace Periplus\Core\Similarity;
 
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Strike;
@@ -11,9 +12,9 @@ use Periplus\Core\Technique\Strike;
 /**
  * How far two chains are apart: the least total weight of putting in, leaving out and exchanging items that turns one
  * into the other (Wagner and Fischer, "The string-to-string correction problem", J. ACM 21, 1974, with weights). The
- * weights are house values in core/data/likeness.json; 0 is the same chain, effort aside.
+ * weights are house values in core/data/similarity.json; 0 is the same chain, effort aside.
  */
-final class Likeness
+final class EditDistance
 {
     /** @var array<string, Strike> by sign */
     private readonly array $strikes;
@@ -28,15 +29,15 @@ final class Likeness
 
     public static function builtIn(): self
     {
-        /** @var self|null $likeness */
-        static $likeness = null;
-        if (null === $likeness) {
+        /** @var self|null $distance */
+        static $distance = null;
+        if (null === $distance) {
             /** @var array{values: array<string, array{value: float|int}>} $data */
-            $data = Data::read('likeness');
-            $likeness = new self(Catalogue::builtIn(), array_map(static fn (array $row): float => (float) $row['value'], $data['values']));
+            $data = Data::read('similarity');
+            $distance = new self(Catalogue::builtIn(), array_map(static fn (array $row): float => (float) $row['value'], $data['values']));
         }
 
-        return $likeness;
+        return $distance;
     }
 
     /** As far apart as this, or less, counts as alike. */

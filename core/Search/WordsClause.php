@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 /**
  * Words of the name, a theme, the note or the author: each begins one of theirs. Words or numbers that name items may

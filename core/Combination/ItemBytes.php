@@ -2,13 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library;
-
-use Periplus\Core\Combination\Beat;
-use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Combination\ItemVisitor;
-use Periplus\Core\Combination\MoveItem;
-use Periplus\Core\Combination\StrikeItem;
+namespace Periplus\Core\Combination;
 
 /**
  * One item as the bytes of a {@see Sequence}.

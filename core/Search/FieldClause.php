@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 /** What is kept beside the chain: level, verdict, rules, stance, theme, author and status. */
 final readonly class FieldClause implements Clause

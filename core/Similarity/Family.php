@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library;
+namespace Periplus\Core\Similarity;
 
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;

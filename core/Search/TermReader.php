@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\FreeStrikes;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Diagnostics;
 use Periplus\Core\Notation\Lexer;
 use Periplus\Core\Notation\MovePhraseParser;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 /** How many strikes there are, feints among them. */
 final readonly class LengthClause implements Clause

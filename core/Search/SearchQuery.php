@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 use Periplus\Core\Notation\Problem;
 
 /** What is looked for in the library: clauses that all have to hold, and what could not be understood. */
-final readonly class Search
+final readonly class SearchQuery
 {
     /**
      * @param list<Clause> $clauses

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Tests\Core\Library;
+namespace Periplus\Tests\Core\Combination;
 
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\Family;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;

@@ -2,17 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library;
+namespace Periplus\Core\Similarity;
+
+use Periplus\Core\Combination\Sequence;
 
 /**
  * The index behind likeness. The traces of a chain are its strikes in their order, and those strikes with each one left
  * out, hashed. Two chains share a trace whenever one strike put in, left out or exchanged turns the strikes of one into
- * those of the other, whatever their targets, marks and moves; so nothing within {@see Likeness::near} is missed, which
+ * those of the other, whatever their targets, marks and moves; so nothing within {@see EditDistance::near} is missed, which
  * is lighter than two strikes changed. What shares a trace and is farther is told apart by the distance itself.
  * The idea is that of deletion neighbourhoods (Mor and Fraenkel, "A hash code method for detecting and correcting
  * spelling errors", Comm. ACM 25, 1982).
  */
-final readonly class Traces
+final readonly class DeletionNeighbourhood
 {
     /** @return list<string> of 8 bytes each, none twice */
     public static function of(Sequence $sequence): array

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 /** Wishes of which one has to hold. */
 final readonly class EitherClause implements Clause

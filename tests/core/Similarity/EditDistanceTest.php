@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Tests\Core\Library;
+namespace Periplus\Tests\Core\Similarity;
 
 use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Library\Likeness;
-use Periplus\Core\Library\Relation;
-use Periplus\Core\Library\Sequence;
-use Periplus\Core\Library\Traces;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\DeletionNeighbourhood;
+use Periplus\Core\Similarity\EditDistance;
+use Periplus\Core\Similarity\Relation;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-final class LikenessTest extends TestCase
+final class EditDistanceTest extends TestCase
 {
     use TestTrait;
 
@@ -47,9 +47,9 @@ final class LikenessTest extends TestCase
     /** An oracle: what the index finds among a library is what looking at every combination finds. */
     public function testTheIndexMissesNothing(): void
     {
-        $likeness = Likeness::builtIn();
+        $distance = EditDistance::builtIn();
         $short = Generators::map(static fn (Chain $chain): Chain => Chain::of(\array_slice($chain->items, 0, 5)), Chains::any());
-        $this->limitTo(40)->forAll(Generators::vector(40, $short), Generators::choose(0, 39))->then(static function (array $library, int $at) use ($likeness): void {
+        $this->limitTo(40)->forAll(Generators::vector(40, $short), Generators::choose(0, 39))->then(static function (array $library, int $at) use ($distance): void {
             // Kin of each are mixed in: one item left out, or at the end of another.
             foreach (\array_slice($library, 0, 20) as $chain) {
                 \assert($chain instanceof Chain);
@@ -62,12 +62,12 @@ final class LikenessTest extends TestCase
             $asked = $library[$at];
             \assert($asked instanceof Chain);
             $wanted = Sequence::of($asked);
-            $traces = Traces::of($wanted);
+            $traces = DeletionNeighbourhood::of($wanted);
             foreach ($library as $chain) {
                 \assert($chain instanceof Chain);
                 $other = Sequence::of($chain);
-                $near = $likeness->distance($wanted, $other) <= $likeness->near() || \in_array(Relation::between($wanted, $other, $likeness), [Relation::Same, Relation::TargetDiffers, Relation::OneApart], true);
-                self::assertTrue(!$near || [] !== array_intersect($traces, Traces::of($other)), bin2hex($wanted->text()).' and '.bin2hex($other->text()));
+                $near = $distance->distance($wanted, $other) <= $distance->near() || \in_array(Relation::between($wanted, $other, $distance), [Relation::Same, Relation::TargetDiffers, Relation::OneApart], true);
+                self::assertTrue(!$near || [] !== array_intersect($traces, DeletionNeighbourhood::of($other)), bin2hex($wanted->text()).' and '.bin2hex($other->text()));
             }
         });
     }
@@ -83,11 +83,11 @@ final class LikenessTest extends TestCase
     #[TestWith(['1 2 3', '13 14 15', null])]
     public function testRelationsHaveNames(string $one, string $other, ?Relation $relation): void
     {
-        self::assertSame($relation, Relation::between(Sequence::of(Chains::read($one)), Sequence::of(Chains::read($other)), Likeness::builtIn()));
+        self::assertSame($relation, Relation::between(Sequence::of(Chains::read($one)), Sequence::of(Chains::read($other)), EditDistance::builtIn()));
     }
 
     private static function distance(Chain $one, Chain $other): float
     {
-        return Likeness::builtIn()->distance(Sequence::of($one), Sequence::of($other));
+        return EditDistance::builtIn()->distance(Sequence::of($one), Sequence::of($other));
     }
 }

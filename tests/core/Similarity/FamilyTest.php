@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Tests\Core\Library;
+namespace Periplus\Tests\Core\Similarity;
 
 use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\Family;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 

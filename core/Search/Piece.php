@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 /** A word, number or sign of a search, with its place in Unicode characters. */
 final readonly class Piece

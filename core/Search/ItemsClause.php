@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
-use Periplus\Core\Library\Family;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\Family;
 
 /**
  * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may stand,

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Tests\Core\Library;
+namespace Periplus\Tests\Core\Search;
 
 use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
-use Periplus\Core\Library\Search\Clause;
-use Periplus\Core\Library\Search\ItemsClause;
-use Periplus\Core\Library\Search\Search;
-use Periplus\Core\Library\Search\SearchReader;
-use Periplus\Core\Library\Search\WordsClause;
-use Periplus\Core\Library\Sequence;
+use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Search\Clause;
+use Periplus\Core\Search\ItemsClause;
+use Periplus\Core\Search\SearchQuery;
+use Periplus\Core\Search\SearchReader;
+use Periplus\Core\Search\WordsClause;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -148,7 +148,7 @@ final class SearchReaderTest extends TestCase
         }
     }
 
-    private static function read(string $text, string $numbering = 'parity'): Search
+    private static function read(string $text, string $numbering = 'parity'): SearchQuery
     {
         return (new SearchReader(Numbering::named($numbering), Catalogue::builtIn()))->read($text);
     }

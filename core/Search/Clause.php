@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 /** One wish of a search; all of them have to hold, or one of some, see {@see EitherClause}. */
 interface Clause

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library;
+namespace Periplus\Core\Similarity;
+
+use Periplus\Core\Combination\Sequence;
 
 /** How a chain stands to another, the closest first. */
 enum Relation: string
@@ -30,7 +32,7 @@ enum Relation: string
     }
 
     /** The closest that holds from one to the other, mirrors aside; null when they are farther apart than near. */
-    public static function between(Sequence $one, Sequence $other, Likeness $likeness): ?self
+    public static function between(Sequence $one, Sequence $other, EditDistance $distance): ?self
     {
         return match (true) {
             $one->items === $other->items => self::Same,
@@ -39,7 +41,7 @@ enum Relation: string
             // A single item is contained in half of the library, which says nothing.
             \count($one->items) > 1 && $other->contains($one) => self::ContainedIn,
             \count($other->items) > 1 && $one->contains($other) => self::Contains,
-            $likeness->distance($one, $other) <= $likeness->near() => self::Alike,
+            $distance->distance($one, $other) <= $distance->near() => self::Alike,
             default => null,
         };
     }

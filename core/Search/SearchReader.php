@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\Contact;
 use Periplus\Core\Flow\Timing\Verdict;
@@ -47,7 +47,7 @@ final readonly class SearchReader
         $this->terms = new TermReader($numbering, $catalogue);
     }
 
-    public function read(string $text): Search
+    public function read(string $text): SearchQuery
     {
         $pieces = self::pieces($text);
         $stance = self::stance($pieces);
@@ -88,7 +88,7 @@ final readonly class SearchReader
             $problems[] = new Problem($or->at, mb_strlen($or->text), '"or" stands between two wishes.', 'a wish before it and one after it', ['starts 1 or 2']);
         }
 
-        return new Search(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group), $groups), $problems);
+        return new SearchQuery(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group), $groups), $problems);
     }
 
     /** @return list<Piece> with the words of clauses in place of what coaches say for them */

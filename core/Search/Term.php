@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
-/** One item that is looked for: any of some bodies (see {@see \Periplus\Core\Library\Sequence}), thrown or feinted. */
+/** One item that is looked for: any of some bodies (see {@see \Periplus\Core\Combination\Sequence}), thrown or feinted. */
 final readonly class Term
 {
     private const THROWN = '=?!?';

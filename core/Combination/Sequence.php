@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library;
-
-use Periplus\Core\Combination\Chain;
-use Periplus\Core\Combination\Item;
+namespace Periplus\Core\Combination;
 
 /**
  * A chain by role as one short line of bytes, for storing, searching and comparing. Each item is its prefixes, then its

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Library\Search;
+namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\Contact;
 
