@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App;
 
+use Periplus\App\Http\CoreDataWarmer;
 use Periplus\App\Http\ValidateRequestsOnly;
 use Periplus\Core\Technique\Data;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
@@ -13,9 +14,6 @@ use Symfony\Component\HttpKernel\Kernel as BaseKernel;
 final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;
-
-    /** Under the folder of the cache. */
-    public const CORE_DATA = '/core-data';
 
     /** APP_ENV is prod unless it says otherwise; see docs/development.md. */
     public static function fromEnvironment(): self
@@ -30,7 +28,7 @@ final class Kernel extends BaseKernel
     {
         parent::boot();
         if (!$this->debug) {
-            Data::from($this->getCacheDir().self::CORE_DATA);
+            Data::from($this->getCacheDir().CoreDataWarmer::FOLDER);
         }
     }
 

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace Periplus\App\Http;
 
-use Periplus\App\Kernel;
 use Periplus\Core\Technique\Data;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
 
 /** Lays the core's data down as PHP, so that a request need not read JSON; see {@see Kernel::boot}. */
 final readonly class CoreDataWarmer implements CacheWarmerInterface
 {
+    /** Under the folder of the cache. */
+    public const FOLDER = '/core-data';
+
     public function warmUp(string $cacheDir, ?string $buildDir = null): array
     {
-        $folder = $cacheDir.Kernel::CORE_DATA;
+        $folder = $cacheDir.self::FOLDER;
         if (!is_dir($folder)) {
             mkdir($folder, recursive: true);
         }
