@@ -6,7 +6,7 @@ namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Record\Record;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -78,7 +78,7 @@ final readonly class CoachesController
             [$role, $active] = [$request->role() ?? $coach->role(), $request->active ?? $coach->isActive()];
             $stays = GymRole::HeadCoach === $role && $active;
             if (!$stays && [$id] === array_map(static fn (mixed $head): int => is_numeric($head) ? (int) $head : 0, $heads)) {
-                throw new Problem(409, 'last-head-coach', 'This is the only head coach. Make someone else head coach first.');
+                throw new ApiProblem(409, 'last-head-coach', 'This is the only head coach. Make someone else head coach first.');
             }
             if ($coach->role() !== $role) {
                 $this->record->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
@@ -124,11 +124,11 @@ final readonly class CoachesController
     public function password(Request $http, #[MapRequestPayload(acceptFormat: 'json')] PasswordRequest $request, #[CurrentUser] User $user, UserPasswordHasherInterface $hasher, Security $security, RateLimiterFactoryInterface $passwordLimiter): Response
     {
         if (!$passwordLimiter->create((string) $user->id())->consume()->isAccepted()) {
-            throw new Problem(429, 'too-many-tries', 'Too many tries. Wait a minute, then try again.');
+            throw new ApiProblem(429, 'too-many-tries', 'Too many tries. Wait a minute, then try again.');
         }
         $account = $this->get($user->id());
         if (!$hasher->isPasswordValid($account, $request->current)) {
-            throw new Problem(422, 'wrong-password', 'The current password is not right.', ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]]);
+            throw new ApiProblem(422, 'wrong-password', 'The current password is not right.', ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]]);
         }
         PasswordRules::require($request->new, 'new', $account->name(), $account->getUserIdentifier());
         $account->usePasswordHash($hasher->hashPassword($account, $request->new));
@@ -150,7 +150,7 @@ final readonly class CoachesController
 
     private function get(int $id): User
     {
-        return $this->entities->find(User::class, $id) ?? throw new Problem(404, 'not-found', 'There is no such coach.');
+        return $this->entities->find(User::class, $id) ?? throw new ApiProblem(404, 'not-found', 'There is no such coach.');
     }
 
     /** @return array<string, mixed> */

@@ -7,8 +7,8 @@ namespace Periplus\App\Account;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
-use Periplus\App\Http\Problem;
 use Periplus\App\Record\Record;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -49,7 +49,7 @@ final readonly class Invitations
     public function reset(User $user, User $maker): array
     {
         if (!$user->isActive()) {
-            throw new Problem(409, 'blocked', \sprintf('%s may not sign in. Let them in again first.', $user->name()));
+            throw new ApiProblem(409, 'blocked', \sprintf('%s may not sign in. Let them in again first.', $user->name()));
         }
         $this->endOf($user, 'replaced');
         $this->record->add($maker->id(), 'coach.reset', 'made a link that sets the password of '.$user->name().' anew', 'coaches/'.$user->id());
@@ -77,7 +77,7 @@ final readonly class Invitations
     public function withdraw(int $id, User $by): void
     {
         if (0 === $this->end('id = ?', [$id], 'withdrawn')) {
-            throw new Problem(404, 'not-found', 'This link is not open any more: it was used, withdrawn or is too old.');
+            throw new ApiProblem(404, 'not-found', 'This link is not open any more: it was used, withdrawn or is too old.');
         }
         $this->record->add($by->id(), 'coach.withdrawn', 'withdrew a link');
     }
@@ -132,7 +132,7 @@ final readonly class Invitations
         $email = EmailAddress::of((string) $request->email);
         $name = PlainText::line((string) $request->name);
         if ('' === $email || '' === $name) {
-            throw new Problem(422, 'invalid', 'Give your name and your e-mail address.', ['violations' => [['field' => '' === $name ? 'name' : 'email', 'message' => 'This is needed.']]]);
+            throw new ApiProblem(422, 'invalid', 'Give your name and your e-mail address.', ['violations' => [['field' => '' === $name ? 'name' : 'email', 'message' => 'This is needed.']]]);
         }
         PasswordRules::require($request->password, 'password', $name, $email);
         if (null !== $this->entities->getRepository(User::class)->findOneBy(['email' => $email])) {
@@ -151,7 +151,7 @@ final readonly class Invitations
     private function make(string $kind, GymRole $role, ?int $user, User $maker, string $for): array
     {
         if (\count($this->open()) >= self::MOST) {
-            throw new Problem(409, 'too-many-open', \sprintf('%d links are open. Withdraw some of them first.', self::MOST));
+            throw new ApiProblem(409, 'too-many-open', \sprintf('%d links are open. Withdraw some of them first.', self::MOST));
         }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
         $expires = $this->clock->now()->modify('+'.self::DAYS.' days');
@@ -188,14 +188,14 @@ final readonly class Invitations
         return false === $row ? throw self::gone() : $row;
     }
 
-    private static function gone(): Problem
+    private static function gone(): ApiProblem
     {
-        return new Problem(404, 'link-used-up', 'This link was used already, was withdrawn or is too old. Ask the head coach for a new one.');
+        return new ApiProblem(404, 'link-used-up', 'This link was used already, was withdrawn or is too old. Ask the head coach for a new one.');
     }
 
-    private static function taken(): Problem
+    private static function taken(): ApiProblem
     {
-        return new Problem(409, 'email-taken', 'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.');
+        return new ApiProblem(409, 'email-taken', 'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.');
     }
 
     private function now(): string

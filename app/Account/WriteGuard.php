@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
@@ -29,10 +29,10 @@ final readonly class WriteGuard
         }
         $largest = '/api/imports' === $request->getPathInfo() ? self::LARGEST_IMPORT : self::LARGEST;
         if ((int) $request->headers->get('Content-Length', '0') > $largest || \strlen($request->getContent()) > $largest) {
-            throw new Problem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024));
+            throw new ApiProblem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024));
         }
         if (!$this->token->isValid($request)) {
-            throw new Problem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
+            throw new ApiProblem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
         }
     }
 }

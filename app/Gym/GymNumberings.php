@@ -7,7 +7,7 @@ namespace Periplus\App\Gym;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Periplus\App\Account\User;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\Core\Notation\Numbering;
 
 /**
@@ -28,10 +28,10 @@ final class GymNumberings
     {
     }
 
-    /** @throws Problem when the gym has no such numbering */
+    /** @throws ApiProblem when the gym has no such numbering */
     public function named(string $id): Numbering
     {
-        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new Problem(422, 'invalid', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'numbering', 'message' => 'There is no such numbering.']]]);
+        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new ApiProblem(422, 'invalid', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'numbering', 'message' => 'There is no such numbering.']]]);
     }
 
     /** The numbering that a coach reads in. */

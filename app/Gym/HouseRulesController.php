@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Periplus\App\Account\User;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Http\Problem;
 use Periplus\App\Library\Lines;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleExample;
@@ -49,7 +49,7 @@ final readonly class HouseRulesController
     public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] RulesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         if (!\in_array($set, HouseRules::ids(), true)) {
-            throw new Problem(404, 'not-found', 'There are no such house rules.');
+            throw new ApiProblem(404, 'not-found', 'There are no such house rules.');
         }
 
         return $this->answer($this->rechecks->start($request->over($this->rules->named($set)), $user->id()), $user, 201);

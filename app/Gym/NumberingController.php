@@ -6,7 +6,7 @@ namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\LibraryController;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
@@ -14,8 +14,8 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
-use Periplus\Core\Notation\Problem as ReadingProblem;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -88,12 +88,12 @@ final readonly class NumberingController
     public function save(string $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         if (isset(Numbering::builtIn()[$id])) {
-            throw new Problem(409, 'built-in', 'A built-in numbering stays as it is. Save yours under another name.');
+            throw new ApiProblem(409, 'built-in', 'A built-in numbering stays as it is. Save yours under another name.');
         }
         $content = $request->content();
         foreach ((new NumberingReview($this->catalogue))->problems($content) as $problem) {
             if ($problem['stops']) {
-                throw new Problem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
+                throw new ApiProblem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
             }
         }
         $basedOn = $http->headers->has('If-None-Match') ? null : LibraryController::basedOn($http);
@@ -103,8 +103,8 @@ final readonly class NumberingController
             $version = $this->numberings->version($id);
             if ($version !== $basedOn) {
                 throw null === $basedOn
-                    ? new Problem(409, 'name-taken', 'There is a numbering of this name already. Choose another name.')
-                    : new Problem(412, 'changed-meanwhile', 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
+                    ? new ApiProblem(409, 'name-taken', 'There is a numbering of this name already. Choose another name.')
+                    : new ApiProblem(412, 'changed-meanwhile', 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
             }
             $this->numberings->store($numbering, $user->id(), $this->clock->now());
             $this->record->add($user->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$id);
@@ -147,7 +147,7 @@ final readonly class NumberingController
         $lines = preg_split('/\R/u', $request->text);
         $lines = false === $lines ? [] : $lines;
         if (\count($lines) > TranslateRequest::MOST_LINES) {
-            throw new Problem(422, 'invalid', \sprintf('Translate at most %d lines at a time.', TranslateRequest::MOST_LINES));
+            throw new ApiProblem(422, 'invalid', \sprintf('Translate at most %d lines at a time.', TranslateRequest::MOST_LINES));
         }
         $rows = [];
         foreach ($lines as $at => $line) {

@@ -7,7 +7,7 @@ namespace Periplus\App\Gym;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\Marks;
 use Periplus\App\Library\Turn;
 use Periplus\App\Record\Record;
@@ -79,7 +79,7 @@ final readonly class Rechecks
     {
         $row = $this->connection->fetchAssociative('SELECT * FROM recheck WHERE id = ?', [$id]);
 
-        return false === $row ? throw new Problem(404, 'not-found', 'This preview is not there any more. Make it again.') : Recheck::of($row);
+        return false === $row ? throw new ApiProblem(404, 'not-found', 'This preview is not there any more. Make it again.') : Recheck::of($row);
     }
 
     /** Goes on for about that long, at least one batch. */
@@ -103,10 +103,10 @@ final readonly class Rechecks
                 return $recheck;
             }
             if (RecheckState::Ready !== $recheck->state) {
-                throw new Problem(409, 'not-ready', 'The library is not checked to the end yet. Wait for it, then save.');
+                throw new ApiProblem(409, 'not-ready', 'The library is not checked to the end yet. Wait for it, then save.');
             }
             if ($this->rules->version($recheck->rules->id, lock: true) !== $recheck->rulesVersion) {
-                throw new Problem(412, 'changed-meanwhile', 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
+                throw new ApiProblem(412, 'changed-meanwhile', 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
             }
             $this->putInPlace($recheck);
             $this->rules->store($recheck->rules, $editor, $this->clock->now());

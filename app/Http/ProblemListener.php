@@ -39,7 +39,7 @@ final readonly class ProblemListener
 
     private function answer(\Throwable $error): ProblemResponse
     {
-        if ($error instanceof Problem) {
+        if ($error instanceof ApiProblem) {
             return ProblemResponse::of($error->status, $error->type, $error->getMessage(), $error->more);
         }
         if ($error->getPrevious() instanceof ValidationFailedException) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\InOut;
 
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
-use Periplus\App\Http\Problem;
 
 /** Cuts a file into its combinations. What cannot be cut is said with its line; nothing is guessed. */
 final readonly class Entries
@@ -21,7 +21,7 @@ final readonly class Entries
      *
      * @return list<Entry>
      *
-     * @throws Problem when it is not a file of that form at all
+     * @throws ApiProblem when it is not a file of that form at all
      */
     public static function of(Format $format, string $content, array $given): array
     {
@@ -184,8 +184,8 @@ final readonly class Entries
         return mb_strlen($source) > self::SHOWN ? mb_substr($source, 0, self::SHOWN).'…' : $source;
     }
 
-    private static function broken(string $message, ?int $line = null): Problem
+    private static function broken(string $message, ?int $line = null): ApiProblem
     {
-        return new Problem(422, 'broken-file', $message, null === $line ? [] : ['line' => $line]);
+        return new ApiProblem(422, 'broken-file', $message, null === $line ? [] : ['line' => $line]);
     }
 }

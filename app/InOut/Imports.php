@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\Bulk;
 use Periplus\App\Library\Change;
 use Periplus\App\Library\Checked;
@@ -110,7 +110,7 @@ final readonly class Imports
                 return;
             }
             if ('ready' !== $run['state']) {
-                throw new Problem(409, 'not-ready', 'The file is not read to the end yet. Wait for it, then import.');
+                throw new ApiProblem(409, 'not-ready', 'The file is not read to the end yet. Wait for it, then import.');
             }
             /** @var list<array{line: int|string, kind: string, content: string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
             $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
@@ -171,7 +171,7 @@ final readonly class Imports
         }
         try {
             $draft = $this->draft($entry->fields);
-        } catch (Problem $problem) {
+        } catch (ApiProblem $problem) {
             return [...$row, 'message' => $problem->getMessage()];
         }
         $fingerprint = Fingerprint::of($draft->inStance->chain)->withEffort;
@@ -207,11 +207,11 @@ final readonly class Imports
     /** @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
     private function draft(array $fields): Draft
     {
-        $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Problem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
+        $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new ApiProblem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
         $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['numbering'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
         $violations = $this->validator->validate($request);
         if (\count($violations) > 0) {
-            throw new Problem(422, 'invalid', (string) $violations->get(0)->getMessage());
+            throw new ApiProblem(422, 'invalid', (string) $violations->get(0)->getMessage());
         }
         $draft = $this->drafts->read($request);
         $result = $this->check->run($draft->inStance, new Circumstances($this->rules->named($draft->content->rules)));
@@ -247,7 +247,7 @@ final readonly class Imports
         /** @var array{state: string, format: string, content: string, total: int|string, done: int|string, options: string}|false $row */
         $row = $this->connection->fetchAssociative('SELECT state, format, content, total, done, options FROM import_run WHERE id = ?', [$id]);
         if (false === $row) {
-            throw new Problem(404, 'not-found', 'This import is not there any more. Begin it again.');
+            throw new ApiProblem(404, 'not-found', 'This import is not there any more. Begin it again.');
         }
         /** @var array{numbering: string, stance: string, rules: string} $options */
         $options = json_decode($row['options'], true, flags: \JSON_THROW_ON_ERROR);

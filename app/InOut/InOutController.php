@@ -6,8 +6,8 @@ namespace Periplus\App\InOut;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\ListRequest;
@@ -75,7 +75,7 @@ final readonly class InOutController
     public function lines(int $id, Lines $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
     {
         if ($page < 1 || $page > Entries::MOST) {
-            throw new Problem(422, 'invalid', 'There is no such page.');
+            throw new ApiProblem(422, 'invalid', 'There is no such page.');
         }
 
         $numbering = $numberings->of($user);

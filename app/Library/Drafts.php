@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Library;
 
 use Periplus\App\Gym\GymNumberings;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -19,7 +19,7 @@ final readonly class Drafts
     {
     }
 
-    /** @throws Problem with every place that cannot be read */
+    /** @throws ApiProblem with every place that cannot be read */
     public function read(SaveRequest $request): Draft
     {
         $reading = $this->reader->read($request->text, $this->numberings->named($request->numbering), $request->stance);
@@ -43,10 +43,10 @@ final readonly class Drafts
         return new Draft($content, new ChainInStance($chain, $content->stance));
     }
 
-    private static function unreadable(Reading $reading): Problem
+    private static function unreadable(Reading $reading): ApiProblem
     {
         $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
 
-        return new Problem(422, 'unreadable-chain', 'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems]);
+        return new ApiProblem(422, 'unreadable-chain', 'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems]);
     }
 }

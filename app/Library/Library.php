@@ -9,7 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Record\Record;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
@@ -95,7 +95,7 @@ final readonly class Library
 
     public function version(Combination $combination, int $version): CombinationVersion
     {
-        return $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $version]) ?? throw new Problem(404, 'not-found', 'There is no such version of this combination.');
+        return $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $version]) ?? throw new ApiProblem(404, 'not-found', 'There is no such version of this combination.');
     }
 
     /**
@@ -120,7 +120,7 @@ final readonly class Library
     {
         $same = $this->combinations->same($fingerprintWithEffort, $except);
         if (null !== $same) {
-            throw new Problem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
+            throw new ApiProblem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
         }
     }
 
@@ -157,13 +157,13 @@ final readonly class Library
     }
 
     /** The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever wrote. */
-    public function stale(Combination $combination, int $basedOn, User $reader): Problem
+    public function stale(Combination $combination, int $basedOn, User $reader): ApiProblem
     {
         $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
         $row = $combination->row();
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
-        return new Problem(412, 'changed-meanwhile', \sprintf(
+        return new ApiProblem(412, 'changed-meanwhile', \sprintf(
             '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
             $row->editor['name'],
             [] === $changed ? '' : ' ('.implode(', ', $changed).')',

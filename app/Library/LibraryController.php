@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -92,7 +92,7 @@ final readonly class LibraryController
     {
         $header = (string) $http->headers->get('If-Match');
         if (1 !== preg_match('/^(?:W\/)?"(\d{1,9})"$/', trim($header), $found)) {
-            throw new Problem(428, 'version-missing', 'Say which version this was made from, in If-Match.');
+            throw new ApiProblem(428, 'version-missing', 'Say which version this was made from, in If-Match.');
         }
 
         return (int) $found[1];

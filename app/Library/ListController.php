@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\Core\Notation\Problem as ReadingProblem;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\SearchQuery;
 use Periplus\Core\Search\SearchReader;

@@ -6,7 +6,7 @@ namespace Periplus\App\Library;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -48,7 +48,7 @@ final readonly class ViewsController
             /** @var int|string $count */
             $count = $this->connection->fetchOne('SELECT COUNT(*) FROM saved_view WHERE owner_id = ?', [$user->id()]);
             if ((int) $count >= self::MOST) {
-                throw new Problem(409, 'too-many-views', \sprintf('You keep %d views already. Remove one first.', self::MOST));
+                throw new ApiProblem(409, 'too-many-views', \sprintf('You keep %d views already. Remove one first.', self::MOST));
             }
             $this->connection->insert('saved_view', ['name' => $name, 'address' => $request->address, 'owner_id' => $user->id(), 'shared' => (int) $request->shared]);
         });
@@ -62,6 +62,6 @@ final readonly class ViewsController
     {
         $removed = $this->connection->executeStatement('DELETE FROM saved_view WHERE id = ? AND (owner_id = ?'.($user->isHeadCoach() ? ' OR shared = 1' : '').')', [$id, $user->id()]);
 
-        return 0 === $removed ? throw new Problem(404, 'not-found', 'There is no such view of yours.') : new Response(status: 204);
+        return 0 === $removed ? throw new ApiProblem(404, 'not-found', 'There is no such view of yours.') : new Response(status: 204);
     }
 }

@@ -6,8 +6,8 @@ namespace Periplus\App\Print;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Http\Problem;
 use Periplus\App\Library\Finder;
 use Periplus\App\Library\Lines;
 use Periplus\App\Library\ListRequest;
@@ -52,10 +52,10 @@ final readonly class PrintController
         $numbering = $this->numberings->of($user);
         $ids = $searches->all($list, $numbering);
         if ([] === $ids) {
-            throw new Problem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.');
+            throw new ApiProblem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.');
         }
         if (\count($ids) > Paper::MOST) {
-            throw new Problem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
+            throw new ApiProblem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
         }
 
         return self::file($paper->wallSheet($this->finder->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
@@ -63,7 +63,7 @@ final readonly class PrintController
 
     private function get(int $id): Row
     {
-        return $this->finder->read([$id])[0] ?? throw new Problem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
+        return $this->finder->read([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
     }
 
     private static function file(string $content, string $type, string $name): Response

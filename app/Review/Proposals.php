@@ -8,7 +8,7 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\Combination;
 use Periplus\App\Library\Combinations;
 use Periplus\App\Library\Content;
@@ -45,7 +45,7 @@ final readonly class Proposals
     {
         $row = $this->connection->fetchAssociative(self::SELECT.' WHERE p.id = ?', [$id]);
 
-        return false === $row ? throw new Problem(404, 'not-found', 'There is no such proposal. It may have been typed wrongly.') : Proposal::of($row);
+        return false === $row ? throw new ApiProblem(404, 'not-found', 'There is no such proposal. It may have been typed wrongly.') : Proposal::of($row);
     }
 
     /**
@@ -84,14 +84,14 @@ final readonly class Proposals
             // Any version that there was: what changed meanwhile is shown to the head coach.
             $base = null === $combination ? null : $this->library->version($combination, $request->basedOn ?? 0)->content();
             if (null !== $combination && ProposalKind::Retirement === $request->kind) {
-                $content = $combination->isInUse() ? $combination->content() : throw new Problem(409, 'archived-already', 'This combination is archived already.');
+                $content = $combination->isInUse() ? $combination->content() : throw new ApiProblem(409, 'archived-already', 'This combination is archived already.');
             } else {
-                $draft ?? throw new Problem(422, 'invalid', 'A proposal has a chain and a name.');
+                $draft ?? throw new ApiProblem(422, 'invalid', 'A proposal has a chain and a name.');
                 $checked = $this->library->checked($draft);
                 $this->library->refuseDuplicate($checked->fingerprint->withEffort, $combination?->id());
                 $content = $draft->content->settled($checked);
                 if ($content->toArray() === $base?->toArray()) {
-                    throw new Problem(409, 'no-change', 'This changes nothing of the combination, so there is nothing to propose.');
+                    throw new ApiProblem(409, 'no-change', 'This changes nothing of the combination, so there is nothing to propose.');
                 }
             }
             $now = $this->clock->now()->format('Y-m-d H:i:s');
@@ -120,13 +120,13 @@ final readonly class Proposals
     /** Its author answers a remark, or thinks better of it. */
     public function revise(int $id, int $version, DecisionRequest $request, User $author): Proposal
     {
-        $draft = $this->drafts->read($request->content ?? throw new Problem(422, 'invalid', 'A proposal has a chain and a name.'));
+        $draft = $this->drafts->read($request->content ?? throw new ApiProblem(422, 'invalid', 'A proposal has a chain and a name.'));
 
         return $this->library->turn(function () use ($id, $version, $request, $draft, $author): Proposal {
             $proposal = $this->current($id, $version);
             $this->requireAuthor($proposal, $author);
             if (ProposalKind::Retirement === $proposal->kind) {
-                throw new Problem(409, 'nothing-to-revise', 'A retirement has nothing to revise. Withdraw it instead.');
+                throw new ApiProblem(409, 'nothing-to-revise', 'A retirement has nothing to revise. Withdraw it instead.');
             }
             $checked = $this->library->checked($draft);
             $this->library->refuseDuplicate($checked->fingerprint->withEffort, $proposal->combination);
@@ -138,13 +138,13 @@ final readonly class Proposals
     public function return(int $id, int $version, DecisionRequest $request, User $head): Proposal
     {
         if ('' === trim($request->remark)) {
-            throw new Problem(422, 'invalid', 'Say in a remark what is to be done about it.', ['violations' => [['field' => 'remark', 'message' => 'Say what is to be done about it.']]]);
+            throw new ApiProblem(422, 'invalid', 'Say in a remark what is to be done about it.', ['violations' => [['field' => 'remark', 'message' => 'Say what is to be done about it.']]]);
         }
 
         return $this->library->turn(function () use ($id, $version, $request, $head): Proposal {
             $proposal = $this->current($id, $version);
             if (ProposalState::Returned === $proposal->state) {
-                throw new Problem(409, 'returned-already', 'It was returned already and waits for its author.');
+                throw new ApiProblem(409, 'returned-already', 'It was returned already and waits for its author.');
             }
             $this->record->add($head->id(), 'proposal.returned', \sprintf('returned the proposal “%s” of %s', $proposal->content->name, $proposal->authorName), 'review/'.$id);
 
@@ -177,7 +177,7 @@ final readonly class Proposals
                 throw $this->library->stale($combination, (int) $request->against, $head);
             }
             if (ProposalKind::Retirement === $proposal->kind && null !== $combination && !$combination->isInUse()) {
-                throw new Problem(409, 'archived-already', 'This combination is archived already. Return the proposal or have it withdrawn.');
+                throw new ApiProblem(409, 'archived-already', 'This combination is archived already. Return the proposal or have it withdrawn.');
             }
             $done = match ($proposal->kind) {
                 ProposalKind::Addition => $this->library->create($edit ?? $this->drafts->of($proposal->content), $head, $author),
@@ -237,7 +237,7 @@ final readonly class Proposals
         /** @var int|string $open */
         $open = $this->connection->fetchOne("SELECT COUNT(*) FROM proposal WHERE author_id = ? AND state IN ('open', 'returned')", [$author->id()]);
         if ((int) $open >= self::MOST_OPEN) {
-            throw new Problem(409, 'too-many-open', \sprintf('%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.', self::MOST_OPEN));
+            throw new ApiProblem(409, 'too-many-open', \sprintf('%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.', self::MOST_OPEN));
         }
     }
 
@@ -253,10 +253,10 @@ final readonly class Proposals
     {
         $proposal = $this->get($id);
         if ($proposal->state->isDecided()) {
-            throw new Problem(409, 'decided-already', ProposalState::Approved === $proposal->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.');
+            throw new ApiProblem(409, 'decided-already', ProposalState::Approved === $proposal->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.');
         }
         if ($proposal->version !== $version) {
-            throw new Problem(412, 'changed-meanwhile', 'This proposal was changed meanwhile. Nothing was decided; look at the newest.');
+            throw new ApiProblem(412, 'changed-meanwhile', 'This proposal was changed meanwhile. Nothing was decided; look at the newest.');
         }
 
         return $proposal;
@@ -265,7 +265,7 @@ final readonly class Proposals
     private function requireAuthor(Proposal $proposal, User $user): void
     {
         if ($proposal->author !== $user->id()) {
-            throw new Problem(403, 'not-allowed', \sprintf('This is a proposal of %s; only they can change it.', $proposal->authorName));
+            throw new ApiProblem(403, 'not-allowed', \sprintf('This is a proposal of %s; only they can change it.', $proposal->authorName));
         }
     }
 

@@ -6,7 +6,7 @@ namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\App\Http\Problem;
+use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\Combinations;
 use Periplus\App\Library\Content;
 use Periplus\App\Library\LibraryController;
@@ -36,7 +36,7 @@ final readonly class ReviewController
     #[Route('', methods: 'GET')]
     public function list(#[CurrentUser] User $user, #[MapQueryParameter] string $list = 'open', #[MapQueryParameter] bool $mine = false, #[MapQueryParameter] ?int $combination = null, #[MapQueryParameter] int $page = 1): JsonResponse
     {
-        $states = self::LISTS[$list] ?? throw new Problem(422, 'invalid', 'Proposals are open, returned or decided.');
+        $states = self::LISTS[$list] ?? throw new ApiProblem(422, 'invalid', 'Proposals are open, returned or decided.');
 
         [$proposals, $total] = $this->proposals->in($states, $mine ? $user->id() : null, $combination, max(1, min($page, 100_000)));
 

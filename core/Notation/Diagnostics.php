@@ -10,7 +10,7 @@ final class Diagnostics
     /** More problems than these help nobody. */
     private const MOST = 20;
 
-    /** @var list<Problem> */
+    /** @var list<ReadingProblem> */
     private array $problems = [];
     /** @var list<Note> */
     private array $notes = [];
@@ -22,7 +22,7 @@ final class Diagnostics
      */
     public function problem(Span $span, string $message, string $expected, array $nearest = []): void
     {
-        $this->problems[] = new Problem($span->at, $span->length, $message, $expected, array_values(array_unique($nearest)));
+        $this->problems[] = new ReadingProblem($span->at, $span->length, $message, $expected, array_values(array_unique($nearest)));
     }
 
     public function note(Span $span, string $message): void
@@ -40,10 +40,10 @@ final class Diagnostics
         return \count($this->problems) >= self::MOST;
     }
 
-    /** @return list<Problem> in the order of the text */
+    /** @return list<ReadingProblem> in the order of the text */
     public function problems(): array
     {
-        usort($this->problems, static fn (Problem $a, Problem $b): int => $a->at <=> $b->at);
+        usort($this->problems, static fn (ReadingProblem $a, ReadingProblem $b): int => $a->at <=> $b->at);
 
         return $this->problems;
     }

@@ -50,6 +50,6 @@ final readonly class Reader
 
     private static function refuse(int $length, string $message): Reading
     {
-        return new Reading(null, [], [new Problem(0, $length, $message, 'a combination in numbers or words', ['1 2', 'jab cross'])], []);
+        return new Reading(null, [], [new ReadingProblem(0, $length, $message, 'a combination in numbers or words', ['1 2', 'jab cross'])], []);
     }
 }

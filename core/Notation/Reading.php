@@ -12,7 +12,7 @@ final readonly class Reading
     /**
      * @param Chain|null $chain null when there is a problem
      * @param list<Span> $spans where each item of the chain stands in the text; a repeated item points to its one place
-     * @param list<Problem> $problems in the order of the text
+     * @param list<ReadingProblem> $problems in the order of the text
      * @param list<Note> $notes
      */
     public function __construct(

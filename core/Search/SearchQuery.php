@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-use Periplus\Core\Notation\Problem;
+use Periplus\Core\Notation\ReadingProblem;
 
 /** What is looked for in the library: clauses that all have to hold, and what could not be understood. */
 final readonly class SearchQuery
 {
     /**
      * @param list<Clause> $clauses
-     * @param list<Problem> $problems each with its place in the text
+     * @param list<ReadingProblem> $problems each with its place in the text
      */
     public function __construct(public array $clauses, public array $problems)
     {

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Contact;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
-use Periplus\Core\Notation\Problem;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
@@ -70,7 +70,7 @@ final readonly class SearchReader
                 array_unshift($taken, new Piece('', $taken[0]->at, $before));
             }
             $clause = $this->clause($taken, $stance);
-            if ($clause instanceof Problem) {
+            if ($clause instanceof ReadingProblem) {
                 $problems[] = $clause;
             } elseif (null !== $or && [] !== $groups && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))) {
                 $problems[] = self::wrong($taken, 'What is archived is looked through by itself, so it cannot be one of two wishes.', 'archived without "or"', ['archived']);
@@ -85,7 +85,7 @@ final readonly class SearchReader
         }
         if (null !== $or || (isset($pieces[0]) && $pieces[0]->is('or'))) {
             $or ??= $pieces[0];
-            $problems[] = new Problem($or->at, mb_strlen($or->text), '"or" stands between two wishes.', 'a wish before it and one after it', ['starts 1 or 2']);
+            $problems[] = new ReadingProblem($or->at, mb_strlen($or->text), '"or" stands between two wishes.', 'a wish before it and one after it', ['starts 1 or 2']);
         }
 
         return new SearchQuery(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group), $groups), $problems);
@@ -229,7 +229,7 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function clause(array $pieces, Stance $stance): Clause|Problem
+    private function clause(array $pieces, Stance $stance): Clause|ReadingProblem
     {
         $text = implode(' ', array_map(static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text, $pieces));
         if ($pieces[0]->isQuoted()) {
@@ -264,10 +264,10 @@ final readonly class SearchReader
      * @param non-empty-list<Piece> $pieces
      * @param list<Piece> $rest
      */
-    private function items(Place $place, array $pieces, array $rest, string $text, Stance $stance): Clause|Problem
+    private function items(Place $place, array $pieces, array $rest, string $text, Stance $stance): Clause|ReadingProblem
     {
         $read = $this->terms->runs($rest, $stance);
-        if ($read instanceof Problem) {
+        if ($read instanceof ReadingProblem) {
             return $read;
         }
 
@@ -277,7 +277,7 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function length(array $pieces, string $value, string $text): Clause|Problem
+    private function length(array $pieces, string $value, string $text): Clause|ReadingProblem
     {
         return match (true) {
             1 === preg_match('/^(\d{1,2})$/', $value, $found) => new LengthClause((int) $found[1], (int) $found[1], $text),
@@ -288,7 +288,7 @@ final readonly class SearchReader
     }
 
     /** @param non-empty-list<Piece> $pieces */
-    private function words(array $pieces, string $text, Stance $stance): Clause|Problem
+    private function words(array $pieces, string $text, Stance $stance): Clause|ReadingProblem
     {
         $words = WordsClause::of($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
@@ -306,10 +306,10 @@ final readonly class SearchReader
      * @param non-empty-list<Piece> $pieces
      * @param list<string> $nearest
      */
-    private static function wrong(array $pieces, string $message, string $expected, array $nearest = []): Problem
+    private static function wrong(array $pieces, string $message, string $expected, array $nearest = []): ReadingProblem
     {
         $last = $pieces[\count($pieces) - 1];
 
-        return new Problem($pieces[0]->at, $last->at + mb_strlen($last->text) - $pieces[0]->at, $message, $expected, $nearest);
+        return new ReadingProblem($pieces[0]->at, $last->at + mb_strlen($last->text) - $pieces[0]->at, $message, $expected, $nearest);
     }
 }

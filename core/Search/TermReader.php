@@ -10,7 +10,7 @@ use Periplus\Core\Notation\Diagnostics;
 use Periplus\Core\Notation\Lexer;
 use Periplus\Core\Notation\MovePhraseParser;
 use Periplus\Core\Notation\Numbering;
-use Periplus\Core\Notation\Problem;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\StrikePhrase;
 use Periplus\Core\Notation\StrikePhraseParser;
 use Periplus\Core\Notation\TokenKind;
@@ -54,9 +54,9 @@ final readonly class TermReader
      * @param list<Piece> $pieces
      * @param Stance $running in which left and right are understood, until something changes it
      *
-     * @return list<non-empty-list<Term>>|Problem runs that follow each other with anything between; empty when there is nothing
+     * @return list<non-empty-list<Term>>|ReadingProblem runs that follow each other with anything between; empty when there is nothing
      */
-    public function runs(array $pieces, Stance $running = Stance::Orthodox): array|Problem
+    public function runs(array $pieces, Stance $running = Stance::Orthodox): array|ReadingProblem
     {
         $tokens = new TokenStream(array_merge(...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces)));
         $runs = [];
@@ -76,7 +76,7 @@ final readonly class TermReader
             }
             $terms = $this->bracket($tokens, $running) ?? $this->sign($tokens) ?? $this->strike($tokens, $running) ?? $this->move($tokens, $running);
             if (null === $terms) {
-                return new Problem($token->span->at, $token->span->length, \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)), 'a number, or words such as lead hook body, kick, slip or exit', '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()));
+                return new ReadingProblem($token->span->at, $token->span->length, \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)), 'a number, or words such as lead hook body, kick, slip or exit', '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()));
             }
             array_push($run, ...$terms);
         }

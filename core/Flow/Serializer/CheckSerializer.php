@@ -25,9 +25,9 @@ use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\Numbering;
-use Periplus\Core\Notation\Problem;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
@@ -81,7 +81,7 @@ final readonly class CheckSerializer
      */
     public function refused(int $length, string $message): array
     {
-        return $this->unreadable(new Reading(null, [], [new Problem(0, $length, $message, 'options that exist')], []));
+        return $this->unreadable(new Reading(null, [], [new ReadingProblem(0, $length, $message, 'options that exist')], []));
     }
 
     /** @return Document */
@@ -244,7 +244,7 @@ final readonly class CheckSerializer
     }
 
     /** @return array<string, mixed> */
-    private static function problem(Problem $problem): array
+    private static function problem(ReadingProblem $problem): array
     {
         return ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest];
     }

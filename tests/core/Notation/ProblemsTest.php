@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Notation;
 
 use Periplus\Core\Notation\Numbering;
-use Periplus\Core\Notation\Problem;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -55,7 +55,7 @@ final class ProblemsTest extends TestCase
     {
         $problems = self::read($text);
 
-        self::assertSame($expected, array_map(static fn (Problem $problem): array => [$problem->at, $problem->length, $problem->nearest[0] ?? ''], $problems));
+        self::assertSame($expected, array_map(static fn (ReadingProblem $problem): array => [$problem->at, $problem->length, $problem->nearest[0] ?? ''], $problems));
         foreach ($problems as $problem) {
             self::assertMatchesRegularExpression('/^.{8,}[.?]$/su', $problem->message);
             self::assertNotSame('', $problem->expected);
@@ -119,7 +119,7 @@ final class ProblemsTest extends TestCase
         }
     }
 
-    /** @return list<Problem> */
+    /** @return list<ReadingProblem> */
     private static function read(string $text): array
     {
         $reading = Reader::builtIn()->read($text, Numbering::named('parity'), Stance::Orthodox);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 /** Something in the text that could not be read: where, what was expected, and the nearest that would be accepted. */
-final readonly class Problem
+final readonly class ReadingProblem
 {
     /**
      * @param int $at first character, counted in Unicode characters from 0
