@@ -6,8 +6,8 @@ namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Record\Record;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The coaches of the gym: invited by a link, with their roles, passwords and last sign-in. */
 final readonly class CoachesController
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private Invitations $invitations, private Record $record)
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private Invitations $invitations, private AuditLog $record)
     {
     }
 
@@ -81,14 +81,14 @@ final readonly class CoachesController
                 throw new ApiProblem(409, 'last-head-coach', 'This is the only head coach. Make someone else head coach first.');
             }
             if ($coach->role() !== $role) {
-                $this->record->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
+                $this->audit->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
                 if ($coach->isHeadCoach()) {
                     $this->endLinks($coach, 'demoted');
                 }
                 $coach->become($role);
             }
             if ($coach->isActive() !== $active) {
-                $this->record->add($user->id(), 'coach.active', \sprintf($active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()), 'coaches/'.$id);
+                $this->audit->add($user->id(), 'coach.active', \sprintf($active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()), 'coaches/'.$id);
                 if ($active) {
                     $coach->letIn();
                 } else {
@@ -135,7 +135,7 @@ final readonly class CoachesController
         $account->endSessions();
         $this->entities->flush();
         $this->invitations->endOf($account, 'password');
-        $this->record->add($user->id(), 'coach.password', 'changed their password', 'coaches/'.$user->id());
+        $this->audit->add($user->id(), 'coach.password', 'changed their password', 'coaches/'.$user->id());
         $security->login($account, 'json_login', 'api');
 
         return new Response(status: 204);

@@ -7,9 +7,9 @@ namespace Periplus\App\Account;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
-use Periplus\App\Record\Record;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
@@ -31,7 +31,7 @@ final readonly class Invitations
         private Connection $connection,
         private EntityManagerInterface $entities,
         private UserPasswordHasherInterface $hasher,
-        private Record $record,
+        private AuditLog $record,
         private ClockInterface $clock,
     ) {
     }
@@ -40,7 +40,7 @@ final readonly class Invitations
     public function invite(InviteRequest $request, User $maker): array
     {
         $for = PlainText::line($request->meantFor);
-        $this->record->add($maker->id(), 'coach.invited', \sprintf('made a link that invites %s as a %s', '' === $for ? 'somebody' : '“'.$for.'”', strtr($request->role()->word(), '-', ' ')));
+        $this->audit->add($maker->id(), 'coach.invited', \sprintf('made a link that invites %s as a %s', '' === $for ? 'somebody' : '“'.$for.'”', strtr($request->role()->word(), '-', ' ')));
 
         return $this->make('invite', $request->role(), null, $maker, $for);
     }
@@ -52,7 +52,7 @@ final readonly class Invitations
             throw new ApiProblem(409, 'blocked', \sprintf('%s may not sign in. Let them in again first.', $user->name()));
         }
         $this->endOf($user, 'replaced');
-        $this->record->add($maker->id(), 'coach.reset', 'made a link that sets the password of '.$user->name().' anew', 'coaches/'.$user->id());
+        $this->audit->add($maker->id(), 'coach.reset', 'made a link that sets the password of '.$user->name().' anew', 'coaches/'.$user->id());
 
         return $this->make('reset', $user->role(), $user->id(), $maker, $user->name());
     }
@@ -79,7 +79,7 @@ final readonly class Invitations
         if (0 === $this->end('id = ?', [$id], 'withdrawn')) {
             throw new ApiProblem(404, 'not-found', 'This link is not open any more: it was used, withdrawn or is too old.');
         }
-        $this->record->add($by->id(), 'coach.withdrawn', 'withdrew a link');
+        $this->audit->add($by->id(), 'coach.withdrawn', 'withdrew a link');
     }
 
     /** All links that set the password of an account anew. */
@@ -125,7 +125,7 @@ final readonly class Invitations
             $user->endSessions();
             $this->entities->flush();
             $this->endOf($user, 'password');
-            $this->record->add($user->id(), 'coach.password', 'set a new password by a link', 'coaches/'.$user->id());
+            $this->audit->add($user->id(), 'coach.password', 'set a new password by a link', 'coaches/'.$user->id());
 
             return $user;
         }
@@ -142,7 +142,7 @@ final readonly class Invitations
         $user->usePasswordHash($this->hasher->hashPassword($user, $request->password));
         $this->entities->persist($user);
         $this->entities->flush();
-        $this->record->add($user->id(), 'coach.joined', 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
+        $this->audit->add($user->id(), 'coach.joined', 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
 
         return $user;
     }

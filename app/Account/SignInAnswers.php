@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ProblemResponse;
-use Periplus\App\Record\Record;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;
@@ -28,7 +28,7 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         private SessionView $view,
         private Connection $connection,
         private UserPasswordHasherInterface $hasher,
-        private Record $record,
+        private AuditLog $record,
         private ClockInterface $clock,
     ) {
     }
@@ -38,7 +38,7 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         $user = $token->getUser();
         if ($user instanceof User) {
             $this->connection->update('user', ['last_sign_in' => $this->clock->now()->format('Y-m-d H:i:s')], ['id' => $user->id()]);
-            $this->record->add($user->id(), 'sign-in.succeeded', 'signed in', 'coaches/'.$user->id());
+            $this->audit->add($user->id(), 'sign-in.succeeded', 'signed in', 'coaches/'.$user->id());
         }
 
         return $this->view->response($user instanceof User ? $user : null);
@@ -54,13 +54,13 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
             $this->takeAsLong($request);
         }
         if (false !== $account) {
-            $this->record->add((int) $account['id'], 'sign-in.failed', match (true) {
+            $this->audit->add((int) $account['id'], 'sign-in.failed', match (true) {
                 $tooMany => 'was held back after too many tries to sign in',
                 (bool) $account['active'] => 'failed to sign in: the password was wrong',
                 default => 'failed to sign in: the account is blocked',
             }, 'coaches/'.$account['id']);
         } elseif (!$tooMany) {
-            $this->record->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
+            $this->audit->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
         }
 
         return $tooMany

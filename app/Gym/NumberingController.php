@@ -6,10 +6,10 @@ namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\LibraryController;
 use Periplus\App\Library\Turn;
-use Periplus\App\Record\Record;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
@@ -40,7 +40,7 @@ final readonly class NumberingController
         private GymNumberings $numberings,
         private Reader $reader,
         private Turn $turn,
-        private Record $record,
+        private AuditLog $record,
         private ClockInterface $clock,
     ) {
     }
@@ -107,7 +107,7 @@ final readonly class NumberingController
                     : new ApiProblem(412, 'changed-meanwhile', 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
             }
             $this->numberings->store($numbering, $user->id(), $this->clock->now());
-            $this->record->add($user->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$id);
+            $this->audit->add($user->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$id);
         });
         $this->numberings->forget($id);
 
@@ -123,7 +123,7 @@ final readonly class NumberingController
         $this->connection->transactional(function () use ($numbering, $user): void {
             $this->turn->take();
             $this->connection->update('gym', ['numbering' => $numbering->id], ['id' => 1]);
-            $this->record->add($user->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
+            $this->audit->add($user->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
         });
 
         return new Response(status: 204);

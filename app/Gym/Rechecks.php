@@ -7,10 +7,10 @@ namespace Periplus\App\Gym;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\Marks;
 use Periplus\App\Library\Turn;
-use Periplus\App\Record\Record;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
@@ -38,7 +38,7 @@ final readonly class Rechecks
         private Check $check,
         private Reader $reader,
         private Turn $turn,
-        private Record $record,
+        private AuditLog $record,
         private ClockInterface $clock,
         private int $batch = 400,
     ) {
@@ -110,7 +110,7 @@ final readonly class Rechecks
             }
             $this->putInPlace($recheck);
             $this->rules->store($recheck->rules, $editor, $this->clock->now());
-            $this->record->add($editor, 'rules.saved', \sprintf('changed the house rules for %s', strtr($recheck->rules->id, '-', ' ')), 'house-rules?set='.$recheck->rules->id);
+            $this->audit->add($editor, 'rules.saved', \sprintf('changed the house rules for %s', strtr($recheck->rules->id, '-', ' ')), 'house-rules?set='.$recheck->rules->id);
             $this->connection->update('recheck', ['state' => RecheckState::Saved->value], ['id' => $id]);
 
             return $this->get($id);

@@ -6,6 +6,7 @@ namespace Periplus\App\InOut;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\ApiProblem;
@@ -18,7 +19,6 @@ use Periplus\App\Library\Drafts;
 use Periplus\App\Library\Kin;
 use Periplus\App\Library\Library;
 use Periplus\App\Library\SaveRequest;
-use Periplus\App\Record\Record;
 use Periplus\App\Review\Proposal;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Check\Check;
@@ -44,7 +44,7 @@ final readonly class Imports
         private Check $check,
         private GymRules $rules,
         private GymNumberings $numberings,
-        private Record $record,
+        private AuditLog $record,
         private ValidatorInterface $validator,
         private ClockInterface $clock,
     ) {
@@ -128,7 +128,7 @@ final readonly class Imports
             }
             $this->refuseWhatCame($new);
             $this->bulk->create($new, $user->id(), $user->name());
-            $this->record->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), $changed));
+            $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), $changed));
             $this->connection->update('import_run', ['state' => 'applied', 'content' => ''], ['id' => $id]);
         });
     }

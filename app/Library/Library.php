@@ -7,10 +7,10 @@ namespace Periplus\App\Library;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Record\Record;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
 use Psr\Clock\ClockInterface;
@@ -29,7 +29,7 @@ final readonly class Library
         private GymRules $rules,
         private Shelf $shelf,
         private Turn $turn,
-        private Record $record,
+        private AuditLog $record,
         private Lines $lines,
         private GymNumberings $numberings,
         private ClockInterface $clock,
@@ -174,6 +174,6 @@ final readonly class Library
     {
         $this->entities->persist(new CombinationVersion($combination, $combination->version(), $combination->content(), $change, $editor, $this->clock->now()));
         $this->entities->flush();
-        $this->record->add($editor->id(), 'combination.'.$change->value, \sprintf('%s “%s”', $change->words(), $combination->content()->name), 'combinations/'.$combination->id());
+        $this->audit->add($editor->id(), 'combination.'.$change->value, \sprintf('%s “%s”', $change->words(), $combination->content()->name), 'combinations/'.$combination->id());
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\Combination;
 use Periplus\App\Library\Combinations;
@@ -15,7 +16,6 @@ use Periplus\App\Library\Content;
 use Periplus\App\Library\Draft;
 use Periplus\App\Library\Drafts;
 use Periplus\App\Library\Library;
-use Periplus\App\Record\Record;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -36,7 +36,7 @@ final readonly class Proposals
         private Library $library,
         private Combinations $combinations,
         private Drafts $drafts,
-        private Record $record,
+        private AuditLog $record,
         private ClockInterface $clock,
     ) {
     }
@@ -107,7 +107,7 @@ final readonly class Proposals
             ]);
             $id = (int) $this->connection->lastInsertId();
             $this->step($id, 'proposed', $author, $request->remark, $content);
-            $this->record->add($author->id(), 'proposal.proposed', \sprintf('proposed %s “%s”', match ($request->kind) {
+            $this->audit->add($author->id(), 'proposal.proposed', \sprintf('proposed %s “%s”', match ($request->kind) {
                 ProposalKind::Addition => 'the new',
                 ProposalKind::Change => 'a change of',
                 ProposalKind::Retirement => 'to retire',
@@ -146,7 +146,7 @@ final readonly class Proposals
             if (ProposalState::Returned === $proposal->state) {
                 throw new ApiProblem(409, 'returned-already', 'It was returned already and waits for its author.');
             }
-            $this->record->add($head->id(), 'proposal.returned', \sprintf('returned the proposal “%s” of %s', $proposal->content->name, $proposal->authorName), 'review/'.$id);
+            $this->audit->add($head->id(), 'proposal.returned', \sprintf('returned the proposal “%s” of %s', $proposal->content->name, $proposal->authorName), 'review/'.$id);
 
             return $this->move($proposal, ProposalState::Returned, 'returned', $head, $request->remark);
         });
@@ -159,7 +159,7 @@ final readonly class Proposals
             if (!$author->isHeadCoach()) {
                 $this->requireAuthor($proposal, $author);
             }
-            $this->record->add($author->id(), 'proposal.withdrawn', \sprintf('withdrew the proposal “%s”%s', $proposal->content->name, $author->id() === $proposal->author ? '' : ' of '.$proposal->authorName), 'review/'.$id);
+            $this->audit->add($author->id(), 'proposal.withdrawn', \sprintf('withdrew the proposal “%s”%s', $proposal->content->name, $author->id() === $proposal->author ? '' : ' of '.$proposal->authorName), 'review/'.$id);
 
             return $this->move($proposal, ProposalState::Withdrawn, 'withdrawn', $author, $request->remark);
         });
@@ -185,7 +185,7 @@ final readonly class Proposals
                 ProposalKind::Retirement => $this->library->archive((int) $combination?->id(), (int) $request->against, $author),
             };
             $this->connection->update('proposal', ['combination_id' => $done->id()], ['id' => $id]);
-            $this->record->add($head->id(), 'proposal.approved', \sprintf('approved the proposal “%s” of %s%s%s', $done->content()->name, $proposal->authorName, null === $edit ? '' : ', with an edit', $done->isInUse() || ProposalKind::Retirement === $proposal->kind ? '' : '; it stays archived'), 'review/'.$id);
+            $this->audit->add($head->id(), 'proposal.approved', \sprintf('approved the proposal “%s” of %s%s%s', $done->content()->name, $proposal->authorName, null === $edit ? '' : ', with an edit', $done->isInUse() || ProposalKind::Retirement === $proposal->kind ? '' : '; it stays archived'), 'review/'.$id);
 
             return $this->move($proposal, ProposalState::Approved, 'approved', $head, $request->remark, $edit?->content);
         });

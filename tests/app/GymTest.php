@@ -165,14 +165,14 @@ final class GymTest extends ApiTestCase
         $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"2"']);
         $this->numbering('ours', self::OURS, ['If-None-Match' => '*']);
         $this->ask('POST', '/api/invitations', ['role' => 'coach']);
-        $record = $this->ask('GET', '/api/record')->body;
+        $record = $this->ask('GET', '/api/audit-log')->body;
 
         self::assertSame(5, $record['total'], 'Who signed in stands in a list of its own.');
         self::assertSame(
             ['made a link that invites somebody as a coach', 'made the numbering “Saltworks numbers”', 'archived “Renamed”', 'changed “Renamed”', 'put into the library: “Cellar window”'],
             array_column((array) $record['entries'], 'says'),
         );
-        self::assertSame(["combinations/$id"], array_values(array_unique(array_filter(array_column((array) $this->ask('GET', '/api/record?what=combination')->body['entries'], 'subject'), is_string(...)))));
+        self::assertSame(["combinations/$id"], array_values(array_unique(array_filter(array_column((array) $this->ask('GET', '/api/audit-log?what=combination')->body['entries'], 'subject'), is_string(...)))));
     }
 
     /**

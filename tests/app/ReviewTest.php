@@ -94,7 +94,7 @@ final class ReviewTest extends ApiTestCase
         $this->decide($proposal, 'approve', ['against' => 1, 'content' => self::combination(['text' => '1 2 3b 2! exit'])]);
 
         self::assertSame('1 2 3b 2! exit', $this->ask('GET', "/api/combinations/$id")->body['notation']);
-        $says = array_column(self::rows($this->ask('GET', '/api/record?what=proposal')->body['entries']), 'says');
+        $says = array_column(self::rows($this->ask('GET', '/api/audit-log?what=proposal')->body['entries']), 'says');
         self::assertContains('approved the proposal “Cellar window” of Coach Coach, with an edit', $says);
     }
 
@@ -193,7 +193,7 @@ final class ReviewTest extends ApiTestCase
         $now = $this->ask('GET', "/api/combinations/$id")->body;
         self::assertSame('1 2 3b 2 exit', $now['notation']);
         self::assertNotNull($now['archivedAt']);
-        self::assertStringEndsWith('; it stays archived', self::says($this->ask('GET', '/api/record?what=proposal')));
+        self::assertStringEndsWith('; it stays archived', self::says($this->ask('GET', '/api/audit-log?what=proposal')));
     }
 
     private static function says(Answer $record): string

@@ -73,7 +73,7 @@ final class RolesTest extends ApiTestCase
         // Whoever has a link may take it up; this one is made up.
         'POST /api/invitations/look' => [404, 404, 404],
         'POST /api/invitations/accept' => [404, 404, 404],
-        'GET /api/record' => [401, 403, 200],
+        'GET /api/audit-log' => [401, 403, 200],
     ];
 
     public function testTheTableNamesEveryRoute(): void

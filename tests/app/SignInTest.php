@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Account\SessionView;
 use Periplus\App\Account\SignInAnswers;
 use Periplus\App\Account\User;
-use Periplus\App\Record\Record;
+use Periplus\App\Audit\AuditLog;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\HttpFoundation\Request;
@@ -57,7 +57,7 @@ final class SignInTest extends ApiTestCase
         $connection->executeStatement("UPDATE user SET email = 'blocked@gym.example', active = 0 WHERE email = 'other@gym.example'");
         $hasher = $this->createMock(UserPasswordHasherInterface::class);
         $hasher->expects(self::exactly($hashed))->method('hashPassword')->with(self::isInstanceOf(User::class), 'as long as it takes');
-        $answers = new SignInAnswers(self::service(SessionView::class), $connection, $hasher, self::service(Record::class), new MockClock());
+        $answers = new SignInAnswers(self::service(SessionView::class), $connection, $hasher, self::service(AuditLog::class), new MockClock());
         $request = Request::create('/api/session', 'POST', content: '{"password":"as long as it takes"}');
         $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $email);
 
@@ -85,7 +85,7 @@ final class SignInTest extends ApiTestCase
             $this->ask('POST', '/api/session', ['email' => $nobody.bin2hex(random_bytes(3)).'@gym.example', 'password' => 'no']);
         }
         $this->signIn('head');
-        $entries = (array) $this->ask('GET', '/api/record?what=sign-in')->body['entries'];
+        $entries = (array) $this->ask('GET', '/api/audit-log?what=sign-in')->body['entries'];
 
         self::assertSame(
             [['Head Coach', 'signed in'], [null, 'Somebody failed to sign in under a name that is not known here'], ['Coach Coach', 'failed to sign in: the password was wrong']],
@@ -124,7 +124,7 @@ final class SignInTest extends ApiTestCase
             $now = $this->ask('PUT', '/api/coaches/'.$id, $change)->body;
             self::assertSame(['head-coach', true], [$now['role'], $now['active']]);
         }
-        self::assertSame(0, $this->ask('GET', '/api/record?what=coach')->body['total'], 'Nothing is recorded of it.');
+        self::assertSame(0, $this->ask('GET', '/api/audit-log?what=coach')->body['total'], 'Nothing is recorded of it.');
     }
 
     public function testSessionsEndWithABlockAndWithANewPasswordAndStayEnded(): void

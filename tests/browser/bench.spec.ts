@@ -107,7 +107,7 @@ const SIGNS: Record<string, string> = {
   "/translate": "textarea",
   "/in-and-out": "textarea",
   "/coaches": ".plain-table td",
-  "/record": ".plain-table td",
+  "/audit-log": ".plain-table td",
   "/family": ".plain-table td",
   "/account": ".stack",
 };
@@ -128,7 +128,7 @@ test("no screen is wider than a phone", async ({ page }) => {
     "/translate",
     "/in-and-out",
     "/coaches",
-    "/record",
+    "/audit-log",
     "/family",
     "/account",
   ]) {

@@ -86,7 +86,7 @@ test("a screen that cannot be fetched says so, keeps the rest of the page, and c
 
 test("screens are fetched when nothing else is to be done, and open without a network", async ({ page, context }) => {
   await signIn(page, HEAD_COACH);
-  await page.waitForResponse(/assets\/RecordScreen/, { timeout: 30_000 }).catch(() => undefined);
+  await page.waitForResponse(/assets\/AuditScreen/, { timeout: 30_000 }).catch(() => undefined);
   await page.waitForLoadState("networkidle");
   await context.setOffline(true);
   await page.getByRole("link", { name: "Generate" }).click();
@@ -117,8 +117,8 @@ test("a new version of the screens is offered, and a screen of the old one that 
 
 test("a wait that does not end says so", async ({ page }) => {
   await signIn(page, HEAD_COACH);
-  await page.route("**/api/record*", () => undefined);
-  await page.goto("/record");
+  await page.route("**/api/audit-log*", () => undefined);
+  await page.goto("/audit-log");
   await expect(page.getByText("This takes longer than it should.")).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
 });

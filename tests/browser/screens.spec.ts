@@ -48,7 +48,7 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
     ["/translate", "Nothing is stored."],
     ["/in-and-out", "See what it would do"],
     ["/coaches", "Tomas Okafor"],
-    ["/record", "proposed the new “Rope ladder”"],
+    ["/audit-log", "proposed the new “Rope ladder”"],
     ["/family", "Most grow from these"],
     ["/account", "The numbers you read"],
   ] as const) {

@@ -23,7 +23,7 @@ const KEYS: [string, string][] = [
   ["?", "These keys"],
 ];
 
-const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/in-and-out", "/coaches", "/record"];
+const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/in-and-out", "/coaches", "/audit-log"];
 
 /** The frame around every screen; whoever is not signed in sees the sign-in in the same place. */
 export function Frame() {

@@ -19,7 +19,7 @@ const InAndOut = screen(() => import("../in-out/InOutScreen"));
 const Coaches = screen(() => import("../coaches/CoachesScreen"));
 const Account = screen(() => import("../coaches/AccountScreen"));
 const Join = screen(() => import("../coaches/JoinScreen"));
-const Record = screen(() => import("../record/RecordScreen"));
+const Audit = screen(() => import("../audit/AuditScreen"));
 const Combination = screen(() => import("../combination/CombinationScreen"));
 
 const router = createBrowserRouter([
@@ -50,7 +50,7 @@ const router = createBrowserRouter([
           { path: "in-and-out", element: <InAndOut /> },
           { path: "coaches", element: <Coaches /> },
           { path: "coaches/:id", element: <Coaches /> },
-          { path: "record", element: <Record /> },
+          { path: "audit-log", element: <Audit /> },
           { path: "account", element: <Account /> },
           { path: "*", element: <NoSuchPage /> },
         ],

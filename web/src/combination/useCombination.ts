@@ -26,7 +26,7 @@ function useRemember() {
     queries.setQueryData(key(combination.id), combination);
     void queries.invalidateQueries({ queryKey: ["combinations"] });
     void queries.invalidateQueries({ queryKey: ["family"] });
-    void queries.invalidateQueries({ queryKey: ["record"] });
+    void queries.invalidateQueries({ queryKey: ["audit-log"] });
   };
 }
 

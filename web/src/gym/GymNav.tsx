@@ -8,7 +8,7 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/house-rules", label: "House rules" },
   { to: "/in-and-out", label: "In and out" },
   { to: "/coaches", label: "Coaches", head: true },
-  { to: "/record", label: "Record", head: true },
+  { to: "/audit-log", label: "Audit log", head: true },
 ];
 
 /** The places of the gym, over each of them. */

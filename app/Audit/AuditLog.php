@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Record;
+namespace Periplus\App\Audit;
 
 use Doctrine\DBAL\Connection;
 use Psr\Clock\ClockInterface;
 
 /** The record of everything that changed the library or the gym: who, when, what. Written in the transaction of the change. */
-final readonly class Record
+final readonly class AuditLog
 {
     private const LONGEST = 400;
 
@@ -23,7 +23,7 @@ final readonly class Record
      */
     public function add(?int $user, string $what, string $says, ?string $subject = null): void
     {
-        $this->connection->insert('record', [
+        $this->connection->insert('audit_log', [
             'created_at' => $this->clock->now()->format('Y-m-d H:i:s'),
             'user_id' => $user,
             'what' => $what,
@@ -36,7 +36,7 @@ final readonly class Record
     public function addOnce(string $what, string $says, int $seconds): void
     {
         $since = $this->clock->now()->modify('-'.$seconds.' seconds')->format('Y-m-d H:i:s');
-        if (false === $this->connection->fetchOne('SELECT id FROM record WHERE what = ? AND says = ? AND created_at > ? ORDER BY id DESC LIMIT 1', [$what, $says, $since])) {
+        if (false === $this->connection->fetchOne('SELECT id FROM audit_log WHERE what = ? AND says = ? AND created_at > ? ORDER BY id DESC LIMIT 1', [$what, $says, $since])) {
             $this->add(null, $what, $says);
         }
     }
@@ -51,10 +51,10 @@ final readonly class Record
     {
         $where = '' === $what ? "r.what NOT LIKE 'sign-in.%'" : 'r.what LIKE '.$this->connection->quote(addcslashes($what, '%_\\').'.%');
         $rows = $this->connection->fetchAllAssociative(
-            'SELECT r.id, r.created_at, r.what, r.says, r.subject, u.name FROM record r LEFT JOIN user u ON u.id = r.user_id WHERE '.$where.' ORDER BY r.id DESC LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
+            'SELECT r.id, r.created_at, r.what, r.says, r.subject, u.name FROM audit_log r LEFT JOIN user u ON u.id = r.user_id WHERE '.$where.' ORDER BY r.id DESC LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
         );
         /** @var int|string $total */
-        $total = $this->connection->fetchOne('SELECT COUNT(*) FROM record r WHERE '.$where);
+        $total = $this->connection->fetchOne('SELECT COUNT(*) FROM audit_log r WHERE '.$where);
         /** @var list<array{id: int|string, created_at: string, what: string, says: string, subject: string|null, name: string|null}> $rows */
 
         return [

@@ -18,17 +18,17 @@ const KINDS = [
 ];
 
 /** Everything that changed the library or the gym. */
-export default function RecordScreen() {
+export default function AuditScreen() {
   const [address, setAddress] = useSearchParams();
   const page = Number(address.get("page")) || 1;
   const what = address.get("what") ?? "";
-  const record = useQuery({
-    queryKey: ["record", page, what],
-    queryFn: ({ signal }) => answered(api.GET("/api/record", { params: { query: { page, what } }, signal })),
+  const log = useQuery({
+    queryKey: ["audit-log", page, what],
+    queryFn: ({ signal }) => answered(api.GET("/api/audit-log", { params: { query: { page, what } }, signal })),
     placeholderData: keepPreviousData,
     staleTime: 0,
   });
-  const entries = record.data?.entries ?? [];
+  const entries = log.data?.entries ?? [];
   return (
     <main className="page">
       <GymNav />
@@ -42,12 +42,12 @@ export default function RecordScreen() {
           style={{ width: 160 }}
         />
         <span className="small" role="status">
-          {record.data ? `${record.data.total} ${record.data.total === 1 ? "entry" : "entries"}` : ""}
+          {log.data ? `${log.data.total} ${log.data.total === 1 ? "entry" : "entries"}` : ""}
         </span>
       </div>
-      {record.isPending && <Waiting what="Fetching the record" />}
-      {record.isError && <p role="alert">{refusal(record.error).title}</p>}
-      {record.data && entries.length === 0 && (
+      {log.isPending && <Waiting what="Fetching the audit log" />}
+      {log.isError && <p role="alert">{refusal(log.error).title}</p>}
+      {log.data && entries.length === 0 && (
         <div className="panel library-empty">
           <h2>Nothing is recorded yet</h2>
           <p>Every change of the library, the numbering, the rules and the coaches stands here with who made it.</p>
@@ -70,12 +70,12 @@ export default function RecordScreen() {
           </table>
         </div>
       )}
-      {record.data && record.data.total > record.data.size && (
+      {log.data && log.data.total > log.data.size && (
         <Pagination
           className="library-pages"
           current={page}
-          pageSize={record.data.size}
-          total={record.data.total}
+          pageSize={log.data.size}
+          total={log.data.total}
           showSizeChanger={false}
           onChange={(to) =>
             setAddress((now) => {

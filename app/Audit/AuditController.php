@@ -2,25 +2,25 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Record;
+namespace Periplus\App\Audit;
 
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-final readonly class RecordController
+final readonly class AuditController
 {
     private const SIZE = 50;
 
-    public function __construct(private Record $record)
+    public function __construct(private AuditLog $record)
     {
     }
 
-    #[Route('/api/record', methods: 'GET')]
+    #[Route('/api/audit-log', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function list(#[MapQueryParameter] int $page = 1, #[MapQueryParameter] string $what = ''): JsonResponse
     {
-        return new JsonResponse([...$this->record->page(max(1, min($page, 100_000)), self::SIZE, mb_substr($what, 0, 20)), 'size' => self::SIZE]);
+        return new JsonResponse([...$this->audit->page(max(1, min($page, 100_000)), self::SIZE, mb_substr($what, 0, 20)), 'size' => self::SIZE]);
     }
 }
