@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The coaches of the gym: invited by a link, with their roles, passwords and last sign-in. */
 final readonly class CoachesController
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private Invitations $invitations, private AuditLog $record)
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private Invitations $invitations, private AuditLog $audit)
     {
     }
 

@@ -31,7 +31,7 @@ final readonly class Invitations
         private Connection $connection,
         private EntityManagerInterface $entities,
         private UserPasswordHasherInterface $hasher,
-        private AuditLog $record,
+        private AuditLog $audit,
         private ClockInterface $clock,
     ) {
     }

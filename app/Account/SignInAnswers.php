@@ -28,7 +28,7 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         private SessionView $view,
         private Connection $connection,
         private UserPasswordHasherInterface $hasher,
-        private AuditLog $record,
+        private AuditLog $audit,
         private ClockInterface $clock,
     ) {
     }

@@ -13,7 +13,7 @@ final readonly class AuditController
 {
     private const SIZE = 50;
 
-    public function __construct(private AuditLog $record)
+    public function __construct(private AuditLog $audit)
     {
     }
 

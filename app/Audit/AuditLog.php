@@ -7,7 +7,7 @@ namespace Periplus\App\Audit;
 use Doctrine\DBAL\Connection;
 use Psr\Clock\ClockInterface;
 
-/** The record of everything that changed the library or the gym: who, when, what. Written in the transaction of the change. */
+/** the log of everything that changed the library or the gym: who, when, what. Written in the transaction of the change. */
 final readonly class AuditLog
 {
     private const LONGEST = 400;

@@ -40,7 +40,7 @@ final readonly class NumberingController
         private GymNumberings $numberings,
         private Reader $reader,
         private Turn $turn,
-        private AuditLog $record,
+        private AuditLog $audit,
         private ClockInterface $clock,
     ) {
     }

@@ -38,7 +38,7 @@ final readonly class Rechecks
         private Check $check,
         private Reader $reader,
         private Turn $turn,
-        private AuditLog $record,
+        private AuditLog $audit,
         private ClockInterface $clock,
         private int $batch = 400,
     ) {

@@ -44,7 +44,7 @@ final readonly class Imports
         private Check $check,
         private GymRules $rules,
         private GymNumberings $numberings,
-        private AuditLog $record,
+        private AuditLog $audit,
         private ValidatorInterface $validator,
         private ClockInterface $clock,
     ) {

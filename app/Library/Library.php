@@ -29,7 +29,7 @@ final readonly class Library
         private GymRules $rules,
         private Shelf $shelf,
         private Turn $turn,
-        private AuditLog $record,
+        private AuditLog $audit,
         private Lines $lines,
         private GymNumberings $numberings,
         private ClockInterface $clock,

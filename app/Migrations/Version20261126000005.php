@@ -22,6 +22,10 @@ final class Version20261126000005 extends AbstractMigration
         $this->addSql('ALTER TABLE gym CHANGE scheme numbering VARCHAR(40) DEFAULT \'parity\' NOT NULL');
         $this->addSql('ALTER TABLE user CHANGE scheme numbering VARCHAR(40) DEFAULT NULL');
         $this->addSql("UPDATE record SET what = CONCAT('numbering', SUBSTRING(what, 7)) WHERE what LIKE 'scheme.%'");
+        $this->addSql('RENAME TABLE record TO audit_log, combination_mark TO index_term, combination_trace TO deletion_neighbour, recheck TO rule_preview, recheck_result TO rule_preview_result');
+        $this->addSql('ALTER TABLE index_term CHANGE mark term VARCHAR(41) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL');
+        $this->addSql('ALTER TABLE deletion_neighbour CHANGE trace hash BINARY(8) NOT NULL');
+        $this->addSql('ALTER TABLE rule_preview_result CHANGE recheck_id rule_preview_id INT NOT NULL');
         // What is under way is read under the new words: it is begun again.
         $this->addSql("DELETE FROM import_run WHERE state <> 'applied'");
     }

@@ -36,7 +36,7 @@ final readonly class Proposals
         private Library $library,
         private Combinations $combinations,
         private Drafts $drafts,
-        private AuditLog $record,
+        private AuditLog $audit,
         private ClockInterface $clock,
     ) {
     }

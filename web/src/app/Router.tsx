@@ -51,6 +51,7 @@ const router = createBrowserRouter([
           { path: "coaches", element: <Coaches /> },
           { path: "coaches/:id", element: <Coaches /> },
           { path: "audit-log", element: <Audit /> },
+          { path: "record", element: <Navigate to="/audit-log" replace /> },
           { path: "account", element: <Account /> },
           { path: "*", element: <NoSuchPage /> },
         ],
