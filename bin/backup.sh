@@ -3,7 +3,7 @@
 
 BACKUP_FORMAT=periplus-backup-2
 # Filled anew on the way back, or good for nobody but who is signed in now.
-NOT_KEPT=(combination_mark combination_trace session recheck recheck_result)
+NOT_KEPT=(index_term deletion_neighbour session rule_preview rule_preview_result)
 
 # One row a line, so that rows can be counted, all from one moment.
 dump() { mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=periplus.}" --databases periplus; }

@@ -9,8 +9,8 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Library\Marks;
 use Periplus\App\Library\Turn;
+use Periplus\App\Search\IndexTerms;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
@@ -150,9 +150,9 @@ final readonly class Rechecks
         $this->catchUp($recheck);
         $changed = 'FROM combination c JOIN recheck_result r ON r.combination_id = c.id WHERE r.recheck_id = ? AND c.rules = ? AND c.verdict <> r.verdict AND c.archived_at IS NULL';
         $of = [$recheck->id, $recheck->rules->id];
-        $verdicts = array_map(static fn (Verdict $verdict): string => Marks::trait('verdict', $verdict->value), Verdict::cases());
-        $this->connection->executeStatement("DELETE FROM combination_mark WHERE mark IN (?) AND combination_id IN (SELECT c.id $changed)", [$verdicts, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
-        $this->connection->executeStatement("INSERT INTO combination_mark (mark, combination_id) SELECT CONCAT(?, r.verdict), c.id $changed", [Marks::trait('verdict', ''), ...$of]);
+        $verdicts = array_map(static fn (Verdict $verdict): string => IndexTerms::trait('verdict', $verdict->value), Verdict::cases());
+        $this->connection->executeStatement("DELETE FROM index_term WHERE term IN (?) AND combination_id IN (SELECT c.id $changed)", [$verdicts, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
+        $this->connection->executeStatement("INSERT INTO index_term (term, combination_id) SELECT CONCAT(?, r.verdict), c.id $changed", [IndexTerms::trait('verdict', ''), ...$of]);
         $this->connection->executeStatement(
             'UPDATE combination c JOIN recheck_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
              WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
@@ -160,9 +160,9 @@ final readonly class Rechecks
         );
         // A level that no coach chose follows.
         $risen = 'FROM combination c JOIN recheck_result r ON r.combination_id = c.id WHERE r.recheck_id = ? AND c.rules = ? AND c.level <> r.level AND c.level_chosen = 0';
-        $levels = array_map(static fn (int $level): string => Marks::trait('level', $level), range(1, 3));
-        $this->connection->executeStatement("DELETE FROM combination_mark WHERE mark IN (?) AND combination_id IN (SELECT c.id $risen)", [$levels, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
-        $this->connection->executeStatement("INSERT INTO combination_mark (mark, combination_id) SELECT CONCAT(?, r.level), c.id $risen AND c.archived_at IS NULL", [Marks::trait('level', ''), ...$of]);
+        $levels = array_map(static fn (int $level): string => IndexTerms::trait('level', $level), range(1, 3));
+        $this->connection->executeStatement("DELETE FROM index_term WHERE term IN (?) AND combination_id IN (SELECT c.id $risen)", [$levels, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
+        $this->connection->executeStatement("INSERT INTO index_term (term, combination_id) SELECT CONCAT(?, r.level), c.id $risen AND c.archived_at IS NULL", [IndexTerms::trait('level', ''), ...$of]);
         $this->connection->executeStatement("UPDATE combination SET level = (SELECT r.level FROM recheck_result r WHERE r.recheck_id = ? AND r.combination_id = combination.id) WHERE id IN (SELECT id FROM (SELECT c.id $risen) changed)", [$recheck->id, ...$of]);
     }
 

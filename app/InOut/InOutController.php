@@ -8,10 +8,10 @@ use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Library\Finder;
 use Periplus\App\Library\Lines;
-use Periplus\App\Library\ListRequest;
-use Periplus\App\Library\Searches;
+use Periplus\App\Search\CombinationQuery;
+use Periplus\App\Search\CompleteSearch;
+use Periplus\App\Search\SearchRequest;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -35,17 +35,17 @@ final readonly class InOutController
     /** What a search finds, or the whole library; "everything" with what is archived. */
     #[Route('/api/export.{format<json|csv|text>}', methods: 'GET')]
     #[HeavyWork]
-    public function export(string $format, Finder $finder, Searches $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest(), #[MapQueryParameter] bool $everything = false): Response
+    public function export(string $format, CombinationQuery $query, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
     {
         $form = Format::from($format);
         $numbering = $numberings->of($user);
         $ids = $searches->all($list, $numbering);
         if ($everything) {
-            $ids = [...$ids, ...$finder->all([], new ListRequest(archived: true))];
+            $ids = [...$ids, ...$query->all([], new SearchRequest(archived: true))];
         }
-        $rows = (static function () use ($finder, $ids): iterable {
+        $rows = (static function () use ($query, $ids): iterable {
             foreach (array_chunk($ids, 500) as $chunk) {
-                yield from $finder->read($chunk);
+                yield from $query->read($chunk);
             }
         })();
 

@@ -6,6 +6,7 @@ namespace Periplus\App\Library;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
+use Periplus\App\Search\SearchIndex;
 use Psr\Clock\ClockInterface;
 
 /** Stores many new combinations at a time, each with its first version, words and traces; inside a transaction and its turn. */
@@ -13,7 +14,7 @@ final readonly class Bulk
 {
     private const ROWS = 250;
 
-    public function __construct(private Connection $connection, private Shelf $shelf, private ClockInterface $clock)
+    public function __construct(private Connection $connection, private SearchIndex $index, private ClockInterface $clock)
     {
     }
 
@@ -54,7 +55,7 @@ final readonly class Bulk
                 'INSERT INTO combination_version (combination_id, version, content, change_kind, editor_id, created_at) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')),
                 $versions,
             );
-            $this->shelf->fill($filled);
+            $this->index->fill($filled);
         }
     }
 }

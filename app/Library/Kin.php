@@ -142,7 +142,7 @@ final readonly class Kin
     /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what shares a trace */
     private function tracing(Sequence $sequence): array
     {
-        return $this->rows('c.id IN (SELECT combination_id FROM combination_trace WHERE trace IN (?))', [DeletionNeighbourhood::of($sequence)], [ArrayParameterType::BINARY]);
+        return $this->rows('c.id IN (SELECT combination_id FROM deletion_neighbour WHERE hash IN (?))', [DeletionNeighbourhood::of($sequence)], [ArrayParameterType::BINARY]);
     }
 
     /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what holds it anywhere */

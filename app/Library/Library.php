@@ -11,6 +11,7 @@ use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
 use Psr\Clock\ClockInterface;
@@ -27,7 +28,7 @@ final readonly class Library
         private Drafts $drafts,
         private Check $check,
         private GymRules $rules,
-        private Shelf $shelf,
+        private SearchIndex $index,
         private Turn $turn,
         private AuditLog $audit,
         private Lines $lines,
@@ -47,7 +48,7 @@ final readonly class Library
             $this->entities->persist($combination);
             $this->entities->flush();
             $this->remember($combination, Change::Created, $editor);
-            $this->shelf->put($combination, $checked);
+            $this->index->put($combination, $checked);
 
             return $combination;
         });
@@ -143,7 +144,7 @@ final readonly class Library
             $this->entities->flush();
             if ($combination->version() !== $basedOn) {
                 $this->remember($combination, $change, $editor);
-                $this->shelf->put($combination, $this->checked($this->drafts->of($combination->content())));
+                $this->index->put($combination, $this->checked($this->drafts->of($combination->content())));
             }
 
             return $combination;

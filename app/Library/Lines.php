@@ -25,7 +25,7 @@ final class Lines
     private const KEPT = 86_400;
 
     /** @var array<string, string> what a set of house rules or a numbering is told by */
-    private array $marks = [];
+    private array $terms = [];
 
     public function __construct(private readonly CheckSerializer $serializer, private readonly GymRules $rules, private readonly Reader $reader)
     {

@@ -8,11 +8,11 @@ use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Library\Finder;
 use Periplus\App\Library\Lines;
-use Periplus\App\Library\ListRequest;
 use Periplus\App\Library\Row;
-use Periplus\App\Library\Searches;
+use Periplus\App\Search\CombinationQuery;
+use Periplus\App\Search\CompleteSearch;
+use Periplus\App\Search\SearchRequest;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Pictures and paper, in the numbers that the coach reads. */
 final readonly class PrintController
 {
-    public function __construct(private Finder $finder, private Lines $lines, private GymNumberings $numberings)
+    public function __construct(private CombinationQuery $query, private Lines $lines, private GymNumberings $numberings)
     {
     }
 
@@ -47,7 +47,7 @@ final readonly class PrintController
     /** What a search finds, in its order. */
     #[Route('/api/wall-sheet.pdf', methods: 'GET')]
     #[HeavyWork]
-    public function wallSheet(Searches $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): Response
+    public function wallSheet(CompleteSearch $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest()): Response
     {
         $numbering = $this->numberings->of($user);
         $ids = $searches->all($list, $numbering);
@@ -58,12 +58,12 @@ final readonly class PrintController
             throw new ApiProblem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
         }
 
-        return self::file($paper->wallSheet($this->finder->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
+        return self::file($paper->wallSheet($this->query->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
     }
 
     private function get(int $id): Row
     {
-        return $this->finder->read([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
+        return $this->query->read([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
     }
 
     private static function file(string $content, string $type, string $name): Response

@@ -69,7 +69,7 @@ final class SuggestTest extends ApiTestCase
         self::assertContains('weapons', array_column(self::rows($answer->body['relax']), 'wish'));
     }
 
-    /** @param array<string, mixed> $wish */
+    /** @param array<string, mixed> $criterion */
     #[TestWith([['length' => 1]])]
     #[TestWith([['weapons' => []]])]
     #[TestWith([['weapons' => ['tail']]])]
@@ -79,10 +79,10 @@ final class SuggestTest extends ApiTestCase
     #[TestWith([['clean' => 'spotless']])]
     #[TestWith([['seed' => -1]])]
     #[TestWith([['rules' => 'wrestling']])]
-    public function testWishesThatMakeNoSenseAreRefused(array $wish): void
+    public function testWishesThatMakeNoSenseAreRefused(array $criterion): void
     {
         $this->signIn('coach');
-        self::assertSame(422, $this->ask('POST', '/api/generate', $wish)->status);
+        self::assertSame(422, $this->ask('POST', '/api/generate', $criterion)->status);
     }
 
     /** @return list<array<string, mixed>> */

@@ -53,10 +53,10 @@ final readonly class Generator
         $results = $this->results($criteria, self::TRIES, $criteria->count, $known);
         $relax = [];
         if (\count($results) < $criteria->count) {
-            foreach ($criteria->relaxed() as $wish => [$words, $left]) {
+            foreach ($criteria->relaxed() as $criterion => [$words, $left]) {
                 $more = \count($this->results($left, self::TRIES_RELAXED, $criteria->count, $known));
                 if ($more > \count($results)) {
-                    $relax[$wish] = \sprintf('%s: %d', $words, $more);
+                    $relax[$criterion] = \sprintf('%s: %d', $words, $more);
                 }
             }
         }

@@ -51,7 +51,7 @@ final readonly class GenerationSerializer
                 ];
             }, $generation->results),
             'asked' => $criteria->count,
-            'relax' => array_map(static fn (string $wish, string $words): array => ['wish' => $wish, 'words' => $words], array_keys($generation->relax), array_values($generation->relax)),
+            'relax' => array_map(static fn (string $criterion, string $words): array => ['wish' => $criterion, 'words' => $words], array_keys($generation->relax), array_values($generation->relax)),
         ];
     }
 }

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A search of the library under a name. */
-final readonly class ViewRequest
+final readonly class SavedViewRequest
 {
     public function __construct(
         #[Assert\NotBlank(message: 'Give the view a name.', normalizer: 'trim')]

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
@@ -15,7 +15,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** Searches kept under a name: a coach's own, and those shared with the gym. */
 #[Route('/api/views')]
-final readonly class ViewsController
+final readonly class SavedViewController
 {
     private const MOST = 40;
 
@@ -40,7 +40,7 @@ final readonly class ViewsController
 
     /** One of the same name is replaced. */
     #[Route('', methods: 'POST')]
-    public function save(#[MapRequestPayload(acceptFormat: 'json')] ViewRequest $request, #[CurrentUser] User $user): Response
+    public function save(#[MapRequestPayload(acceptFormat: 'json')] SavedViewRequest $request, #[CurrentUser] User $user): Response
     {
         $this->connection->transactional(function () use ($request, $user): void {
             $name = trim($request->name);

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
+use Periplus\App\Library\Checked;
+use Periplus\App\Library\Content;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Search\WordsClause;
 use Periplus\Core\Similarity\Family;
@@ -13,7 +15,7 @@ use Periplus\Core\Similarity\Family;
  * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the marks
  * for joined and landing forward, and free strikes of any count as "*".
  */
-final readonly class Marks
+final readonly class IndexTerms
 {
     public const THEME = '#';
     public const TRAIT = '@';
@@ -30,11 +32,11 @@ final readonly class Marks
      */
     public function of(Content $content, Checked $checked, int $author, string $authorName): array
     {
-        $marks = \array_slice(WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
+        $terms = \array_slice(WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
         foreach ($content->themes as $theme) {
-            $marks[] = self::THEME.$theme;
+            $terms[] = self::THEME.$theme;
         }
-        array_push($marks, ...self::traits([
+        array_push($terms, ...self::traits([
             'level' => $content->level,
             'verdict' => $checked->verdict->value,
             'rules' => $content->rules,
@@ -43,26 +45,26 @@ final readonly class Marks
             'author' => $author,
         ]));
         foreach ([...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->contacts, ','))] as $trait) {
-            $marks[] = self::TRAIT.$trait;
+            $terms[] = self::TRAIT.$trait;
         }
         $sequence = Sequence::read($checked->sequence);
         $items = array_map(self::item(...), $sequence->items);
         foreach ($items as $at => $item) {
-            $marks[] = self::HAS.$item;
+            $terms[] = self::HAS.$item;
             if (isset($items[$at + 1])) {
-                $marks[] = self::HAS.$item.$items[$at + 1];
+                $terms[] = self::HAS.$item.$items[$at + 1];
             }
         }
-        $marks[] = self::FIRST.($items[0] ?? '');
+        $terms[] = self::FIRST.($items[0] ?? '');
         for ($at = \count($items) - 1; $at >= 0; --$at) {
-            $marks[] = self::LAST.$items[$at];
+            $terms[] = self::LAST.$items[$at];
             // The footwork at the end, and what is before it.
             if (!\in_array($items[$at], Family::footwork(), true)) {
                 break;
             }
         }
 
-        return array_values(array_unique(array_map(static fn (string $mark): string => mb_substr($mark, 0, self::LONGEST), $marks)));
+        return array_values(array_unique(array_map(static fn (string $term): string => mb_substr($term, 0, self::LONGEST), $terms)));
     }
 
     public static function trait(string $name, int|string $value): string

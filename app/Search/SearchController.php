@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
+use Periplus\App\Library\Lines;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\SearchQuery;
@@ -17,21 +18,21 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** The library as a list: asked for at every letter of a search, so it does without the mapper. */
-final readonly class ListController
+final readonly class SearchController
 {
-    public function __construct(private Finder $finder, private Lines $lines, private GymNumberings $numberings, private Catalogue $catalogue)
+    public function __construct(private CombinationQuery $query, private Lines $lines, private GymNumberings $numberings, private Catalogue $catalogue)
     {
     }
 
     #[Route('/api/combinations', methods: 'GET')]
-    public function __invoke(#[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] ListRequest $list = new ListRequest()): JsonResponse
+    public function __invoke(#[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest()): JsonResponse
     {
         $numbering = $this->numberings->of($user);
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // What could not be understood is not left out: nothing is found until it is mended.
-        [$ids, $total] = $search->isUnderstood() ? $this->finder->page($search->clauses, $list) : [[], 0];
+        [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
         $rows = [];
-        foreach ($this->finder->read($ids) as $row) {
+        foreach ($this->query->read($ids) as $row) {
             $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $numbering)];
         }
 
@@ -55,7 +56,7 @@ final readonly class ListController
      *
      * @return list<array{text: string, total: int}>
      */
-    private function without(SearchQuery $search, ListRequest $list): array
+    private function without(SearchQuery $search, SearchRequest $list): array
     {
         if (!$search->isUnderstood()) {
             return [];
@@ -64,13 +65,13 @@ final readonly class ListController
         foreach ($clauses as $at => $clause) {
             $rest = $clauses;
             unset($rest[$at]);
-            $without[] = ['text' => $clause->text(), 'total' => $this->finder->count(array_values($rest), $list)];
+            $without[] = ['text' => $clause->text(), 'total' => $this->query->count(array_values($rest), $list)];
         }
         foreach (['weapon' => $list->weapon?->value, 'verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $filter => $value) {
             if (null === $value) {
                 continue;
             }
-            $without[] = ['text' => $filter.' '.$value, 'total' => $this->finder->count($clauses, $list->without($filter))];
+            $without[] = ['text' => $filter.' '.$value, 'total' => $this->query->count($clauses, $list->without($filter))];
         }
 
         return $without;

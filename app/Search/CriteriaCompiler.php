@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Doctrine\DBAL\Connection;
 use Periplus\Core\Combination\Chain;
@@ -17,7 +17,7 @@ use Periplus\Core\Search\Term;
 use Periplus\Core\Search\WordsClause;
 
 /** Turns the clauses of a search into conditions of the database. */
-final readonly class Wishes
+final readonly class CriteriaCompiler
 {
     /** More pairs of items than this are not asked for one by one. */
     private const MOST_PAIRS = 400;
@@ -29,34 +29,34 @@ final readonly class Wishes
     /**
      * @param list<Clause> $clauses
      *
-     * @return list<Wish>
+     * @return list<Criterion>
      */
-    public function of(array $clauses, ListRequest $list, bool $archived): array
+    public function of(array $clauses, SearchRequest $list, bool $archived): array
     {
-        $wishes = [];
+        $criteria = [];
         if (null !== $list->weapon) {
-            $wishes[] = self::trait(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], self::is(Marks::TRAIT.$list->weapon->value));
+            $criteria[] = self::trait(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], self::is(IndexTerms::TRAIT.$list->weapon->value));
         }
         foreach (['verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $column => $value) {
             if (null !== $value) {
-                $wishes[] = self::column($column, $value);
+                $criteria[] = self::column($column, $value);
             }
         }
         foreach ($clauses as $clause) {
-            $wishes[] = $this->wish($clause, $archived);
+            $criteria[] = $this->criterion($clause, $archived);
         }
 
-        return $wishes;
+        return $criteria;
     }
 
-    private function wish(Clause $clause, bool $archived): Wish
+    private function criterion(Clause $clause, bool $archived): Criterion
     {
         return match (true) {
-            $clause instanceof EitherClause => Wish::either(array_map(fn (Clause $one): Wish => $this->wish($one, $archived), $clause->clauses)),
+            $clause instanceof EitherClause => Criterion::either(array_map(fn (Clause $one): Criterion => $this->criterion($one, $archived), $clause->clauses)),
             $clause instanceof ItemsClause => self::items($clause),
             $clause instanceof LengthClause => self::length($clause),
-            $clause instanceof ContactClause && $clause->wanted => self::trait(['c.contacts LIKE ?', ['%,'.$clause->contact->value.',%']], self::is(Marks::TRAIT.$clause->contact->value)),
-            $clause instanceof ContactClause => new Wish(['c.contacts NOT LIKE ?', ['%,'.$clause->contact->value.',%']]),
+            $clause instanceof ContactClause && $clause->wanted => self::trait(['c.contacts LIKE ?', ['%,'.$clause->contact->value.',%']], self::is(IndexTerms::TRAIT.$clause->contact->value)),
+            $clause instanceof ContactClause => new Criterion(['c.contacts NOT LIKE ?', ['%,'.$clause->contact->value.',%']]),
             $clause instanceof WordsClause => self::words($clause, $archived),
             $clause instanceof FieldClause => $this->field($clause, $archived),
             default => throw new \LogicException('There is no condition for '.$clause::class),
@@ -64,65 +64,65 @@ final readonly class Wishes
     }
 
     /** @return array{string, list<mixed>} */
-    private static function is(string $mark): array
+    private static function is(string $term): array
     {
-        return ['= ?', [$mark]];
+        return ['= ?', [$term]];
     }
 
     /**
      * @param array{string, list<mixed>} $row
-     * @param array{string, list<mixed>} $mark
+     * @param array{string, list<mixed>} $term
      */
-    private static function trait(array $row, array $mark): Wish
+    private static function trait(array $row, array $term): Criterion
     {
-        return new Wish($row, [[[$mark], null]], isTrait: true);
+        return new Criterion($row, [[[$term], null]], isTrait: true);
     }
 
-    private static function column(string $column, int|string $value): Wish
+    private static function column(string $column, int|string $value): Criterion
     {
-        return self::trait(["c.$column = ?", [$value]], self::is(Marks::trait($column, $value)));
+        return self::trait(["c.$column = ?", [$value]], self::is(IndexTerms::trait($column, $value)));
     }
 
-    private static function length(LengthClause $clause): Wish
+    private static function length(LengthClause $clause): Criterion
     {
         $counts = range($clause->least, min(Chain::MOST, $clause->most ?? Chain::MOST));
 
         return self::trait(
             ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MOST]],
-            ['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => Marks::trait('strikes', $count), $counts)],
+            ['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => IndexTerms::trait('strikes', $count), $counts)],
         );
     }
 
-    private static function items(ItemsClause $clause): Wish
+    private static function items(ItemsClause $clause): Criterion
     {
         $row = ['c.sequence '.($clause->wanted() ? '' : 'NOT ').'REGEXP ?', ['(?s)'.$clause->pattern()]];
         if (!$clause->wanted()) {
-            return new Wish($row);
+            return new Criterion($row);
         }
-        $marks = [];
+        $terms = [];
         if (Place::Starts === $clause->place) {
-            $marks[] = self::among(Marks::FIRST, [$clause->runs[0][0]]);
+            $terms[] = self::among(IndexTerms::FIRST, [$clause->runs[0][0]]);
         }
         $last = $clause->runs[\count($clause->runs) - 1];
         if (Place::Ends === $clause->place) {
-            $marks[] = self::among(Marks::LAST, [$last[\count($last) - 1]]);
+            $terms[] = self::among(IndexTerms::LAST, [$last[\count($last) - 1]]);
         }
         foreach ($clause->runs as $run) {
             foreach ($run as $at => $term) {
                 if (isset($run[$at + 1]) && \count($term->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS) {
-                    $marks[] = self::among(Marks::HAS, [$term, $run[$at + 1]]);
+                    $terms[] = self::among(IndexTerms::HAS, [$term, $run[$at + 1]]);
                 } elseif (0 === $at || \count($run) === $at + 1) {
-                    $marks[] = self::among(Marks::HAS, [$term]);
+                    $terms[] = self::among(IndexTerms::HAS, [$term]);
                 }
             }
         }
         // One mark that says all needs no look at the row: an item alone, or two that follow each other.
         $says = match (true) {
             Place::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
-            default => 1 === \count($marks) && 1 === \count($clause->runs),
+            default => 1 === \count($terms) && 1 === \count($clause->runs),
         };
 
-        return new Wish($row, [[$says ? [$marks[0]] : $marks, $says ? null : $row]]);
+        return new Criterion($row, [[$says ? [$terms[0]] : $terms, $says ? null : $row]]);
     }
 
     /**
@@ -132,21 +132,21 @@ final readonly class Wishes
      */
     private static function among(string $kind, array $terms): array
     {
-        $marks = [$kind];
+        $terms = [$kind];
         foreach ($terms as $term) {
             $longer = [];
-            foreach ($marks as $mark) {
+            foreach ($terms as $term) {
                 foreach ($term->items() as $item) {
-                    $longer[$mark.Marks::item($item)] = true;
+                    $longer[$term.IndexTerms::item($item)] = true;
                 }
             }
-            $marks = array_map(strval(...), array_keys($longer));
+            $terms = array_map(strval(...), array_keys($longer));
         }
 
-        return ['IN ('.implode(', ', array_fill(0, \count($marks), '?')).')', $marks];
+        return ['IN ('.implode(', ', array_fill(0, \count($terms), '?')).')', $terms];
     }
 
-    private static function words(WordsClause $clause, bool $archived): Wish
+    private static function words(WordsClause $clause, bool $archived): Criterion
     {
         $items = null === $clause->items ? null : self::items($clause->items);
         $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
@@ -154,20 +154,20 @@ final readonly class Wishes
             $rows = array_map(static fn (): string => "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?", $clause->words);
             $values = array_map(static fn (string $word): string => '%'.$like($word), $clause->words);
 
-            return new Wish(['('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]), [...$values, ...($items->row[1] ?? [])]]);
+            return new Criterion(['('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]), [...$values, ...($items->row[1] ?? [])]]);
         }
         $byLength = $clause->words;
         usort($byLength, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
         $words = [array_map(static fn (string $word): array => ['LIKE ?', [$like($word)]], $byLength), null];
 
-        return new Wish(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
+        return new Criterion(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
     }
 
-    private function field(FieldClause $field, bool $archived): Wish
+    private function field(FieldClause $field, bool $archived): Criterion
     {
         $like = addcslashes($field->value, '%_\\').'%';
         if ('theme' === $field->name) {
-            return $archived ? new Wish(['c.themes LIKE ?', ['%'.$like]]) : new Wish(null, [[[['LIKE ?', [Marks::THEME.$like]]], null]]);
+            return $archived ? new Criterion(['c.themes LIKE ?', ['%'.$like]]) : new Criterion(null, [[[['LIKE ?', [IndexTerms::THEME.$like]]], null]]);
         }
         if (\in_array($field->name, ['level', 'verdict', 'rules', 'stance'], true)) {
             return self::column($field->name, $field->value);
@@ -176,10 +176,10 @@ final readonly class Wishes
             $authors = $this->connection->fetchFirstColumn('SELECT id FROM user WHERE name LIKE ? OR name LIKE ?', [$like, '% '.$like]);
             $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
 
-            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (mixed $id): string => Marks::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]);
+            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (mixed $id): string => IndexTerms::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]);
         }
 
-        return new Wish(match ($field->name) {
+        return new Criterion(match ($field->name) {
             'status' => 'archived' === $field->value ? ['1 = 1', []] : ["c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' AND combination_id IS NOT NULL)", []],
             default => throw new \LogicException('There is no field '.$field->name),
         });

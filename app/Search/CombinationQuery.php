@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Periplus\App\Library\Row;
+use Periplus\App\Library\Turn;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
 
@@ -13,7 +15,7 @@ use Periplus\Core\Search\FieldClause;
  * Finds combinations in the database. Where a clause can be answered from the index of marks, the combinations are drawn
  * from there and the other clauses asked of those alone; else one index over the rows is scanned.
  */
-final readonly class Finder
+final readonly class CombinationQuery
 {
     private const MEMORY = 'periplus.found.';
     /** s */
@@ -26,7 +28,7 @@ final readonly class Finder
      */
     public function __construct(
         private Connection $connection,
-        private Wishes $wishes,
+        private CriteriaCompiler $criteria,
         private Turn $turn,
         private int $few = 3000,
         private int $stretch = 2000,
@@ -38,26 +40,26 @@ final readonly class Finder
      *
      * @return array{list<int>, int} the ids of the page in its order, and how many there are in all
      */
-    public function page(array $clauses, ListRequest $list): array
+    public function page(array $clauses, SearchRequest $list): array
     {
-        [$archived, $wishes] = $this->wished($clauses, $list);
+        [$archived, $criteria] = $this->criteria($clauses, $list);
         [$size, $skip] = [$list->size, ($list->page - 1) * $list->size];
-        $drawn = $archived ? null : $this->drawn($wishes);
+        $drawn = $archived ? null : $this->ids($criteria);
         $ids = match (true) {
-            null === $drawn, \count($drawn) > $this->few && Wish::allOfRows($wishes) => $this->sorted($wishes, $archived, $list, $size, $skip),
+            null === $drawn, \count($drawn) > $this->few && Criterion::allOfRows($criteria) => $this->sorted($criteria, $archived, $list, $size, $skip),
             default => $this->order($drawn, $list, $size, $skip),
         };
 
-        return [$ids, null === $drawn ? $this->scanned($wishes, $archived) : \count($drawn)];
+        return [$ids, null === $drawn ? $this->scanned($criteria, $archived) : \count($drawn)];
     }
 
     /** @param list<Clause> $clauses */
-    public function count(array $clauses, ListRequest $list): int
+    public function count(array $clauses, SearchRequest $list): int
     {
-        [$archived, $wishes] = $this->wished($clauses, $list);
-        $drawn = $archived ? null : $this->drawn($wishes);
+        [$archived, $criteria] = $this->criteria($clauses, $list);
+        $drawn = $archived ? null : $this->ids($criteria);
 
-        return null === $drawn ? $this->scanned($wishes, $archived) : \count($drawn);
+        return null === $drawn ? $this->scanned($criteria, $archived) : \count($drawn);
     }
 
     /**
@@ -65,12 +67,12 @@ final readonly class Finder
      *
      * @return list<int> the ids of everything found, in the order of the sort
      */
-    public function all(array $clauses, ListRequest $list): array
+    public function all(array $clauses, SearchRequest $list): array
     {
-        [$archived, $wishes] = $this->wished($clauses, $list);
-        $drawn = $archived ? null : $this->drawn($wishes);
+        [$archived, $criteria] = $this->criteria($clauses, $list);
+        $drawn = $archived ? null : $this->ids($criteria);
 
-        return null === $drawn ? $this->sorted($wishes, $archived, $list) : $this->order($drawn, $list, \count($drawn), 0);
+        return null === $drawn ? $this->sorted($criteria, $archived, $list) : $this->order($drawn, $list, \count($drawn), 0);
     }
 
     /**
@@ -92,32 +94,32 @@ final readonly class Finder
     /**
      * @param list<Clause> $clauses
      *
-     * @return array{bool, list<Wish>} whether the archived ones are asked for, and what is asked of them
+     * @return array{bool, list<Criterion>} whether the archived ones are asked for, and what is asked of them
      */
-    private function wished(array $clauses, ListRequest $list): array
+    private function criteria(array $clauses, SearchRequest $list): array
     {
         $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value);
 
-        return [$archived, $this->wishes->of($clauses, $list, $archived)];
+        return [$archived, $this->criteria->of($clauses, $list, $archived)];
     }
 
-    private static function by(ListRequest $list): string
+    private static function by(SearchRequest $list): string
     {
         $direction = 'up' === $list->direction ? 'ASC' : 'DESC';
 
-        return ' ORDER BY '.ListRequest::SORTS[$list->sort]." $direction, c.id $direction";
+        return ' ORDER BY '.SearchRequest::SORTS[$list->sort]." $direction, c.id $direction";
     }
 
     /**
      * What the rows alone can tell, in the order of the sort.
      *
-     * @param list<Wish> $wishes
+     * @param list<Criterion> $criteria
      *
      * @return list<int>
      */
-    private function sorted(array $wishes, bool $archived, ListRequest $list, ?int $size = null, int $skip = 0): array
+    private function sorted(array $criteria, bool $archived, SearchRequest $list, ?int $size = null, int $skip = 0): array
     {
-        [$where, $values] = self::where($wishes, $archived);
+        [$where, $values] = self::where($criteria, $archived);
         // Only of all in use it is known that the index of the sort is the best way.
         $index = null === $size || $archived ? '' : ' FORCE INDEX ('.self::INDICES[$list->sort].')';
 
@@ -129,7 +131,7 @@ final readonly class Finder
      *
      * @return list<int> a part of them in the order of the sort
      */
-    private function order(array $found, ListRequest $list, int $size, int $skip): array
+    private function order(array $found, SearchRequest $list, int $size, int $skip): array
     {
         if (\count($found) <= $this->few) {
             return [] === $found ? [] : self::numbers($this->connection->fetchFirstColumn('SELECT c.id FROM combination c WHERE c.id IN (?)'.self::by($list)." LIMIT $size OFFSET $skip", [$found], [ArrayParameterType::INTEGER]));
@@ -147,19 +149,19 @@ final readonly class Finder
     }
 
     /**
-     * @param list<Wish> $wishes
+     * @param list<Criterion> $criteria
      *
      * @return list<int>|null all in use that are found, in no order; null when the marks do not help
      */
-    private function drawn(array $wishes): ?array
+    private function drawn(array $criteria): ?array
     {
-        $drawn = array_filter($wishes, static fn (Wish $wish): bool => [] !== $wish->alternatives);
-        $others = array_values(array_filter($wishes, static fn (Wish $wish): bool => [] === $wish->alternatives));
+        $drawn = array_filter($criteria, static fn (Criterion $criterion): bool => [] !== $criterion->alternatives);
+        $others = array_values(array_filter($criteria, static fn (Criterion $criterion): bool => [] === $criterion->alternatives));
         // Many have a trait. Where all that have it would be looked at one by one, looking at every row in order is quicker.
-        if ([] === $drawn || ([] !== $others && [] === array_filter($drawn, static fn (Wish $wish): bool => !$wish->isTrait))) {
+        if ([] === $drawn || ([] !== $others && [] === array_filter($drawn, static fn (Criterion $criterion): bool => !$criterion->isTrait))) {
             return null;
         }
-        $sets = array_map(static fn (Wish $wish): array => $wish->drawn(), $drawn);
+        $sets = array_map(static fn (Criterion $criterion): array => $criterion->ids(), $drawn);
         $query = 'SELECT d.id FROM ('.implode(' INTERSECT ', array_column($sets, 0)).') d';
         $values = array_merge(...array_column($sets, 1));
         if ([] !== $others) {
@@ -173,10 +175,10 @@ final readonly class Finder
         return $ids;
     }
 
-    /** @param list<Wish> $wishes */
-    private function scanned(array $wishes, bool $archived): int
+    /** @param list<Criterion> $criteria */
+    private function scanned(array $criteria, bool $archived): int
     {
-        [$where, $values] = self::where($wishes, $archived);
+        [$where, $values] = self::where($criteria, $archived);
         $query = 'SELECT COUNT(*) FROM combination c WHERE '.$where;
 
         return (int) $this->remembered($query, $values, function () use ($query, $values): string {
@@ -210,13 +212,13 @@ final readonly class Finder
     }
 
     /**
-     * @param list<Wish> $wishes all of which rows can tell
+     * @param list<Criterion> $criteria all of which rows can tell
      *
      * @return array{string, list<mixed>}
      */
-    private static function where(array $wishes, bool $archived): array
+    private static function where(array $criteria, bool $archived): array
     {
-        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []], ...array_map(static fn (Wish $wish): array => $wish->row ?? throw new \LogicException('The marks alone can tell.'), $wishes)];
+        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []], ...array_map(static fn (Criterion $criterion): array => $criterion->row ?? throw new \LogicException('The marks alone can tell.'), $criteria)];
 
         return ['('.implode(') AND (', array_column($conditions, 0)).')', array_merge(...array_column($conditions, 1))];
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 /**
  * A clause of a search as conditions of the database. The row alone can always tell. Where combinations in use can be
@@ -11,7 +11,7 @@ namespace Periplus\App\Library;
  *
  * @phpstan-type Condition array{string, list<mixed>}
  */
-final readonly class Wish
+final readonly class Criterion
 {
     /**
      * @param Condition|null $row on the row c; null where the marks alone can tell
@@ -22,23 +22,23 @@ final readonly class Wish
     {
     }
 
-    /** @param list<self> $wishes */
-    public static function allOfRows(array $wishes): bool
+    /** @param list<self> $criteria */
+    public static function allOfRows(array $criteria): bool
     {
-        return [] === array_filter($wishes, static fn (self $wish): bool => null === $wish->row);
+        return [] === array_filter($criteria, static fn (self $criterion): bool => null === $criterion->row);
     }
 
-    /** @param non-empty-list<self> $wishes of which one has to hold */
-    public static function either(array $wishes): self
+    /** @param non-empty-list<self> $criteria of which one has to hold */
+    public static function either(array $criteria): self
     {
-        $rows = array_map(static fn (self $wish): array => $wish->row ?? self::among($wish->drawn()), $wishes);
-        $marks = [] === array_filter($wishes, static fn (self $wish): bool => [] === $wish->alternatives);
+        $rows = array_map(static fn (self $criterion): array => $criterion->row ?? self::among($criterion->ids()), $criteria);
+        $terms = [] === array_filter($criteria, static fn (self $criterion): bool => [] === $criterion->alternatives);
 
         return new self(
             // Where the marks tell of all of them, they tell it by themselves as long as one of them needs them.
-            $marks && !self::allOfRows($wishes) ? null : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
-            $marks ? array_merge(...array_column($wishes, 'alternatives')) : [],
-            [] === array_filter($wishes, static fn (self $wish): bool => !$wish->isTrait),
+            $terms && !self::allOfRows($criteria) ? null : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
+            $terms ? array_merge(...array_column($criteria, 'alternatives')) : [],
+            [] === array_filter($criteria, static fn (self $criterion): bool => !$criterion->isTrait),
         );
     }
 
@@ -53,14 +53,14 @@ final readonly class Wish
     }
 
     /** @return Condition a select of the ids of all combinations in use that fulfil it */
-    public function drawn(): array
+    public function ids(): array
     {
         $values = [];
         $parts = [];
-        foreach ($this->alternatives as [$marks, $row]) {
-            $sets = array_map(static fn (array $mark): string => 'SELECT combination_id AS id FROM combination_mark WHERE mark '.$mark[0], $marks);
+        foreach ($this->alternatives as [$terms, $row]) {
+            $sets = array_map(static fn (array $term): string => 'SELECT combination_id AS id FROM index_term WHERE term '.$term[0], $terms);
             $parts[] = 'SELECT i.id FROM ('.implode(' INTERSECT ', $sets).') i'.(null === $row ? '' : ' JOIN combination c ON c.id = i.id WHERE '.$row[0]);
-            array_push($values, ...array_merge(...array_column($marks, 1)), ...($row[1] ?? []));
+            array_push($values, ...array_merge(...array_column($terms, 1)), ...($row[1] ?? []));
         }
 
         // A union drops what comes twice, also of a single select.

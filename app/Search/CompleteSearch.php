@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Periplus\App\Http\ApiProblem;
 use Periplus\Core\Notation\Numbering;
@@ -10,9 +10,9 @@ use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
 
 /** What a search finds, for paper and files: there it has to be understood to the end. */
-final readonly class Searches
+final readonly class CompleteSearch
 {
-    public function __construct(private Finder $finder, private Catalogue $catalogue)
+    public function __construct(private CombinationQuery $query, private Catalogue $catalogue)
     {
     }
 
@@ -21,13 +21,13 @@ final readonly class Searches
      *
      * @throws ApiProblem with the place of what is not understood
      */
-    public function all(ListRequest $list, Numbering $numbering): array
+    public function all(SearchRequest $list, Numbering $numbering): array
     {
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         if (!$search->isUnderstood()) {
             throw new ApiProblem(422, 'unreadable-search', 'This search is not understood, so nothing was made of it. '.$search->problems[0]->message, ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)]);
         }
 
-        return $this->finder->all($search->clauses, $list);
+        return $this->query->all($search->clauses, $list);
     }
 }

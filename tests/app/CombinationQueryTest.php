@@ -6,11 +6,11 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Gym\BenchChains;
-use Periplus\App\Library\Finder;
 use Periplus\App\Library\Kin;
-use Periplus\App\Library\ListRequest;
 use Periplus\App\Library\Turn;
-use Periplus\App\Library\Wishes;
+use Periplus\App\Search\CombinationQuery;
+use Periplus\App\Search\CriteriaCompiler;
+use Periplus\App\Search\SearchRequest;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
@@ -25,7 +25,7 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** What the indices find, against looking at every combination. */
-final class FinderTest extends ApiTestCase
+final class CombinationQueryTest extends ApiTestCase
 {
     private const MANY = 400;
 
@@ -59,14 +59,14 @@ final class FinderTest extends ApiTestCase
 
             return true;
         }));
-        $finder = self::service(Finder::class);
-        [$page, $total] = $finder->page($clauses, new ListRequest(size: 100));
+        $finder = self::service(CombinationQuery::class);
+        [$page, $total] = $finder->page($clauses, new SearchRequest(size: 100));
 
         self::assertNotSame(0, $total, 'The example finds something.');
         self::assertSame(\count($wanted), $total);
-        self::assertSame($total, $finder->count($clauses, new ListRequest()));
-        self::assertEqualsCanonicalizing($wanted, $finder->all($clauses, new ListRequest()));
-        self::assertSame(\array_slice($finder->all($clauses, new ListRequest()), 0, 100), $page);
+        self::assertSame($total, $finder->count($clauses, new SearchRequest()));
+        self::assertEqualsCanonicalizing($wanted, $finder->all($clauses, new SearchRequest()));
+        self::assertSame(\array_slice($finder->all($clauses, new SearchRequest()), 0, 100), $page);
     }
 
     /** Few hits are sorted, many are met along the index of the sort: the pages are the same. */
@@ -82,10 +82,10 @@ final class FinderTest extends ApiTestCase
     {
         $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
-        [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(Wishes::class), self::service(Turn::class)];
-        $sorting = new Finder($connection, $wishes, $turn, \PHP_INT_MAX);
-        $walking = new Finder($connection, $wishes, $turn, 3, 7);
-        $list = static fn (int $page): ListRequest => new ListRequest(sort: $sort, direction: $direction, page: $page, size: 9);
+        [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(Turn::class)];
+        $sorting = new CombinationQuery($connection, $wishes, $turn, \PHP_INT_MAX);
+        $walking = new CombinationQuery($connection, $wishes, $turn, 3, 7);
+        $list = static fn (int $page): SearchRequest => new SearchRequest(sort: $sort, direction: $direction, page: $page, size: 9);
         $all = $sorting->all($clauses, $list(1));
 
         self::assertGreaterThan(9, \count($all), 'The example fills more than a page.');

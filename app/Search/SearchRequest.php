@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Limb;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** Which combinations are asked for; every member can stand in the address. */
-final readonly class ListRequest
+final readonly class SearchRequest
 {
     /** Longest search in characters. */
     public const LONGEST = 300;

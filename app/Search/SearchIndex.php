@@ -2,26 +2,29 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Search;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Library\Checked;
+use Periplus\App\Library\Combination;
+use Periplus\App\Library\Content;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\DeletionNeighbourhood;
 
 /** Keeps what a combination in use is found by: its marks, and the traces of its chain. What is archived is not kept here. */
-final readonly class Shelf
+final readonly class SearchIndex
 {
     private const ROWS = 500;
 
-    public function __construct(private Connection $connection, private Marks $marks)
+    public function __construct(private Connection $connection, private IndexTerms $terms)
     {
     }
 
     /** Inside the transaction that stores it. */
     public function put(Combination $combination, Checked $checked): void
     {
-        $this->connection->delete('combination_mark', ['combination_id' => $combination->id()]);
-        $this->connection->delete('combination_trace', ['combination_id' => $combination->id()]);
+        $this->connection->delete('index_term', ['combination_id' => $combination->id()]);
+        $this->connection->delete('deletion_neighbour', ['combination_id' => $combination->id()]);
         if ($combination->isInUse()) {
             $this->fill([[$combination->id(), $combination->content(), $checked, $combination->author()->id(), $combination->author()->name()]]);
         }
@@ -51,7 +54,7 @@ final readonly class Shelf
                         $filled[] = [(int) $row['id'], $content, $checked, (int) $row['author_id'], $row['author']];
                     }
                 }
-                foreach (['combination_mark', 'combination_trace'] as $table) {
+                foreach (['index_term', 'deletion_neighbour'] as $table) {
                     $this->connection->executeStatement('DELETE FROM '.$table.' WHERE combination_id BETWEEN ? AND ?', [$rows[0]['id'], $rows[\count($rows) - 1]['id']]);
                 }
                 $this->fill($filled);
@@ -63,29 +66,29 @@ final readonly class Shelf
     /** @param iterable<array{int, Content, Checked, int, string}> $combinations id, content, check, author and their name, of what has no marks and traces yet */
     public function fill(iterable $combinations): void
     {
-        [$marks, $traces] = [[], []];
+        [$terms, $traces] = [[], []];
         foreach ($combinations as [$id, $content, $checked, $author, $authorName]) {
-            foreach ($this->marks->of($content, $checked, $author, $authorName) as $mark) {
-                array_push($marks, $mark, $id);
+            foreach ($this->terms->of($content, $checked, $author, $authorName) as $term) {
+                array_push($terms, $term, $id);
             }
             foreach (DeletionNeighbourhood::of(Sequence::read($checked->sequence)) as $trace) {
                 array_push($traces, $trace, $id);
             }
-            if (\count($marks) + \count($traces) > 4 * self::ROWS) {
-                $this->insert($marks, $traces);
-                [$marks, $traces] = [[], []];
+            if (\count($terms) + \count($traces) > 4 * self::ROWS) {
+                $this->insert($terms, $traces);
+                [$terms, $traces] = [[], []];
             }
         }
-        $this->insert($marks, $traces);
+        $this->insert($terms, $traces);
     }
 
     /**
-     * @param list<int|string> $marks
+     * @param list<int|string> $terms
      * @param list<int|string> $traces
      */
-    private function insert(array $marks, array $traces): void
+    private function insert(array $terms, array $traces): void
     {
-        foreach (['combination_mark (mark, combination_id)' => $marks, 'combination_trace (trace, combination_id)' => $traces] as $table => $values) {
+        foreach (['index_term (term, combination_id)' => $terms, 'deletion_neighbour (hash, combination_id)' => $traces] as $table => $values) {
             if ([] !== $values) {
                 $this->connection->executeStatement('INSERT INTO '.$table.' VALUES '.implode(', ', array_fill(0, intdiv(\count($values), 2), '(?, ?)')), $values);
             }

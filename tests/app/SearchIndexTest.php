@@ -9,13 +9,13 @@ use Periplus\App\Gym\GymRules;
 use Periplus\App\Library\Checked;
 use Periplus\App\Library\Content;
 use Periplus\App\Library\Drafts;
-use Periplus\App\Library\Shelf;
+use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** What combinations are found by follows every change of them, whichever way it comes. */
-final class ShelfTest extends ApiTestCase
+final class SearchIndexTest extends ApiTestCase
 {
     private const CHAINS = ['1 2 3b exit', '2 2 exit', '1 14l exit', '14h', '1 2 3 2', '3 14h exit', '11 1 2', '1 31', '1 (3) 6 exit', 'slip-rear 2 3 pivot-out', '1 +14h exit', '5 6 5 exit'];
 
@@ -55,7 +55,7 @@ final class ShelfTest extends ApiTestCase
 
         self::assertNotSame([], $kept['marks']);
         $inUse = array_column($kept['inUse'], 'id');
-        self::assertSame([], array_filter($kept['marks'], static fn (array $mark): bool => !\in_array($mark['combination_id'], $inUse, true)), 'Nothing is kept of what is archived.');
+        self::assertSame([], array_filter($kept['marks'], static fn (array $term): bool => !\in_array($term['combination_id'], $inUse, true)), 'Nothing is kept of what is archived.');
         $this->fillAnew();
         self::assertSame($kept, $this->kept());
     }
@@ -68,8 +68,8 @@ final class ShelfTest extends ApiTestCase
         }
         $before = $this->kept();
         $connection = self::service(Connection::class);
-        $connection->executeStatement('DELETE FROM combination_mark');
-        $connection->executeStatement('UPDATE combination_trace SET trace = REVERSE(trace)');
+        $connection->executeStatement('DELETE FROM index_term');
+        $connection->executeStatement('UPDATE deletion_neighbour SET trace = REVERSE(trace)');
         $connection->executeStatement("UPDATE combination SET sequence = 'x', stem = '', strikes = 0, contacts = '', weapons = ''");
         self::assertNotSame($before, $this->kept());
         $this->fillAnew();
@@ -152,7 +152,7 @@ final class ShelfTest extends ApiTestCase
     private function fillAnew(): void
     {
         [$drafts, $check, $rules] = [self::service(Drafts::class), self::service(Check::class), self::service(GymRules::class)];
-        self::service(Shelf::class)->refill(static fn (Content $content): Checked => Checked::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
+        self::service(SearchIndex::class)->refill(static fn (Content $content): Checked => Checked::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
     }
 
     /** @return array{marks: list<array<string, mixed>>, traces: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */
@@ -161,8 +161,8 @@ final class ShelfTest extends ApiTestCase
         $connection = self::service(Connection::class);
 
         return [
-            'marks' => $connection->fetchAllAssociative('SELECT combination_id, mark FROM combination_mark ORDER BY combination_id, mark'),
-            'traces' => $connection->fetchAllAssociative('SELECT combination_id, HEX(trace) AS trace FROM combination_trace ORDER BY combination_id, trace'),
+            'marks' => $connection->fetchAllAssociative('SELECT combination_id, mark FROM index_term ORDER BY combination_id, mark'),
+            'traces' => $connection->fetchAllAssociative('SELECT combination_id, HEX(trace) AS trace FROM deletion_neighbour ORDER BY combination_id, trace'),
             'inUse' => $connection->fetchAllAssociative('SELECT id, HEX(sequence) AS sequence, HEX(stem) AS stem, strikes, contacts, weapons FROM combination WHERE archived_at IS NULL ORDER BY id'),
         ];
     }
