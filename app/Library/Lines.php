@@ -25,7 +25,7 @@ final class Lines
     private const KEPT = 86_400;
 
     /** @var array<string, string> what a set of house rules or a numbering is told by */
-    private array $terms = [];
+    private array $digests = [];
 
     public function __construct(private readonly CheckSerializer $serializer, private readonly GymRules $rules, private readonly Reader $reader)
     {
@@ -63,8 +63,8 @@ final class Lines
         $key = self::MEMORY.hash('xxh128', implode("\n", [
             $content->notation,
             $content->stance->value,
-            $this->marks['rules '.$content->rules] ??= serialize($rules->toArray()),
-            $this->marks['numbering '.$numbering->id] ??= serialize($numbering->content()),
+            $this->digests['rules '.$content->rules] ??= serialize($rules->toArray()),
+            $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
         ]));
         /** @var Drawn|false $known */
         $known = apcu_enabled() ? apcu_fetch($key) : false;

@@ -12,7 +12,7 @@ use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
 
 /**
- * Finds combinations in the database. Where a clause can be answered from the index of marks, the combinations are drawn
+ * Finds combinations in the database. Where a clause can be answered from the index of terms, the combinations are drawn
  * from there and the other clauses asked of those alone; else one index over the rows is scanned.
  */
 final readonly class CombinationQuery
@@ -44,22 +44,22 @@ final readonly class CombinationQuery
     {
         [$archived, $criteria] = $this->criteria($clauses, $list);
         [$size, $skip] = [$list->size, ($list->page - 1) * $list->size];
-        $drawn = $archived ? null : $this->ids($criteria);
+        $found = $archived ? null : $this->ids($criteria);
         $ids = match (true) {
-            null === $drawn, \count($drawn) > $this->few && Criterion::allOfRows($criteria) => $this->sorted($criteria, $archived, $list, $size, $skip),
-            default => $this->order($drawn, $list, $size, $skip),
+            null === $found, \count($found) > $this->few && Criterion::allOfRows($criteria) => $this->sorted($criteria, $archived, $list, $size, $skip),
+            default => $this->order($found, $list, $size, $skip),
         };
 
-        return [$ids, null === $drawn ? $this->scanned($criteria, $archived) : \count($drawn)];
+        return [$ids, null === $found ? $this->scanned($criteria, $archived) : \count($found)];
     }
 
     /** @param list<Clause> $clauses */
     public function count(array $clauses, SearchRequest $list): int
     {
         [$archived, $criteria] = $this->criteria($clauses, $list);
-        $drawn = $archived ? null : $this->ids($criteria);
+        $found = $archived ? null : $this->ids($criteria);
 
-        return null === $drawn ? $this->scanned($criteria, $archived) : \count($drawn);
+        return null === $found ? $this->scanned($criteria, $archived) : \count($found);
     }
 
     /**
@@ -70,9 +70,9 @@ final readonly class CombinationQuery
     public function all(array $clauses, SearchRequest $list): array
     {
         [$archived, $criteria] = $this->criteria($clauses, $list);
-        $drawn = $archived ? null : $this->ids($criteria);
+        $found = $archived ? null : $this->ids($criteria);
 
-        return null === $drawn ? $this->sorted($criteria, $archived, $list) : $this->order($drawn, $list, \count($drawn), 0);
+        return null === $found ? $this->sorted($criteria, $archived, $list) : $this->order($found, $list, \count($found), 0);
     }
 
     /**
@@ -151,17 +151,17 @@ final readonly class CombinationQuery
     /**
      * @param list<Criterion> $criteria
      *
-     * @return list<int>|null all in use that are found, in no order; null when the marks do not help
+     * @return list<int>|null all in use that are found, in no order; null when the terms do not help
      */
-    private function drawn(array $criteria): ?array
+    private function ids(array $criteria): ?array
     {
-        $drawn = array_filter($criteria, static fn (Criterion $criterion): bool => [] !== $criterion->alternatives);
+        $found = array_filter($criteria, static fn (Criterion $criterion): bool => [] !== $criterion->alternatives);
         $others = array_values(array_filter($criteria, static fn (Criterion $criterion): bool => [] === $criterion->alternatives));
         // Many have a trait. Where all that have it would be looked at one by one, looking at every row in order is quicker.
-        if ([] === $drawn || ([] !== $others && [] === array_filter($drawn, static fn (Criterion $criterion): bool => !$criterion->isTrait))) {
+        if ([] === $found || ([] !== $others && [] === array_filter($found, static fn (Criterion $criterion): bool => !$criterion->isTrait))) {
             return null;
         }
-        $sets = array_map(static fn (Criterion $criterion): array => $criterion->ids(), $drawn);
+        $sets = array_map(static fn (Criterion $criterion): array => $criterion->ids(), $found);
         $query = 'SELECT d.id FROM ('.implode(' INTERSECT ', array_column($sets, 0)).') d';
         $values = array_merge(...array_column($sets, 1));
         if ([] !== $others) {
@@ -218,7 +218,7 @@ final readonly class CombinationQuery
      */
     private static function where(array $criteria, bool $archived): array
     {
-        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []], ...array_map(static fn (Criterion $criterion): array => $criterion->row ?? throw new \LogicException('The marks alone can tell.'), $criteria)];
+        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []], ...array_map(static fn (Criterion $criterion): array => $criterion->row ?? throw new \LogicException('The terms alone can tell.'), $criteria)];
 
         return ['('.implode(') AND (', array_column($conditions, 0)).')', array_merge(...array_column($conditions, 1))];
     }

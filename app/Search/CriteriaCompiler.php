@@ -10,10 +10,10 @@ use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\ContactClause;
 use Periplus\Core\Search\EitherClause;
 use Periplus\Core\Search\FieldClause;
+use Periplus\Core\Search\ItemPattern;
 use Periplus\Core\Search\ItemsClause;
 use Periplus\Core\Search\LengthClause;
 use Periplus\Core\Search\Place;
-use Periplus\Core\Search\Term;
 use Periplus\Core\Search\WordsClause;
 
 /** Turns the clauses of a search into conditions of the database. */
@@ -108,15 +108,15 @@ final readonly class CriteriaCompiler
             $terms[] = self::among(IndexTerms::LAST, [$last[\count($last) - 1]]);
         }
         foreach ($clause->runs as $run) {
-            foreach ($run as $at => $term) {
-                if (isset($run[$at + 1]) && \count($term->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS) {
-                    $terms[] = self::among(IndexTerms::HAS, [$term, $run[$at + 1]]);
+            foreach ($run as $at => $pattern) {
+                if (isset($run[$at + 1]) && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS) {
+                    $terms[] = self::among(IndexTerms::HAS, [$pattern, $run[$at + 1]]);
                 } elseif (0 === $at || \count($run) === $at + 1) {
-                    $terms[] = self::among(IndexTerms::HAS, [$term]);
+                    $terms[] = self::among(IndexTerms::HAS, [$pattern]);
                 }
             }
         }
-        // One mark that says all needs no look at the row: an item alone, or two that follow each other.
+        // One term that says all needs no look at the row: an item alone, or two that follow each other.
         $says = match (true) {
             Place::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
             default => 1 === \count($terms) && 1 === \count($clause->runs),
@@ -126,17 +126,17 @@ final readonly class CriteriaCompiler
     }
 
     /**
-     * @param list<Term> $terms one or two
+     * @param list<ItemPattern> $patterns one or two
      *
      * @return array{string, list<string>}
      */
-    private static function among(string $kind, array $terms): array
+    private static function among(string $kind, array $patterns): array
     {
         $terms = [$kind];
-        foreach ($terms as $term) {
+        foreach ($patterns as $pattern) {
             $longer = [];
             foreach ($terms as $term) {
-                foreach ($term->items() as $item) {
+                foreach ($pattern->items() as $item) {
                     $longer[$term.IndexTerms::item($item)] = true;
                 }
             }

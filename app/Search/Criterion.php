@@ -6,15 +6,15 @@ namespace Periplus\App\Search;
 
 /**
  * A clause of a search as conditions of the database. The row alone can always tell. Where combinations in use can be
- * taken from the index of marks as well, each alternative is a list of conditions on a mark that all have to hold for
- * some mark, and a condition on the row where the marks do not tell all.
+ * taken from the index of terms as well, each alternative is a list of conditions on a term that all have to hold for
+ * some term, and a condition on the row where the terms do not tell all.
  *
  * @phpstan-type Condition array{string, list<mixed>}
  */
 final readonly class Criterion
 {
     /**
-     * @param Condition|null $row on the row c; null where the marks alone can tell
+     * @param Condition|null $row on the row c; null where the terms alone can tell
      * @param list<array{list<Condition>, Condition|null}> $alternatives empty when the index does not help
      * @param bool $isTrait whether an index over the rows tells it as well, and many have it
      */
@@ -35,7 +35,7 @@ final readonly class Criterion
         $terms = [] === array_filter($criteria, static fn (self $criterion): bool => [] === $criterion->alternatives);
 
         return new self(
-            // Where the marks tell of all of them, they tell it by themselves as long as one of them needs them.
+            // Where the terms tell of all of them, they tell it by themselves as long as one of them needs them.
             $terms && !self::allOfRows($criteria) ? null : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
             $terms ? array_merge(...array_column($criteria, 'alternatives')) : [],
             [] === array_filter($criteria, static fn (self $criterion): bool => !$criterion->isTrait),

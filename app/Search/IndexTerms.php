@@ -12,7 +12,7 @@ use Periplus\Core\Similarity\Family;
 
 /**
  * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,
- * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the marks
+ * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the terms
  * for joined and landing forward, and free strikes of any count as "*".
  */
 final readonly class IndexTerms
@@ -82,7 +82,7 @@ final readonly class IndexTerms
         return array_map(self::trait(...), array_keys($traits), array_values($traits));
     }
 
-    /** An item as marks hold it. */
+    /** An item as terms hold it. */
     public static function item(string $item): string
     {
         return str_starts_with($item, Sequence::FREE) ? '*' : strtr($item, [Sequence::JOINED => '', Sequence::LANDS => '']);

@@ -11,7 +11,7 @@ use Periplus\App\Library\Content;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\DeletionNeighbourhood;
 
-/** Keeps what a combination in use is found by: its marks, and the traces of its chain. What is archived is not kept here. */
+/** Keeps what a combination in use is found by: its terms, and the deletion neighbourhood of its chain. What is archived is not kept here. */
 final readonly class SearchIndex
 {
     private const ROWS = 500;
@@ -63,32 +63,32 @@ final readonly class SearchIndex
         }
     }
 
-    /** @param iterable<array{int, Content, Checked, int, string}> $combinations id, content, check, author and their name, of what has no marks and traces yet */
+    /** @param iterable<array{int, Content, Checked, int, string}> $combinations id, content, check, author and their name, of what has no terms and traces yet */
     public function fill(iterable $combinations): void
     {
-        [$terms, $traces] = [[], []];
+        [$terms, $hashes] = [[], []];
         foreach ($combinations as [$id, $content, $checked, $author, $authorName]) {
             foreach ($this->terms->of($content, $checked, $author, $authorName) as $term) {
                 array_push($terms, $term, $id);
             }
-            foreach (DeletionNeighbourhood::of(Sequence::read($checked->sequence)) as $trace) {
-                array_push($traces, $trace, $id);
+            foreach (DeletionNeighbourhood::of(Sequence::read($checked->sequence)) as $hash) {
+                array_push($hashes, $hash, $id);
             }
-            if (\count($terms) + \count($traces) > 4 * self::ROWS) {
-                $this->insert($terms, $traces);
-                [$terms, $traces] = [[], []];
+            if (\count($terms) + \count($hashes) > 4 * self::ROWS) {
+                $this->insert($terms, $hashes);
+                [$terms, $hashes] = [[], []];
             }
         }
-        $this->insert($terms, $traces);
+        $this->insert($terms, $hashes);
     }
 
     /**
      * @param list<int|string> $terms
-     * @param list<int|string> $traces
+     * @param list<int|string> $hashes
      */
-    private function insert(array $terms, array $traces): void
+    private function insert(array $terms, array $hashes): void
     {
-        foreach (['index_term (term, combination_id)' => $terms, 'deletion_neighbour (hash, combination_id)' => $traces] as $table => $values) {
+        foreach (['index_term (term, combination_id)' => $terms, 'deletion_neighbour (hash, combination_id)' => $hashes] as $table => $values) {
             if ([] !== $values) {
                 $this->connection->executeStatement('INSERT INTO '.$table.' VALUES '.implode(', ', array_fill(0, intdiv(\count($values), 2), '(?, ?)')), $values);
             }

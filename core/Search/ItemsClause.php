@@ -16,7 +16,7 @@ final readonly class ItemsClause implements Clause
 {
     private const BOUNDARY = '(?<![=~!])';
 
-    /** @param non-empty-list<non-empty-list<Term>> $runs */
+    /** @param non-empty-list<non-empty-list<ItemPattern>> $runs */
     public function __construct(public Place $place, public array $runs, private string $text)
     {
     }
@@ -24,7 +24,7 @@ final readonly class ItemsClause implements Clause
     public function says(): string
     {
         $says = implode(', then later ', array_map(
-            static fn (array $run): string => implode(' and directly ', array_map(static fn (Term $term): string => $term->says, $run)),
+            static fn (array $run): string => implode(' and directly ', array_map(static fn (ItemPattern $pattern): string => $pattern->says, $run)),
             $this->runs,
         ));
 
@@ -46,7 +46,7 @@ final readonly class ItemsClause implements Clause
     public function pattern(): string
     {
         $runs = array_map(
-            static fn (array $run): string => self::BOUNDARY.implode('', array_map(static fn (Term $term): string => $term->pattern(), $run)),
+            static fn (array $run): string => self::BOUNDARY.implode('', array_map(static fn (ItemPattern $pattern): string => $pattern->pattern(), $run)),
             $this->runs,
         );
 
@@ -67,17 +67,17 @@ final readonly class ItemsClause implements Clause
     /** @param list<string> $items */
     private function from(array $items, int $at, int $run, bool $here): bool
     {
-        $terms = $this->runs[$run] ?? null;
-        if (null === $terms) {
+        $patterns = $this->runs[$run] ?? null;
+        if (null === $patterns) {
             // Whoever ends with a kick may leave after it.
             return Place::Ends !== $this->place || [] === array_filter(\array_slice($items, $at), static fn (string $item): bool => !\in_array($item, Family::footwork(), true));
         }
-        for (; $at + \count($terms) <= \count($items); ++$at) {
+        for (; $at + \count($patterns) <= \count($items); ++$at) {
             $fits = true;
-            foreach ($terms as $step => $term) {
-                $fits = $fits && $term->matches($items[$at + $step]);
+            foreach ($patterns as $step => $pattern) {
+                $fits = $fits && $pattern->matches($items[$at + $step]);
             }
-            if ($fits && $this->from($items, $at + \count($terms), $run + 1, false)) {
+            if ($fits && $this->from($items, $at + \count($patterns), $run + 1, false)) {
                 return true;
             }
             if ($here) {

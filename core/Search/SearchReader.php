@@ -40,11 +40,11 @@ final readonly class SearchReader
     private const BEFORE_ARTICLES = ['then', 'and', 'or'];
     private const BETWEEN = [',', ';', 'and', 'or'];
 
-    private TermReader $terms;
+    private ItemPatternReader $patterns;
 
     public function __construct(private Numbering $numbering, Catalogue $catalogue)
     {
-        $this->terms = new TermReader($numbering, $catalogue);
+        $this->patterns = new ItemPatternReader($numbering, $catalogue);
     }
 
     public function read(string $text): SearchQuery
@@ -156,7 +156,7 @@ final readonly class SearchReader
     private function separates(array $pieces, int $at): bool
     {
         return $pieces[$at]->is(...self::BETWEEN)
-            && !($at > 0 && isset($pieces[$at + 1]) && $this->terms->isMove($pieces[$at - 1]->word(), $pieces[$at]->word(), $pieces[$at + 1]->word()));
+            && !($at > 0 && isset($pieces[$at + 1]) && $this->patterns->isMove($pieces[$at - 1]->word(), $pieces[$at]->word(), $pieces[$at + 1]->word()));
     }
 
     private static function isUnwanted(Clause $clause): bool
@@ -266,7 +266,7 @@ final readonly class SearchReader
      */
     private function items(Place $place, array $pieces, array $rest, string $text, Stance $stance): Clause|ReadingProblem
     {
-        $read = $this->terms->runs($rest, $stance);
+        $read = $this->patterns->runs($rest, $stance);
         if ($read instanceof ReadingProblem) {
             return $read;
         }
@@ -292,7 +292,7 @@ final readonly class SearchReader
     {
         $words = WordsClause::of($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
-        $runs = $quoted ? [] : $this->terms->runs($pieces, $stance);
+        $runs = $quoted ? [] : $this->patterns->runs($pieces, $stance);
         $items = \is_array($runs) && [] !== $runs ? new ItemsClause(Place::Has, $runs, $text) : null;
 
         return match (true) {

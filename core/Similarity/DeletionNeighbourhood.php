@@ -7,10 +7,10 @@ namespace Periplus\Core\Similarity;
 use Periplus\Core\Combination\Sequence;
 
 /**
- * The index behind likeness. The traces of a chain are its strikes in their order, and those strikes with each one left
- * out, hashed. Two chains share a trace whenever one strike put in, left out or exchanged turns the strikes of one into
+ * The index behind similarity. The neighbourhood of a chain is its strikes in their order, and those strikes with each one left
+ * out, hashed. Two chains share a hash whenever one strike put in, left out or exchanged turns the strikes of one into
  * those of the other, whatever their targets, marks and moves; so nothing within {@see EditDistance::near} is missed, which
- * is lighter than two strikes changed. What shares a trace and is farther is told apart by the distance itself.
+ * is lighter than two strikes changed. What shares a hash and is farther is told apart by the distance itself.
  * The idea is that of deletion neighbourhoods (Mor and Fraenkel, "A hash code method for detecting and correcting
  * spelling errors", Comm. ACM 25, 1982).
  */
@@ -20,13 +20,13 @@ final readonly class DeletionNeighbourhood
     public static function of(Sequence $sequence): array
     {
         $strikes = $sequence->strikes();
-        $traces = [implode('', $strikes) => true];
+        $hashes = [implode('', $strikes) => true];
         foreach (array_keys($strikes) as $at) {
             $rest = $strikes;
             unset($rest[$at]);
-            $traces[implode('', $rest)] = true;
+            $hashes[implode('', $rest)] = true;
         }
 
-        return array_map(static fn (string $strikes): string => hash('xxh3', $strikes, true), array_keys($traces));
+        return array_map(static fn (string $strikes): string => hash('xxh3', $strikes, true), array_keys($hashes));
     }
 }

@@ -84,8 +84,8 @@ final class EditDistance
         if (null === $one || null === $other) {
             return null === $one && null === $other ? $this->weights['move'] : $this->weights['strike'] + $this->weights['move'];
         }
-        $marks = static fn (string $item): array => str_split(substr($item, 0, -3));
-        $differ = \count(array_diff($marks($a), $marks($b))) + \count(array_diff($marks($b), $marks($a)));
+        $prefixes = static fn (string $item): array => str_split(substr($item, 0, -3));
+        $differ = \count(array_diff($prefixes($a), $prefixes($b))) + \count(array_diff($prefixes($b), $prefixes($a)));
         $weight = ($a[-1] === $b[-1] ? 0.0 : $this->weights['target']) + $this->weights['mark'] * $differ + match (true) {
             $one === $other => 0.0,
             $one->role === $other->role && $one->limb->isArm() === $other->limb->isArm() => $this->weights['sameLimb'],

@@ -46,7 +46,7 @@ enum Relation: string
         };
     }
 
-    /** @return list<string> the items without targets and marks */
+    /** @return list<string> the items without targets and prefixes */
     private static function bare(Sequence $sequence): array
     {
         return array_map(static fn (string $item): string => Sequence::strikeSign($item) ?? $item, $sequence->items);

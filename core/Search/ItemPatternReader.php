@@ -30,7 +30,7 @@ use Periplus\Core\Technique\Target;
  * target, unless it has a target's letter or means one by itself; a noun without its side means both; "kick", "hand" and
  * the like mean every strike of a limb; brackets mean a feint. What depends on the stance is understood in the one given.
  */
-final readonly class TermReader
+final readonly class ItemPatternReader
 {
     private const LIMBS = [
         'kick' => Limb::Leg, 'kicks' => Limb::Leg, 'hand' => Limb::Hand, 'hands' => Limb::Hand, 'punch' => Limb::Hand, 'punches' => Limb::Hand,
@@ -54,7 +54,7 @@ final readonly class TermReader
      * @param list<Piece> $pieces
      * @param Stance $running in which left and right are understood, until something changes it
      *
-     * @return list<non-empty-list<Term>>|ReadingProblem runs that follow each other with anything between; empty when there is nothing
+     * @return list<non-empty-list<ItemPattern>>|ReadingProblem runs that follow each other with anything between; empty when there is nothing
      */
     public function runs(array $pieces, Stance $running = Stance::Orthodox): array|ReadingProblem
     {
@@ -74,11 +74,11 @@ final readonly class TermReader
                 $tokens->take();
                 continue;
             }
-            $terms = $this->bracket($tokens, $running) ?? $this->sign($tokens) ?? $this->strike($tokens, $running) ?? $this->move($tokens, $running);
-            if (null === $terms) {
+            $patterns = $this->bracket($tokens, $running) ?? $this->sign($tokens) ?? $this->strike($tokens, $running) ?? $this->move($tokens, $running);
+            if (null === $patterns) {
                 return new ReadingProblem($token->span->at, $token->span->length, \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)), 'a number, or words such as lead hook body, kick, slip or exit', '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()));
             }
-            array_push($run, ...$terms);
+            array_push($run, ...$patterns);
         }
 
         return [] === $run ? $runs : [...$runs, $run];
@@ -90,32 +90,32 @@ final readonly class TermReader
         return \count($words) === ($this->vocabulary->move(array_values($words), 0)[1] ?? 0);
     }
 
-    /** @return non-empty-list<Term>|null "(3)": a feinted strike */
+    /** @return non-empty-list<ItemPattern>|null "(3)": a feinted strike */
     private function bracket(TokenStream $tokens, Stance $running): ?array
     {
         $phrase = $tokens->isSign('(') ? $this->strikes->parse($tokens, $tokens->position() + 1) : null;
         if (null === $phrase) {
             return null;
         }
-        $terms = $this->terms($phrase, $running, true);
-        if (null !== $terms) {
+        $patterns = $this->patterns($phrase, $running, true);
+        if (null !== $patterns) {
             $tokens->moveTo($phrase->next);
             if ($tokens->isSign(')')) {
                 $tokens->take();
             }
         }
 
-        return $terms;
+        return $patterns;
     }
 
-    /** @return non-empty-list<Term>|null a beat or free strikes */
+    /** @return non-empty-list<ItemPattern>|null a beat or free strikes */
     private function sign(TokenStream $tokens): ?array
     {
-        $free = static fn (int ...$counts): Term => new Term(array_values(array_map(static fn (int $count): string => Sequence::FREE.\chr(128 + $count), $counts)), false, 'free strikes');
+        $free = static fn (int ...$counts): ItemPattern => new ItemPattern(array_values(array_map(static fn (int $count): string => Sequence::FREE.\chr(128 + $count), $counts)), false, 'free strikes');
         if ($tokens->isSign('/') || isset(Vocabulary::BEATS[$tokens->word()])) {
             $tokens->take();
 
-            return [new Term([Sequence::BEAT], false, 'a beat')];
+            return [new ItemPattern([Sequence::BEAT], false, 'a beat')];
         }
         if (!$tokens->isSign('*')) {
             return null;
@@ -130,21 +130,21 @@ final readonly class TermReader
         return [$free((int) $count->text)];
     }
 
-    /** @return non-empty-list<Term>|null */
+    /** @return non-empty-list<ItemPattern>|null */
     private function strike(TokenStream $tokens, Stance &$running): ?array
     {
         $phrase = $this->strikes->parse($tokens, $tokens->position());
-        $terms = null === $phrase ? null : $this->terms($phrase, $running, $phrase->feint);
-        if (null !== $phrase && null !== $terms) {
+        $patterns = null === $phrase ? null : $this->patterns($phrase, $running, $phrase->feint);
+        if (null !== $phrase && null !== $patterns) {
             $tokens->moveTo($phrase->next);
             $running = $phrase->landsForward && !$phrase->feint ? $running->other() : $running;
         }
 
-        return $terms;
+        return $patterns;
     }
 
-    /** @return non-empty-list<Term>|null as often as it is thrown; null when no strike is meant */
-    private function terms(StrikePhrase $phrase, Stance $running, bool $feint): ?array
+    /** @return non-empty-list<ItemPattern>|null as often as it is thrown; null when no strike is meant */
+    private function patterns(StrikePhrase $phrase, Stance $running, bool $feint): ?array
     {
         [$strikes, $target, $says] = '' === $phrase->noun ? $this->numbered($phrase, $running) : $this->named($phrase, $running);
         if ([] === $strikes) {
@@ -156,9 +156,9 @@ final readonly class TermReader
                 $codes[] = $strike->sign.$goes->value;
             }
         }
-        $term = new Term($codes, $feint, ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()));
+        $pattern = new ItemPattern($codes, $feint, ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()));
 
-        return array_fill(0, max(1, $phrase->times), $term);
+        return array_fill(0, max(1, $phrase->times), $pattern);
     }
 
     /** @return array{list<Strike>, Target|null, string} the strikes, their target where it matters, and how it is said */
@@ -201,7 +201,7 @@ final readonly class TermReader
         }];
     }
 
-    /** @return non-empty-list<Term>|null */
+    /** @return non-empty-list<ItemPattern>|null */
     private function move(TokenStream $tokens, Stance &$running): ?array
     {
         $kind = self::KINDS[$tokens->word()] ?? null;
@@ -226,8 +226,8 @@ final readonly class TermReader
     }
 
     /** @param list<Move> $moves */
-    private static function moves(array $moves, string $says): Term
+    private static function moves(array $moves, string $says): ItemPattern
     {
-        return new Term(array_column($moves, 'sign'), false, $says);
+        return new ItemPattern(array_column($moves, 'sign'), false, $says);
     }
 }
