@@ -16,10 +16,10 @@ use Periplus\App\Library\Checked;
 use Periplus\App\Library\Content;
 use Periplus\App\Library\Draft;
 use Periplus\App\Library\Drafts;
-use Periplus\App\Library\Kin;
 use Periplus\App\Library\Library;
 use Periplus\App\Library\SaveRequest;
 use Periplus\App\Review\Proposal;
+use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
@@ -40,7 +40,7 @@ final readonly class Imports
         private Drafts $drafts,
         private Library $library,
         private Bulk $bulk,
-        private Kin $kin,
+        private SimilarCombinations $similar,
         private Check $check,
         private GymRules $rules,
         private GymNumberings $numberings,
@@ -222,7 +222,7 @@ final readonly class Imports
     /** What is near in the library, in one sentence; empty when nothing is. */
     private function nearest(Draft $draft): string
     {
-        $near = $this->kin->near($draft->inStance);
+        $near = $this->similar->near($draft->inStance);
 
         return [] === $near ? '' : \sprintf('%s “%s” (%s).', ucfirst($near[0]['relation']->words()), $near[0]['row']['name'], $near[0]['row']['notation']);
     }

@@ -6,11 +6,11 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Gym\BenchChains;
-use Periplus\App\Library\Kin;
 use Periplus\App\Library\Turn;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CriteriaCompiler;
 use Periplus\App\Search\SearchRequest;
+use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Notation\Numbering;
@@ -109,7 +109,7 @@ final class CombinationQueryTest extends ApiTestCase
         $distance = EditDistance::builtIn();
         $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $distance), $sequences));
         $found = [];
-        foreach (self::service(Kin::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $kin) {
+        foreach (self::service(SimilarCombinations::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $kin) {
             if (Relation::Mirror !== $kin['relation']) {
                 $found[$kin['row']['id']] = $kin['relation'];
             }

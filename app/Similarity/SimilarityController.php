@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Similarity;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
+use Periplus\App\Library\Combinations;
+use Periplus\App\Library\Drafts;
+use Periplus\App\Library\Lines;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -16,21 +19,21 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** What is in the library already, and how its combinations are related. */
-final readonly class KinController
+final readonly class SimilarityController
 {
     private const SHOWN = 12;
     private const LISTED = 50;
 
-    public function __construct(private Kin $kin, private Lines $lines, private GymNumberings $numberings)
+    public function __construct(private SimilarCombinations $similar, private Lines $lines, private GymNumberings $numberings)
     {
     }
 
-    /** Stores nothing; an unreadable text is akin to nothing. */
+    /** Stores nothing; an unreadable text is similar to nothing. */
     #[Route('/api/already-there', methods: 'POST')]
-    public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] KinRequest $request, Reader $reader, #[CurrentUser] User $user): JsonResponse
+    public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] SimilarityRequest $request, Reader $reader, #[CurrentUser] User $user): JsonResponse
     {
         $chain = $reader->read($request->text, $this->numberings->named($request->numbering), $request->stance)->chain;
-        $found = null === $chain ? [] : $this->kin->of(new ChainInStance($chain, $request->stance), $request->except);
+        $found = null === $chain ? [] : $this->similar->of(new ChainInStance($chain, $request->stance), $request->except);
 
         return new JsonResponse(['matches' => $this->matches($found, $this->numberings->of($user)), 'total' => \count($found)]);
     }
@@ -41,12 +44,12 @@ final readonly class KinController
         $numbering = $this->numberings->of($user);
         $combination = $combinations->get($id);
         $sequence = $combination->sequence();
-        $alike = $this->kin->of($drafts->of($combination->content())->inStance, $id);
+        $alike = $this->similar->of($drafts->of($combination->content())->inStance, $id);
 
         return new JsonResponse([
-            'ancestors' => $this->relatives($this->kin->ancestors($sequence), $numbering),
-            'contained' => $this->relatives(\array_slice($this->kin->contained($sequence), 0, self::SHOWN), $numbering),
-            'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $numbering), 'parent' => $found['parent']], $this->kin->descendants($id, $sequence)),
+            'ancestors' => $this->relatives($this->similar->ancestors($sequence), $numbering),
+            'contained' => $this->relatives(\array_slice($this->similar->contained($sequence), 0, self::SHOWN), $numbering),
+            'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $numbering), 'parent' => $found['parent']], $this->similar->descendants($id, $sequence)),
             'alike' => $this->matches($alike, $numbering),
         ]);
     }
@@ -55,7 +58,7 @@ final readonly class KinController
     public function overview(#[CurrentUser] User $user): JsonResponse
     {
         $numbering = $this->numberings->of($user);
-        $overview = $this->kin->overview(self::LISTED);
+        $overview = $this->similar->overview(self::LISTED);
 
         return new JsonResponse([
             'orphans' => $this->relatives($overview['orphans'], $numbering),

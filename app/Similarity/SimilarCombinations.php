@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Similarity;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
@@ -17,12 +17,12 @@ use Periplus\Core\Similarity\Relation;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * What in the library is akin to a chain: the same, its mirror, near it, contained in it or containing it; and what grew
+ * What in the library is similar to a chain: the same, its mirror, near it, contained in it or containing it; and what grew
  * from what. Found through indices; only what contains a chain anywhere is looked for in a scan of the sequences.
  *
  * @phpstan-type Relative array{id: int, name: string, notation: string, stance: string, verdict: string}
  */
-final readonly class Kin
+final readonly class SimilarCombinations
 {
     private const COLUMNS = 'c.id, c.name, c.notation, c.stance, c.verdict, c.sequence, c.stem';
     private const MOST = 300;
@@ -35,7 +35,7 @@ final readonly class Kin
     public function of(ChainInStance $inStance, ?int $except = null): array
     {
         $sequence = Sequence::of($inStance->chain);
-        $rows = $this->tracing($sequence);
+        $rows = $this->neighbours($sequence);
         if (\count($sequence->items) > 1) {
             array_push($rows, ...$this->withSequences([...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)]), ...$this->holding($sequence));
         }
@@ -46,7 +46,7 @@ final readonly class Kin
     /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first, from the indices alone */
     public function near(ChainInStance $inStance): array
     {
-        return $this->related($inStance, $this->tracing(Sequence::of($inStance->chain)), null);
+        return $this->related($inStance, $this->neighbours(Sequence::of($inStance->chain)), null);
     }
 
     /**
@@ -139,8 +139,8 @@ final readonly class Kin
         return ['orphans' => $orphanRows, 'orphanCount' => \count($orphans), 'hubs' => $hubRows];
     }
 
-    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what shares a trace */
-    private function tracing(Sequence $sequence): array
+    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what shares a hash of its neighbourhood */
+    private function neighbours(Sequence $sequence): array
     {
         return $this->rows('c.id IN (SELECT combination_id FROM deletion_neighbour WHERE hash IN (?))', [DeletionNeighbourhood::of($sequence)], [ArrayParameterType::BINARY]);
     }
