@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
-use Periplus\App\Library\Turn;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -16,7 +15,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
 final class FillCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly BenchChains $chains, private readonly Turn $turn)
+    public function __construct(private readonly Connection $connection, private readonly BenchChains $chains, private readonly LibraryLock $lock)
     {
         parent::__construct();
     }
@@ -39,7 +38,7 @@ final class FillCommand extends Command
         $this->connection->executeStatement("DELETE FROM combination WHERE rules = 'kickboxing' AND name REGEXP ' [a-z]+ [0-9]+$'");
         $this->chains->fill((int) $count, 2, 9, (int) $user);
         // What was found before is not found again.
-        $this->turn->take();
+        $this->lock->take();
 
         return Command::SUCCESS;
     }

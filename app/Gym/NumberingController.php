@@ -9,7 +9,6 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Library\LibraryController;
-use Periplus\App\Library\Turn;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
@@ -39,7 +38,7 @@ final readonly class NumberingController
         private Catalogue $catalogue,
         private GymNumberings $numberings,
         private Reader $reader,
-        private Turn $turn,
+        private LibraryLock $lock,
         private AuditLog $audit,
         private ClockInterface $clock,
     ) {
@@ -99,7 +98,7 @@ final readonly class NumberingController
         $basedOn = $http->headers->has('If-None-Match') ? null : LibraryController::basedOn($http);
         $numbering = Numbering::of($id, $content);
         $this->connection->transactional(function () use ($id, $basedOn, $numbering, $user): void {
-            $this->turn->take();
+            $this->lock->take();
             $version = $this->numberings->version($id);
             if ($version !== $basedOn) {
                 throw null === $basedOn
@@ -121,7 +120,7 @@ final readonly class NumberingController
     {
         $numbering = $this->numberings->named((string) $request->numbering);
         $this->connection->transactional(function () use ($numbering, $user): void {
-            $this->turn->take();
+            $this->lock->take();
             $this->connection->update('gym', ['numbering' => $numbering->id], ['id' => 1]);
             $this->audit->add($user->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
         });

@@ -9,7 +9,6 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Library\Turn;
 use Periplus\App\Search\IndexTerms;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
@@ -37,7 +36,7 @@ final readonly class Rechecks
         private GymRules $rules,
         private Check $check,
         private Reader $reader,
-        private Turn $turn,
+        private LibraryLock $lock,
         private AuditLog $audit,
         private ClockInterface $clock,
         private int $batch = 400,
@@ -97,7 +96,7 @@ final readonly class Rechecks
     public function save(int $id, int $editor): Recheck
     {
         $saved = $this->connection->transactional(function () use ($id, $editor): Recheck {
-            $this->turn->take();
+            $this->lock->take();
             $recheck = $this->get($id);
             if (RecheckState::Saved === $recheck->state) {
                 return $recheck;
@@ -135,7 +134,7 @@ final readonly class Rechecks
         }
 
         return $this->connection->transactional(function () use ($recheck): int {
-            $this->turn->take();
+            $this->lock->take();
             $this->rules->version($recheck->rules->id, lock: true);
             $this->putInPlace($recheck);
             $changed = array_sum(array_column($this->found($recheck)['changes'], 'count'));

@@ -104,7 +104,7 @@ final readonly class Imports
     public function apply(int $id, User $user): void
     {
         set_time_limit(300);
-        $this->library->turn(function () use ($id, $user): void {
+        $this->library->write(function () use ($id, $user): void {
             $run = $this->run($id);
             if ('applied' === $run['state']) {
                 return;

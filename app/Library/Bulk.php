@@ -9,7 +9,7 @@ use Doctrine\DBAL\ParameterType;
 use Periplus\App\Search\SearchIndex;
 use Psr\Clock\ClockInterface;
 
-/** Stores many new combinations at a time, each with its first version, terms and hashes; inside a transaction and its turn. */
+/** Stores many new combinations at a time, each with its first version, terms and hashes; inside a transaction that holds the lock. */
 final readonly class Bulk
 {
     private const ROWS = 250;

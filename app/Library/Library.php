@@ -10,6 +10,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
@@ -29,7 +30,7 @@ final readonly class Library
         private Check $check,
         private GymRules $rules,
         private SearchIndex $index,
-        private Turn $turn,
+        private LibraryLock $lock,
         private AuditLog $audit,
         private Lines $lines,
         private GymNumberings $numberings,
@@ -40,7 +41,7 @@ final readonly class Library
     /** @param User|null $author whose work it is, when another puts it into the library */
     public function create(Draft $draft, User $editor, ?User $author = null): Combination
     {
-        return $this->turn(function () use ($draft, $editor, $author): Combination {
+        return $this->write(function () use ($draft, $editor, $author): Combination {
             $editor = $this->managed($editor);
             $checked = $this->checked($draft);
             $this->refuseDuplicate($checked->fingerprint->withEffort, null);
@@ -108,10 +109,10 @@ final readonly class Library
      *
      * @return T
      */
-    public function turn(\Closure $write): mixed
+    public function write(\Closure $write): mixed
     {
         return $this->entities->wrapInTransaction(function () use ($write): mixed {
-            $this->turn->take();
+            $this->lock->take();
 
             return $write();
         });
@@ -134,7 +135,7 @@ final readonly class Library
     /** @param \Closure(Combination, User): void $write */
     private function change(int $id, int $basedOn, User $editor, Change $change, \Closure $write): Combination
     {
-        return $this->turn(function () use ($id, $basedOn, $editor, $change, $write): Combination {
+        return $this->write(function () use ($id, $basedOn, $editor, $change, $write): Combination {
             $editor = $this->managed($editor);
             $combination = $this->combinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? $this->combinations->get($id);
             if ($combination->version() !== $basedOn) {

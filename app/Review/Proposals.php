@@ -78,7 +78,7 @@ final readonly class Proposals
     {
         $draft = null === $request->content ? null : $this->drafts->read($request->content);
 
-        return $this->library->turn(function () use ($request, $draft, $author): Proposal {
+        return $this->library->write(function () use ($request, $draft, $author): Proposal {
             $this->requireRoom($author);
             $combination = ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
             // Any version that there was: what changed meanwhile is shown to the head coach.
@@ -122,7 +122,7 @@ final readonly class Proposals
     {
         $draft = $this->drafts->read($request->content ?? throw new ApiProblem(422, 'invalid', 'A proposal has a chain and a name.'));
 
-        return $this->library->turn(function () use ($id, $version, $request, $draft, $author): Proposal {
+        return $this->library->write(function () use ($id, $version, $request, $draft, $author): Proposal {
             $proposal = $this->current($id, $version);
             $this->requireAuthor($proposal, $author);
             if (ProposalKind::Retirement === $proposal->kind) {
@@ -141,7 +141,7 @@ final readonly class Proposals
             throw new ApiProblem(422, 'invalid', 'Say in a remark what is to be done about it.', ['violations' => [['field' => 'remark', 'message' => 'Say what is to be done about it.']]]);
         }
 
-        return $this->library->turn(function () use ($id, $version, $request, $head): Proposal {
+        return $this->library->write(function () use ($id, $version, $request, $head): Proposal {
             $proposal = $this->current($id, $version);
             if (ProposalState::Returned === $proposal->state) {
                 throw new ApiProblem(409, 'returned-already', 'It was returned already and waits for its author.');
@@ -154,7 +154,7 @@ final readonly class Proposals
 
     public function withdraw(int $id, int $version, DecisionRequest $request, User $author): Proposal
     {
-        return $this->library->turn(function () use ($id, $version, $request, $author): Proposal {
+        return $this->library->write(function () use ($id, $version, $request, $author): Proposal {
             $proposal = $this->current($id, $version);
             if (!$author->isHeadCoach()) {
                 $this->requireAuthor($proposal, $author);
@@ -169,7 +169,7 @@ final readonly class Proposals
     {
         $edit = null === $request->content ? null : $this->drafts->read($request->content);
 
-        return $this->library->turn(function () use ($id, $version, $request, $edit, $head): Proposal {
+        return $this->library->write(function () use ($id, $version, $request, $edit, $head): Proposal {
             $proposal = $this->current($id, $version);
             $author = $this->entities->find(User::class, $proposal->author) ?? $head;
             $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);

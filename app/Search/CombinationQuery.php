@@ -6,8 +6,8 @@ namespace Periplus\App\Search;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Library\Row;
-use Periplus\App\Library\Turn;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
 
@@ -29,7 +29,7 @@ final readonly class CombinationQuery
     public function __construct(
         private Connection $connection,
         private CriteriaCompiler $criteria,
-        private Turn $turn,
+        private LibraryLock $lock,
         private int $few = 3000,
         private int $stretch = 2000,
     ) {
@@ -200,7 +200,7 @@ final readonly class CombinationQuery
         if (!apcu_enabled()) {
             return $find();
         }
-        $key = self::MEMORY.hash('xxh128', $this->turn->revision()."\n".$query."\n".serialize($values));
+        $key = self::MEMORY.hash('xxh128', $this->lock->revision()."\n".$query."\n".serialize($values));
         $known = apcu_fetch($key);
         if (\is_string($known)) {
             return $known;

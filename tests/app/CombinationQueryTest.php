@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Gym\BenchChains;
-use Periplus\App\Library\Turn;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CriteriaCompiler;
 use Periplus\App\Search\SearchRequest;
@@ -82,7 +82,7 @@ final class CombinationQueryTest extends ApiTestCase
     {
         $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
-        [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(Turn::class)];
+        [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(LibraryLock::class)];
         $sorting = new CombinationQuery($connection, $wishes, $turn, \PHP_INT_MAX);
         $walking = new CombinationQuery($connection, $wishes, $turn, 3, 7);
         $list = static fn (int $page): SearchRequest => new SearchRequest(sort: $sort, direction: $direction, page: $page, size: 9);

@@ -7,9 +7,9 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\GymRules;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Gym\Rechecks;
 use Periplus\App\Gym\RecheckState;
-use Periplus\App\Library\Turn;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
@@ -148,7 +148,7 @@ final class HouseRulesTest extends ApiTestCase
             $this->save('Number '.$at, $chain.' exit');
         }
         $connection = self::service(Connection::class);
-        $process = static fn (): Rechecks => new Rechecks($connection, new GymRules($connection), Check::builtIn(), Reader::builtIn(), new Turn($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
+        $process = static fn (): Rechecks => new Rechecks($connection, new GymRules($connection), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
         $rules = HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);

@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
 
 /**
- * Writes to the library take turns. A gym writes seldom and each write is short; in return no chain can be saved twice
+ * Writes to the library wait for each other. A gym writes seldom and each write is short; in return no chain can be saved twice
  * in the same moment, no proposal can be decided on a combination that changes meanwhile, and no two writes wait for
  * each other for ever.
  */
-final readonly class Turn
+final readonly class LibraryLock
 {
     public function __construct(private Connection $connection)
     {
     }
 
-    /** Waits for its turn and keeps it until the transaction ends; the first statement of every transaction that writes. */
+    /** Takes the lock and keeps it until the transaction ends; the first statement of every transaction that writes. */
     public function take(): void
     {
         $this->connection->executeStatement('UPDATE gym SET revision = revision + 1 WHERE id = 1');
