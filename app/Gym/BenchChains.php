@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
-use Periplus\App\Library\Bulk;
-use Periplus\App\Library\Checked;
-use Periplus\App\Library\Content;
+use Periplus\App\Combination\BulkInserter;
+use Periplus\App\Combination\CheckSummary;
+use Periplus\App\Combination\CombinationContent;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
@@ -34,7 +34,7 @@ final readonly class BenchChains
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
     private const WORDS = ['harbour', 'lantern', 'anvil', 'sparrow', 'granite', 'willow', 'copper', 'ember', 'thistle', 'beacon', 'gravel', 'saddle', 'orchard', 'kettle', 'marble', 'canyon'];
 
-    public function __construct(private Connection $connection, private Bulk $bulk, private Check $check)
+    public function __construct(private Connection $connection, private BulkInserter $inserter, private Check $check)
     {
     }
 
@@ -58,13 +58,13 @@ final readonly class BenchChains
                 }
                 $known[$fingerprint] = true;
                 $number = $made + \count($batch);
-                $content = new Content(
+                $content = new CombinationContent(
                     \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
                     $writer->write($inStance), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
                 );
-                $batch[] = [$content, Checked::of($this->check->run($inStance, $circumstances)), false];
+                $batch[] = [$content, CheckSummary::of($this->check->run($inStance, $circumstances)), false];
             }
-            $this->connection->transactional(fn () => $this->bulk->create($batch, $user, 'Bench'));
+            $this->connection->transactional(fn () => $this->inserter->create($batch, $user, 'Bench'));
         }
     }
 

@@ -7,10 +7,10 @@ namespace Periplus\App\Gym;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\GymRole;
 use Periplus\App\Account\User;
-use Periplus\App\Library\Combinations;
-use Periplus\App\Library\Drafts;
-use Periplus\App\Library\Library;
-use Periplus\App\Library\SaveRequest;
+use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\DraftReader;
+use Periplus\App\Combination\Library;
+use Periplus\App\Combination\SaveRequest;
 use Periplus\App\Review\DecisionRequest;
 use Periplus\App\Review\ProposalKind;
 use Periplus\App\Review\ProposalRequest;
@@ -31,7 +31,7 @@ final class DemoCommand extends Command
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly Library $library,
-        private readonly Drafts $drafts,
+        private readonly DraftReader $drafts,
         private readonly Combinations $combinations,
         private readonly Proposals $proposals,
         private readonly UserPasswordHasherInterface $hasher,

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Library\Lines;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rules\RuleRegistry;
@@ -23,7 +23,7 @@ final readonly class HouseRulesController
     /** How long one step of a pass takes, s. */
     private const STEP = 0.6;
 
-    public function __construct(private GymRules $rules, private Rechecks $rechecks, private Lines $lines, private GymNumberings $numberings)
+    public function __construct(private GymRules $rules, private Rechecks $rechecks, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 

@@ -7,8 +7,8 @@ namespace Periplus\App\Gym;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\CombinationController;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Library\LibraryController;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
@@ -95,7 +95,7 @@ final readonly class NumberingController
                 throw new ApiProblem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
             }
         }
-        $basedOn = $http->headers->has('If-None-Match') ? null : LibraryController::basedOn($http);
+        $basedOn = $http->headers->has('If-None-Match') ? null : CombinationController::basedOn($http);
         $numbering = Numbering::of($id, $content);
         $this->connection->transactional(function () use ($id, $basedOn, $numbering, $user): void {
             $this->lock->take();

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\InOut;
 
+use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\PlainText;
-use Periplus\App\Library\Lines;
-use Periplus\App\Library\Row;
 use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
@@ -17,11 +17,11 @@ final readonly class Export
     public const VERSION = 1;
     public const COLUMNS = ['name', 'chain', 'numbering', 'stance', 'rules', 'themes', 'level', 'note', 'author', 'archived'];
 
-    public function __construct(private Lines $lines, private ClockInterface $clock)
+    public function __construct(private LineRenderer $lines, private ClockInterface $clock)
     {
     }
 
-    /** @param iterable<Row> $rows */
+    /** @param iterable<CombinationSummary> $rows */
     public function write(Format $format, iterable $rows, Numbering $numbering): string
     {
         return match ($format) {
@@ -31,7 +31,7 @@ final readonly class Export
         };
     }
 
-    /** @param iterable<Row> $rows */
+    /** @param iterable<CombinationSummary> $rows */
     private function json(iterable $rows): string
     {
         $combinations = [];
@@ -59,7 +59,7 @@ final readonly class Export
         ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
     }
 
-    /** @param iterable<Row> $rows */
+    /** @param iterable<CombinationSummary> $rows */
     private function csv(iterable $rows, Numbering $numbering): string
     {
         $lines = [self::COLUMNS];
@@ -74,7 +74,7 @@ final readonly class Export
         return implode('', array_map(Csv::line(...), $lines));
     }
 
-    /** @param iterable<Row> $rows */
+    /** @param iterable<CombinationSummary> $rows */
     private function text(iterable $rows, Numbering $numbering): string
     {
         $text = '';

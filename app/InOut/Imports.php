@@ -7,17 +7,17 @@ namespace Periplus\App\InOut;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\BulkInserter;
+use Periplus\App\Combination\CheckSummary;
+use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationDraft;
+use Periplus\App\Combination\DraftReader;
+use Periplus\App\Combination\Library;
+use Periplus\App\Combination\SaveRequest;
+use Periplus\App\Combination\VersionChange;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Library\Bulk;
-use Periplus\App\Library\Change;
-use Periplus\App\Library\Checked;
-use Periplus\App\Library\Content;
-use Periplus\App\Library\Draft;
-use Periplus\App\Library\Drafts;
-use Periplus\App\Library\Library;
-use Periplus\App\Library\SaveRequest;
 use Periplus\App\Review\Proposal;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\Fingerprint;
@@ -37,9 +37,9 @@ final readonly class Imports
 
     public function __construct(
         private Connection $connection,
-        private Drafts $drafts,
+        private DraftReader $drafts,
         private Library $library,
-        private Bulk $bulk,
+        private BulkInserter $inserter,
         private SimilarCombinations $similar,
         private Check $check,
         private GymRules $rules,
@@ -123,11 +123,11 @@ final readonly class Imports
                     $new[] = [$draft->content, $this->library->checked($draft), $archived];
                     continue;
                 }
-                $this->library->update((int) $row['combination_id'], (int) $row['combination_version'], $draft, $user, Change::Imported);
+                $this->library->update((int) $row['combination_id'], (int) $row['combination_version'], $draft, $user, VersionChange::Imported);
                 ++$changed;
             }
             $this->refuseWhatCame($new);
-            $this->bulk->create($new, $user->id(), $user->name());
+            $this->inserter->create($new, $user->id(), $user->name());
             $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), $changed));
             $this->connection->update('import_run', ['state' => 'applied', 'content' => ''], ['id' => $id]);
         });
@@ -143,7 +143,7 @@ final readonly class Imports
         return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => (object) array_map(intval(...), $counts)];
     }
 
-    /** @return list<array{entry: int, kind: string, source: string, content: Content|null, message: string, combination: int|null}> */
+    /** @return list<array{entry: int, kind: string, source: string, content: CombinationContent|null, message: string, combination: int|null}> */
     public function lines(int $id, string $kind, int $page, int $size): array
     {
         /** @var list<array{line: int|string, kind: string, source: string, content: string|null, message: string, combination_id: int|string|null}> $rows */
@@ -184,7 +184,7 @@ final readonly class Imports
         /** @var array{id: int|string, name: string, version: int|string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, archived_at: string|null}|false $same */
         $same = $this->connection->fetchAssociative('SELECT * FROM combination WHERE in_use = ? OR (fingerprint_with_effort = ? AND archived_at IS NOT NULL AND name = ?) ORDER BY archived_at IS NULL DESC LIMIT 1', [$fingerprint, $fingerprint, $draft->content->name]);
         if (false !== $same) {
-            $theirs = Content::ofRow($same);
+            $theirs = CombinationContent::ofRow($same);
             $isSame = mb_strtolower($theirs->name) === mb_strtolower($draft->content->name);
             $would = $theirs->with($draft->content, $entry->stated);
             if ($isSame && $theirs->toArray() === $would->toArray()) {
@@ -198,14 +198,14 @@ final readonly class Imports
         /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string}|false $named */
         $named = $this->connection->fetchAssociative('SELECT * FROM combination WHERE name = ? AND archived_at IS NULL ORDER BY id LIMIT 1', [$draft->content->name]);
         if (false !== $named && !$entry->fields['archived']) {
-            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'content' => self::json(Content::ofRow($named)->with($draft->content, $entry->stated), false), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
+            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'content' => self::json(CombinationContent::ofRow($named)->with($draft->content, $entry->stated), false), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
         }
 
         return [...$row, 'kind' => 'new', 'message' => $this->nearest($draft)];
     }
 
     /** @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
-    private function draft(array $fields): Draft
+    private function draft(array $fields): CombinationDraft
     {
         $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new ApiProblem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
         $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['numbering'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
@@ -216,11 +216,11 @@ final readonly class Imports
         $draft = $this->drafts->read($request);
         $result = $this->check->run($draft->inStance, new Circumstances($this->rules->named($draft->content->rules)));
 
-        return new Draft($draft->content->settled(Checked::of($result)), $draft->inStance);
+        return new CombinationDraft($draft->content->settled(CheckSummary::of($result)), $draft->inStance);
     }
 
     /** What is near in the library, in one sentence; empty when nothing is. */
-    private function nearest(Draft $draft): string
+    private function nearest(CombinationDraft $draft): string
     {
         $near = $this->similar->near($draft->inStance);
 
@@ -230,7 +230,7 @@ final readonly class Imports
     /**
      * What came into the library since the file was read.
      *
-     * @param list<array{Content, Checked, bool}> $new
+     * @param list<array{CombinationContent, CheckSummary, bool}> $new
      */
     private function refuseWhatCame(array $new): void
     {
@@ -255,12 +255,12 @@ final readonly class Imports
         return ['state' => $row['state'], 'format' => $row['format'], 'content' => $row['content'], 'total' => (int) $row['total'], 'done' => (int) $row['done'], 'options' => $options];
     }
 
-    private static function json(Content $content, bool $archived): string
+    private static function json(CombinationContent $content, bool $archived): string
     {
         return json_encode(['archived' => $archived, 'content' => $content->toArray()], \JSON_THROW_ON_ERROR);
     }
 
-    /** @return array{Content, bool} what {@see json} wrote */
+    /** @return array{CombinationContent, bool} what {@see json} wrote */
     private static function stored(string $json): array
     {
         /** @var array{archived: bool, content: array<string, mixed>} $data */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\App\InOut;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Library\Lines;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
@@ -72,7 +72,7 @@ final readonly class InOutController
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function lines(int $id, Lines $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
+    public function lines(int $id, LineRenderer $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
     {
         if ($page < 1 || $page > Entries::MOST) {
             throw new ApiProblem(422, 'invalid', 'There is no such page.');

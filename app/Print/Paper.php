@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\PlainText;
-use Periplus\App\Library\Lines;
-use Periplus\App\Library\Row;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
@@ -21,12 +21,12 @@ final readonly class Paper
     public const MOST = 60;
     private const MARGIN = 14.0;
 
-    public function __construct(private CheckSerializer $serializer, private Lines $lines)
+    public function __construct(private CheckSerializer $serializer, private LineRenderer $lines)
     {
     }
 
     /** @return string the PDF */
-    public function card(Row $row, Numbering $numbering): string
+    public function card(CombinationSummary $summary, Numbering $numbering): string
     {
         $content = $row->content;
         $pdf = new Sheet('P', $content->name, self::MARGIN);
@@ -73,7 +73,7 @@ final readonly class Paper
     }
 
     /**
-     * @param list<Row> $rows
+     * @param list<CombinationSummary> $rows
      *
      * @return string the PDF
      */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Periplus\App\Print;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Library\Lines;
-use Periplus\App\Library\Row;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Pictures and paper, in the numbers that the coach reads. */
 final readonly class PrintController
 {
-    public function __construct(private CombinationQuery $query, private Lines $lines, private GymNumberings $numberings)
+    public function __construct(private CombinationQuery $query, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
@@ -61,7 +61,7 @@ final readonly class PrintController
         return self::file($paper->wallSheet($this->query->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
     }
 
-    private function get(int $id): Row
+    private function get(int $id): CombinationSummary
     {
         return $this->query->read([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Review;
 
-use Periplus\App\Library\SaveRequest;
+use Periplus\App\Combination\SaveRequest;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** What is done about a proposal: approved, with an edit or without, returned with a remark, revised or withdrawn. */

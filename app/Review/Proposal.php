@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Review;
 
-use Periplus\App\Library\Content;
+use Periplus\App\Combination\CombinationContent;
 
 /** What a coach proposes. The published version stays in use until it is approved. */
 final readonly class Proposal
@@ -20,7 +20,7 @@ final readonly class Proposal
         public ProposalState $state,
         public ?int $combination,
         public ?int $basedOn,
-        public Content $content,
+        public CombinationContent $content,
         public int $author,
         public string $authorName,
         public \DateTimeImmutable $createdAt,
@@ -47,11 +47,11 @@ final readonly class Proposal
         );
     }
 
-    public static function content(string $json): Content
+    public static function content(string $json): CombinationContent
     {
         /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content */
         $content = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
 
-        return Content::of($content);
+        return CombinationContent::of($content);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Review;
 
-use Periplus\App\Library\SaveRequest;
+use Periplus\App\Combination\SaveRequest;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** What a coach proposes: a new combination, a change of one, or that one be retired. */

@@ -9,13 +9,13 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\Combination;
+use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationDraft;
+use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\DraftReader;
+use Periplus\App\Combination\Library;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Library\Combination;
-use Periplus\App\Library\Combinations;
-use Periplus\App\Library\Content;
-use Periplus\App\Library\Draft;
-use Periplus\App\Library\Drafts;
-use Periplus\App\Library\Library;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -35,7 +35,7 @@ final readonly class Proposals
         private EntityManagerInterface $entities,
         private Library $library,
         private Combinations $combinations,
-        private Drafts $drafts,
+        private DraftReader $drafts,
         private AuditLog $audit,
         private ClockInterface $clock,
     ) {
@@ -194,7 +194,7 @@ final readonly class Proposals
     /**
      * What an approval would put in place: the newest, with what the proposal changes in what it was made from.
      *
-     * @return array{base: Content|null, newest: Content|null, result: Content, changed: list<string>, movedOn: list<string>}
+     * @return array{base: CombinationContent|null, newest: CombinationContent|null, result: CombinationContent, changed: list<string>, movedOn: list<string>}
      */
     public function merge(Proposal $proposal): array
     {
@@ -217,7 +217,7 @@ final readonly class Proposals
         ];
     }
 
-    /** @return list<array{step: string, who: string, at: string, remark: string, content: Content|null}> */
+    /** @return list<array{step: string, who: string, at: string, remark: string, content: CombinationContent|null}> */
     public function steps(Proposal $proposal): array
     {
         /** @var list<array{step: string, name: string, created_at: string, remark: string, content: string|null}> $rows */
@@ -241,7 +241,7 @@ final readonly class Proposals
         }
     }
 
-    private function put(Proposal $proposal, ?Combination $combination, ?Draft $edit, User $author): Combination
+    private function put(Proposal $proposal, ?Combination $combination, ?CombinationDraft $edit, User $author): Combination
     {
         \assert(null !== $combination);
 
@@ -279,7 +279,7 @@ final readonly class Proposals
         return $this->library->version($this->combinations->get($proposal->combination), $request->against)->number();
     }
 
-    private function move(Proposal $proposal, ProposalState $to, string $step, User $by, string $remark, ?Content $content = null, ?int $basedOn = null): Proposal
+    private function move(Proposal $proposal, ProposalState $to, string $step, User $by, string $remark, ?CombinationContent $content = null, ?int $basedOn = null): Proposal
     {
         $this->connection->update('proposal', [
             'state' => $to->value,
@@ -293,7 +293,7 @@ final readonly class Proposals
         return $this->get($proposal->id);
     }
 
-    private function step(int $id, string $step, User $by, string $remark, ?Content $content): void
+    private function step(int $id, string $step, User $by, string $remark, ?CombinationContent $content): void
     {
         $this->connection->insert('proposal_step', [
             'proposal_id' => $id,

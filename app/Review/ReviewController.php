@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationController;
+use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Library\Combinations;
-use Periplus\App\Library\Content;
-use Periplus\App\Library\LibraryController;
-use Periplus\App\Library\Lines;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,7 +29,7 @@ final readonly class ReviewController
         'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
     ];
 
-    public function __construct(private Proposals $proposals, private Combinations $combinations, private Lines $lines, private GymNumberings $numberings)
+    public function __construct(private Proposals $proposals, private Combinations $combinations, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
@@ -63,33 +63,33 @@ final readonly class ReviewController
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     public function revise(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->revise($id, LibraryController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->revise($id, CombinationController::basedOn($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function return(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->return($id, LibraryController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->return($id, CombinationController::basedOn($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function approve(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->approve($id, LibraryController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->approve($id, CombinationController::basedOn($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/withdraw', methods: 'POST')]
     public function withdraw(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->withdraw($id, LibraryController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->withdraw($id, CombinationController::basedOn($http), $request, $user), $user);
     }
 
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
         $numbering = $this->numberings->of($user);
-        $write = fn (?Content $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $numbering);
+        $write = fn (?CombinationContent $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $numbering);
         $merge = $this->proposals->merge($proposal);
 
         return new JsonResponse([

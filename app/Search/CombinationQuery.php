@@ -6,8 +6,8 @@ namespace Periplus\App\Search;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Gym\LibraryLock;
-use Periplus\App\Library\Row;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
 
@@ -78,17 +78,17 @@ final readonly class CombinationQuery
     /**
      * @param list<int> $ids
      *
-     * @return list<Row> in that order
+     * @return list<CombinationSummary> in that order
      */
     public function read(array $ids): array
     {
         $found = [];
-        foreach ([] === $ids ? [] : $this->connection->fetchAllAssociative(Row::SELECT.' WHERE c.id IN (?)', [$ids], [ArrayParameterType::INTEGER]) as $row) {
-            $row = Row::of($row);
+        foreach ([] === $ids ? [] : $this->connection->fetchAllAssociative(CombinationSummary::SELECT.' WHERE c.id IN (?)', [$ids], [ArrayParameterType::INTEGER]) as $row) {
+            $row = CombinationSummary::of($row);
             $found[$row->id] = $row;
         }
 
-        return array_values(array_filter(array_map(static fn (int $id): ?Row => $found[$id] ?? null, $ids)));
+        return array_values(array_filter(array_map(static fn (int $id): ?CombinationSummary => $found[$id] ?? null, $ids)));
     }
 
     /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
-use Periplus\App\Library\Checked;
-use Periplus\App\Library\Content;
+use Periplus\App\Combination\CheckSummary;
+use Periplus\App\Combination\CombinationContent;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Search\WordsClause;
 use Periplus\Core\Similarity\Family;
@@ -30,7 +30,7 @@ final readonly class IndexTerms
      *
      * @return list<string> none twice
      */
-    public function of(Content $content, Checked $checked, int $author, string $authorName): array
+    public function of(CombinationContent $content, CheckSummary $checked, int $author, string $authorName): array
     {
         $terms = \array_slice(WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
         foreach ($content->themes as $theme) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\App\Library\Lines;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\SearchQuery;
@@ -20,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The library as a list: asked for at every letter of a search, so it does without the mapper. */
 final readonly class SearchController
 {
-    public function __construct(private CombinationQuery $query, private Lines $lines, private GymNumberings $numberings, private Catalogue $catalogue)
+    public function __construct(private CombinationQuery $query, private LineRenderer $lines, private GymNumberings $numberings, private Catalogue $catalogue)
     {
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Doctrine\DBAL\Connection;
-use Periplus\App\Library\Checked;
-use Periplus\App\Library\Combination;
-use Periplus\App\Library\Content;
+use Periplus\App\Combination\CheckSummary;
+use Periplus\App\Combination\Combination;
+use Periplus\App\Combination\CombinationContent;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\DeletionNeighbourhood;
 
@@ -21,7 +21,7 @@ final readonly class SearchIndex
     }
 
     /** Inside the transaction that stores it. */
-    public function put(Combination $combination, Checked $checked): void
+    public function put(Combination $combination, CheckSummary $checked): void
     {
         $this->connection->delete('index_term', ['combination_id' => $combination->id()]);
         $this->connection->delete('deletion_neighbour', ['combination_id' => $combination->id()]);
@@ -33,7 +33,7 @@ final readonly class SearchIndex
     /**
      * Everything anew, batch by batch: what is kept of a chain for search and likeness follows the core.
      *
-     * @param \Closure(Content): Checked $check
+     * @param \Closure(CombinationContent): CheckSummary $check
      */
     public function refill(\Closure $check): void
     {
@@ -46,7 +46,7 @@ final readonly class SearchIndex
             $this->connection->transactional(function () use ($rows, $check): void {
                 $filled = [];
                 foreach ($rows as $row) {
-                    $content = Content::ofRow($row);
+                    $content = CombinationContent::ofRow($row);
                     $checked = $check($content);
                     $content = $content->settled($checked);
                     $this->connection->executeStatement('UPDATE combination SET sequence = ?, stem = ?, strikes = ?, contacts = ?, weapons = ?, level = ?, level_chosen = ? WHERE id = ?', [$checked->sequence, $checked->stem, $checked->strikes, $checked->contacts, $checked->weapons, $content->level, (int) $content->levelChosen, $row['id']]);
@@ -63,7 +63,7 @@ final readonly class SearchIndex
         }
     }
 
-    /** @param iterable<array{int, Content, Checked, int, string}> $combinations id, content, check, author and their name, of what has no terms and traces yet */
+    /** @param iterable<array{int, CombinationContent, CheckSummary, int, string}> $combinations id, content, check, author and their name, of what has no terms and traces yet */
     public function fill(iterable $combinations): void
     {
         [$terms, $hashes] = [[], []];

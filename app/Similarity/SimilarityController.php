@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\App\Similarity;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\DraftReader;
+use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Gym\GymNumberings;
-use Periplus\App\Library\Combinations;
-use Periplus\App\Library\Drafts;
-use Periplus\App\Library\Lines;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -24,7 +24,7 @@ final readonly class SimilarityController
     private const SHOWN = 12;
     private const LISTED = 50;
 
-    public function __construct(private SimilarCombinations $similar, private Lines $lines, private GymNumberings $numberings)
+    public function __construct(private SimilarCombinations $similar, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class SimilarityController
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/family', methods: 'GET')]
-    public function family(int $id, Combinations $combinations, Drafts $drafts, #[CurrentUser] User $user): JsonResponse
+    public function family(int $id, Combinations $combinations, DraftReader $drafts, #[CurrentUser] User $user): JsonResponse
     {
         $numbering = $this->numberings->of($user);
         $combination = $combinations->get($id);

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CheckSummary;
+use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\DraftReader;
 use Periplus\App\Gym\GymRules;
-use Periplus\App\Library\Checked;
-use Periplus\App\Library\Content;
-use Periplus\App\Library\Drafts;
 use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
@@ -151,8 +151,8 @@ final class SearchIndexTest extends ApiTestCase
 
     private function fillAnew(): void
     {
-        [$drafts, $check, $rules] = [self::service(Drafts::class), self::service(Check::class), self::service(GymRules::class)];
-        self::service(SearchIndex::class)->refill(static fn (Content $content): Checked => Checked::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
+        [$drafts, $check, $rules] = [self::service(DraftReader::class), self::service(Check::class), self::service(GymRules::class)];
+        self::service(SearchIndex::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
     }
 
     /** @return array{marks: list<array<string, mixed>>, traces: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\Opponent;
@@ -15,7 +15,7 @@ use Periplus\Core\Similarity\Family;
 use Periplus\Core\Technique\Stance;
 
 /** What the library keeps of a check, so that it can be filtered without checking again. */
-final readonly class Checked
+final readonly class CheckSummary
 {
     /**
      * @param string $weapons the limbs that land, as ",hand,leg,"

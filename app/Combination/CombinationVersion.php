@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
@@ -25,9 +25,9 @@ class CombinationVersion
         private readonly Combination $combination,
         #[ORM\Column]
         private readonly int $version,
-        Content $content,
-        #[ORM\Column(name: 'change_kind', length: 12, enumType: Change::class)]
-        private readonly Change $change,
+        CombinationContent $content,
+        #[ORM\Column(name: 'change_kind', length: 12, enumType: VersionChange::class)]
+        private readonly VersionChange $change,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         private readonly User $editor,
         #[ORM\Column]
@@ -41,9 +41,9 @@ class CombinationVersion
         return $this->version;
     }
 
-    public function content(): Content
+    public function content(): CombinationContent
     {
-        return Content::of($this->content);
+        return CombinationContent::of($this->content);
     }
 
     /** @return array<string, mixed> */

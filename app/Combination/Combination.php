@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
@@ -108,8 +108,8 @@ class Combination
 
     // Nothing is readonly here: the mapper reads a combination anew once it is held for a write.
     public function __construct(
-        Content $content,
-        Checked $checked,
+        CombinationContent $content,
+        CheckSummary $checked,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         private User $author,
         #[ORM\Column]
@@ -118,7 +118,7 @@ class Combination
         $this->write($content, $checked, $author, $createdAt);
     }
 
-    public function write(Content $content, Checked $checked, User $editor, \DateTimeImmutable $now): void
+    public function write(CombinationContent $content, CheckSummary $checked, User $editor, \DateTimeImmutable $now): void
     {
         $content = $content->settled($checked);
         $this->name = $content->name;
@@ -155,9 +155,9 @@ class Combination
         $this->inUse = $this->fingerprintWithEffort;
     }
 
-    public function content(): Content
+    public function content(): CombinationContent
     {
-        return new Content($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $this->level, $this->note, $this->levelChosen);
+        return new CombinationContent($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $this->level, $this->note, $this->levelChosen);
     }
 
     public function id(): int
@@ -190,10 +190,10 @@ class Combination
         return $this->author;
     }
 
-    public function row(): Row
+    public function summary(): CombinationSummary
     {
         $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
 
-        return new Row($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
+        return new CombinationSummary($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
     }
 }

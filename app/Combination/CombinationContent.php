@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\App\Http\PlainText;
 use Periplus\Core\Technique\Stance;
 
 /** What a coach writes of a combination: everything that a version keeps. */
-final readonly class Content
+final readonly class CombinationContent
 {
     public string $name;
     /** @var list<string> */
@@ -50,7 +50,7 @@ final readonly class Content
     }
 
     /** The level is what the check gives, unless a coach chose one: one that the check does not give is chosen. */
-    public function settled(Checked $checked): self
+    public function settled(CheckSummary $checked): self
     {
         $chosen = $this->levelChosen ?? ($this->level !== $checked->level);
 

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\Core\Combination\ChainInStance;
 
 /** What a coach sent to be saved, read: the content in its stored form, and the chain in its stance. */
-final readonly class Draft
+final readonly class CombinationDraft
 {
-    public function __construct(public Content $content, public ChainInStance $inStance)
+    public function __construct(public CombinationContent $content, public ChainInStance $inStance)
     {
     }
 }

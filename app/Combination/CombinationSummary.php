@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\Core\Flow\Timing\Verdict;
 
 /** A combination as the API sends it, without what is drawn or checked anew. Lists read it past the mapper. */
-final readonly class Row
+final readonly class CombinationSummary
 {
     public const SELECT = 'SELECT c.*, author.name AS author_name, editor.name AS editor_name FROM combination c JOIN user author ON author.id = c.author_id JOIN user editor ON editor.id = c.editor_id';
 
@@ -18,7 +18,7 @@ final readonly class Row
     public function __construct(
         public int $id,
         public int $version,
-        public Content $content,
+        public CombinationContent $content,
         public Verdict $verdict,
         public int $lengthMs,
         public array $author,
@@ -38,7 +38,7 @@ final readonly class Row
         return new self(
             (int) $row['id'],
             (int) $row['version'],
-            Content::ofRow($row),
+            CombinationContent::ofRow($row),
             Verdict::from($row['verdict']),
             (int) $row['length_ms'],
             ['id' => (int) $row['author_id'], 'name' => $row['author_name']],

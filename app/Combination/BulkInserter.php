@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
@@ -10,7 +10,7 @@ use Periplus\App\Search\SearchIndex;
 use Psr\Clock\ClockInterface;
 
 /** Stores many new combinations at a time, each with its first version, terms and hashes; inside a transaction that holds the lock. */
-final readonly class Bulk
+final readonly class BulkInserter
 {
     private const ROWS = 250;
 
@@ -18,7 +18,7 @@ final readonly class Bulk
     {
     }
 
-    /** @param list<array{Content, Checked, bool}> $combinations content, check, and whether it comes archived */
+    /** @param list<array{CombinationContent, CheckSummary, bool}> $combinations content, check, and whether it comes archived */
     public function create(array $combinations, int $author, string $authorName): void
     {
         $now = $this->clock->now()->format('Y-m-d H:i:s');
@@ -45,7 +45,7 @@ final readonly class Bulk
             $id = (int) $this->connection->lastInsertId();
             [$versions, $filled] = [[], []];
             foreach ($chunk as [$content, $checked, $archived]) {
-                array_push($versions, $id, 1, json_encode($content->toArray(), \JSON_THROW_ON_ERROR), Change::Created->value, $author, $now);
+                array_push($versions, $id, 1, json_encode($content->toArray(), \JSON_THROW_ON_ERROR), VersionChange::Created->value, $author, $now);
                 if (!$archived) {
                     $filled[] = [$id, $content, $checked, $author, $authorName];
                 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
@@ -13,14 +13,14 @@ use Periplus\Core\Notation\Reading;
 use Periplus\Core\Notation\Writer;
 
 /** Reads what is sent to be saved, in the numbering it was typed in, into the form that is stored. */
-final readonly class Drafts
+final readonly class DraftReader
 {
     public function __construct(private Reader $reader, private GymNumberings $numberings)
     {
     }
 
     /** @throws ApiProblem with every place that cannot be read */
-    public function read(SaveRequest $request): Draft
+    public function read(SaveRequest $request): CombinationDraft
     {
         $reading = $this->reader->read($request->text, $this->numberings->named($request->numbering), $request->stance);
         if (null === $reading->chain) {
@@ -29,18 +29,18 @@ final readonly class Drafts
         $inStance = new ChainInStance($reading->chain, $request->stance);
         $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
 
-        return new Draft(
-            new Content($request->name, (new Writer(Numbering::named('parity')))->write($inStance), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
+        return new CombinationDraft(
+            new CombinationContent($request->name, (new Writer(Numbering::named('parity')))->write($inStance), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
             $inStance,
         );
     }
 
     /** What is stored already, as a draft. */
-    public function of(Content $content): Draft
+    public function of(CombinationContent $content): CombinationDraft
     {
         $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
 
-        return new Draft($content, new ChainInStance($chain, $content->stance));
+        return new CombinationDraft($content, new ChainInStance($chain, $content->stance));
     }
 
     private static function unreadable(Reading $reading): ApiProblem

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Stance;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
@@ -26,20 +26,20 @@ final readonly class Library
     public function __construct(
         private EntityManagerInterface $entities,
         private Combinations $combinations,
-        private Drafts $drafts,
+        private DraftReader $drafts,
         private Check $check,
         private GymRules $rules,
         private SearchIndex $index,
         private LibraryLock $lock,
         private AuditLog $audit,
-        private Lines $lines,
+        private LineRenderer $lines,
         private GymNumberings $numberings,
         private ClockInterface $clock,
     ) {
     }
 
     /** @param User|null $author whose work it is, when another puts it into the library */
-    public function create(Draft $draft, User $editor, ?User $author = null): Combination
+    public function create(CombinationDraft $draft, User $editor, ?User $author = null): Combination
     {
         return $this->write(function () use ($draft, $editor, $author): Combination {
             $editor = $this->managed($editor);
@@ -48,14 +48,14 @@ final readonly class Library
             $combination = new Combination($draft->content, $checked, null === $author ? $editor : $this->managed($author), $this->clock->now());
             $this->entities->persist($combination);
             $this->entities->flush();
-            $this->remember($combination, Change::Created, $editor);
+            $this->remember($combination, VersionChange::Created, $editor);
             $this->index->put($combination, $checked);
 
             return $combination;
         });
     }
 
-    public function update(int $id, int $basedOn, Draft $draft, User $editor, Change $change = Change::Updated): Combination
+    public function update(int $id, int $basedOn, CombinationDraft $draft, User $editor, VersionChange $change = VersionChange::Updated): Combination
     {
         return $this->change($id, $basedOn, $editor, $change, function (Combination $combination, User $editor) use ($draft): void {
             $checked = $this->checked($draft);
@@ -68,14 +68,14 @@ final readonly class Library
 
     public function archive(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, Change::Archived, function (Combination $combination): void {
+        return $this->change($id, $basedOn, $editor, VersionChange::Archived, function (Combination $combination): void {
             $combination->archive($this->clock->now());
         });
     }
 
     public function restore(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, Change::Restored, function (Combination $combination): void {
+        return $this->change($id, $basedOn, $editor, VersionChange::Restored, function (Combination $combination): void {
             $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
         });
@@ -86,7 +86,7 @@ final readonly class Library
     {
         $content = $this->version($this->combinations->get($id), $version)->content();
 
-        return $this->update($id, $basedOn, $this->drafts->of($content), $editor, Change::BroughtBack);
+        return $this->update($id, $basedOn, $this->drafts->of($content), $editor, VersionChange::BroughtBack);
     }
 
     /** @return list<CombinationVersion> newest first */
@@ -127,13 +127,13 @@ final readonly class Library
     }
 
     /** Inside a transaction: the house rules cannot change until it is stored. */
-    public function checked(Draft $draft): Checked
+    public function checked(CombinationDraft $draft): CheckSummary
     {
-        return Checked::of($this->check->run($draft->inStance, new Circumstances($this->rules->locked($draft->content->rules))));
+        return CheckSummary::of($this->check->run($draft->inStance, new Circumstances($this->rules->locked($draft->content->rules))));
     }
 
     /** @param \Closure(Combination, User): void $write */
-    private function change(int $id, int $basedOn, User $editor, Change $change, \Closure $write): Combination
+    private function change(int $id, int $basedOn, User $editor, VersionChange $change, \Closure $write): Combination
     {
         return $this->write(function () use ($id, $basedOn, $editor, $change, $write): Combination {
             $editor = $this->managed($editor);
@@ -162,7 +162,7 @@ final readonly class Library
     public function stale(Combination $combination, int $basedOn, User $reader): ApiProblem
     {
         $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
-        $row = $combination->row();
+        $row = $combination->summary();
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
         return new ApiProblem(412, 'changed-meanwhile', \sprintf(
@@ -172,7 +172,7 @@ final readonly class Library
         ), ['current' => $this->lines->with($row->toArray(), $this->numberings->of($reader)), 'changed' => $changed]);
     }
 
-    private function remember(Combination $combination, Change $change, User $editor): void
+    private function remember(Combination $combination, VersionChange $change, User $editor): void
     {
         $this->entities->persist(new CombinationVersion($combination, $combination->version(), $combination->content(), $change, $editor, $this->clock->now()));
         $this->entities->flush();

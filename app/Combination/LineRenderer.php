@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\App\Gym\GymRules;
 use Periplus\Core\Combination\ChainInStance;
@@ -18,7 +18,7 @@ use Periplus\Core\Technique\Stance;
  *
  * @phpstan-type Drawn array{text: string, line: array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int}}
  */
-final class Lines
+final class LineRenderer
 {
     private const MEMORY = 'periplus.line.';
     /** s */
@@ -57,7 +57,7 @@ final class Lines
     }
 
     /** @return Drawn */
-    public function of(Content $content, Numbering $numbering): array
+    public function of(CombinationContent $content, Numbering $numbering): array
     {
         $rules = $this->rules->named($content->rules);
         $key = self::MEMORY.hash('xxh128', implode("\n", [

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 use Periplus\App\Account\User;
 use Periplus\App\Gym\GymNumberings;
@@ -15,13 +15,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 #[Route('/api/combinations')]
-final readonly class LibraryController
+final readonly class CombinationController
 {
     public function __construct(
         private Library $library,
         private Combinations $combinations,
-        private Drafts $drafts,
-        private Lines $lines,
+        private DraftReader $drafts,
+        private LineRenderer $lines,
         private GymNumberings $numberings,
     ) {
     }
@@ -85,7 +85,7 @@ final readonly class LibraryController
     {
         $text = $this->lines->of($combination->content(), $this->numberings->of($user))['text'];
 
-        return new JsonResponse([...$combination->row()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
+        return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }
 
     public static function basedOn(Request $http): int

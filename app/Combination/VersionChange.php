@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Library;
+namespace Periplus\App\Combination;
 
 /** What made a version. */
-enum Change: string
+enum VersionChange: string
 {
     case Created = 'created';
     case Updated = 'updated';
