@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
-use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;

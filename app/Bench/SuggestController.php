@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Periplus\App\Bench;
 
 use Periplus\App\Combination\Combinations;
-use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Gym\GymRules;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Serializer\GenerationSerializer;
 use Periplus\Core\Flow\Serializer\MendSerializer;
 use Periplus\Core\Flow\Serializer\NextSerializer;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Periplus\App\Account\User;
-use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Numbering\GymNumberings;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;

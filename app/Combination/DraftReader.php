@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;

@@ -8,6 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rules\RuleRegistry;

@@ -6,9 +6,9 @@ namespace Periplus\App\InOut;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
-use Periplus\App\Gym\GymNumberings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;

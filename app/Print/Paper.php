@@ -26,7 +26,7 @@ final readonly class Paper
     }
 
     /** @return string the PDF */
-    public function card(CombinationSummary $summary, Numbering $numbering): string
+    public function card(CombinationSummary $row, Numbering $numbering): string
     {
         $content = $row->content;
         $pdf = new Sheet('P', $content->name, self::MARGIN);

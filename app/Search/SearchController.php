@@ -6,7 +6,7 @@ namespace Periplus\App\Search;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
-use Periplus\App\Gym\GymNumberings;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\SearchQuery;

@@ -8,7 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\LineRenderer;
-use Periplus\App\Gym\GymNumberings;
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
-use Periplus\App\Gym\BenchChains;
+use Periplus\App\Benchmark\GeneratedChains;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CriteriaCompiler;
@@ -190,7 +190,7 @@ final class CombinationQueryTest extends ApiTestCase
         $connection = self::service(Connection::class);
         $user = $connection->fetchOne('SELECT id FROM user LIMIT 1');
         self::assertIsNumeric($user);
-        self::service(BenchChains::class)->fill(self::MANY, 1, 5, (int) $user);
+        self::service(GeneratedChains::class)->fill(self::MANY, 1, 5, (int) $user);
         $sequences = [];
         /** @var array{id: int|string, sequence: string} $row */
         foreach ($connection->fetchAllAssociative('SELECT id, sequence FROM combination ORDER BY id') as $row) {

@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Opis\JsonSchema\Validator;
-use Periplus\App\Gym\BenchChains;
+use Periplus\App\Benchmark\GeneratedChains;
 use Periplus\App\InOut\JsonPlace;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -28,7 +28,7 @@ final class InOutTest extends ApiTestCase
     public function testExportThenImportGivesTheSameLibrary(): void
     {
         $this->library();
-        self::service(BenchChains::class)->fill(120, 1, 9, $this->head());
+        self::service(GeneratedChains::class)->fill(120, 1, 9, $this->head());
         $before = $this->ask('GET', '/api/export.json?everything=true');
         self::assertSame(['same' => 125], $this->read('json', $before->raw), 'Into the library it came from, nothing changes.');
 

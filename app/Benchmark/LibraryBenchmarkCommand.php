@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Benchmark;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Gym\Rechecks;
+use Periplus\App\Gym\RecheckState;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
@@ -16,11 +18,11 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 /** Fills an empty library with chains of eight items and measures the pass over it under changed house rules. */
 #[AsCommand('gym:bench-library', 'Measure the pass over a large library; only on an empty database')]
-final class BenchLibraryCommand extends Command
+final class LibraryBenchmarkCommand extends Command
 {
     private const ITEMS = 8;
 
-    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks, private readonly BenchChains $chains)
+    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks, private readonly GeneratedChains $chains)
     {
         parent::__construct();
     }

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Benchmark;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Gym\LibraryLock;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -15,7 +16,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
 final class FillCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly BenchChains $chains, private readonly LibraryLock $lock)
+    public function __construct(private readonly Connection $connection, private readonly GeneratedChains $chains, private readonly LibraryLock $lock)
     {
         parent::__construct();
     }

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Console;
+namespace Periplus\App\Benchmark;
 
 /** One coach's browser as far as bin/periplus bench needs it: a kept connection, the session's cookie and token. */
-final class BenchClient
+final class BenchmarkClient
 {
     private readonly \CurlHandle $curl;
     private string $token = '';

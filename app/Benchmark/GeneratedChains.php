@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Benchmark;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\BulkInserter;
@@ -28,7 +28,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /** Invented combinations in any number for measurements; hands come more often than legs, and no chain comes twice. */
-final readonly class BenchChains
+final readonly class GeneratedChains
 {
     private const ROWS = 500;
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Numbering;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\CombinationController;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\ApiProblem;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;

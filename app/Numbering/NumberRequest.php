@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Numbering;
 
 use Symfony\Component\Validator\Constraints as Assert;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Console;
+namespace Periplus\App\Benchmark;
 
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
@@ -22,7 +22,7 @@ use Symfony\Component\Console\Output\OutputInterface;
  * empty route, asked in turn by the same signed-in coach over one kept connection.
  */
 #[AsCommand('bench', 'Measure checks a second, and the check route against an empty route')]
-final class BenchCommand extends Command
+final class CheckBenchmarkCommand extends Command
 {
     /** Eight items each. */
     private const CHAINS = [
@@ -73,7 +73,7 @@ final class BenchCommand extends Command
     private function server(InputInterface $input, OutputInterface $output): int
     {
         $url = getenv('PERIPLUS_URL');
-        $client = new BenchClient(false === $url ? 'http://127.0.0.1:8420' : $url);
+        $client = new BenchmarkClient(false === $url ? 'http://127.0.0.1:8420' : $url);
         $requests = max(20, (int) self::text($input, 'requests'));
         try {
             $client->signIn(self::text($input, 'coach'), self::text($input, 'password'));

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\GymRole;

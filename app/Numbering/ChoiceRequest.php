@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\Numbering;
 
 /** Which numbering is chosen; null for none of one's own. */
 final readonly class ChoiceRequest

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Console;
+namespace Periplus\App\Benchmark;
 
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -12,7 +12,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 /** Measures lists, searches and what is there already over the library that the server has; bin/periplus bench-search fills it first. */
 #[AsCommand('bench-search', 'Measure searches over the library of a running server')]
-final class BenchSearchCommand extends Command
+final class SearchBenchmarkCommand extends Command
 {
     private const LISTS = ['', 'page=20', 'sort=level&page=3', 'sort=updated&direction=down', 'verdict=flows&weapon=leg', 'level=2'];
     private const SEARCHES = [
@@ -32,7 +32,7 @@ final class BenchSearchCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $url = getenv('PERIPLUS_URL');
-        $client = new BenchClient(false === $url ? 'http://127.0.0.1:8420' : $url);
+        $client = new BenchmarkClient(false === $url ? 'http://127.0.0.1:8420' : $url);
         [$coach, $password] = [$input->getOption('coach'), $input->getOption('password')];
         $client->signIn(\is_string($coach) ? $coach : '', \is_string($password) ? $password : '');
         $lists = array_map(static fn (string $query): string => '/api/combinations?'.$query, self::LISTS);
@@ -56,7 +56,7 @@ final class BenchSearchCommand extends Command
      *
      * @return array{float, float} median and slowest in ms, of the median of each
      */
-    private function measure(BenchClient $client, array $asked, bool $afterWrite = false, bool $kin = false): array
+    private function measure(BenchmarkClient $client, array $asked, bool $afterWrite = false, bool $kin = false): array
     {
         $medians = [];
         foreach ($asked as $what) {
@@ -76,7 +76,7 @@ final class BenchSearchCommand extends Command
     }
 
     /** Archives one and brings it back: what the server remembered of searches holds no longer. */
-    private static function write(BenchClient $client): void
+    private static function write(BenchmarkClient $client): void
     {
         /** @var array{combinations: list<array{id: int, version: int}>} $list */
         $list = $client->ask('/api/combinations?size=1');
