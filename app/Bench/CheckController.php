@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Bench;
 
-use Periplus\App\Gym\GymRules;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -13,7 +13,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class CheckController
 {
-    public function __construct(private CheckSerializer $serializer, private GymRules $rules, private GymNumberings $numberings)
+    public function __construct(private CheckSerializer $serializer, private GymHouseRules $rules, private GymNumberings $numberings)
     {
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Bench;
 
 use Periplus\App\Combination\Combinations;
-use Periplus\App\Gym\GymRules;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Serializer\GenerationSerializer;
@@ -18,7 +18,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What could be done about a chain, what could follow it, and chains that do not exist yet. Stores nothing. */
 final readonly class SuggestController
 {
-    public function __construct(private GymRules $rules, private GymNumberings $numberings, private Combinations $combinations)
+    public function __construct(private GymHouseRules $rules, private GymNumberings $numberings, private Combinations $combinations)
     {
     }
 

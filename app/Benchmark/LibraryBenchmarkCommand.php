@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Benchmark;
 
 use Doctrine\DBAL\Connection;
-use Periplus\App\Gym\Rechecks;
-use Periplus\App\Gym\RecheckState;
+use Periplus\App\RulePreview\RulePreviews;
+use Periplus\App\RulePreview\RulePreviewState;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
@@ -22,7 +22,7 @@ final class LibraryBenchmarkCommand extends Command
 {
     private const ITEMS = 8;
 
-    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks, private readonly GeneratedChains $chains)
+    public function __construct(private readonly Connection $connection, private readonly RulePreviews $previews, private readonly GeneratedChains $chains)
     {
         parent::__construct();
     }
@@ -47,15 +47,15 @@ final class LibraryBenchmarkCommand extends Command
         memory_reset_peak_usage();
 
         $start = microtime(true);
-        $recheck = $this->rechecks->start(HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)), $user);
-        while (RecheckState::Running === $recheck->state) {
-            $recheck = $this->rechecks->advance($recheck->id, 0.6);
+        $preview = $this->previews->start(HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)), $user);
+        while (RulePreviewState::Running === $preview->state) {
+            $preview = $this->previews->advance($preview->id, 0.6);
         }
         $pass = microtime(true) - $start;
-        $changes = array_sum(array_column($this->rechecks->found($recheck)['changes'], 'count'));
+        $changes = array_sum(array_column($this->previews->found($preview)['changes'], 'count'));
         $before = $this->verdicts();
         $start = microtime(true);
-        $this->rechecks->save($recheck->id, $user);
+        $this->previews->save($preview->id, $user);
         $save = microtime(true) - $start;
         $changed = \count(array_diff_assoc($this->verdicts(), $before));
 

@@ -8,8 +8,8 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
-use Periplus\App\Gym\GymRules;
 use Periplus\App\Gym\LibraryLock;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\SearchIndex;
@@ -28,7 +28,7 @@ final readonly class Library
         private Combinations $combinations,
         private DraftReader $drafts,
         private Check $check,
-        private GymRules $rules,
+        private GymHouseRules $rules,
         private SearchIndex $index,
         private LibraryLock $lock,
         private AuditLog $audit,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-use Periplus\App\Gym\GymRules;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
@@ -27,7 +27,7 @@ final class LineRenderer
     /** @var array<string, string> what a set of house rules or a numbering is told by */
     private array $digests = [];
 
-    public function __construct(private readonly CheckSerializer $serializer, private readonly GymRules $rules, private readonly Reader $reader)
+    public function __construct(private readonly CheckSerializer $serializer, private readonly GymHouseRules $rules, private readonly Reader $reader)
     {
     }
 

@@ -15,7 +15,7 @@ use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
 use Periplus\App\Combination\SaveRequest;
 use Periplus\App\Combination\VersionChange;
-use Periplus\App\Gym\GymRules;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Review\Proposal;
@@ -42,7 +42,7 @@ final readonly class Imports
         private BulkInserter $inserter,
         private SimilarCombinations $similar,
         private Check $check,
-        private GymRules $rules,
+        private GymHouseRules $rules,
         private GymNumberings $numberings,
         private AuditLog $audit,
         private ValidatorInterface $validator,

@@ -6,10 +6,10 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Audit\AuditLog;
-use Periplus\App\Gym\GymRules;
 use Periplus\App\Gym\LibraryLock;
-use Periplus\App\Gym\Rechecks;
-use Periplus\App\Gym\RecheckState;
+use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\RulePreview\RulePreviews;
+use Periplus\App\RulePreview\RulePreviewState;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
@@ -56,9 +56,9 @@ final class HouseRulesTest extends ApiTestCase
         $this->ask('POST', "/api/combinations/$archived/archive", null, ['If-Match' => '"1"']);
         self::assertSame('reload', $this->verdict($hook));
 
-        $started = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change(['leadHook' => 'front-foot']));
+        $started = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change(['leadHook' => 'front-foot']));
         self::assertSame(['running', 3], [$started->body['state'], $started->body['total']]);
-        $ready = $this->ask('POST', '/api/rechecks/'.$started->id().'/advance');
+        $ready = $this->ask('POST', '/api/rule-previews/'.$started->id().'/advance');
         self::assertSame(['ready', 3], [$ready->body['state'], $ready->body['done']]);
         self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 1]], $ready->body['changes'], 'What is archived is not counted.');
         self::assertIsArray($ready->body['changed']);
@@ -66,12 +66,12 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('reload', $this->verdict($hook), 'Nothing is changed by looking.');
         self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict']);
 
-        $saved = $this->ask('POST', '/api/rechecks/'.$started->id().'/save');
+        $saved = $this->ask('POST', '/api/rule-previews/'.$started->id().'/save');
         self::assertSame('saved', $saved->body['state']);
         self::assertSame(['flows', 'flows', 'flows'], [$this->verdict($hook), $this->verdict($other), $this->verdict($archived)]);
         self::assertSame('flows', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict']);
         self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'all-limbs'])->body['verdict'], 'The other sets are as they were.');
-        self::assertSame('saved', $this->ask('POST', '/api/rechecks/'.$started->id().'/save')->body['state'], 'Twice is once.');
+        self::assertSame('saved', $this->ask('POST', '/api/rule-previews/'.$started->id().'/save')->body['state'], 'Twice is once.');
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$hook")->etag, 'The combination itself was not changed.');
     }
 
@@ -93,11 +93,11 @@ final class HouseRulesTest extends ApiTestCase
     {
         $this->signIn('head');
         $first = $this->save('First', '1 2 3 14h exit');
-        $recheck = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change(['leadHook' => 'front-foot']));
-        $this->ask('POST', '/api/rechecks/'.$recheck->id().'/advance');
+        $preview = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change(['leadHook' => 'front-foot']));
+        $this->ask('POST', '/api/rule-previews/'.$preview->id().'/advance');
         $late = $this->save('Late', '1 3 14h exit');
         $this->ask('PUT', "/api/combinations/$first", self::combination(['name' => 'First', 'text' => '2 2 exit', 'rules' => 'kickboxing']), ['If-Match' => '"1"']);
-        self::assertSame('saved', $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->body['state']);
+        self::assertSame('saved', $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->body['state']);
 
         self::assertSame(['reload', 'flows'], [$this->verdict($first), $this->verdict($late)]);
     }
@@ -105,10 +105,10 @@ final class HouseRulesTest extends ApiTestCase
     public function testTwoChangesOfOneSetDoNotOverwriteEachOther(): void
     {
         $this->signIn('head');
-        $first = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change(severities: ['no-exit' => 'must']));
-        $this->ask('POST', '/api/rechecks/'.$first->id().'/advance');
+        $first = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change(severities: ['no-exit' => 'must']));
+        $this->ask('POST', '/api/rule-previews/'.$first->id().'/advance');
         self::service(Connection::class)->executeStatement("UPDATE house_rules SET version = version + 1 WHERE id = 'kickboxing'");
-        $answer = $this->ask('POST', '/api/rechecks/'.$first->id().'/save');
+        $answer = $this->ask('POST', '/api/rule-previews/'.$first->id().'/save');
 
         self::assertSame([412, 'changed-meanwhile'], [$answer->status, $answer->body['type']]);
     }
@@ -117,10 +117,10 @@ final class HouseRulesTest extends ApiTestCase
     {
         $this->signIn('head');
         $this->save('One', '1 2 exit');
-        $recheck = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', self::change());
+        $preview = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change());
 
-        self::assertSame([409, 'not-ready'], [$this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->status, $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->body['type']]);
-        self::assertSame('running', $this->ask('GET', '/api/rechecks/'.$recheck->id())->body['state']);
+        self::assertSame([409, 'not-ready'], [$this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->status, $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->body['type']]);
+        self::assertSame('running', $this->ask('GET', '/api/rule-previews/'.$preview->id())->body['state']);
     }
 
     /** As if the combinations had been checked by an earlier core. */
@@ -134,7 +134,7 @@ final class HouseRulesTest extends ApiTestCase
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
 
-        self::assertSame(1, self::service(Rechecks::class)->refresh('kickboxing', (int) $head));
+        self::assertSame(1, self::service(RulePreviews::class)->refresh('kickboxing', (int) $head));
         self::assertSame(['reload', 'flows'], [$this->verdict($reloads), $this->verdict($flows)]);
         self::assertGreaterThan(500, $connection->fetchOne('SELECT MIN(length_ms) FROM combination'));
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
@@ -148,24 +148,24 @@ final class HouseRulesTest extends ApiTestCase
             $this->save('Number '.$at, $chain.' exit');
         }
         $connection = self::service(Connection::class);
-        $process = static fn (): Rechecks => new Rechecks($connection, new GymRules($connection), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
+        $process = static fn (): RulePreviews => new RulePreviews($connection, new GymHouseRules($connection), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
         $rules = HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
-        $recheck = $process()->start($rules, (int) $head);
+        $preview = $process()->start($rules, (int) $head);
         $steps = [];
         do {
             $again = $process()->start($rules, (int) $head);
-            self::assertSame([$recheck->id, $recheck->done], [$again->id, $again->done], 'Asked for anew it goes on.');
-            $recheck = $process()->advance($recheck->id, 0.0);
-            $steps[] = $recheck->done;
-        } while (RecheckState::Running === $recheck->state);
+            self::assertSame([$preview->id, $preview->done], [$again->id, $again->done], 'Asked for anew it goes on.');
+            $preview = $process()->advance($preview->id, 0.0);
+            $steps[] = $preview->done;
+        } while (RulePreviewState::Running === $preview->state);
 
         self::assertSame([3, 6, 7], $steps);
-        self::assertNotSame($recheck->id, $process()->start($rules, (int) $head)->id, 'What is done is not gone on with.');
+        self::assertNotSame($preview->id, $process()->start($rules, (int) $head)->id, 'What is done is not gone on with.');
         self::assertSame(0, $process()->start(HouseRules::named('kickboxing'), (int) $head)->done, 'Another change is another pass.');
-        $recheck = $process()->advance($process()->start($rules, (int) $head)->id, 5.0);
-        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->found($recheck)['changes']);
+        $preview = $process()->advance($process()->start($rules, (int) $head)->id, 5.0);
+        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->found($preview)['changes']);
     }
 
     /** @param array<string, array<string, mixed>> $change */
@@ -180,7 +180,7 @@ final class HouseRulesTest extends ApiTestCase
         $this->signIn('head');
         /** @var array<string, mixed> $body */
         $body = array_replace_recursive(self::change(), $change);
-        $answer = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', $body);
+        $answer = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', $body);
 
         self::assertSame(422, $answer->status);
         self::assertNotSame('', $answer->title());
@@ -189,16 +189,16 @@ final class HouseRulesTest extends ApiTestCase
     public function testThereAreNoOtherSets(): void
     {
         $this->signIn('head');
-        self::assertSame(404, $this->ask('POST', '/api/house-rules/wrestling/rechecks', self::change())->status);
+        self::assertSame(404, $this->ask('POST', '/api/house-rules/wrestling/rule-previews', self::change())->status);
     }
 
     /** @param array<string, mixed> $change */
     private function apply(array $change): void
     {
-        $recheck = $this->ask('POST', '/api/house-rules/kickboxing/rechecks', $change);
-        self::assertSame(201, $recheck->status, $recheck->raw);
-        $this->ask('POST', '/api/rechecks/'.$recheck->id().'/advance');
-        self::assertSame('saved', $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->body['state']);
+        $preview = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', $change);
+        self::assertSame(201, $preview->status, $preview->raw);
+        $this->ask('POST', '/api/rule-previews/'.$preview->id().'/advance');
+        self::assertSame('saved', $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->body['state']);
     }
 
     private function save(string $name, string $chain): int

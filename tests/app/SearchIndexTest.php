@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\DraftReader;
-use Periplus\App\Gym\GymRules;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
@@ -142,16 +142,16 @@ final class SearchIndexTest extends ApiTestCase
         self::assertIsArray($now);
         self::assertIsArray($now['severities']);
         $now['severities']['no-exit'] = ['hint', 'must'][$random->getInt(0, 1)];
-        $recheck = $this->ask('POST', "/api/house-rules/$set/rechecks", ['schools' => $now['schools'], 'severities' => $now['severities'], 'thresholds' => $now['thresholds']]);
-        while ('running' === $recheck->body['state']) {
-            $recheck = $this->ask('POST', '/api/rechecks/'.$recheck->id().'/advance');
+        $preview = $this->ask('POST', "/api/house-rules/$set/rule-previews", ['schools' => $now['schools'], 'severities' => $now['severities'], 'thresholds' => $now['thresholds']]);
+        while ('running' === $preview->body['state']) {
+            $preview = $this->ask('POST', '/api/rule-previews/'.$preview->id().'/advance');
         }
-        self::assertSame(200, $this->ask('POST', '/api/rechecks/'.$recheck->id().'/save')->status);
+        self::assertSame(200, $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->status);
     }
 
     private function fillAnew(): void
     {
-        [$drafts, $check, $rules] = [self::service(DraftReader::class), self::service(Check::class), self::service(GymRules::class)];
+        [$drafts, $check, $rules] = [self::service(DraftReader::class), self::service(Check::class), self::service(GymHouseRules::class)];
         self::service(SearchIndex::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
     }
 

@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Alert, App, Button, InputNumber, Progress, Segmented } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { type HouseRules, type Recheck, type Rules, type RulesRequest, refusal } from "../api/client";
+import { type HouseRules, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
 import { useSession } from "../app/session";
 import { VerdictMark } from "../app/VerdictMark";
 import { Waiting } from "../app/Waiting";
@@ -131,7 +131,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
   const stored = useMemo(() => pick(set), [set]);
   const place = `periplus.house-rules.${set.id}.${set.version}`;
   const [draft, setDraft] = useState<RulesRequest>(() => recall(place) ?? stored);
-  const [recheck, setRecheck] = useState<Recheck | null>(null);
+  const [preview, setRecheck] = useState<RulePreview | null>(null);
   const { message } = App.useApp();
   const queries = useQueryClient();
   const preview = usePreview(setRecheck);
@@ -222,7 +222,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
               </p>
               <div className="effect-buttons">
                 <Button
-                  type={recheck?.state === "ready" ? "default" : "primary"}
+                  type={preview?.state === "ready" ? "default" : "primary"}
                   disabled={!changed}
                   loading={preview.isPending}
                   onClick={() => preview.mutate({ set: set.id, rules: draft })}
@@ -230,12 +230,12 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
                   Preview
                 </Button>
                 <Button
-                  type={recheck?.state === "ready" ? "primary" : "default"}
-                  disabled={recheck?.state !== "ready"}
+                  type={preview?.state === "ready" ? "primary" : "default"}
+                  disabled={preview?.state !== "ready"}
                   loading={save.isPending}
                   onClick={() =>
-                    recheck &&
-                    save.mutate(recheck, {
+                    preview &&
+                    save.mutate(preview, {
                       onSuccess: () => {
                         keep(place, null);
                         void message.success(`The ${set.name.toLowerCase()} rules are saved.`);
@@ -276,33 +276,33 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
               }
             />
           )}
-          {recheck && <Effect recheck={recheck} set={set.id} />}
+          {preview && <Effect preview={preview} set={set.id} />}
         </section>
       </aside>
     </div>
   );
 }
 
-function Effect({ recheck, set }: { recheck: Recheck; set: Rules }) {
-  const count = recheck.changes.reduce((sum, change) => sum + change.count, 0);
-  const percent = recheck.total === 0 ? 100 : Math.floor((100 * recheck.done) / recheck.total);
+function Effect({ preview, set }: { preview: RulePreview; set: Rules }) {
+  const count = preview.changes.reduce((sum, change) => sum + change.count, 0);
+  const percent = preview.total === 0 ? 100 : Math.floor((100 * preview.done) / preview.total);
   return (
     <>
-      {recheck.state === "running" && <Progress percent={percent} aria-label="How much of the library is checked" />}
+      {preview.state === "running" && <Progress percent={percent} aria-label="How much of the library is checked" />}
       <p role="status" className="effect-sum">
-        {recheck.state === "running"
-          ? `${recheck.done} of ${recheck.total} checked.`
+        {preview.state === "running"
+          ? `${preview.done} of ${preview.total} checked.`
           : count === 0
-            ? `None of the ${recheck.total} combinations under these rules changes its verdict.`
-            : `${count} of the ${recheck.total} combinations under these rules ${count === 1 ? "changes its" : "change their"} verdict.`}
+            ? `None of the ${preview.total} combinations under these rules changes its verdict.`
+            : `${count} of the ${preview.total} combinations under these rules ${count === 1 ? "changes its" : "change their"} verdict.`}
       </p>
-      {recheck.changes.map((change) => (
+      {preview.changes.map((change) => (
         <p key={change.from + change.to} className="effect-change">
           <b>{change.count}</b> <VerdictMark verdict={change.from} /> → <VerdictMark verdict={change.to} />
         </p>
       ))}
       <ul className="effect-list">
-        {recheck.changed.map((row) => (
+        {preview.changed.map((row) => (
           <li key={row.id}>
             <Link to={`/combinations/${row.id}`} target="_blank" rel="noopener">
               {row.name}
@@ -314,9 +314,9 @@ function Effect({ recheck, set }: { recheck: Recheck; set: Rules }) {
           </li>
         ))}
       </ul>
-      {count > recheck.changed.length && (
+      {count > preview.changed.length && (
         <p className="small">
-          The first {recheck.changed.length} by name; after saving,{" "}
+          The first {preview.changed.length} by name; after saving,{" "}
           <Link to={`/library?rules=${set}`}>the library</Link> shows all.
         </p>
       )}

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Recheck, type Rules, type RulesRequest } from "../api/client";
+import { answered, api, type RulePreview, type Rules, type RulesRequest } from "../api/client";
 
 const header = { "X-CSRF-Token": "" };
 
@@ -11,20 +11,20 @@ export function useHouseRules() {
 }
 
 /** Checks the library under changed rules, step by step, and tells of each; nothing is saved by it. */
-export function usePreview(onStep: (recheck: Recheck) => void) {
+export function usePreview(onStep: (preview: RulePreview) => void) {
   return useMutation({
     mutationFn: async ({ set, rules }: { set: Rules; rules: RulesRequest }) => {
-      let recheck = await answered(
-        api.POST("/api/house-rules/{set}/rechecks", { params: { path: { set }, header }, body: rules }),
+      let preview = await answered(
+        api.POST("/api/house-rules/{set}/rule-previews", { params: { path: { set }, header }, body: rules }),
       );
-      onStep(recheck);
-      while (recheck.state === "running") {
-        recheck = await answered(
-          api.POST("/api/rechecks/{id}/advance", { params: { path: { id: recheck.id }, header } }),
+      onStep(preview);
+      while (preview.state === "running") {
+        preview = await answered(
+          api.POST("/api/rule-previews/{id}/advance", { params: { path: { id: preview.id }, header } }),
         );
-        onStep(recheck);
+        onStep(preview);
       }
-      return recheck;
+      return preview;
     },
   });
 }
@@ -33,8 +33,8 @@ export function usePreview(onStep: (recheck: Recheck) => void) {
 export function useSaveRules() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (recheck: Recheck) =>
-      answered(api.POST("/api/rechecks/{id}/save", { params: { path: { id: recheck.id }, header } })),
+    mutationFn: (preview: RulePreview) =>
+      answered(api.POST("/api/rule-previews/{id}/save", { params: { path: { id: preview.id }, header } })),
     onSuccess: () => queries.invalidateQueries(),
   });
 }

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\RulePreview;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\HouseRules\HouseRulesRequest;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
@@ -19,12 +21,12 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-final readonly class HouseRulesController
+final readonly class RulePreviewController
 {
     /** How long one step of a pass takes, s. */
     private const STEP = 0.6;
 
-    public function __construct(private GymRules $rules, private Rechecks $rechecks, private LineRenderer $lines, private GymNumberings $numberings)
+    public function __construct(private GymHouseRules $rules, private RulePreviews $previews, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
@@ -45,51 +47,51 @@ final readonly class HouseRulesController
     }
 
     /** Begins a pass over the library under changed rules; nothing is saved by it. */
-    #[Route('/api/house-rules/{set}/rechecks', methods: 'POST')]
+    #[Route('/api/house-rules/{set}/rule-previews', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] RulesRequest $request, #[CurrentUser] User $user): JsonResponse
+    public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] HouseRulesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         if (!\in_array($set, HouseRules::ids(), true)) {
             throw new ApiProblem(404, 'not-found', 'There are no such house rules.');
         }
 
-        return $this->answer($this->rechecks->start($request->over($this->rules->named($set)), $user->id()), $user, 201);
+        return $this->answer($this->previews->start($request->over($this->rules->named($set)), $user->id()), $user, 201);
     }
 
-    #[Route('/api/rechecks/{id<\d{1,9}>}', methods: 'GET')]
+    #[Route('/api/rule-previews/{id<\d{1,9}>}', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function read(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->rechecks->get($id), $user);
+        return $this->answer($this->previews->get($id), $user);
     }
 
-    #[Route('/api/rechecks/{id<\d{1,9}>}/advance', methods: 'POST')]
+    #[Route('/api/rule-previews/{id<\d{1,9}>}/advance', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
     public function advance(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->rechecks->advance($id, self::STEP), $user);
+        return $this->answer($this->previews->advance($id, self::STEP), $user);
     }
 
-    #[Route('/api/rechecks/{id<\d{1,9}>}/save', methods: 'POST')]
+    #[Route('/api/rule-previews/{id<\d{1,9}>}/save', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
     public function save(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->rechecks->save($id, $user->id()), $user);
+        return $this->answer($this->previews->save($id, $user->id()), $user);
     }
 
-    private function answer(Recheck $recheck, User $user, int $status = 200): JsonResponse
+    private function answer(RulePreview $preview, User $user, int $status = 200): JsonResponse
     {
-        $found = $this->rechecks->found($recheck);
+        $found = $this->previews->found($preview);
         $numbering = $this->numberings->of($user);
 
         return new JsonResponse([
-            'id' => $recheck->id,
-            'rules' => $recheck->rules->id,
-            'state' => $recheck->state->value,
-            'total' => $recheck->total,
-            'done' => $recheck->done,
+            'id' => $preview->id,
+            'rules' => $preview->rules->id,
+            'state' => $preview->state->value,
+            'total' => $preview->total,
+            'done' => $preview->done,
             'changes' => $found['changes'],
             'changed' => array_map(fn (array $row): array => $this->lines->with($row, $numbering), $found['changed']),
         ], $status);

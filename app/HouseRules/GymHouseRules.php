@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\HouseRules;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Periplus\Core\HouseRules\HouseRules;
 
 /** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
-final class GymRules
+final class GymHouseRules
 {
     private const MEMORY = 'periplus.house-rules.';
     /** s */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\RulePreview;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CheckSummary;
@@ -21,7 +21,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly Rechecks $rechecks, private readonly SearchIndex $index, private readonly DraftReader $drafts, private readonly Library $library)
+    public function __construct(private readonly Connection $connection, private readonly RulePreviews $previews, private readonly SearchIndex $index, private readonly DraftReader $drafts, private readonly Library $library)
     {
         parent::__construct();
     }
@@ -41,7 +41,7 @@ final class RecheckCommand extends Command
             return Command::SUCCESS;
         }
         foreach (HouseRules::ids() as $set) {
-            $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->rechecks->refresh($set, (int) $head)));
+            $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, (int) $head)));
         }
         $this->index->refill(fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)));
         $this->remember($input);

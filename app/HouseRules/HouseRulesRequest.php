@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\HouseRules;
 
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
@@ -14,7 +14,7 @@ use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
 /** House rules as the head coach would have them: everything but what the sport lets land. */
 #[Assert\Callback('validate')]
-final readonly class RulesRequest
+final readonly class HouseRulesRequest
 {
     /** @param array<mixed> $severities by finding id: off, hint, should or must */
     public function __construct(

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\RulePreview;
 
 use Periplus\Core\HouseRules\HouseRules;
 
 /** One pass over the library under changed house rules, as far as it has come. */
-final readonly class Recheck
+final readonly class RulePreview
 {
     public function __construct(
         public int $id,
         public HouseRules $rules,
         public int $rulesVersion,
-        public RecheckState $state,
+        public RulePreviewState $state,
         public int $total,
         public int $done,
         public int $lastCombination,
@@ -28,6 +28,6 @@ final readonly class Recheck
         /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array{staticHead: int, oneHeight: int, sameSide: int, drives: int, rangeJump: int, tempoLoss: float}} $content */
         $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
 
-        return new self($whole('id'), HouseRules::of($content), $whole('rules_version'), RecheckState::from($row['state']), $whole('total'), $whole('done'), $whole('last_combination'));
+        return new self($whole('id'), HouseRules::of($content), $whole('rules_version'), RulePreviewState::from($row['state']), $whole('total'), $whole('done'), $whole('last_combination'));
     }
 }

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\RulePreview;
 
-enum RecheckState: string
+enum RulePreviewState: string
 {
     case Running = 'running';
     /** Every combination is checked; the results can be looked at and saved. */

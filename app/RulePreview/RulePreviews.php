@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Gym;
+namespace Periplus\App\RulePreview;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\LibraryLock;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Search\IndexTerms;
 use Periplus\Core\Combination\ChainInStance;
@@ -26,14 +28,14 @@ use Psr\Clock\ClockInterface;
  * where it was when the server was killed, and the old verdicts can be read all the while. Saving puts rules and
  * results in place together, in one transaction; what coaches changed since their batch is checked then.
  */
-final readonly class Rechecks
+final readonly class RulePreviews
 {
     /** Changed combinations that are named in an answer; all of them are counted. */
     private const NAMED = 200;
 
     public function __construct(
         private Connection $connection,
-        private GymRules $rules,
+        private GymHouseRules $rules,
         private Check $check,
         private Reader $reader,
         private LibraryLock $lock,
@@ -44,25 +46,25 @@ final readonly class Rechecks
     }
 
     /** A new pass, or the one of the same change that was cut off. */
-    public function start(HouseRules $rules, int $starter): Recheck
+    public function start(HouseRules $rules, int $starter): RulePreview
     {
-        return $this->connection->transactional(function () use ($rules, $starter): Recheck {
+        return $this->connection->transactional(function () use ($rules, $starter): RulePreview {
             $content = json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
             $version = $this->rules->version($rules->id);
             $cutOff = $this->connection->fetchAssociative(
-                'SELECT * FROM recheck WHERE rules = ? AND starter_id = ? AND rules_version = ? AND content = ? AND state = ?',
-                [$rules->id, $starter, $version, $content, RecheckState::Running->value],
+                'SELECT * FROM rule_preview WHERE rules = ? AND starter_id = ? AND rules_version = ? AND content = ? AND state = ?',
+                [$rules->id, $starter, $version, $content, RulePreviewState::Running->value],
             );
             if (false !== $cutOff) {
-                return Recheck::of($cutOff);
+                return RulePreview::of($cutOff);
             }
             // One pass a coach and set: the one before was for another change, or is of yesterday.
-            $this->connection->executeStatement('DELETE FROM recheck WHERE rules = ? AND starter_id = ?', [$rules->id, $starter]);
-            $this->connection->insert('recheck', [
+            $this->connection->executeStatement('DELETE FROM rule_preview WHERE rules = ? AND starter_id = ?', [$rules->id, $starter]);
+            $this->connection->insert('rule_preview', [
                 'rules' => $rules->id,
                 'rules_version' => $version,
                 'content' => $content,
-                'state' => RecheckState::Running->value,
+                'state' => RulePreviewState::Running->value,
                 'total' => $this->count($rules->id),
                 'done' => 0,
                 'last_combination' => 0,
@@ -74,43 +76,43 @@ final readonly class Rechecks
         });
     }
 
-    public function get(int $id): Recheck
+    public function get(int $id): RulePreview
     {
-        $row = $this->connection->fetchAssociative('SELECT * FROM recheck WHERE id = ?', [$id]);
+        $row = $this->connection->fetchAssociative('SELECT * FROM rule_preview WHERE id = ?', [$id]);
 
-        return false === $row ? throw new ApiProblem(404, 'not-found', 'This preview is not there any more. Make it again.') : Recheck::of($row);
+        return false === $row ? throw new ApiProblem(404, 'not-found', 'This preview is not there any more. Make it again.') : RulePreview::of($row);
     }
 
     /** Goes on for about that long, at least one batch. */
-    public function advance(int $id, float $seconds): Recheck
+    public function advance(int $id, float $seconds): RulePreview
     {
         $until = microtime(true) + $seconds;
         do {
-            $recheck = $this->connection->transactional(fn (): Recheck => $this->step($id));
-        } while (RecheckState::Running === $recheck->state && microtime(true) < $until);
+            $preview = $this->connection->transactional(fn (): RulePreview => $this->step($id));
+        } while (RulePreviewState::Running === $preview->state && microtime(true) < $until);
 
-        return $recheck;
+        return $preview;
     }
 
     /** Puts the rules and what they make of the library in place. */
-    public function save(int $id, int $editor): Recheck
+    public function save(int $id, int $editor): RulePreview
     {
-        $saved = $this->connection->transactional(function () use ($id, $editor): Recheck {
+        $saved = $this->connection->transactional(function () use ($id, $editor): RulePreview {
             $this->lock->take();
-            $recheck = $this->get($id);
-            if (RecheckState::Saved === $recheck->state) {
-                return $recheck;
+            $preview = $this->get($id);
+            if (RulePreviewState::Saved === $preview->state) {
+                return $preview;
             }
-            if (RecheckState::Ready !== $recheck->state) {
+            if (RulePreviewState::Ready !== $preview->state) {
                 throw new ApiProblem(409, 'not-ready', 'The library is not checked to the end yet. Wait for it, then save.');
             }
-            if ($this->rules->version($recheck->rules->id, lock: true) !== $recheck->rulesVersion) {
+            if ($this->rules->version($preview->rules->id, lock: true) !== $preview->rulesVersion) {
                 throw new ApiProblem(412, 'changed-meanwhile', 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
             }
-            $this->putInPlace($recheck);
-            $this->rules->store($recheck->rules, $editor, $this->clock->now());
-            $this->audit->add($editor, 'rules.saved', \sprintf('changed the house rules for %s', strtr($recheck->rules->id, '-', ' ')), 'house-rules?set='.$recheck->rules->id);
-            $this->connection->update('recheck', ['state' => RecheckState::Saved->value], ['id' => $id]);
+            $this->putInPlace($preview);
+            $this->rules->store($preview->rules, $editor, $this->clock->now());
+            $this->audit->add($editor, 'rules.saved', \sprintf('changed the house rules for %s', strtr($preview->rules->id, '-', ' ')), 'house-rules?set='.$preview->rules->id);
+            $this->connection->update('rule_preview', ['state' => RulePreviewState::Saved->value], ['id' => $id]);
 
             return $this->get($id);
         });
@@ -127,42 +129,42 @@ final readonly class Rechecks
     public function refresh(string $set, int $starter): int
     {
         // A pass of before would mix what two checks say.
-        $this->connection->delete('recheck', ['rules' => $set]);
-        $recheck = $this->start($this->rules->named($set), $starter);
-        while (RecheckState::Running === $recheck->state) {
-            $recheck = $this->advance($recheck->id, 1.0);
+        $this->connection->delete('rule_preview', ['rules' => $set]);
+        $preview = $this->start($this->rules->named($set), $starter);
+        while (RulePreviewState::Running === $preview->state) {
+            $preview = $this->advance($preview->id, 1.0);
         }
 
-        return $this->connection->transactional(function () use ($recheck): int {
+        return $this->connection->transactional(function () use ($preview): int {
             $this->lock->take();
-            $this->rules->version($recheck->rules->id, lock: true);
-            $this->putInPlace($recheck);
-            $changed = array_sum(array_column($this->found($recheck)['changes'], 'count'));
-            $this->connection->delete('recheck', ['id' => $recheck->id]);
+            $this->rules->version($preview->rules->id, lock: true);
+            $this->putInPlace($preview);
+            $changed = array_sum(array_column($this->found($preview)['changes'], 'count'));
+            $this->connection->delete('rule_preview', ['id' => $preview->id]);
 
             return $changed;
         });
     }
 
-    private function putInPlace(Recheck $recheck): void
+    private function putInPlace(RulePreview $preview): void
     {
-        $this->catchUp($recheck);
-        $changed = 'FROM combination c JOIN recheck_result r ON r.combination_id = c.id WHERE r.recheck_id = ? AND c.rules = ? AND c.verdict <> r.verdict AND c.archived_at IS NULL';
-        $of = [$recheck->id, $recheck->rules->id];
+        $this->catchUp($preview);
+        $changed = 'FROM combination c JOIN rule_preview_result r ON r.combination_id = c.id WHERE r.rule_preview_id = ? AND c.rules = ? AND c.verdict <> r.verdict AND c.archived_at IS NULL';
+        $of = [$preview->id, $preview->rules->id];
         $verdicts = array_map(static fn (Verdict $verdict): string => IndexTerms::trait('verdict', $verdict->value), Verdict::cases());
         $this->connection->executeStatement("DELETE FROM index_term WHERE term IN (?) AND combination_id IN (SELECT c.id $changed)", [$verdicts, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
         $this->connection->executeStatement("INSERT INTO index_term (term, combination_id) SELECT CONCAT(?, r.verdict), c.id $changed", [IndexTerms::trait('verdict', ''), ...$of]);
         $this->connection->executeStatement(
-            'UPDATE combination c JOIN recheck_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
-             WHERE r.recheck_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
+            'UPDATE combination c JOIN rule_preview_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
+             WHERE r.rule_preview_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
             $of,
         );
         // A level that no coach chose follows.
-        $risen = 'FROM combination c JOIN recheck_result r ON r.combination_id = c.id WHERE r.recheck_id = ? AND c.rules = ? AND c.level <> r.level AND c.level_chosen = 0';
+        $risen = 'FROM combination c JOIN rule_preview_result r ON r.combination_id = c.id WHERE r.rule_preview_id = ? AND c.rules = ? AND c.level <> r.level AND c.level_chosen = 0';
         $levels = array_map(static fn (int $level): string => IndexTerms::trait('level', $level), range(1, 3));
         $this->connection->executeStatement("DELETE FROM index_term WHERE term IN (?) AND combination_id IN (SELECT c.id $risen)", [$levels, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
         $this->connection->executeStatement("INSERT INTO index_term (term, combination_id) SELECT CONCAT(?, r.level), c.id $risen AND c.archived_at IS NULL", [IndexTerms::trait('level', ''), ...$of]);
-        $this->connection->executeStatement("UPDATE combination SET level = (SELECT r.level FROM recheck_result r WHERE r.recheck_id = ? AND r.combination_id = combination.id) WHERE id IN (SELECT id FROM (SELECT c.id $risen) changed)", [$recheck->id, ...$of]);
+        $this->connection->executeStatement("UPDATE combination SET level = (SELECT r.level FROM rule_preview_result r WHERE r.rule_preview_id = ? AND r.combination_id = combination.id) WHERE id IN (SELECT id FROM (SELECT c.id $risen) changed)", [$preview->id, ...$of]);
     }
 
     /**
@@ -170,19 +172,19 @@ final readonly class Rechecks
      *
      * @return array{changes: list<array{from: string, to: string, count: int}>, changed: list<array{id: int, name: string, notation: string, stance: string, from: string, to: string}>}
      */
-    public function found(Recheck $recheck): array
+    public function found(RulePreview $preview): array
     {
         /** @var list<array{from: string, to: string, count: int|string}> $changes */
         $changes = $this->connection->fetchAllAssociative(
-            'SELECT r.verdict_before AS `from`, r.verdict AS `to`, COUNT(*) AS count FROM recheck_result r JOIN combination c ON c.id = r.combination_id
-             WHERE r.recheck_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL GROUP BY r.verdict_before, r.verdict ORDER BY r.verdict_before, r.verdict',
-            [$recheck->id],
+            'SELECT r.verdict_before AS `from`, r.verdict AS `to`, COUNT(*) AS count FROM rule_preview_result r JOIN combination c ON c.id = r.combination_id
+             WHERE r.rule_preview_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL GROUP BY r.verdict_before, r.verdict ORDER BY r.verdict_before, r.verdict',
+            [$preview->id],
         );
         /** @var list<array{id: int|string, name: string, notation: string, stance: string, from: string, to: string}> $changed */
         $changed = $this->connection->fetchAllAssociative(
-            'SELECT c.id, c.name, c.notation, c.stance, r.verdict_before AS `from`, r.verdict AS `to` FROM recheck_result r JOIN combination c ON c.id = r.combination_id
-             WHERE r.recheck_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.self::NAMED,
-            [$recheck->id],
+            'SELECT c.id, c.name, c.notation, c.stance, r.verdict_before AS `from`, r.verdict AS `to` FROM rule_preview_result r JOIN combination c ON c.id = r.combination_id
+             WHERE r.rule_preview_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.self::NAMED,
+            [$preview->id],
         );
 
         return [
@@ -192,50 +194,50 @@ final readonly class Rechecks
     }
 
     /** One batch; whoever asks at the same time waits for it and does the next. */
-    private function step(int $id): Recheck
+    private function step(int $id): RulePreview
     {
-        $this->connection->fetchOne('SELECT id FROM recheck WHERE id = ? FOR UPDATE', [$id]);
-        $recheck = $this->get($id);
-        if (RecheckState::Running !== $recheck->state) {
-            return $recheck;
+        $this->connection->fetchOne('SELECT id FROM rule_preview WHERE id = ? FOR UPDATE', [$id]);
+        $preview = $this->get($id);
+        if (RulePreviewState::Running !== $preview->state) {
+            return $preview;
         }
         $rows = $this->connection->fetchAllAssociative(
             'SELECT id, version, notation, stance, verdict FROM combination WHERE rules = ? AND id > ? ORDER BY id LIMIT '.$this->batch,
-            [$recheck->rules->id, $recheck->lastCombination],
+            [$preview->rules->id, $preview->lastCombination],
         );
-        $this->lay($recheck, $rows);
+        $this->lay($preview, $rows);
         $last = end($rows);
         $ended = \count($rows) < $this->batch;
-        $this->connection->update('recheck', [
-            'done' => $ended ? $this->count($recheck->rules->id) : $recheck->done + \count($rows),
-            'total' => $ended ? $this->count($recheck->rules->id) : max($recheck->total, $recheck->done + \count($rows)),
-            'last_combination' => false === $last ? $recheck->lastCombination : $last['id'],
-            'state' => ($ended ? RecheckState::Ready : RecheckState::Running)->value,
+        $this->connection->update('rule_preview', [
+            'done' => $ended ? $this->count($preview->rules->id) : $preview->done + \count($rows),
+            'total' => $ended ? $this->count($preview->rules->id) : max($preview->total, $preview->done + \count($rows)),
+            'last_combination' => false === $last ? $preview->lastCombination : $last['id'],
+            'state' => ($ended ? RulePreviewState::Ready : RulePreviewState::Running)->value,
         ], ['id' => $id]);
 
         return $this->get($id);
     }
 
     /** Checks what was written since its batch; nothing can be written while the rules are locked. */
-    private function catchUp(Recheck $recheck): void
+    private function catchUp(RulePreview $preview): void
     {
         do {
             $rows = $this->connection->fetchAllAssociative(
-                'SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c LEFT JOIN recheck_result r ON r.recheck_id = ? AND r.combination_id = c.id
+                'SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c LEFT JOIN rule_preview_result r ON r.rule_preview_id = ? AND r.combination_id = c.id
                  WHERE c.rules = ? AND (r.combination_id IS NULL OR r.combination_version <> c.version) ORDER BY c.id LIMIT '.$this->batch,
-                [$recheck->id, $recheck->rules->id],
+                [$preview->id, $preview->rules->id],
             );
-            $this->lay($recheck, $rows);
+            $this->lay($preview, $rows);
         } while ([] !== $rows);
     }
 
     /** @param list<array<string, mixed>> $rows */
-    private function lay(Recheck $recheck, array $rows): void
+    private function lay(RulePreview $preview, array $rows): void
     {
         if ([] === $rows) {
             return;
         }
-        $circumstances = new Circumstances($recheck->rules);
+        $circumstances = new Circumstances($preview->rules);
         $numbering = Numbering::named('parity');
         $values = [];
         /** @var array{id: int|string, version: int|string, notation: string, stance: string, verdict: string} $row */
@@ -243,10 +245,10 @@ final readonly class Rechecks
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $result = $this->check->run(new ChainInStance($chain, $stance), $circumstances);
-            array_push($values, $recheck->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
+            array_push($values, $preview->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
         }
         $this->connection->executeStatement(
-            'REPLACE INTO recheck_result (recheck_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '
+            'REPLACE INTO rule_preview_result (rule_preview_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '
             .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?, ?)')),
             $values,
         );
