@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Periplus\App\InOut\Csv;
+use Periplus\App\Exchange\Csv;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

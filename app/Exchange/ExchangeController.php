@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
@@ -22,13 +22,13 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-final readonly class InOutController
+final readonly class ExchangeController
 {
     /** How long one step takes, s. */
     private const STEP = 0.6;
     private const SIZE = 100;
 
-    public function __construct(private Imports $imports)
+    public function __construct(private ImportRuns $imports)
     {
     }
 
@@ -37,7 +37,7 @@ final readonly class InOutController
     #[HeavyWork]
     public function export(string $format, CombinationQuery $query, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
     {
-        $form = Format::from($format);
+        $form = FileFormat::from($format);
         $numbering = $numberings->of($user);
         $ids = $searches->all($list, $numbering);
         if ($everything) {
@@ -74,7 +74,7 @@ final readonly class InOutController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function lines(int $id, LineRenderer $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
     {
-        if ($page < 1 || $page > Entries::MOST) {
+        if ($page < 1 || $page > ImportFile::MOST) {
             throw new ApiProblem(422, 'invalid', 'There is no such page.');
         }
 

@@ -7,12 +7,12 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Opis\JsonSchema\Validator;
 use Periplus\App\Benchmark\GeneratedChains;
-use Periplus\App\InOut\JsonPlace;
+use Periplus\App\Exchange\JsonPlace;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The library as files: out, read by others, and in again. */
-final class InOutTest extends ApiTestCase
+final class ExchangeTest extends ApiTestCase
 {
     public function testTheJsonIsWhatItsSchemaSays(): void
     {

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
 
 /** Cuts a file into its combinations. What cannot be cut is said with its line; nothing is guessed. */
-final readonly class Entries
+final readonly class ImportFile
 {
     public const MOST = 10_000;
     /** Columns of a CSV file; a library has ten. */
@@ -19,20 +19,20 @@ final readonly class Entries
     /**
      * @param array{numbering: string, stance: string, rules: string} $given what holds where the file does not say
      *
-     * @return list<Entry>
+     * @return list<ImportEntry>
      *
      * @throws ApiProblem when it is not a file of that form at all
      */
-    public static function of(Format $format, string $content, array $given): array
+    public static function of(FileFormat $format, string $content, array $given): array
     {
         if (!mb_check_encoding($content, 'UTF-8')) {
             throw self::broken('This file is not UTF-8 text. Save it as UTF-8 and import it again.');
         }
         $content = str_starts_with($content, "\u{FEFF}") ? substr($content, 3) : $content;
         $entries = match ($format) {
-            Format::Json => self::json($content),
-            Format::Csv => self::csv($content, $given),
-            Format::Text => self::text($content, $given),
+            FileFormat::Json => self::json($content),
+            FileFormat::Csv => self::csv($content, $given),
+            FileFormat::Text => self::text($content, $given),
         };
         if ([] === $entries) {
             throw self::broken('There is no combination in this file.');
@@ -53,7 +53,7 @@ final readonly class Entries
         }
     }
 
-    /** @return list<Entry> */
+    /** @return list<ImportEntry> */
     private static function json(string $content): array
     {
         $content = PlainText::json($content);
@@ -76,12 +76,12 @@ final readonly class Entries
             $line = $lines[$at] ?? 1;
             $source = self::short((string) json_encode($row, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
             if (!\is_array($row) || !\is_string($row['name'] ?? null) || !\is_string($row['chain'] ?? null)) {
-                $entries[] = new Entry($line, $source, null, 'A combination has a "name" and a "chain".');
+                $entries[] = new ImportEntry($line, $source, null, 'A combination has a "name" and a "chain".');
                 continue;
             }
             $string = static fn (string $key, string $default): string => \is_string($row[$key] ?? null) ? $row[$key] : $default;
             $themes = \is_array($row['themes'] ?? null) ? array_values(array_filter($row['themes'], is_string(...))) : [];
-            $entries[] = new Entry($line, $source, [
+            $entries[] = new ImportEntry($line, $source, [
                 'name' => $row['name'],
                 'chain' => $row['chain'],
                 'numbering' => 'parity',
@@ -100,7 +100,7 @@ final readonly class Entries
     /**
      * @param array{numbering: string, stance: string, rules: string} $given
      *
-     * @return list<Entry>
+     * @return list<ImportEntry>
      */
     private static function csv(string $content, array $given): array
     {
@@ -132,7 +132,7 @@ final readonly class Entries
             self::bound(\count($entries) + 1);
             $source = self::short(implode(',', \array_slice($cells, 0, self::MOST_COLUMNS)));
             if (\count($cells) > \count($columns)) {
-                $entries[] = new Entry($line, $source, null, \sprintf('This line has %d cells, and there are %d columns. Is a comma missing its quotes?', \count($cells), \count($columns)));
+                $entries[] = new ImportEntry($line, $source, null, \sprintf('This line has %d cells, and there are %d columns. Is a comma missing its quotes?', \count($cells), \count($columns)));
                 continue;
             }
             $row = [];
@@ -140,7 +140,7 @@ final readonly class Entries
                 $row[$column] = Csv::read($cells[$at] ?? '');
             }
             $or = static fn (string $column, string $default): string => '' === trim($row[$column] ?? '') ? $default : trim($row[$column]);
-            $entries[] = new Entry($line, $source, [
+            $entries[] = new ImportEntry($line, $source, [
                 'name' => $or('name', ''),
                 'chain' => $row['chain'],
                 'numbering' => $or('numbering', $given['numbering']),
@@ -157,7 +157,7 @@ final readonly class Entries
     /**
      * @param array{numbering: string, stance: string, rules: string} $given
      *
-     * @return list<Entry>
+     * @return list<ImportEntry>
      */
     private static function text(string $content, array $given): array
     {
@@ -171,7 +171,7 @@ final readonly class Entries
                 continue;
             }
             self::bound(\count($entries) + 1);
-            $entries[] = new Entry($at + 1, self::short($line), [
+            $entries[] = new ImportEntry($at + 1, self::short($line), [
                 'name' => $name, 'chain' => $chain, 'numbering' => $given['numbering'], 'stance' => $given['stance'], 'rules' => $given['rules'], 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
             ]);
         }

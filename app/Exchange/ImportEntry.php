@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 /** One combination as a file has it, not read yet; or what is wrong with that place of the file. */
-final readonly class Entry
+final readonly class ImportEntry
 {
     /**
      * @param int $line where it begins in the file, from 1

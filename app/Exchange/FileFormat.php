@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 /** The forms in which a library goes out and comes in; docs/formats/library.md describes them. */
-enum Format: string
+enum FileFormat: string
 {
     case Json = 'json';
     case Csv = 'csv';

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Bench;
+namespace Periplus\App\Check;
 
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Stance;
@@ -12,7 +12,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ImportRequest
 {
     public function __construct(
-        public Format $format,
+        public FileFormat $format,
         public string $content,
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
@@ -31,7 +31,7 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
  * Imports in two halves. The first reads a file line by line and says what each would do, in steps that survive a kill;
  * nothing of the library changes. The second puts all of it in place in one transaction, or nothing.
  */
-final readonly class Imports
+final readonly class ImportRuns
 {
     private const BATCH = 50;
 
@@ -54,7 +54,7 @@ final readonly class Imports
     public function start(ImportRequest $request, int $starter): int
     {
         $options = ['numbering' => $this->numberings->named($request->numbering)->id, 'stance' => $request->stance->value, 'rules' => $request->rules];
-        $entries = Entries::of($request->format, $request->content, $options);
+        $entries = ImportFile::of($request->format, $request->content, $options);
         // One import a coach: the one before was given up or is done.
         $this->connection->delete('import_run', ['starter_id' => $starter]);
         $this->connection->insert('import_run', [
@@ -79,7 +79,7 @@ final readonly class Imports
         if ('reading' !== $run['state']) {
             return;
         }
-        $entries = Entries::of(Format::from($run['format']), $run['content'], $run['options']);
+        $entries = ImportFile::of(FileFormat::from($run['format']), $run['content'], $run['options']);
         do {
             $going = $this->connection->transactional(function () use ($id, $entries): bool {
                 $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
@@ -163,7 +163,7 @@ final readonly class Imports
     }
 
     /** @return array<string, mixed> a row of import_line: what the entry would do */
-    private function judge(int $id, Entry $entry): array
+    private function judge(int $id, ImportEntry $entry): array
     {
         $row = ['source' => \sprintf('Line %d: %s', $entry->line, $entry->source), 'kind' => 'unreadable', 'message' => $entry->problem, 'content' => null, 'fingerprint' => null, 'combination_id' => null, 'combination_version' => null];
         if (null === $entry->fields) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\LineRenderer;
@@ -22,12 +22,12 @@ final readonly class Export
     }
 
     /** @param iterable<CombinationSummary> $rows */
-    public function write(Format $format, iterable $rows, Numbering $numbering): string
+    public function write(FileFormat $format, iterable $rows, Numbering $numbering): string
     {
         return match ($format) {
-            Format::Json => $this->json($rows),
-            Format::Csv => $this->csv($rows, $numbering),
-            Format::Text => $this->text($rows, $numbering),
+            FileFormat::Json => $this->json($rows),
+            FileFormat::Csv => $this->csv($rows, $numbering),
+            FileFormat::Text => $this->text($rows, $numbering),
         };
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\InOut;
+namespace Periplus\App\Exchange;
 
 /**
  * Cells of a CSV file (RFC 4180, section 2). A cell that a spreadsheet would take for a formula has an apostrophe before
