@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\BulkInserter;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\NewCombination;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
@@ -62,9 +63,9 @@ final readonly class GeneratedChains
                     \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
                     $writer->write($inStance), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
                 );
-                $batch[] = [$content, CheckSummary::of($this->check->run($inStance, $circumstances)), false];
+                $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $circumstances)));
             }
-            $this->connection->transactional(fn () => $this->inserter->create($batch, $user, 'Bench'));
+            $this->connection->transactional(fn () => $this->inserter->create($batch, $user, 'Benchmark'));
         }
     }
 

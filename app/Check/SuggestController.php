@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Check;
 
-use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
@@ -18,7 +18,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What could be done about a chain, what could follow it, and chains that do not exist yet. Stores nothing. */
 final readonly class SuggestController
 {
-    public function __construct(private GymHouseRules $rules, private GymNumberings $numberings, private Combinations $combinations)
+    public function __construct(private GymHouseRules $rules, private GymNumberings $numberings, private CombinationTable $table)
     {
     }
 
@@ -39,6 +39,6 @@ final readonly class SuggestController
     #[HeavyWork]
     public function generate(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, GenerationSerializer $generation): JsonResponse
     {
-        return new JsonResponse($generation->of($request->criteria($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->combinations->fingerprints()));
+        return new JsonResponse($generation->of($request->criteria($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->table->fingerprints()));
     }
 }

@@ -194,6 +194,6 @@ class Combination
     {
         $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
 
-        return new CombinationSummary($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
+        return new CombinationSummary($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $this->fingerprintWithEffort, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
     }
 }

@@ -40,6 +40,15 @@ final readonly class CombinationContent
         return new self($content['name'], $content['notation'], Stance::from($content['stance']), $content['rules'], $content['themes'], $content['level'], $content['note'], $content['levelChosen'] ?? null);
     }
 
+    /** @param string $json of {@see toArray} */
+    public static function ofJson(string $json): self
+    {
+        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content */
+        $content = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
+
+        return self::of($content);
+    }
+
     /** @param array{name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, level_chosen: int|string|null} $row of the table */
     public static function ofRow(array $row): self
     {

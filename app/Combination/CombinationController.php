@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Periplus\App\Account\User;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -45,21 +45,21 @@ final readonly class CombinationController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->update($id, self::basedOn($http), $this->drafts->read($request), $user), $user);
+        return $this->answer($this->library->update($id, IfMatch::version($http), $this->drafts->read($request), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->archive($id, self::basedOn($http), $user), $user);
+        return $this->answer($this->library->archive($id, IfMatch::version($http), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->restore($id, self::basedOn($http), $user), $user);
+        return $this->answer($this->library->restore($id, IfMatch::version($http), $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
@@ -77,7 +77,7 @@ final readonly class CombinationController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function bringBack(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->library->bringBack($id, self::basedOn($http), $version, $user), $user);
+        return $this->answer($this->library->bringBack($id, IfMatch::version($http), $version, $user), $user);
     }
 
     /** @param array<string, string> $headers */
@@ -87,13 +87,6 @@ final readonly class CombinationController
 
         return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }
-
-    public static function basedOn(Request $http): int
-    {
-        $header = (string) $http->headers->get('If-Match');
-        if (1 !== preg_match('/^(?:W\/)?"(\d{1,9})"$/', trim($header), $found)) {
-            throw new ApiProblem(428, 'version-missing', 'Say which version this was made from, in If-Match.');
-        }
 
         return (int) $found[1];
     }

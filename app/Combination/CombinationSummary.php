@@ -9,8 +9,6 @@ use Periplus\Core\Flow\Timing\Verdict;
 /** A combination as the API sends it, without what is drawn or checked anew. Lists read it past the mapper. */
 final readonly class CombinationSummary
 {
-    public const SELECT = 'SELECT c.*, author.name AS author_name, editor.name AS editor_name FROM combination c JOIN user author ON author.id = c.author_id JOIN user editor ON editor.id = c.editor_id';
-
     /**
      * @param array{id: int, name: string} $author
      * @param array{id: int, name: string} $editor
@@ -21,6 +19,7 @@ final readonly class CombinationSummary
         public CombinationContent $content,
         public Verdict $verdict,
         public int $lengthMs,
+        public string $fingerprintWithEffort,
         public array $author,
         public array $editor,
         public \DateTimeImmutable $createdAt,
@@ -29,10 +28,10 @@ final readonly class CombinationSummary
     ) {
     }
 
-    /** @param array<string, mixed> $row of {@see SELECT} */
+    /** @param array<string, mixed> $row as {@see CombinationTable} reads it */
     public static function of(array $row): self
     {
-        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, verdict: string, length_ms: int|string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null} $row */
+        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, verdict: string, length_ms: int|string, fingerprint_with_effort: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null} $row */
         $time = static fn (?string $time): ?\DateTimeImmutable => null === $time ? null : new \DateTimeImmutable($time);
 
         return new self(
@@ -41,6 +40,7 @@ final readonly class CombinationSummary
             CombinationContent::ofRow($row),
             Verdict::from($row['verdict']),
             (int) $row['length_ms'],
+            $row['fingerprint_with_effort'],
             ['id' => (int) $row['author_id'], 'name' => $row['author_name']],
             ['id' => (int) $row['editor_id'], 'name' => $row['editor_name']],
             new \DateTimeImmutable($row['created_at']),

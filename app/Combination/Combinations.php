@@ -28,13 +28,4 @@ final class Combinations extends ServiceEntityRepository
 
         return $same?->id() === $except ? null : $same;
     }
-
-    /** @return list<string> of all that are in use */
-    public function fingerprints(): array
-    {
-        /** @var list<string> $fingerprints */
-        $fingerprints = $this->getEntityManager()->getConnection()->fetchFirstColumn('SELECT DISTINCT fingerprint FROM combination WHERE archived_at IS NULL');
-
-        return $fingerprints;
-    }
 }

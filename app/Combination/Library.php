@@ -12,7 +12,6 @@ use Periplus\App\Gym\LibraryLock;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
-use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
 use Psr\Clock\ClockInterface;
@@ -29,7 +28,7 @@ final readonly class Library
         private DraftReader $drafts,
         private Check $check,
         private GymHouseRules $rules,
-        private SearchIndex $index,
+        private CombinationIndices $indices,
         private LibraryLock $lock,
         private AuditLog $audit,
         private LineRenderer $lines,
@@ -49,7 +48,7 @@ final readonly class Library
             $this->entities->persist($combination);
             $this->entities->flush();
             $this->remember($combination, VersionChange::Created, $editor);
-            $this->index->put($combination, $checked);
+            $this->indices->put($combination, $checked);
 
             return $combination;
         });
@@ -57,27 +56,33 @@ final readonly class Library
 
     public function update(int $id, int $basedOn, CombinationDraft $draft, User $editor, VersionChange $change = VersionChange::Updated): Combination
     {
-        return $this->change($id, $basedOn, $editor, $change, function (Combination $combination, User $editor) use ($draft): void {
+        return $this->change($id, $basedOn, $editor, $change, function (Combination $combination, User $editor) use ($draft): CheckSummary {
             $checked = $this->checked($draft);
             if ($combination->isInUse()) {
                 $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
             }
             $combination->write($draft->content, $checked, $editor, $this->clock->now());
+
+            return $checked;
         });
     }
 
     public function archive(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, VersionChange::Archived, function (Combination $combination): void {
+        return $this->change($id, $basedOn, $editor, VersionChange::Archived, function (Combination $combination): null {
             $combination->archive($this->clock->now());
+
+            return null;
         });
     }
 
     public function restore(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, VersionChange::Restored, function (Combination $combination): void {
+        return $this->change($id, $basedOn, $editor, VersionChange::Restored, function (Combination $combination): CheckSummary {
             $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
+
+            return $this->checked($this->drafts->of($combination->content()));
         });
     }
 
@@ -101,7 +106,7 @@ final readonly class Library
     }
 
     /**
-     * Runs it as the only write to the library, in one transaction.
+     * Runs it as the only write to the library, in one transaction; inside of another such write it is a part of that.
      *
      * @template T
      *
@@ -111,6 +116,12 @@ final readonly class Library
      */
     public function write(\Closure $write): mixed
     {
+        if ($this->entities->getConnection()->isTransactionActive()) {
+            $this->lock->take();
+
+            return $write();
+        }
+
         return $this->entities->wrapInTransaction(function () use ($write): mixed {
             $this->lock->take();
 
@@ -132,7 +143,7 @@ final readonly class Library
         return CheckSummary::of($this->check->run($draft->inStance, new Circumstances($this->rules->locked($draft->content->rules))));
     }
 
-    /** @param \Closure(Combination, User): void $write */
+    /** @param \Closure(Combination, User): ?CheckSummary $write gives the check of what is in use afterwards */
     private function change(int $id, int $basedOn, User $editor, VersionChange $change, \Closure $write): Combination
     {
         return $this->write(function () use ($id, $basedOn, $editor, $change, $write): Combination {
@@ -141,11 +152,11 @@ final readonly class Library
             if ($combination->version() !== $basedOn) {
                 throw $this->stale($combination, $basedOn, $editor);
             }
-            $write($combination, $editor);
+            $check = $write($combination, $editor);
             $this->entities->flush();
             if ($combination->version() !== $basedOn) {
                 $this->remember($combination, $change, $editor);
-                $this->index->put($combination, $this->checked($this->drafts->of($combination->content())));
+                $this->indices->put($combination, $check);
             }
 
             return $combination;

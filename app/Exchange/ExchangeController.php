@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Exchange;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
@@ -35,7 +36,7 @@ final readonly class ExchangeController
     /** What a search finds, or the whole library; "everything" with what is archived. */
     #[Route('/api/export.{format<json|csv|text>}', methods: 'GET')]
     #[HeavyWork]
-    public function export(string $format, CombinationQuery $query, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
+    public function export(string $format, CombinationQuery $query, CombinationTable $table, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
     {
         $form = FileFormat::from($format);
         $numbering = $numberings->of($user);
@@ -43,9 +44,9 @@ final readonly class ExchangeController
         if ($everything) {
             $ids = [...$ids, ...$query->all([], new SearchRequest(archived: true))];
         }
-        $rows = (static function () use ($query, $ids): iterable {
+        $rows = (static function () use ($table, $ids): iterable {
             foreach (array_chunk($ids, 500) as $chunk) {
-                yield from $query->read($chunk);
+                yield from $table->summaries($chunk);
             }
         })();
 

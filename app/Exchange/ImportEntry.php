@@ -16,4 +16,18 @@ final readonly class ImportEntry
     public function __construct(public int $line, public string $source, public ?array $fields, public string $problem = '', public array $stated = ['name', 'chain'])
     {
     }
+
+    /** For keeping it until it is read; what is wrong with it is kept apart. */
+    public function json(): string
+    {
+        return json_encode(['line' => $this->line, 'source' => $this->source, 'fields' => $this->fields, 'stated' => $this->stated], \JSON_THROW_ON_ERROR);
+    }
+
+    public static function ofJson(string $json, string $problem): self
+    {
+        /** @var array{line: int, source: string, fields: array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null, stated: list<string>} $data */
+        $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
+
+        return new self($data['line'], $data['source'], $data['fields'], $problem, $data['stated']);
+    }
 }

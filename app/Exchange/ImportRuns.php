@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\DBAL\ParameterType;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\BulkInserter;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationDraft;
+use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
+use Periplus\App\Combination\NewCombination;
 use Periplus\App\Combination\SaveRequest;
 use Periplus\App\Combination\VersionChange;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
-use Periplus\App\Review\Proposal;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Check\Check;
@@ -33,13 +38,17 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
  */
 final readonly class ImportRuns
 {
-    private const BATCH = 50;
+    /** Entries that are read in one transaction, and rows of one insert. */
+    private const BATCH = 100;
+    private const ROWS = 500;
+    private const WAITING = 'waiting';
 
     public function __construct(
         private Connection $connection,
         private DraftReader $drafts,
         private Library $library,
         private BulkInserter $inserter,
+        private CombinationTable $table,
         private SimilarCombinations $similar,
         private Check $check,
         private GymHouseRules $rules,
@@ -55,56 +64,71 @@ final readonly class ImportRuns
     {
         $options = ['numbering' => $this->numberings->named($request->numbering)->id, 'stance' => $request->stance->value, 'rules' => $request->rules];
         $entries = ImportFile::of($request->format, $request->content, $options);
-        // One import a coach: the one before was given up or is done.
-        $this->connection->delete('import_run', ['starter_id' => $starter]);
-        $this->connection->insert('import_run', [
-            'state' => 'reading',
-            'format' => $request->format->value,
-            'options' => json_encode($options, \JSON_THROW_ON_ERROR),
-            'content' => $request->content,
-            'total' => \count($entries),
-            'done' => 0,
-            'starter_id' => $starter,
-            'started_at' => $this->clock->now()->format('Y-m-d H:i:s'),
-        ]);
 
-        return (int) $this->connection->lastInsertId();
+        return $this->connection->transactional(function () use ($request, $options, $entries, $starter): int {
+            // One import a coach: the one before was given up or is done.
+            $this->connection->delete('import_run', ['starter_id' => $starter]);
+            $this->connection->insert('import_run', [
+                'state' => 'reading',
+                'format' => $request->format->value,
+                'options' => json_encode($options, \JSON_THROW_ON_ERROR),
+                'content' => '',
+                'total' => \count($entries),
+                'done' => 0,
+                'starter_id' => $starter,
+                'started_at' => $this->clock->now()->format('Y-m-d H:i:s'),
+            ]);
+            $id = (int) $this->connection->lastInsertId();
+            // Numbered by their order: two combinations of a JSON file may stand on one line.
+            foreach (array_chunk($entries, self::ROWS, true) as $chunk) {
+                $values = [];
+                foreach ($chunk as $at => $entry) {
+                    array_push($values, $id, $at + 1, self::WAITING, \sprintf('Line %d: %s', $entry->line, $entry->source), $entry->json(), $entry->problem);
+                }
+                $this->connection->executeStatement('INSERT INTO import_line (import_id, line, kind, source, content, message) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')), $values);
+            }
+
+            return $id;
+        });
     }
 
     /** Goes on reading for about that long, at least one batch. */
     public function advance(int $id, float $seconds): void
     {
         $until = microtime(true) + $seconds;
-        $run = $this->run($id);
-        if ('reading' !== $run['state']) {
-            return;
-        }
-        $entries = ImportFile::of(FileFormat::from($run['format']), $run['content'], $run['options']);
         do {
-            $going = $this->connection->transactional(function () use ($id, $entries): bool {
-                $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
-                $run = $this->run($id);
-                if ('reading' !== $run['state']) {
-                    return false;
-                }
-                $batch = \array_slice($entries, $run['done'], self::BATCH);
-                foreach ($batch as $at => $entry) {
-                    // Numbered by their order: two combinations of a JSON file may stand on one line.
-                    $this->connection->insert('import_line', ['import_id' => $id, 'line' => $run['done'] + $at + 1, ...$this->judge($id, $entry)]);
-                }
-                $done = $run['done'] + \count($batch);
-                $this->connection->update('import_run', ['done' => $done, 'state' => $done === $run['total'] ? 'ready' : 'reading'], ['id' => $id]);
-
-                return $done < $run['total'];
-            });
+            $going = $this->connection->transactional(fn (): bool => $this->step($id));
         } while ($going && microtime(true) < $until);
     }
 
-    /** Puts everything in place, or nothing. */
+    /** One batch; whoever asks at the same time waits for it and does the next. @return bool whether there is more */
+    private function step(int $id): bool
+    {
+        $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
+        $run = $this->run($id);
+        if ('reading' !== $run['state']) {
+            return false;
+        }
+        /** @var list<array{line: int|string, source: string, content: string, message: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT line, source, content, message FROM import_line WHERE import_id = ? AND kind = ? ORDER BY line LIMIT '.self::BATCH, [$id, self::WAITING]);
+        foreach ($this->judge($id, $rows) as $line => $judged) {
+            $this->connection->update('import_line', $judged, ['import_id' => $id, 'line' => $line]);
+        }
+        $done = $run['done'] + \count($rows);
+        $this->connection->update('import_run', ['done' => $done, 'state' => $done === $run['total'] ? 'ready' : 'reading'], ['id' => $id]);
+
+        return $done < $run['total'];
+    }
+
+    /**
+     * Puts everything in place, or nothing. What is new is stored before the lock is taken, where nobody sees it before
+     * all is done, so that other writes hardly wait.
+     */
     public function apply(int $id, User $user): void
     {
         set_time_limit(300);
-        $this->library->write(function () use ($id, $user): void {
+        $this->connection->transactional(function () use ($id, $user): void {
+            $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
             $run = $this->run($id);
             if ('applied' === $run['state']) {
                 return;
@@ -112,24 +136,31 @@ final readonly class ImportRuns
             if ('ready' !== $run['state']) {
                 throw new ApiProblem(409, 'not-ready', 'The file is not read to the end yet. Wait for it, then import.');
             }
-            /** @var list<array{line: int|string, kind: string, content: string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
-            $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
-            $new = [];
-            $changed = 0;
+            /** @var list<array{line: int|string, kind: string, content: string, fingerprint: string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
+            $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, fingerprint, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
+            [$new, $changed] = [[], []];
             foreach ($rows as $row) {
                 [$content, $archived] = self::stored($row['content']);
                 $draft = $this->drafts->of($content);
-                if ('new' === $row['kind']) {
-                    $new[] = [$draft->content, $this->library->checked($draft), $archived];
-                    continue;
+                if ('changed' === $row['kind']) {
+                    $changed[] = [(int) $row['combination_id'], (int) $row['combination_version'], $draft];
+                } else {
+                    $new[] = new NewCombination($draft->content, $this->library->checked($draft), $archived);
                 }
-                $this->library->update((int) $row['combination_id'], (int) $row['combination_version'], $draft, $user, VersionChange::Imported);
-                ++$changed;
             }
-            $this->refuseWhatCame($new);
-            $this->inserter->create($new, $user->id(), $user->name());
-            $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), $changed));
-            $this->connection->update('import_run', ['state' => 'applied', 'content' => ''], ['id' => $id]);
+            try {
+                $this->inserter->create($new, $user->id(), $user->name());
+            } catch (UniqueConstraintViolationException) {
+                $this->refuseWhatCame($new);
+                throw new ApiProblem(409, 'already-there', 'A chain of this file came into the library meanwhile. Read the file again.');
+            }
+            $this->library->write(function () use ($id, $user, $new, $changed): void {
+                foreach ($changed as [$combination, $version, $draft]) {
+                    $this->library->update($combination, $version, $draft, $user, VersionChange::Imported);
+                }
+                $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)));
+                $this->connection->update('import_run', ['state' => 'applied'], ['id' => $id]);
+            });
         });
     }
 
@@ -162,46 +193,101 @@ final readonly class ImportRuns
         ], $rows);
     }
 
-    /** @return array<string, mixed> a row of import_line: what the entry would do */
-    private function judge(int $id, ImportEntry $entry): array
+    /**
+     * What each entry would do. What the library has of the whole batch is fetched at once.
+     *
+     * @param list<array{line: int|string, source: string, content: string, message: string}> $rows of import_line
+     *
+     * @return array<int, array<string, mixed>> by line: the columns of it
+     */
+    private function judge(int $id, array $rows): array
     {
-        $row = ['source' => \sprintf('Line %d: %s', $entry->line, $entry->source), 'kind' => 'unreadable', 'message' => $entry->problem, 'content' => null, 'fingerprint' => null, 'combination_id' => null, 'combination_version' => null];
-        if (null === $entry->fields) {
-            return $row;
-        }
-        try {
-            $draft = $this->draft($entry->fields);
-        } catch (ApiProblem $problem) {
-            return [...$row, 'message' => $problem->getMessage()];
-        }
-        $fingerprint = Fingerprint::of($draft->inStance->chain)->withEffort;
-        $row['content'] = self::json($draft->content, $entry->fields['archived']);
-        $row['fingerprint'] = $fingerprint;
-        $earlier = $this->connection->fetchOne("SELECT line FROM import_line WHERE import_id = ? AND fingerprint = ? AND kind IN ('new', 'changed') LIMIT 1", [$id, $fingerprint]);
-        if (is_numeric($earlier)) {
-            return [...$row, 'kind' => 'duplicate', 'message' => \sprintf('The same chain is entry %d of this file.', $earlier)];
-        }
-        /** @var array{id: int|string, name: string, version: int|string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, archived_at: string|null}|false $same */
-        $same = $this->connection->fetchAssociative('SELECT * FROM combination WHERE in_use = ? OR (fingerprint_with_effort = ? AND archived_at IS NOT NULL AND name = ?) ORDER BY archived_at IS NULL DESC LIMIT 1', [$fingerprint, $fingerprint, $draft->content->name]);
-        if (false !== $same) {
-            $theirs = CombinationContent::ofRow($same);
-            $isSame = mb_strtolower($theirs->name) === mb_strtolower($draft->content->name);
-            $would = $theirs->with($draft->content, $entry->stated);
-            if ($isSame && $theirs->toArray() === $would->toArray()) {
-                return [...$row, 'kind' => 'same', 'message' => 'It is in the library just so.', 'combination_id' => (int) $same['id']];
+        [$judged, $drafts, $entries, $fingerprints] = [[], [], [], []];
+        foreach ($rows as $row) {
+            $line = (int) $row['line'];
+            $entries[$line] = ImportEntry::ofJson($row['content'], $row['message']);
+            $judged[$line] = ['kind' => 'unreadable', 'message' => $entries[$line]->problem, 'content' => null];
+            if (null === $entries[$line]->fields) {
+                continue;
             }
-
-            return $isSame && null === $same['archived_at']
-                ? [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name), 'content' => self::json($would, false), 'combination_id' => (int) $same['id'], 'combination_version' => (int) $same['version']]
-                : [...$row, 'kind' => 'duplicate', 'message' => \sprintf('This chain is in the library already as “%s”.', $theirs->name), 'combination_id' => (int) $same['id']];
+            try {
+                $drafts[$line] = $this->draft($entries[$line]->fields);
+                $fingerprints[$line] = Fingerprint::of($drafts[$line]->inStance->chain)->withEffort;
+            } catch (ApiProblem $problem) {
+                $judged[$line]['message'] = $problem->getMessage();
+            }
         }
-        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string}|false $named */
-        $named = $this->connection->fetchAssociative('SELECT * FROM combination WHERE name = ? AND archived_at IS NULL ORDER BY id LIMIT 1', [$draft->content->name]);
-        if (false !== $named && !$entry->fields['archived']) {
-            return [...$row, 'kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named['name'], $named['notation']), 'content' => self::json(CombinationContent::ofRow($named)->with($draft->content, $entry->stated), false), 'combination_id' => (int) $named['id'], 'combination_version' => (int) $named['version']];
+        $chains = $this->table->withChains(array_values(array_unique($fingerprints)));
+        $names = $this->table->named(array_values(array_map(static fn (CombinationDraft $draft): string => $draft->content->name, $drafts)));
+        $earlier = $this->earlier($id, array_values(array_unique($fingerprints)));
+        $near = [];
+        foreach ($drafts as $line => $draft) {
+            $fingerprint = $fingerprints[$line];
+            $archived = true === ($entries[$line]->fields['archived'] ?? false);
+            $judged[$line] = [...$judged[$line], 'content' => self::json($draft->content, $archived), 'fingerprint' => $fingerprint, ...$this->would(
+                $draft,
+                $entries[$line]->stated,
+                $archived,
+                $earlier[$fingerprint] ?? null,
+                array_values(array_filter($chains[$fingerprint] ?? [], static fn (CombinationSummary $summary): bool => null === $summary->archivedAt || mb_strtolower($summary->content->name) === mb_strtolower($draft->content->name)))[0] ?? null,
+                $names[mb_strtolower($draft->content->name)] ?? null,
+            )];
+            if (\in_array($judged[$line]['kind'], ['new', 'changed'], true)) {
+                $earlier[$fingerprint] ??= $line;
+            }
+            if ('new' === $judged[$line]['kind']) {
+                $near[$line] = $draft->inStance;
+            }
+        }
+        foreach ($this->similar->nearest($near) as $line => $nearest) {
+            $judged[$line]['message'] = \sprintf('%s “%s” (%s).', ucfirst($nearest['relation']->words()), $nearest['row']['name'], $nearest['row']['notation']);
         }
 
-        return [...$row, 'kind' => 'new', 'message' => $this->nearest($draft)];
+        return $judged;
+    }
+
+    /**
+     * @param list<string> $fingerprints
+     *
+     * @return array<string, int> by fingerprint: the first entry of the file that brings that chain
+     */
+    private function earlier(int $id, array $fingerprints): array
+    {
+        /** @var array<string, int|string> $lines */
+        $lines = [] === $fingerprints ? [] : $this->connection->fetchAllKeyValue("SELECT fingerprint, MIN(line) FROM import_line WHERE import_id = ? AND fingerprint IN (?) AND kind IN ('new', 'changed') GROUP BY fingerprint", [$id, $fingerprints], [ParameterType::INTEGER, ArrayParameterType::STRING]);
+
+        return array_map(intval(...), $lines);
+    }
+
+    /**
+     * @param list<string> $stated
+     * @param int|null $earlier the entry of this file with the same chain
+     * @param CombinationSummary|null $same what has the chain in the library: in use, or archived under the same name
+     * @param CombinationSummary|null $named what is in use under the name
+     *
+     * @return array<string, mixed> what the entry would do
+     */
+    private function would(CombinationDraft $draft, array $stated, bool $archived, ?int $earlier, ?CombinationSummary $same, ?CombinationSummary $named): array
+    {
+        if (null !== $earlier) {
+            return ['kind' => 'duplicate', 'message' => \sprintf('The same chain is entry %d of this file.', $earlier)];
+        }
+        if (null !== $same) {
+            $theirs = $same->content;
+            $isSame = mb_strtolower($theirs->name) === mb_strtolower($draft->content->name);
+            $would = $theirs->with($draft->content, $stated);
+
+            return match (true) {
+                $isSame && $theirs->toArray() === $would->toArray() => ['kind' => 'same', 'message' => 'It is in the library just so.', 'combination_id' => $same->id],
+                $isSame && null === $same->archivedAt => ['kind' => 'changed', 'message' => \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name), 'content' => self::json($would, false), 'combination_id' => $same->id, 'combination_version' => $same->version],
+                default => ['kind' => 'duplicate', 'message' => \sprintf('This chain is in the library already as “%s”.', $theirs->name), 'combination_id' => $same->id],
+            };
+        }
+        if (null !== $named && !$archived) {
+            return ['kind' => 'changed', 'message' => \sprintf('Changes the chain of “%s”, which is %s now.', $named->content->name, $named->content->notation), 'content' => self::json($named->content->with($draft->content, $stated), false), 'combination_id' => $named->id, 'combination_version' => $named->version];
+        }
+
+        return ['kind' => 'new', 'message' => ''];
     }
 
     /** @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
@@ -219,24 +305,16 @@ final readonly class ImportRuns
         return new CombinationDraft($draft->content->settled(CheckSummary::of($result)), $draft->inStance);
     }
 
-    /** What is near in the library, in one sentence; empty when nothing is. */
-    private function nearest(CombinationDraft $draft): string
-    {
-        $near = $this->similar->near($draft->inStance);
-
-        return [] === $near ? '' : \sprintf('%s “%s” (%s).', ucfirst($near[0]['relation']->words()), $near[0]['row']['name'], $near[0]['row']['notation']);
-    }
-
     /**
      * What came into the library since the file was read.
      *
-     * @param list<array{CombinationContent, CheckSummary, bool}> $new
+     * @param list<NewCombination> $new
      */
     private function refuseWhatCame(array $new): void
     {
-        foreach ($new as [$content, $checked, $archived]) {
-            if (!$archived) {
-                $this->library->refuseDuplicate($checked->fingerprint->withEffort, null);
+        foreach ($new as $one) {
+            if (!$one->archived) {
+                $this->library->refuseDuplicate($one->check->fingerprint->withEffort, null);
             }
         }
     }
@@ -266,6 +344,6 @@ final readonly class ImportRuns
         /** @var array{archived: bool, content: array<string, mixed>} $data */
         $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
 
-        return [Proposal::content(json_encode($data['content'], \JSON_THROW_ON_ERROR)), $data['archived']];
+        return [CombinationContent::ofJson(json_encode($data['content'], \JSON_THROW_ON_ERROR)), $data['archived']];
     }
 }

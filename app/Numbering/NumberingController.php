@@ -7,9 +7,9 @@ namespace Periplus\App\Numbering;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
-use Periplus\App\Combination\CombinationController;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\IfMatch;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
@@ -38,6 +38,7 @@ final readonly class NumberingController
         private Connection $connection,
         private Catalogue $catalogue,
         private GymNumberings $numberings,
+        private StoredChains $chains,
         private Reader $reader,
         private LibraryLock $lock,
         private AuditLog $audit,
@@ -96,7 +97,7 @@ final readonly class NumberingController
                 throw new ApiProblem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
             }
         }
-        $basedOn = $http->headers->has('If-None-Match') ? null : CombinationController::basedOn($http);
+        $basedOn = $http->headers->has('If-None-Match') ? null : IfMatch::version($http);
         $numbering = Numbering::of($id, $content);
         $this->connection->transactional(function () use ($id, $basedOn, $numbering, $user): void {
             $this->lock->take();
@@ -175,17 +176,16 @@ final readonly class NumberingController
      */
     private function samples(Numbering $before, Numbering $after): array
     {
-        /** @var list<array{id: int|string, name: string, notation: string, stance: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT id, name, notation, stance FROM combination WHERE archived_at IS NULL ORDER BY name, id LIMIT '.self::LOOKED_AT);
+        $rows = $this->chains->first(self::LOOKED_AT);
         [$changed, $same] = [[], []];
         foreach ($rows as $row) {
-            $stance = Stance::from($row['stance']);
+            $stance = $row['stance'];
             $chain = $this->reader->read($row['notation'], Numbering::named('parity'), $stance)->chain;
             if (null === $chain) {
                 continue;
             }
             $inStance = new ChainInStance($chain, $stance);
-            $sample = ['id' => (int) $row['id'], 'name' => $row['name'], 'before' => (new Writer($before))->write($inStance), 'after' => (new Writer($after))->write($inStance)];
+            $sample = ['id' => $row['id'], 'name' => $row['name'], 'before' => (new Writer($before))->write($inStance), 'after' => (new Writer($after))->write($inStance)];
             $sample['before'] === $sample['after'] ? $same[] = $sample : $changed[] = $sample;
         }
 

@@ -6,11 +6,11 @@ namespace Periplus\App\Print;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
-use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
 use Symfony\Component\HttpFoundation\HeaderUtils;
@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Pictures and paper, in the numbers that the coach reads. */
 final readonly class PrintController
 {
-    public function __construct(private CombinationQuery $query, private LineRenderer $lines, private GymNumberings $numberings)
+    public function __construct(private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
@@ -58,12 +58,12 @@ final readonly class PrintController
             throw new ApiProblem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
         }
 
-        return self::file($paper->wallSheet($this->query->read($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
+        return self::file($paper->wallSheet($this->table->summaries($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
     }
 
     private function get(int $id): CombinationSummary
     {
-        return $this->query->read([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
+        return $this->table->summaries([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
     }
 
     private static function file(string $content, string $type, string $name): Response

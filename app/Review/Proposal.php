@@ -39,19 +39,11 @@ final readonly class Proposal
             ProposalState::from($row['state']),
             null === $row['combination_id'] ? null : (int) $row['combination_id'],
             null === $row['based_on'] ? null : (int) $row['based_on'],
-            self::content($row['content']),
+            CombinationContent::ofJson($row['content']),
             (int) $row['author_id'],
             $row['author_name'],
             new \DateTimeImmutable($row['created_at']),
             new \DateTimeImmutable($row['updated_at']),
         );
-    }
-
-    public static function content(string $json): CombinationContent
-    {
-        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content */
-        $content = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
-
-        return CombinationContent::of($content);
     }
 }

@@ -228,7 +228,7 @@ final readonly class Proposals
             'who' => $row['name'],
             'at' => (new \DateTimeImmutable($row['created_at']))->format(\DATE_ATOM),
             'remark' => $row['remark'],
-            'content' => null === $row['content'] ? null : Proposal::content($row['content']),
+            'content' => null === $row['content'] ? null : CombinationContent::ofJson($row['content']),
         ], $rows);
     }
 

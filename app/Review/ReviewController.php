@@ -6,10 +6,10 @@ namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationContent;
-use Periplus\App\Combination\CombinationController;
 use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -63,27 +63,27 @@ final readonly class ReviewController
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     public function revise(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->revise($id, CombinationController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->revise($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function return(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->return($id, CombinationController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->return($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function approve(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->approve($id, CombinationController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->approve($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/withdraw', methods: 'POST')]
     public function withdraw(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->withdraw($id, CombinationController::basedOn($http), $request, $user), $user);
+        return $this->answer($this->proposals->withdraw($id, IfMatch::version($http), $request, $user), $user);
     }
 
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse

@@ -7,9 +7,9 @@ namespace Periplus\App\RulePreview;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationIndices;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
-use Periplus\App\Search\SearchIndex;
 use Periplus\Core\HouseRules\HouseRules;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -21,7 +21,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly RulePreviews $previews, private readonly SearchIndex $index, private readonly DraftReader $drafts, private readonly Library $library)
+    public function __construct(private readonly Connection $connection, private readonly RulePreviews $previews, private readonly CombinationIndices $indices, private readonly DraftReader $drafts, private readonly Library $library)
     {
         parent::__construct();
     }
@@ -43,7 +43,7 @@ final class RecheckCommand extends Command
         foreach (HouseRules::ids() as $set) {
             $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, (int) $head)));
         }
-        $this->index->refill(fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)));
+        $this->indices->refill(fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)));
         $this->remember($input);
 
         return Command::SUCCESS;

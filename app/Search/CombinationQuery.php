@@ -6,7 +6,6 @@ namespace Periplus\App\Search;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
@@ -73,22 +72,6 @@ final readonly class CombinationQuery
         $found = $archived ? null : $this->ids($criteria);
 
         return null === $found ? $this->sorted($criteria, $archived, $list) : $this->order($found, $list, \count($found), 0);
-    }
-
-    /**
-     * @param list<int> $ids
-     *
-     * @return list<CombinationSummary> in that order
-     */
-    public function read(array $ids): array
-    {
-        $found = [];
-        foreach ([] === $ids ? [] : $this->connection->fetchAllAssociative(CombinationSummary::SELECT.' WHERE c.id IN (?)', [$ids], [ArrayParameterType::INTEGER]) as $row) {
-            $row = CombinationSummary::of($row);
-            $found[$row->id] = $row;
-        }
-
-        return array_values(array_filter(array_map(static fn (int $id): ?CombinationSummary => $found[$id] ?? null, $ids)));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Notation\ReadingProblem;
@@ -20,7 +21,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The library as a list: asked for at every letter of a search, so it does without the mapper. */
 final readonly class SearchController
 {
-    public function __construct(private CombinationQuery $query, private LineRenderer $lines, private GymNumberings $numberings, private Catalogue $catalogue)
+    public function __construct(private CombinationQuery $query, private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings, private Catalogue $catalogue)
     {
     }
 
@@ -32,7 +33,7 @@ final readonly class SearchController
         // What could not be understood is not left out: nothing is found until it is mended.
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
         $rows = [];
-        foreach ($this->query->read($ids) as $row) {
+        foreach ($this->table->summaries($ids) as $row) {
             $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $numbering)];
         }
 

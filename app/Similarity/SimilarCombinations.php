@@ -7,7 +7,6 @@ namespace Periplus\App\Similarity;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
-use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\DeletionNeighbourhood;
@@ -43,10 +42,45 @@ final readonly class SimilarCombinations
         return $this->related($inStance, $rows, $except);
     }
 
-    /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first, from the indices alone */
-    public function near(ChainInStance $inStance): array
+    /**
+     * The closest to each of many chains, from the index of neighbourhoods alone; their candidates are fetched at once.
+     *
+     * @template TKey of array-key
+     *
+     * @param array<TKey, ChainInStance> $chains
+     *
+     * @return array<TKey, array{row: Relative, relation: Relation, distance: float}> without those that nothing is near to
+     */
+    public function nearest(array $chains): array
     {
-        return $this->related($inStance, $this->neighbours(Sequence::of($inStance->chain)), null);
+        $hashes = array_map(static fn (ChainInStance $chain): array => DeletionNeighbourhood::of(Sequence::of($chain->chain)), $chains);
+        if ([] === $hashes) {
+            return [];
+        }
+        $ids = [];
+        foreach ($this->connection->fetchAllNumeric('SELECT hash, combination_id FROM deletion_neighbour WHERE hash IN (?)', [array_values(array_unique(array_merge(...array_values($hashes))))], [ArrayParameterType::BINARY]) as [$hash, $id]) {
+            $ids[\is_string($hash) ? $hash : ''][] = is_numeric($id) ? (int) $id : 0;
+        }
+        $rows = [];
+        $all = array_values(array_unique(array_merge(...array_values($ids), ...[[]])));
+        foreach ([] === $all ? [] : $this->rows('c.id IN (?)', [$all], [ArrayParameterType::INTEGER]) as $row) {
+            $rows[(int) $row['id']] = $row;
+        }
+        $mirrors = array_map(fn (ChainInStance $chain): string => $this->mirror($chain)->text(), $chains);
+        $mirrored = [];
+        foreach ($this->withSequences(array_values(array_unique($mirrors))) as $row) {
+            $mirrored[$row['sequence']][] = $row;
+        }
+        $nearest = [];
+        foreach ($chains as $key => $chain) {
+            $candidates = array_intersect_key($rows, array_flip(array_merge(...array_map(static fn (string $hash): array => $ids[$hash] ?? [], $hashes[$key]))));
+            $found = $this->withMirrors($this->compared($chain, array_values($candidates)), $mirrored[$mirrors[$key]] ?? []);
+            if ([] !== $found) {
+                $nearest[$key] = self::closestFirst($found)[0];
+            }
+        }
+
+        return $nearest;
     }
 
     /**
@@ -54,9 +88,43 @@ final readonly class SimilarCombinations
      *
      * @return list<array{row: Relative, relation: Relation, distance: float}>
      */
-    private function related(ChainInStance $inStance, array $rows, ?int $except): array
+    private function related(ChainInStance $chain, array $rows, ?int $except): array
     {
-        $sequence = Sequence::of($inStance->chain);
+        $found = $this->withMirrors($this->compared($chain, $rows), $this->withSequences([$this->mirror($chain)->text()]));
+        unset($found[$except ?? 0]);
+
+        return self::closestFirst($found);
+    }
+
+    /** The chain that the same limbs throw in the other stance. */
+    private function mirror(ChainInStance $chain): Sequence
+    {
+        return Sequence::of((new StanceConverter($this->catalogue))->convert($chain)->inStance->chain);
+    }
+
+    /**
+     * @param array<int, array{row: Relative, relation: Relation, distance: float}> $found
+     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $mirrors
+     *
+     * @return array<int, array{row: Relative, relation: Relation, distance: float}> with those that are mirrors and nothing closer
+     */
+    private function withMirrors(array $found, array $mirrors): array
+    {
+        foreach ($mirrors as $row) {
+            $found[(int) $row['id']] ??= ['row' => self::row($row), 'relation' => Relation::Mirror, 'distance' => 0.0];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows candidates
+     *
+     * @return array<int, array{row: Relative, relation: Relation, distance: float}> those that are related, by id
+     */
+    private function compared(ChainInStance $chain, array $rows): array
+    {
+        $sequence = Sequence::of($chain->chain);
         $distance = EditDistance::builtIn();
         $found = [];
         foreach ($rows as $row) {
@@ -66,10 +134,17 @@ final readonly class SimilarCombinations
                 $found[(int) $row['id']] = ['row' => self::row($row), 'relation' => $relation, 'distance' => $distance->distance($sequence, $other)];
             }
         }
-        foreach ($this->withSequences([Sequence::of((new Carrier($this->catalogue))->carry($inStance)->inStance->chain)->text()]) as $row) {
-            $found[(int) $row['id']] ??= ['row' => self::row($row), 'relation' => Relation::Mirror, 'distance' => 0.0];
-        }
-        unset($found[$except ?? 0]);
+
+        return $found;
+    }
+
+    /**
+     * @param array<int, array{row: Relative, relation: Relation, distance: float}> $found
+     *
+     * @return list<array{row: Relative, relation: Relation, distance: float}>
+     */
+    private static function closestFirst(array $found): array
+    {
         $order = array_flip(array_map(static fn (Relation $relation): string => $relation->value, Relation::cases()));
         usort($found, static fn (array $a, array $b): int => [$order[$a['relation']->value], $a['distance'], $a['row']['name']] <=> [$order[$b['relation']->value], $b['distance'], $b['row']['name']]);
 

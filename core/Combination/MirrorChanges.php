@@ -9,11 +9,11 @@ use Periplus\Core\Technique\Catalogue;
 /** Compares one voice with another item by item and says what really changes against this opponent. */
 final readonly class MirrorChanges
 {
-    private Carrier $carrier;
+    private StanceConverter $converter;
 
     public function __construct(Catalogue $catalogue)
     {
-        $this->carrier = new Carrier($catalogue);
+        $this->converter = new StanceConverter($catalogue);
     }
 
     /** @return list<MirrorChange> from the guard to the last item */
@@ -77,7 +77,7 @@ final readonly class MirrorChanges
     /** The strike of the same limb as before the mirror, at the same target. */
     private function offer(StrikeItem $item): ?StrikeItem
     {
-        $strike = $this->carrier->counterpart($item->strike);
+        $strike = $this->converter->counterpart($item->strike);
 
         return \in_array($item->target, $strike->targets, true) ? new StrikeItem($strike, $item->target, $item->effort) : null;
     }

@@ -7,9 +7,9 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationIndices;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -152,7 +152,7 @@ final class SearchIndexTest extends ApiTestCase
     private function fillAnew(): void
     {
         [$drafts, $check, $rules] = [self::service(DraftReader::class), self::service(Check::class), self::service(GymHouseRules::class)];
-        self::service(SearchIndex::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
+        self::service(CombinationIndices::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
     }
 
     /** @return array{marks: list<array<string, mixed>>, traces: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */

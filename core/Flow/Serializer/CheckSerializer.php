@@ -6,13 +6,13 @@ namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Balance\SwayPoint;
-use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Contact;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Combination\MirrorChange;
 use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Combination\StanceConverter;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
@@ -41,13 +41,13 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class CheckSerializer
 {
-    private Carrier $carrier;
+    private StanceConverter $converter;
     private MirrorChanges $mirrorChanges;
     private Writer $parity;
 
     public function __construct(private Reader $reader, private Check $check, Catalogue $catalogue)
     {
-        $this->carrier = new Carrier($catalogue);
+        $this->converter = new StanceConverter($catalogue);
         $this->mirrorChanges = new MirrorChanges($catalogue);
         $this->parity = new Writer(Numbering::named('parity'));
     }
@@ -101,7 +101,7 @@ final readonly class CheckSerializer
     {
         $inStance = $result->inStance;
         $mirror = $inStance->mirror();
-        $carried = $this->carrier->carry($inStance);
+        $converted = $this->converter->convert($inStance);
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($inStance->chain);
         $items = $this->items($inStance, $result->timing, $reading, $writer);
@@ -110,7 +110,7 @@ final readonly class CheckSerializer
         $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($inStance);
         $own = $this->inStance($inStance, $opponent, $text);
         $mirrored = $this->inStance($mirror, $opponent, $options->writtenIn()->boundToHand ? $writer->write($mirror) : $text);
-        $carriedNotation = $this->parity->write($carried->inStance);
+        $carriedNotation = $this->parity->write($converted->inStance);
 
         return [
             'notation' => $notation,
@@ -138,11 +138,11 @@ final readonly class CheckSerializer
                 'changes' => $this->mirrorChanges($this->mirrorChanges->between($inStance, $mirror, $opponent), $mirror, $writer),
             ],
             'carry' => [
-                'stance' => $carried->inStance->stance->value,
+                'stance' => $converted->inStance->stance->value,
                 'notation' => $carriedNotation,
-                'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($carried->inStance),
-                'words' => Words::bySide()->write($carried->inStance),
-                'changes' => $this->mirrorChanges([...$carried->replaced, ...$this->mirrorChanges->between($inStance, $carried->inStance, $opponent)], $carried->inStance, $writer),
+                'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($converted->inStance),
+                'words' => Words::bySide()->write($converted->inStance),
+                'changes' => $this->mirrorChanges([...$converted->replaced, ...$this->mirrorChanges->between($inStance, $converted->inStance, $opponent)], $converted->inStance, $writer),
             ],
             'problems' => [],
             'notes' => array_map(self::note(...), $reading->notes),

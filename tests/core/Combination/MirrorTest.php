@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core\Combination;
 
 use Eris\TestTrait;
-use Periplus\Core\Combination\Carrier;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
@@ -13,6 +12,7 @@ use Periplus\Core\Combination\MirrorChange;
 use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\Opponent;
+use Periplus\Core\Combination\StanceConverter;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Words;
@@ -56,16 +56,16 @@ final class MirrorTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            $carried = (new Carrier(Catalogue::builtIn()))->carry($inStance)->inStance;
+            $converted = (new StanceConverter(Catalogue::builtIn()))->convert($inStance)->inStance;
 
-            self::assertNotSame($inStance->stance, $carried->stance);
+            self::assertNotSame($inStance->stance, $converted->stance);
             foreach ($inStance->chain->items as $at => $item) {
                 $onlyForTheLeadHand = $item instanceof MoveItem && null !== $item->move->carryNote;
                 if (!$onlyForTheLeadHand) {
-                    self::assertSame($inStance->side($at), $carried->side($at));
+                    self::assertSame($inStance->side($at), $converted->side($at));
                 }
                 if ($item instanceof StrikeItem) {
-                    $other = $carried->chain->items[$at];
+                    $other = $converted->chain->items[$at];
                     self::assertInstanceOf(StrikeItem::class, $other);
                     self::assertSame($item->strike->limb->isArm(), $other->strike->limb->isArm());
                 }
@@ -75,11 +75,11 @@ final class MirrorTest extends TestCase
 
     public function testCarryingTwiceGivesTheChainBackWhereNothingWasReplaced(): void
     {
-        $carrier = new Carrier(Catalogue::builtIn());
-        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($carrier): void {
+        $converter = new StanceConverter(Catalogue::builtIn());
+        $this->forAll(Chains::any())->then(static function (Chain $chain) use ($converter): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            $once = $carrier->carry($inStance);
-            $twice = $carrier->carry($once->inStance);
+            $once = $converter->convert($inStance);
+            $twice = $converter->convert($once->inStance);
             foreach ($twice->inStance->chain->items as $at => $item) {
                 $original = $inStance->chain->items[$at];
                 if ($original instanceof StrikeItem && $original->landsForward) {
@@ -105,18 +105,18 @@ final class MirrorTest extends TestCase
     #[TestWith(['1 switch 1', '2 switch 2', null])]
     public function testTheCarrySaysWhatItReplaced(string $from, string $to, ?string $why): void
     {
-        $carried = (new Carrier(Catalogue::builtIn()))->carry(Chains::inStance($from));
+        $converted = (new StanceConverter(Catalogue::builtIn()))->convert(Chains::inStance($from));
 
-        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($carried->inStance));
-        self::assertSame(null === $why ? [] : [$why], array_column($carried->replaced, 'message'));
+        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($converted->inStance));
+        self::assertSame(null === $why ? [] : [$why], array_column($converted->replaced, 'message'));
     }
 
     public function testEveryTechniqueCanBeCarried(): void
     {
         $catalogue = Catalogue::builtIn();
-        $carrier = new Carrier($catalogue);
+        $converter = new StanceConverter($catalogue);
         foreach ($catalogue->strikes as $strike) {
-            self::assertNotSame($strike->role, $carrier->counterpart($strike)->role, $strike->id);
+            self::assertNotSame($strike->role, $converter->counterpart($strike)->role, $strike->id);
         }
         foreach ($catalogue->moves as $move) {
             self::assertSame($move->id, $catalogue->move($move->carry)->carry, $move->id);

@@ -131,10 +131,10 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
   const stored = useMemo(() => pick(set), [set]);
   const place = `periplus.house-rules.${set.id}.${set.version}`;
   const [draft, setDraft] = useState<RulesRequest>(() => recall(place) ?? stored);
-  const [preview, setRecheck] = useState<RulePreview | null>(null);
+  const [preview, setPreview] = useState<RulePreview | null>(null);
   const { message } = App.useApp();
   const queries = useQueryClient();
-  const preview = usePreview(setRecheck);
+  const start = usePreview(setPreview);
   const save = useSaveRules();
   const changed = JSON.stringify(draft) !== JSON.stringify(stored);
   const isBuiltIn = JSON.stringify(pick(set.builtIn)) === JSON.stringify(draft);
@@ -142,11 +142,11 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
   const change = (next: RulesRequest) => {
     setDraft(next);
     keep(place, JSON.stringify(next) === JSON.stringify(stored) ? null : next);
-    setRecheck(null);
-    preview.reset();
+    setPreview(null);
+    start.reset();
     save.reset();
   };
-  const error = preview.error ?? save.error;
+  const error = start.error ?? save.error;
 
   return (
     <div className="house-grid">
@@ -224,8 +224,8 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
                 <Button
                   type={preview?.state === "ready" ? "default" : "primary"}
                   disabled={!changed}
-                  loading={preview.isPending}
-                  onClick={() => preview.mutate({ set: set.id, rules: draft })}
+                  loading={start.isPending}
+                  onClick={() => start.mutate({ set: set.id, rules: draft })}
                 >
                   Preview
                 </Button>

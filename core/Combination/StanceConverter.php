@@ -11,13 +11,13 @@ use Periplus\Core\Technique\Strike;
  * Carries a chain into the other stance with the same limbs: the left hand stays the left hand, so roles swap
  * wherever the two running stances differ. What has no counterpart is replaced, and each replacement is said.
  */
-final readonly class Carrier
+final readonly class StanceConverter
 {
     public function __construct(private Catalogue $catalogue)
     {
     }
 
-    public function carry(ChainInStance $inStance): Carried
+    public function convert(ChainInStance $inStance): ConvertedChain
     {
         $stance = $inStance->stance->other();
         $running = $stance;
@@ -26,21 +26,21 @@ final readonly class Carrier
         foreach ($inStance->chain->items as $at => $item) {
             $swap = $running !== $inStance->stances[$at];
             if ($swap && $item instanceof StrikeItem) {
-                [$carried, $why] = $this->strike($item);
+                [$converted, $why] = $this->strike($item);
             } elseif ($swap && $item instanceof MoveItem) {
-                $carried = new MoveItem($this->catalogue->move($item->move->carry));
+                $converted = new MoveItem($this->catalogue->move($item->move->carry));
                 $why = $item->move->carryNote;
             } else {
-                [$carried, $why] = [$item, null];
+                [$converted, $why] = [$item, null];
             }
             if (null !== $why) {
-                $replaced[] = new MirrorChange('replaced', $at, $this->sentence($item, $carried, $why));
+                $replaced[] = new MirrorChange('replaced', $at, $this->sentence($item, $converted, $why));
             }
-            $items[] = $carried;
-            $running = ChainInStance::after($carried, $running);
+            $items[] = $converted;
+            $running = ChainInStance::after($converted, $running);
         }
 
-        return new Carried(new ChainInStance(Chain::of($items), $stance), $replaced);
+        return new ConvertedChain(new ChainInStance(Chain::of($items), $stance), $replaced);
     }
 
     /** The strike that the same limb throws from the other role. */

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Combination;
+
+use Doctrine\DBAL\Connection;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+
+/** All indices at once. */
+final readonly class CombinationIndices
+{
+    /** Combinations at a time. */
+    private const BATCH = 500;
+
+    /** @param iterable<CombinationIndex> $indices */
+    public function __construct(
+        private Connection $connection,
+        private CombinationTable $table,
+        #[AutowireIterator(CombinationIndex::class)]
+        private iterable $indices,
+    ) {
+    }
+
+    /** Inside the transaction that stores it; only what is archived has no check. */
+    public function put(Combination $combination, ?CheckSummary $check): void
+    {
+        foreach ($this->indices as $index) {
+            $index->remove($combination->id(), $combination->id());
+            if ($combination->isInUse() && null !== $check) {
+                $index->add([new IndexedCombination($combination->id(), $combination->content(), $check, $combination->author()->id(), $combination->author()->name())]);
+            }
+        }
+    }
+
+    /** @param list<IndexedCombination> $combinations none of which is in an index yet */
+    public function add(array $combinations): void
+    {
+        foreach ($this->indices as $index) {
+            $index->add($combinations);
+        }
+    }
+
+    /**
+     * Everything anew, batch by batch: what a combination is found by follows the core.
+     *
+     * @param \Closure(CombinationContent): CheckSummary $check
+     */
+    public function refill(\Closure $check): void
+    {
+        for ($last = 0; [] !== ($summaries = $this->table->after($last, self::BATCH));) {
+            $last = $summaries[\count($summaries) - 1]->id;
+            $this->connection->transactional(function () use ($summaries, $check, $last): void {
+                $inUse = [];
+                foreach ($summaries as $summary) {
+                    $checked = $check($summary->content);
+                    $content = $summary->content->settled($checked);
+                    $this->table->storeCheck($summary->id, $content, $checked);
+                    if (null === $summary->archivedAt) {
+                        $inUse[] = new IndexedCombination($summary->id, $content, $checked, $summary->author['id'], $summary->author['name']);
+                    }
+                }
+                foreach ($this->indices as $index) {
+                    $index->remove($summaries[0]->id, $last);
+                    $index->add($inUse);
+                }
+            });
+        }
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Combination;
+
+/** A combination in use, with all that an index may find it by. */
+final readonly class IndexedCombination
+{
+    /** @param int $author id */
+    public function __construct(
+        public int $id,
+        public CombinationContent $content,
+        public CheckSummary $check,
+        public int $author,
+        public string $authorName,
+    ) {
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Combination;
+
+/** A combination that is to be stored with others at once. */
+final readonly class NewCombination
+{
+    public CombinationContent $content;
+
+    public function __construct(CombinationContent $content, public CheckSummary $check, public bool $archived = false)
+    {
+        $this->content = $content->settled($check);
+    }
+}

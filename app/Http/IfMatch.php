@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Http;
+
+use Symfony\Component\HttpFoundation\Request;
+
+/** The version that a write was made from, as its If-Match names it. */
+final readonly class IfMatch
+{
+    /** @throws ApiProblem when it names none */
+    public static function version(Request $request): int
+    {
+        $header = (string) $request->headers->get('If-Match');
+        if (1 !== preg_match('/^(?:W\/)?"(\d{1,9})"$/', trim($header), $found)) {
+            throw new ApiProblem(428, 'version-missing', 'Say which version this was made from, in If-Match.');
+        }
+
+        return (int) $found[1];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Similarity;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationIndex;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Similarity\DeletionNeighbourhood;
+
+/** Keeps the deletion neighbourhoods by which similar combinations are found. */
+final readonly class NeighbourIndex implements CombinationIndex
+{
+    private const ROWS = 2000;
+
+    public function __construct(private Connection $connection)
+    {
+    }
+
+    public function remove(int $first, int $last): void
+    {
+        $this->connection->executeStatement('DELETE FROM deletion_neighbour WHERE combination_id BETWEEN ? AND ?', [$first, $last]);
+    }
+
+    public function add(array $combinations): void
+    {
+        $rows = [];
+        foreach ($combinations as $combination) {
+            foreach (DeletionNeighbourhood::of(Sequence::read($combination->check->sequence)) as $hash) {
+                array_push($rows, $hash, $combination->id);
+            }
+        }
+        foreach (array_chunk($rows, 2 * self::ROWS) as $chunk) {
+            $this->connection->executeStatement('INSERT INTO deletion_neighbour (hash, combination_id) VALUES '.implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')), $chunk);
+        }
+    }
+}
