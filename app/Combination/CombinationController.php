@@ -87,7 +87,4 @@ final readonly class CombinationController
 
         return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }
-
-        return (int) $found[1];
-    }
 }

@@ -9,6 +9,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Combination\StanceConverter;
 use Periplus\Core\Similarity\DeletionNeighbourhood;
 use Periplus\Core\Similarity\EditDistance;
 use Periplus\Core\Similarity\Family;
