@@ -53,9 +53,9 @@ final class SearchIndexTest extends ApiTestCase
         }
         $kept = $this->kept();
 
-        self::assertNotSame([], $kept['marks']);
+        self::assertNotSame([], $kept['terms']);
         $inUse = array_column($kept['inUse'], 'id');
-        self::assertSame([], array_filter($kept['marks'], static fn (array $term): bool => !\in_array($term['combination_id'], $inUse, true)), 'Nothing is kept of what is archived.');
+        self::assertSame([], array_filter($kept['terms'], static fn (array $term): bool => !\in_array($term['combination_id'], $inUse, true)), 'Nothing is kept of what is archived.');
         $this->fillAnew();
         self::assertSame($kept, $this->kept());
     }
@@ -69,7 +69,7 @@ final class SearchIndexTest extends ApiTestCase
         $before = $this->kept();
         $connection = self::service(Connection::class);
         $connection->executeStatement('DELETE FROM index_term');
-        $connection->executeStatement('UPDATE deletion_neighbour SET trace = REVERSE(trace)');
+        $connection->executeStatement('UPDATE deletion_neighbour SET hash = REVERSE(hash)');
         $connection->executeStatement("UPDATE combination SET sequence = 'x', stem = '', strikes = 0, contacts = '', weapons = ''");
         self::assertNotSame($before, $this->kept());
         $this->fillAnew();
@@ -155,14 +155,14 @@ final class SearchIndexTest extends ApiTestCase
         self::service(CombinationIndices::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
     }
 
-    /** @return array{marks: list<array<string, mixed>>, traces: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */
+    /** @return array{terms: list<array<string, mixed>>, hashes: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */
     private function kept(): array
     {
         $connection = self::service(Connection::class);
 
         return [
-            'marks' => $connection->fetchAllAssociative('SELECT combination_id, mark FROM index_term ORDER BY combination_id, mark'),
-            'traces' => $connection->fetchAllAssociative('SELECT combination_id, HEX(trace) AS trace FROM deletion_neighbour ORDER BY combination_id, trace'),
+            'terms' => $connection->fetchAllAssociative('SELECT combination_id, term FROM index_term ORDER BY combination_id, term'),
+            'hashes' => $connection->fetchAllAssociative('SELECT combination_id, HEX(hash) AS hash FROM deletion_neighbour ORDER BY combination_id, hash'),
             'inUse' => $connection->fetchAllAssociative('SELECT id, HEX(sequence) AS sequence, HEX(stem) AS stem, strikes, contacts, weapons FROM combination WHERE archived_at IS NULL ORDER BY id'),
         ];
     }
