@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
-/** One coach's browser as far as bin/periplus bench needs it: a kept connection, the session's cookie and token. */
+/** One coach's browser as far as bin/periplus benchmark needs it: a kept connection, the session's cookie and token. */
 final class BenchmarkClient
 {
     private readonly \CurlHandle $curl;

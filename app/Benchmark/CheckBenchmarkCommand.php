@@ -21,7 +21,7 @@ use Symfony\Component\Console\Output\OutputInterface;
  * Measures speed within one run: checks a second on one core, and the check route of the running server against its
  * empty route, asked in turn by the same signed-in coach over one kept connection.
  */
-#[AsCommand('bench', 'Measure checks a second, and the check route against an empty route')]
+#[AsCommand('benchmark:check', 'Measure checks a second, and the check route against an empty route')]
 final class CheckBenchmarkCommand extends Command
 {
     /** Eight items each. */

@@ -17,7 +17,7 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\Circumstances;
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
@@ -43,7 +43,7 @@ final readonly class GeneratedChains
     {
         $dice = new Randomizer(new Mt19937(1));
         $writer = new Writer(Numbering::named('parity'));
-        $circumstances = new Circumstances(HouseRules::named('kickboxing'));
+        $circumstances = new Circumstances(BuiltInHouseRules::named('kickboxing'));
         $strikes = $this->strikes();
         $moves = array_values(Catalogue::builtIn()->moves);
         /** @var list<string> $there */

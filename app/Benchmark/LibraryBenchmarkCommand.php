@@ -7,7 +7,7 @@ namespace Periplus\App\Benchmark;
 use Doctrine\DBAL\Connection;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -17,7 +17,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Fills an empty library with chains of eight items and measures the pass over it under changed house rules. */
-#[AsCommand('gym:bench-library', 'Measure the pass over a large library; only on an empty database')]
+#[AsCommand('benchmark:library', 'Measure the pass over a large library; only on an empty database')]
 final class LibraryBenchmarkCommand extends Command
 {
     private const ITEMS = 8;
@@ -37,7 +37,7 @@ final class LibraryBenchmarkCommand extends Command
         $count = $input->getArgument('combinations');
         $count = is_numeric($count) ? max(1, (int) $count) : 20_000;
         if (false !== $this->connection->fetchOne('SELECT 1 FROM combination LIMIT 1')) {
-            $output->writeln('This library is not empty; bin/periplus bench-library makes one of its own.');
+            $output->writeln('This library is not empty; bin/periplus benchmark library makes one of its own.');
 
             return Command::FAILURE;
         }
@@ -47,7 +47,7 @@ final class LibraryBenchmarkCommand extends Command
         memory_reset_peak_usage();
 
         $start = microtime(true);
-        $preview = $this->previews->start(HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)), $user);
+        $preview = $this->previews->start(BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)), $user);
         while (RulePreviewState::Running === $preview->state) {
             $preview = $this->previews->advance($preview->id, 0.6);
         }

@@ -10,8 +10,8 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Measures lists, searches and what is there already over the library that the server has; bin/periplus bench-search fills it first. */
-#[AsCommand('bench-search', 'Measure searches over the library of a running server')]
+/** Measures lists, searches and what is there already over the library that the server has; bin/periplus benchmark search fills it first. */
+#[AsCommand('benchmark:search', 'Measure searches over the library of a running server')]
 final class SearchBenchmarkCommand extends Command
 {
     private const LISTS = ['', 'page=20', 'sort=level&page=3', 'sort=updated&direction=down', 'verdict=flows&weapon=leg', 'level=2'];

@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
@@ -21,7 +22,7 @@ readonly class CheckRequest
         public string $text,
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
-        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
         public string $numbering = 'parity',
         #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]

@@ -7,6 +7,7 @@ namespace Periplus\App\Check;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
@@ -29,7 +30,7 @@ final readonly class GenerateRequest
         public bool $switches = false,
         #[Assert\Choice(choices: ['hint', 'should', 'must'], message: 'Chains are clean of hint, should or must.')]
         public string $clean = 'should',
-        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'boxing',
         #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,

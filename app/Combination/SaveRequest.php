@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -19,7 +19,7 @@ final readonly class SaveRequest
         public string $text,
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
-        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
         #[Assert\Count(max: 8, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([new Assert\NotNull(message: 'A theme is a word.'), new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]

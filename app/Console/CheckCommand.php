@@ -7,8 +7,8 @@ namespace Periplus\App\Console;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -114,7 +114,7 @@ final class CheckCommand extends Command
             is_numeric($given($name)) => (float) $given($name),
             default => throw new \DomainException(\sprintf('--%s is a number such as %s, not "%s".', $name, $such, $given($name))),
         };
-        HouseRules::named($given('rules'));
+        BuiltInHouseRules::named($given('rules'));
         $numbering = '' === $given('scheme') ? $given('numbering') : $given('scheme');
         Numbering::named($numbering);
 

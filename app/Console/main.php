@@ -5,14 +5,15 @@ declare(strict_types=1);
 use Periplus\App\Benchmark\CheckBenchmarkCommand;
 use Periplus\App\Benchmark\SearchBenchmarkCommand;
 use Periplus\App\Console\CheckCommand;
+use Periplus\App\Console\DocsCommand;
 use Periplus\App\Kernel;
 use Symfony\Bundle\FrameworkBundle\Console\Application as FrameworkApplication;
 use Symfony\Component\Console\Application;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-// check and bench stand on the core alone: they start without the framework, a database or a server.
-$standalone = in_array($argv[1] ?? '', ['check', 'bench', 'bench-search'], true);
+// These stand on the core alone: they start without the framework, a database or a server.
+$standalone = in_array($argv[1] ?? '', ['check', 'docs', 'benchmark:check', 'benchmark:search'], true);
 $application = $standalone ? new Application('Periplus') : new FrameworkApplication(Kernel::fromEnvironment());
-$application->addCommands([new CheckCommand(), new CheckBenchmarkCommand(), new SearchBenchmarkCommand()]);
+$application->addCommands([new CheckCommand(), new DocsCommand(), new CheckBenchmarkCommand(), new SearchBenchmarkCommand()]);
 exit($application->run());

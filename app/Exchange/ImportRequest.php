@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -16,7 +16,7 @@ final readonly class ImportRequest
         public string $content,
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
-        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
     ) {
     }

@@ -6,6 +6,7 @@ namespace Periplus\App\HouseRules;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
 /** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
@@ -47,7 +48,7 @@ final class GymHouseRules
         /** @var array<string, array{content: string|null, version: int|string}> $rows */
         $rows = $this->connection->fetchAllAssociativeIndexed('SELECT id, content, version FROM house_rules');
         $sets = [];
-        foreach (HouseRules::ids() as $id) {
+        foreach (BuiltInHouseRules::ids() as $id) {
             $row = $rows[$id] ?? ['content' => null, 'version' => 1];
             $sets[$id] = [$this->set($id, $row['content']), (int) $row['version'], null === $row['content']];
         }
@@ -67,7 +68,7 @@ final class GymHouseRules
     public function store(HouseRules $rules, int $editor, \DateTimeImmutable $now): void
     {
         // What equals the built-in set is not kept as a change of it.
-        $content = $rules->toArray() === HouseRules::named($rules->id)->toArray() ? null : json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+        $content = $rules->toArray() === BuiltInHouseRules::named($rules->id)->toArray() ? null : json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
         $this->connection->executeStatement('UPDATE house_rules SET content = ?, version = version + 1, editor_id = ?, updated_at = ? WHERE id = ?', [$content, $editor, $now->format('Y-m-d H:i:s'), $rules->id]);
     }
 
@@ -95,14 +96,14 @@ final class GymHouseRules
     public function forget(): void
     {
         $this->read = [];
-        foreach (apcu_enabled() ? HouseRules::ids() : [] as $id) {
+        foreach (apcu_enabled() ? BuiltInHouseRules::ids() : [] as $id) {
             apcu_delete(self::MEMORY.$id);
         }
     }
 
     private function set(string $id, mixed $content): HouseRules
     {
-        $builtIn = HouseRules::named($id);
+        $builtIn = BuiltInHouseRules::named($id);
         if (!\is_string($content)) {
             return $builtIn;
         }
@@ -111,7 +112,7 @@ final class GymHouseRules
             return $builtIn;
         }
         // A rule or a school that came later than this set has the built-in answer.
-        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array{staticHead: int, oneHeight: int, sameSide: int, drives: int, rangeJump: int, tempoLoss: float}} $whole */
+        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array<string, int|float>} $whole */
         $whole = array_replace_recursive($builtIn->toArray(), $row);
 
         return HouseRules::of([...$whole, 'allows' => $builtIn->toArray()['allows']]);

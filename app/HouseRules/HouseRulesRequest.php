@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\HouseRules;
 
+use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
-use Periplus\Core\HouseRules\Thresholds;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
@@ -16,21 +16,28 @@ use Symfony\Component\Validator\Context\ExecutionContextInterface;
 #[Assert\Callback('validate')]
 final readonly class HouseRulesRequest
 {
-    /** @param array<mixed> $severities by finding id: off, hint, should or must */
+    /**
+     * @param array<mixed> $severities by the id of the rule: off, hint, should or must
+     * @param array<mixed> $thresholds by the id of the rule
+     */
     public function __construct(
         public Schools $schools,
         public array $severities,
-        public Thresholds $thresholds,
+        public array $thresholds,
     ) {
     }
 
     public function validate(ExecutionContextInterface $context): void
     {
         $known = [];
-        foreach (RuleRegistry::all() as $rule) {
-            if (!$rule->isCredit()) {
-                $known[$rule->id()] = $rule->title();
+        foreach (RuleRegistry::weighed() as $rule) {
+            $known[$rule->id] = $rule->title;
+            if (null !== $rule->threshold) {
+                $this->validateThreshold($context, $rule->id, $rule->threshold);
             }
+        }
+        foreach (array_diff_key($this->thresholds, $known) as $id => $value) {
+            $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))->atPath('thresholds')->addViolation();
         }
         foreach ($this->severities as $id => $severity) {
             if (!isset($known[$id])) {
@@ -39,11 +46,13 @@ final readonly class HouseRulesRequest
                 $context->buildViolation(\sprintf('"%s" is off, hint, should or must.', $known[$id]))->atPath('severities.'.$id)->addViolation();
             }
         }
-        $thresholds = $this->thresholds->toArray();
-        foreach (HouseRules::limits() as $name => ['least' => $least, 'most' => $most, 'meaning' => $meaning]) {
-            if ($thresholds[$name] < $least || $thresholds[$name] > $most) {
-                $context->buildViolation(\sprintf('The limit "%s" is %s to %s.', $meaning, $least, $most))->atPath('thresholds.'.$name)->addViolation();
-            }
+    }
+
+    private function validateThreshold(ExecutionContextInterface $context, string $id, RuleThreshold $threshold): void
+    {
+        $value = $this->thresholds[$id] ?? null;
+        if ((\is_int($threshold->default) ? !\is_int($value) : !\is_int($value) && !\is_float($value)) || $value < $threshold->least || $value > $threshold->most) {
+            $context->buildViolation(\sprintf('The limit of %s is %s to %s.', $threshold->unit, $threshold->least, $threshold->most))->atPath('thresholds.'.$id)->addViolation();
         }
     }
 
@@ -54,8 +63,14 @@ final readonly class HouseRulesRequest
             // Validated before.
             $severities[(string) $id] = Severity::from(\is_string($severity) ? $severity : '')->value;
         }
+        $thresholds = [];
+        foreach ($this->thresholds as $id => $value) {
+            if (\is_int($value) || \is_float($value)) {
+                $thresholds[(string) $id] = $value;
+            }
+        }
         $row = $rules->toArray();
 
-        return HouseRules::of([...$row, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => $this->thresholds->toArray()]);
+        return HouseRules::of([...$row, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => [...$row['thresholds'], ...$thresholds]]);
     }
 }

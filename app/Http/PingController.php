@@ -9,7 +9,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class PingController
 {
-    /** Says that the server answers, and nothing else; the measure for other routes in bin/periplus bench. */
+    /** Says that the server answers, and nothing else; the measure for other routes in bin/periplus benchmark. */
     #[Route('/api/ping', methods: ['GET', 'POST'])]
     public function __invoke(): Response
     {

@@ -10,7 +10,7 @@ use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationIndices;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -40,7 +40,7 @@ final class RecheckCommand extends Command
 
             return Command::SUCCESS;
         }
-        foreach (HouseRules::ids() as $set) {
+        foreach (BuiltInHouseRules::ids() as $set) {
             $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, (int) $head)));
         }
         $this->indices->refill(fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)));

@@ -11,10 +11,13 @@ use Periplus\App\HouseRules\HouseRulesRequest;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
-use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\School;
+use Periplus\Core\HouseRules\Schools;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -36,13 +39,17 @@ final readonly class RulePreviewController
     {
         $sets = [];
         foreach ($this->rules->all() as $id => [$set, $version, $builtIn]) {
-            $sets[] = [...self::set($set), 'version' => $version, 'isBuiltIn' => $builtIn, 'builtIn' => self::set(HouseRules::named($id))];
+            $sets[] = [...self::set($set), 'version' => $version, 'isBuiltIn' => $builtIn, 'builtIn' => self::set(BuiltInHouseRules::named($id))];
         }
 
         return new JsonResponse([
             'sets' => $sets,
-            'rules' => array_map(self::rule(...), array_values(array_filter(RuleRegistry::all(), static fn (Rule $rule): bool => !$rule->isCredit()))),
-            'thresholds' => HouseRules::limits(),
+            'rules' => array_map(self::rule(...), RuleRegistry::weighed()),
+            'schools' => array_map(static fn (string $name, string $school): array => [
+                'name' => $name,
+                'question' => $school::question(),
+                'answers' => array_map(static fn (School&\BackedEnum $answer): array => ['value' => (string) $answer->value, 'label' => $answer->answer()], $school::cases()),
+            ], array_keys(Schools::all()), Schools::all()),
         ]);
     }
 
@@ -51,7 +58,7 @@ final readonly class RulePreviewController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] HouseRulesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        if (!\in_array($set, HouseRules::ids(), true)) {
+        if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
             throw new ApiProblem(404, 'not-found', 'There are no such house rules.');
         }
 
@@ -102,18 +109,25 @@ final readonly class RulePreviewController
     {
         $row = $set->toArray();
 
-        return [...$row, 'severities' => (object) $row['severities']];
+        return [...$row, 'severities' => (object) $row['severities'], 'thresholds' => (object) $row['thresholds']];
     }
 
     /** @return array<string, mixed> */
-    private static function rule(Rule $rule): array
+    private static function rule(RuleDefinition $rule): array
     {
         return [
-            'id' => $rule->id(),
-            'title' => $rule->title(),
-            'reason' => $rule->reason(),
-            'shows' => self::example($rule->shows()),
-            'doesNotShow' => self::example($rule->doesNotShow()),
+            'id' => $rule->id,
+            'title' => $rule->title,
+            'reason' => $rule->reason,
+            'shows' => self::example($rule->shows),
+            'doesNotShow' => self::example($rule->doesNotShow),
+            'threshold' => null === $rule->threshold ? null : [
+                'least' => $rule->threshold->least,
+                'most' => $rule->threshold->most,
+                'unit' => $rule->threshold->unit,
+                'word' => $rule->threshold->word,
+                'isWhole' => \is_int($rule->threshold->default),
+            ],
         ];
     }
 

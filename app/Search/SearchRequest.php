@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Limb;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -21,7 +21,7 @@ final readonly class SearchRequest
         public string $q = '',
         public ?Limb $weapon = null,
         public ?Verdict $verdict = null,
-        #[Assert\Choice(callback: [HouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public ?string $rules = null,
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
         public ?int $level = null,

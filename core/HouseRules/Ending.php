@@ -5,10 +5,25 @@ declare(strict_types=1);
 namespace Periplus\Core\HouseRules;
 
 /** How a chain ends. */
-enum Ending: string
+enum Ending: string implements School
 {
     case Move = 'move';
     case Kick = 'kick';
     case LeadHand = 'lead-hand';
     case Any = 'any';
+
+    public static function question(): string
+    {
+        return 'A chain ends with';
+    }
+
+    public function answer(): string
+    {
+        return match ($this) {
+            self::Move => 'a move that leaves',
+            self::Kick => 'a kick',
+            self::LeadHand => 'a lead hand',
+            self::Any => 'anything',
+        };
+    }
 }

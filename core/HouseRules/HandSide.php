@@ -5,9 +5,23 @@ declare(strict_types=1);
 namespace Periplus\Core\HouseRules;
 
 /** Of which side the hand before a kick is: the side of the leg that kicks, or the other. */
-enum HandSide: string
+enum HandSide: string implements School
 {
     case Any = 'any';
     case Same = 'same';
     case Opposite = 'opposite';
+
+    public static function question(): string
+    {
+        return 'The hand before a kick is of';
+    }
+
+    public function answer(): string
+    {
+        return match ($this) {
+            self::Any => 'either side',
+            self::Same => 'the same side',
+            self::Opposite => 'the opposite side',
+        };
+    }
 }

@@ -5,8 +5,21 @@ declare(strict_types=1);
 namespace Periplus\Core\HouseRules;
 
 /** Which strikes are hard: the last one, which those before prepare, or every one. */
-enum HardStrikes: string
+enum HardStrikes: string implements School
 {
     case Last = 'last';
     case Every = 'every';
+
+    public static function question(): string
+    {
+        return 'Hard is';
+    }
+
+    public function answer(): string
+    {
+        return match ($this) {
+            self::Last => 'the last strike',
+            self::Every => 'every strike',
+        };
+    }
 }

@@ -4,20 +4,19 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 
 /**
- * The gym's severities, thresholds and choice of school. Three sets ship in core/data/house-rules.json; a gym keeps its
- * own in the same shape.
+ * The gym's severities, thresholds and choice of school, both of the former by the id of their rule.
  *
- * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array{staticHead: int, oneHeight: int, sameSide: int, drives: int, rangeJump: int, tempoLoss: float}}
+ * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array<string, int|float>}
  */
 final readonly class HouseRules
 {
     /**
-     * @param list<Limb> $allows
-     * @param array<string, Severity> $severities by finding id
+     * @param list<Limb> $allows what the sport lets land
+     * @param array<string, Severity> $severities
+     * @param array<string, int|float> $thresholds
      */
     public function __construct(
         public string $id,
@@ -25,48 +24,8 @@ final readonly class HouseRules
         public array $allows,
         public Schools $schools,
         private array $severities,
-        public Thresholds $thresholds,
+        private array $thresholds,
     ) {
-    }
-
-    public static function named(string $id): self
-    {
-        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(\sprintf('There are no house rules "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
-    }
-
-    /** @return array<string, self> by id */
-    public static function builtIn(): array
-    {
-        /** @var array<string, self>|null $sets */
-        static $sets = null;
-        if (null === $sets) {
-            /** @var array{sets: list<SetRow>} $data */
-            $data = Data::read('house-rules');
-            $sets = array_map(self::of(...), array_column($data['sets'], null, 'id'));
-        }
-
-        return $sets;
-    }
-
-    /** @return list<string> */
-    public static function ids(): array
-    {
-        return array_keys(self::builtIn());
-    }
-
-    /** @return array<string, array{least: int|float, most: int|float, unit: string, meaning: string}> what each threshold may be, by name */
-    public static function limits(): array
-    {
-        /** @var array{fields: array<string, array{least?: int|float, most?: int|float, unit: string, meaning: string}>} $data */
-        $data = Data::read('house-rules');
-        $limits = [];
-        foreach ($data['fields'] as $name => $field) {
-            if (isset($field['least'], $field['most'])) {
-                $limits[substr($name, \strlen('thresholds.'))] = ['least' => $field['least'], 'most' => $field['most'], 'unit' => $field['unit'], 'meaning' => $field['meaning']];
-            }
-        }
-
-        return $limits;
     }
 
     /**
@@ -82,7 +41,7 @@ final readonly class HouseRules
             array_map(Limb::from(...), $row['allows']),
             Schools::of($row['schools']),
             array_map(Severity::from(...), $row['severities']),
-            Thresholds::of($row['thresholds']),
+            $row['thresholds'],
         );
     }
 
@@ -95,7 +54,7 @@ final readonly class HouseRules
             'allows' => array_map(static fn (Limb $limb): string => $limb->value, $this->allows),
             'schools' => $this->schools->toArray(),
             'severities' => array_map(static fn (Severity $severity): string => $severity->value, $this->severities),
-            'thresholds' => $this->thresholds->toArray(),
+            'thresholds' => $this->thresholds,
         ];
     }
 
@@ -105,9 +64,15 @@ final readonly class HouseRules
         return new self($this->id, $this->name, $this->allows, $schools, $this->severities, $this->thresholds);
     }
 
-    /** A finding that the set does not name is a hint. */
-    public function severity(string $findingId): Severity
+    /** A rule that the set does not name is a hint. */
+    public function severity(string $rule): Severity
     {
-        return $this->severities[$findingId] ?? Severity::Hint;
+        return $this->severities[$rule] ?? Severity::Hint;
+    }
+
+    /** From how much on a rule holds; null where the set does not say. */
+    public function threshold(string $rule): int|float|null
+    {
+        return $this->thresholds[$rule] ?? null;
     }
 }

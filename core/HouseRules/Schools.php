@@ -16,6 +16,12 @@ final readonly class Schools
     ) {
     }
 
+    /** @return array<string, class-string<School&\BackedEnum>> the schools by name */
+    public static function all(): array
+    {
+        return ['leadHook' => LeadHook::class, 'handSide' => HandSide::class, 'handTiming' => HandTiming::class, 'ending' => Ending::class, 'hardStrikes' => HardStrikes::class];
+    }
+
     /** @param array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string} $row */
     public static function of(array $row): self
     {

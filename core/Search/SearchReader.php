@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\Contact;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Technique\Catalogue;
@@ -253,7 +253,7 @@ final readonly class SearchReader
             }, $text),
             'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true) ? new FieldClause('level', $value, 'is of level '.$value, $text) : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
             'from' === $first => null !== Stance::tryFrom($value) ? new FieldClause('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
-            'rules' === $first => \in_array(strtr($value, ' ', '-'), HouseRules::ids(), true) ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, HouseRules::ids())),
+            'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true) ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids())),
             'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new FieldClause('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
             'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another wish'),
             default => $this->words($pieces, $text, $stance),

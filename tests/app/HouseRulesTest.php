@@ -11,7 +11,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\Notation\Reader;
@@ -29,7 +29,7 @@ final class HouseRulesTest extends ApiTestCase
      */
     public static function change(array $schools = [], array $severities = [], array $thresholds = []): array
     {
-        $set = HouseRules::named('kickboxing')->toArray();
+        $set = BuiltInHouseRules::named('kickboxing')->toArray();
 
         return ['schools' => [...$set['schools'], ...$schools], 'severities' => [...$set['severities'], ...$severities], 'thresholds' => [...$set['thresholds'], ...$thresholds]];
     }
@@ -149,7 +149,7 @@ final class HouseRulesTest extends ApiTestCase
         }
         $connection = self::service(Connection::class);
         $process = static fn (): RulePreviews => new RulePreviews($connection, new GymHouseRules($connection), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
-        $rules = HouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
+        $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
         $preview = $process()->start($rules, (int) $head);
@@ -163,7 +163,7 @@ final class HouseRulesTest extends ApiTestCase
 
         self::assertSame([3, 6, 7], $steps);
         self::assertNotSame($preview->id, $process()->start($rules, (int) $head)->id, 'What is done is not gone on with.');
-        self::assertSame(0, $process()->start(HouseRules::named('kickboxing'), (int) $head)->done, 'Another change is another pass.');
+        self::assertSame(0, $process()->start(BuiltInHouseRules::named('kickboxing'), (int) $head)->done, 'Another change is another pass.');
         $preview = $process()->advance($process()->start($rules, (int) $head)->id, 5.0);
         self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->found($preview)['changes']);
     }
@@ -172,9 +172,9 @@ final class HouseRulesTest extends ApiTestCase
     #[TestWith([['schools' => ['leadHook' => 'sideways']]])]
     #[TestWith([['severities' => ['no-exit' => 'perhaps']]])]
     #[TestWith([['severities' => ['no-such-rule' => 'must']]])]
-    #[TestWith([['thresholds' => ['staticHead' => 0]]])]
-    #[TestWith([['thresholds' => ['tempoLoss' => 7.5]]])]
-    #[TestWith([['thresholds' => ['drives' => 'many']]])]
+    #[TestWith([['thresholds' => ['static-head' => 0]]])]
+    #[TestWith([['thresholds' => ['tempo-limit' => 7.5]]])]
+    #[TestWith([['thresholds' => ['overcommitted' => 'many']]])]
     public function testRulesThatMakeNoSenseAreRefused(array $change): void
     {
         $this->signIn('head');

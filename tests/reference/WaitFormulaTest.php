@@ -7,8 +7,8 @@ namespace Periplus\Tests\Reference;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Catalogue;
 use PHPUnit\Framework\TestCase;
 
@@ -78,7 +78,7 @@ final class WaitFormulaTest extends TestCase
     private static function assertWait(array $missing, Chain $chain): void
     {
         rsort($missing);
-        $link = (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'))->links[0];
+        $link = (new FlowModel(Catalogue::builtIn()->body))->timing($chain, BuiltInHouseRules::named('all-limbs'))->links[0];
         $wait = $missing[0] + $missing[1] / 2;
         $expected = $wait <= 130 ? 'flows' : ($wait <= 400 ? 'reload' : 'breaks');
         $what = $chain->items[0]->key().' '.$chain->items[1]->key();

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
@@ -18,14 +19,16 @@ use Periplus\Core\Technique\Catalogue;
 /** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
 final readonly class Check
 {
-    private const ORDER = ['must' => 0, 'should' => 1, 'hint' => 2, 'credit' => 3, 'off' => 4];
-
     public FlowModel $model;
 
+    /** @var list<array{Rule, RuleDefinition}> */
+    private array $rules;
+
     /** @param list<Rule> $rules */
-    public function __construct(Catalogue $catalogue, private array $rules)
+    public function __construct(Catalogue $catalogue, array $rules)
     {
         $this->model = new FlowModel($catalogue->body);
+        $this->rules = array_map(static fn (Rule $rule): array => [$rule, $rule->definition()], $rules);
     }
 
     public static function builtIn(): self
@@ -42,17 +45,17 @@ final readonly class Check
         $context = new RuleContext($inStance, $timing, $circumstances);
         $findings = [];
         $must = false;
-        foreach ($this->rules as $rule) {
-            $severity = $rule->isCredit() ? Severity::Credit : $circumstances->rules->severity($rule->id());
+        foreach ($this->rules as [$rule, $definition]) {
+            $severity = $definition->isCredit() ? Severity::Credit : $circumstances->rules->severity($definition->id);
             if (Severity::Off === $severity) {
                 continue;
             }
             foreach ($rule->matches($context) as $match) {
-                $findings[] = new Finding($rule->id(), $severity, $match->at, $match->message);
+                $findings[] = new Finding($definition->id, $severity, $match->at, $match->message);
                 $must = $must || Severity::Must === $severity;
             }
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => [self::ORDER[$a->severity->value], $a->at ?? -1] <=> [self::ORDER[$b->severity->value], $b->at ?? -1]);
+        usort($findings, static fn (Finding $a, Finding $b): int => [$b->severity->rank(), $a->at ?? -1] <=> [$a->severity->rank(), $b->at ?? -1]);
         $linkVerdict = $timing->verdict();
 
         return new CheckResult($inStance, $timing, $context->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);

@@ -15,7 +15,6 @@ use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
@@ -103,7 +102,7 @@ final readonly class Generator
     {
         return self::isMeant($result->inStance, $criteria)
             && Verdict::Flows === $result->verdict
-            && [] === array_filter($result->findings, static fn (Finding $finding): bool => self::weight($finding->severity) >= self::weight($criteria->clean))
+            && [] === array_filter($result->findings, static fn (Finding $finding): bool => $finding->severity->isAtLeast($criteria->clean))
             && (null === $criteria->level || Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level === $criteria->level);
     }
 
@@ -159,15 +158,5 @@ final readonly class Generator
         $link = $this->check->model->take($then, $item);
 
         return null === $link || Verdict::Flows === $link->verdict ? [$item, $then] : null;
-    }
-
-    private static function weight(Severity $severity): int
-    {
-        return match ($severity) {
-            Severity::Must => 3,
-            Severity::Should => 2,
-            Severity::Hint => 1,
-            Severity::Off, Severity::Credit => 0,
-        };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Options;
 
 use Periplus\Core\Balance\Athlete;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
@@ -34,7 +35,7 @@ final readonly class CheckOptions
     /** @throws \DomainException|\OutOfBoundsException when the rules, the tempo or the athlete are not to be had */
     public function circumstances(): Circumstances
     {
-        return new Circumstances($this->rules instanceof HouseRules ? $this->rules : HouseRules::named($this->rules), $this->tempo, $this->medium, $this->group, $this->athlete());
+        return new Circumstances($this->rules instanceof HouseRules ? $this->rules : BuiltInHouseRules::named($this->rules), $this->tempo, $this->medium, $this->group, $this->athlete());
     }
 
     private function athlete(): Athlete

@@ -35,6 +35,14 @@ final class RuleContext
         $this->delivered = array_filter($this->strikes, static fn (StrikeItem $item): bool => $item->delivered());
     }
 
+    /** From how much on the rule holds under these house rules. */
+    public function threshold(Rule $rule): int|float
+    {
+        $definition = $rule->definition();
+
+        return $this->circumstances->rules->threshold($definition->id) ?? $definition->threshold->default ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id));
+    }
+
     /** The hips over the feet; worked out when it is asked for. */
     public function sway(): Sway
     {

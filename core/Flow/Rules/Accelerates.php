@@ -7,39 +7,22 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class Accelerates implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'accelerates';
-    }
-
-    public function title(): string
-    {
-        return 'Accelerates';
-    }
-
-    public function reason(): string
-    {
-        return 'The last strike is the hard one and the first ones are quick.';
-    }
-
-    public function isCredit(): bool
-    {
-        return true;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1~ 2 3!');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1! 2 3');
+        return new RuleDefinition(
+            'accelerates',
+            'Accelerates',
+            'The last strike is the hard one and the first ones are quick.',
+            new RuleExample('1~ 2 3!'),
+            new RuleExample('1! 2 3'),
+            order: 220,
+        );
     }
 
     public function matches(RuleContext $context): array

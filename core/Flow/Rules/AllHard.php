@@ -8,40 +8,25 @@ use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HardStrikes;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class AllHard implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'all-hard';
-    }
-
-    public function title(): string
-    {
-        return 'Nothing accelerates';
-    }
-
-    public function reason(): string
-    {
-        return 'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is hard, nothing is.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1! 2! 3!');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1~ 2 3!');
+        return new RuleDefinition(
+            'all-hard',
+            'Nothing accelerates',
+            'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is hard, nothing is.',
+            new RuleExample('1! 2! 3!'),
+            new RuleExample('1~ 2 3!'),
+            order: 140,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+        );
     }
 
     public function matches(RuleContext $context): array

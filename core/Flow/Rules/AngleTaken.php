@@ -6,39 +6,22 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 
 final readonly class AngleTaken implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'angle-taken';
-    }
-
-    public function title(): string
-    {
-        return 'Takes an angle';
-    }
-
-    public function reason(): string
-    {
-        return 'A step or a pivot off the line before a strike puts it where the opponent does not look.';
-    }
-
-    public function isCredit(): bool
-    {
-        return true;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 pivot-out 2');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 step-in 2');
+        return new RuleDefinition(
+            'angle-taken',
+            'Takes an angle',
+            'A step or a pivot off the line before a strike puts it where the opponent does not look.',
+            new RuleExample('1 pivot-out 2'),
+            new RuleExample('1 step-in 2'),
+            order: 210,
+        );
     }
 
     public function matches(RuleContext $context): array

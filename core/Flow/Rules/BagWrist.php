@@ -7,39 +7,24 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class BagWrist implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'bag-wrist';
-    }
-
-    public function title(): string
-    {
-        return 'Wrist on the bag';
-    }
-
-    public function reason(): string
-    {
-        return 'An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a physician when it hurts.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 6', Medium::Bag);
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 6', Medium::Pads);
+        return new RuleDefinition(
+            'bag-wrist',
+            'Wrist on the bag',
+            'An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a physician when it hurts.',
+            new RuleExample('1 6', Medium::Bag),
+            new RuleExample('1 6', Medium::Pads),
+            order: 170,
+            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+        );
     }
 
     public function matches(RuleContext $context): array

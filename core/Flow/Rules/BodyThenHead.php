@@ -6,39 +6,22 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Technique\Target;
 
 final readonly class BodyThenHead implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'body-then-head';
-    }
-
-    public function title(): string
-    {
-        return 'Body, then head';
-    }
-
-    public function reason(): string
-    {
-        return 'Body work drops the guard and opens the head.';
-    }
-
-    public function isCredit(): bool
-    {
-        return true;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 3b 2');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 3b 2b');
+        return new RuleDefinition(
+            'body-then-head',
+            'Body, then head',
+            'Body work drops the guard and opens the head.',
+            new RuleExample('1 3b 2'),
+            new RuleExample('1 3b 2b'),
+            order: 200,
+        );
     }
 
     public function matches(RuleContext $context): array

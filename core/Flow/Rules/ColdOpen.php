@@ -7,39 +7,24 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class ColdOpen implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'cold-open';
-    }
-
-    public function title(): string
-    {
-        return 'Opens with power';
-    }
-
-    public function reason(): string
-    {
-        return 'A chain that opens with a power strike shows it from outside. A jab, a feint, a push kick or a move finds the range first.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('3 2');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 3 2');
+        return new RuleDefinition(
+            'cold-open',
+            'Opens with power',
+            'A chain that opens with a power strike shows it from outside. A jab, a feint, a push kick or a move finds the range first.',
+            new RuleExample('3 2'),
+            new RuleExample('1 3 2'),
+            order: 120,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+        );
     }
 
     public function matches(RuleContext $context): array

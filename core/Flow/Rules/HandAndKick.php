@@ -6,41 +6,26 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HandTiming;
 use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class HandAndKick implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'hand-and-kick';
-    }
-
-    public function title(): string
-    {
-        return 'Hand and kick';
-    }
-
-    public function reason(): string
-    {
-        return 'One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, so that there is no time for the second. It holds only where the gym has chosen one.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together));
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together));
+        return new RuleDefinition(
+            'hand-and-kick',
+            'Hand and kick',
+            'One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, so that there is no time for the second. It holds only where the gym has chosen one.',
+            new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together)),
+            new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together)),
+            order: 70,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+        );
     }
 
     public function matches(RuleContext $context): array

@@ -6,41 +6,26 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\HandSide;
 use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class HandBeforeKick implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'hand-before-kick';
-    }
-
-    public function title(): string
-    {
-        return 'Hand before a kick';
-    }
-
-    public function reason(): string
-    {
-        return 'One school sends the hand of the same side before the kick, so that the guard looks there; the other sends the hand of the opposite side, whose turn loads the kick. It holds only where the gym has chosen one.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite));
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite));
+        return new RuleDefinition(
+            'hand-before-kick',
+            'Hand before a kick',
+            'One school sends the hand of the same side before the kick, so that the guard looks there; the other sends the hand of the opposite side, whose turn loads the kick. It holds only where the gym has chosen one.',
+            new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite)),
+            new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite)),
+            order: 60,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+        );
     }
 
     public function matches(RuleContext $context): array

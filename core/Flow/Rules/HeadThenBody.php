@@ -6,39 +6,22 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Technique\Target;
 
 final readonly class HeadThenBody implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'head-then-body';
-    }
-
-    public function title(): string
-    {
-        return 'Head, then body';
-    }
-
-    public function reason(): string
-    {
-        return 'A punch to the head lifts the guard and opens the body.';
-    }
-
-    public function isCredit(): bool
-    {
-        return true;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 3b');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 3');
+        return new RuleDefinition(
+            'head-then-body',
+            'Head, then body',
+            'A punch to the head lifts the guard and opens the body.',
+            new RuleExample('1 2 3b'),
+            new RuleExample('1 2 3'),
+            order: 190,
+        );
     }
 
     public function matches(RuleContext $context): array

@@ -7,39 +7,24 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class KickOnLine implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'kick-on-line';
-    }
-
-    public function title(): string
-    {
-        return 'Round kick from the line';
-    }
-
-    public function reason(): string
-    {
-        return 'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 14l');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 step-out 14l');
+        return new RuleDefinition(
+            'kick-on-line',
+            'Round kick from the line',
+            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt.',
+            new RuleExample('1 14l'),
+            new RuleExample('1 step-out 14l'),
+            order: 50,
+            severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+        );
     }
 
     public function matches(RuleContext $context): array

@@ -8,42 +8,27 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Ending;
+use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
 
 final readonly class NoExit implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'no-exit';
-    }
-
-    public function title(): string
-    {
-        return 'How the chain ends';
-    }
-
-    public function reason(): string
-    {
-        return 'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. Other schools finish with a kick, or with a lead hand; the gym chooses.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 exit');
+        return new RuleDefinition(
+            'no-exit',
+            'How the chain ends',
+            'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. Other schools finish with a kick, or with a lead hand; the gym chooses.',
+            new RuleExample('1 2'),
+            new RuleExample('1 2 exit'),
+            order: 130,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+        );
     }
 
     public function matches(RuleContext $context): array

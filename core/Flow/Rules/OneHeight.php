@@ -7,39 +7,26 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class OneHeight implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'one-height';
-    }
-
-    public function title(): string
-    {
-        return 'All at one height';
-    }
-
-    public function reason(): string
-    {
-        return 'Work that stays at one height lets the guard stay there too. Change the level once and the guard opens.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 3 4 3');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 3b 4 3');
+        return new RuleDefinition(
+            'one-height',
+            'All at one height',
+            'Work that stays at one height lets the guard stay there too. Change the level once and the guard opens.',
+            new RuleExample('1 2 3 4 3'),
+            new RuleExample('1 2 3b 4 3'),
+            order: 110,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            threshold: new RuleThreshold(5, 2, 20, 'delivered strikes'),
+        );
     }
 
     public function matches(RuleContext $context): array
@@ -47,7 +34,7 @@ final readonly class OneHeight implements Rule
         $heights = array_unique(array_map(static fn (StrikeItem $item): string => $item->target->word(), $context->delivered));
         $count = \count($context->delivered);
 
-        return $count >= $context->circumstances->rules->thresholds->oneHeight && 1 === \count($heights)
+        return $count >= $context->threshold($this) && 1 === \count($heights)
             ? [new RuleMatch(null, \sprintf('All %d strikes go to the %s.', $count, implode('', $heights)))]
             : [];
     }

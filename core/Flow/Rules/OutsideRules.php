@@ -6,39 +6,24 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class OutsideRules implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'outside-rules';
-    }
-
-    public function title(): string
-    {
-        return 'Outside the rules';
-    }
-
-    public function reason(): string
-    {
-        return 'The sport that these house rules are for does not let that limb land. Check the rulebook of the governing body.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 31');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 14');
+        return new RuleDefinition(
+            'outside-rules',
+            'Outside the rules',
+            'The sport that these house rules are for does not let that limb land. Check the rulebook of the governing body.',
+            new RuleExample('1 2 31'),
+            new RuleExample('1 2 14'),
+            order: 160,
+            severities: ['boxing' => Severity::Must, 'kickboxing' => Severity::Must, 'all-limbs' => Severity::Off],
+        );
     }
 
     public function matches(RuleContext $context): array

@@ -5,36 +5,37 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 
-/** Every rule that Periplus knows, in the order in which a coach would raise them. */
+/** Every rule of this folder, in the order in which a coach would raise them. */
 final readonly class RuleRegistry
 {
     /** @return list<Rule> */
     public static function all(): array
     {
-        return [
-            new RangeJump(),
-            new Overcommitted(),
-            new SquareStance(),
-            new UnannouncedKick(),
-            new KickOnLine(),
-            new HandBeforeKick(),
-            new HandAndKick(),
-            new SpinUnsecured(),
-            new StaticHead(),
-            new SameSideRun(),
-            new OneHeight(),
-            new ColdOpen(),
-            new NoExit(),
-            new AllHard(),
-            new TempoLimit(),
-            new OutsideRules(),
-            new BagWrist(),
-            new YouthLimits(),
-            new HeadThenBody(),
-            new BodyThenHead(),
-            new AngleTaken(),
-            new Accelerates(),
-        ];
+        /** @var list<Rule>|null $rules */
+        static $rules = null;
+        if (null === $rules) {
+            $rules = [];
+            $files = glob(__DIR__.'/*.php');
+            foreach (false === $files ? [] : $files as $file) {
+                $class = __NAMESPACE__.'\\'.basename($file, '.php');
+                if (is_subclass_of($class, Rule::class)) {
+                    $rules[] = new $class();
+                }
+            }
+            usort($rules, static fn (Rule $one, Rule $other): int => $one->definition()->order <=> $other->definition()->order);
+        }
+
+        return $rules;
+    }
+
+    /** @return list<RuleDefinition> of those that house rules can weigh */
+    public static function weighed(): array
+    {
+        return array_values(array_filter(
+            array_map(static fn (Rule $rule): RuleDefinition => $rule->definition(), self::all()),
+            static fn (RuleDefinition $definition): bool => !$definition->isCredit(),
+        ));
     }
 }

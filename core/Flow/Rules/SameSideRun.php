@@ -10,39 +10,26 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class SameSideRun implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'same-side-run';
-    }
-
-    public function title(): string
-    {
-        return 'Same side three times';
-    }
-
-    public function reason(): string
-    {
-        return 'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side gone. Jabs do not count.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('3b 3 5');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('3b 2 5');
+        return new RuleDefinition(
+            'same-side-run',
+            'Same side three times',
+            'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side gone. Jabs do not count.',
+            new RuleExample('3b 3 5'),
+            new RuleExample('3b 2 5'),
+            order: 100,
+            severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            threshold: new RuleThreshold(3, 2, 10, 'strikes in a row'),
+        );
     }
 
     public function matches(RuleContext $context): array
@@ -53,7 +40,7 @@ final readonly class SameSideRun implements Rule
             static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $context->inStance->side($at)?->value,
         );
         foreach ($runs as $run) {
-            if (\count($run) >= $context->circumstances->rules->thresholds->sameSide) {
+            if (\count($run) >= $context->threshold($this)) {
                 $role = $context->strikes[$run[0]]->strike->role->value;
                 $matches[] = new RuleMatch($run[0], \sprintf('%d strikes in a row come from the %s side.', \count($run), $role));
             }

@@ -6,39 +6,24 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class SpinUnsecured implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'spin-unsecured';
-    }
-
-    public function title(): string
-    {
-        return 'Spin with nothing held';
-    }
-
-    public function reason(): string
-    {
-        return 'A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent where the strike will land. Mind the space around the athlete.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 38');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 post 38');
+        return new RuleDefinition(
+            'spin-unsecured',
+            'Spin with nothing held',
+            'A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent where the strike will land. Mind the space around the athlete.',
+            new RuleExample('1 2 38'),
+            new RuleExample('1 2 post 38'),
+            order: 80,
+            severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+        );
     }
 
     public function matches(RuleContext $context): array

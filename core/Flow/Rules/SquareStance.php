@@ -9,40 +9,25 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Feet;
 
 final readonly class SquareStance implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'square-stance';
-    }
-
-    public function title(): string
-    {
-        return 'Strike from crossed feet';
-    }
-
-    public function reason(): string
-    {
-        return 'Feet side by side or crossed have no base to drive from, and a push from the front topples the athlete.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 step-across 2');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 step-out 2');
+        return new RuleDefinition(
+            'square-stance',
+            'Strike from crossed feet',
+            'Feet side by side or crossed have no base to drive from, and a push from the front topples the athlete.',
+            new RuleExample('1 step-across 2'),
+            new RuleExample('1 step-out 2'),
+            order: 30,
+            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+        );
     }
 
     public function matches(RuleContext $context): array

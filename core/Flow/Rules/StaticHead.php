@@ -9,39 +9,26 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class StaticHead implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'static-head';
-    }
-
-    public function title(): string
-    {
-        return 'Head never moves';
-    }
-
-    public function reason(): string
-    {
-        return 'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step inside the chain.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 3 4 3 2');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 3 roll-rear 4 3 2');
+        return new RuleDefinition(
+            'static-head',
+            'Head never moves',
+            'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step inside the chain.',
+            new RuleExample('1 2 3 4 3 2'),
+            new RuleExample('1 2 3 roll-rear 4 3 2'),
+            order: 90,
+            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            threshold: new RuleThreshold(5, 2, 20, 'strikes in a row'),
+        );
     }
 
     public function matches(RuleContext $context): array
@@ -52,7 +39,7 @@ final readonly class StaticHead implements Rule
             static fn (): string => 'strike',
         );
         foreach ($runs as $run) {
-            if (\count($run) >= $context->circumstances->rules->thresholds->staticHead) {
+            if (\count($run) >= $context->threshold($this)) {
                 $matches[] = new RuleMatch($run[0], \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)));
             }
         }

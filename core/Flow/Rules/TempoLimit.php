@@ -6,39 +6,26 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class TempoLimit implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'tempo-limit';
-    }
-
-    public function title(): string
-    {
-        return 'Faster than the body';
-    }
-
-    public function reason(): string
-    {
-        return 'Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the call or mend the chain.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 2 2', tempo: 0.8);
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 3 2', tempo: 0.8);
+        return new RuleDefinition(
+            'tempo-limit',
+            'Faster than the body',
+            'Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the call or mend the chain.',
+            new RuleExample('1 2 2 2', tempo: 0.8),
+            new RuleExample('1 2 3 2', tempo: 0.8),
+            order: 150,
+            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            threshold: new RuleThreshold(0.15, 0.01, 0.9, 'share of the tempo lost', 'above'),
+        );
     }
 
     public function matches(RuleContext $context): array
@@ -51,7 +38,7 @@ final readonly class TempoLimit implements Rule
         }
         $loss = 1.0 - $asked / $length;
 
-        return $loss > $context->circumstances->rules->thresholds->tempoLoss
+        return $loss > $context->threshold($this)
             ? [new RuleMatch(null, \sprintf('This tempo asks for %.1f strikes a second; weight and hips allow %.1f.', 1000 * $strikes / $asked, 1000 * $strikes / $length))]
             : [];
     }

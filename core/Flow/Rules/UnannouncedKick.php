@@ -10,39 +10,24 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 
 final readonly class UnannouncedKick implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'unannounced-kick';
-    }
-
-    public function title(): string
-    {
-        return 'Kick with nothing before it';
-    }
-
-    public function reason(): string
-    {
-        return 'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a post occupies the opponent first.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('14l');
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 14l');
+        return new RuleDefinition(
+            'unannounced-kick',
+            'Kick with nothing before it',
+            'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a post occupies the opponent first.',
+            new RuleExample('14l'),
+            new RuleExample('1 14l'),
+            order: 40,
+            severities: ['boxing' => Severity::Off, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+        );
     }
 
     public function matches(RuleContext $context): array

@@ -7,41 +7,26 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Target;
 
 final readonly class YouthLimits implements Rule
 {
-    public function id(): string
+    public function definition(): RuleDefinition
     {
-        return 'youth-limits';
-    }
-
-    public function title(): string
-    {
-        return 'Not for this group';
-    }
-
-    public function reason(): string
-    {
-        return 'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and the gym allow it.';
-    }
-
-    public function isCredit(): bool
-    {
-        return false;
-    }
-
-    public function shows(): RuleExample
-    {
-        return new RuleExample('1 2 14h', group: Group::Youth);
-    }
-
-    public function doesNotShow(): RuleExample
-    {
-        return new RuleExample('1 2 14l', group: Group::Youth);
+        return new RuleDefinition(
+            'youth-limits',
+            'Not for this group',
+            'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and the gym allow it.',
+            new RuleExample('1 2 14h', group: Group::Youth),
+            new RuleExample('1 2 14l', group: Group::Youth),
+            order: 180,
+            severities: ['boxing' => Severity::Must, 'kickboxing' => Severity::Must, 'all-limbs' => Severity::Must],
+        );
     }
 
     public function matches(RuleContext $context): array

@@ -8,10 +8,10 @@ use Eris\TestTrait;
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\WeightPath;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
 use Periplus\Tests\Core\Chains;
@@ -101,6 +101,6 @@ final class SwayTest extends TestCase
 
     private static function timingOf(Chain $chain, float $tempo = 1.0): ChainTiming
     {
-        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'), $tempo);
+        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, BuiltInHouseRules::named('all-limbs'), $tempo);
     }
 }

@@ -8,6 +8,7 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Cause;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
@@ -16,7 +17,6 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
-use Periplus\Core\HouseRules\Thresholds;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
@@ -133,8 +133,8 @@ final class ChainTimingTest extends TestCase
 
     public function testTheFrontFootSchoolMovesTheWeight(): void
     {
-        $kickboxing = HouseRules::named('kickboxing');
-        $frontFoot = new HouseRules('own', 'Own', Limb::cases(), new Schools(LeadHook::FrontFoot), [], new Thresholds(5, 5, 3, 3, 2, 0.15));
+        $kickboxing = BuiltInHouseRules::named('kickboxing');
+        $frontFoot = new HouseRules('own', 'Own', Limb::cases(), new Schools(LeadHook::FrontFoot), [], []);
         $chain = Chains::read('3 14l');
         $model = new FlowModel(Catalogue::builtIn()->body);
 
@@ -220,6 +220,6 @@ final class ChainTimingTest extends TestCase
 
     private static function timingOf(Chain $chain, float $tempo = 1.0): ChainTiming
     {
-        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, HouseRules::named('all-limbs'), $tempo);
+        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, BuiltInHouseRules::named('all-limbs'), $tempo);
     }
 }

@@ -12,8 +12,8 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -129,6 +129,6 @@ final class CheckSerializerTest extends TestCase
     public function testATempoBeyondItsBounds(float $tempo): void
     {
         $this->expectException(\DomainException::class);
-        new Circumstances(HouseRules::named('boxing'), $tempo);
+        new Circumstances(BuiltInHouseRules::named('boxing'), $tempo);
     }
 }

@@ -14,10 +14,10 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
@@ -34,7 +34,7 @@ final class RulesTest extends TestCase
     public static function rules(): iterable
     {
         foreach (RuleRegistry::all() as $rule) {
-            yield $rule->id() => [$rule];
+            yield $rule->definition()->id => [$rule];
         }
     }
 
@@ -42,13 +42,13 @@ final class RulesTest extends TestCase
     public function testItsOwnExamplesShowIt(Rule $rule): void
     {
         // Boxing lets hands land alone, which is the set in which an elbow or a kick is outside the rules.
-        $sets = 'outside-rules' === $rule->id() ? 'kickboxing' : 'all-limbs';
+        $sets = 'outside-rules' === $rule->definition()->id ? 'kickboxing' : 'all-limbs';
 
-        self::assertNotSame([], self::matchesOf($rule, $rule->shows(), $sets), $rule->shows()->chain);
-        self::assertSame([], self::matchesOf($rule, $rule->doesNotShow(), $sets), $rule->doesNotShow()->chain);
-        self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*$/', $rule->id());
-        self::assertLessThanOrEqual(6, \count(explode(' ', $rule->title())));
-        self::assertStringEndsWith('.', $rule->reason());
+        self::assertNotSame([], self::matchesOf($rule, $rule->definition()->shows, $sets), $rule->definition()->shows->chain);
+        self::assertSame([], self::matchesOf($rule, $rule->definition()->doesNotShow, $sets), $rule->definition()->doesNotShow->chain);
+        self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*$/', $rule->definition()->id);
+        self::assertLessThanOrEqual(6, \count(explode(' ', $rule->definition()->title)));
+        self::assertStringEndsWith('.', $rule->definition()->reason);
     }
 
     /** @param list<int|null> $places */
@@ -93,7 +93,7 @@ final class RulesTest extends TestCase
     public function testWhereItHolds(string $id, string $chain, array $places): void
     {
         foreach (RuleRegistry::all() as $rule) {
-            if ($rule->id() === $id) {
+            if ($rule->definition()->id === $id) {
                 self::assertSame($places, array_column(self::matchesOf($rule, new RuleExample($chain), 'all-limbs'), 'at'));
 
                 return;
@@ -115,7 +115,7 @@ final class RulesTest extends TestCase
 
     public function testAFindingAtMustBreaksAChainThatFlows(): void
     {
-        $result = Check::builtIn()->run(Chains::inStance('1 15h exit'), new Circumstances(HouseRules::named('kickboxing'), group: Group::Youth));
+        $result = Check::builtIn()->run(Chains::inStance('1 15h exit'), new Circumstances(BuiltInHouseRules::named('kickboxing'), group: Group::Youth));
 
         self::assertSame(Verdict::Flows, $result->linkVerdict);
         self::assertSame(Verdict::Breaks, $result->verdict);
@@ -126,7 +126,7 @@ final class RulesTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            foreach (HouseRules::builtIn() as $rules) {
+            foreach (BuiltInHouseRules::all() as $rules) {
                 $result = Check::builtIn()->run($inStance, new Circumstances($rules));
                 foreach ($result->findings as $finding) {
                     self::assertTrue(null === $finding->at || isset($inStance->chain->items[$finding->at]));
@@ -141,14 +141,14 @@ final class RulesTest extends TestCase
     /** @return array<string, Finding> by id */
     private static function findings(string $chain, string $rules): array
     {
-        return array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances(HouseRules::named($rules)))->findings, null, 'id');
+        return array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances(BuiltInHouseRules::named($rules)))->findings, null, 'id');
     }
 
     /** @return list<\Periplus\Core\Flow\Rule\RuleMatch> */
     private static function matchesOf(Rule $rule, RuleExample $example, string $rules): array
     {
         $inStance = Chains::inStance($example->chain);
-        $circumstances = new Circumstances(null === $example->schools ? HouseRules::named($rules) : HouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
+        $circumstances = new Circumstances(null === $example->schools ? BuiltInHouseRules::named($rules) : BuiltInHouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
         $timing = (new FlowModel(Catalogue::builtIn()->body))->timing($inStance->chain, $circumstances->rules, $circumstances->tempo);
 
         return $rule->matches(new RuleContext($inStance, $timing, $circumstances));

@@ -10,6 +10,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Ending;
@@ -18,7 +19,6 @@ use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
-use Periplus\Core\HouseRules\Thresholds;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -57,8 +57,8 @@ final class HouseRulesTest extends TestCase
 
     public function testAHigherThresholdNeverFindsMore(): void
     {
-        $strict = self::house(Severity::Hint, new Thresholds(3, 3, 2, 2, 1, 0.05));
-        $lenient = self::house(Severity::Hint, new Thresholds(6, 6, 4, 4, 3, 0.4));
+        $strict = self::house(Severity::Hint, ['static-head' => 3, 'one-height' => 3, 'same-side-run' => 2, 'overcommitted' => 2, 'range-jump' => 1, 'tempo-limit' => 0.05]);
+        $lenient = self::house(Severity::Hint, ['static-head' => 6, 'one-height' => 6, 'same-side-run' => 4, 'overcommitted' => 4, 'range-jump' => 3, 'tempo-limit' => 0.4]);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($strict, $lenient): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach ([1.0, 0.8] as $tempo) {
@@ -72,7 +72,7 @@ final class HouseRulesTest extends TestCase
     {
         $order = ['must', 'should', 'hint', 'credit'];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($order): void {
-            $findings = Check::builtIn()->run(new ChainInStance($chain, Stance::Southpaw), new Circumstances(HouseRules::named('kickboxing')))->findings;
+            $findings = Check::builtIn()->run(new ChainInStance($chain, Stance::Southpaw), new Circumstances(BuiltInHouseRules::named('kickboxing')))->findings;
             $ranks = array_map(static fn (Finding $finding): int => (int) array_search($finding->severity->value, $order, true), $findings);
             $sorted = $ranks;
             sort($sorted);
@@ -82,10 +82,10 @@ final class HouseRulesTest extends TestCase
 
     public function testTheSetsOfTheSportsDifferInWhatTheyAllow(): void
     {
-        self::assertSame([Limb::Hand], HouseRules::named('boxing')->allows);
-        self::assertNotContains(Limb::Elbow, HouseRules::named('kickboxing')->allows);
-        self::assertEqualsCanonicalizing(Limb::cases(), HouseRules::named('all-limbs')->allows);
-        self::assertSame(Severity::Hint, HouseRules::named('boxing')->severity('a-rule-of-next-year'), 'What a set does not know yet is a hint.');
+        self::assertSame([Limb::Hand], BuiltInHouseRules::named('boxing')->allows);
+        self::assertNotContains(Limb::Elbow, BuiltInHouseRules::named('kickboxing')->allows);
+        self::assertEqualsCanonicalizing(Limb::cases(), BuiltInHouseRules::named('all-limbs')->allows);
+        self::assertSame(Severity::Hint, BuiltInHouseRules::named('boxing')->severity('a-rule-of-next-year'), 'What a set does not know yet is a hint.');
     }
 
     /** A back-foot hook leaves the standing foot empty, a front-foot hook does not. */
@@ -94,7 +94,7 @@ final class HouseRulesTest extends TestCase
     #[TestWith(['1 2 3 2', 'flows', 'flows'])]
     public function testTheSchoolOfTheLeadHookDecidesTheKickAfterIt(string $chain, string $backFoot, string $frontFoot): void
     {
-        $kickboxing = HouseRules::named('kickboxing');
+        $kickboxing = BuiltInHouseRules::named('kickboxing');
         $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::inStance($chain), new Circumstances($rules))->linkVerdict->value;
 
         self::assertSame($backFoot, $verdict($kickboxing));
@@ -106,7 +106,7 @@ final class HouseRulesTest extends TestCase
     #[TestWith(['move', '1 2 exit', '1 2'])]
     public function testTheSchoolOfTheEnding(string $ending, string $good, string $bad): void
     {
-        $rules = HouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
+        $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
         $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances($rules))->findings, 'id');
 
         self::assertNotContains('no-exit', $ids($good));
@@ -115,7 +115,7 @@ final class HouseRulesTest extends TestCase
 
     public function testWhereTheGymTakesNoSideNothingIsSaid(): void
     {
-        $any = HouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
+        $any = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($any): void {
             $ids = array_column(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($any))->findings, 'id');
             self::assertSame([], array_intersect(['no-exit', 'all-hard', 'hand-before-kick', 'hand-and-kick'], $ids));
@@ -124,19 +124,20 @@ final class HouseRulesTest extends TestCase
 
     public function testASetReadsBackAsItWasWritten(): void
     {
-        foreach (HouseRules::builtIn() as $rules) {
+        foreach (BuiltInHouseRules::all() as $rules) {
             self::assertEquals($rules, HouseRules::of($rules->toArray()));
         }
-        self::assertSame(['staticHead', 'oneHeight', 'sameSide', 'drives', 'rangeJump', 'tempoLoss'], array_keys(HouseRules::limits()));
+        self::assertSame(['range-jump', 'overcommitted', 'static-head', 'same-side-run', 'one-height', 'tempo-limit'], array_keys(BuiltInHouseRules::named('boxing')->toArray()['thresholds']));
     }
 
-    private static function house(Severity $severity, ?Thresholds $thresholds = null): HouseRules
+    /** @param array<string, int|float> $thresholds */
+    private static function house(Severity $severity, array $thresholds = []): HouseRules
     {
         $severities = [];
         foreach (RuleRegistry::all() as $rule) {
-            $severities[$rule->id()] = $severity;
+            $severities[$rule->definition()->id] = $severity;
         }
 
-        return new HouseRules('own', 'Own', [Limb::Hand], new Schools(), $severities, $thresholds ?? new Thresholds(5, 5, 3, 3, 2, 0.15));
+        return new HouseRules('own', 'Own', [Limb::Hand], new Schools(), $severities, $thresholds);
     }
 }

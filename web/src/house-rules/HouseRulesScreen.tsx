@@ -13,66 +13,6 @@ import "./house-rules.css";
 
 type RuleSet = HouseRules["sets"][number];
 
-const SCHOOLS: {
-  name: keyof RulesRequest["schools"];
-  question: string;
-  options: { value: string; label: string }[];
-}[] = [
-  {
-    name: "leadHook",
-    question: "A lead hook leaves the weight",
-    options: [
-      { value: "back-foot", label: "on the back foot" },
-      { value: "front-foot", label: "over the front foot" },
-    ],
-  },
-  {
-    name: "handSide",
-    question: "The hand before a kick is of",
-    options: [
-      { value: "any", label: "either side" },
-      { value: "same", label: "the same side" },
-      { value: "opposite", label: "the opposite side" },
-    ],
-  },
-  {
-    name: "handTiming",
-    question: "Hand and kick land",
-    options: [
-      { value: "any", label: "either way" },
-      { value: "apart", label: "apart" },
-      { value: "together", label: "together" },
-    ],
-  },
-  {
-    name: "ending",
-    question: "A chain ends with",
-    options: [
-      { value: "move", label: "a move that leaves" },
-      { value: "kick", label: "a kick" },
-      { value: "lead-hand", label: "a lead hand" },
-      { value: "any", label: "anything" },
-    ],
-  },
-  {
-    name: "hardStrikes",
-    question: "Hard is",
-    options: [
-      { value: "last", label: "the last strike" },
-      { value: "every", label: "every strike" },
-    ],
-  },
-];
-
-const THRESHOLD_OF: Record<string, keyof RulesRequest["thresholds"]> = {
-  "static-head": "staticHead",
-  "one-height": "oneHeight",
-  "same-side-run": "sameSide",
-  overcommitted: "drives",
-  "range-jump": "rangeJump",
-  "tempo-limit": "tempoLoss",
-};
-
 const pick = ({ schools, severities, thresholds }: RulesRequest): RulesRequest => ({ schools, severities, thresholds });
 
 /** What was changed and not saved yet is kept through a reload, for the version it was made from. */
@@ -153,14 +93,14 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
       <div className="house-main">
         <section className="panel schools" aria-label="Schools">
           <h2>Where coaches disagree</h2>
-          {SCHOOLS.map((school) => (
+          {all.schools.map((school) => (
             <div key={school.name} className="school">
               <span>{school.question}</span>
               <Segmented
                 value={draft.schools[school.name] as string}
                 disabled={!mayEdit}
                 onChange={(value) => change({ ...draft, schools: { ...draft.schools, [school.name]: value } })}
-                options={school.options}
+                options={school.answers}
                 aria-label={school.question}
               />
             </div>
@@ -169,44 +109,39 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
         <section className="panel rules" aria-label="Rules">
           <h2>What each finding weighs</h2>
           <ul>
-            {all.rules.map((rule) => {
-              const threshold = THRESHOLD_OF[rule.id];
-              const limits = threshold ? all.thresholds[threshold] : undefined;
-              return (
-                <Rule
-                  key={rule.id}
-                  rule={rule}
-                  set={set.id}
-                  severity={draft.severities[rule.id] ?? "hint"}
-                  changed={draft.severities[rule.id] !== stored.severities[rule.id]}
-                  mayEdit={mayEdit}
-                  onSeverity={(severity) =>
-                    change({ ...draft, severities: { ...draft.severities, [rule.id]: severity } })
-                  }
-                >
-                  {threshold && limits && (
-                    <>
-                      {threshold === "tempoLoss" ? "above" : "from"}
-                      <InputNumber
-                        size="small"
-                        min={limits.least}
-                        max={limits.most}
-                        step={threshold === "tempoLoss" ? 0.05 : 1}
-                        precision={threshold === "tempoLoss" ? 2 : 0}
-                        value={draft.thresholds[threshold]}
-                        disabled={!mayEdit}
-                        onChange={(value) =>
-                          value !== null &&
-                          change({ ...draft, thresholds: { ...draft.thresholds, [threshold]: value } })
-                        }
-                        aria-label={`${rule.title}: ${limits.meaning}, ${limits.unit}`}
-                      />
-                      {limits.unit}
-                    </>
-                  )}
-                </Rule>
-              );
-            })}
+            {all.rules.map((rule) => (
+              <Rule
+                key={rule.id}
+                rule={rule}
+                set={set.id}
+                severity={draft.severities[rule.id] ?? "hint"}
+                changed={draft.severities[rule.id] !== stored.severities[rule.id]}
+                mayEdit={mayEdit}
+                onSeverity={(severity) =>
+                  change({ ...draft, severities: { ...draft.severities, [rule.id]: severity } })
+                }
+              >
+                {rule.threshold && (
+                  <>
+                    {rule.threshold.word}
+                    <InputNumber
+                      size="small"
+                      min={rule.threshold.least}
+                      max={rule.threshold.most}
+                      step={rule.threshold.isWhole ? 1 : 0.05}
+                      precision={rule.threshold.isWhole ? 0 : 2}
+                      value={draft.thresholds[rule.id] ?? null}
+                      disabled={!mayEdit}
+                      onChange={(value) =>
+                        value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [rule.id]: value } })
+                      }
+                      aria-label={`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
+                    />
+                    {rule.threshold.unit}
+                  </>
+                )}
+              </Rule>
+            ))}
           </ul>
         </section>
       </div>

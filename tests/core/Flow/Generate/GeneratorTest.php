@@ -14,7 +14,7 @@ use Periplus\Core\Flow\Generate\Generator;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\Circumstances;
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 use Periplus\Tests\Core\Chains;
@@ -27,8 +27,8 @@ final class GeneratorTest extends TestCase
     public function testEveryResultIsWhatWasWishedFor(): void
     {
         $made = 0;
-        foreach (HouseRules::ids() as $rules) {
-            $circumstances = new Circumstances(HouseRules::named($rules));
+        foreach (BuiltInHouseRules::ids() as $rules) {
+            $circumstances = new Circumstances(BuiltInHouseRules::named($rules));
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
                 $criteria = new GenerationCriteria($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
@@ -43,7 +43,7 @@ final class GeneratorTest extends TestCase
 
     public function testTheSameSeedGivesTheSameList(): void
     {
-        $list = static fn (int $seed): array => self::keys(new GenerationCriteria(new Circumstances(HouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
+        $list = static fn (int $seed): array => self::keys(new GenerationCriteria(new Circumstances(BuiltInHouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
 
         self::assertSame($list(7), $list(7));
         self::assertNotSame($list(7), $list(8));
@@ -52,7 +52,7 @@ final class GeneratorTest extends TestCase
 
     public function testWhatIsKnownIsNotMadeAgain(): void
     {
-        $criteria = new GenerationCriteria(new Circumstances(HouseRules::named('boxing')));
+        $criteria = new GenerationCriteria(new Circumstances(BuiltInHouseRules::named('boxing')));
         $known = self::keys($criteria);
         $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->generate($criteria, $known)->results);
 
@@ -65,7 +65,7 @@ final class GeneratorTest extends TestCase
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
     public function testWishesThatCannotBeMetSayWhichToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
     {
-        $generation = Generator::builtIn()->generate(new GenerationCriteria(new Circumstances(HouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
+        $generation = Generator::builtIn()->generate(new GenerationCriteria(new Circumstances(BuiltInHouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
 
         self::assertSame([], $generation->results);
         self::assertArrayHasKey($relax, $generation->relax);
@@ -89,7 +89,7 @@ final class GeneratorTest extends TestCase
     public function testWishesBeyondReasonAreRefused(int $length, int $count, string $message): void
     {
         $this->expectExceptionMessage($message);
-        new GenerationCriteria(new Circumstances(HouseRules::named('boxing')), $length, count: $count);
+        new GenerationCriteria(new Circumstances(BuiltInHouseRules::named('boxing')), $length, count: $count);
     }
 
     private static function assertFits(CheckResult $made, GenerationCriteria $criteria): void

@@ -11,7 +11,7 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Difficulty;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\Circumstances;
-use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -68,6 +68,6 @@ final class ScaleTest extends TestCase
 
     private static function of(Chain $chain, float $tempo = 1.0): Difficulty
     {
-        return Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances(HouseRules::named('all-limbs'), $tempo)), $tempo);
+        return Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances(BuiltInHouseRules::named('all-limbs'), $tempo)), $tempo);
     }
 }

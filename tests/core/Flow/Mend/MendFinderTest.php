@@ -18,8 +18,8 @@ use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
@@ -60,7 +60,7 @@ final class MendFinderTest extends TestCase
     public function testAFindingIsMendedByOneEdit(): void
     {
         $result = self::report('1 14l', 'kickboxing');
-        $mends = MendFinder::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
+        $mends = MendFinder::builtIn()->mends($result, new Circumstances(BuiltInHouseRules::named('kickboxing')));
         $byId = [];
         foreach ($result->findings as $place => $finding) {
             $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
@@ -75,7 +75,7 @@ final class MendFinderTest extends TestCase
     public function testAMendStandsWithTheFindingThatItMends(): void
     {
         $result = self::report('1 14l 2 13 exit', 'kickboxing');
-        $mends = MendFinder::builtIn()->mends($result, new Circumstances(HouseRules::named('kickboxing')));
+        $mends = MendFinder::builtIn()->mends($result, new Circumstances(BuiltInHouseRules::named('kickboxing')));
         foreach ($result->findings as $place => $finding) {
             if ('kick-on-line' === $finding->id) {
                 self::assertNotSame([], $mends->ofFindings[$place]);
@@ -89,7 +89,7 @@ final class MendFinderTest extends TestCase
     /** Every mend of a finding makes it hold less and no verdict worse. */
     public function testNoMendOfAFindingMakesItWorse(): void
     {
-        $circumstances = new Circumstances(HouseRules::named('kickboxing'));
+        $circumstances = new Circumstances(BuiltInHouseRules::named('kickboxing'));
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances): void {
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
@@ -108,7 +108,7 @@ final class MendFinderTest extends TestCase
     /** The oracle: every single edit and every pair made in full and checked in full, without any shortcut. */
     public function testTheSearchFindsWhatPlainEnumerationFinds(): void
     {
-        $circumstances = new Circumstances(HouseRules::named('all-limbs'));
+        $circumstances = new Circumstances(BuiltInHouseRules::named('all-limbs'));
         $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4']);
         $found = 0;
         foreach ($chains as $chain) {
@@ -123,7 +123,7 @@ final class MendFinderTest extends TestCase
     /** The same for chains of any kind; three items of them, since plain enumeration takes its time. */
     public function testTheSearchFindsWhatPlainEnumerationFindsInAnyShortChain(): void
     {
-        $circumstances = new Circumstances(HouseRules::named('all-limbs'));
+        $circumstances = new Circumstances(BuiltInHouseRules::named('all-limbs'));
         $this->limitTo(6)->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 50)))->then(static function (array $given) use ($circumstances): void {
             [$chain, $from] = $given;
             self::assertInstanceOf(Chain::class, $chain);
@@ -216,12 +216,12 @@ final class MendFinderTest extends TestCase
 
     private static function mends(string $chain, string $rules): MendResult
     {
-        return MendFinder::builtIn()->mends(self::report($chain, $rules), new Circumstances(HouseRules::named($rules)));
+        return MendFinder::builtIn()->mends(self::report($chain, $rules), new Circumstances(BuiltInHouseRules::named($rules)));
     }
 
     private static function report(string $chain, string $rules): CheckResult
     {
-        return Check::builtIn()->run(Chains::inStance($chain), new Circumstances(HouseRules::named($rules)));
+        return Check::builtIn()->run(Chains::inStance($chain), new Circumstances(BuiltInHouseRules::named($rules)));
     }
 
     private static function text(Mend $mend): string

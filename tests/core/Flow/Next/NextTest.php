@@ -10,8 +10,8 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
-use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
@@ -42,7 +42,7 @@ final class NextTest extends TestCase
     /** The strip says of each continuation what the account of the longer chain says of its last link. */
     public function testEveryContinuationIsWhatTheAccountSays(): void
     {
-        $circumstances = new Circumstances(HouseRules::named('all-limbs'), 0.8);
+        $circumstances = new Circumstances(BuiltInHouseRules::named('all-limbs'), 0.8);
         $model = new FlowModel(Catalogue::builtIn()->body);
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances, $model): void {
             $before = \array_slice($chain->items, 0, 20);
@@ -62,6 +62,6 @@ final class NextTest extends TestCase
     /** @return list<Continuation> */
     private static function after(string $text): array
     {
-        return Next::builtIn()->after('' === $text ? [] : Chains::read($text)->items, new Circumstances(HouseRules::named('all-limbs')));
+        return Next::builtIn()->after('' === $text ? [] : Chains::read($text)->items, new Circumstances(BuiltInHouseRules::named('all-limbs')));
     }
 }

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Rule;
+
+use Periplus\Core\HouseRules\Severity;
+
+/** All that a rule says of itself: what the check, the house rules, the page and the documentation know of it. */
+final readonly class RuleDefinition
+{
+    /**
+     * @param string $id stable, in lower case with hyphens
+     * @param string $title two to five words
+     * @param string $reason why a coach looks for it; common practice unless it says otherwise
+     * @param RuleExample $shows a chain in which it holds
+     * @param RuleExample $doesNotShow a chain, as near as can be, in which it does not hold
+     * @param int $order the place among all rules in which a coach would raise it
+     * @param array<string, Severity>|null $severities as it comes, by the id of the built-in house rules; null for a credit, which has no severity of its own
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $reason,
+        public RuleExample $shows,
+        public RuleExample $doesNotShow,
+        public int $order,
+        public ?array $severities = null,
+        public ?RuleThreshold $threshold = null,
+    ) {
+    }
+
+    /** Whether it praises. */
+    public function isCredit(): bool
+    {
+        return null === $this->severities;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Rules;
+
+use Periplus\Core\Flow\Rule\Rule;
+use Periplus\Core\Flow\Rule\RuleContext;
+use Periplus\Core\Flow\Rule\RuleDefinition;
+use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\HouseRules\Severity;
+
+final readonly class PastTheFeet implements Rule
+{
+    public function definition(): RuleDefinition
+    {
+        return new RuleDefinition(
+            'past-the-feet',
+            'Over the feet',
+            'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike or leave.',
+            new RuleExample('1 check-rear 11'),
+            new RuleExample('1 check-rear 12'),
+            order: 20,
+            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+        );
+    }
+
+    public function matches(RuleContext $context): array
+    {
+        $sway = $context->sway();
+        if (null === $sway->leastAt || !$sway->overcommitted()) {
+            return [];
+        }
+        $item = $context->items[$sway->leastAt];
+
+        return [new RuleMatch($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))))];
+    }
+}
