@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Check;
 
 use Periplus\Core\Balance\Athlete;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Options\Group;
@@ -37,12 +38,22 @@ readonly class CheckRequest
         public ?float $stanceCm = null,
         /** The numbering of the answer, when it is not the one of the text. */
         public ?string $readIn = null,
+        /** @var list<string> the sizes in which the picture is wanted */
+        #[Assert\Count(max: 4)]
+        #[Assert\All([new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full or sheet.')])]
+        public array $draw = [],
     ) {
+    }
+
+    /** @return list<string> */
+    public static function sizes(): array
+    {
+        return array_column(LineSize::cases(), 'value');
     }
 
     /** @param HouseRules $rules the gym's set that the request names @param Numbering $numbering likewise */
     public function options(HouseRules $rules, Numbering $numbering, ?Numbering $readIn = null): CheckOptions
     {
-        return new CheckOptions($this->stance, $this->opponent, $rules, $numbering, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm, $readIn);
+        return new CheckOptions($this->stance, $this->opponent, $rules, $numbering, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm, $readIn, array_map(LineSize::from(...), array_values(array_unique($this->draw))));
     }
 }

@@ -83,7 +83,7 @@ final readonly class CombinationController
     /** @param array<string, string> $headers */
     private function answer(Combination $combination, User $user, int $status = 200, array $headers = []): JsonResponse
     {
-        $text = $this->lines->of($combination->content(), $this->numberings->of($user))['text'];
+        $text = $this->lines->text($combination->content()->notation, $combination->content()->stance, $this->numberings->of($user));
 
         return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
     }

@@ -6,28 +6,29 @@ namespace Periplus\App\Combination;
 
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
+use Symfony\Contracts\Cache\CacheInterface;
 
 /**
  * The combination line of stored combinations, and their text, in the numbers that a coach reads. What was drawn lately
  * is remembered; the key holds all that it follows from, and the memory goes when the core changes and PHP is started anew.
  *
- * @phpstan-type Drawn array{text: string, line: array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int}}
+ * @phpstan-import-type Drawing from LineDrawing
+ *
+ * @phpstan-type Drawn array{text: string, verdict: string, line: Drawing}
  */
 final class LineRenderer
 {
-    private const MEMORY = 'periplus.line.';
-    /** s */
-    private const KEPT = 86_400;
-
     /** @var array<string, string> what a set of house rules or a numbering is told by */
     private array $digests = [];
 
-    public function __construct(private readonly CheckSerializer $serializer, private readonly GymHouseRules $rules, private readonly Reader $reader)
+    public function __construct(private readonly CheckSerializer $serializer, private readonly GymHouseRules $rules, private readonly Reader $reader, private readonly CacheInterface $cache)
     {
     }
 
@@ -57,25 +58,17 @@ final class LineRenderer
     }
 
     /** @return Drawn */
-    public function of(CombinationContent $content, Numbering $numbering): array
+    public function of(CombinationContent $content, Numbering $numbering, LineSize $size = LineSize::Row): array
     {
         $rules = $this->rules->named($content->rules);
-        $key = self::MEMORY.hash('xxh128', implode("\n", [
+        $key = 'line.'.hash('xxh128', implode("\n", [
             $content->notation,
             $content->stance->value,
+            $size->value,
             $this->digests['rules '.$content->rules] ??= serialize($rules->toArray()),
             $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
         ]));
-        /** @var Drawn|false $known */
-        $known = apcu_enabled() ? apcu_fetch($key) : false;
-        if (false !== $known) {
-            return $known;
-        }
-        $drawn = $this->serializer->line($content->notation, $content->stance, $rules, $numbering);
-        if (apcu_enabled()) {
-            apcu_store($key, $drawn, self::KEPT);
-        }
 
-        return $drawn;
+        return $this->cache->get($key, fn (): array => $this->serializer->line($content->notation, $content->stance, $rules, $numbering, $size));
     }
 }

@@ -66,7 +66,7 @@ final readonly class Export
         foreach ($rows as $row) {
             $content = $row->content;
             $lines[] = [
-                $content->name, $this->lines->of($content, $numbering)['text'], $numbering->id, $content->stance->value, $content->rules, Csv::several($content->themes),
+                $content->name, $this->lines->text($content->notation, $content->stance, $numbering), $numbering->id, $content->stance->value, $content->rules, Csv::several($content->themes),
                 (string) $content->level, $content->note, $row->author['name'], null === $row->archivedAt ? 'no' : 'yes',
             ];
         }
@@ -79,7 +79,7 @@ final readonly class Export
     {
         $text = '';
         foreach ($rows as $row) {
-            $text .= $this->lines->of($row->content, $numbering)['text'].' # '.PlainText::line($row->content->name)."\n";
+            $text .= $this->lines->text($row->content->notation, $row->content->stance, $numbering).' # '.PlainText::line($row->content->name)."\n";
         }
 
         return $text;

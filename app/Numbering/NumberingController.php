@@ -11,6 +11,7 @@ use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\IfMatch;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Drawing\Glyphs;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
@@ -58,7 +59,7 @@ final readonly class NumberingController
             'numberings' => $numberings,
             'ofGym' => $this->numberings->ofGym(),
             'strikes' => array_map(static fn ($strike): array => ['family' => $strike->family, 'role' => $strike->role->value, 'name' => $strike->name, 'limb' => $strike->limb->value, 'targets' => array_map(static fn ($target): string => $target->word(), $strike->targets)], array_values($this->catalogue->strikes)),
-            'moves' => array_map(static fn ($move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words()], array_values($this->catalogue->moves)),
+            'moves' => array_map(static fn ($move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words(), 'glyph' => Glyphs::of($move->id)], array_values($this->catalogue->moves)),
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);

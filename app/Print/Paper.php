@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\PlainText;
+use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Notation\Numbering;
@@ -15,6 +18,8 @@ use Periplus\Core\Technique\Stance;
 /**
  * Printed combinations: a card with one combination in both stances, and a sheet of many for the wall. A4, mm; the fonts
  * are embedded.
+ *
+ * @phpstan-import-type Drawing from LineDrawing
  */
 final readonly class Paper
 {
@@ -30,7 +35,7 @@ final readonly class Paper
     {
         $content = $row->content;
         $pdf = new Sheet('P', $content->name, self::MARGIN);
-        $drawn = $this->lines->of($content, $numbering);
+        $drawn = $this->lines->of($content, $numbering, LineSize::Full);
         $document = $this->serializer->of($content->notation, new CheckOptions(stance: $content->stance));
         /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
         $stances = $document['stances'];
@@ -45,7 +50,7 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$numbering->name, 90);
         }
         $pdf->Ln(2);
-        $this->line($pdf, $drawn['line'], $content->name, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN);
+        $this->line($pdf, $drawn['line'], $content, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN);
         $pdf->Ln(6);
         foreach ([$content->stance, $content->stance->other()] as $stance) {
             $inStance = $stances[$stance->value];
@@ -96,12 +101,12 @@ final readonly class Paper
                 $y = $top;
             }
             $x = self::MARGIN + $column * ($width + self::MARGIN);
-            $drawn = $this->lines->of($row->content, $numbering);
+            $drawn = $this->lines->of($row->content, $numbering, LineSize::Sheet);
             $pdf->setXY($x, $y);
             $this->write($pdf, Sheet::NUMBERS, 13, $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''), 90, $width);
             $pdf->setX($x);
             $this->write($pdf, Sheet::NUMBERS, 22, self::apart($drawn['text']), 255, $width);
-            $this->line($pdf, $drawn['line'], $row->content->name, $x, $pdf->GetY(), $width, 24, false);
+            $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, 26);
             $y += $height;
         }
 
@@ -124,15 +129,15 @@ final readonly class Paper
     }
 
     /**
-     * @param array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int} $line
+     * @param Drawing $drawing
      * @param float $most height in mm
-     * @param bool $weight with the band of the weight
      */
-    private function line(Sheet $pdf, array $line, string $title, float $x, float $y, float $width, float $most = 48, bool $weight = true): void
+    private function line(Sheet $pdf, array $drawing, CombinationContent $content, float $x, float $y, float $width, float $most = 72): void
     {
-        $drawing = LineDrawing::of($line, $title, 4 * $width, Sheet::NUMBERS, $weight);
-        $scale = min($width / $drawing['width'], $most / $drawing['height']);
-        $pdf->ImageSVG('@'.$drawing['svg'], $x, $y, $drawing['width'] * $scale, $drawing['height'] * $scale);
-        $pdf->setY($y + $drawing['height'] * $scale);
+        // Four drawing units a millimetre, where the chain is short enough.
+        $svg = new LineSvg($drawing, 4 * $width, $content->stance, Sheet::NUMBERS, Sheet::WORDS, false);
+        $scale = min($width / $svg->width, $most / $svg->height());
+        $pdf->ImageSVG('@'.$svg->write($content->name), $x, $y, $svg->width * $scale, $svg->height() * $scale);
+        $pdf->setY($y + $svg->height() * $scale);
     }
 }

@@ -13,6 +13,7 @@ use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
+use Periplus\Core\Drawing\LineSize;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
@@ -22,6 +23,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Pictures and paper, in the numbers that the coach reads. */
 final readonly class PrintController
 {
+    /** Drawing units that a picture is wide at least. */
+    private const WIDTH = 760.0;
+
     public function __construct(private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
@@ -30,9 +34,9 @@ final readonly class PrintController
     public function line(int $id, #[CurrentUser] User $user): Response
     {
         $row = $this->get($id);
-        $drawn = $this->lines->of($row->content, $this->numberings->of($user));
+        $drawn = $this->lines->of($row->content, $this->numberings->of($user), LineSize::Full);
 
-        return self::file(LineDrawing::of($drawn['line'], $row->content->name.': '.$drawn['text'])['svg'], 'image/svg+xml', $row->content->name.'.svg');
+        return self::file((new LineSvg($drawn['line'], self::WIDTH, $row->content->stance))->write($row->content->name.': '.$drawn['text']), 'image/svg+xml', $row->content->name.'.svg');
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/card.pdf', methods: 'GET')]

@@ -6,7 +6,7 @@ namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationContent;
-use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\IfMatch;
@@ -29,7 +29,7 @@ final readonly class ReviewController
         'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
     ];
 
-    public function __construct(private Proposals $proposals, private Combinations $combinations, private LineRenderer $lines, private GymNumberings $numberings)
+    public function __construct(private Proposals $proposals, private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class ReviewController
         [$proposals, $total] = $this->proposals->in($states, $mine ? $user->id() : null, $combination, max(1, min($page, 100_000)));
 
         return new JsonResponse([
-            'proposals' => array_map(fn (Proposal $proposal): array => $this->row($proposal, $this->numberings->of($user)), $proposals),
+            'proposals' => $this->rows($proposals, $this->numberings->of($user)),
             'total' => $total,
             'size' => Proposals::SIZE,
             'waiting' => $this->proposals->waiting($user->id()),
@@ -93,7 +93,7 @@ final readonly class ReviewController
         $merge = $this->proposals->merge($proposal);
 
         return new JsonResponse([
-            ...$this->row($proposal, $numbering),
+            ...$this->rows([$proposal], $numbering)[0],
             'base' => $write($merge['base']),
             'newest' => $write($merge['newest']),
             'result' => $write($merge['result']),
@@ -103,22 +103,34 @@ final readonly class ReviewController
         ], $status, ['ETag' => \sprintf('"%d"', $proposal->version)]);
     }
 
-    /** @return array<string, mixed> */
-    private function row(Proposal $proposal, Numbering $numbering): array
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return list<array<string, mixed>> their combinations are fetched at once
+     */
+    private function rows(array $proposals, Numbering $numbering): array
     {
-        $combination = null === $proposal->combination ? null : $this->combinations->get($proposal->combination);
+        $ids = array_values(array_unique(array_filter(array_map(static fn (Proposal $proposal): ?int => $proposal->combination, $proposals), is_int(...))));
+        $combinations = array_column($this->table->summaries($ids), null, 'id');
 
-        return [
-            'id' => $proposal->id,
-            'version' => $proposal->version,
-            'kind' => $proposal->kind->value,
-            'state' => $proposal->state->value,
-            'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version(), 'archived' => !$combination->isInUse()],
-            'basedOn' => $proposal->basedOn,
-            'content' => $this->lines->with($proposal->content->toArray(), $numbering),
-            'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],
-            'createdAt' => $proposal->createdAt->format(\DATE_ATOM),
-            'updatedAt' => $proposal->updatedAt->format(\DATE_ATOM),
-        ];
+        return array_map(function (Proposal $proposal) use ($combinations, $numbering): array {
+            $combination = $combinations[$proposal->combination ?? 0] ?? null;
+            $drawn = $this->lines->of($proposal->content, $numbering);
+
+            return [
+                'id' => $proposal->id,
+                'version' => $proposal->version,
+                'kind' => $proposal->kind->value,
+                'state' => $proposal->state->value,
+                'combination' => null === $combination ? null : ['id' => $combination->id, 'name' => $combination->content->name, 'version' => $combination->version, 'archived' => null !== $combination->archivedAt],
+                'basedOn' => $proposal->basedOn,
+                'content' => [...$proposal->content->toArray(), 'text' => $drawn['text']],
+                'verdict' => $drawn['verdict'],
+                'line' => $drawn['line'],
+                'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],
+                'createdAt' => $proposal->createdAt->format(\DATE_ATOM),
+                'updatedAt' => $proposal->updatedAt->format(\DATE_ATOM),
+            ];
+        }, $proposals);
     }
 }

@@ -34,7 +34,8 @@ final readonly class SearchController
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
         $rows = [];
         foreach ($this->table->summaries($ids) as $row) {
-            $rows[] = [...$row->toArray(), ...$this->lines->of($row->content, $numbering)];
+            $drawn = $this->lines->of($row->content, $numbering);
+            $rows[] = [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
         }
 
         return new JsonResponse([

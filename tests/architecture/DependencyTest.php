@@ -9,9 +9,66 @@ use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** Dependencies go one way: app to core, and inside the core from the technique upward. Run by PHPStan. */
+/** Dependencies go one way: app to core, and inside of both from folder to folder as named here. Run by PHPStan. */
 final class DependencyTest
 {
+    /** What each folder may know, its own classes aside. ArchitectureTest holds that there is no circle and that no folder is missing. */
+    public const MAY_KNOW = [
+        'Core\Technique' => [],
+        'Core\Combination' => ['Core\Technique'],
+        'Core\Balance' => ['Core\Technique'],
+        'Core\HouseRules' => ['Core\Technique'],
+        'Core\Notation' => ['Core\Technique', 'Core\Combination'],
+        'Core\Similarity' => ['Core\Technique', 'Core\Combination'],
+        'Core\Flow\Timing' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\HouseRules'],
+        'Core\Flow\Options' => ['Core\Technique', 'Core\Balance', 'Core\HouseRules', 'Core\Notation', 'Core\Drawing'],
+        'Core\Flow\Rule' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options'],
+        'Core\Flow\Rules' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Rule'],
+        'Core\Drawing' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\Notation', 'Core\Flow\Timing'],
+        'Core\Flow\Check' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Rule', 'Core\Flow\Rules'],
+        'Core\Flow\Level' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Check'],
+        'Core\Flow\Mend' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check'],
+        'Core\Flow\Next' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check'],
+        'Core\Flow\Generate' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check', 'Core\Flow\Level'],
+        'Core\Flow\Serializer' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\HouseRules', 'Core\Notation', 'Core\Drawing', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check', 'Core\Flow\Level', 'Core\Flow\Mend', 'Core\Flow\Next', 'Core\Flow\Generate'],
+        'Core\Search' => ['Core\Technique', 'Core\Combination', 'Core\Notation', 'Core\Similarity', 'Core\Flow\Timing', 'Core\Flow\Rules'],
+        'App\Http' => [],
+        'App\Audit' => ['App\Http'],
+        'App\Gym' => [],
+        'App\Account' => ['App\Http', 'App\Audit'],
+        'App\HouseRules' => ['App\Http'],
+        'App\Numbering' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account'],
+        'App\Combination' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering'],
+        'App\Search' => ['App\Http', 'App\Gym', 'App\Account', 'App\Numbering', 'App\Combination'],
+        'App\Similarity' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination'],
+        'App\Review' => ['App\Http', 'App\Audit', 'App\Account', 'App\Numbering', 'App\Combination'],
+        'App\RulePreview' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search'],
+        'App\Check' => ['App\Http', 'App\HouseRules', 'App\Numbering', 'App\Combination'],
+        'App\Print' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination', 'App\Search'],
+        'App\Exchange' => ['App\Http', 'App\Audit', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search', 'App\Similarity'],
+        'App\Demo' => ['App\Account', 'App\Combination', 'App\Review'],
+        'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview'],
+        'App\Console' => ['App\Benchmark'],
+        'App\Migrations' => [],
+    ];
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function foldersKnowOnlyWhatIsNamed(): iterable
+    {
+        foreach (self::MAY_KNOW as $folder => $known) {
+            $others = array_filter(array_keys(self::MAY_KNOW), static fn (string $other): bool => $other !== $folder
+                && !\in_array($other, $known, true)
+                // The core is known to all of the application.
+                && !(str_starts_with($folder, 'App\\') && str_starts_with($other, 'Core\\')));
+            yield $folder => PHPat::rule()
+                ->classes(Selector::inNamespace('Periplus\\'.$folder))
+                ->shouldNotDependOn()
+                ->classes(...array_values(array_map(static fn (string $other) => Selector::inNamespace('Periplus\\'.$other), $others)))
+                ->because('MAY_KNOW does not name it');
+        }
+    }
+
     #[TestRule]
     public function coreKnowsNoFramework(): Rule
     {
@@ -20,59 +77,5 @@ final class DependencyTest
             ->canOnlyDependOn()
             ->classes(Selector::inNamespace('Periplus\Core'), Selector::isStandardClass())
             ->because('the computation has to stand without framework, storage or screen');
-    }
-
-    #[TestRule]
-    public function techniqueStandsAlone(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Periplus\Core\Technique'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\Core\Combination'), Selector::inNamespace('Periplus\Core\Notation'), Selector::inNamespace('Periplus\Core\Flow'));
-    }
-
-    #[TestRule]
-    public function combinationKnowsNoNotation(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Periplus\Core\Combination'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\Core\Notation'), Selector::inNamespace('Periplus\Core\Flow'));
-    }
-
-    #[TestRule]
-    public function notationKnowsNoFlow(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Periplus\Core\Notation'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\Core\Flow'));
-    }
-
-    #[TestRule]
-    public function balanceKnowsNoFlow(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Periplus\Core\Balance'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\Core\Combination'), Selector::inNamespace('Periplus\Core\Notation'), Selector::inNamespace('Periplus\Core\Flow'));
-    }
-
-    #[TestRule]
-    public function flowKnowsNoLibrary(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Periplus\Core\Flow'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\Core\Library'));
-    }
-
-    #[TestRule]
-    public function accountsKnowNoLibrary(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Periplus\App\Account'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Periplus\App\Library'), Selector::inNamespace('Periplus\App\Bench'), Selector::inNamespace('Periplus\App\Gym'), Selector::inNamespace('Periplus\App\Review'));
     }
 }

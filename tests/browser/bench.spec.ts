@@ -52,9 +52,9 @@ test("tempo and opponent change what the check says", async ({ page }) => {
   await page.getByRole("combobox", { name: "Tempo" }).click();
   await page.getByTitle("learning tempo").click();
   await expect(findings.locator("header")).toContainText("reload");
-  await expect(page.locator(".shownStance").first()).toContainText("outside of the lead thigh");
+  await expect(page.locator(".stance-column").first()).toContainText("outside of the lead thigh");
   await page.getByLabel("Opponent's stance").getByText("southpaw").click();
-  await expect(page.locator(".shownStance").first()).toContainText("inside of the lead thigh");
+  await expect(page.locator(".stance-column").first()).toContainText("inside of the lead thigh");
 });
 
 test("everything on the bench can be reached by keyboard", async ({ page }) => {

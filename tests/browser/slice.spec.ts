@@ -102,7 +102,7 @@ test("a tile, a word and the entry line select the same thing", async ({ page })
   await expect(page.locator(".sentence")).toContainText("Lead hook to the body, lands at 0.87 s.");
   await tile.press("ArrowRight");
   await expect(page.locator('[data-at="3"]')).toBeFocused();
-  // The other way round: the cursor in the entry line, and a word of a shownStance.
+  // The other way round: the cursor in the entry line, and a word of a stance.
   await entry(page).focus();
   await entry(page).press("Home");
   await expect(page.locator('[data-at="0"]')).toHaveAttribute("aria-pressed", "true");

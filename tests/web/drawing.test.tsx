@@ -170,7 +170,7 @@ test.each(named)("%s says left and right of every item in both stances", (_, che
       onSelect={() => {}}
     />,
   );
-  const rows = [...container.querySelectorAll(".shownStance")].map((row) =>
+  const rows = [...container.querySelectorAll(".stance-column")].map((row) =>
     [...row.querySelectorAll(".word")].map((word) => word.textContent ?? ""),
   );
   expect(rows.map((row) => row.length)).toEqual([check.items.length, check.items.length]);

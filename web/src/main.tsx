@@ -3,6 +3,7 @@ import "@fontsource/barlow-condensed/latin-600.css";
 import "@fontsource/ibm-plex-sans/latin-400.css";
 import "@fontsource/ibm-plex-sans/latin-600.css";
 import "./app/app.css";
+import "./ui/ui.css";
 import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { ConfigProvider, App as Messages } from "antd";
 import { StrictMode } from "react";

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Options;
 
 use Periplus\Core\Balance\Athlete;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
@@ -29,6 +30,8 @@ final readonly class CheckOptions
         public ?float $heightCm = null,
         public ?float $stanceCm = null,
         public ?Numbering $readIn = null,
+        /** @var list<LineSize> */
+        public array $draw = [],
     ) {
     }
 

@@ -13,6 +13,8 @@ use Periplus\Core\Combination\MirrorChange;
 use Periplus\Core\Combination\MirrorChanges;
 use Periplus\Core\Combination\Opponent;
 use Periplus\Core\Combination\StanceConverter;
+use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
@@ -36,6 +38,8 @@ use Periplus\Core\Technique\Stance;
 /**
  * From a text to the whole answer as one JSON-ready array: what the console prints and the API sends.
  * docs/formats/check.md describes every key.
+ *
+ * @phpstan-import-type Drawing from LineDrawing
  *
  * @phpstan-type Document array<string, mixed>
  */
@@ -90,7 +94,7 @@ final readonly class CheckSerializer
         return [
             'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
             'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null,
-            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'stances' => null, 'mirror' => null, 'carry' => null,
+            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'stances' => null, 'mirror' => null, 'carry' => null, 'drawings' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -144,29 +148,41 @@ final readonly class CheckSerializer
                 'words' => Words::bySide()->write($converted->inStance),
                 'changes' => $this->mirrorChanges([...$converted->replaced, ...$this->mirrorChanges->between($inStance, $converted->inStance, $opponent)], $converted->inStance, $writer),
             ],
+            'drawings' => (object) $this->drawings($result, $options, $writer),
             'problems' => [],
             'notes' => array_map(self::note(...), $reading->notes),
         ];
     }
 
     /**
-     * What the combination line draws of a stored chain, and its text, both in the numbers of a numbering.
+     * The picture of a stored chain, its text and its verdict.
      *
      * @param string $notation canonical
      *
-     * @return array{text: string, line: array{items: list<array<string, mixed>>, links: list<array<string, mixed>>, lengthMs: int}}
+     * @return array{text: string, verdict: string, line: Drawing}
      */
-    public function line(string $notation, Stance $stance, HouseRules $rules, Numbering $numbering): array
+    public function line(string $notation, Stance $stance, HouseRules $rules, Numbering $numbering, LineSize $size): array
     {
-        $reading = $this->reader->read($notation, Numbering::named('parity'), $stance);
-        $inStance = new ChainInStance($reading->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation), $stance);
-        $timing = $this->check->timing($inStance, new Circumstances($rules));
+        $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation);
+        $result = $this->check->run(new ChainInStance($chain, $stance), new Circumstances($rules));
         $writer = new Writer($numbering);
 
         return [
-            'text' => $writer->write($inStance),
-            'line' => ['items' => $this->items($inStance, $timing, $reading, $writer), 'links' => self::links($timing), 'lengthMs' => self::ms($timing->length())],
+            'text' => $writer->write($result->inStance),
+            'verdict' => $result->verdict->value,
+            'line' => (new LineDrawing($writer))->of($result->inStance, $result->timing, $result->sway, $size),
         ];
+    }
+
+    /** @return array<string, Drawing> by size */
+    private function drawings(CheckResult $result, CheckOptions $options, Writer $writer): array
+    {
+        $drawings = [];
+        foreach ($options->draw as $size) {
+            $drawings[$size->value] = (new LineDrawing($writer))->of($result->inStance, $result->timing, $result->sway, $size);
+        }
+
+        return $drawings;
     }
 
     /** @return list<array<string, mixed>> */

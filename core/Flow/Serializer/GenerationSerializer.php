@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Serializer;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Generator;
@@ -48,6 +50,7 @@ final readonly class GenerationSerializer
                     'verdict' => $result->verdict->value,
                     'lengthMs' => (int) round($result->timing->length()),
                     'level' => Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level,
+                    'line' => (new LineDrawing($writer))->of($inStance, $result->timing, null, LineSize::Row),
                 ];
             }, $generation->results),
             'asked' => $criteria->count,

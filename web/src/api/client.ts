@@ -16,6 +16,7 @@ export type HouseRules = Schemas["HouseRules"];
 export type Item = Schemas["Item"];
 export type Limb = Schemas["Limb"];
 export type Link = Schemas["Link"];
+export type LineDrawing = Schemas["LineDrawing"];
 export type Mend = Schemas["Mend"];
 export type Mends = Schemas["Mends"];
 export type NextRequest = Schemas["NextRequest"];

@@ -2,14 +2,14 @@ import { Button, Modal } from "antd";
 import { Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, useLocation } from "react-router";
 import { refusal } from "../api/client";
+import { useSession, useSignOut } from "../api/session";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
-import { isTyping } from "./keys";
-import { layers } from "./layers";
+import { isTyping } from "../ui/keys";
+import { layers } from "../ui/layers";
+import { Waiting } from "../ui/Waiting";
 import { Notices } from "./Notices";
 import { fetchScreens } from "./screens";
-import { useSession, useSignOut } from "./session";
-import { Waiting } from "./Waiting";
 
 const KEYS: [string, string][] = [
   ["/", "Search the library"],

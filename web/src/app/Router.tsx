@@ -1,9 +1,9 @@
 import { Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { Waiting } from "../ui/Waiting";
 import { Frame } from "./Frame";
 import { ScreenError } from "./ScreenError";
 import { screen } from "./screens";
-import { Waiting } from "./Waiting";
 
 const Library = screen(() => import("../library/LibraryScreen"));
 const Bench = screen(() => import("../bench/BenchScreen"));

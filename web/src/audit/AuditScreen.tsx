@@ -2,9 +2,9 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Pagination, Select } from "antd";
 import { Link, useSearchParams } from "react-router";
 import { answered, api, refusal } from "../api/client";
-import { Waiting } from "../app/Waiting";
-import { dayAndTime } from "../app/words";
-import { GymNav } from "../gym/GymNav";
+import { GymNav } from "../ui/GymNav";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime } from "../ui/words";
 
 const KINDS = [
   { value: "", label: "Every change" },

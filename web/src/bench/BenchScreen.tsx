@@ -15,11 +15,8 @@ import {
   type Stance,
 } from "../api/client";
 import { useReachable } from "../api/connection";
-import { layers } from "../app/layers";
-import { useSession } from "../app/session";
-import { useNumbering, useNumberings } from "../app/useNumbering";
-import { Waiting } from "../app/Waiting";
-import { RULES, STANCES } from "../app/words";
+import { useSession } from "../api/session";
+import { useNumbering, useNumberings } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
@@ -30,6 +27,9 @@ import { compareAddress } from "../compare/address";
 import { AlreadyThere } from "../family/AlreadyThere";
 import { useAlreadyThere } from "../family/useFamily";
 import { useDecide, useProposal, usePropose } from "../review/useReview";
+import { layers } from "../ui/layers";
+import { Waiting } from "../ui/Waiting";
+import { RULES, STANCES } from "../ui/words";
 import {
   ATHLETES,
   addressOfCircumstances,

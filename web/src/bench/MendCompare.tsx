@@ -1,9 +1,9 @@
 import { Button, Modal } from "antd";
 import type { Check, CheckRequest, Mend } from "../api/client";
-import { layers } from "../app/layers";
-import { Waiting } from "../app/Waiting";
 import { useCheck } from "../check/useCheck";
 import { Compare } from "../compare/Compare";
+import { layers } from "../ui/layers";
+import { Waiting } from "../ui/Waiting";
 
 interface Props {
   check: Check | undefined;

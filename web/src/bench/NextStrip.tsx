@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Segmented } from "antd";
 import { useState } from "react";
 import { answered, api, type NextRequest } from "../api/client";
-import { LIMBS } from "../app/words";
+import { LIMBS } from "../ui/words";
 
 const SHOWN = 40;
 const FILTERS = [

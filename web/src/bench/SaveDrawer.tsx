@@ -1,9 +1,9 @@
 import { Alert, Button, Drawer, Input, Segmented, Select } from "antd";
 import type { FormEvent, ReactNode } from "react";
 import type { Check } from "../api/client";
-import { layers } from "../app/layers";
-import { LEVELS, RULES } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { layers } from "../ui/layers";
+import { LEVELS, RULES } from "../ui/words";
 import type { Draft } from "./draft";
 
 interface Props {
@@ -72,8 +72,8 @@ export function SaveDrawer({
     >
       <form className="save-form" onSubmit={submit}>
         <p className="save-chain">{draft.text}</p>
-        {check && (
-          <CombinationLine data={check} size="card" name={`Combination line of what is saved: ${check.text}`} />
+        {check?.drawings?.card && (
+          <CombinationLine drawing={check.drawings.card} name={`Combination line of what is saved: ${check.text}`} />
         )}
         <label htmlFor="name">Name</label>
         <Input

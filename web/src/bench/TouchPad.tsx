@@ -1,7 +1,7 @@
 import { Segmented } from "antd";
 import { useState } from "react";
 import type { NumberingId, Numberings, Stance } from "../api/client";
-import { useNumberings } from "../app/useNumbering";
+import { useNumberings } from "../api/useNumbering";
 import { Glyph } from "../combination-line/Glyph";
 
 type Number_ = Numberings["numberings"][number]["numbers"][number];
@@ -98,7 +98,7 @@ export function TouchPad({ numbering, stance, onPress }: Props) {
           moves.map((move) => (
             <button key={move.id} type="button" className="key key-move" onClick={() => onPress(move.id)}>
               <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
-                <Glyph name={move.id} x={11} y={11} size={20} />
+                <Glyph path={move.glyph} x={11} y={11} size={20} />
               </svg>
               <small>{move.words}</small>
             </button>

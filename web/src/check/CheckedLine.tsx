@@ -1,9 +1,7 @@
 import { useState } from "react";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { linkTo } from "../combination-line/geometry";
 import { StanceWords } from "../combination-line/StanceWords";
-import { itemSentence } from "../combination-line/sentences";
 
 interface Props {
   check: Check;
@@ -18,19 +16,20 @@ interface Props {
 /** The full drawing, the sentence of what is pointed at or selected, or else how the two face each other, and both stances under it. */
 export function CheckedLine({ check, stances, shownStance, onShownStance, selected, onSelect }: Props) {
   const [pointed, setPointed] = useState<string | null>(null);
-  const picked = selected === null ? undefined : check.items[selected];
-  const sentence = pointed ?? (picked ? itemSentence(picked, linkTo(check.links, selected ?? -1)) : null);
+  const drawing = check.drawings?.full;
+  const sentence = pointed ?? (selected === null ? null : (drawing?.items[selected]?.sentence ?? null));
   return (
     <>
-      <CombinationLine
-        data={check}
-        size="full"
-        runningStances={stances[shownStance].runningStances}
-        selected={selected}
-        onSelect={onSelect}
-        onPoint={setPointed}
-        name={`Combination line: ${check.text}`}
-      />
+      {drawing && (
+        <CombinationLine
+          drawing={drawing}
+          stance={shownStance}
+          selected={selected}
+          onSelect={onSelect}
+          onPoint={setPointed}
+          name={`Combination line: ${check.text}`}
+        />
+      )}
       <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
         {sentence ?? stances[shownStance].guard.message}
       </p>

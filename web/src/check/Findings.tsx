@@ -1,6 +1,6 @@
 import type { Check, Finding, Mend, Mends } from "../api/client";
-import { VerdictMark } from "../app/VerdictMark";
-import { seconds } from "../app/words";
+import { VerdictMark } from "../ui/VerdictMark";
+import { seconds } from "../ui/words";
 import { MendList } from "./MendList";
 
 const WORDS: Record<Finding["severity"], string> = { must: "must", should: "should", hint: "hint", credit: "good" };

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Mend } from "../api/client";
-import { seconds, VERDICTS } from "../app/words";
+import { seconds, VERDICTS } from "../ui/words";
 
 /** As many as one takes in at a glance. */
 const AT_FIRST = 3;

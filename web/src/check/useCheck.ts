@@ -4,7 +4,8 @@ import { again, answered, api, type Check, type CheckRequest, isAway } from "../
 import { useReachable } from "../api/connection";
 
 /** The question for one check, and its answer for good. */
-export function checkOf(request: CheckRequest) {
+export function checkOf(asked: CheckRequest) {
+  const request: CheckRequest = { draw: ["card", "full"], ...asked };
   return queryOptions({
     queryKey: ["check", JSON.stringify(request)],
     queryFn: ({ signal }) =>

@@ -3,10 +3,10 @@ import { Alert, App, Button, Input, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { answered, api, refusal } from "../api/client";
-import { useSession } from "../app/session";
-import { useNumberings } from "../app/useNumbering";
+import { useSession } from "../api/session";
+import { useNumberings } from "../api/useNumbering";
 import { useChooseNumbering } from "../numbering/useChooseNumbering";
-import "../gym/gym.css";
+import "../ui/gym.css";
 
 /** One's own numbering and password. */
 export default function AccountScreen() {

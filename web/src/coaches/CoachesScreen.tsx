@@ -1,11 +1,11 @@
 import { App, Button, Input, Popconfirm, Segmented } from "antd";
 import { useState } from "react";
 import { type Coach, refusal } from "../api/client";
-import { layers } from "../app/layers";
-import { useSession } from "../app/session";
-import { Waiting } from "../app/Waiting";
-import { day, dayAndTime } from "../app/words";
-import { GymNav } from "../gym/GymNav";
+import { useSession } from "../api/session";
+import { GymNav } from "../ui/GymNav";
+import { layers } from "../ui/layers";
+import { Waiting } from "../ui/Waiting";
+import { day, dayAndTime } from "../ui/words";
 import { useChangeCoach, useCoaches, useInvitations, useMakeLink, useWithdraw } from "./useCoaches";
 
 const ROLES: { value: Coach["role"]; label: string }[] = [

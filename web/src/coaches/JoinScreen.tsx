@@ -3,9 +3,9 @@ import { Alert, Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useLocation } from "react-router";
 import { answered, api, refusal } from "../api/client";
-import { useSession } from "../app/session";
-import { Waiting } from "../app/Waiting";
-import "../gym/gym.css";
+import { useSession } from "../api/session";
+import { Waiting } from "../ui/Waiting";
+import "../ui/gym.css";
 
 /** Where an invitation leads: a new account, or a new password. */
 export default function JoinScreen() {

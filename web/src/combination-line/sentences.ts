@@ -1,5 +1,5 @@
 import type { Item, Link } from "../api/client";
-import { seconds } from "../app/words";
+import { seconds } from "../ui/words";
 
 /** "Cross, lands at 0.49 s. From the jab it flows: ..." */
 export function itemSentence(item: Item, link: Link | undefined): string {

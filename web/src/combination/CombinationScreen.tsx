@@ -2,13 +2,13 @@ import { App, Button, Segmented } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Combination, refusal, type Stance, type Version } from "../api/client";
-import { useSession } from "../app/session";
-import { TakeOut } from "../app/TakeOut";
-import { VerdictMark } from "../app/VerdictMark";
-import { Waiting } from "../app/Waiting";
-import { dayAndTime, LEVELS, RULES, STANCES } from "../app/words";
+import { useSession } from "../api/session";
+import { TakeOut } from "../ui/TakeOut";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
 import "../check/check.css";
-import { useNumbering } from "../app/useNumbering";
+import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
@@ -18,8 +18,7 @@ import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
-import "../review/review.css";
-import "../gym/gym.css";
+import "../ui/gym.css";
 import { useArchive, useBringBack, useCombination, useVersions } from "./useCombination";
 import "./combination.css";
 
@@ -98,10 +97,10 @@ function Page({ combination }: { combination: Combination }) {
       <p className="trail">
         <Link to="/library">Library</Link> /
       </p>
-      <header className="combination-head">
+      <header className="page-head">
         <h1>{combination.name}</h1>
         <VerdictMark verdict={combination.verdict} />
-        <span className="combination-actions">
+        <span className="page-actions">
           <Button
             onClick={() => {
               void navigator.clipboard
@@ -139,7 +138,7 @@ function Page({ combination }: { combination: Combination }) {
         </p>
       )}
       {proposals.length > 0 && (
-        <p className="proposal-meanwhile" role="note">
+        <p className="changed-meanwhile" role="note">
           {proposals.length === 1 ? "A proposal waits" : `${proposals.length} proposals wait`} for a decision:{" "}
           {proposals.map((row) => (
             <Link key={row.id} to={`/review/${row.id}`} className="tag">

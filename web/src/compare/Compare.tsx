@@ -1,8 +1,8 @@
 import type { Check, Stance } from "../api/client";
-import { VerdictMark } from "../app/VerdictMark";
-import { seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { beforeContact } from "../combination-line/sentences";
+import { VerdictMark } from "../ui/VerdictMark";
+import { seconds } from "../ui/words";
 import { difference } from "./difference";
 import "./compare.css";
 
@@ -28,13 +28,14 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
             {side.check.verdict && <VerdictMark verdict={side.check.verdict} />}
             <small>{seconds(side.check.lengthMs ?? 0)}</small>
           </h3>
-          <CombinationLine
-            data={side.check}
-            size="card"
-            spanMs={span}
-            marked={marks[at as 0 | 1]}
-            name={`Combination line, ${side.title}: ${side.check.text}`}
-          />
+          {side.check.drawings?.card && (
+            <CombinationLine
+              drawing={side.check.drawings.card}
+              spanMs={span}
+              marked={marks[at as 0 | 1]}
+              name={`Combination line, ${side.title}: ${side.check.text}`}
+            />
+          )}
           <Words side={side} />
         </section>
       ))}

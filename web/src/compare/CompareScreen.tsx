@@ -1,8 +1,8 @@
 import { Link, useSearchParams } from "react-router";
 import { type Rules, refusal, type Stance } from "../api/client";
-import { useNumbering } from "../app/useNumbering";
-import { Waiting } from "../app/Waiting";
+import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
+import { Waiting } from "../ui/Waiting";
 import { Compare } from "./Compare";
 
 export default function CompareScreen() {

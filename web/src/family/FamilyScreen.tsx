@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { refusal } from "../api/client";
-import { Waiting } from "../app/Waiting";
+import { Waiting } from "../ui/Waiting";
 import { useFamilyOverview } from "./useFamily";
-import "../gym/gym.css";
+import "../ui/gym.css";
 import "./family.css";
 
 /** From which combinations most grow, and which stand alone. */

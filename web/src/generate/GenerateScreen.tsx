@@ -10,14 +10,14 @@ import {
   refusal,
   type Stance,
 } from "../api/client";
-import { useSession } from "../app/session";
-import { useNumbering } from "../app/useNumbering";
-import { VerdictMark } from "../app/VerdictMark";
-import { Waiting } from "../app/Waiting";
-import { LIMBS, RULES, STANCES, seconds } from "../app/words";
+import { useSession } from "../api/session";
+import { useNumbering } from "../api/useNumbering";
 import { TO_SAVE } from "../bench/draft";
 import { checkOf } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { LIMBS, RULES, STANCES, seconds } from "../ui/words";
 import { useGenerate } from "./useGenerate";
 import "./generate.css";
 
@@ -234,7 +234,6 @@ function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: Gene
   const head = useSession().data?.user?.role === "head-coach";
   const navigate = useNavigate();
   const { rules = "boxing", stance = "orthodox", numbering = "parity" } = wishes;
-  const line = useQuery(checkOf({ text: chain.text, rules, stance, numbering }));
   const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;
   return (
     <li className="panel harvest-row">
@@ -245,7 +244,7 @@ function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: Gene
         <p className="small">{chain.words}</p>
       </div>
       <div className="harvest-line">
-        {line.data ? <CombinationLine data={line.data} size="row" width={LINE_WIDTH} name={chain.words} /> : null}
+        <CombinationLine drawing={chain.line} width={LINE_WIDTH} name={chain.words} />
       </div>
       <div className="harvest-facts">
         <VerdictMark verdict={chain.verdict} />

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Segmented } from "antd";
 import { type ReactNode, useId, useState } from "react";
 import type { HouseRules, Rules } from "../api/client";
-import { useNumbering } from "../app/useNumbering";
+import { useNumbering } from "../api/useNumbering";
 import { checkOf } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 
@@ -66,7 +66,7 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
 function Example({ title, example, set }: { title: string; example: RuleInfo["shows"]; set: Rules }) {
   const { chain, medium, group, tempo } = example;
   const readIn = useNumbering();
-  const line = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo, readIn }));
+  const line = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo, readIn, draw: ["row"] }));
   const where = [
     medium === "shadow" ? "" : `on the ${medium}`,
     group === "open" ? "" : `for ${group}`,
@@ -79,7 +79,7 @@ function Example({ title, example, set }: { title: string; example: RuleInfo["sh
         <b>{line.data?.text ?? chain}</b>
         {where.length > 0 && <span className="small">{where.join(", ")}</span>}
       </figcaption>
-      {line.data && <CombinationLine data={line.data} size="row" width={LINE_WIDTH} name={chain} />}
+      {line.data?.drawings?.row && <CombinationLine drawing={line.data.drawings.row} width={LINE_WIDTH} name={chain} />}
     </figure>
   );
 }

@@ -2,10 +2,10 @@ import { Alert, Button, Input, Pagination, Progress, Segmented, Select } from "a
 import { type ChangeEvent, useState } from "react";
 import { Link } from "react-router";
 import { type Import, type ImportRequest, type NumberingId, type Rules, refusal, type Stance } from "../api/client";
-import { useSession } from "../app/session";
-import { useNumbering, useNumberings } from "../app/useNumbering";
-import { RULES, STANCES } from "../app/words";
-import { GymNav } from "../gym/GymNav";
+import { useSession } from "../api/session";
+import { useNumbering, useNumberings } from "../api/useNumbering";
+import { GymNav } from "../ui/GymNav";
+import { RULES, STANCES } from "../ui/words";
 import { useApplyImport, useImportLines, useReadFile } from "./useImport";
 import "./in-out.css";
 

@@ -3,12 +3,12 @@ import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
 import { useReachable } from "../api/connection";
-import { isTyping } from "../app/keys";
-import { TakeOut, type Way } from "../app/TakeOut";
-import { VerdictMark } from "../app/VerdictMark";
-import { Waiting } from "../app/Waiting";
-import { LEVELS, LIMBS, RULES, seconds } from "../app/words";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { isTyping } from "../ui/keys";
+import { TakeOut, type Way } from "../ui/TakeOut";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { LEVELS, LIMBS, RULES, seconds } from "../ui/words";
 import { SearchHelp } from "./SearchHelp";
 import { type Filters, useLibrary } from "./useLibrary";
 import { Views } from "./Views";
@@ -395,7 +395,7 @@ function Table({ rows }: { rows: CombinationRow[] }) {
                 </small>
               </td>
               <td className="cell-line">
-                <CombinationLine data={row.line} size="row" width={LINE_WIDTH} name={row.name} />
+                <CombinationLine drawing={row.line} width={LINE_WIDTH} name={row.name} />
               </td>
               <td className="cell-numbers">{row.text}</td>
               <td className="cell-level">

@@ -1,6 +1,6 @@
 import { Modal } from "antd";
 import { useState } from "react";
-import { layers } from "../app/layers";
+import { layers } from "../ui/layers";
 
 const PATTERNS: [string, string][] = [
   ["starts with 1", "begins with a jab; in the numbers you read; starts 1 is the same"],

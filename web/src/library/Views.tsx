@@ -2,8 +2,8 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Alert, Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
 import { answered, api, refusal, type View } from "../api/client";
-import { layers } from "../app/layers";
-import { useSession } from "../app/session";
+import { useSession } from "../api/session";
+import { layers } from "../ui/layers";
 
 const header = { "X-CSRF-Token": "" };
 

@@ -8,10 +8,10 @@ import {
   type NumberingRequest,
   refusal,
 } from "../api/client";
-import { useSession } from "../app/session";
-import { useNumbering, useNumberings } from "../app/useNumbering";
-import { Waiting } from "../app/Waiting";
-import { GymNav } from "../gym/GymNav";
+import { useSession } from "../api/session";
+import { useNumbering, useNumberings } from "../api/useNumbering";
+import { GymNav } from "../ui/GymNav";
+import { Waiting } from "../ui/Waiting";
 import { useChooseNumbering, useNumberingPreview, useSaveNumbering } from "./useChooseNumbering";
 import "./numbering.css";
 

@@ -3,9 +3,9 @@ import { App, Button, Input, Segmented, Select } from "antd";
 import { useEffect, useState } from "react";
 import { useSearchParams } from "react-router";
 import { answered, api, type NumberingId, refusal, type Stance } from "../api/client";
-import { useNumbering, useNumberings } from "../app/useNumbering";
-import { STANCES } from "../app/words";
-import { GymNav } from "../gym/GymNav";
+import { useNumbering, useNumberings } from "../api/useNumbering";
+import { GymNav } from "../ui/GymNav";
+import { STANCES } from "../ui/words";
 import { Differences } from "./NumberingScreen";
 import "./numbering.css";
 

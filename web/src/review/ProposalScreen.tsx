@@ -2,18 +2,17 @@ import { Alert, App, Button, Input } from "antd";
 import { type ReactNode, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { type Check, type Content, type Proposal, refusal } from "../api/client";
-import { useSession } from "../app/session";
-import { useNumbering } from "../app/useNumbering";
-import { VerdictMark } from "../app/VerdictMark";
-import { Waiting } from "../app/Waiting";
-import { dayAndTime, LEVELS, RULES } from "../app/words";
+import { useSession } from "../api/session";
+import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Compare } from "../compare/Compare";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime, LEVELS, RULES } from "../ui/words";
 import { KINDS } from "./ReviewScreen";
 import { type Decision, useDecide, useProposal } from "./useReview";
-import "../combination/combination.css";
-import "../gym/gym.css";
+import "../ui/gym.css";
 import "./review.css";
 
 const STATES: Record<Proposal["state"], string> = {
@@ -97,14 +96,14 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       <p className="trail">
         <Link to="/review">Review</Link> /
       </p>
-      <header className="combination-head">
+      <header className="page-head">
         <h1>{proposal.combination?.name ?? proposal.content.name}</h1>
         <span className={`review-kind review-kind-${proposal.kind}`}>{KINDS[proposal.kind]}</span>
         <span className="small">
           by {proposal.author.name}, {dayAndTime(proposal.createdAt)} · {STATES[proposal.state]}
         </span>
         {proposal.combination && (
-          <span className="combination-actions">
+          <span className="page-actions">
             <Link to={`/combinations/${proposal.combination.id}`}>
               {proposal.state === "approved" ? "Open the combination" : "Open what is in use"}
             </Link>
@@ -114,14 +113,14 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       <div className="columns">
         <div>
           {!decided && proposal.combination?.archived && (
-            <p className="proposal-meanwhile" role="note">
+            <p className="changed-meanwhile" role="note">
               {proposal.kind === "retire"
                 ? "This combination was archived meanwhile, so there is nothing left to approve."
                 : "This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page."}
             </p>
           )}
           {!decided && proposal.movedOn.length > 0 && (
-            <p className="proposal-meanwhile" role="note">
+            <p className="changed-meanwhile" role="note">
               Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it
               against the newest; what they changed stays
               {both.length > 0
@@ -141,7 +140,9 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                   <p className="numbers">
                     {after.text} {after.verdict && <VerdictMark verdict={after.verdict} />}
                   </p>
-                  <CombinationLine data={after} size="card" name={`Combination line: ${after.text}`} />
+                  {after.drawings?.card && (
+                    <CombinationLine drawing={after.drawings.card} name={`Combination line: ${after.text}`} />
+                  )}
                 </>
               )
             )}

@@ -1,15 +1,15 @@
 import { Button, Pagination, Segmented, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type ProposalRow, refusal } from "../api/client";
-import { useSession } from "../app/session";
-import { useNumbering } from "../app/useNumbering";
-import { VerdictMark } from "../app/VerdictMark";
-import { Waiting } from "../app/Waiting";
-import { dayAndTime } from "../app/words";
+import { useSession } from "../api/session";
+import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime } from "../ui/words";
 import { type ReviewList, useProposals } from "./useReview";
-import "../gym/gym.css";
+import "../ui/gym.css";
 import "../library/library.css";
 import "./review.css";
 
@@ -104,15 +104,7 @@ function count(of: number | undefined): string {
 }
 
 function Row({ row }: { row: ProposalRow }) {
-  const readIn = useNumbering();
   const { content } = row;
-  const { readable } = useCheck({
-    text: content.notation,
-    stance: content.stance,
-    rules: content.rules,
-    numbering: "parity",
-    readIn,
-  });
   return (
     <Link to={`/review/${row.id}`} className="review-row">
       <span className={`review-kind review-kind-${row.kind}`}>{KINDS[row.kind]}</span>
@@ -125,9 +117,9 @@ function Row({ row }: { row: ProposalRow }) {
         </small>
       </span>
       <span className="numbers">{content.text}</span>
-      {readable?.verdict ? <VerdictMark verdict={readable.verdict} /> : <span />}
+      <VerdictMark verdict={row.verdict} />
       <span className="review-line">
-        {readable && <CombinationLine data={readable} size="row" width={340} name={content.name} />}
+        <CombinationLine drawing={row.line} width={340} name={content.name} />
       </span>
     </Link>
   );

@@ -1,7 +1,7 @@
 import { Alert, Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { refusal } from "../api/client";
-import { useSignIn } from "../app/session";
+import { useSignIn } from "../api/session";
 
 export function SignIn() {
   const [email, setEmail] = useState("");

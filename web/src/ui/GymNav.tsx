@@ -1,5 +1,5 @@
 import { NavLink } from "react-router";
-import { useSession } from "../app/session";
+import { useSession } from "../api/session";
 import "./gym.css";
 
 const PLACES: { to: string; label: string; head?: boolean }[] = [

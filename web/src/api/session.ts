@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, rememberToken, type Session } from "../api/client";
+import { answered, api, rememberToken, type Session } from "./client";
 
 const KEY = ["session"];
 

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { answered, api, type NumberingId } from "../api/client";
+import { answered, api, type NumberingId } from "./client";
 import { useSession } from "./session";
 
 /** The numberings of the gym, all strikes and all moves. */

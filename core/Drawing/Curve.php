@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Drawing;
+
+/**
+ * Smooth curves through points, as cubic Bézier pieces. A curve is a list of number lists: the first is its start, each
+ * other one the two control points and the end of a piece. Both curves keep their form when x is scaled, so that they can
+ * be worked out in milliseconds.
+ *
+ * @phpstan-type Point array{float, float}
+ * @phpstan-type Pieces list<list<float>>
+ */
+final readonly class Curve
+{
+    /**
+     * Monotone between its points, so that it shows no weight that nobody had (M. Steffen, "A simple method for monotonic
+     * interpolation in one dimension", Astronomy and Astrophysics 239, 1990).
+     *
+     * @param list<Point> $points in rising order of x, no x twice
+     *
+     * @return Pieces
+     */
+    public static function monotone(array $points): array
+    {
+        $last = \count($points) - 1;
+        if ($last < 1) {
+            return $points;
+        }
+        $slopes = [];
+        for ($at = 1; $at < $last; ++$at) {
+            [$before, $here, $after] = [$points[$at - 1], $points[$at], $points[$at + 1]];
+            [$h0, $h1] = [$here[0] - $before[0], $after[0] - $here[0]];
+            [$s0, $s1] = [($here[1] - $before[1]) / $h0, ($after[1] - $here[1]) / $h1];
+            $mean = ($s0 * $h1 + $s1 * $h0) / ($h0 + $h1);
+            $slopes[$at] = (($s0 < 0 ? -1 : 1) + ($s1 < 0 ? -1 : 1)) * min(abs($s0), abs($s1), 0.5 * abs($mean));
+        }
+        $end = static fn (array $one, array $other, float $slope): float => (3 * ($other[1] - $one[1]) / ($other[0] - $one[0]) - $slope) / 2;
+        $straight = ($points[1][1] - $points[0][1]) / ($points[1][0] - $points[0][0]);
+        $slopes[0] = 1 === $last ? $straight : $end($points[0], $points[1], $slopes[1]);
+        $slopes[$last] = 1 === $last ? $straight : $end($points[$last - 1], $points[$last], $slopes[$last - 1]);
+        $pieces = [$points[0]];
+        for ($at = 1; $at <= $last; ++$at) {
+            [[$x0, $y0], [$x1, $y1]] = [$points[$at - 1], $points[$at]];
+            $third = ($x1 - $x0) / 3;
+            $pieces[] = [$x0 + $third, $y0 + $third * $slopes[$at - 1], $x1 - $third, $y1 - $third * $slopes[$at], $x1, $y1];
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * Level at every point.
+     *
+     * @param list<Point> $points
+     *
+     * @return Pieces
+     */
+    public static function level(array $points): array
+    {
+        $pieces = \array_slice($points, 0, 1);
+        for ($at = 1; $at < \count($points); ++$at) {
+            [[$x0, $y0], [$x1, $y1]] = [$points[$at - 1], $points[$at]];
+            $middle = ($x0 + $x1) / 2;
+            $pieces[] = [$middle, $y0, $middle, $y1, $x1, $y1];
+        }
+
+        return $pieces;
+    }
+}

@@ -1,0 +1,75 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { dirname, join, relative } from "node:path";
+import { expect, test } from "vitest";
+
+const SRC = join(__dirname, "../../web/src");
+
+/** What each folder may use besides ui and api, which know no feature; the shell (app) knows all. */
+const MAY_USE: Record<string, string[]> = {
+  api: [],
+  ui: [],
+  audit: [],
+  bench: ["check", "combination", "combination-line", "compare", "family", "review"],
+  check: ["combination-line"],
+  coaches: ["numbering"],
+  combination: ["check", "compare", "family", "review"],
+  "combination-line": [],
+  compare: ["check", "combination-line"],
+  family: [],
+  generate: ["bench", "check", "combination-line"],
+  "house-rules": ["check", "combination-line"],
+  "in-out": [],
+  library: ["combination-line"],
+  numbering: [],
+  review: ["check", "combination-line", "compare"],
+  "sign-in": [],
+};
+
+const files = readdirSync(SRC, { recursive: true, encoding: "utf8" });
+const uses = files
+  .filter((file) => /\.tsx?$/.test(file) && file.includes("/") && !file.startsWith("app/"))
+  .flatMap((file) =>
+    [...readFileSync(join(SRC, file), "utf8").matchAll(/(?:from|import|import\()\s*"(\.[^"]*)"/g)].map((found) => {
+      const target = relative(SRC, join(SRC, dirname(file), found[1] ?? ""));
+      return [file, file.split("/")[0] ?? "", target.split("/")[0] ?? ""] as const;
+    }),
+  )
+  .filter(([, from, to]) => from !== to);
+
+test("every folder has its directions", () => {
+  const folders = new Set(files.filter((file) => file.includes("/")).map((file) => file.split("/")[0]));
+  folders.delete("app");
+  expect([...folders].sort()).toEqual(Object.keys(MAY_USE).sort());
+});
+
+test.each(uses)("%s uses only what its folder may use", (_, from, to) => {
+  const shared = from === "api" ? [] : from === "ui" ? ["api"] : ["api", "ui"];
+  expect([...shared, ...(MAY_USE[from] ?? [])]).toContain(to);
+});
+
+test("no folder uses itself by way of others", () => {
+  const reached = (folder: string, seen: Set<string>): Set<string> => {
+    for (const next of MAY_USE[folder] ?? []) {
+      if (!seen.has(next)) {
+        seen.add(next);
+        reached(next, seen);
+      }
+    }
+    return seen;
+  };
+  for (const folder of Object.keys(MAY_USE)) {
+    expect([...reached(folder, new Set())]).not.toContain(folder);
+  }
+});
+
+test("no folder takes the style sheet of another", () => {
+  const sheets = files
+    .filter((file) => /\.tsx?$/.test(file) && file.includes("/"))
+    .flatMap((file) =>
+      [...readFileSync(join(SRC, file), "utf8").matchAll(/import "(\.[^"]*\.css)"/g)].map((found) => [
+        file,
+        relative(SRC, join(SRC, dirname(file), found[1] ?? "")),
+      ]),
+    );
+  expect(sheets.filter(([file, sheet]) => dirname(file ?? "") !== dirname(sheet ?? ""))).toEqual([]);
+});
