@@ -7,10 +7,14 @@ namespace Periplus\App\Benchmark;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\Flow\Serializer\MendSerializer;
 use Periplus\Core\Flow\Serializer\NextSerializer;
+use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -54,16 +58,16 @@ final class CheckBenchmarkCommand extends Command
 
     private function core(OutputInterface $output): void
     {
-        $options = new CheckOptions();
-        $numbering = $options->numbering();
-        $circumstances = $options->circumstances();
+        $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
+        $numbering = Numbering::named('parity');
+        $text = static fn (int $at): ChainText => new ChainText(self::CHAINS[$at]);
         $rates = [
-            'read' => self::rate(static fn (int $turn) => Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)),
-            'check, from text to findings' => self::rate(static fn (int $turn) => Check::builtIn()->run(new ChainInStance(Reader::builtIn()->read(self::CHAINS[$turn], $numbering, $options->stance)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), $options->stance), $circumstances)),
-            'the same with both mirrors and the document' => self::rate(static fn (int $turn) => CheckSerializer::builtIn()->of(self::CHAINS[$turn], $options)),
+            'read' => self::rate(static fn (int $at) => Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox)),
+            'check, from text to findings' => self::rate(static fn (int $at) => Check::builtIn()->run(new ChainInStance(Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), Stance::Orthodox), $options)),
+            'the same with both mirrors and the document' => self::rate(static fn (int $at) => CheckSerializer::builtIn()->of($text($at), $options)),
         ];
-        $rates['mends, of verdict and findings'] = self::rate(static fn (int $turn) => MendSerializer::builtIn()->of(self::CHAINS[$turn], $options), few: true);
-        $rates['what comes next'] = self::rate(static fn (int $turn) => NextSerializer::builtIn()->of(self::CHAINS[$turn], $options), few: true);
+        $rates['mends, of verdict and findings'] = self::rate(static fn (int $at) => MendSerializer::builtIn()->of($text($at), $options), few: true);
+        $rates['what comes next'] = self::rate(static fn (int $at) => NextSerializer::builtIn()->of($text($at), $options), few: true);
         $output->writeln('One core, chains of eight items, a second:');
         foreach ($rates as $what => $rate) {
             $output->writeln(\sprintf('  %-42s %6d', $what, $rate));
@@ -83,15 +87,15 @@ final class CheckBenchmarkCommand extends Command
             return Command::FAILURE;
         }
         $empty = $check = [];
-        for ($turn = 0; $turn < $requests; ++$turn) {
-            $body = ['text' => self::CHAINS[$turn % \count(self::CHAINS)]];
+        for ($at = 0; $at < $requests; ++$at) {
+            $body = ['text' => self::CHAINS[$at % \count(self::CHAINS)]];
             $empty[] = $client->time('/api/ping', $body);
             $check[] = $client->time('/api/check', $body);
         }
         $suggestions = ['mends' => [], 'next' => []];
-        for ($turn = 0; $turn < $requests / 5; ++$turn) {
+        for ($at = 0; $at < $requests / 5; ++$at) {
             foreach (array_keys($suggestions) as $route) {
-                $suggestions[$route][] = $client->time('/api/'.$route, ['text' => self::CHAINS[$turn % \count(self::CHAINS)]]);
+                $suggestions[$route][] = $client->time('/api/'.$route, ['text' => self::CHAINS[$at % \count(self::CHAINS)]]);
             }
         }
         [$emptyMedian, $checkMedian] = [self::median($empty), self::median($check)];
@@ -110,16 +114,16 @@ final class CheckBenchmarkCommand extends Command
     private static function rate(\Closure $work, bool $few = false): int
     {
         $chains = \count(self::CHAINS);
-        for ($turn = 0; $turn < ($few ? 6 : 200); ++$turn) {
-            $work($turn % $chains);
+        for ($at = 0; $at < ($few ? 6 : 200); ++$at) {
+            $work($at % $chains);
         }
         $rates = [];
         for ($window = 0; $window < self::WINDOWS; ++$window) {
             $done = 0;
             $start = hrtime(true);
             do {
-                for ($turn = 0; $turn < ($few ? $chains : 60); ++$turn) {
-                    $work($turn % $chains);
+                for ($at = 0; $at < ($few ? $chains : 60); ++$at) {
+                    $work($at % $chains);
                 }
                 $done += $few ? $chains : 60;
                 $seconds = (hrtime(true) - $start) / 1e9;

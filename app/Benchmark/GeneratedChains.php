@@ -16,7 +16,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
@@ -43,7 +43,7 @@ final readonly class GeneratedChains
     {
         $dice = new Randomizer(new Mt19937(1));
         $writer = new Writer(Numbering::named('parity'));
-        $circumstances = new Circumstances(BuiltInHouseRules::named('kickboxing'));
+        $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));
         $strikes = $this->strikes();
         $moves = array_values(Catalogue::builtIn()->moves);
         /** @var list<string> $there */
@@ -63,7 +63,7 @@ final readonly class GeneratedChains
                     \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
                     $writer->write($inStance), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
                 );
-                $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $circumstances)));
+                $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $options)));
             }
             $this->connection->transactional(fn () => $this->inserter->create($batch, $user, 'Benchmark'));
         }

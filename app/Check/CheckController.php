@@ -21,6 +21,6 @@ final readonly class CheckController
     #[Route('/api/check', methods: 'POST')]
     public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
     {
-        return new JsonResponse($this->serializer->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering), null === $request->readIn ? null : $this->numberings->named($request->readIn))));
+        return new JsonResponse($this->serializer->of($request->chainText($this->numberings), $request->options($this->rules->named($request->rules)), $request->draw()));
     }
 }

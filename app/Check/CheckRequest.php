@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Periplus\App\Check;
 
+use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Balance\Athlete;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
-use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -26,7 +26,7 @@ readonly class CheckRequest
         #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'all-limbs',
         public string $numbering = 'parity',
-        #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
+        #[Assert\Range(min: CheckOptions::FASTEST, max: CheckOptions::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
@@ -51,9 +51,20 @@ readonly class CheckRequest
         return array_column(LineSize::cases(), 'value');
     }
 
-    /** @param HouseRules $rules the gym's set that the request names @param Numbering $numbering likewise */
-    public function options(HouseRules $rules, Numbering $numbering, ?Numbering $readIn = null): CheckOptions
+    public function chainText(GymNumberings $numberings): ChainText
     {
-        return new CheckOptions($this->stance, $this->opponent, $rules, $numbering, $this->tempo, $this->medium, $this->group, $this->athlete, $this->heightCm, $this->stanceCm, $readIn, array_map(LineSize::from(...), array_values(array_unique($this->draw))));
+        return new ChainText($this->text, $this->stance, $numberings->named($this->numbering), null === $this->readIn ? null : $numberings->named($this->readIn));
+    }
+
+    /** @param HouseRules $rules the gym's set that the request names */
+    public function options(HouseRules $rules): CheckOptions
+    {
+        return new CheckOptions($rules, $this->tempo, $this->medium, $this->group, Athlete::sized($this->athlete, $this->heightCm, $this->stanceCm), $this->opponent);
+    }
+
+    /** @return list<LineSize> */
+    public function draw(): array
+    {
+        return array_map(LineSize::from(...), array_values(array_unique($this->draw)));
     }
 }

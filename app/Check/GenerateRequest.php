@@ -6,7 +6,7 @@ namespace Periplus\App\Check;
 
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Theme;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
@@ -32,7 +32,7 @@ final readonly class GenerateRequest
         public string $clean = 'should',
         #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         public string $rules = 'boxing',
-        #[Assert\Range(min: Circumstances::FASTEST, max: Circumstances::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
+        #[Assert\Range(min: CheckOptions::FASTEST, max: CheckOptions::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,
         #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'A seed is {{ min }} to {{ max }}.')]
         public int $seed = 1,
@@ -48,6 +48,6 @@ final readonly class GenerateRequest
     {
         $weapons = array_map(Limb::from(...), array_values(array_unique($this->weapons)));
 
-        return new GenerationCriteria(new Circumstances($rules, $this->tempo), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level, $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
+        return new GenerationCriteria(new CheckOptions($rules, $this->tempo), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level, $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
     }
 }

@@ -25,13 +25,13 @@ final readonly class SuggestController
     #[Route('/api/mends', methods: 'POST')]
     public function mends(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, MendSerializer $mends): JsonResponse
     {
-        return new JsonResponse($mends->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering))));
+        return new JsonResponse($mends->of($request->chainText($this->numberings), $request->options($this->rules->named($request->rules))));
     }
 
     #[Route('/api/next', methods: 'POST')]
     public function next(#[MapRequestPayload(acceptFormat: 'json')] NextRequest $request, NextSerializer $next): JsonResponse
     {
-        return new JsonResponse($next->of($request->text, $request->options($this->rules->named($request->rules), $this->numberings->named($request->numbering)), $request->after));
+        return new JsonResponse($next->of($request->chainText($this->numberings), $request->options($this->rules->named($request->rules)), $request->after));
     }
 
     /** Chains that are in the library already are not made again. */

@@ -13,7 +13,7 @@ use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -140,7 +140,7 @@ final readonly class Library
     /** Inside a transaction: the house rules cannot change until it is stored. */
     public function checked(CombinationDraft $draft): CheckSummary
     {
-        return CheckSummary::of($this->check->run($draft->inStance, new Circumstances($this->rules->locked($draft->content->rules))));
+        return CheckSummary::of($this->check->run($draft->inStance, new CheckOptions($this->rules->locked($draft->content->rules))));
     }
 
     /** @param \Closure(Combination, User): ?CheckSummary $write gives the check of what is in use afterwards */

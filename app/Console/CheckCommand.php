@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
+use Periplus\Core\Balance\Athlete;
+use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -45,6 +48,7 @@ final class CheckCommand extends Command
             ->addOption('athlete', null, InputOption::VALUE_REQUIRED, 'small, middle or tall', 'middle')
             ->addOption('height', null, InputOption::VALUE_REQUIRED, 'Body height in cm, in place of the athlete\'s', '')
             ->addOption('stance-length', null, InputOption::VALUE_REQUIRED, 'From foot to foot in cm; 0.3 of the height by itself', '')
+            ->addOption('draw', null, InputOption::VALUE_REQUIRED, 'Sizes of the picture in the JSON: row, card, full, sheet', '')
             ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON')
             ->addOption('lines', null, InputOption::VALUE_NONE, 'Read one chain a line from standard input, options after a tab, and print one JSON object a line');
     }
@@ -96,13 +100,14 @@ final class CheckCommand extends Command
     private function document(string $chain, InputInterface|string $input): array
     {
         try {
-            return CheckSerializer::builtIn()->of($chain, \is_string($input) ? throw new \DomainException($input) : self::options($input));
+            return \is_string($input) ? throw new \DomainException($input) : self::check($chain, $input);
         } catch (\DomainException|\OutOfBoundsException $mistake) {
             return CheckSerializer::builtIn()->refused(mb_strlen($chain), $mistake->getMessage());
         }
     }
 
-    private static function options(InputInterface $input): CheckOptions
+    /** @return array<string, mixed> */
+    private static function check(string $chain, InputInterface $input): array
     {
         $given = static function (string $name) use ($input): string {
             $value = $input->getOption($name);
@@ -114,22 +119,22 @@ final class CheckCommand extends Command
             is_numeric($given($name)) => (float) $given($name),
             default => throw new \DomainException(\sprintf('--%s is a number such as %s, not "%s".', $name, $such, $given($name))),
         };
-        BuiltInHouseRules::named($given('rules'));
-        $numbering = '' === $given('scheme') ? $given('numbering') : $given('scheme');
-        Numbering::named($numbering);
-
-        return new CheckOptions(
-            stance: Stance::tryFrom($given('stance')) ?? throw self::notAmong('stance', Stance::cases(), $given('stance')),
-            opponent: Stance::tryFrom($given('opponent')) ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
-            rules: $given('rules'),
-            numbering: $numbering,
-            tempo: $number('tempo', '1.0') ?? throw new \DomainException('--tempo is a number such as 1.0.'),
-            medium: Medium::tryFrom($given('medium')) ?? throw self::notAmong('medium', Medium::cases(), $given('medium')),
-            group: Group::tryFrom($given('group')) ?? throw self::notAmong('group', Group::cases(), $given('group')),
-            athlete: $given('athlete'),
-            heightCm: $number('height', '174'),
-            stanceCm: $number('stance-length', '52'),
+        $stance = Stance::tryFrom($given('stance')) ?? throw self::notAmong('stance', Stance::cases(), $given('stance'));
+        $numbering = Numbering::named('' === $given('scheme') ? $given('numbering') : $given('scheme'));
+        $options = new CheckOptions(
+            BuiltInHouseRules::named($given('rules')),
+            $number('tempo', '1.0') ?? throw new \DomainException('--tempo is a number such as 1.0.'),
+            Medium::tryFrom($given('medium')) ?? throw self::notAmong('medium', Medium::cases(), $given('medium')),
+            Group::tryFrom($given('group')) ?? throw self::notAmong('group', Group::cases(), $given('group')),
+            Athlete::sized($given('athlete'), $number('height', '174'), $number('stance-length', '52')),
+            Stance::tryFrom($given('opponent')) ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
         );
+        $sizes = array_values(array_filter(explode(',', $given('draw')), static fn (string $size): bool => '' !== $size));
+
+        return CheckSerializer::builtIn()->of(new ChainText($chain, $stance, $numbering), $options, array_map(
+            static fn (string $size): LineSize => LineSize::tryFrom($size) ?? throw self::notAmong('draw', LineSize::cases(), $size),
+            $sizes,
+        ));
     }
 
     /** @param list<\BackedEnum> $cases */

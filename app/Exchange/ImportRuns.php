@@ -27,7 +27,7 @@ use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
@@ -300,7 +300,7 @@ final readonly class ImportRuns
             throw new ApiProblem(422, 'invalid', (string) $violations->get(0)->getMessage());
         }
         $draft = $this->drafts->read($request);
-        $result = $this->check->run($draft->inStance, new Circumstances($this->rules->named($draft->content->rules)));
+        $result = $this->check->run($draft->inStance, new CheckOptions($this->rules->named($draft->content->rules)));
 
         return new CombinationDraft($draft->content->settled(CheckSummary::of($result)), $draft->inStance);
     }

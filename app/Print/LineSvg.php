@@ -207,10 +207,10 @@ final class LineSvg
         return round($this->drawing['left'] + $ms * $this->scale, 2);
     }
 
-    private function path(string $d, string $stroke, float $width = 1, string $dash = '', float $opacity = 1, string $class = ''): void
+    private function path(string $d, string $stroke, float $width = 1, string $dash = '', float $opacity = 1.0, string $class = ''): void
     {
         if ('' !== $d) {
-            $this->svg .= \sprintf('<path d="%s" fill="none" stroke="%s" stroke-width="%s"%s%s%s/>', $d, Palette::colour($stroke), $width, '' === $dash ? '' : ' stroke-dasharray="'.$dash.'"', 1.0 === (float) $opacity ? '' : ' stroke-opacity="'.$opacity.'"', '' === $class ? '' : ' class="'.$class.'"');
+            $this->svg .= \sprintf('<path d="%s" fill="none" stroke="%s" stroke-width="%s"%s%s%s/>', $d, Palette::colour($stroke), $width, '' === $dash ? '' : ' stroke-dasharray="'.$dash.'"', 1.0 === $opacity ? '' : ' stroke-opacity="'.$opacity.'"', '' === $class ? '' : ' class="'.$class.'"');
         }
     }
 

@@ -11,7 +11,9 @@ use Periplus\App\Http\PlainText;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
@@ -36,7 +38,7 @@ final readonly class Paper
         $content = $row->content;
         $pdf = new Sheet('P', $content->name, self::MARGIN);
         $drawn = $this->lines->of($content, $numbering, LineSize::Full);
-        $document = $this->serializer->of($content->notation, new CheckOptions(stance: $content->stance));
+        $document = $this->serializer->of(new ChainText($content->notation, $content->stance), new CheckOptions(BuiltInHouseRules::named($content->rules)));
         /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
         $stances = $document['stances'];
         /** @var array{changes: list<array{message: string}>} $mirror */

@@ -15,7 +15,7 @@ use Periplus\App\Search\IndexTerms;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
@@ -237,14 +237,14 @@ final readonly class RulePreviews
         if ([] === $rows) {
             return;
         }
-        $circumstances = new Circumstances($preview->rules);
+        $options = new CheckOptions($preview->rules);
         $numbering = Numbering::named('parity');
         $values = [];
         /** @var array{id: int|string, version: int|string, notation: string, stance: string, verdict: string} $row */
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
-            $result = $this->check->run(new ChainInStance($chain, $stance), $circumstances);
+            $result = $this->check->run(new ChainInStance($chain, $stance), $options);
             array_push($values, $preview->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
         }
         $this->connection->executeStatement(

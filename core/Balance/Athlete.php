@@ -54,6 +54,20 @@ final readonly class Athlete
         return $athletes[$id] ??= self::of(Footing::builtIn()->heights[$id] ?? throw new \OutOfBoundsException(\sprintf('There is no athlete "%s"; there is %s.', $id, implode(', ', self::ids()))));
     }
 
+    /**
+     * The named one, or with a height or a stance length of its own.
+     *
+     * @throws \OutOfBoundsException
+     */
+    public static function sized(string $id, ?float $heightCm, ?float $stanceCm): self
+    {
+        $named = self::named($id);
+
+        return null === $heightCm && null === $stanceCm
+            ? $named
+            : self::of(null === $heightCm ? $named->height : $heightCm / 100, null === $stanceCm ? null : $stanceCm / 100);
+    }
+
     /** @return list<string> */
     public static function ids(): array
     {

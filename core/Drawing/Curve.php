@@ -36,6 +36,7 @@ final readonly class Curve
             $mean = ($s0 * $h1 + $s1 * $h0) / ($h0 + $h1);
             $slopes[$at] = (($s0 < 0 ? -1 : 1) + ($s1 < 0 ? -1 : 1)) * min(abs($s0), abs($s1), 0.5 * abs($mean));
         }
+        /** @param Point $one @param Point $other */
         $end = static fn (array $one, array $other, float $slope): float => (3 * ($other[1] - $one[1]) / ($other[0] - $one[0]) - $slope) / 2;
         $straight = ($points[1][1] - $points[0][1]) / ($points[1][0] - $points[0][0]);
         $slopes[0] = 1 === $last ? $straight : $end($points[0], $points[1], $slopes[1]);

@@ -11,7 +11,7 @@ use Periplus\App\Combination\CombinationIndices;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\Core\Flow\Check\Check;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** What combinations are found by follows every change of them, whichever way it comes. */
@@ -152,7 +152,7 @@ final class SearchIndexTest extends ApiTestCase
     private function fillAnew(): void
     {
         [$drafts, $check, $rules] = [self::service(DraftReader::class), self::service(Check::class), self::service(GymHouseRules::class)];
-        self::service(CombinationIndices::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new Circumstances($rules->locked($content->rules)))));
+        self::service(CombinationIndices::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new CheckOptions($rules->locked($content->rules)))));
     }
 
     /** @return array{terms: list<array<string, mixed>>, hashes: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */

@@ -7,7 +7,9 @@ namespace Periplus\Tests\Reference;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -54,7 +56,7 @@ final class DemoGymTest extends TestCase
     #[DataProvider('combinations')]
     public function testWhatItsNoteSaysIsTrue(array $row): void
     {
-        $document = CheckSerializer::builtIn()->of($row['chain'], new CheckOptions(stance: Stance::from($row['stance'] ?? 'orthodox'), rules: $row['rules']));
+        $document = CheckSerializer::builtIn()->of(new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox')), new CheckOptions(BuiltInHouseRules::named($row['rules'])));
         $note = $row['note'] ?? '';
 
         if (1 === preg_match('/on purpose|reloads|the wrong|loads the other side|Check the weight/i', $note)) {
@@ -76,7 +78,7 @@ final class DemoGymTest extends TestCase
     {
         $apart = [0, 0, 0];
         foreach (self::rows() as $row) {
-            $document = CheckSerializer::builtIn()->of($row['chain'], new CheckOptions(rules: $row['rules']));
+            $document = CheckSerializer::builtIn()->of(new ChainText($row['chain']), new CheckOptions(BuiltInHouseRules::named($row['rules'])));
             self::assertIsArray($document['level']);
             self::assertIsInt($document['level']['level']);
             ++$apart[abs($document['level']['level'] - $row['level'])];

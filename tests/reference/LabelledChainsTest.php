@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Periplus\Tests\Reference;
 
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ChainText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +36,7 @@ final class LabelledChainsTest extends TestCase
     #[DataProvider('rows')]
     public function testTheCheckSaysWhatACoachWouldSay(string $chain, string $rules, array $verdicts, array $findings): void
     {
-        $document = CheckSerializer::builtIn()->of($chain, new CheckOptions(rules: $rules));
+        $document = CheckSerializer::builtIn()->of(new ChainText($chain), new CheckOptions(BuiltInHouseRules::named($rules)));
 
         self::assertSame([], $document['problems']);
         self::assertContains($document['linkVerdict'], $verdicts);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Check;
 
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -39,14 +39,14 @@ final readonly class Check
         return $check ??= new self(Catalogue::builtIn(), RuleRegistry::all());
     }
 
-    public function run(ChainInStance $inStance, Circumstances $circumstances): CheckResult
+    public function run(ChainInStance $inStance, CheckOptions $options): CheckResult
     {
-        $timing = $this->timing($inStance, $circumstances);
-        $context = new RuleContext($inStance, $timing, $circumstances);
+        $timing = $this->timing($inStance, $options);
+        $context = new RuleContext($inStance, $timing, $options);
         $findings = [];
         $must = false;
         foreach ($this->rules as [$rule, $definition]) {
-            $severity = $definition->isCredit() ? Severity::Credit : $circumstances->rules->severity($definition->id);
+            $severity = $definition->isCredit() ? Severity::Credit : $options->rules->severity($definition->id);
             if (Severity::Off === $severity) {
                 continue;
             }
@@ -61,8 +61,8 @@ final readonly class Check
         return new CheckResult($inStance, $timing, $context->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
     }
 
-    public function timing(ChainInStance $inStance, Circumstances $circumstances): ChainTiming
+    public function timing(ChainInStance $inStance, CheckOptions $options): ChainTiming
     {
-        return $this->model->timing($inStance->chain, $circumstances->rules, $circumstances->tempo);
+        return $this->model->timing($inStance->chain, $options->rules, $options->tempo);
     }
 }

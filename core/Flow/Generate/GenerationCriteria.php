@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Generate;
 
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
 
@@ -24,7 +24,7 @@ final readonly class GenerationCriteria
      * @param int $count how many chains
      */
     public function __construct(
-        public Circumstances $circumstances,
+        public CheckOptions $options,
         public int $length = 4,
         public array $weapons = [Limb::Hand],
         public ?int $level = null,
@@ -91,7 +91,7 @@ final readonly class GenerationCriteria
     private function with(Theme|false|null $theme = false, int|false|null $level = false, ?array $weapons = null, ?int $length = null, ?Severity $clean = null, ?bool $switches = null): self
     {
         return new self(
-            $this->circumstances,
+            $this->options,
             $length ?? $this->length,
             null === $weapons || [] === $weapons ? $this->weapons : $weapons,
             false === $level ? $this->level : $level,

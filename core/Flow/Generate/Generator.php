@@ -87,7 +87,7 @@ final readonly class Generator
             $seen[$fingerprint] = true;
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             if (self::isMeant($inStance, $criteria)) {
-                $result = $this->check->run($inStance, $criteria->circumstances);
+                $result = $this->check->run($inStance, $criteria->options);
                 if (self::passes($result, $criteria)) {
                     $results[] = $result;
                 }
@@ -103,7 +103,7 @@ final readonly class Generator
         return self::isMeant($result->inStance, $criteria)
             && Verdict::Flows === $result->verdict
             && [] === array_filter($result->findings, static fn (Finding $finding): bool => $finding->severity->isAtLeast($criteria->clean))
-            && (null === $criteria->level || Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level === $criteria->level);
+            && (null === $criteria->level || Scale::builtIn()->of($result, $criteria->options->tempo)->level === $criteria->level);
     }
 
     /** Whether it is what was wished for before anything is checked. */
@@ -124,7 +124,7 @@ final readonly class Generator
     private function lay(GenerationCriteria $criteria, ItemPool $pool, Randomizer $dice): array
     {
         $book = $this->check->model;
-        $state = $book->begin($criteria->circumstances->rules, $criteria->circumstances->tempo);
+        $state = $book->begin($criteria->options->rules, $criteria->options->tempo);
         $items = [];
         foreach ($pool->opening($dice) as $move) {
             $items[] = $move;

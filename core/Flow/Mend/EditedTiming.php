@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\FlowModel;
 
@@ -34,9 +34,9 @@ final class EditedTiming
     /** @var array<string, array<int, int>> what was found already, by place and body, and by edit */
     private array $known = [];
 
-    public function __construct(private readonly FlowModel $model, private readonly Chain $chain, Circumstances $circumstances)
+    public function __construct(private readonly FlowModel $model, private readonly Chain $chain, CheckOptions $options)
     {
-        $state = $model->begin($circumstances->rules, $circumstances->tempo);
+        $state = $model->begin($options->rules, $options->tempo);
         $states = [clone $state];
         $links = [];
         $worstBefore = [0];
@@ -50,7 +50,7 @@ final class EditedTiming
             array_unshift($worstFrom, max($worstFrom[0], $rank));
         }
         [$this->states, $this->links, $this->worstBefore, $this->worstFrom] = [$states, $links, $worstBefore, $worstFrom];
-        $this->gap = $model->gap($circumstances->tempo);
+        $this->gap = $model->gap($options->tempo);
     }
 
     /** @return list<Item> the items before that place */

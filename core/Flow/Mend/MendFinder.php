@@ -9,7 +9,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
@@ -47,7 +47,7 @@ final readonly class MendFinder
         return $mender ??= new self(Catalogue::builtIn(), Check::builtIn());
     }
 
-    public function mends(CheckResult $result, Circumstances $circumstances): MendResult
+    public function mends(CheckResult $result, CheckOptions $options): MendResult
     {
         $chain = $result->inStance->chain;
         $before = $result->verdict->rank();
@@ -61,7 +61,7 @@ final readonly class MendFinder
         $ofFindings = [];
         $ranks = [];
         foreach ($edits as $edit) {
-            $mend = $this->made($result->inStance, [$edit], $circumstances);
+            $mend = $this->made($result->inStance, [$edit], $options);
             $rank = $mend->verdict()->rank();
             $ranks[] = $rank;
             if ($rank < $before) {
@@ -74,8 +74,8 @@ final readonly class MendFinder
             }
         }
         if ($pairs && $before > 0) {
-            foreach ($this->pairs($chain, $edits, $ranks, $before, $circumstances) as [$pair, $limit]) {
-                $mend = $this->made($result->inStance, $pair, $circumstances);
+            foreach ($this->pairs($chain, $edits, $ranks, $before, $options) as [$pair, $limit]) {
+                $mend = $this->made($result->inStance, $pair, $options);
                 if ($mend->verdict()->rank() <= $limit) {
                     $ofVerdict[] = $mend;
                 }
@@ -85,10 +85,10 @@ final readonly class MendFinder
         $ranked = [];
         foreach ($ofFindings as $place => $mends) {
             $at = $result->findings[$place]->at;
-            $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $circumstances);
+            $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $options);
         }
 
-        return new MendResult($this->ranked($ofVerdict, self::places($result), $circumstances), $ranked, $pairs);
+        return new MendResult($this->ranked($ofVerdict, self::places($result), $options), $ranked, $pairs);
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */
@@ -157,9 +157,9 @@ final readonly class MendFinder
      *
      * @return \Generator<array{list<Edit>, int}> the pair and the worst rank that it is good for
      */
-    private function pairs(Chain $chain, array $edits, array $ranks, int $before, Circumstances $circumstances): \Generator
+    private function pairs(Chain $chain, array $edits, array $ranks, int $before, CheckOptions $options): \Generator
     {
-        $edited = new EditedTiming($this->model, $chain, $circumstances);
+        $edited = new EditedTiming($this->model, $chain, $options);
         $count = \count($chain);
         // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those
         // that are good enough where the body comes to them as it would have anyway.
@@ -217,11 +217,11 @@ final readonly class MendFinder
     }
 
     /** @param list<Edit> $edits */
-    private function made(ChainInStance $inStance, array $edits, Circumstances $circumstances): Mend
+    private function made(ChainInStance $inStance, array $edits, CheckOptions $options): Mend
     {
         $chain = Chain::of(Edit::apply($inStance->chain->items, $edits));
 
-        return new Mend($edits, $chain, $this->check->run(new ChainInStance($chain, $inStance->stance), $circumstances));
+        return new Mend($edits, $chain, $this->check->run(new ChainInStance($chain, $inStance->stance), $options));
     }
 
     /**
@@ -230,9 +230,9 @@ final readonly class MendFinder
      *
      * @return list<Mend> best first; of several ways to the same chain the first
      */
-    private function ranked(array $mends, array $places, Circumstances $circumstances): array
+    private function ranked(array $mends, array $places, CheckOptions $options): array
     {
-        $seenFrom = $this->model->flowsUpTo($circumstances->tempo);
+        $seenFrom = $this->model->flowsUpTo($options->tempo);
         $ranked = [];
         foreach ($mends as $mend) {
             $rank = $mend->rank($seenFrom, $places);

@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Next;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Flow\Timing\LinkReason;
@@ -50,9 +50,9 @@ final readonly class Next
      * @return list<Continuation> the shortest wait first; of equal ones the strikes before the moves, and of strikes the
      *                            one that swings the hips widest
      */
-    public function after(array $before, Circumstances $circumstances): array
+    public function after(array $before, CheckOptions $options): array
     {
-        $state = $this->model->begin($circumstances->rules, $circumstances->tempo);
+        $state = $this->model->begin($options->rules, $options->tempo);
         foreach ($before as $item) {
             $this->model->take($state, $item);
         }

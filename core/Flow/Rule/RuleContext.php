@@ -12,7 +12,7 @@ use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Limb;
@@ -28,7 +28,7 @@ final class RuleContext
     public readonly array $delivered;
     private ?Sway $sway = null;
 
-    public function __construct(public readonly ChainInStance $inStance, public readonly ChainTiming $timing, public readonly Circumstances $circumstances)
+    public function __construct(public readonly ChainInStance $inStance, public readonly ChainTiming $timing, public readonly CheckOptions $options)
     {
         $this->items = $inStance->chain->items;
         $this->strikes = $inStance->chain->strikes();
@@ -40,13 +40,13 @@ final class RuleContext
     {
         $definition = $rule->definition();
 
-        return $this->circumstances->rules->threshold($definition->id) ?? $definition->threshold->default ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id));
+        return $this->options->rules->threshold($definition->id) ?? $definition->threshold->default ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id));
     }
 
     /** The hips over the feet; worked out when it is asked for. */
     public function sway(): Sway
     {
-        return $this->sway ??= Sway::over(WeightPath::of($this->timing, $this->circumstances->athlete), $this->circumstances->athlete);
+        return $this->sway ??= Sway::over(WeightPath::of($this->timing, $this->options->athlete), $this->options->athlete);
     }
 
     public function chain(): Chain

@@ -33,7 +33,7 @@ final readonly class AllHard implements Rule
     {
         $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered));
         $marked = array_filter($efforts, static fn (int $rank): bool => $rank !== Effort::Plain->rank());
-        if (HardStrikes::Every === $context->circumstances->rules->schools->hardStrikes || \count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
+        if (HardStrikes::Every === $context->options->rules->schools->hardStrikes || \count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
             return [];
         }
 

@@ -29,7 +29,7 @@ final readonly class BagWrist implements Rule
 
     public function matches(RuleContext $context): array
     {
-        if (Medium::Bag !== $context->circumstances->medium) {
+        if (Medium::Bag !== $context->options->medium) {
             return [];
         }
         $matches = [];

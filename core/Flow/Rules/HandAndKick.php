@@ -30,7 +30,7 @@ final readonly class HandAndKick implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $school = $context->circumstances->rules->schools->handTiming;
+        $school = $context->options->rules->schools->handTiming;
         $matches = [];
         foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
             $kick = $context->strikes[$at];

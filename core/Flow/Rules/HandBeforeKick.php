@@ -30,7 +30,7 @@ final readonly class HandBeforeKick implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $school = $context->circumstances->rules->schools->handSide;
+        $school = $context->options->rules->schools->handSide;
         $matches = [];
         foreach (HandSide::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
             $kick = $context->strikes[$at];

@@ -28,7 +28,7 @@ final readonly class OutsideRules implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $rules = $context->circumstances->rules;
+        $rules = $context->options->rules;
         $matches = [];
         foreach ($context->strikes as $at => $item) {
             if (!\in_array($item->strike->limb, $rules->allows, true)) {

@@ -33,7 +33,7 @@ final readonly class TempoLimit implements Rule
         $length = $context->timing->length();
         $asked = $length - $context->timing->waiting();
         $strikes = \count($context->delivered);
-        if ($context->circumstances->tempo >= 1.0 || $strikes < 3 || $asked <= 0.0) {
+        if ($context->options->tempo >= 1.0 || $strikes < 3 || $asked <= 0.0) {
             return [];
         }
         $loss = 1.0 - $asked / $length;

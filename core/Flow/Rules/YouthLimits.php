@@ -31,7 +31,7 @@ final readonly class YouthLimits implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $group = $context->circumstances->group;
+        $group = $context->options->group;
         if (Group::Open === $group) {
             return [];
         }

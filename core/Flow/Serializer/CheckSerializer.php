@@ -21,10 +21,10 @@ use Periplus\Core\Flow\Check\Finding;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Note;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -64,18 +64,20 @@ final readonly class CheckSerializer
         return $document ??= new self(Reader::builtIn(), Check::builtIn(), Catalogue::builtIn());
     }
 
-    /** @return Document */
-    public function of(string $text, CheckOptions $options): array
+    /**
+     * @param list<LineSize> $draw the sizes in which the picture is wanted
+     *
+     * @return Document
+     */
+    public function of(ChainText $text, CheckOptions $options, array $draw = []): array
     {
-        $numbering = $options->numbering();
-        $circumstances = $options->circumstances();
-        $reading = $this->reader->read($text, $numbering, $options->stance);
+        $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
         if (null === $reading->chain) {
             return $this->unreadable($reading);
         }
-        $result = $this->check->run(new ChainInStance($reading->chain, $options->stance), $circumstances);
+        $result = $this->check->run(new ChainInStance($reading->chain, $text->stance), $options);
 
-        return $this->readable($result, $reading, $options, new Writer($options->writtenIn()));
+        return $this->readable($result, $reading, $text->readIn, $options, $draw);
     }
 
     /**
@@ -100,9 +102,14 @@ final readonly class CheckSerializer
         ];
     }
 
-    /** @return Document */
-    private function readable(CheckResult $result, Reading $reading, CheckOptions $options, Writer $writer): array
+    /**
+     * @param list<LineSize> $draw
+     *
+     * @return Document
+     */
+    private function readable(CheckResult $result, Reading $reading, Numbering $readIn, CheckOptions $options, array $draw): array
     {
+        $writer = new Writer($readIn);
         $inStance = $result->inStance;
         $mirror = $inStance->mirror();
         $converted = $this->converter->convert($inStance);
@@ -111,9 +118,9 @@ final readonly class CheckSerializer
         $items = $this->items($inStance, $result->timing, $reading, $writer);
         // Parity is bound to the role, so the mirror reads the same in it; a numbering bound to the hand does not.
         $notation = $this->parity->write($inStance);
-        $text = 'parity' === $options->writtenIn()->id ? $notation : $writer->write($inStance);
+        $text = 'parity' === $readIn->id ? $notation : $writer->write($inStance);
         $own = $this->inStance($inStance, $opponent, $text);
-        $mirrored = $this->inStance($mirror, $opponent, $options->writtenIn()->boundToHand ? $writer->write($mirror) : $text);
+        $mirrored = $this->inStance($mirror, $opponent, $readIn->boundToHand ? $writer->write($mirror) : $text);
         $carriedNotation = $this->parity->write($converted->inStance);
 
         return [
@@ -144,11 +151,11 @@ final readonly class CheckSerializer
             'carry' => [
                 'stance' => $converted->inStance->stance->value,
                 'notation' => $carriedNotation,
-                'text' => 'parity' === $options->writtenIn()->id ? $carriedNotation : $writer->write($converted->inStance),
+                'text' => 'parity' === $readIn->id ? $carriedNotation : $writer->write($converted->inStance),
                 'words' => Words::bySide()->write($converted->inStance),
                 'changes' => $this->mirrorChanges([...$converted->replaced, ...$this->mirrorChanges->between($inStance, $converted->inStance, $opponent)], $converted->inStance, $writer),
             ],
-            'drawings' => (object) $this->drawings($result, $options, $writer),
+            'drawings' => (object) self::drawings($result, $draw, $writer),
             'problems' => [],
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -164,7 +171,7 @@ final readonly class CheckSerializer
     public function line(string $notation, Stance $stance, HouseRules $rules, Numbering $numbering, LineSize $size): array
     {
         $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation);
-        $result = $this->check->run(new ChainInStance($chain, $stance), new Circumstances($rules));
+        $result = $this->check->run(new ChainInStance($chain, $stance), new CheckOptions($rules));
         $writer = new Writer($numbering);
 
         return [
@@ -174,11 +181,15 @@ final readonly class CheckSerializer
         ];
     }
 
-    /** @return array<string, Drawing> by size */
-    private function drawings(CheckResult $result, CheckOptions $options, Writer $writer): array
+    /**
+     * @param list<LineSize> $draw
+     *
+     * @return array<string, Drawing> by size
+     */
+    private static function drawings(CheckResult $result, array $draw, Writer $writer): array
     {
         $drawings = [];
-        foreach ($options->draw as $size) {
+        foreach ($draw as $size) {
             $drawings[$size->value] = (new LineDrawing($writer))->of($result->inStance, $result->timing, $result->sway, $size);
         }
 

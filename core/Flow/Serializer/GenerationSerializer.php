@@ -49,7 +49,7 @@ final readonly class GenerationSerializer
                     'words' => Words::byRole()->write($inStance),
                     'verdict' => $result->verdict->value,
                     'lengthMs' => (int) round($result->timing->length()),
-                    'level' => Scale::builtIn()->of($result, $criteria->circumstances->tempo)->level,
+                    'level' => Scale::builtIn()->of($result, $criteria->options->tempo)->level,
                     'line' => (new LineDrawing($writer))->of($inStance, $result->timing, null, LineSize::Row),
                 ];
             }, $generation->results),

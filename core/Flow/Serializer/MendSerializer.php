@@ -16,6 +16,7 @@ use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -37,16 +38,15 @@ final readonly class MendSerializer
     }
 
     /** @return array<string, mixed> nothing in it when the text cannot be read */
-    public function of(string $text, CheckOptions $options): array
+    public function of(ChainText $text, CheckOptions $options): array
     {
-        $numbering = $options->numbering();
-        $circumstances = $options->circumstances();
-        $chain = $this->reader->read($text, $numbering, $options->stance)->chain;
+        $numbering = $text->numbering;
+        $chain = $this->reader->read($text->text, $numbering, $text->stance)->chain;
         if (null === $chain) {
             return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
         }
-        $result = $this->check->run(new ChainInStance($chain, $options->stance), $circumstances);
-        $mends = $this->mender->mends($result, $circumstances);
+        $result = $this->check->run(new ChainInStance($chain, $text->stance), $options);
+        $mends = $this->mender->mends($result, $options);
         $show = fn (Mend $mend): array => $this->mend($mend, $result, $numbering);
 
         return [

@@ -10,6 +10,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
@@ -32,17 +33,18 @@ final readonly class NextSerializer
      *
      * @return array<string, mixed>
      */
-    public function of(string $text, CheckOptions $options, ?int $after = null): array
+    public function of(ChainText $text, CheckOptions $options, ?int $after = null): array
     {
-        $numbering = $options->numbering();
-        $chain = '' === trim($text) ? null : $this->reader->read($text, $numbering, $options->stance)->chain;
-        if (null === $chain && '' !== trim($text)) {
+        $numbering = $text->numbering;
+        $isEmpty = '' === trim($text->text);
+        $chain = $isEmpty ? null : $this->reader->read($text->text, $numbering, $text->stance)->chain;
+        if (null === $chain && !$isEmpty) {
             return ['after' => null, 'next' => []];
         }
         $count = null === $chain ? 0 : \count($chain);
         $place = min($after ?? $count - 1, $count - 1);
         $items = null === $chain ? [] : \array_slice($chain->items, 0, $place + 1);
-        $stance = $this->stance($chain, $options->stance, $place);
+        $stance = $this->stance($chain, $text->stance, $place);
         $writer = new Writer($numbering);
 
         return [
@@ -58,7 +60,7 @@ final readonly class NextSerializer
                 'verdict' => $next->verdict->value,
                 'cause' => $next->cause?->value,
                 'reason' => $next->reason,
-            ], $this->next->after($items, $options->circumstances())),
+            ], $this->next->after($items, $options)),
         ];
     }
 

@@ -11,9 +11,9 @@ use Opis\JsonSchema\Validator;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Circumstances;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -39,7 +39,7 @@ final class CheckSerializerTest extends TestCase
         $this->limitTo(40)->forAll(Chains::any())->then(static function (Chain $chain) use ($validator, $schema): void {
             foreach (Stance::cases() as $stance) {
                 $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
-                $document = CheckSerializer::builtIn()->of(mb_substr($text, 0, Reader::LONGEST), new CheckOptions(stance: $stance));
+                $document = CheckSerializer::builtIn()->of(new ChainText(mb_substr($text, 0, Reader::LONGEST), $stance), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
                 $error = $validator->validate(json_decode(json_encode($document, \JSON_THROW_ON_ERROR)), $schema)->error();
                 self::assertNull($error, null === $error ? '' : print_r((new ErrorFormatter())->format($error), true));
             }
@@ -50,7 +50,7 @@ final class CheckSerializerTest extends TestCase
     {
         $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain): void {
             $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
-            $document = CheckSerializer::builtIn()->of($text, new CheckOptions());
+            $document = CheckSerializer::builtIn()->of(new ChainText($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
             if ([] !== $document['problems']) {
                 self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));
 
@@ -76,7 +76,7 @@ final class CheckSerializerTest extends TestCase
     public function testPlacesOfWhatIsSpoken(): void
     {
         $text = 'double jab, hard two, fake three';
-        $items = (array) CheckSerializer::builtIn()->of($text, new CheckOptions())['items'];
+        $items = (array) CheckSerializer::builtIn()->of(new ChainText($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')))['items'];
         $said = array_map(static fn (mixed $item): string => \is_array($item) && \is_int($item['at']) && \is_int($item['length']) ? mb_substr($text, $item['at'], $item['length']) : '', $items);
 
         self::assertSame(['double jab', 'double jab', 'hard two', 'fake three'], $said);
@@ -85,14 +85,14 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
-        $first = CheckSerializer::builtIn()->of('1 2 3b slip left 2', new CheckOptions(numbering: 'hands'));
+        $first = CheckSerializer::builtIn()->of(new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands')), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
         self::assertIsArray($first['mirror']);
         self::assertIsArray($first['carry']);
         self::assertSame(['1 2 3b slip-lead 2', '2 1 4b slip-lead 1', 'southpaw'], [$first['mirror']['notation'], $first['mirror']['text'], $first['mirror']['stance']]);
         self::assertSame(['2 1 4b slip-rear 1', '1 2 3b slip-rear 2'], [$first['carry']['notation'], $first['carry']['text']]);
 
         self::assertIsString($first['mirror']['words']);
-        $second = CheckSerializer::builtIn()->of($first['mirror']['words'], new CheckOptions(stance: Stance::Southpaw));
+        $second = CheckSerializer::builtIn()->of(new ChainText($first['mirror']['words'], Stance::Southpaw), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
         self::assertIsArray($second['mirror']);
         self::assertSame('left jab, right cross, left hook to the body, slip left, right cross', $second['mirror']['words']);
         self::assertSame($first['fingerprint'], $second['fingerprint']);
@@ -100,7 +100,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheOfferIsWrittenInTheAskedNumbering(): void
     {
-        $document = CheckSerializer::builtIn()->of('1 7', new CheckOptions(numbering: 'body-pairs'));
+        $document = CheckSerializer::builtIn()->of(new ChainText('1 7', numbering: Numbering::named('body-pairs')), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
         self::assertIsArray($document['mirror']);
         self::assertIsArray($document['mirror']['changes']);
 
@@ -109,7 +109,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testAnUnreadableTextHasNoVerdict(): void
     {
-        $document = CheckSerializer::builtIn()->of('1 2 crss', new CheckOptions());
+        $document = CheckSerializer::builtIn()->of(new ChainText('1 2 crss'), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
 
         self::assertSame([null, null, null, [], [], null], [$document['notation'], $document['verdict'], $document['linkVerdict'], $document['items'], $document['links'], $document['mirror']]);
         self::assertCount(1, (array) $document['problems']);
@@ -121,7 +121,7 @@ final class CheckSerializerTest extends TestCase
     {
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);
-        CheckSerializer::builtIn()->of('1 2', new CheckOptions(rules: $rules, numbering: $numbering));
+        CheckSerializer::builtIn()->of(new ChainText('1 2', numbering: Numbering::named($numbering)), new CheckOptions(BuiltInHouseRules::named($rules)));
     }
 
     #[TestWith([0.49])]
@@ -129,6 +129,6 @@ final class CheckSerializerTest extends TestCase
     public function testATempoBeyondItsBounds(float $tempo): void
     {
         $this->expectException(\DomainException::class);
-        new Circumstances(BuiltInHouseRules::named('boxing'), $tempo);
+        new CheckOptions(BuiltInHouseRules::named('boxing'), $tempo);
     }
 }

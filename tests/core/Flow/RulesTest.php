@@ -9,7 +9,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\Finding;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
@@ -115,7 +115,7 @@ final class RulesTest extends TestCase
 
     public function testAFindingAtMustBreaksAChainThatFlows(): void
     {
-        $result = Check::builtIn()->run(Chains::inStance('1 15h exit'), new Circumstances(BuiltInHouseRules::named('kickboxing'), group: Group::Youth));
+        $result = Check::builtIn()->run(Chains::inStance('1 15h exit'), new CheckOptions(BuiltInHouseRules::named('kickboxing'), group: Group::Youth));
 
         self::assertSame(Verdict::Flows, $result->linkVerdict);
         self::assertSame(Verdict::Breaks, $result->verdict);
@@ -127,13 +127,13 @@ final class RulesTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach (BuiltInHouseRules::all() as $rules) {
-                $result = Check::builtIn()->run($inStance, new Circumstances($rules));
+                $result = Check::builtIn()->run($inStance, new CheckOptions($rules));
                 foreach ($result->findings as $finding) {
                     self::assertTrue(null === $finding->at || isset($inStance->chain->items[$finding->at]));
                     self::assertNotSame(Severity::Off, $finding->severity);
                 }
                 self::assertGreaterThanOrEqual($result->linkVerdict->rank(), $result->verdict->rank());
-                self::assertEquals($result->findings, Check::builtIn()->run($inStance->mirror(), new Circumstances($rules))->findings);
+                self::assertEquals($result->findings, Check::builtIn()->run($inStance->mirror(), new CheckOptions($rules))->findings);
             }
         });
     }
@@ -141,16 +141,16 @@ final class RulesTest extends TestCase
     /** @return array<string, Finding> by id */
     private static function findings(string $chain, string $rules): array
     {
-        return array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances(BuiltInHouseRules::named($rules)))->findings, null, 'id');
+        return array_column(Check::builtIn()->run(Chains::inStance($chain), new CheckOptions(BuiltInHouseRules::named($rules)))->findings, null, 'id');
     }
 
     /** @return list<\Periplus\Core\Flow\Rule\RuleMatch> */
     private static function matchesOf(Rule $rule, RuleExample $example, string $rules): array
     {
         $inStance = Chains::inStance($example->chain);
-        $circumstances = new Circumstances(null === $example->schools ? BuiltInHouseRules::named($rules) : BuiltInHouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
-        $timing = (new FlowModel(Catalogue::builtIn()->body))->timing($inStance->chain, $circumstances->rules, $circumstances->tempo);
+        $options = new CheckOptions(null === $example->schools ? BuiltInHouseRules::named($rules) : BuiltInHouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
+        $timing = (new FlowModel(Catalogue::builtIn()->body))->timing($inStance->chain, $options->rules, $options->tempo);
 
-        return $rule->matches(new RuleContext($inStance, $timing, $circumstances));
+        return $rule->matches(new RuleContext($inStance, $timing, $options));
     }
 }

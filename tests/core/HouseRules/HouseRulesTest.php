@@ -9,7 +9,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\Finding;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\Verdict;
@@ -34,7 +34,7 @@ final class HouseRulesTest extends TestCase
     {
         $silent = self::house(Severity::Off);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($silent): void {
-            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($silent));
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions($silent));
             self::assertSame([], array_filter($result->findings, static fn (Finding $finding): bool => Severity::Credit !== $finding->severity));
             self::assertSame($result->linkVerdict, $result->verdict);
         });
@@ -45,8 +45,8 @@ final class HouseRulesTest extends TestCase
         [$hints, $musts] = [self::house(Severity::Hint), self::house(Severity::Must)];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($hints, $musts): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            $hint = Check::builtIn()->run($inStance, new Circumstances($hints));
-            $must = Check::builtIn()->run($inStance, new Circumstances($musts));
+            $hint = Check::builtIn()->run($inStance, new CheckOptions($hints));
+            $must = Check::builtIn()->run($inStance, new CheckOptions($musts));
             $found = array_filter($hint->findings, static fn (Finding $finding): bool => Severity::Hint === $finding->severity);
 
             self::assertSame($hint->linkVerdict, $hint->verdict);
@@ -62,7 +62,7 @@ final class HouseRulesTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($strict, $lenient): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach ([1.0, 0.8] as $tempo) {
-                $count = static fn (HouseRules $rules): int => \count(Check::builtIn()->run($inStance, new Circumstances($rules, $tempo))->findings);
+                $count = static fn (HouseRules $rules): int => \count(Check::builtIn()->run($inStance, new CheckOptions($rules, $tempo))->findings);
                 self::assertGreaterThanOrEqual($count($lenient), $count($strict));
             }
         });
@@ -72,7 +72,7 @@ final class HouseRulesTest extends TestCase
     {
         $order = ['must', 'should', 'hint', 'credit'];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($order): void {
-            $findings = Check::builtIn()->run(new ChainInStance($chain, Stance::Southpaw), new Circumstances(BuiltInHouseRules::named('kickboxing')))->findings;
+            $findings = Check::builtIn()->run(new ChainInStance($chain, Stance::Southpaw), new CheckOptions(BuiltInHouseRules::named('kickboxing')))->findings;
             $ranks = array_map(static fn (Finding $finding): int => (int) array_search($finding->severity->value, $order, true), $findings);
             $sorted = $ranks;
             sort($sorted);
@@ -95,7 +95,7 @@ final class HouseRulesTest extends TestCase
     public function testTheSchoolOfTheLeadHookDecidesTheKickAfterIt(string $chain, string $backFoot, string $frontFoot): void
     {
         $kickboxing = BuiltInHouseRules::named('kickboxing');
-        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::inStance($chain), new Circumstances($rules))->linkVerdict->value;
+        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::inStance($chain), new CheckOptions($rules))->linkVerdict->value;
 
         self::assertSame($backFoot, $verdict($kickboxing));
         self::assertSame($frontFoot, $verdict($kickboxing->inSchools(new Schools(LeadHook::FrontFoot))));
@@ -107,7 +107,7 @@ final class HouseRulesTest extends TestCase
     public function testTheSchoolOfTheEnding(string $ending, string $good, string $bad): void
     {
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
-        $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::inStance($chain), new Circumstances($rules))->findings, 'id');
+        $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::inStance($chain), new CheckOptions($rules))->findings, 'id');
 
         self::assertNotContains('no-exit', $ids($good));
         self::assertContains('no-exit', $ids($bad));
@@ -117,7 +117,7 @@ final class HouseRulesTest extends TestCase
     {
         $any = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($any): void {
-            $ids = array_column(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances($any))->findings, 'id');
+            $ids = array_column(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions($any))->findings, 'id');
             self::assertSame([], array_intersect(['no-exit', 'all-hard', 'hand-before-kick', 'hand-and-kick'], $ids));
         });
     }

@@ -9,7 +9,9 @@ use Eris\TestTrait;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -52,7 +54,7 @@ final class AnyTextTest extends TestCase
             self::assertGreaterThanOrEqual(0, $remark->at);
             self::assertLessThanOrEqual($length, $remark->at + $remark->length, $text);
         }
-        self::assertNotFalse(json_encode(CheckSerializer::builtIn()->of($text, new CheckOptions(stance: $stance, numbering: $numbering->id)), \JSON_INVALID_UTF8_SUBSTITUTE));
+        self::assertNotFalse(json_encode(CheckSerializer::builtIn()->of(new ChainText($text, $stance, $numbering), new CheckOptions(BuiltInHouseRules::named('all-limbs'))), \JSON_INVALID_UTF8_SUBSTITUTE));
         if (null === $reading->chain) {
             return;
         }

@@ -32,13 +32,13 @@ import { Waiting } from "../ui/Waiting";
 import { RULES, STANCES } from "../ui/words";
 import {
   ATHLETES,
-  addressOfCircumstances,
-  type Circumstances,
-  circumstancesOf,
+  addressOfOptions,
+  type CheckOptions,
+  optionsOf,
   GROUPS,
   MEDIA,
   TEMPOS,
-} from "./circumstances";
+} from "./checkOptions";
 import { addressOf, type Draft, draftOf, draftOfProposal, EMPTY, forget, keep, recall, TO_SAVE } from "./draft";
 import { EntryLine } from "./EntryLine";
 import { MendCompare } from "./MendCompare";
@@ -114,8 +114,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     return { now: now ?? { ...EMPTY, numbering: mine }, before };
   });
   const draft = history.now;
-  const [circumstances, setCircumstances] = useState(() => circumstancesOf(address));
-  const given = (part: Partial<Circumstances>) => setCircumstances((now) => ({ ...now, ...part }));
+  const [options, setOptions] = useState(() => optionsOf(address));
+  const given = (part: Partial<CheckOptions>) => setOptions((now) => ({ ...now, ...part }));
   const [compared, setCompared] = useState<Mend | null>(null);
   const [shownStance, setShownStance] = useState<Stance>(draft.stance);
   const [selected, setSelected] = useState<number | null>(null);
@@ -146,7 +146,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     stance: draft.stance,
     rules: draft.rules,
     numbering: draft.numbering,
-    ...circumstances,
+    ...options,
   };
   const { latest, readable, current, error, old } = useCheck(request);
   const reachable = useReachable();
@@ -178,7 +178,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
       keep(id, draft);
     }
     const own: Record<string, string> = proposal ? { proposal: String(proposal.id) } : {};
-    const next = new URLSearchParams({ ...own, ...addressOf(draft), ...addressOfCircumstances(circumstances) });
+    const next = new URLSearchParams({ ...own, ...addressOf(draft), ...addressOfOptions(options) });
     // Once the address is another page's, it is not the bench's to write.
     if (
       window.location.pathname === ownPath.current &&
@@ -186,7 +186,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     ) {
       setAddress(next, { replace: true });
     }
-  }, [id, draft, circumstances, untouched, setAddress, proposal]);
+  }, [id, draft, options, untouched, setAddress, proposal]);
 
   const select = useCallback(
     (at: number | null) => {
@@ -417,7 +417,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
           <span>against</span>
           <Segmented
             size="small"
-            value={circumstances.opponent}
+            value={options.opponent}
             onChange={(opponent) => given({ opponent })}
             options={STANCES}
             aria-label="Opponent's stance"
@@ -425,28 +425,28 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         </span>
         <Select
           size="small"
-          value={circumstances.tempo}
+          value={options.tempo}
           onChange={(tempo) => given({ tempo })}
           options={TEMPOS}
           aria-label="Tempo"
         />
         <Select
           size="small"
-          value={circumstances.medium}
+          value={options.medium}
           onChange={(medium) => given({ medium })}
           options={MEDIA}
           aria-label="What it is thrown at"
         />
         <Select
           size="small"
-          value={circumstances.group}
+          value={options.group}
           onChange={(group) => given({ group })}
           options={GROUPS}
           aria-label="For which group"
         />
         <Select
           size="small"
-          value={circumstances.athlete}
+          value={options.athlete}
           onChange={(athlete) => given({ athlete })}
           options={ATHLETES}
           aria-label="Which athlete"

@@ -13,7 +13,7 @@ use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Generator;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
@@ -28,10 +28,10 @@ final class GeneratorTest extends TestCase
     {
         $made = 0;
         foreach (BuiltInHouseRules::ids() as $rules) {
-            $circumstances = new Circumstances(BuiltInHouseRules::named($rules));
+            $options = new CheckOptions(BuiltInHouseRules::named($rules));
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
-                $criteria = new GenerationCriteria($circumstances, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
+                $criteria = new GenerationCriteria($options, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
                 foreach (Generator::builtIn()->generate($criteria)->results as $result) {
                     self::assertFits($result, $criteria);
                     ++$made;
@@ -43,7 +43,7 @@ final class GeneratorTest extends TestCase
 
     public function testTheSameSeedGivesTheSameList(): void
     {
-        $list = static fn (int $seed): array => self::keys(new GenerationCriteria(new Circumstances(BuiltInHouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
+        $list = static fn (int $seed): array => self::keys(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
 
         self::assertSame($list(7), $list(7));
         self::assertNotSame($list(7), $list(8));
@@ -52,7 +52,7 @@ final class GeneratorTest extends TestCase
 
     public function testWhatIsKnownIsNotMadeAgain(): void
     {
-        $criteria = new GenerationCriteria(new Circumstances(BuiltInHouseRules::named('boxing')));
+        $criteria = new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')));
         $known = self::keys($criteria);
         $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->generate($criteria, $known)->results);
 
@@ -65,7 +65,7 @@ final class GeneratorTest extends TestCase
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
     public function testWishesThatCannotBeMetSayWhichToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
     {
-        $generation = Generator::builtIn()->generate(new GenerationCriteria(new Circumstances(BuiltInHouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
+        $generation = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
 
         self::assertSame([], $generation->results);
         self::assertArrayHasKey($relax, $generation->relax);
@@ -89,12 +89,12 @@ final class GeneratorTest extends TestCase
     public function testWishesBeyondReasonAreRefused(int $length, int $count, string $message): void
     {
         $this->expectExceptionMessage($message);
-        new GenerationCriteria(new Circumstances(BuiltInHouseRules::named('boxing')), $length, count: $count);
+        new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), $length, count: $count);
     }
 
     private static function assertFits(CheckResult $made, GenerationCriteria $criteria): void
     {
-        $result = Check::builtIn()->run($made->inStance, $criteria->circumstances);
+        $result = Check::builtIn()->run($made->inStance, $criteria->options);
         $strikes = $result->inStance->chain->strikes();
         self::assertSame('flows', $result->verdict->value);
         self::assertCount($criteria->length, $strikes);

@@ -10,7 +10,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Difficulty;
 use Periplus\Core\Flow\Level\Scale;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -68,6 +68,6 @@ final class ScaleTest extends TestCase
 
     private static function of(Chain $chain, float $tempo = 1.0): Difficulty
     {
-        return Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new Circumstances(BuiltInHouseRules::named('all-limbs'), $tempo)), $tempo);
+        return Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions(BuiltInHouseRules::named('all-limbs'), $tempo)), $tempo);
     }
 }

@@ -17,7 +17,7 @@ use Periplus\Core\Flow\Mend\EditList;
 use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\HouseRules\Severity;
@@ -60,7 +60,7 @@ final class MendFinderTest extends TestCase
     public function testAFindingIsMendedByOneEdit(): void
     {
         $result = self::report('1 14l', 'kickboxing');
-        $mends = MendFinder::builtIn()->mends($result, new Circumstances(BuiltInHouseRules::named('kickboxing')));
+        $mends = MendFinder::builtIn()->mends($result, new CheckOptions(BuiltInHouseRules::named('kickboxing')));
         $byId = [];
         foreach ($result->findings as $place => $finding) {
             $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
@@ -75,7 +75,7 @@ final class MendFinderTest extends TestCase
     public function testAMendStandsWithTheFindingThatItMends(): void
     {
         $result = self::report('1 14l 2 13 exit', 'kickboxing');
-        $mends = MendFinder::builtIn()->mends($result, new Circumstances(BuiltInHouseRules::named('kickboxing')));
+        $mends = MendFinder::builtIn()->mends($result, new CheckOptions(BuiltInHouseRules::named('kickboxing')));
         foreach ($result->findings as $place => $finding) {
             if ('kick-on-line' === $finding->id) {
                 self::assertNotSame([], $mends->ofFindings[$place]);
@@ -89,14 +89,14 @@ final class MendFinderTest extends TestCase
     /** Every mend of a finding makes it hold less and no verdict worse. */
     public function testNoMendOfAFindingMakesItWorse(): void
     {
-        $circumstances = new Circumstances(BuiltInHouseRules::named('kickboxing'));
-        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances): void {
+        $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));
+        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options): void {
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
-            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
             $count = static fn (CheckResult $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
-            foreach (MendFinder::builtIn()->mends($result, $circumstances)->ofFindings as $place => $mends) {
+            foreach (MendFinder::builtIn()->mends($result, $options)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
-                    $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $circumstances);
+                    $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $options);
                     $id = $result->findings[$place]->id;
                     self::assertLessThan($count($result, $id), $count($after, $id));
                     self::assertLessThanOrEqual($result->verdict->rank(), $after->verdict->rank());
@@ -108,13 +108,13 @@ final class MendFinderTest extends TestCase
     /** The oracle: every single edit and every pair made in full and checked in full, without any shortcut. */
     public function testTheSearchFindsWhatPlainEnumerationFinds(): void
     {
-        $circumstances = new Circumstances(BuiltInHouseRules::named('all-limbs'));
+        $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
         $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4']);
         $found = 0;
         foreach ($chains as $chain) {
-            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
-            $expected = self::plainly($result, $circumstances);
-            self::assertSame($expected, array_map(self::text(...), MendFinder::builtIn()->mends($result, $circumstances)->ofVerdict));
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
+            $expected = self::plainly($result, $options);
+            self::assertSame($expected, array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict));
             $found += \count($expected);
         }
         self::assertGreaterThan(100, $found);
@@ -123,14 +123,14 @@ final class MendFinderTest extends TestCase
     /** The same for chains of any kind; three items of them, since plain enumeration takes its time. */
     public function testTheSearchFindsWhatPlainEnumerationFindsInAnyShortChain(): void
     {
-        $circumstances = new Circumstances(BuiltInHouseRules::named('all-limbs'));
-        $this->limitTo(6)->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 50)))->then(static function (array $given) use ($circumstances): void {
+        $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
+        $this->limitTo(6)->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 50)))->then(static function (array $given) use ($options): void {
             [$chain, $from] = $given;
             self::assertInstanceOf(Chain::class, $chain);
             self::assertIsInt($from);
             $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
-            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $circumstances);
-            self::assertSame(self::plainly($result, $circumstances), array_map(self::text(...), MendFinder::builtIn()->mends($result, $circumstances)->ofVerdict));
+            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
+            self::assertSame(self::plainly($result, $options), array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict));
         });
     }
 
@@ -154,7 +154,7 @@ final class MendFinderTest extends TestCase
     }
 
     /** @return list<string> the mended chains, best first */
-    private static function plainly(CheckResult $result, Circumstances $circumstances): array
+    private static function plainly(CheckResult $result, CheckOptions $options): array
     {
         $before = $result->verdict->rank();
         if (0 === $before) {
@@ -164,7 +164,7 @@ final class MendFinderTest extends TestCase
         $alone = [];
         $mends = [];
         foreach ($edits as $index => $edit) {
-            $mend = self::made($result, [$edit], $circumstances);
+            $mend = self::made($result, [$edit], $options);
             self::assertNotNull($mend);
             $alone[$index] = $mend->verdict()->rank();
             if ($mend->verdict()->rank() < $before) {
@@ -176,13 +176,13 @@ final class MendFinderTest extends TestCase
                 if (!$first->mayPrecede($second)) {
                     continue;
                 }
-                $mend = self::made($result, [$first, $second], $circumstances);
+                $mend = self::made($result, [$first, $second], $options);
                 if (null !== $mend && $mend->verdict()->rank() < min($before, $alone[$index], $alone[$other])) {
                     $mends[] = $mend;
                 }
             }
         }
-        $seenFrom = (new FlowModel(Catalogue::builtIn()->body))->flowsUpTo($circumstances->tempo);
+        $seenFrom = (new FlowModel(Catalogue::builtIn()->body))->flowsUpTo($options->tempo);
         $places = MendFinder::places($result);
         usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
 
@@ -190,14 +190,14 @@ final class MendFinderTest extends TestCase
     }
 
     /** @param list<Edit> $edits */
-    private static function made(CheckResult $result, array $edits, Circumstances $circumstances): ?Mend
+    private static function made(CheckResult $result, array $edits, CheckOptions $options): ?Mend
     {
         $items = Edit::apply($result->inStance->chain->items, $edits);
         if (!EditList::isValid($items)) {
             return null;
         }
 
-        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new ChainInStance(Chain::of($items), $result->inStance->stance), $circumstances));
+        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new ChainInStance(Chain::of($items), $result->inStance->stance), $options));
     }
 
     /**
@@ -216,12 +216,12 @@ final class MendFinderTest extends TestCase
 
     private static function mends(string $chain, string $rules): MendResult
     {
-        return MendFinder::builtIn()->mends(self::report($chain, $rules), new Circumstances(BuiltInHouseRules::named($rules)));
+        return MendFinder::builtIn()->mends(self::report($chain, $rules), new CheckOptions(BuiltInHouseRules::named($rules)));
     }
 
     private static function report(string $chain, string $rules): CheckResult
     {
-        return Check::builtIn()->run(Chains::inStance($chain), new Circumstances(BuiltInHouseRules::named($rules)));
+        return Check::builtIn()->run(Chains::inStance($chain), new CheckOptions(BuiltInHouseRules::named($rules)));
     }
 
     private static function text(Mend $mend): string

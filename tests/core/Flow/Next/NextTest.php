@@ -9,7 +9,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Next\Next;
-use Periplus\Core\Flow\Options\Circumstances;
+use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Technique\Catalogue;
@@ -42,13 +42,13 @@ final class NextTest extends TestCase
     /** The strip says of each continuation what the account of the longer chain says of its last link. */
     public function testEveryContinuationIsWhatTheAccountSays(): void
     {
-        $circumstances = new Circumstances(BuiltInHouseRules::named('all-limbs'), 0.8);
+        $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), 0.8);
         $model = new FlowModel(Catalogue::builtIn()->body);
-        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($circumstances, $model): void {
+        $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options, $model): void {
             $before = \array_slice($chain->items, 0, 20);
             $last = 0.0;
-            foreach (Next::builtIn()->after($before, $circumstances) as $next) {
-                $timing = $model->timing(Chain::of([...$before, $next->item]), $circumstances->rules, 0.8);
+            foreach (Next::builtIn()->after($before, $options) as $next) {
+                $timing = $model->timing(Chain::of([...$before, $next->item]), $options->rules, 0.8);
                 $link = $timing->links[\count($before) - 1];
                 self::assertSame($link->wait, $next->wait);
                 self::assertSame($link->verdict, $next->verdict);
@@ -62,6 +62,6 @@ final class NextTest extends TestCase
     /** @return list<Continuation> */
     private static function after(string $text): array
     {
-        return Next::builtIn()->after('' === $text ? [] : Chains::read($text)->items, new Circumstances(BuiltInHouseRules::named('all-limbs')));
+        return Next::builtIn()->after('' === $text ? [] : Chains::read($text)->items, new CheckOptions(BuiltInHouseRules::named('all-limbs')));
     }
 }

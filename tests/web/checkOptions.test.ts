@@ -2,17 +2,17 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import {
   ATHLETES,
-  addressOfCircumstances,
-  type Circumstances,
-  circumstancesOf,
+  addressOfOptions,
+  type CheckOptions,
+  optionsOf,
   GROUPS,
   MEDIA,
   TEMPOS,
   USUAL,
-} from "../../web/src/bench/circumstances";
+} from "../../web/src/bench/checkOptions";
 
 const one = <T>(options: { value: T }[]) => fc.constantFrom(...options.map((option) => option.value));
-const circumstances: fc.Arbitrary<Circumstances> = fc.record({
+const options: fc.Arbitrary<CheckOptions> = fc.record({
   opponent: fc.constantFrom("orthodox" as const, "southpaw" as const),
   tempo: one(TEMPOS),
   medium: one(MEDIA),
@@ -22,19 +22,19 @@ const circumstances: fc.Arbitrary<Circumstances> = fc.record({
 
 test("a link brings back what it was made from", () => {
   fc.assert(
-    fc.property(circumstances, (given) => {
-      const link = new URLSearchParams(addressOfCircumstances(given)).toString();
-      expect(circumstancesOf(new URLSearchParams(link))).toEqual(given);
+    fc.property(options, (given) => {
+      const link = new URLSearchParams(addressOfOptions(given)).toString();
+      expect(optionsOf(new URLSearchParams(link))).toEqual(given);
     }),
   );
 });
 
 test("what is as usual makes the link no longer", () => {
-  expect(addressOfCircumstances(USUAL)).toEqual({});
+  expect(addressOfOptions(USUAL)).toEqual({});
   fc.assert(
-    fc.property(circumstances, (given) => {
-      const unusual = Object.entries(given).filter(([name, value]) => value !== USUAL[name as keyof Circumstances]);
-      expect(Object.keys(addressOfCircumstances(given)).sort()).toEqual(unusual.map(([name]) => name).sort());
+    fc.property(options, (given) => {
+      const unusual = Object.entries(given).filter(([name, value]) => value !== USUAL[name as keyof CheckOptions]);
+      expect(Object.keys(addressOfOptions(given)).sort()).toEqual(unusual.map(([name]) => name).sort());
     }),
   );
 });
@@ -43,7 +43,7 @@ test("a damaged link is as usual where it is damaged, and holds elsewhere", () =
   fc.assert(
     fc.property(fc.string(), (junk) => {
       fc.pre(!TEMPOS.some((tempo) => String(tempo.value) === junk));
-      const read = circumstancesOf(new URLSearchParams({ tempo: junk, medium: "bag", athlete: `${junk}?` }));
+      const read = optionsOf(new URLSearchParams({ tempo: junk, medium: "bag", athlete: `${junk}?` }));
       expect(read).toEqual({ ...USUAL, medium: "bag" });
     }),
   );

@@ -1,9 +1,9 @@
 import type { CheckRequest } from "../api/client";
 
 /** Against whom, how fast, at what, for whom and with which body a chain is checked; nothing of it is stored. */
-export type Circumstances = Required<Pick<CheckRequest, "opponent" | "tempo" | "medium" | "group" | "athlete">>;
+export type CheckOptions = Required<Pick<CheckRequest, "opponent" | "tempo" | "medium" | "group" | "athlete">>;
 
-export const USUAL: Circumstances = {
+export const USUAL: CheckOptions = {
   opponent: "orthodox",
   tempo: 1,
   medium: "shadow",
@@ -16,18 +16,18 @@ export const TEMPOS = [
   { value: 1, label: "working tempo" },
   { value: 0.8, label: "fast tempo" },
 ];
-export const MEDIA: { value: Circumstances["medium"]; label: string }[] = [
+export const MEDIA: { value: CheckOptions["medium"]; label: string }[] = [
   { value: "shadow", label: "shadow" },
   { value: "bag", label: "bag" },
   { value: "pads", label: "pads" },
   { value: "partner", label: "partner" },
 ];
-export const GROUPS: { value: Circumstances["group"]; label: string }[] = [
+export const GROUPS: { value: CheckOptions["group"]; label: string }[] = [
   { value: "open", label: "open group" },
   { value: "beginners", label: "beginners" },
   { value: "youth", label: "youth" },
 ];
-export const ATHLETES: { value: Circumstances["athlete"]; label: string }[] = [
+export const ATHLETES: { value: CheckOptions["athlete"]; label: string }[] = [
   { value: "small", label: "small build" },
   { value: "middle", label: "middle build" },
   { value: "tall", label: "tall build" },
@@ -37,7 +37,7 @@ const known = <T>(options: { value: T }[], value: unknown, usual: T): T =>
   options.find((option) => String(option.value) === value)?.value ?? usual;
 
 /** What a shared link says of them; what it does not say, or says wrongly, is as usual. */
-export function circumstancesOf(address: URLSearchParams): Circumstances {
+export function optionsOf(address: URLSearchParams): CheckOptions {
   return {
     opponent: address.get("opponent") === "southpaw" ? "southpaw" : USUAL.opponent,
     tempo: known(TEMPOS, address.get("tempo"), USUAL.tempo),
@@ -48,9 +48,9 @@ export function circumstancesOf(address: URLSearchParams): Circumstances {
 }
 
 /** The part of an address that says what is not as usual. */
-export function addressOfCircumstances(circumstances: Circumstances): Record<string, string> {
-  const names = Object.keys(USUAL) as (keyof Circumstances)[];
+export function addressOfOptions(options: CheckOptions): Record<string, string> {
+  const names = Object.keys(USUAL) as (keyof CheckOptions)[];
   return Object.fromEntries(
-    names.filter((name) => circumstances[name] !== USUAL[name]).map((name) => [name, String(circumstances[name])]),
+    names.filter((name) => options[name] !== USUAL[name]).map((name) => [name, String(options[name])]),
   );
 }
