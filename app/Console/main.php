@@ -6,6 +6,7 @@ use Periplus\App\Benchmark\CheckBenchmarkCommand;
 use Periplus\App\Benchmark\SearchBenchmarkCommand;
 use Periplus\App\Console\CheckCommand;
 use Periplus\App\Console\DocsCommand;
+use Periplus\App\Console\DrawCommand;
 use Periplus\App\Kernel;
 use Symfony\Bundle\FrameworkBundle\Console\Application as FrameworkApplication;
 use Symfony\Component\Console\Application;
@@ -13,7 +14,7 @@ use Symfony\Component\Console\Application;
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 // These stand on the core alone: they start without the framework, a database or a server.
-$standalone = in_array($argv[1] ?? '', ['check', 'docs', 'benchmark:check', 'benchmark:search'], true);
+$standalone = in_array($argv[1] ?? '', ['check', 'docs', 'draw', 'benchmark:check', 'benchmark:search'], true);
 $application = $standalone ? new Application('Periplus') : new FrameworkApplication(Kernel::fromEnvironment());
-$application->addCommands([new CheckCommand(), new DocsCommand(), new CheckBenchmarkCommand(), new SearchBenchmarkCommand()]);
+$application->addCommands([new CheckCommand(), new DocsCommand(), new DrawCommand(), new CheckBenchmarkCommand(), new SearchBenchmarkCommand()]);
 exit($application->run());

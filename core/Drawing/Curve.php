@@ -36,11 +36,9 @@ final readonly class Curve
             $mean = ($s0 * $h1 + $s1 * $h0) / ($h0 + $h1);
             $slopes[$at] = (($s0 < 0 ? -1 : 1) + ($s1 < 0 ? -1 : 1)) * min(abs($s0), abs($s1), 0.5 * abs($mean));
         }
-        /** @param Point $one @param Point $other */
-        $end = static fn (array $one, array $other, float $slope): float => (3 * ($other[1] - $one[1]) / ($other[0] - $one[0]) - $slope) / 2;
         $straight = ($points[1][1] - $points[0][1]) / ($points[1][0] - $points[0][0]);
-        $slopes[0] = 1 === $last ? $straight : $end($points[0], $points[1], $slopes[1]);
-        $slopes[$last] = 1 === $last ? $straight : $end($points[$last - 1], $points[$last], $slopes[$last - 1]);
+        $slopes[0] = 1 === $last ? $straight : self::slopeAtEnd($points[0], $points[1], $slopes[1]);
+        $slopes[$last] = 1 === $last ? $straight : self::slopeAtEnd($points[$last - 1], $points[$last], $slopes[$last - 1]);
         $pieces = [$points[0]];
         for ($at = 1; $at <= $last; ++$at) {
             [[$x0, $y0], [$x1, $y1]] = [$points[$at - 1], $points[$at]];
@@ -68,5 +66,15 @@ final readonly class Curve
         }
 
         return $pieces;
+    }
+
+    /**
+     * @param Point $one
+     * @param Point $other
+     * @param float $slope at the other one of the two
+     */
+    private static function slopeAtEnd(array $one, array $other, float $slope): float
+    {
+        return (3 * ($other[1] - $one[1]) / ($other[0] - $one[0]) - $slope) / 2;
     }
 }

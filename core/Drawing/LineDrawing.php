@@ -72,7 +72,7 @@ final readonly class LineDrawing
             'isNamed' => $size->isNamed(),
             'words' => implode(', ', Words::byRole()->items($chain)),
             'lanes' => array_map(static fn (string $name, int $y): array => ['name' => $name, 'y' => $y], array_keys($measures['lanes']), $measures['lanes']),
-            'ticks' => LineSize::Full === $size && null !== $ribbon ? array_map(static fn (int $ms): array => ['ms' => $ms, 'text' => 0 === $ms ? '0' : $ms / 1000 .' s', 'y' => $ribbon['back'] + 17], range(0, $length, self::TICK)) : [],
+            'ticks' => LineSize::Full === $size && null !== $ribbon ? array_map(static fn (int $ms): array => ['ms' => $ms, 'text' => 0 === $ms ? '0' : $ms / 1000 .' s', 'y' => $ribbon['back'] + 17], array_map(static fn (int $tick): int => $tick * self::TICK, range(0, intdiv($length, self::TICK)))) : [],
             'gaps' => $this->gaps($chain, $timing, $size),
             'melody' => LineSize::Row === $size ? [] : Curve::level($this->heights($chain, $timing, $size)),
             'ribbon' => null === $ribbon ? null : $this->ribbon($chain, $timing, $sway, $ribbon, $size),

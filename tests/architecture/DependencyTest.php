@@ -48,7 +48,7 @@ final class DependencyTest
         'App\Exchange' => ['App\Http', 'App\Audit', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search', 'App\Similarity'],
         'App\Demo' => ['App\Account', 'App\Combination', 'App\Review'],
         'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview'],
-        'App\Console' => ['App\Benchmark'],
+        'App\Console' => ['App\Benchmark', 'App\Print'],
         'App\Migrations' => [],
     ];
 

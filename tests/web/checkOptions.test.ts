@@ -4,9 +4,9 @@ import {
   ATHLETES,
   addressOfOptions,
   type CheckOptions,
-  optionsOf,
   GROUPS,
   MEDIA,
+  optionsOf,
   TEMPOS,
   USUAL,
 } from "../../web/src/bench/checkOptions";

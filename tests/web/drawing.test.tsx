@@ -1,29 +1,20 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
-import type { Check } from "../../web/src/api/client";
+import type { Check, LineDrawing } from "../../web/src/api/client";
 import { CombinationLine } from "../../web/src/combination-line/CombinationLine";
-import type { Size } from "../../web/src/combination-line/geometry";
 import { StanceWords } from "../../web/src/combination-line/StanceWords";
-import { checked, checkedDemo, DEMO } from "./gym";
+import { checked, checkedDemo, DEMO, drawn } from "./gym";
 
 afterEach(cleanup);
 
 const checks = checkedDemo();
 const named = checks.map((check, at) => [DEMO[at]?.name ?? "", check] as const);
+type Size = "row" | "card" | "full";
 const SIZES: Size[] = ["row", "card", "full"];
 
 function draw(check: Check, size: Size, more: Partial<Parameters<typeof CombinationLine>[0]> = {}) {
-  const runningStances = check.stances?.orthodox.runningStances;
-  const { container } = render(
-    <CombinationLine
-      data={check}
-      size={size}
-      width={420}
-      name="line"
-      {...(runningStances ? { runningStances } : {})}
-      {...more}
-    />,
-  );
+  const drawing = check.drawings?.[size] as LineDrawing;
+  const { container } = render(<CombinationLine drawing={drawing} width={420} name="line" {...more} />);
   const svg = container.querySelector("svg");
   if (!svg) {
     throw new Error("nothing is drawn");
@@ -97,7 +88,7 @@ test("a reload and a break are gaps as wide as their wait, with their millisecon
   })();
   expect(Number(svg.querySelector("rect.gap-reload")?.getAttribute("width"))).toBeCloseTo(
     (waits[0]?.waitMs ?? 0) * perMs,
-    3,
+    1,
   );
 });
 
@@ -151,9 +142,9 @@ test("two lines on one axis put the same moment at the same place", () => {
 test("feet are drawn at the start and at every item that moves or turns them", () => {
   const [check] = checked(["1 2 step-out 3 switch 2 exit"]) as [Check];
   const svg = draw(check, "full");
-  const still = svg.querySelectorAll(".feet > g:not(:has(.feet-before)) .foot").length;
+  const pairs = svg.querySelectorAll(".feet > g:not(.feet-before)").length;
   const moves = check.items.filter((item) => item.feet && item.feet !== "stay");
-  expect(still).toBe(2);
+  expect(pairs).toBe(1 + moves.length);
   expect(svg.querySelectorAll(".feet-before").length).toBe(moves.length);
 });
 
@@ -202,4 +193,34 @@ test("what changes with the stance is marked where it happens", () => {
   expect(marks).toEqual(["to the liver", "to the spleen side"]);
   expect(screen.getByRole("button", { name: "southpaw" }).getAttribute("aria-pressed")).toBe("true");
   expect(container.querySelectorAll(".word-on").length).toBe(2);
+});
+
+/** All numbers of all paths, points and texts, in their order. */
+function points(svg: Element): number[] {
+  return [...svg.querySelectorAll(".tile, .tile path, .tile text, .glyph, .glyph path, .ribbon-line, circle")].flatMap(
+    (node) =>
+      ["transform", "d", "x", "y", "font-size", "cx", "cy", "r"].flatMap((name) =>
+        ((node.getAttribute(name) ?? "").match(/-?[\d.]+/g) ?? []).map(Number),
+      ),
+  );
+}
+
+test.each([
+  ["1 2 3b", "full"],
+  ["2 2 31", "full"],
+  ["(1) 2! 3~ 14> 2", "full"],
+  ["1 2 step-out 3 switch 2 +14 exit", "full"],
+  ["spinning back elbow / *3", "card"],
+  ["slip-lead 7 8 17 pivot-in", "card"],
+] as const)("%s is on paper, at size %s, point by point what it is on the screen", (chain, size) => {
+  const [check] = checked([chain]) as [Check];
+  const screenPoints = points(draw(check, size, { width: 760 }));
+  cleanup();
+  const file = new DOMParser().parseFromString(drawn(chain, size, 760), "image/svg+xml");
+  const paperPoints = points(file.documentElement);
+  expect(screenPoints.length).toBeGreaterThan(40);
+  expect(paperPoints.length).toBe(screenPoints.length);
+  screenPoints.forEach((value, at) => {
+    expect(paperPoints[at]).toBeCloseTo(value, 1);
+  });
 });

@@ -15,11 +15,15 @@ export const DEMO = JSON.parse(readFileSync(`${ROOT}demo/combinations.json`, "ut
 
 /** What the core itself says of chains, by way of the console: one document a line; options stand after a tab. */
 export function checked(lines: string[]): Check[] {
-  const printed = spawnSync("php", [`${ROOT}app/Console/main.php`, "check", "--json", "--lines"], {
-    input: `${lines.join("\n")}\n`,
-    maxBuffer: 64 * 1024 * 1024,
-    encoding: "utf8",
-  });
+  const printed = spawnSync(
+    "php",
+    [`${ROOT}app/Console/main.php`, "check", "--json", "--lines", "--draw=row,card,full"],
+    {
+      input: `${lines.join("\n")}\n`,
+      maxBuffer: 64 * 1024 * 1024,
+      encoding: "utf8",
+    },
+  );
   return printed.stdout
     .trim()
     .split("\n")
@@ -29,4 +33,10 @@ export function checked(lines: string[]): Check[] {
 /** Every combination of the demo gym, checked. */
 export function checkedDemo(): Check[] {
   return checked(DEMO.map(({ chain, rules, stance }) => `${chain}\t--rules=${rules} --stance=${stance ?? "orthodox"}`));
+}
+
+/** The SVG file that the console prints of a chain. */
+export function drawn(chain: string, size: string, width: number): string {
+  const call = ["draw", chain, `--size=${size}`, `--width=${width}`];
+  return spawnSync("php", [`${ROOT}app/Console/main.php`, ...call], { encoding: "utf8" }).stdout;
 }

@@ -48,7 +48,7 @@ export default function AuditScreen() {
       {log.isPending && <Waiting what="Fetching the audit log" />}
       {log.isError && <p role="alert">{refusal(log.error).title}</p>}
       {log.data && entries.length === 0 && (
-        <div className="panel library-empty">
+        <div className="panel empty">
           <h2>Nothing is recorded yet</h2>
           <p>Every change of the library, the numbering, the rules and the coaches stands here with who made it.</p>
         </div>
@@ -72,7 +72,7 @@ export default function AuditScreen() {
       )}
       {log.data && log.data.total > log.data.size && (
         <Pagination
-          className="library-pages"
+          className="pages"
           current={page}
           pageSize={log.data.size}
           total={log.data.total}

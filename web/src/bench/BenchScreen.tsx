@@ -30,15 +30,7 @@ import { useDecide, useProposal, usePropose } from "../review/useReview";
 import { layers } from "../ui/layers";
 import { Waiting } from "../ui/Waiting";
 import { RULES, STANCES } from "../ui/words";
-import {
-  ATHLETES,
-  addressOfOptions,
-  type CheckOptions,
-  optionsOf,
-  GROUPS,
-  MEDIA,
-  TEMPOS,
-} from "./checkOptions";
+import { ATHLETES, addressOfOptions, type CheckOptions, GROUPS, MEDIA, optionsOf, TEMPOS } from "./checkOptions";
 import { addressOf, type Draft, draftOf, draftOfProposal, EMPTY, forget, keep, recall, TO_SAVE } from "./draft";
 import { EntryLine } from "./EntryLine";
 import { MendCompare } from "./MendCompare";
@@ -46,7 +38,6 @@ import { NextStrip } from "./NextStrip";
 import { type Doing, SaveDrawer } from "./SaveDrawer";
 import { TouchPad } from "./TouchPad";
 import { useHistory } from "./useHistory";
-import "../check/check.css";
 import "./bench.css";
 
 const BUTTONS: Record<Doing, string> = { save: "Save", propose: "Propose", approve: "Approve", revise: "Send" };
@@ -466,8 +457,8 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
           aria-label="Numbering"
         />
       </div>
-      <div className="check-grid">
-        <div className="check-main">
+      <div className="work-grid">
+        <div className="work-main">
           <section className="panel bench-entry">
             <EntryLine
               text={draft.text}
@@ -576,7 +567,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
           />
           <TouchPad numbering={draft.numbering} stance={draft.stance} onPress={press} />
         </div>
-        <aside className={isOld ? "check-side check-side-old" : "check-side"}>
+        <aside className={isOld ? "work-side check-side-old" : "work-side"}>
           {shown ? (
             <>
               {old && (!reachable || isAway(error)) && (

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { StanceWords } from "../combination-line/StanceWords";
+import "./check.css";
 
 interface Props {
   check: Check;

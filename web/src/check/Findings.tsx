@@ -2,6 +2,7 @@ import type { Check, Finding, Mend, Mends } from "../api/client";
 import { VerdictMark } from "../ui/VerdictMark";
 import { seconds } from "../ui/words";
 import { MendList } from "./MendList";
+import "./check.css";
 
 const WORDS: Record<Finding["severity"], string> = { must: "must", should: "should", hint: "hint", credit: "good" };
 

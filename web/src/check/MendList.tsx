@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Mend } from "../api/client";
 import { seconds, VERDICTS } from "../ui/words";
+import "./check.css";
 
 /** As many as one takes in at a glance. */
 const AT_FIRST = 3;

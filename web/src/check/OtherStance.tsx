@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import { Link } from "react-router";
 import type { Check, Stance } from "../api/client";
+import "./check.css";
 
 interface Props {
   check: Check;

@@ -13,7 +13,6 @@ export function Feet({ feet, line }: { feet: NonNullable<LineDrawing["feet"]>["o
         const x = Math.max(line.x(pair.ms), left + pair.clear) + pair.dx;
         return (
           <g
-            // biome-ignore lint/suspicious/noArrayIndexKey: the pairs are in their order for good
             key={at}
             className={pair.isBefore ? "feet-before" : undefined}
             transform={`translate(${x} ${feet.y + pair.dy}) rotate(${pair.turn})`}

@@ -3,11 +3,6 @@ import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Combination, refusal, type Stance, type Version } from "../api/client";
 import { useSession } from "../api/session";
-import { TakeOut } from "../ui/TakeOut";
-import { VerdictMark } from "../ui/VerdictMark";
-import { Waiting } from "../ui/Waiting";
-import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
-import "../check/check.css";
 import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
@@ -18,6 +13,10 @@ import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
+import { TakeOut } from "../ui/TakeOut";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
 import "../ui/gym.css";
 import { useArchive, useBringBack, useCombination, useVersions } from "./useCombination";
 import "./combination.css";
@@ -166,8 +165,8 @@ function Page({ combination }: { combination: Combination }) {
         </span>
       </p>
       {combination.note && <p className="combination-note">{combination.note}</p>}
-      <div className="check-grid">
-        <div className="check-main">
+      <div className="work-grid">
+        <div className="work-main">
           <section className="panel check-line" aria-label="Combination line">
             <div className="combination-stance">
               <Segmented
@@ -204,7 +203,7 @@ function Page({ combination }: { combination: Combination }) {
           {family.data && <FamilyTree self={combination} family={family.data} />}
           <History combination={combination} />
         </div>
-        <aside className="check-side">
+        <aside className="work-side">
           {readable && (
             <>
               <Findings check={readable} selected={selected} onSelect={setSelected} />

@@ -1,4 +1,3 @@
-import { useQuery } from "@tanstack/react-query";
 import { Alert, Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import {
@@ -13,7 +12,6 @@ import {
 import { useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { TO_SAVE } from "../bench/draft";
-import { checkOf } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";

@@ -260,7 +260,7 @@ function Lines({ state }: { state: Import }) {
       </div>
       {total > (lines.data?.size ?? 100) && (
         <Pagination
-          className="library-pages"
+          className="pages"
           current={page}
           pageSize={lines.data?.size ?? 100}
           total={total}

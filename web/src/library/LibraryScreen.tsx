@@ -132,7 +132,7 @@ export default function LibraryScreen() {
             ? `${data.total} ${data.total === 1 ? "combination" : "combinations"}${filtered ? " found" : ""}`
             : ""}
         </span>
-        <span className="library-new library-out">
+        <span className="new-item library-out">
           <Link to="/family">Families</Link>
           <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0)} />
           <Button type="primary" onClick={() => navigate("/bench")}>
@@ -189,12 +189,12 @@ export default function LibraryScreen() {
       </div>
       {library.isPending && <Waiting what="Fetching the library" />}
       {library.isError && (
-        <p className="panel library-empty" role="alert">
+        <p className="panel empty" role="alert">
           {refusal(library.error).title} <Button onClick={() => library.refetch()}>Try again</Button>
         </p>
       )}
       {data && data.search.problems.length > 0 && (
-        <div className="panel library-empty">
+        <div className="panel empty">
           <h2>This search is not understood</h2>
           <p>
             {data.search.problems[0]?.message} Expected: {data.search.problems[0]?.expected}.
@@ -249,7 +249,7 @@ export default function LibraryScreen() {
       )}
       {data && data.total > SIZE && (
         <Pagination
-          className="library-pages"
+          className="pages"
           current={filters.page}
           pageSize={SIZE}
           total={data.total}
@@ -321,7 +321,7 @@ function Nothing({
   onWithout: (text: string) => void;
 }) {
   return (
-    <div className="panel library-empty">
+    <div className="panel empty">
       <h2>{filtered ? "Nothing fits all of these" : archived ? "Nothing is archived" : "The library is empty"}</h2>
       <p>
         {filtered

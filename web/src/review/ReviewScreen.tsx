@@ -2,15 +2,12 @@ import { Button, Pagination, Segmented, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { type ProposalRow, refusal } from "../api/client";
 import { useSession } from "../api/session";
-import { useNumbering } from "../api/useNumbering";
-import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
 import { type ReviewList, useProposals } from "./useReview";
 import "../ui/gym.css";
-import "../library/library.css";
 import "./review.css";
 
 export const KINDS: Record<ProposalRow["kind"], string> = { new: "new", change: "change", retire: "retire" };
@@ -59,19 +56,19 @@ export default function ReviewScreen() {
           <label htmlFor="review-mine">only mine</label>
         </span>
         {user?.role === "coach" && (
-          <Button type="primary" className="library-new" onClick={() => navigate("/bench")}>
+          <Button type="primary" className="new-item" onClick={() => navigate("/bench")}>
             Propose a new one
           </Button>
         )}
       </div>
       {proposals.isPending && <Waiting what="Fetching the proposals" />}
       {proposals.isError && (
-        <p className="panel library-empty" role="alert">
+        <p className="panel empty" role="alert">
           {refusal(proposals.error).title} <Button onClick={() => proposals.refetch()}>Try again</Button>
         </p>
       )}
       {proposals.data && rows.length === 0 && (
-        <div className="panel library-empty">
+        <div className="panel empty">
           <h2>{EMPTY[list][0]}</h2>
           <p>{EMPTY[list][1]}</p>
         </div>
@@ -87,7 +84,7 @@ export default function ReviewScreen() {
       )}
       {proposals.data && proposals.data.total > proposals.data.size && (
         <Pagination
-          className="library-pages"
+          className="pages"
           current={page}
           pageSize={proposals.data.size}
           total={proposals.data.total}
