@@ -2,6 +2,7 @@ import "@fontsource/barlow-condensed/latin-500.css";
 import "@fontsource/barlow-condensed/latin-600.css";
 import "@fontsource/ibm-plex-sans/latin-400.css";
 import "@fontsource/ibm-plex-sans/latin-600.css";
+import "virtual:palette.css";
 import "./app/app.css";
 import "./ui/ui.css";
 import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";

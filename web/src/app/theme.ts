@@ -1,20 +1,23 @@
 import type { ThemeConfig } from "antd";
+import palette from "../../../core/data/palette.json";
 
-/** The same values as in app.css, for what Ant Design draws. */
+const { colours } = palette;
+
+/** The colours of the palette, for what Ant Design draws. */
 export const theme: ThemeConfig = {
   token: {
-    colorPrimary: "#1c2431",
-    colorInfo: "#0d5a86",
-    colorSuccess: "#4a6a1c",
-    colorWarning: "#8f5200",
-    colorError: "#a92a1c",
-    colorLink: "#0d5a86",
-    colorBgBase: "#fffdf7",
-    colorBgLayout: "#f3eee2",
-    colorTextBase: "#1c2431",
-    colorBorder: "#cfc6b2",
-    colorBorderSecondary: "#e2dac8",
-    colorTextPlaceholder: "#6b6654",
+    colorPrimary: colours.ink,
+    colorInfo: colours.lead,
+    colorSuccess: colours.success,
+    colorWarning: colours.warning,
+    colorError: colours.breaks,
+    colorLink: colours.lead,
+    colorBgBase: colours.card,
+    colorBgLayout: colours.paper,
+    colorTextBase: colours.ink,
+    colorBorder: colours.border,
+    colorBorderSecondary: colours["border-soft"],
+    colorTextPlaceholder: colours.placeholder,
     borderRadius: 5,
     fontFamily: '"IBM Plex Sans", sans-serif',
     fontSize: 15,
@@ -23,7 +26,7 @@ export const theme: ThemeConfig = {
     motion: false,
   },
   components: {
-    Segmented: { trackBg: "#e6dfcf", itemSelectedBg: "#fffdf7", itemColor: "#3d4352" },
-    Drawer: { colorBgElevated: "#fffdf7" },
+    Segmented: { trackBg: colours.track, itemSelectedBg: colours.card, itemColor: colours["track-ink"] },
+    Drawer: { colorBgElevated: colours.card },
   },
 };
