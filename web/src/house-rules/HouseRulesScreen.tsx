@@ -107,7 +107,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
           ))}
         </section>
         <section className="panel rules" aria-label="Rules">
-          <h2>What each finding weighs</h2>
+          <h2>How severe each finding is</h2>
           <ul>
             {all.rules.map((rule) => (
               <Rule
@@ -153,7 +153,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
               <p className="small">
                 {changed
                   ? "Look at what the change does before it is saved for every coach."
-                  : "Change a school, a weight or a number; here you see which combinations change their verdict."}
+                  : "Change a school, a severity or a number; here you see which combinations change their verdict."}
               </p>
               <div className="effect-buttons">
                 <Button

@@ -50,7 +50,7 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
         disabled={!mayEdit}
         onChange={onSeverity}
         options={SEVERITIES}
-        aria-label={`Weight of “${rule.title}”`}
+        aria-label={`Severity of “${rule.title}”`}
       />
       {open && (
         <div id={more} className="rule-more">
