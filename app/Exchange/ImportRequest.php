@@ -11,8 +11,11 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A file to be imported, and what holds where it does not say. */
 final readonly class ImportRequest
 {
+    public const MOST_BYTES = 4_194_304;
+
     public function __construct(
         public FileFormat $format,
+        #[Assert\Length(max: self::MOST_BYTES, countUnit: Assert\Length::COUNT_BYTES, maxMessage: 'A file has at most 4 MB. Split it.')]
         public string $content,
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,

@@ -11,7 +11,6 @@ use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\IfMatch;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Drawing\Glyphs;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\NumberingReview;
@@ -47,7 +46,7 @@ final readonly class NumberingController
     ) {
     }
 
-    /** The numberings with their numbers, and all strikes and moves. */
+    /** The numberings with their numbers. */
     #[Route('/api/numberings', methods: 'GET')]
     public function list(Request $request): Response
     {
@@ -58,8 +57,6 @@ final readonly class NumberingController
         $response = new JsonResponse([
             'numberings' => $numberings,
             'ofGym' => $this->numberings->ofGym(),
-            'strikes' => array_map(static fn ($strike): array => ['family' => $strike->family, 'role' => $strike->role->value, 'name' => $strike->name, 'limb' => $strike->limb->value, 'targets' => array_map(static fn ($target): string => $target->word(), $strike->targets)], array_values($this->catalogue->strikes)),
-            'moves' => array_map(static fn ($move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words(), 'glyph' => Glyphs::of($move->id)], array_values($this->catalogue->moves)),
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);

@@ -43,6 +43,12 @@ final readonly class Strike
         return $this->targets[0];
     }
 
+    /** As it stands on a small key: without its side, and shortened where it is still plain. */
+    public function shortName(): string
+    {
+        return strtr($this->family, ['spinning' => 'spin', 'downward' => 'down', 'upward' => 'up', ' hook' => '']);
+    }
+
     /** Whether the body goes round by the back. */
     public function spins(): bool
     {

@@ -46,7 +46,7 @@ final class NumberingTest extends ApiTestCase
     public function testEveryMoveCanBeTyped(): void
     {
         $this->signIn('coach');
-        $moves = $this->ask('GET', '/api/numberings')->body['moves'];
+        $moves = $this->ask('GET', '/api/vocabulary')->body['moves'];
         self::assertIsArray($moves);
         self::assertCount(\count(Catalogue::builtIn()->moves), $moves);
         foreach ($moves as $move) {

@@ -27,6 +27,7 @@ final class RolesTest extends ApiTestCase
         'POST /api/rule-previews/{id}/advance' => [401, 403, 404],
         'POST /api/rule-previews/{id}/save' => [401, 403, 404],
         'GET /api/numberings' => [401, 200, 200],
+        'GET /api/vocabulary' => [401, 200, 200],
         'GET /api/combinations' => [401, 200, 200],
         'POST /api/combinations' => [401, 403, 409],
         'GET /api/combinations/{id}' => [401, 200, 200],

@@ -66,7 +66,24 @@ final class SuggestTest extends ApiTestCase
         $answer = $this->ask('POST', '/api/generate', ['rules' => 'boxing', 'weapons' => ['elbow']]);
 
         self::assertSame([], $answer->body['chains']);
-        self::assertContains('weapons', array_column(self::rows($answer->body['relax']), 'wish'));
+        self::assertContains('weapons', array_column(self::rows($answer->body['relax']), 'criterion'));
+    }
+
+    /** What an answer says to give up is what another request can ask for, and brings as many as it says. */
+    public function testWhatCanBeGivenUpBringsAsManyAsItSays(): void
+    {
+        $this->signIn('coach');
+        $asked = ['rules' => 'boxing', 'length' => 7, 'weapons' => ['hand'], 'level' => 1, 'clean' => 'hint', 'count' => 6, 'seed' => 3];
+        $relaxed = self::rows($this->ask('POST', '/api/generate', $asked)->body['relax']);
+        self::assertNotSame([], $relaxed);
+        foreach ($relaxed as $one) {
+            self::assertIsString($one['words']);
+            /** @var array<string, mixed> $criteria */
+            $criteria = $one['criteria'];
+            $answer = $this->ask('POST', '/api/generate', [...$asked, ...$criteria]);
+            self::assertSame(200, $answer->status, $one['words']);
+            self::assertGreaterThanOrEqual((int) preg_replace('/^.*: /', '', $one['words']), \count(self::rows($answer->body['chains'])), $one['words']);
+        }
     }
 
     /** @param array<string, mixed> $criterion */

@@ -46,6 +46,7 @@ final class DependencyTest
         'App\Check' => ['App\Http', 'App\HouseRules', 'App\Numbering', 'App\Combination'],
         'App\Print' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination', 'App\Search'],
         'App\Exchange' => ['App\Http', 'App\Audit', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search', 'App\Similarity'],
+        'App\Vocabulary' => ['App\Exchange', 'App\Print'],
         'App\Demo' => ['App\Account', 'App\Combination', 'App\Review'],
         'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview'],
         'App\Console' => ['App\Benchmark', 'App\Print'],

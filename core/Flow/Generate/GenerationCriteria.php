@@ -48,23 +48,23 @@ final readonly class GenerationCriteria
     /**
      * The same criteria with one of them given up.
      *
-     * @return array<string, array{string, self}> by the wish: what giving it up means, in words, and what is left
+     * @return array<string, array{string, self, array<string, int|string|bool|list<string>|null>}> by the criterion: what giving it up means, in words, what is left, and what that is in a request
      */
     public function relaxed(): array
     {
         $relaxed = [];
         if (null !== $this->theme) {
-            $relaxed['theme'] = ['without the theme', $this->with(theme: null)];
+            $relaxed['theme'] = ['without the theme', $this->with(theme: null), ['theme' => null]];
         }
         if (null !== $this->level) {
-            $relaxed['level'] = ['at any level', $this->with(level: null)];
+            $relaxed['level'] = ['at any level', $this->with(level: null), ['level' => null]];
         }
         if (\count($this->weapons) < \count(Limb::cases())) {
-            $relaxed['weapons'] = ['with any weapon', $this->with(weapons: Limb::cases())];
+            $relaxed['weapons'] = ['with any weapon', $this->with(weapons: Limb::cases()), ['weapons' => array_column(Limb::cases(), 'value')]];
         }
         foreach ([$this->length + 1, $this->length - 1] as $length) {
             if ($length >= self::SHORTEST && $length <= self::LONGEST) {
-                $relaxed['length '.$length] = [\sprintf('with %d strikes', $length), $this->with(length: $length)];
+                $relaxed['length '.$length] = [\sprintf('with %d strikes', $length), $this->with(length: $length), ['length' => $length]];
             }
         }
         $lighter = match ($this->clean) {
@@ -72,10 +72,10 @@ final readonly class GenerationCriteria
             default => Severity::Must,
         };
         if ($lighter !== $this->clean) {
-            $relaxed['clean'] = [\sprintf('clean of "%s" alone', $lighter->value), $this->with(clean: $lighter)];
+            $relaxed['clean'] = [\sprintf('clean of "%s" alone', $lighter->value), $this->with(clean: $lighter), ['clean' => $lighter->value]];
         }
         if (!$this->switches) {
-            $relaxed['switches'] = ['with changes of stance', $this->with(switches: true)];
+            $relaxed['switches'] = ['with changes of stance', $this->with(switches: true), ['switches' => true]];
         }
 
         return $relaxed;

@@ -11,7 +11,7 @@ final readonly class GenerationResult
 {
     /**
      * @param list<CheckResult> $results the chains with what the check says of them; no chain twice
-     * @param array<string, string> $relax where fewer came than were asked for: which wish to give up, and what came then, in words
+     * @param array<string, array{words: string, criteria: array<string, int|string|bool|list<string>|null>}> $relax where fewer came than were asked for: by the criterion to give up, what came then in words, and what to ask for instead
      */
     public function __construct(public array $results, public array $relax)
     {

@@ -52,10 +52,10 @@ final readonly class Generator
         $results = $this->results($criteria, self::TRIES, $criteria->count, $known);
         $relax = [];
         if (\count($results) < $criteria->count) {
-            foreach ($criteria->relaxed() as $criterion => [$words, $left]) {
+            foreach ($criteria->relaxed() as $criterion => [$words, $left, $sent]) {
                 $more = \count($this->results($left, self::TRIES_RELAXED, $criteria->count, $known));
                 if ($more > \count($results)) {
-                    $relax[$criterion] = \sprintf('%s: %d', $words, $more);
+                    $relax[$criterion] = ['words' => \sprintf('%s: %d', $words, $more), 'criteria' => $sent];
                 }
             }
         }

@@ -54,7 +54,7 @@ final readonly class GenerationSerializer
                 ];
             }, $generation->results),
             'asked' => $criteria->count,
-            'relax' => array_map(static fn (string $criterion, string $words): array => ['wish' => $criterion, 'words' => $words], array_keys($generation->relax), array_values($generation->relax)),
+            'relax' => array_map(static fn (string $criterion, array $relaxed): array => ['criterion' => $criterion, ...$relaxed], array_keys($generation->relax), array_values($generation->relax)),
         ];
     }
 }

@@ -1,7 +1,8 @@
 import { Segmented } from "antd";
 import { useState } from "react";
-import type { NumberingId, Numberings, Stance } from "../api/client";
+import type { NumberingId, Numberings, Stance, Target } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
+import { useVocabulary } from "../api/useVocabulary";
 import { Glyph } from "../combination-line/Glyph";
 
 type Number_ = Numberings["numberings"][number]["numbers"][number];
@@ -13,11 +14,11 @@ const PAGES = [
   { value: "defence", label: "Defence" },
   { value: "footwork", label: "Footwork" },
 ];
-const TARGETS = [
-  { value: "", label: "usual" },
-  { value: "h", label: "head" },
-  { value: "b", label: "body" },
-  { value: "l", label: "leg" },
+const TARGETS: { value: string; label: string; word: Target | null }[] = [
+  { value: "", label: "usual", word: null },
+  { value: "h", label: "head", word: "head" },
+  { value: "b", label: "body", word: "body" },
+  { value: "l", label: "leg", word: "leg" },
 ];
 
 interface Props {
@@ -29,6 +30,7 @@ interface Props {
 /** Strikes and moves under the thumb: what is pressed is written at the place of the cursor. */
 export function TouchPad({ numbering, stance, onPress }: Props) {
   const numberings = useNumberings();
+  const vocabulary = useVocabulary();
   const [page, setPage] = useState("hand");
   const [target, setTarget] = useState("");
   const chosen = numberings.data?.numberings.find((one) => one.id === numbering);
@@ -36,15 +38,18 @@ export function TouchPad({ numbering, stance, onPress }: Props) {
     page === "close" ? number.limb === "knee" || number.limb === "elbow" : number.limb === page;
   const numbers = chosen?.numbers.filter(onPage) ?? [];
   const moves =
-    numberings.data?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ??
-    [];
+    vocabulary?.moves.filter((move) => move.kind === page || (page === "footwork" && move.kind === "contact")) ?? [];
   const striking = page === "hand" || page === "leg" || page === "close";
-  // No arm goes to the leg.
-  const targets = page === "hand" ? TARGETS.filter((one) => one.value !== "l") : TARGETS;
+  const legal = (number: Number_) =>
+    vocabulary?.strikes.filter((strike) => strike.family === number.family).flatMap((strike) => strike.targets) ?? [];
+  const targets = TARGETS.filter(
+    (one) => one.value === "" || numbers.some((number) => one.word !== null && legal(number).includes(one.word)),
+  );
   const aimed = targets.some((one) => one.value === target) ? target : "";
 
   const write = (number: Number_) => {
-    const letter = number.target || (aimed === "l" && number.limb === "elbow") ? "" : aimed;
+    const letter =
+      number.target || !legal(number).includes(TARGETS.find((one) => one.value === aimed)?.word ?? "head") ? "" : aimed;
     onPress(number.number + letter);
   };
 
@@ -57,7 +62,7 @@ export function TouchPad({ numbering, stance, onPress }: Props) {
             size="small"
             value={aimed}
             onChange={setTarget}
-            options={targets}
+            options={targets.map(({ value, label }) => ({ value, label }))}
             aria-label="Target of the next strike"
           />
         )}
@@ -91,7 +96,7 @@ export function TouchPad({ numbering, stance, onPress }: Props) {
               onClick={() => write(number)}
             >
               <b>{number.number}</b>
-              <small>{keyName(number)}</small>
+              <small>{keyName(number, vocabulary)}</small>
             </button>
           ))}
         {!striking &&
@@ -115,17 +120,7 @@ const SIGNS: Record<string, string> = {
   "~": "The last strike is light",
 };
 
-function keyName(number: Number_): string {
-  if (number.name) {
-    return number.name;
-  }
-  const name =
-    number.family === "straight"
-      ? "straight"
-      : number.family
-          .replace("spinning", "spin")
-          .replace("downward", "down")
-          .replace("upward", "up")
-          .replace(" hook", "");
-  return number.target ? `${name} ${number.target}` : name;
+function keyName(number: Number_, vocabulary: ReturnType<typeof useVocabulary>): string {
+  const name = vocabulary?.strikes.find((strike) => strike.family === number.family)?.shortName ?? number.family;
+  return number.name ?? (number.target ? `${name} ${number.target}` : name);
 }

@@ -2,7 +2,7 @@ import { Alert, Button, Checkbox, InputNumber, Segmented, Select, Slider } from 
 import { Link, useNavigate, useSearchParams } from "react-router";
 import {
   type GenerateRequest,
-  type Harvest,
+  type Generation,
   type Limb,
   type NumberingId,
   type Rules,
@@ -11,6 +11,7 @@ import {
 } from "../api/client";
 import { useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
+import { useVocabulary } from "../api/useVocabulary";
 import { TO_SAVE } from "../bench/draft";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -20,17 +21,8 @@ import { useGenerate } from "./useGenerate";
 import "./generate.css";
 
 const LINE_WIDTH = 430;
-const THEMES = [
-  { value: "", label: "any theme" },
-  { value: "head-movement", label: "head movement" },
-  { value: "body-work", label: "body work" },
-  { value: "in-and-out", label: "in and out" },
-  { value: "angles", label: "angles" },
-  { value: "counters", label: "counters" },
-  { value: "kicks-off-hands", label: "kicks off hands" },
-];
 const LEVELS = [
-  { value: 0, label: "any" },
+  { value: 0, label: "any theme" },
   { value: 1, label: "1" },
   { value: 2, label: "2" },
   { value: 3, label: "3" },
@@ -41,8 +33,8 @@ const CLEAN = [
   { value: "hint", label: "hint" },
 ];
 
-/** The wishes live in the address, so that a list can be shared and comes back the same. */
-function wishesOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
+/** The criteria live in the address, so that a list can be shared and comes back the same. */
+function criteriaOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
   const weapons = (address.get("weapons") ?? "hand")
     .split(",")
     .filter((limb) => LIMBS.some((one) => one.value === limb));
@@ -63,8 +55,9 @@ function wishesOf(address: URLSearchParams, numbering: NumberingId): Required<Om
 
 export default function GenerateScreen() {
   const [address, setAddress] = useSearchParams();
-  const wishes = wishesOf(address, useNumbering());
-  const harvest = useGenerate(wishes);
+  const criteria = criteriaOf(address, useNumbering());
+  const vocabulary = useVocabulary();
+  const generation = useGenerate(criteria);
   const put = (values: Record<string, string | number>) =>
     setAddress(
       (now) => {
@@ -78,28 +71,28 @@ export default function GenerateScreen() {
     );
   return (
     <main className="page generate">
-      <section className="panel wishes" aria-label="Wishes">
+      <section className="panel criteria" aria-label="What they have to be like">
         <h1>Generate</h1>
         <p className="small">Chains that pass the check and are not in the library yet.</p>
         <span className="field-name">Rules</span>
         <Segmented
           block
-          value={wishes.rules}
+          value={criteria.rules}
           onChange={(rules) => put({ rules })}
           options={RULES}
           aria-label="House rules"
         />
         <span className="field-name">Weapons</span>
         <Checkbox.Group
-          value={wishes.weapons}
+          value={criteria.weapons}
           onChange={(weapons) => put({ weapons: weapons.length === 0 ? "hand" : weapons.join(",") })}
           options={LIMBS}
         />
-        <span className="field-name">Strikes: {wishes.length}</span>
+        <span className="field-name">Strikes: {criteria.length}</span>
         <Slider
-          min={2}
-          max={10}
-          value={wishes.length}
+          min={vocabulary?.limits.generatedStrikes.least ?? 2}
+          max={vocabulary?.limits.generatedStrikes.most ?? 10}
+          value={criteria.length}
           onChange={(length: number) => put({ length })}
           tooltip={{ open: false }}
           ariaLabelForHandle="How many strikes"
@@ -107,15 +100,15 @@ export default function GenerateScreen() {
         <label htmlFor="theme">Theme</label>
         <Select
           id="theme"
-          value={wishes.theme ?? ""}
+          value={criteria.theme ?? ""}
           onChange={(theme: string) => put({ theme })}
-          options={THEMES}
+          options={[{ value: "", label: "any theme" }, ...(vocabulary?.themes ?? [])]}
           getPopupContainer={(node) => node.parentElement ?? document.body}
         />
         <span className="field-name">Level</span>
         <Segmented
           block
-          value={wishes.level ?? 0}
+          value={criteria.level ?? 0}
           onChange={(level) => put({ level: level || "" })}
           options={LEVELS}
           aria-label="Level"
@@ -123,18 +116,21 @@ export default function GenerateScreen() {
         <span className="field-name">Clean of findings at</span>
         <Segmented
           block
-          value={wishes.clean}
+          value={criteria.clean}
           onChange={(clean) => put({ clean })}
           options={CLEAN}
           aria-label="No finding of this weight or heavier"
         />
-        <Checkbox checked={wishes.switches} onChange={(event) => put({ switches: event.target.checked ? "yes" : "" })}>
+        <Checkbox
+          checked={criteria.switches}
+          onChange={(event) => put({ switches: event.target.checked ? "yes" : "" })}
+        >
           the stance may change
         </Checkbox>
         <span className="field-name">Written for</span>
         <Segmented
           block
-          value={wishes.stance}
+          value={criteria.stance}
           onChange={(stance) => put({ stance })}
           options={STANCES}
           aria-label="Written for which stance"
@@ -146,7 +142,7 @@ export default function GenerateScreen() {
             min={1}
             max={2_000_000_000}
             precision={0}
-            value={wishes.seed}
+            value={criteria.seed}
             onChange={(seed) => put({ seed: seed ?? 1 })}
           />
           <Button type="primary" onClick={() => put({ seed: 1 + Math.floor(Math.random() * 99_999) })}>
@@ -154,11 +150,11 @@ export default function GenerateScreen() {
           </Button>
         </span>
       </section>
-      <section className="harvest" aria-label="Generated chains" aria-busy={harvest.isFetching}>
-        {harvest.isError ? (
-          <Alert type="error" showIcon message={refusal(harvest.error).title} role="alert" />
-        ) : harvest.data ? (
-          <Results harvest={harvest.data} wishes={wishes} old={harvest.isPlaceholderData} onSeed={put} />
+      <section className="generation" aria-label="Generated chains" aria-busy={generation.isFetching}>
+        {generation.isError ? (
+          <Alert type="error" showIcon message={refusal(generation.error).title} role="alert" />
+        ) : generation.data ? (
+          <Results generation={generation.data} criteria={criteria} old={generation.isPlaceholderData} onPut={put} />
         ) : (
           <Waiting what="Making chains" />
         )}
@@ -167,51 +163,49 @@ export default function GenerateScreen() {
   );
 }
 
-/** What to put into the address when a wish is given up. */
-function giveUp(wish: string): Record<string, string> {
-  const [name, value] = wish.split(" ");
-  switch (name) {
-    case "weapons":
-      return { weapons: "hand,leg,knee,elbow" };
-    case "length":
-      return { length: value ?? "4" };
-    case "switches":
-      return { switches: "yes" };
-    case "clean":
-      return { clean: "must" };
-    default:
-      return { [name ?? ""]: "" };
-  }
+/** What to put into the address for other criteria. */
+function addressOf(criteria: GenerateRequest): Record<string, string | number> {
+  return Object.fromEntries(
+    Object.entries(criteria).map(([name, value]) => [
+      name,
+      value === null || value === false ? "" : value === true ? "yes" : Array.isArray(value) ? value.join(",") : value,
+    ]),
+  );
 }
 
 function Results({
-  harvest,
-  wishes,
+  generation,
+  criteria,
   old,
-  onSeed,
+  onPut,
 }: {
-  harvest: Harvest;
-  wishes: GenerateRequest;
+  generation: Generation;
+  criteria: GenerateRequest;
   old: boolean;
-  onSeed: (values: Record<string, string>) => void;
+  onPut: (values: Record<string, string | number>) => void;
 }) {
-  const few = harvest.chains.length < harvest.asked;
+  const few = generation.chains.length < generation.asked;
   return (
     <>
       {few && (
         <section className="panel few" role="status">
           <h2>
-            {harvest.chains.length === 0
-              ? "Nothing new fits all of these wishes"
-              : `Only ${harvest.chains.length} of ${harvest.asked} new ones fit all of these wishes`}
+            {generation.chains.length === 0
+              ? "Nothing new fits all of this"
+              : `Only ${generation.chains.length} of ${generation.asked} new ones fit all of this`}
           </h2>
-          {harvest.relax.length === 0 ? (
-            <p>No single wish is to blame; give up two, or make the chain shorter.</p>
+          {generation.relax.length === 0 ? (
+            <p>No single thing is to blame; give up two, or make the chain shorter.</p>
           ) : (
             <p>
               Give one up, and this many come:{" "}
-              {harvest.relax.map((relax) => (
-                <button key={relax.wish} type="button" className="chip" onClick={() => onSeed(giveUp(relax.wish))}>
+              {generation.relax.map((relax) => (
+                <button
+                  key={relax.criterion}
+                  type="button"
+                  className="chip"
+                  onClick={() => onPut(addressOf(relax.criteria))}
+                >
                   {relax.words}
                 </button>
               ))}
@@ -219,37 +213,37 @@ function Results({
           )}
         </section>
       )}
-      <ol className={old ? "harvest-list harvest-old" : "harvest-list"}>
-        {harvest.chains.map((chain) => (
-          <Row key={chain.notation} chain={chain} wishes={wishes} />
+      <ol className={old ? "generation-list generation-old" : "generation-list"}>
+        {generation.chains.map((chain) => (
+          <Row key={chain.notation} chain={chain} criteria={criteria} />
         ))}
       </ol>
     </>
   );
 }
 
-function Row({ chain, wishes }: { chain: Harvest["chains"][number]; wishes: GenerateRequest }) {
+function Row({ chain, criteria }: { chain: Generation["chains"][number]; criteria: GenerateRequest }) {
   const head = useSession().data?.user?.role === "head-coach";
   const navigate = useNavigate();
-  const { rules = "boxing", stance = "orthodox", numbering = "parity" } = wishes;
+  const { rules = "boxing", stance = "orthodox", numbering = "parity" } = criteria;
   const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;
   return (
-    <li className="panel harvest-row">
+    <li className="panel generation-row">
       <div>
-        <Link to={bench} className="harvest-text">
+        <Link to={bench} className="generation-text">
           {chain.text}
         </Link>
         <p className="small">{chain.words}</p>
       </div>
-      <div className="harvest-line">
+      <div className="generation-line">
         <CombinationLine drawing={chain.line} width={LINE_WIDTH} name={chain.words} />
       </div>
-      <div className="harvest-facts">
+      <div className="generation-facts">
         <VerdictMark verdict={chain.verdict} />
         <small>
           {seconds(chain.lengthMs)} · level {chain.level}
         </small>
-        <span className="harvest-ways">
+        <span className="generation-ways">
           <Button size="small" onClick={() => navigate(bench)}>
             Bench
           </Button>

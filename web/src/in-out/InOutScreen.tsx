@@ -8,6 +8,7 @@ import { GymNav } from "../ui/GymNav";
 import { RULES, STANCES } from "../ui/words";
 import { useApplyImport, useImportLines, useReadFile } from "./useImport";
 import "./in-out.css";
+import { useVocabulary } from "../api/useVocabulary";
 
 const FORMATS: { value: ImportRequest["format"]; label: string }[] = [
   { value: "text", label: "Text: one chain a line, its name after #" },
@@ -21,7 +22,6 @@ const KINDS: { value: string; label: string; says: string }[] = [
   { value: "same", label: "same", says: "is there just so; left alone" },
   { value: "unreadable", label: "unreadable", says: "cannot be read; left out" },
 ];
-const LARGEST = 4_194_304;
 
 /** The library as files, out and in. */
 export default function InOutScreen() {
@@ -74,6 +74,7 @@ export default function InOutScreen() {
 function ImportPanel() {
   const mine = useNumbering();
   const numberings = useNumberings();
+  const largest = useVocabulary()?.limits.importBytes ?? Number.POSITIVE_INFINITY;
   const [format, setFormat] = useState<ImportRequest["format"]>("text");
   const [content, setContent] = useState("");
   const [file, setFile] = useState("");
@@ -95,8 +96,8 @@ function ImportPanel() {
     if (!chosen) {
       return;
     }
-    setTooLarge(chosen.size > LARGEST);
-    if (chosen.size > LARGEST) {
+    setTooLarge(chosen.size > largest);
+    if (chosen.size > largest) {
       return;
     }
     const ending = chosen.name.split(".").pop()?.toLowerCase();

@@ -13,6 +13,7 @@ import { SearchHelp } from "./SearchHelp";
 import { type Filters, useLibrary } from "./useLibrary";
 import { Views } from "./Views";
 import "./library.css";
+import { useVocabulary } from "../api/useVocabulary";
 
 const SIZE = 50;
 const LINE_WIDTH = 400;
@@ -68,6 +69,7 @@ function filtersOf(address: URLSearchParams): Filters {
 }
 
 export default function LibraryScreen() {
+  const paper = useVocabulary()?.limits.wallSheet ?? 0;
   const [address, setAddress] = useSearchParams();
   const filters = filtersOf(address);
   const library = useLibrary(filters);
@@ -134,7 +136,7 @@ export default function LibraryScreen() {
         </span>
         <span className="new-item library-out">
           <Link to="/family">Families</Link>
-          <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0)} />
+          <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0, paper)} />
           <Button type="primary" onClick={() => navigate("/bench")}>
             New combination
           </Button>
@@ -273,18 +275,16 @@ function mended(typed: string, problem: CombinationPage["search"]["problems"][nu
   return characters.slice(0, at).join("") + by + characters.slice(at + length).join("");
 }
 
-const PAPER = 60;
-
 /** What a search finds, as files and on paper. */
-function waysOut(filters: Filters, total: number, understood: boolean): Way[] {
+function waysOut(filters: Filters, total: number, understood: boolean, paper: number): Way[] {
   const { page: _, size: __, ...rest } = filters;
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
   if (!understood) {
     return [{ label: "The search is not understood, so there is nothing to take out", to: null }];
   }
   return [
-    total > PAPER || total === 0
-      ? { label: `Wall sheet (PDF): up to ${PAPER}, narrow the search`, to: null }
+    total > paper || total === 0
+      ? { label: `Wall sheet (PDF): up to ${paper}, narrow the search`, to: null }
       : { label: "Wall sheet (PDF)", to: `/api/wall-sheet.pdf?${query}` },
     { label: "Text", to: `/api/export.text?${query}` },
     { label: "CSV", to: `/api/export.csv?${query}` },

@@ -14,6 +14,7 @@ import { GymNav } from "../ui/GymNav";
 import { Waiting } from "../ui/Waiting";
 import { useChooseNumbering, useNumberingPreview, useSaveNumbering } from "./useChooseNumbering";
 import "./numbering.css";
+import { useVocabulary } from "../api/useVocabulary";
 
 type Row = NonNullable<NumberingRequest["numbers"]>[number] & { key: number };
 
@@ -262,13 +263,6 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
   );
 }
 
-const TARGETS = [
-  { value: "", label: "usual target" },
-  { value: "head", label: "head" },
-  { value: "body", label: "body" },
-  { value: "leg", label: "leg" },
-];
-
 function NumberTable({
   rows,
   boundTo,
@@ -285,6 +279,11 @@ function NumberTable({
   onRemove: (key: number) => void;
 }) {
   const families = useFamilies();
+  const strikes = useVocabulary()?.strikes ?? [];
+  const targets = (family: string) =>
+    [...new Set(strikes.filter((strike) => strike.family === family).flatMap((strike) => strike.targets))].map(
+      (target) => ({ value: target, label: target }),
+    );
   const positions = boundTo === "hand" ? ["left", "right"] : ["lead", "rear"];
   return (
     <table className="plain-table numbering-table">
@@ -353,7 +352,7 @@ function NumberTable({
                     onChange={(target) =>
                       onChange(row.key, { target: target === "" ? null : (target as NonNullable<Row["target"]>) })
                     }
-                    options={TARGETS}
+                    options={[{ value: "", label: "usual target" }, ...targets(row.family)]}
                     aria-label={`Target of row ${at + 1}`}
                     className="numbering-target"
                   />
@@ -395,7 +394,7 @@ function NumberTable({
 }
 
 function useFamilies() {
-  const strikes = useNumberings().data?.strikes;
+  const strikes = useVocabulary()?.strikes;
   return useMemo(
     () => [...new Set(strikes?.map((strike) => strike.family))].map((family) => ({ value: family, label: family })),
     [strikes],

@@ -69,7 +69,7 @@ final class GeneratorTest extends TestCase
 
         self::assertSame([], $generation->results);
         self::assertArrayHasKey($relax, $generation->relax);
-        self::assertMatchesRegularExpression('/: [1-9]/', $generation->relax[$relax]);
+        self::assertMatchesRegularExpression('/: [1-9]/', $generation->relax[$relax]['words']);
     }
 
     #[TestWith(['head-movement', '1 slip-lead 2', '1 2 slip-lead'])]

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Vocabulary;
+
+use Periplus\App\Exchange\ImportRequest;
+use Periplus\App\Print\Paper;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Drawing\Glyphs;
+use Periplus\Core\Flow\Generate\GenerationCriteria;
+use Periplus\Core\Flow\Generate\Theme;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\Strike;
+use Periplus\Core\Technique\Target;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What the screens ask of the trade and of the limits, so that nothing of it stands in them a second time. */
+final readonly class VocabularyController
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    #[Route('/api/vocabulary', methods: 'GET')]
+    public function __invoke(Request $request): Response
+    {
+        $response = new JsonResponse([
+            'strikes' => array_map(static fn (Strike $strike): array => [
+                'family' => $strike->family,
+                'role' => $strike->role->value,
+                'name' => $strike->name,
+                'shortName' => $strike->shortName(),
+                'limb' => $strike->limb->value,
+                'targets' => array_map(static fn (Target $target): string => $target->word(), $strike->targets),
+            ], array_values($this->catalogue->strikes)),
+            'moves' => array_map(static fn (Move $move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words(), 'glyph' => Glyphs::of($move->id)], array_values($this->catalogue->moves)),
+            'themes' => array_map(static fn (Theme $theme): array => ['value' => $theme->value, 'label' => $theme->title()], Theme::cases()),
+            'limits' => [
+                'items' => Chain::MOST,
+                'wallSheet' => Paper::MOST,
+                'importBytes' => ImportRequest::MOST_BYTES,
+                'generatedStrikes' => ['least' => GenerationCriteria::SHORTEST, 'most' => GenerationCriteria::LONGEST],
+            ],
+        ]);
+        $response->setEtag(hash('xxh128', (string) $response->getContent()));
+        $response->isNotModified($request);
+
+        return $response;
+    }
+}
