@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Http\LastKnown;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
@@ -16,7 +17,7 @@ use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
  */
 final class DatabaseSessions extends PdoSessionHandler
 {
-    private const MEMORY = 'periplus.session.';
+    private const COPY = 'session.';
     /** How long the copy is good for, s. */
     private const KEPT = 600;
 
@@ -25,7 +26,7 @@ final class DatabaseSessions extends PdoSessionHandler
 
     private ?\PDOException $away = null;
 
-    public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly Connection $connection)
+    public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly Connection $connection, private readonly LastKnown $lastKnown)
     {
         parent::__construct($url, ['db_table' => 'session', 'lock_mode' => self::LOCK_NONE, 'db_connection_options' => [\PDO::ATTR_PERSISTENT => true]]);
     }
@@ -53,7 +54,7 @@ final class DatabaseSessions extends PdoSessionHandler
         try {
             $data = null === $this->away ? parent::doRead($id) : throw $this->away;
         } catch (\PDOException $away) {
-            $copy = apcu_enabled() ? apcu_fetch(self::MEMORY.$id) : false;
+            $copy = $this->lastKnown->copy(self::COPY.$id);
 
             return \is_string($copy) ? $copy : throw $away;
         }
@@ -94,18 +95,14 @@ final class DatabaseSessions extends PdoSessionHandler
     {
         $id = self::digest($sessionId);
         unset($this->known[$id]);
-        if (apcu_enabled()) {
-            apcu_delete(self::MEMORY.$id);
-        }
+        $this->lastKnown->forget(self::COPY.$id);
 
         return null === $this->away ? parent::doDestroy($id) : throw $this->away;
     }
 
     private function copy(string $id, string $data): void
     {
-        if (apcu_enabled()) {
-            apcu_store(self::MEMORY.$id, $data, self::KEPT);
-        }
+        $this->lastKnown->keep(self::COPY.$id, $data, self::KEPT);
     }
 
     private static function digest(string $sessionId): string

@@ -28,7 +28,7 @@ final class LineRenderer
     /** @var array<string, string> what a set of house rules or a numbering is told by */
     private array $digests = [];
 
-    public function __construct(private readonly CheckSerializer $serializer, private readonly GymHouseRules $rules, private readonly Reader $reader, private readonly CacheInterface $cache)
+    public function __construct(private readonly CheckSerializer $serializer, private readonly GymHouseRules $rules, private readonly Reader $reader, private readonly CacheInterface $drawingsCache)
     {
     }
 
@@ -69,6 +69,6 @@ final class LineRenderer
             $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
         ]));
 
-        return $this->cache->get($key, fn (): array => $this->serializer->line($content->notation, $content->stance, $rules, $numbering, $size));
+        return $this->drawingsCache->get($key, fn (): array => $this->serializer->line($content->notation, $content->stance, $rules, $numbering, $size));
     }
 }

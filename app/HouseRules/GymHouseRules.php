@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace Periplus\App\HouseRules;
 
 use Doctrine\DBAL\Connection;
-use Doctrine\DBAL\Exception\ConnectionException;
+use Periplus\App\Http\LastKnown;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
 /** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
 final class GymHouseRules
 {
-    private const MEMORY = 'periplus.house-rules.';
+    private const COPY = 'house-rules.';
     /** s */
     private const FRESH = 2;
 
     /** @var array<string, HouseRules> what was read during this request */
     private array $read = [];
 
-    public function __construct(private readonly Connection $connection)
+    public function __construct(private readonly Connection $connection, private readonly LastKnown $lastKnown)
     {
     }
 
@@ -72,32 +72,18 @@ final class GymHouseRules
         $this->connection->executeStatement('UPDATE house_rules SET content = ?, version = version + 1, editor_id = ?, updated_at = ? WHERE id = ?', [$content, $editor, $now->format('Y-m-d H:i:s'), $rules->id]);
     }
 
-    /** What was read within the last moments is not read again: a coach who types asks for it many times a second. */
+    /** A coach who types asks for it many times a second. */
     private function content(string $id): mixed
     {
-        $key = self::MEMORY.$id;
-        $known = apcu_enabled() ? apcu_fetch($key) : false;
-        if (\is_array($known) && $known[0] > time() - self::FRESH) {
-            return $known[1];
-        }
-        try {
-            $content = $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ?', [$id]);
-        } catch (ConnectionException $away) {
-            return \is_array($known) ? $known[1] : throw $away;
-        }
-        if (apcu_enabled()) {
-            apcu_store($key, [time(), $content]);
-        }
-
-        return $content;
+        return $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): mixed => $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ?', [$id]));
     }
 
     /** Once changed rules are in place, nobody goes on with what was read before. */
     public function forget(): void
     {
         $this->read = [];
-        foreach (apcu_enabled() ? BuiltInHouseRules::ids() : [] as $id) {
-            apcu_delete(self::MEMORY.$id);
+        foreach (BuiltInHouseRules::ids() as $id) {
+            $this->lastKnown->forget(self::COPY.$id);
         }
     }
 

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\LastKnown;
 use Periplus\Core\Notation\Numbering;
 
 /**
@@ -17,14 +18,14 @@ use Periplus\Core\Notation\Numbering;
  */
 final class GymNumberings
 {
-    private const MEMORY = 'periplus.numbering.';
+    private const COPY = 'numbering.';
     /** s */
     private const FRESH = 2;
 
     /** @var array<string, Numbering> what was read during this request */
     private array $read = [];
 
-    public function __construct(private readonly Connection $connection)
+    public function __construct(private readonly Connection $connection, private readonly LastKnown $lastKnown)
     {
     }
 
@@ -91,28 +92,12 @@ final class GymNumberings
     public function forget(string $id): void
     {
         unset($this->read[$id]);
-        if (apcu_enabled()) {
-            apcu_delete(self::MEMORY.$id);
-        }
+        $this->lastKnown->forget(self::COPY.$id);
     }
 
-    /** What was read within the last moments is not read again; while the database is away a coach goes on with it. */
     private function own(string $id): ?Numbering
     {
-        $known = apcu_enabled() ? apcu_fetch(self::MEMORY.$id) : false;
-        if (\is_array($known) && $known[0] > time() - self::FRESH) {
-            return self::numbering($id, $known[1]);
-        }
-        try {
-            $content = $this->connection->fetchOne('SELECT content FROM numbering WHERE id = ?', [$id]);
-        } catch (ConnectionException $away) {
-            return \is_array($known) ? self::numbering($id, $known[1]) : throw $away;
-        }
-        if (apcu_enabled()) {
-            apcu_store(self::MEMORY.$id, [time(), $content]);
-        }
-
-        return self::numbering($id, $content);
+        return self::numbering($id, $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): mixed => $this->connection->fetchOne('SELECT content FROM numbering WHERE id = ?', [$id])));
     }
 
     /** @return ($content is string ? Numbering : Numbering|null) */

@@ -9,6 +9,7 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
+use Symfony\Contracts\Cache\CacheInterface;
 
 /**
  * Finds combinations in the database. Where a clause can be answered from the index of terms, the combinations are drawn
@@ -16,9 +17,6 @@ use Periplus\Core\Search\FieldClause;
  */
 final readonly class CombinationQuery
 {
-    private const MEMORY = 'periplus.found.';
-    /** s */
-    private const KEPT = 600;
     private const INDICES = ['name' => 'by_name', 'level' => 'by_level', 'length' => 'by_length', 'updated' => 'by_updated'];
 
     /**
@@ -29,6 +27,7 @@ final readonly class CombinationQuery
         private Connection $connection,
         private CriteriaCompiler $criteria,
         private LibraryLock $lock,
+        private CacheInterface $foundCache,
         private int $few = 3000,
         private int $stretch = 2000,
     ) {
@@ -180,18 +179,7 @@ final readonly class CombinationQuery
      */
     private function remembered(string $query, array $values, \Closure $find): string
     {
-        if (!apcu_enabled()) {
-            return $find();
-        }
-        $key = self::MEMORY.hash('xxh128', $this->lock->revision()."\n".$query."\n".serialize($values));
-        $known = apcu_fetch($key);
-        if (\is_string($known)) {
-            return $known;
-        }
-        $found = $find();
-        apcu_store($key, $found, self::KEPT);
-
-        return $found;
+        return $this->foundCache->get(hash('xxh128', $this->lock->revision()."\n".$query."\n".serialize($values)), static fn (): string => $find());
     }
 
     /**

@@ -12,4 +12,13 @@ interface Clause
 
     /** As it was typed. */
     public function text(): string;
+
+    /**
+     * @template T
+     *
+     * @param ClauseVisitor<T> $visitor
+     *
+     * @return T
+     */
+    public function accept(ClauseVisitor $visitor): mixed;
 }

@@ -22,4 +22,9 @@ final readonly class ContactClause implements Clause
     {
         return $this->text;
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->contact($this);
+    }
 }

@@ -21,4 +21,9 @@ final readonly class EitherClause implements Clause
     {
         return implode(' or ', array_map(static fn (Clause $clause): string => $clause->text(), $this->clauses));
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->either($this);
+    }
 }

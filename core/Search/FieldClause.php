@@ -21,4 +21,9 @@ final readonly class FieldClause implements Clause
     {
         return $this->text;
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->field($this);
+    }
 }

@@ -36,6 +36,11 @@ final readonly class ItemsClause implements Clause
         return $this->text;
     }
 
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->items($this);
+    }
+
     /** Whether the pattern has to be found, or must not be. */
     public function wanted(): bool
     {

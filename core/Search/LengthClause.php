@@ -24,4 +24,9 @@ final readonly class LengthClause implements Clause
     {
         return $this->text;
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->length($this);
+    }
 }

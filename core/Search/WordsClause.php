@@ -25,6 +25,11 @@ final readonly class WordsClause implements Clause
         return $this->text;
     }
 
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->words($this);
+    }
+
     /** @return list<string> what a text is found by: its words and numbers, in lower case and without accents, none twice */
     public static function of(string $text): array
     {

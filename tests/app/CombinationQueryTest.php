@@ -23,6 +23,7 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\Cache\Adapter\NullAdapter;
 
 /** What the indices find, against looking at every combination. */
 final class CombinationQueryTest extends ApiTestCase
@@ -82,9 +83,9 @@ final class CombinationQueryTest extends ApiTestCase
     {
         $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
-        [$connection, $wishes, $turn] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(LibraryLock::class)];
-        $sorting = new CombinationQuery($connection, $wishes, $turn, \PHP_INT_MAX);
-        $walking = new CombinationQuery($connection, $wishes, $turn, 3, 7);
+        [$connection, $criteria, $lock] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(LibraryLock::class)];
+        $sorting = new CombinationQuery($connection, $criteria, $lock, new NullAdapter(), \PHP_INT_MAX);
+        $walking = new CombinationQuery($connection, $criteria, $lock, new NullAdapter(), 3, 7);
         $list = static fn (int $page): SearchRequest => new SearchRequest(sort: $sort, direction: $direction, page: $page, size: 9);
         $all = $sorting->all($clauses, $list(1));
 

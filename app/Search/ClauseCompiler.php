@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Search;
+
+use Doctrine\DBAL\Connection;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Search\Clause;
+use Periplus\Core\Search\ClauseVisitor;
+use Periplus\Core\Search\ContactClause;
+use Periplus\Core\Search\EitherClause;
+use Periplus\Core\Search\FieldClause;
+use Periplus\Core\Search\ItemPattern;
+use Periplus\Core\Search\ItemsClause;
+use Periplus\Core\Search\LengthClause;
+use Periplus\Core\Search\Place;
+use Periplus\Core\Search\WordsClause;
+
+/**
+ * A clause as conditions of the database.
+ *
+ * @implements ClauseVisitor<Criterion>
+ */
+final readonly class ClauseCompiler implements ClauseVisitor
+{
+    /** More pairs of items than this are not asked for one by one. */
+    private const MOST_PAIRS = 400;
+
+    public function __construct(private Connection $connection, private bool $archived)
+    {
+    }
+
+    public function either(EitherClause $clause): Criterion
+    {
+        return Criterion::either(array_map(fn (Clause $one): Criterion => $one->accept($this), $clause->clauses));
+    }
+
+    public function contact(ContactClause $clause): Criterion
+    {
+        $value = $clause->contact->value;
+
+        return $clause->wanted
+            ? self::trait(['c.contacts LIKE ?', ['%,'.$value.',%']], self::is(IndexTerms::TRAIT.$value))
+            : new Criterion(['c.contacts NOT LIKE ?', ['%,'.$value.',%']]);
+    }
+
+    /** @return array{string, list<mixed>} */
+    public static function is(string $term): array
+    {
+        return ['= ?', [$term]];
+    }
+
+    /**
+     * @param array{string, list<mixed>} $row
+     * @param array{string, list<mixed>} $term
+     */
+    public static function trait(array $row, array $term): Criterion
+    {
+        return new Criterion($row, [[[$term], null]], isTrait: true);
+    }
+
+    public static function column(string $column, int|string $value): Criterion
+    {
+        return self::trait(["c.$column = ?", [$value]], self::is(IndexTerms::trait($column, $value)));
+    }
+
+    public function length(LengthClause $clause): Criterion
+    {
+        $counts = range($clause->least, min(Chain::MOST, $clause->most ?? Chain::MOST));
+
+        return self::trait(
+            ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MOST]],
+            ['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => IndexTerms::trait('strikes', $count), $counts)],
+        );
+    }
+
+    public function items(ItemsClause $clause): Criterion
+    {
+        $row = ['c.sequence '.($clause->wanted() ? '' : 'NOT ').'REGEXP ?', ['(?s)'.$clause->pattern()]];
+        if (!$clause->wanted()) {
+            return new Criterion($row);
+        }
+        $terms = [];
+        if (Place::Starts === $clause->place) {
+            $terms[] = self::among(IndexTerms::FIRST, [$clause->runs[0][0]]);
+        }
+        $last = $clause->runs[\count($clause->runs) - 1];
+        if (Place::Ends === $clause->place) {
+            $terms[] = self::among(IndexTerms::LAST, [$last[\count($last) - 1]]);
+        }
+        foreach ($clause->runs as $run) {
+            foreach ($run as $at => $pattern) {
+                if (isset($run[$at + 1]) && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS) {
+                    $terms[] = self::among(IndexTerms::HAS, [$pattern, $run[$at + 1]]);
+                } elseif (0 === $at || \count($run) === $at + 1) {
+                    $terms[] = self::among(IndexTerms::HAS, [$pattern]);
+                }
+            }
+        }
+        // One term that says all needs no look at the row: an item alone, or two that follow each other.
+        $says = match (true) {
+            Place::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
+            default => 1 === \count($terms) && 1 === \count($clause->runs),
+        };
+
+        return new Criterion($row, [[$says ? [$terms[0]] : $terms, $says ? null : $row]]);
+    }
+
+    /**
+     * @param list<ItemPattern> $patterns one or two
+     *
+     * @return array{string, list<string>}
+     */
+    private static function among(string $kind, array $patterns): array
+    {
+        $terms = [$kind];
+        foreach ($patterns as $pattern) {
+            $longer = [];
+            foreach ($terms as $term) {
+                foreach ($pattern->items() as $item) {
+                    $longer[$term.IndexTerms::item($item)] = true;
+                }
+            }
+            $terms = array_map(strval(...), array_keys($longer));
+        }
+
+        return ['IN ('.implode(', ', array_fill(0, \count($terms), '?')).')', $terms];
+    }
+
+    public function words(WordsClause $clause): Criterion
+    {
+        $items = null === $clause->items ? null : $this->items($clause->items);
+        $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
+        if ($this->archived) {
+            $rows = array_map(static fn (): string => "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?", $clause->words);
+            $values = array_map(static fn (string $word): string => '%'.$like($word), $clause->words);
+
+            return new Criterion(['('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]), [...$values, ...($items->row[1] ?? [])]]);
+        }
+        $byLength = $clause->words;
+        usort($byLength, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
+        $words = [array_map(static fn (string $word): array => ['LIKE ?', [$like($word)]], $byLength), null];
+
+        return new Criterion(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
+    }
+
+    public function field(FieldClause $clause): Criterion
+    {
+        $like = addcslashes($clause->value, '%_\\').'%';
+        if ('theme' === $clause->name) {
+            return $this->archived ? new Criterion(['c.themes LIKE ?', ['%'.$like]]) : new Criterion(null, [[[['LIKE ?', [IndexTerms::THEME.$like]]], null]]);
+        }
+        if (\in_array($clause->name, ['level', 'verdict', 'rules', 'stance'], true)) {
+            return self::column($clause->name, $clause->value);
+        }
+        if ('author' === $clause->name) {
+            $authors = $this->connection->fetchFirstColumn('SELECT id FROM user WHERE name LIKE ? OR name LIKE ?', [$like, '% '.$like]);
+            $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
+
+            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (mixed $id): string => IndexTerms::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]);
+        }
+
+        return new Criterion(match ($clause->name) {
+            'status' => 'archived' === $clause->value ? ['1 = 1', []] : ["c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' AND combination_id IS NOT NULL)", []],
+            default => throw new \LogicException('There is no field '.$clause->name),
+        });
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Search;
+
+/**
+ * What is done with a clause by its kind; a storage compiles its conditions with one.
+ *
+ * @template-covariant T
+ */
+interface ClauseVisitor
+{
+    /** @return T */
+    public function either(EitherClause $clause): mixed;
+
+    /** @return T */
+    public function items(ItemsClause $clause): mixed;
+
+    /** @return T */
+    public function length(LengthClause $clause): mixed;
+
+    /** @return T */
+    public function contact(ContactClause $clause): mixed;
+
+    /** @return T */
+    public function words(WordsClause $clause): mixed;
+
+    /** @return T */
+    public function field(FieldClause $clause): mixed;
+}
