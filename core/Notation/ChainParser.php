@@ -37,21 +37,19 @@ final class ChainParser
     /** @var list<Span> */
     private array $spans = [];
     private readonly Diagnostics $diagnostics;
-    private readonly StrikePhraseParser $strikes;
-    private readonly MovePhraseParser $moves;
     private readonly StrikeResolver $resolver;
 
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Vocabulary $vocabulary,
+        private readonly StrikePhraseParser $strikes,
+        private readonly MovePhraseParser $moves,
         Numbering $numbering,
         Stance $stance,
         private readonly TokenStream $tokens,
     ) {
         $this->running = $stance;
         $this->diagnostics = new Diagnostics();
-        $this->strikes = new StrikePhraseParser($vocabulary);
-        $this->moves = new MovePhraseParser($vocabulary);
         $this->resolver = new StrikeResolver($catalogue, $numbering, $this->diagnostics);
     }
 
@@ -104,7 +102,7 @@ final class ChainParser
     private function phrase(): void
     {
         $word = $this->tokens->word();
-        $strike = $this->strikes->parse($this->tokens, $this->tokens->position());
+        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $this->tokens->position());
         if (isset(Vocabulary::BEATS[$word])) {
             $this->add(new Beat(), $this->tokens->take()->span);
         } elseif (('any' === $word || 'free' === $word) && TokenKind::Number === $this->tokens->at($this->tokens->position() + 1)?->kind) {

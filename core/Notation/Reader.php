@@ -17,10 +17,14 @@ final readonly class Reader
     public const LONGEST = 1000;
 
     private Vocabulary $vocabulary;
+    private StrikePhraseParser $strikes;
+    private MovePhraseParser $moves;
 
     public function __construct(private Catalogue $catalogue)
     {
         $this->vocabulary = new Vocabulary($catalogue);
+        $this->strikes = new StrikePhraseParser($this->vocabulary);
+        $this->moves = new MovePhraseParser($this->vocabulary);
     }
 
     public static function builtIn(): self
@@ -45,7 +49,7 @@ final readonly class Reader
             return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');
         }
 
-        return (new ChainParser($this->catalogue, $this->vocabulary, $numbering, $stance, new TokenStream(Lexer::tokens($text))))->reading();
+        return (new ChainParser($this->catalogue, $this->vocabulary, $this->strikes, $this->moves, $numbering, $stance, new TokenStream(Lexer::tokens($text))))->reading();
     }
 
     private static function refuse(int $length, string $message): Reading

@@ -18,7 +18,8 @@ final readonly class StrikePhrase
 {
     /**
      * @param string $noun as {@see StrikePhraseParser} knows it; empty where there is a number
-     * @param string $number a number of a numbering with its letters, such as "3b"; empty where there is a noun
+     * @param string $code a number of a numbering; empty where there is a noun
+     * @param string $letters what stands directly after the number: "b" in "3b"
      * @param Target|null $target as said in words
      * @param bool $isLow said as "low": for a hand this means under the guard
      * @param int $times how often it is thrown: 2 for "double jab"
@@ -28,7 +29,8 @@ final readonly class StrikePhrase
      */
     public function __construct(
         public string $noun,
-        public string $number,
+        public string $code,
+        public string $letters,
         public Role|Side|null $side,
         public ?Target $target,
         public bool $isLow,
@@ -46,16 +48,5 @@ final readonly class StrikePhrase
     public function targetOf(Strike $strike): ?Target
     {
         return $this->isLow && Target::Leg === $this->target && !\in_array(Target::Leg, $strike->targets, true) ? Target::Body : $this->target;
-    }
-
-    /** The number without the letters of its target. */
-    public function code(): string
-    {
-        return substr($this->number, 0, \strlen($this->number) - \strlen($this->letters()));
-    }
-
-    public function letters(): string
-    {
-        return preg_replace('/^[a-z]*[0-9]+/i', '', $this->number) ?? '';
     }
 }

@@ -78,9 +78,13 @@ final readonly class StrikePhraseParser
         $lands = '' === $number && \in_array($tokens->words[$next] ?? '', ['landing', 'land'], true) && 'forward' === ($tokens->words[$next + 1] ?? '');
         $next += $lands ? 2 : 0;
 
+        $digits = strcspn($number, '0123456789');
+        $digits += strspn($number, '0123456789', $digits);
+
         return new StrikePhrase(
             $noun,
-            $number,
+            substr($number, 0, $digits),
+            substr($number, $digits),
             $side,
             null === $targetWord ? null : Vocabulary::TARGETS[$targetWord],
             'low' === $targetWord,

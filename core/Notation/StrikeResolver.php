@@ -43,7 +43,7 @@ final readonly class StrikeResolver
 
     private function number(StrikePhrase $phrase, Stance $running): ?StrikeItem
     {
-        [$code, $letters] = [$phrase->code(), $phrase->letters()];
+        [$code, $letters] = [$phrase->code, $phrase->letters];
         $entry = $this->numbering->entry($code);
         if (null === $entry) {
             $this->unknownNumber($phrase);
@@ -67,12 +67,13 @@ final readonly class StrikeResolver
             $target = $named;
         }
 
-        return $this->item($strike, $phrase->targetOf($strike) ?? $target, $phrase, self::targets($code, $strike));
+        return $this->item($strike, $phrase->targetOf($strike) ?? $target, $phrase);
     }
 
     private function unknownNumber(StrikePhrase $phrase): void
     {
-        [$number, $code, $letters] = [$phrase->number, $phrase->code(), $phrase->letters()];
+        [$code, $letters] = [$phrase->code, $phrase->letters];
+        $number = $code.$letters;
         $codes = array_map(strval(...), array_keys($this->numbering->entries));
         $near = array_values(array_filter($codes, static fn (string $known): bool => \strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known)));
         if (ctype_digit($code) && \strlen($code) > 1 && \strlen($code) < 8 && '' === $letters) {
@@ -106,7 +107,7 @@ final readonly class StrikeResolver
             return null;
         }
 
-        return $this->item($strike, $phrase->targetOf($strike) ?? $strike->defaultTarget(), $phrase, [$strike->name]);
+        return $this->item($strike, $phrase->targetOf($strike) ?? $strike->defaultTarget(), $phrase);
     }
 
     /**
@@ -138,17 +139,13 @@ final readonly class StrikeResolver
         return $role;
     }
 
-    /**
-     * Makes the item or says why that strike does not go there.
-     *
-     * @param list<string> $nearest
-     */
-    private function item(Strike $strike, Target $target, StrikePhrase $phrase, array $nearest): ?StrikeItem
+    /** Makes the item or says why that strike does not go there. */
+    private function item(Strike $strike, Target $target, StrikePhrase $phrase): ?StrikeItem
     {
         try {
             return new StrikeItem($strike, $target, $phrase->effort, $phrase->feint);
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem('' === $phrase->noun ? $phrase->head : $phrase->span, $invalid->getMessage(), implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets)), $nearest);
+            $this->diagnostics->problem('' === $phrase->noun ? $phrase->head : $phrase->span, $invalid->getMessage(), implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets)), '' === $phrase->noun ? self::targets($phrase->code, $strike) : [$strike->name]);
 
             return null;
         }

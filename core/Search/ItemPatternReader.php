@@ -164,9 +164,9 @@ final readonly class ItemPatternReader
     /** @return array{list<Strike>, Target|null, string} the strikes, their target where it matters, and how it is said */
     private function numbered(StrikePhrase $phrase, Stance $running): array
     {
-        $entry = $this->numbering->entry($phrase->code());
+        $entry = $this->numbering->entry($phrase->code);
         $strike = null === $entry ? null : $this->catalogue->inFamily($entry->family, $entry->role($running));
-        $letters = $phrase->letters();
+        $letters = $phrase->letters;
         $target = '' === $letters ? $entry?->target : Target::tryFrom(strtolower($letters));
         if (null === $strike || ('' !== $letters && null === $target)) {
             return [[], null, ''];

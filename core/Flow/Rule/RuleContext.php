@@ -38,7 +38,9 @@ final class RuleContext
     /** From how much on the rule holds under these house rules. */
     public function threshold(Rule $rule): int|float
     {
-        $definition = $rule->definition();
+        /** @var array<class-string<Rule>, RuleDefinition> $definitions */
+        static $definitions = [];
+        $definition = $definitions[$rule::class] ??= $rule->definition();
 
         return $this->options->rules->threshold($definition->id) ?? $definition->threshold->default ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id));
     }
