@@ -17,8 +17,8 @@ export function checkOf(asked: CheckRequest) {
   });
 }
 
-/** Long enough not to ask for every key, short enough to feel like typing. */
-const PAUSE = 90;
+/** Keys that come at one moment, as from a paste or a touch of the pad, are one question, ms. */
+const PAUSE = 20;
 /** After which an answer is late, ms: what is shown is not about what is typed, and looks so. */
 const LATE = 600;
 
