@@ -35,7 +35,7 @@ final class CheckTest extends ApiTestCase
     #[TestWith(['medium', 'water'])]
     #[TestWith(['text', null])]
     #[TestWith(['text', ['1']])]
-    public function testAnOptionThatIsNotToBeHadIsNamed(string $option, mixed $value): void
+    public function testUnknownOptionIsNamed(string $option, mixed $value): void
     {
         $this->signIn('coach');
         $answer = $this->ask('POST', '/api/check', ['text' => '1 2', $option => $value]);

@@ -42,7 +42,7 @@ final class CombinationQueryTest extends ApiTestCase
     #[TestWith(['length 3..4 starts 2'])]
     #[TestWith(['has 1, has 2, has 3'])]
     #[TestWith(['no switch no exit length 2'])]
-    public function testASearchFindsWhatLookingAtEachFinds(string $text): void
+    public function testSearchFindsTheSameAsLookingAtEveryCombination(string $text): void
     {
         $sequences = $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
@@ -103,7 +103,7 @@ final class CombinationQueryTest extends ApiTestCase
     #[TestWith(['1 2 3 2 exit'])]
     #[TestWith(['2 3b 14l'])]
     #[TestWith(['6 3'])]
-    public function testKinAreWhatLookingAtEachFinds(string $text): void
+    public function testSimilarCombinationsEqualComparingWithEveryOther(string $text): void
     {
         $sequences = $this->fill();
         $asked = Sequence::of(Chains::read($text));

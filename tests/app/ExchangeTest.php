@@ -43,7 +43,7 @@ final class ExchangeTest extends ApiTestCase
     #[TestWith(['csv', 'parity'])]
     #[TestWith(['csv', 'hands'])]
     #[TestWith(['text', 'parity'])]
-    public function testWhatIsInUseComesBackFromTheOtherForms(string $format, string $numbering): void
+    public function testCombinationsInUseAreReadBackFromCsvAndText(string $format, string $numbering): void
     {
         $this->library();
         $this->ask('PUT', '/api/me/numbering', ['numbering' => $numbering]);

@@ -149,7 +149,7 @@ final class GymTest extends ApiTestCase
         self::assertSame(401, $this->ask('POST', '/api/session', ['email' => 'other@gym.example', 'password' => self::PASSWORD])->status);
     }
 
-    public function testWhoeverIsStoppedIsSignedOutAtOnce(): void
+    public function testDeactivatedCoachIsSignedOutAtOnce(): void
     {
         $this->signIn('coach');
         self::assertSame(200, $this->ask('GET', '/api/numberings')->status);

@@ -90,7 +90,7 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame([true, true, true], array_column($sets, 'isBuiltIn'), 'What equals the built-in set is the built-in set.');
     }
 
-    public function testWhatIsWrittenMeanwhileIsCheckedAtTheSave(): void
+    public function testCombinationsWrittenDuringThePreviewAreCheckedAtTheSave(): void
     {
         $this->signIn('head');
         $first = $this->save('First', '1 2 3 14h exit');
@@ -114,7 +114,7 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame([412, 'changed-meanwhile'], [$answer->status, $answer->body['type']]);
     }
 
-    public function testWhatIsNotCheckedToTheEndIsNotSaved(): void
+    public function testUnfinishedPreviewIsNotSaved(): void
     {
         $this->signIn('head');
         $this->save('One', '1 2 exit');

@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 
 final class LibraryTest extends ApiTestCase
 {
-    public function testWhatOneCoachSavesAnotherFinds(): void
+    public function testSavedCombinationIsReadByAnotherCoach(): void
     {
         $this->signIn('head');
         $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => 'jab cross, left hook body, exit', 'stance' => 'orthodox']));
@@ -88,7 +88,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['page=0'])]
     #[TestWith(['sort=password'])]
     #[TestWith(['sort=drilled'])]
-    public function testAFilterThatIsNotToBeHadIsRefused(string $query): void
+    public function testUnknownFilterReturns422(string $query): void
     {
         $this->signIn('head');
 
@@ -215,7 +215,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith([['themes' => ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'i']], 'themes'])]
     #[TestWith([['themes' => [['x']]], 'themes[0]'])]
     #[TestWith([['themes' => ['']], 'themes[0]'])]
-    public function testWhatCannotBeTakenIsNamed(array $with, string $field): void
+    public function testInvalidFieldsAreNamedAsViolations(array $with, string $field): void
     {
         $this->signIn('head');
         $answer = $this->ask('POST', '/api/combinations', self::combination($with));
@@ -234,7 +234,7 @@ final class LibraryTest extends ApiTestCase
         self::assertSame(['Zoë <b>', $note], [$this->ask('GET', "/api/combinations/$id")->body['name'], $this->ask('GET', "/api/combinations/$id")->body['note']]);
     }
 
-    public function testWhatIsNotThereIsSaidSo(): void
+    public function testUnknownCombinationReturns404(): void
     {
         $this->signIn('head');
 

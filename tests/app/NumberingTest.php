@@ -58,7 +58,7 @@ final class NumberingTest extends ApiTestCase
         }
     }
 
-    public function testWhatHasNotChangedIsNotSentAgain(): void
+    public function testUnchangedAnswerReturns304(): void
     {
         $this->signIn('coach');
         $first = $this->ask('GET', '/api/numberings');

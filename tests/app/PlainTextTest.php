@@ -65,7 +65,7 @@ final class PlainTextTest extends ApiTestCase
     }
 
     /** What older versions stored is read as plain as what is sent today. */
-    public function testWhatIsStoredAlreadyIsPlainWhenItIsRead(): void
+    public function testStoredControlCharactersAreRemovedWhenRead(): void
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();

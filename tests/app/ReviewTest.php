@@ -9,7 +9,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 /** What coaches propose, and what becomes of it. */
 final class ReviewTest extends ApiTestCase
 {
-    public function testWhatIsProposedComesIntoTheLibraryOnceItIsApproved(): void
+    public function testApprovedProposalIsInTheLibrary(): void
     {
         $this->signIn('coach');
         $proposal = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(), 'remark' => 'For Thursday.']);
@@ -64,7 +64,7 @@ final class ReviewTest extends ApiTestCase
         self::assertSame(['Cellar door', '1 2 3b 2 exit', 3, 3], [$now['name'], $now['notation'], $now['level'], $now['version']]);
     }
 
-    public function testWhatIsReturnedIsRevisedByItsAuthor(): void
+    public function testReturnedProposalIsRevisedByItsAuthor(): void
     {
         $this->signIn('coach');
         $proposal = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination()]);
@@ -130,13 +130,13 @@ final class ReviewTest extends ApiTestCase
     #[TestWith([['kind' => 'sell'], 422])]
     #[TestWith([['kind' => 'new', 'content' => ['name' => '', 'text' => '1 2']], 422])]
     #[TestWith([['kind' => 'new', 'content' => ['name' => 'x', 'text' => 'zork']], 422])]
-    public function testWhatCannotBeProposedIsRefused(array $request, int $status): void
+    public function testInvalidProposalIsRefused(array $request, int $status): void
     {
         $this->signIn('coach');
         self::assertSame($status, $this->ask('POST', '/api/proposals', $request)->status);
     }
 
-    public function testWhatIsThereOrChangesNothingIsNotProposed(): void
+    public function testDuplicateOrUnchangedProposalIsRefused(): void
     {
         $id = $this->published();
         $this->signIn('coach');

@@ -26,7 +26,7 @@ final class SearchIndexTest extends ApiTestCase
     #[TestWith([1])]
     #[TestWith([2])]
     #[TestWith([3])]
-    public function testAfterAnyWorkItIsAsIfFilledAnew(int $seed): void
+    public function testIndexAfterAnyWritesEqualsOneFilledAnew(int $seed): void
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
         $this->signIn('head');
@@ -60,7 +60,7 @@ final class SearchIndexTest extends ApiTestCase
         self::assertSame($kept, $this->kept());
     }
 
-    public function testWhatWasLostOrSpoiltComesBack(): void
+    public function testRefillRestoresLostAndWrongRows(): void
     {
         $this->signIn('head');
         foreach (self::CHAINS as $at => $chain) {

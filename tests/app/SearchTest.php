@@ -127,7 +127,7 @@ final class SearchTest extends ApiTestCase
     }
 
     /** Nothing is found until it is mended, rather than what it was meant to narrow down. */
-    public function testWhatIsNotUnderstoodIsSaidWithItsPlace(): void
+    public function testUnknownWordsAreReportedWithTheirPlace(): void
     {
         $this->library();
         foreach (['starts' => 'starts', 'level 9' => 'level 9', 'length x' => 'length x', 'starts zork' => 'zork', 'from nowhere' => 'from nowhere', 'rules none' => 'rules none', 'drilled often' => 'drilled often', 'starts with zork' => 'zork', 'no kick or' => 'or'] as $search => $what) {

@@ -68,7 +68,7 @@ final class SignInTest extends ApiTestCase
     #[TestWith(['application/json', '{"email":["head@gym.example"],"password":"no"}', 400])]
     #[TestWith(['application/json', '{"email":"head@gym.example"}', 400])]
     #[TestWith(['application/json', '[]', 400])]
-    public function testWhatIsNoSignInIsASentence(string $type, string $body, int $status): void
+    public function testInvalidSignInBodyReturnsASentence(string $type, string $body, int $status): void
     {
         $this->signOut();
         $answer = $this->ask('POST', '/api/session', $body, ['Content-Type' => $type]);

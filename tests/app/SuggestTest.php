@@ -28,7 +28,7 @@ final class SuggestTest extends ApiTestCase
         self::assertSame('1 2 slip-rear 2', $mends[0]['notation']);
     }
 
-    public function testWhatCannotBeReadHasNoMend(): void
+    public function testUnreadableTextHasNoMends(): void
     {
         $this->signIn('coach');
         self::assertSame([], $this->ask('POST', '/api/mends', ['text' => '1 99'])->body['mends']);
@@ -60,7 +60,7 @@ final class SuggestTest extends ApiTestCase
         self::assertNotContains($first[0]['text'], array_column(self::rows($this->ask('POST', '/api/generate', $wishes)->body['chains']), 'text'));
     }
 
-    public function testWishesThatCannotBeMetSayWhichToGiveUp(): void
+    public function testCriteriaThatCannotBeMetNameOneToGiveUp(): void
     {
         $this->signIn('coach');
         $answer = $this->ask('POST', '/api/generate', ['rules' => 'boxing', 'weapons' => ['elbow']]);
@@ -70,7 +70,7 @@ final class SuggestTest extends ApiTestCase
     }
 
     /** What an answer says to give up is what another request can ask for, and brings as many as it says. */
-    public function testWhatCanBeGivenUpBringsAsManyAsItSays(): void
+    public function testGivingACriterionUpBringsAsManyAsStated(): void
     {
         $this->signIn('coach');
         $asked = ['rules' => 'boxing', 'length' => 7, 'weapons' => ['hand'], 'level' => 1, 'clean' => 'hint', 'count' => 6, 'seed' => 3];
@@ -96,7 +96,7 @@ final class SuggestTest extends ApiTestCase
     #[TestWith([['clean' => 'spotless']])]
     #[TestWith([['seed' => -1]])]
     #[TestWith([['rules' => 'wrestling']])]
-    public function testWishesThatMakeNoSenseAreRefused(array $criterion): void
+    public function testInvalidCriteriaReturn422(array $criterion): void
     {
         $this->signIn('coach');
         self::assertSame(422, $this->ask('POST', '/api/generate', $criterion)->status);

@@ -54,7 +54,7 @@ final class DemoGymTest extends TestCase
 
     /** @param Row $row */
     #[DataProvider('combinations')]
-    public function testWhatItsNoteSaysIsTrue(array $row): void
+    public function testNotesOfTheDemoGymAreTrue(array $row): void
     {
         $document = CheckSerializer::builtIn()->of(new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox')), new CheckOptions(BuiltInHouseRules::named($row['rules'])));
         $note = $row['note'] ?? '';

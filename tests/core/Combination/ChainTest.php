@@ -47,7 +47,7 @@ final class ChainTest extends TestCase
 
     /** @param \Closure(): mixed $make */
     #[DataProvider('impossible')]
-    public function testWhatNoBodyCanThrowIsRefused(\Closure $make, string $sentence): void
+    public function testImpossibleChainsAreRefused(\Closure $make, string $sentence): void
     {
         $this->expectException(InvalidChain::class);
         $this->expectExceptionMessage($sentence);
@@ -122,7 +122,7 @@ final class ChainTest extends TestCase
         }
     }
 
-    public function testWhatIsNotInTheCatalogueIsSaidSo(): void
+    public function testUnknownTechniqueThrows(): void
     {
         $this->expectException(UnknownTechnique::class);
         $this->expectExceptionMessage('There is no technique "headbutt" in the catalogue.');

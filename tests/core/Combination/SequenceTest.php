@@ -27,7 +27,7 @@ final class SequenceTest extends TestCase
         self::assertSame([], preg_grep('/^[a-z][0-9]$/', array_column(Catalogue::builtIn()->moves, 'sign'), \PREG_GREP_INVERT));
     }
 
-    public function testWhatIsWrittenIsReadBack(): void
+    public function testIsReadBackAsWritten(): void
     {
         $this->limitTo(300)->forAll(Chains::any())->then(static function (Chain $chain): void {
             $sequence = Sequence::of($chain);
@@ -65,7 +65,7 @@ final class SequenceTest extends TestCase
     #[TestWith(['A0'])]
     #[TestWith(['~'])]
     #[TestWith(['A0h B0'])]
-    public function testWhatIsNoSequenceIsRefused(string $text): void
+    public function testInvalidBytesAreRefused(string $text): void
     {
         $this->expectException(\UnexpectedValueException::class);
         Sequence::read($text);

@@ -204,7 +204,7 @@ final class ChainTimingTest extends TestCase
         });
     }
 
-    public function testWhatComesAfterDoesNotChangeWhatCameBefore(): void
+    public function testLaterItemsDoNotChangeEarlierTimings(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $chain = Chain::of(\array_slice($chain->items, 0, 40));

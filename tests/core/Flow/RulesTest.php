@@ -102,7 +102,7 @@ final class RulesTest extends TestCase
         self::fail('There is no rule '.$id);
     }
 
-    public function testTheHouseDecidesWhatAFindingWeighs(): void
+    public function testSeverityIsAssignedByTheHouseRules(): void
     {
         $boxing = self::findings('1 14l', 'boxing');
         $kickboxing = self::findings('1 14l', 'kickboxing');
@@ -122,7 +122,7 @@ final class RulesTest extends TestCase
         self::assertSame('youth-limits', $result->findings[0]->id, 'What must be mended stands first.');
     }
 
-    public function testWhatIsFoundLiesInTheChainAndDoesNotDependOnTheStance(): void
+    public function testFindingsLieInTheChainAndDoNotDependOnTheStance(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);

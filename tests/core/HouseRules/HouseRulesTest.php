@@ -30,7 +30,7 @@ final class HouseRulesTest extends TestCase
 {
     use TestTrait;
 
-    public function testWhatIsOffIsNotReportedAndChangesNoVerdict(): void
+    public function testRuleThatIsOffIsNotReportedAndChangesNoVerdict(): void
     {
         $silent = self::house(Severity::Off);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($silent): void {

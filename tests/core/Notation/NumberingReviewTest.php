@@ -31,7 +31,7 @@ final class NumberingReviewTest extends TestCase
         self::assertContains('lead knee', array_column(self::review()->gaps(Numbering::named('six')), 'strike'));
     }
 
-    public function testWhatTwoNumberingsUseDifferentlyIsListed(): void
+    public function testDifferencesBetweenNumberingsAreListed(): void
     {
         self::assertSame(
             [['number' => '7', 'one' => 'lead shovel hook', 'other' => 'lead hook to the body'], ['number' => '8', 'one' => 'rear overhand', 'other' => 'rear hook to the body']],
@@ -58,7 +58,7 @@ final class NumberingReviewTest extends TestCase
     }
 
     /** A numbering of the gym's own, with targets of its own, writes what it reads. */
-    public function testWhatAnOwnNumberingWritesItReadsBack(): void
+    public function testOwnNumberingIsReadBackAsWritten(): void
     {
         $content = self::content([['1', 'straight', 'lead', null], ['2', 'straight', 'rear', 'body'], ['A3', 'hook', 'lead', 'body'], ['B3', 'hook', 'lead', null], ['K1', 'round kick', 'rear', 'leg']]);
         self::assertSame([], self::review()->problems($content));

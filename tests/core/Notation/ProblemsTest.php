@@ -62,7 +62,7 @@ final class ProblemsTest extends TestCase
         }
     }
 
-    public function testWhatIsNearestCanBeRead(): void
+    public function testNearestSuggestionsCanBeRead(): void
     {
         foreach (self::mistakes() as [$text, $expected]) {
             foreach (self::read($text) as $problem) {

@@ -91,7 +91,7 @@ final class SearchReaderTest extends TestCase
     #[TestWith(['from nowhere', 0, 12])]
     #[TestWith(['level 7', 0, 7])]
     #[TestWith(['??', 0, 2])]
-    public function testWhatIsNotUnderstoodIsSaidWithItsPlace(string $text, int $at, int $length): void
+    public function testUnknownWordsAreReportedWithTheirPlace(string $text, int $at, int $length): void
     {
         $problems = self::read($text)->problems;
 

@@ -239,15 +239,18 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
     field.current?.focus();
   };
 
-  /** Writes the chain over in the other numbering, by way of its words, which every numbering reads. */
+  /** Writes the chain over in the other numbering; what cannot be read yet stays as it was typed. */
   const changeNumbering = async (numbering: NumberingId) => {
-    if (!readable?.words || latest !== readable || !current) {
-      change({ numbering });
-      return;
+    const body = { text: draft.text, from: draft.numbering, to: numbering, stance: draft.stance };
+    try {
+      const answer = draft.text.trim()
+        ? await answered(api.POST("/api/translate", { params: { header: { "X-CSRF-Token": "" } }, body }))
+        : undefined;
+      change({ numbering, text: answer?.lines[0]?.written ?? draft.text });
+    } catch (refused) {
+      // Kept as it is: the same numbers would mean other strikes.
+      void message.error(refusal(refused).title);
     }
-    const body = { text: readable.words, numbering, stance: draft.stance };
-    const written = await answered(api.POST("/api/check", { params: { header: { "X-CSRF-Token": "" } }, body }));
-    change({ numbering, text: written.text ?? draft.text });
   };
 
   const openSave = useCallback(() => {

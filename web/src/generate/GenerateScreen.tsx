@@ -22,7 +22,7 @@ import "./generate.css";
 
 const LINE_WIDTH = 430;
 const LEVELS = [
-  { value: 0, label: "any theme" },
+  { value: 0, label: "any" },
   { value: 1, label: "1" },
   { value: 2, label: "2" },
   { value: 3, label: "3" },

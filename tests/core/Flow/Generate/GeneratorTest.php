@@ -24,7 +24,7 @@ use PHPUnit\Framework\TestCase;
 final class GeneratorTest extends TestCase
 {
     /** Wishes of every kind; each result is checked anew, apart from the generator. */
-    public function testEveryResultIsWhatWasWishedFor(): void
+    public function testEveryResultMeetsTheCriteria(): void
     {
         $made = 0;
         foreach (BuiltInHouseRules::ids() as $rules) {
@@ -50,7 +50,7 @@ final class GeneratorTest extends TestCase
         self::assertSame($list(7), array_unique($list(7)));
     }
 
-    public function testWhatIsKnownIsNotMadeAgain(): void
+    public function testKnownChainsAreNotGeneratedAgain(): void
     {
         $criteria = new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')));
         $known = self::keys($criteria);
@@ -63,7 +63,7 @@ final class GeneratorTest extends TestCase
     /** Elbows under boxing rules cannot be; eight strikes cannot be a first lesson. */
     #[TestWith(['boxing', 'elbow', 4, null, 'weapons'])]
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
-    public function testWishesThatCannotBeMetSayWhichToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
+    public function testCriteriaThatCannotBeMetNameOneToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
     {
         $generation = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
 
@@ -78,7 +78,7 @@ final class GeneratorTest extends TestCase
     #[TestWith(['angles', '1 pivot-out 2', '1 2 pivot-out'])]
     #[TestWith(['counters', 'slip-lead 3', '3 slip-lead'])]
     #[TestWith(['kicks-off-hands', '1 step-out 14', '14 1'])]
-    public function testWhatAThemeIs(string $theme, string $holds, string $doesNot): void
+    public function testChainsThatHoldATheme(string $theme, string $holds, string $doesNot): void
     {
         self::assertTrue(Theme::from($theme)->holds(Chains::read($holds)));
         self::assertFalse(Theme::from($theme)->holds(Chains::read($doesNot)));

@@ -52,7 +52,7 @@ final class MendFinderTest extends TestCase
         self::assertSame($mended, self::text(self::mends($chain, $rules)->ofVerdict[0]));
     }
 
-    public function testWhatFlowsNeedsNoMend(): void
+    public function testFlowingChainNeedsNoMend(): void
     {
         self::assertSame([], self::mends('1 2 3 2', 'boxing')->ofVerdict);
     }

@@ -40,7 +40,7 @@ final class NextTest extends TestCase
     }
 
     /** The strip says of each continuation what the account of the longer chain says of its last link. */
-    public function testEveryContinuationIsWhatTheAccountSays(): void
+    public function testEveryContinuationEqualsTheTimingOfTheLongerChain(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), 0.8);
         $model = new FlowModel(Catalogue::builtIn()->body);
