@@ -150,7 +150,7 @@ const number = (of: string, limb: string, family: string, more = {}) => ({
   roles: { orthodox: "lead", southpaw: "lead" },
   ...more,
 });
-const SCHEMES = {
+const NUMBERINGS = {
   ofGym: "parity",
   numberings: [
     {
@@ -165,12 +165,22 @@ const SCHEMES = {
       ],
     },
   ],
-  moves: [
-    { id: "slip-lead", words: "slip lead", kind: "defence" },
-    { id: "step-out", words: "step out", kind: "footwork" },
-    { id: "clinch", words: "clinch", kind: "contact" },
-  ],
 } as unknown as Numberings;
+const strike = (family: string, targets: string[]) => ({ family, shortName: family, targets });
+const VOCABULARY = {
+  strikes: [
+    strike("straight", ["head", "body"]),
+    strike("hook", ["head", "body"]),
+    strike("round kick", ["body", "head", "leg"]),
+    strike("knee", ["body", "head", "leg"]),
+    strike("elbow", ["head", "body"]),
+  ],
+  moves: [
+    { id: "slip-lead", words: "slip lead", kind: "defence", glyph: "M0 0" },
+    { id: "step-out", words: "step out", kind: "footwork", glyph: "M0 0" },
+    { id: "clinch", words: "clinch", kind: "contact", glyph: "M0 0" },
+  ],
+};
 
 async function pad() {
   const onPress = vi.fn();
@@ -179,8 +189,10 @@ async function pad() {
       <TouchPad numbering="parity" stance="orthodox" onPress={onPress} />
     </Around>,
   );
-  await waitFor(() => expect(asked.length).toBe(1));
-  asked[0]?.answer(SCHEMES);
+  await waitFor(() => expect(asked.length).toBe(2));
+  for (const question of asked) {
+    question.answer(question.path === "/api/vocabulary" ? VOCABULARY : NUMBERINGS);
+  }
   await screen.findByRole("button", { name: /^1/ });
   const choose = (name: string) => fireEvent.click(screen.getByText(name, { selector: ".ant-segmented-item-label" }));
   const press = (name: RegExp) => {

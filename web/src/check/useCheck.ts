@@ -2,6 +2,7 @@ import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query"
 import { useEffect, useRef, useState } from "react";
 import { again, answered, api, type Check, type CheckRequest, isAway } from "../api/client";
 import { useReachable } from "../api/connection";
+import { useSettled } from "../ui/useSettled";
 
 /** The question for one check, and its answer for good. */
 export function checkOf(asked: CheckRequest) {
@@ -37,12 +38,8 @@ interface Checked {
 /** Checks as one types. Answers to what is no longer there are dropped; the picture stays until the next one is here. */
 export function useCheck(request: CheckRequest): Checked {
   const key = JSON.stringify(request);
-  const [asked, setAsked] = useState(key);
+  const asked = useSettled(key, PAUSE);
   const readable = useRef<Check | undefined>(undefined);
-  useEffect(() => {
-    const timer = setTimeout(() => setAsked(key), PAUSE);
-    return () => clearTimeout(timer);
-  }, [key]);
 
   const question = JSON.parse(asked) as CheckRequest;
   const query = useQuery({

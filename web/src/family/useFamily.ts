@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { answered, api, type NumberingId, type Stance } from "../api/client";
+import { useSettled } from "../ui/useSettled";
 
 export function useFamily(id: number) {
   return useQuery({
@@ -28,11 +28,7 @@ export function useAlreadyThere(asked: {
 }) {
   const { ready, ...body } = asked;
   const key = JSON.stringify(body);
-  const [settled, setSettled] = useState("");
-  useEffect(() => {
-    const timer = setTimeout(() => ready && setSettled(key), PAUSE);
-    return () => clearTimeout(timer);
-  }, [key, ready]);
+  const settled = useSettled(key, PAUSE, ready, "");
   const query = useQuery({
     queryKey: ["already-there", settled],
     queryFn: ({ signal }) =>

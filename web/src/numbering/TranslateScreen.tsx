@@ -1,10 +1,11 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { App, Button, Input, Segmented, Select } from "antd";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { answered, api, type NumberingId, refusal, type Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { GymNav } from "../ui/GymNav";
+import { useSettled } from "../ui/useSettled";
 import { STANCES } from "../ui/words";
 import { Differences } from "./NumberingScreen";
 import "./numbering.css";
@@ -22,11 +23,7 @@ export default function TranslateScreen() {
   const to: NumberingId = address.get("to") ?? mine;
   const stance = (address.get("stance") as Stance | null) ?? "orthodox";
   const [text, setText] = useState("");
-  const [asked, setAsked] = useState("");
-  useEffect(() => {
-    const timer = setTimeout(() => setAsked(text), PAUSE);
-    return () => clearTimeout(timer);
-  }, [text]);
+  const asked = useSettled(text, PAUSE);
   const translation = useQuery({
     queryKey: ["translate", asked, from, to, stance],
     queryFn: ({ signal }) =>

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { answered, api, type NumberingRequest } from "../api/client";
+import { useSettled } from "../ui/useSettled";
 
 const header = { "X-CSRF-Token": "" };
 const PAUSE = 200;
@@ -8,11 +8,7 @@ const PAUSE = 200;
 /** What a numbering would do, asked anew as it is edited; nothing is saved by it. */
 export function useNumberingPreview(numbering: NumberingRequest) {
   const key = JSON.stringify(numbering);
-  const [asked, setAsked] = useState(key);
-  useEffect(() => {
-    const timer = setTimeout(() => setAsked(key), PAUSE);
-    return () => clearTimeout(timer);
-  }, [key]);
+  const asked = useSettled(key, PAUSE);
   return useQuery({
     queryKey: ["numbering-preview", asked],
     queryFn: ({ signal }) =>
