@@ -50,7 +50,7 @@ final class ChainParser
     ) {
         $this->running = $stance;
         $this->diagnostics = new Diagnostics();
-        $this->resolver = new StrikeResolver($catalogue, $numbering, $this->diagnostics);
+        $this->resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
     }
 
     public function reading(): Reading

@@ -38,7 +38,7 @@ final readonly class StrikePhraseParser
                 [$noun, $count] = $found;
                 $noun = $switch ? 'switch '.$noun : $noun;
 
-                return $switch && !isset(Vocabulary::NOUNS[$noun]) ? null
+                return $switch && !isset($this->vocabulary->nouns[$noun]) ? null
                     : $this->finish($tokens, $from, $at, $count, $noun, '', $side ?? Vocabulary::HANDS[$noun] ?? null, $targetWord ?? Vocabulary::AIMED[$noun] ?? null, $effort, $feint, $times ?? 1);
             }
             if (isset(Vocabulary::SIDES[$word])) {

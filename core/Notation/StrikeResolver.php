@@ -17,7 +17,7 @@ use Periplus\Core\Technique\Target;
 /** Decides which strike a phrase means, by the running stance, the numbering and what stands before it in the chain. */
 final readonly class StrikeResolver
 {
-    public function __construct(private Catalogue $catalogue, private Numbering $numbering, private Diagnostics $diagnostics)
+    public function __construct(private Catalogue $catalogue, private Vocabulary $vocabulary, private Numbering $numbering, private Diagnostics $diagnostics)
     {
     }
 
@@ -95,7 +95,7 @@ final readonly class StrikeResolver
     /** @param list<Item> $before */
     private function noun(StrikePhrase $phrase, Stance $running, array $before): ?StrikeItem
     {
-        $family = Vocabulary::NOUNS[$phrase->noun];
+        $family = $this->vocabulary->nouns[$phrase->noun];
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
         $role ??= $this->role($phrase, $family, $before);
         $strike = $this->catalogue->inFamily($family, $role);

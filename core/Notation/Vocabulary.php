@@ -19,8 +19,8 @@ final readonly class Vocabulary
     public const SIDES = ['lead' => Role::Lead, 'front' => Role::Lead, 'rear' => Role::Rear, 'left' => Side::Left, 'right' => Side::Right];
     public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true];
     public const TARGETS = ['head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'mid' => Target::Body, 'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'calf' => Target::Leg, 'low' => Target::Leg];
-    /** Noun to family; jab and cross also fix the role, see {@see FIXED}. */
-    public const NOUNS = [
+    /** Noun to family, beside the families themselves; jab and cross also fix the role, see {@see FIXED}. */
+    private const NOUNS = [
         'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'uppercut' => 'uppercut', 'upper' => 'uppercut',
         'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
         'left hand' => 'straight', 'right hand' => 'straight', 'lead hand' => 'straight', 'rear hand' => 'straight',
@@ -55,6 +55,8 @@ final readonly class Vocabulary
     ];
     private const LONGEST = 3;
 
+    /** @var array<string, string> noun to family */
+    public array $nouns;
     /** @var array<string, array{lead: string, rear: string}> moves that go to a side, by their bare word */
     public array $bases;
     /** @var array<string, string> phrase to move id, or to a key of */
@@ -64,6 +66,8 @@ final readonly class Vocabulary
 
     public function __construct(Catalogue $catalogue)
     {
+        $families = $catalogue->families();
+        $this->nouns = self::NOUNS + array_combine($families, $families);
         $bases = self::BASES;
         $moves = self::ALIASES;
         foreach ($catalogue->moves as $id => $move) {
@@ -78,7 +82,7 @@ final readonly class Vocabulary
         $this->bases = $bases;
         $this->moves = $moves;
         $suggestions = array_map(static fn (array $base): array => array_values($base), $bases);
-        $words = [...array_keys($catalogue->moves), ...array_keys(self::NOUNS), ...array_column($catalogue->strikes, 'name'), 'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat'];
+        $words = [...array_keys($catalogue->moves), ...array_keys($this->nouns), ...array_column($catalogue->strikes, 'name'), 'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat'];
         foreach ($words as $word) {
             $suggestions[$word] = [$word];
         }
@@ -94,7 +98,7 @@ final readonly class Vocabulary
      */
     public function noun(array $words, int $from): ?array
     {
-        return $this->longest(self::NOUNS, $words, $from);
+        return $this->longest($this->nouns, $words, $from);
     }
 
     /**

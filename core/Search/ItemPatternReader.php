@@ -180,6 +180,7 @@ final readonly class ItemPatternReader
     private function named(StrikePhrase $phrase, Stance $running): array
     {
         $noun = $phrase->noun;
+        $nouns = $this->vocabulary->nouns;
         $limb = self::LIMBS[$noun] ?? null;
         $fixed = Vocabulary::FIXED[$noun] ?? null;
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
@@ -188,7 +189,7 @@ final readonly class ItemPatternReader
             && match (true) {
                 isset(self::ANY[$noun]) => true,
                 null !== $limb => $strike->limb === $limb,
-                default => $strike->family === Vocabulary::NOUNS[$noun] && (null === $fixed || $strike->role === $fixed),
+                default => $strike->family === $nouns[$noun] && (null === $fixed || $strike->role === $fixed),
             }));
         $targets = array_values(array_unique(array_map($phrase->targetOf(...), $strikes), \SORT_REGULAR));
         $target = 1 === \count($targets) ? $targets[0] : $phrase->target;

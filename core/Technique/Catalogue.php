@@ -48,6 +48,12 @@ final readonly class Catalogue
         return $this->families[$family][$role->value] ?? null;
     }
 
+    /** @return list<string> in the order of the data */
+    public function families(): array
+    {
+        return array_keys($this->families);
+    }
+
     public function hasFamily(string $family): bool
     {
         return isset($this->families[$family]);
