@@ -43,7 +43,7 @@ final class SearchBenchmarkCommand extends Command
             'list' => $this->measure($client, $lists),
             'search, the first after a write' => $this->measure($client, $searches, afterWrite: true),
             'search, asked again' => $this->measure($client, $searches),
-            'what is there already' => $this->measure($client, self::CHAINS, kin: true),
+            'what is there already' => $this->measure($client, self::CHAINS, similar: true),
         ] as $what => [$median, $slowest]) {
             $output->writeln(\sprintf('  %-46s %13.1f  %14.1f', $what, $median, $slowest));
         }
@@ -56,7 +56,7 @@ final class SearchBenchmarkCommand extends Command
      *
      * @return array{float, float} median and slowest in ms, of the median of each
      */
-    private function measure(BenchmarkClient $client, array $asked, bool $afterWrite = false, bool $kin = false): array
+    private function measure(BenchmarkClient $client, array $asked, bool $afterWrite = false, bool $similar = false): array
     {
         $medians = [];
         foreach ($asked as $what) {
@@ -65,7 +65,7 @@ final class SearchBenchmarkCommand extends Command
                 if ($afterWrite) {
                     self::write($client);
                 }
-                $times[] = $kin ? $client->time('/api/already-there', ['text' => $what]) : $client->time($what, null);
+                $times[] = $similar ? $client->time('/api/already-there', ['text' => $what]) : $client->time($what, null);
             }
             sort($times);
             $medians[] = $times[intdiv(self::ROUNDS, 2)];

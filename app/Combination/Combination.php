@@ -75,7 +75,7 @@ class Combination
     #[ORM\Column(length: 40)]
     private string $weapons;
 
-    /** What search and likeness read, see {@see Sequence}. */
+    /** What search and similarity read, see {@see Sequence}. */
     #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $sequence;
 

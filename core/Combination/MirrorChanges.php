@@ -6,7 +6,7 @@ namespace Periplus\Core\Combination;
 
 use Periplus\Core\Technique\Catalogue;
 
-/** Compares one voice with another item by item and says what really changes against this opponent. */
+/** Compares a chain in one stance with it in another, item by item, and says what really changes against this opponent. */
 final readonly class MirrorChanges
 {
     private StanceConverter $converter;

@@ -72,20 +72,20 @@ final class ChainParser
     private function chain(): void
     {
         while (!$this->diagnostics->isFull() && null !== ($token = $this->tokens->peek())) {
-            if (TokenKind::Mark === $token->kind && ']' === $token->text && $this->depth > 0) {
+            if (TokenKind::Sign === $token->kind && ']' === $token->text && $this->depth > 0) {
                 return;
             }
             match ($token->kind) {
                 TokenKind::Stop => $this->tokens->take(),
                 TokenKind::Number, TokenKind::Word => $this->phrase(),
-                TokenKind::Mark => $this->mark($token),
+                TokenKind::Sign => $this->sign($token),
                 TokenKind::Times => $this->complain('"%s" repeats nothing.', '[ ] around what repeats, such as [1 2]x3'),
-                TokenKind::Stranger => $this->stranger(),
+                TokenKind::Unknown => $this->unknown(),
             };
         }
     }
 
-    private function mark(Token $token): void
+    private function sign(Token $token): void
     {
         match ($token->text) {
             '(' => $this->feint(),
@@ -324,11 +324,11 @@ final class ChainParser
         return true;
     }
 
-    private function stranger(): void
+    private function unknown(): void
     {
         $first = $this->tokens->take();
         $last = $first;
-        while (TokenKind::Stranger === $this->tokens->peek()?->kind) {
+        while (TokenKind::Unknown === $this->tokens->peek()?->kind) {
             $last = $this->tokens->take();
         }
         $shown = 1 === preg_match('/^\p{C}$/u', $first->text) ? \sprintf('The invisible character U+%04X', mb_ord($first->text)) : \sprintf('"%s"', $first->text);

@@ -14,8 +14,8 @@ final readonly class Lexer
         | (?<stop>[,;.:|\x{00B7}\x{2022}\x{2192}])
         | (?<number>[a-z]{0,2}[0-9]+[a-z]*)
         | (?<word>\p{L}[\p{L}\p{M}'\x{2019}]*)
-        | (?<mark>[()\[\]+/*!\~>])
-        | (?<stranger>.)
+        | (?<sign>[()\[\]+/*!\~>])
+        | (?<unknown>.)
         )~uxsi
         REGEX;
 
@@ -24,8 +24,8 @@ final readonly class Lexer
         'times' => TokenKind::Times,
         'number' => TokenKind::Number,
         'word' => TokenKind::Word,
-        'mark' => TokenKind::Mark,
-        'stranger' => TokenKind::Stranger,
+        'sign' => TokenKind::Sign,
+        'unknown' => TokenKind::Unknown,
     ];
 
     /**

@@ -12,9 +12,9 @@ enum TokenKind
     /** Separates phrases: a comma or the like. Blanks and hyphens leave no token. */
     case Stop;
     /** One of ( ) [ ] + / * ! ~ > */
-    case Mark;
+    case Sign;
     /** The count of a repeat, written straight after its bracket: x3. */
     case Times;
     /** A character that stands for nothing. */
-    case Stranger;
+    case Unknown;
 }

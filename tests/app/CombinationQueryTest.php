@@ -110,9 +110,9 @@ final class CombinationQueryTest extends ApiTestCase
         $distance = EditDistance::builtIn();
         $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $distance), $sequences));
         $found = [];
-        foreach (self::service(SimilarCombinations::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $kin) {
-            if (Relation::Mirror !== $kin['relation']) {
-                $found[$kin['row']['id']] = $kin['relation'];
+        foreach (self::service(SimilarCombinations::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $similar) {
+            if (Relation::Mirror !== $similar['relation']) {
+                $found[$similar['row']['id']] = $similar['relation'];
             }
         }
 

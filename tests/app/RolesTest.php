@@ -106,7 +106,7 @@ final class RolesTest extends ApiTestCase
                 'nobody' === $name ? $this->signOut() : $this->signIn($name);
                 [$method, $path] = explode(' ', $route);
                 $number = match (true) {
-                    str_contains($path, 'rechecks'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations') => '999999',
+                    str_contains($path, 'rule-previews'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations') => '999999',
                     str_contains($path, 'proposals') => (string) $proposal,
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,

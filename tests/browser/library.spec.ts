@@ -204,10 +204,10 @@ test("what is there already is named while one writes, and a family is walked", 
   await signIn(page, COACH);
   await page.goto("/bench");
   await write(page, "1 2 3b exit");
-  const kin = page.getByRole("region", { name: "In the library already" });
-  await expect(kin).toContainText("Cellar window");
-  await expect(kin).toContainText("the same chain");
-  await kin.getByRole("link", { name: "Cellar window" }).click();
+  const similar = page.getByRole("region", { name: "In the library already" });
+  await expect(similar).toContainText("Cellar window");
+  await expect(similar).toContainText("the same chain");
+  await similar.getByRole("link", { name: "Cellar window" }).click();
   const family = page.getByRole("region", { name: "Family" });
   await expect(family.locator(".branch-self")).toContainText("Cellar window");
   await family.getByRole("link", { name: /Open the door/ }).click();

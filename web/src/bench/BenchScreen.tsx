@@ -143,7 +143,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
   const reachable = useReachable();
   const settled = current && latest !== undefined && latest === readable;
   const mends = useMends(request, settled);
-  const kin = useAlreadyThere({
+  const similar = useAlreadyThere({
     text: draft.text,
     numbering: draft.numbering,
     stance: draft.stance,
@@ -606,7 +606,7 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
                 }}
               />
               {/* Below all else: it comes a moment later and must not move what is being pressed. */}
-              {kin && !old && <AlreadyThere matches={kin.matches} total={kin.total} />}
+              {similar && !old && <AlreadyThere matches={similar.matches} total={similar.total} />}
             </>
           ) : (
             <section className="panel findings findings-empty">
@@ -623,7 +623,11 @@ function Bench({ id, stored, proposal }: { id: string; stored: Draft | null; pro
         doing={doing}
         remark={remark}
         onRemark={setRemark}
-        kin={kin && !old && kin.matches.length > 0 && <AlreadyThere matches={kin.matches} total={kin.total} />}
+        similar={
+          similar &&
+          !old &&
+          similar.matches.length > 0 && <AlreadyThere matches={similar.matches} total={similar.total} />
+        }
         saving={save.isPending || propose.isPending || decide.isPending}
         waiting={toStore !== null && !reachable}
         onGiveUp={() => setToStore(null)}

@@ -17,7 +17,7 @@ interface Props {
   remark: string;
   onRemark: (remark: string) => void;
   /** What is in the library already. */
-  kin: ReactNode;
+  similar: ReactNode;
   saving: boolean;
   /** For the connection to come back. */
   waiting: boolean;
@@ -46,7 +46,7 @@ export function SaveDrawer({
   doing,
   remark,
   onRemark,
-  kin,
+  similar,
   saving,
   waiting,
   onGiveUp,
@@ -148,7 +148,7 @@ export function SaveDrawer({
             />
           </>
         )}
-        {kin}
+        {similar}
         <div className="save-foot">
           {error && <Alert type="error" showIcon message={error} role="alert" />}
           {waiting && (

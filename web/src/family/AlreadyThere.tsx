@@ -32,11 +32,11 @@ export function AlreadyThere({
     Math.max(SHOWN, close.length),
   );
   return (
-    <section className="panel block kin" aria-label={title}>
+    <section className="panel block similar" aria-label={title}>
       <h2>{title}</h2>
       <ul>
         {shown.map((match) => (
-          <li key={match.id} className={`kin-${match.relation}`}>
+          <li key={match.id} className={`similar-${match.relation}`}>
             <Link to={`/combinations/${match.id}`}>{match.name}</Link> <span className="numbers">{match.text}</span>
             <small>{RELATIONS[match.relation]}</small>
           </li>

@@ -45,7 +45,7 @@ export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfO
       {family.contained.length > 0 && (
         <>
           <h3>Holds as a part</h3>
-          <ul className="kin-list">
+          <ul className="similar-list">
             {family.contained.map((one) => (
               <li key={one.id}>
                 <Link to={`/combinations/${one.id}`}>{one.name}</Link> <span className="numbers">{one.text}</span>
