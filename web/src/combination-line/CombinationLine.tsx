@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useId, useMemo } from "react";
 import type { LineDrawing, Stance } from "../api/client";
 import { Feet } from "./Feet";
-import { Mark } from "./Mark";
+import { LineItem } from "./LineItem";
 import { type Placed, place } from "./place";
 import { Ribbon } from "./Ribbon";
 import { useWidth } from "./useWidth";
@@ -85,8 +85,8 @@ export function CombinationLine({
         ))}
         <g>
           {drawing.items.map((item, at) => {
-            const mark = (
-              <Mark
+            const drawn = (
+              <LineItem
                 key={`${at}-${item.text}`}
                 item={item}
                 line={line}
@@ -95,7 +95,7 @@ export function CombinationLine({
               />
             );
             return small ? (
-              mark
+              drawn
             ) : (
               <g
                 key={`${at}-${item.text}`}
@@ -112,7 +112,7 @@ export function CombinationLine({
                 onFocus={() => onPoint?.(item.sentence)}
                 onBlur={() => onPoint?.(null)}
               >
-                {mark}
+                {drawn}
               </g>
             );
           })}

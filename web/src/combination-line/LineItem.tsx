@@ -5,7 +5,7 @@ import type { Placed } from "./place";
 type Item = LineDrawing["items"][number];
 
 /** One item: a tile for a strike, a glyph for a move. */
-export function Mark({
+export function LineItem({
   item,
   line,
   selected,
