@@ -26,7 +26,7 @@ final class BenchmarkClient
     }
 
     /**
-     * @param array<string, string>|null $body null asks with GET
+     * @param array<string, mixed>|null $body null asks with GET
      *
      * @return float ms from the first byte sent to the last received
      */
@@ -39,7 +39,7 @@ final class BenchmarkClient
     }
 
     /**
-     * @param array<string, string>|null $body null asks with GET
+     * @param array<string, mixed>|null $body null asks with GET
      * @param list<string> $headers
      *
      * @return array<mixed>
@@ -56,7 +56,7 @@ final class BenchmarkClient
     }
 
     /**
-     * @param array<string, string>|null $body null asks with GET
+     * @param array<string, mixed>|null $body null asks with GET
      * @param list<string> $headers
      */
     private function send(string $path, ?array $body, array $headers = []): string

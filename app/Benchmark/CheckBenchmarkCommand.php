@@ -92,10 +92,10 @@ final class CheckBenchmarkCommand extends Command
             $empty[] = $client->time('/api/ping', $body);
             $check[] = $client->time('/api/check', $body);
         }
-        $suggestions = ['mends' => [], 'next' => []];
+        $parts = ['next' => [], 'similar' => [], 'mends' => []];
         for ($at = 0; $at < $requests / 5; ++$at) {
-            foreach (array_keys($suggestions) as $route) {
-                $suggestions[$route][] = $client->time('/api/'.$route, ['text' => self::CHAINS[$at % \count(self::CHAINS)]]);
+            foreach (array_keys($parts) as $part) {
+                $parts[$part][] = $client->time('/api/check', ['text' => self::CHAINS[$at % \count(self::CHAINS)], 'with' => [$part]]);
             }
         }
         [$emptyMedian, $checkMedian] = [self::median($empty), self::median($check)];
@@ -103,8 +103,8 @@ final class CheckBenchmarkCommand extends Command
         $output->writeln(\sprintf('  %-42s %6.2f ms', 'empty route', $emptyMedian));
         $output->writeln(\sprintf('  %-42s %6.2f ms', 'check route', $checkMedian));
         $output->writeln(\sprintf('  %-42s %6.2f', 'check route to empty route', $checkMedian / $emptyMedian));
-        foreach ($suggestions as $route => $times) {
-            $output->writeln(\sprintf('  %-42s %6.2f ms, at most %.0f', $route.' route', self::median($times), [] === $times ? 0 : max($times)));
+        foreach ($parts as $part => $times) {
+            $output->writeln(\sprintf('  %-42s %6.2f ms, at most %.0f', 'check route with '.$part, self::median($times), [] === $times ? 0 : max($times)));
         }
 
         return Command::SUCCESS;

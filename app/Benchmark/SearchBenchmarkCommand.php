@@ -65,7 +65,7 @@ final class SearchBenchmarkCommand extends Command
                 if ($afterWrite) {
                     self::write($client);
                 }
-                $times[] = $similar ? $client->time('/api/already-there', ['text' => $what]) : $client->time($what, null);
+                $times[] = $similar ? $client->time('/api/check', ['text' => $what, 'with' => ['similar']]) : $client->time($what, null);
             }
             sort($times);
             $medians[] = $times[intdiv(self::ROUNDS, 2)];

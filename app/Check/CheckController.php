@@ -4,23 +4,53 @@ declare(strict_types=1);
 
 namespace Periplus\App\Check;
 
+use Periplus\App\Account\User;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final readonly class CheckController
 {
-    public function __construct(private CheckSerializer $serializer, private GymHouseRules $rules, private GymNumberings $numberings)
+    private const LINES = 'application/x-ndjson';
+
+    public function __construct(private CheckSerializer $serializer, private Parts $parts, private GymHouseRules $rules, private GymNumberings $numberings)
     {
     }
 
-    /** Reads and checks; stores nothing. */
+    /** Reads and checks, and answers what else is asked for; stores nothing. The parts come as lines, each when it is known, to whoever accepts that. */
     #[Route('/api/check', methods: 'POST')]
-    public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request): JsonResponse
+    public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, Request $http, #[CurrentUser] User $user): Response
     {
-        return new JsonResponse($this->serializer->of($request->chainText($this->numberings), $request->options($this->rules->named($request->rules)), $request->draw()));
+        $text = $request->chainText($this->numberings);
+        $options = $request->options($this->rules->named($request->rules));
+        $check = $this->serializer->of($text, $options, $request->draw());
+        $parts = $this->parts->of($request, $text, $options, $this->numberings->of($user));
+        if (!\in_array(self::LINES, $http->getAcceptableContentTypes(), true)) {
+            return new JsonResponse([...$check, ...iterator_to_array($parts)]);
+        }
+
+        // nginx hands each line on at once.
+        return new StreamedResponse(self::lines($check, $parts), 200, ['Content-Type' => self::LINES, 'X-Accel-Buffering' => 'no']);
+    }
+
+    /**
+     * @param array<string, mixed> $check
+     * @param iterable<string, array<string, mixed>|null> $parts
+     *
+     * @return iterable<string> JSON objects, a line each
+     */
+    private static function lines(array $check, iterable $parts): iterable
+    {
+        yield json_encode($check, \JSON_THROW_ON_ERROR)."\n";
+        foreach ($parts as $name => $part) {
+            yield json_encode([$name => $part], \JSON_THROW_ON_ERROR)."\n";
+        }
     }
 }

@@ -17,7 +17,7 @@ use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A text and how it is to be checked. A hostile text is the reader's to refuse, within the size of a request. */
-readonly class CheckRequest
+final readonly class CheckRequest
 {
     public function __construct(
         public string $text,
@@ -42,6 +42,15 @@ readonly class CheckRequest
         #[Assert\Count(max: 4)]
         #[Assert\All([new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full or sheet.')])]
         public array $draw = [],
+        /** @var list<string> what is asked for beside the check */
+        #[Assert\Count(max: 3)]
+        #[Assert\All([new Assert\Choice(callback: [self::class, 'parts'], message: 'A part is next, similar or mends.')])]
+        public array $with = [],
+        /** Of the cursor, in characters: something is to follow the item there; the last item when null. */
+        #[Assert\PositiveOrZero(message: 'A place in the text is counted from 0.')]
+        public ?int $caret = null,
+        /** The combination that is being changed, which is not similar to itself. */
+        public ?int $except = null,
     ) {
     }
 
@@ -49,6 +58,12 @@ readonly class CheckRequest
     public static function sizes(): array
     {
         return array_column(LineSize::cases(), 'value');
+    }
+
+    /** @return list<string> */
+    public static function parts(): array
+    {
+        return array_column(Part::cases(), 'value');
     }
 
     public function chainText(GymNumberings $numberings): ChainText

@@ -9,33 +9,18 @@ use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Numbering\GymNumberings;
-use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Numbering;
-use Periplus\Core\Notation\Reader;
-use Periplus\Core\Similarity\Relation;
 use Symfony\Component\HttpFoundation\JsonResponse;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** What is in the library already, and how its combinations are related. */
+/** How the combinations of the library are related. */
 final readonly class SimilarityController
 {
-    private const SHOWN = 12;
     private const LISTED = 50;
 
-    public function __construct(private SimilarCombinations $similar, private LineRenderer $lines, private GymNumberings $numberings)
+    public function __construct(private SimilarCombinations $similar, private LineRenderer $lines, private MatchRenderer $matches, private GymNumberings $numberings)
     {
-    }
-
-    /** Stores nothing; an unreadable text is similar to nothing. */
-    #[Route('/api/already-there', methods: 'POST')]
-    public function alreadyThere(#[MapRequestPayload(acceptFormat: 'json')] SimilarityRequest $request, Reader $reader, #[CurrentUser] User $user): JsonResponse
-    {
-        $chain = $reader->read($request->text, $this->numberings->named($request->numbering), $request->stance)->chain;
-        $found = null === $chain ? [] : $this->similar->of(new ChainInStance($chain, $request->stance), $request->except);
-
-        return new JsonResponse(['matches' => $this->matches($found, $this->numberings->of($user)), 'total' => \count($found)]);
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/family', methods: 'GET')]
@@ -48,9 +33,9 @@ final readonly class SimilarityController
 
         return new JsonResponse([
             'ancestors' => $this->relatives($this->similar->ancestors($sequence), $numbering),
-            'contained' => $this->relatives(\array_slice($this->similar->contained($sequence), 0, self::SHOWN), $numbering),
+            'contained' => $this->relatives(\array_slice($this->similar->contained($sequence), 0, MatchRenderer::SHOWN), $numbering),
             'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $numbering), 'parent' => $found['parent']], $this->similar->descendants($id, $sequence)),
-            'alike' => $this->matches($alike, $numbering),
+            'alike' => $this->matches->of($alike, $numbering)['matches'],
         ]);
     }
 
@@ -75,15 +60,5 @@ final readonly class SimilarityController
     private function relatives(array $rows, Numbering $numbering): array
     {
         return array_map(fn (array $row): array => $this->lines->with($row, $numbering), $rows);
-    }
-
-    /**
-     * @param list<array{row: array{id: int, name: string, notation: string, stance: string, verdict: string}, relation: Relation, distance: float}> $found
-     *
-     * @return list<array<string, mixed>> the first of them
-     */
-    private function matches(array $found, Numbering $numbering): array
-    {
-        return array_map(fn (array $match): array => [...$this->lines->with($match['row'], $numbering), 'relation' => $match['relation']->value, 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN));
     }
 }

@@ -20,11 +20,12 @@ final readonly class Answer
     ) {
     }
 
-    public static function of(Response $response): self
+    /** @param string|null $raw the body, where the response is streamed and does not hold it */
+    public static function of(Response $response, ?string $raw = null): self
     {
-        $raw = (string) $response->getContent();
+        $raw ??= (string) $response->getContent();
         /** @var array<string, mixed> $body */
-        $body = '' === $raw || !str_contains((string) $response->headers->get('Content-Type'), 'json') ? [] : json_decode($raw, true, flags: \JSON_THROW_ON_ERROR);
+        $body = '' === $raw || 1 !== preg_match('#[/+]json#', (string) $response->headers->get('Content-Type')) ? [] : json_decode($raw, true, flags: \JSON_THROW_ON_ERROR);
 
         return new self($response->getStatusCode(), (string) $response->headers->get('Content-Type'), $raw, $body, $response->headers->get('ETag'), $response->headers->get('Retry-After'));
     }

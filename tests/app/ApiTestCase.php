@@ -64,7 +64,7 @@ abstract class ApiTestCase extends WebTestCase
         }
         $content = \is_array($body) ? json_encode((object) $body, \JSON_THROW_ON_ERROR) : $body;
         $this->browser->request($method, $path, server: $server, content: $content);
-        $answer = Answer::of($this->browser->getResponse());
+        $answer = Answer::of($this->browser->getResponse(), $this->browser->getInternalResponse()->getContent());
         Contract::check($method, $path, $answer);
 
         return $answer;

@@ -126,7 +126,7 @@ final class CombinationQueryTest extends ApiTestCase
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b exit']))->id();
-        $relations = fn (string $text, string $numbering, string $stance): array => array_column((array) $this->ask('POST', '/api/already-there', ['text' => $text, 'numbering' => $numbering, 'stance' => $stance])->body['matches'], 'relation', 'id');
+        $relations = fn (string $text, string $numbering, string $stance): array => array_column((array) ((array) $this->ask('POST', '/api/check', ['text' => $text, 'numbering' => $numbering, 'stance' => $stance, 'with' => ['similar']])->body['similar'])['matches'], 'relation', 'id');
 
         self::assertSame([$id => 'same'], $relations('1 2 7 exit', 'body-pairs', 'orthodox'));
         self::assertSame([$id => 'same'], $relations('jab, cross, right hook body, exit', 'six', 'southpaw'));

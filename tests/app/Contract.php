@@ -43,7 +43,7 @@ final class Contract
         $type = explode(';', $answer->contentType)[0];
         Assert::assertArrayHasKey($type, $content, $where.' is of another type.');
         Assert::assertIsArray($content[$type]);
-        if (!str_ends_with($type, 'json')) {
+        if (1 !== preg_match('#[/+]json$#', $type)) {
             Assert::assertNotSame('', $answer->raw, $where.' is empty.');
 
             return;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\App;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 
 final class SuggestTest extends ApiTestCase
@@ -11,42 +12,90 @@ final class SuggestTest extends ApiTestCase
     public function testMendsSayWhatIsDoneAndWhatItSaves(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/mends', ['text' => '1 2 2', 'rules' => 'boxing']);
-        $mends = self::rows($answer->body['mends']);
+        $answer = $this->part('mends', ['text' => '1 2 2', 'rules' => 'boxing']);
+        $mends = self::rows($answer['mends']);
 
         self::assertSame(['slip rear before the second cross', '1 2 slip-rear 2', 'flows', 350], [$mends[0]['words'], $mends[0]['text'], $mends[0]['verdict'], $mends[0]['savedMs']]);
-        self::assertSame('reload', $answer->body['verdict']);
-        self::assertContains('no-exit', array_column(self::rows($answer->body['findings']), 'id'));
+        self::assertSame('reload', $answer['verdict']);
+        self::assertContains('no-exit', array_column(self::rows($answer['findings']), 'id'));
     }
 
     public function testMendsAreWrittenInTheAskedNumberingAndStance(): void
     {
         $this->signIn('coach');
-        $mends = self::rows($this->ask('POST', '/api/mends', ['text' => '2 1 1', 'numbering' => 'hands', 'stance' => 'southpaw'])->body['mends']);
+        $mends = self::rows($this->part('mends', ['text' => '2 1 1', 'numbering' => 'hands', 'stance' => 'southpaw'])['mends']);
 
         self::assertSame('2 1 slip-rear 1', $mends[0]['text']);
         self::assertSame('1 2 slip-rear 2', $mends[0]['notation']);
     }
 
-    public function testUnreadableTextHasNoMends(): void
+    public function testUnreadableTextHasNoParts(): void
     {
         $this->signIn('coach');
-        self::assertSame([], $this->ask('POST', '/api/mends', ['text' => '1 99'])->body['mends']);
-        self::assertSame([], $this->ask('POST', '/api/next', ['text' => '1 99'])->body['next']);
+        $answer = $this->ask('POST', '/api/check', ['text' => '1 99', 'with' => ['next', 'similar', 'mends']])->body;
+
+        self::assertCount(1, self::rows($answer['problems']));
+        self::assertSame(['after' => null, 'next' => []], $answer['next']);
+        self::assertSame(['matches' => [], 'total' => 0], $answer['similar']);
+        self::assertIsArray($answer['mends']);
+        self::assertSame([], $answer['mends']['mends']);
     }
 
-    public function testNextFollowsTheCursor(): void
+    /** @return iterable<string, array{string, int|null, int|null}> text, cursor, and the item that is followed */
+    public static function cursors(): iterable
+    {
+        yield 'without a cursor' => ['1 2 3', null, 2];
+        yield 'at the end' => ['1 2 3', 5, 2];
+        yield 'right behind an item' => ['1 2 3', 1, 0];
+        yield 'right before an item' => ['1 2 3', 2, 1];
+        yield 'within an item' => ['1 slip lead 3', 6, 1];
+        yield 'between items' => ['1   2', 2, 0];
+        yield 'before the first' => ['  1 2', 0, 0];
+        yield 'behind all of it' => ['1 2', 400, 1];
+        yield 'where two items touch' => ['1,2', 1, 0];
+        yield 'after a repeated item' => ['double jab', 10, 1];
+        yield 'in characters, not bytes' => ['1 → 2 → 3', 5, 1];
+        yield 'in an empty line' => ['', 0, null];
+    }
+
+    #[DataProvider('cursors')]
+    public function testNextFollowsTheCursor(string $text, ?int $caret, ?int $after): void
     {
         $this->signIn('coach');
-        $end = $this->ask('POST', '/api/next', ['text' => '1 2', 'rules' => 'boxing']);
-        $start = $this->ask('POST', '/api/next', ['text' => '1 2', 'rules' => 'boxing', 'after' => 0]);
-        $empty = $this->ask('POST', '/api/next', ['text' => '']);
+        self::assertSame($after, $this->part('next', ['text' => $text, 'caret' => $caret])['after']);
+    }
 
-        self::assertSame([1, 0, null], [$end->body['after'], $start->body['after'], $empty->body['after']]);
-        $wait = static fn (mixed $next, string $text): mixed => array_column(self::rows($next), 'waitMs', 'text')[$text];
-        self::assertSame(350, $wait($end->body['next'], '2'));
-        self::assertSame(0, $wait($start->body['next'], '2'));
-        self::assertSame(0, $wait($empty->body['next'], '2'));
+    public function testNextSaysHowLongItTakesFromThere(): void
+    {
+        $this->signIn('coach');
+        $wait = fn (string $text, ?int $caret): mixed => array_column(self::rows($this->part('next', ['rules' => 'boxing', 'text' => $text, 'caret' => $caret])['next']), 'waitMs', 'text')['2'];
+
+        self::assertSame([350, 0, 0], [$wait('1 2', null), $wait('1 2', 1), $wait('', null)]);
+    }
+
+    public function testPartsComeAsLinesWithTheMembersOfTheWholeAnswer(): void
+    {
+        $this->signIn('head');
+        $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 2']))->id();
+        $request = ['text' => '1 2 2', 'rules' => 'boxing', 'draw' => ['card'], 'with' => ['mends', 'similar', 'next']];
+        $whole = $this->ask('POST', '/api/check', $request)->body;
+        $lines = explode("\n", trim($this->ask('POST', '/api/check', $request, ['Accept' => 'application/x-ndjson'])->raw));
+        $parts = array_map(static fn (string $line): array => (array) json_decode($line, true, flags: \JSON_THROW_ON_ERROR), $lines);
+
+        self::assertSame('no', $this->header('X-Accel-Buffering'));
+        self::assertSame(['next', 'similar', 'mends'], array_merge(...array_map(array_keys(...), \array_slice($parts, 1))), 'The quickest first, each alone.');
+        self::assertSame($whole, array_merge(...$parts));
+        self::assertSame([$id], array_column(self::rows(((array) $whole['similar'])['matches']), 'id'));
+        self::assertSame([], ((array) $this->ask('POST', '/api/check', [...$request, 'except' => $id])->body['similar'])['matches'], 'Not similar to itself.');
+    }
+
+    public function testARefusalIsOneAnswerAlsoToWhoAcceptsLines(): void
+    {
+        $this->signIn('coach');
+        $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'with' => ['horoscope']], ['Accept' => 'application/x-ndjson']);
+
+        self::assertSame([422, 'application/problem+json'], [$answer->status, $answer->contentType]);
+        self::assertStringContainsString('next, similar or mends', $answer->raw);
     }
 
     public function testGeneratedChainsAreNotInTheLibraryYet(): void
@@ -100,6 +149,20 @@ final class SuggestTest extends ApiTestCase
     {
         $this->signIn('coach');
         self::assertSame(422, $this->ask('POST', '/api/generate', $criterion)->status);
+    }
+
+    /**
+     * @param array<string, mixed> $request
+     *
+     * @return array<string, mixed> what is asked for beside the check
+     */
+    private function part(string $part, array $request): array
+    {
+        $answer = $this->ask('POST', '/api/check', [...$request, 'with' => [$part]])->body[$part];
+        self::assertIsArray($answer);
+
+        /** @var array<string, mixed> $answer */
+        return $answer;
     }
 
     /** @return list<array<string, mixed>> */

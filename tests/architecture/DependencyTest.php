@@ -43,7 +43,7 @@ final class DependencyTest
         'App\Similarity' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination'],
         'App\Review' => ['App\Http', 'App\Audit', 'App\Account', 'App\Numbering', 'App\Combination'],
         'App\RulePreview' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search'],
-        'App\Check' => ['App\Http', 'App\HouseRules', 'App\Numbering', 'App\Combination'],
+        'App\Check' => ['App\Http', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Similarity'],
         'App\Print' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination', 'App\Search'],
         'App\Exchange' => ['App\Http', 'App\Audit', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search', 'App\Similarity'],
         'App\Vocabulary' => ['App\Exchange', 'App\Print'],

@@ -12,6 +12,7 @@ use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Span;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
@@ -29,20 +30,21 @@ final readonly class NextSerializer
     }
 
     /**
-     * @param int|null $after place of the item after which; after the last when null, and at the beginning of an empty text
+     * @param int|null $caret place in the text, in characters: of the item there, or of the last one before it, something is
+     *                        to follow; of the last item when null
      *
      * @return array<string, mixed>
      */
-    public function of(ChainText $text, CheckOptions $options, ?int $after = null): array
+    public function of(ChainText $text, CheckOptions $options, ?int $caret = null): array
     {
         $numbering = $text->numbering;
         $isEmpty = '' === trim($text->text);
-        $chain = $isEmpty ? null : $this->reader->read($text->text, $numbering, $text->stance)->chain;
+        $reading = $isEmpty ? null : $this->reader->read($text->text, $numbering, $text->stance);
+        $chain = $reading?->chain;
         if (null === $chain && !$isEmpty) {
             return ['after' => null, 'next' => []];
         }
-        $count = null === $chain ? 0 : \count($chain);
-        $place = min($after ?? $count - 1, $count - 1);
+        $place = null === $reading ? -1 : self::place($reading->spans, $caret);
         $items = null === $chain ? [] : \array_slice($chain->items, 0, $place + 1);
         $stance = $this->stance($chain, $text->stance, $place);
         $writer = new Writer($numbering);
@@ -62,6 +64,27 @@ final readonly class NextSerializer
                 'reason' => $next->reason,
             ], $this->next->after($items, $options)),
         ];
+    }
+
+    /**
+     * The item in which the cursor stands or right behind which it stands, or else the last one before it.
+     *
+     * @param list<Span> $spans of the items, at least one; repeated items share theirs, and the last of them counts
+     */
+    private static function place(array $spans, ?int $caret): int
+    {
+        if (null === $caret) {
+            return \count($spans) - 1;
+        }
+        $place = 0;
+        foreach ($spans as $at => $span) {
+            if ($span->at > $caret || ($span->at > $spans[$place]->at && $spans[$place]->at + $spans[$place]->length >= $caret)) {
+                break;
+            }
+            $place = $at;
+        }
+
+        return $place;
     }
 
     private function stance(?Chain $chain, Stance $start, int $place): Stance
