@@ -11,6 +11,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { again, Refusal } from "./api/client";
 import { isReachable, onConnection } from "./api/connection";
+import { keys } from "./api/keys";
 import { Router } from "./app/Router";
 import { theme } from "./app/theme";
 
@@ -24,7 +25,7 @@ const queries: QueryClient = new QueryClient({
     onError(error) {
       // The session ended while the page was open: ask again who is here, which leads to the sign-in.
       if (error instanceof Refusal && error.problem.status === 401) {
-        void queries.invalidateQueries({ queryKey: ["session"] });
+        void queries.invalidateQueries({ queryKey: keys.session });
       }
     },
   }),
@@ -33,7 +34,7 @@ const queries: QueryClient = new QueryClient({
 onConnection(() => {
   if (isReachable()) {
     void queries.refetchQueries({ type: "active", predicate: (query) => query.state.status !== "success" });
-    void queries.invalidateQueries({ queryKey: ["session"] });
+    void queries.invalidateQueries({ queryKey: keys.session });
   }
 });
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? "";

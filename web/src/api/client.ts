@@ -9,6 +9,7 @@ export type Balance = Schemas["Balance"];
 export type Combination = Schemas["Combination"];
 export type CombinationRow = Schemas["CombinationRow"];
 export type Continuation = Schemas["Continuation"];
+export type Continuations = Schemas["Continuations"];
 export type Finding = Schemas["Finding"];
 export type GenerateRequest = Schemas["GenerateRequest"];
 export type Generation = Schemas["Generation"];
@@ -19,7 +20,6 @@ export type Link = Schemas["Link"];
 export type LineDrawing = Schemas["LineDrawing"];
 export type Mend = Schemas["Mend"];
 export type Mends = Schemas["Mends"];
-export type NextRequest = Schemas["NextRequest"];
 export type OtherStance = Schemas["OtherStance"];
 export type Problem = Schemas["Problem"];
 export type ReadingProblem = Schemas["ReadingProblem"];
@@ -37,6 +37,7 @@ export type Version = Schemas["Version"];
 export type CombinationPage = Schemas["CombinationPage"];
 export type Content = Schemas["Content"];
 export type Match = Schemas["Match"];
+export type Matches = Schemas["Matches"];
 export type FamilyOfOne = Schemas["FamilyOfOne"];
 export type Relative = Schemas["Relative"];
 export type Proposal = Schemas["Proposal"];
@@ -59,7 +60,8 @@ export class Refusal extends Error {
   }
 }
 
-const AWAY: Problem = {
+/** What is said when there is no answer. */
+export const AWAY: Problem = {
   type: "away",
   status: 0,
   title: "The server does not answer. What you typed is still here; try again shortly.",
@@ -101,6 +103,9 @@ const withToken: Middleware = {
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 api.use(withToken);
+
+/** The header that names the version a write is based on. */
+export const ifMatch = (version: number) => ({ "If-Match": `"${version}"` });
 
 /** Unwraps an answer, or throws its refusal. */
 export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {

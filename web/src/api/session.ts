@@ -1,7 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, rememberToken, type Session } from "./client";
-
-const KEY = ["session"];
+import { keys } from "./keys";
 
 async function read(): Promise<Session> {
   const session = await answered(api.GET("/api/session"));
@@ -10,17 +9,16 @@ async function read(): Promise<Session> {
 }
 
 export function useSession() {
-  return useQuery({ queryKey: KEY, queryFn: read, staleTime: Number.POSITIVE_INFINITY, retry: 2 });
+  return useQuery({ queryKey: keys.session, queryFn: read, staleTime: Number.POSITIVE_INFINITY, retry: 2 });
 }
 
 export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { email: string; password: string }) =>
-      answered(api.POST("/api/session", { params: { header: { "X-CSRF-Token": "" } }, body })),
+    mutationFn: (body: { email: string; password: string }) => answered(api.POST("/api/session", { body })),
     onSuccess: async () => {
       // Signing in changes the session, and with it the token.
-      queries.setQueryData(KEY, await read());
+      queries.setQueryData(keys.session, await read());
     },
   });
 }
@@ -28,10 +26,10 @@ export function useSignIn() {
 export function useSignOut() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: () => answered(api.POST("/api/session/end", { params: { header: { "X-CSRF-Token": "" } } })),
+    mutationFn: () => answered(api.POST("/api/session/end")),
     onSettled: async () => {
       queries.clear();
-      queries.setQueryData(KEY, await read());
+      queries.setQueryData(keys.session, await read());
     },
   });
 }

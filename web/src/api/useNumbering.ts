@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { answered, api, type NumberingId } from "./client";
+import { keys } from "./keys";
 import { useSession } from "./session";
 
 /** The numberings of the gym, all strikes and all moves. */
 export function useNumberings() {
   return useQuery({
-    queryKey: ["numberings"],
+    queryKey: keys.numberings,
     queryFn: () => answered(api.GET("/api/numberings")),
     staleTime: 60_000,
   });

@@ -5,23 +5,11 @@ import { refusal } from "../api/client";
 import { useSession, useSignOut } from "../api/session";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
-import { isTyping } from "../ui/keys";
 import { layers } from "../ui/layers";
+import { SHORTCUTS, useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
 import { Notices } from "./Notices";
 import { fetchScreens } from "./screens";
-
-const KEYS: [string, string][] = [
-  ["/", "Search the library"],
-  ["↑ ↓", "Move between combinations"],
-  ["Enter", "Open the combination"],
-  ["N", "Write a new combination"],
-  ["Ctrl Z, Ctrl Shift Z", "Undo and redo on the bench"],
-  ["Ctrl S", "Save on the bench"],
-  ["← →", "On a tile: the neighbour before or after"],
-  ["Esc", "Let go of what is selected"],
-  ["?", "These keys"],
-];
 
 const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/in-and-out", "/coaches", "/audit-log"];
 
@@ -33,16 +21,7 @@ export function Frame() {
   const [showKeys, setShowKeys] = useState(false);
   const waiting = useWaiting(session.data?.user ?? null);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === "?" && !isTyping(event)) {
-        setShowKeys(true);
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
-
+  useShortcut("help", () => setShowKeys(true));
   const known = session.data?.user?.id;
   useEffect(() => {
     if (known !== undefined) {
@@ -120,12 +99,12 @@ export function Frame() {
       </div>
       <Modal getContainer={layers} open={showKeys} onCancel={() => setShowKeys(false)} footer={null} title="Keys">
         <dl className="keys">
-          {KEYS.map(([key, what]) => (
-            <div key={key}>
+          {Object.values(SHORTCUTS).map(({ shown, does }) => (
+            <div key={shown}>
               <dt>
-                <kbd>{key}</kbd>
+                <kbd>{shown}</kbd>
               </dt>
-              <dd>{what}</dd>
+              <dd>{does}</dd>
             </div>
           ))}
         </dl>

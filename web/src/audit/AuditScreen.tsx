@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Pagination, Select } from "antd";
 import { Link, useSearchParams } from "react-router";
 import { answered, api, refusal } from "../api/client";
+import { keys } from "../api/keys";
 import { GymNav } from "../ui/GymNav";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
@@ -23,7 +24,7 @@ export default function AuditScreen() {
   const page = Number(address.get("page")) || 1;
   const what = address.get("what") ?? "";
   const log = useQuery({
-    queryKey: ["audit-log", page, what],
+    queryKey: keys.auditLogPage(page, what),
     queryFn: ({ signal }) => answered(api.GET("/api/audit-log", { params: { query: { page, what } }, signal })),
     placeholderData: keepPreviousData,
     staleTime: 0,

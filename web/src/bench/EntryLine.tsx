@@ -1,16 +1,18 @@
 import { type KeyboardEvent, type RefObject, useLayoutEffect } from "react";
 import type { Check } from "../api/client";
+import { isShortcut } from "../ui/useShortcut";
 
 interface Props {
   text: string;
   check: Check | undefined;
   /** Whether the check is about this very text, so that its places fit. */
   current: boolean;
-  field: RefObject<HTMLTextAreaElement | null>;
-  onChange: (text: string) => void;
-  onCaret: (caret: number) => void;
-  onUndo: () => void;
-  onRedo: () => void;
+  entry: {
+    field: RefObject<HTMLTextAreaElement | null>;
+    onType: (text: string, caret: number) => void;
+    onCaret: (caret: number) => void;
+  };
+  history: { undo: () => void; redo: () => void };
 }
 
 interface Stretch {
@@ -39,7 +41,8 @@ function caretOf(area: HTMLTextAreaElement): number {
 }
 
 /** The line that takes numbers or words. Underlines lie on a copy of the text behind it. */
-export function EntryLine({ text, check, current, field, onChange, onCaret, onUndo, onRedo }: Props) {
+export function EntryLine({ text, check, current, entry, history }: Props) {
+  const { field, onType, onCaret } = entry;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text
   useLayoutEffect(() => {
     const area = field.current;
@@ -50,16 +53,12 @@ export function EntryLine({ text, check, current, field, onChange, onCaret, onUn
   }, [text, field]);
 
   const onKey = (event: KeyboardEvent<HTMLTextAreaElement>) => {
-    const key = event.key.toLowerCase();
     if (event.key === "Enter") {
       event.preventDefault();
-    } else if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y")) {
+    } else if (isShortcut("undo", event) || isShortcut("redo", event)) {
+      // The browser would undo within the field alone.
       event.preventDefault();
-      if (key === "y" || event.shiftKey) {
-        onRedo();
-      } else {
-        onUndo();
-      }
+      history[isShortcut("undo", event) ? "undo" : "redo"]();
     }
   };
 
@@ -101,10 +100,7 @@ export function EntryLine({ text, check, current, field, onChange, onCaret, onUn
         spellCheck={false}
         autoCapitalize="off"
         autoComplete="off"
-        onChange={(event) => {
-          onChange(event.target.value.replace(/[\r\n]+/g, " "));
-          onCaret(caretOf(event.target));
-        }}
+        onChange={(event) => onType(event.target.value.replace(/[\r\n]+/g, " "), caretOf(event.target))}
         onSelect={(event) => onCaret(caretOf(event.currentTarget))}
         onKeyDown={onKey}
       />

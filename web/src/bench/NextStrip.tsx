@@ -1,7 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { Segmented } from "antd";
-import { useState } from "react";
-import { answered, api, type NextRequest } from "../api/client";
+import { memo, useState } from "react";
+import type { Continuations } from "../api/client";
 import { LIMBS } from "../ui/words";
 
 const SHOWN = 40;
@@ -12,33 +11,24 @@ const FILTERS = [
 ];
 
 interface Props {
-  request: NextRequest;
-  /** Whether the request stands for what is in the line now. */
-  ready: boolean;
-  /** Whether the answer to what is in the line now is late or cannot be had. */
+  next: Continuations | undefined;
+  /** Whether something follows an item within the chain rather than its end. */
+  within: boolean;
+  /** Whether it is about an earlier line, and the answer to this one is late or cannot be had. */
   old: boolean;
   onPress: (text: string) => void;
 }
 
-/** What flows from here, the soonest first: from the end of the chain, or from what is selected. */
-export function NextStrip({ request, ready, old, onPress }: Props) {
+/** What flows from here, the soonest first: from the end of the chain, or from where the cursor stands. */
+export const NextStrip = memo(function NextStrip({ next, within, old, onPress }: Props) {
   const [filter, setFilter] = useState("");
   const [pointed, setPointed] = useState<string | null>(null);
-  const query = useQuery({
-    queryKey: ["next", JSON.stringify(request)],
-    queryFn: ({ signal }) =>
-      answered(api.POST("/api/next", { params: { header: { "X-CSRF-Token": "" } }, body: request, signal })),
-    enabled: ready,
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 60_000,
-    placeholderData: (before) => before,
-  });
-  const next = (query.data?.next ?? [])
+  const shown = (next?.next ?? [])
     .filter((one) =>
       filter === "" ? one.kind === "strike" : filter === "move" ? one.kind === "move" : one.limb === filter,
     )
     .slice(0, SHOWN);
-  const reason = next.find((one) => one.text === pointed)?.reason;
+  const reason = shown.find((one) => one.text === pointed)?.reason;
   return (
     <section className="panel next" aria-label="What flows from here">
       <div className="next-head">
@@ -46,13 +36,11 @@ export function NextStrip({ request, ready, old, onPress }: Props) {
         <Segmented size="small" value={filter} onChange={setFilter} options={FILTERS} aria-label="Which weapon" />
         <span className="next-reason" aria-live="polite">
           {reason ??
-            (request.after === null
-              ? "After the last item, the soonest first."
-              : "After what is selected, the soonest first.")}
+            (within ? "After the item at the cursor, the soonest first." : "After the last item, the soonest first.")}
         </span>
       </div>
-      <ul className={old || query.failureReason ? "next-old" : undefined}>
-        {next.map((one) => (
+      <ul className={old ? "next-old" : undefined}>
+        {shown.map((one) => (
           <li key={one.text}>
             <button
               type="button"
@@ -75,4 +63,4 @@ export function NextStrip({ request, ready, old, onPress }: Props) {
       </ul>
     </section>
   );
-}
+});

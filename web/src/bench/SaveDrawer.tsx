@@ -1,34 +1,24 @@
 import { Alert, Button, Drawer, Input, Segmented, Select } from "antd";
-import type { FormEvent, ReactNode } from "react";
-import type { Check } from "../api/client";
+import type { FormEvent } from "react";
+import { Link } from "react-router";
+import { type Check, type Matches, refusal } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
 import { LEVELS, RULES } from "../ui/words";
 import type { Draft } from "./draft";
+import { Similar } from "./Similar";
+import type { Doing, Saving } from "./useSaving";
 
 interface Props {
-  /** Drawn small, so that one sees what is saved. */
+  /** Drawn small, so that one sees what is saved; undefined while it is not known. */
   check: Check | undefined;
-  open: boolean;
   draft: Draft;
   isNew: boolean;
-  /** What is done with it: a head coach saves, a coach proposes, a proposal is approved or revised. */
-  doing: Doing;
-  remark: string;
-  onRemark: (remark: string) => void;
-  /** What is in the library already. */
-  similar: ReactNode;
-  saving: boolean;
-  /** For the connection to come back. */
-  waiting: boolean;
-  onGiveUp: () => void;
-  error: ReactNode;
-  onChange: (change: Partial<Draft>) => void;
-  onClose: () => void;
-  onSave: () => void;
+  saving: Saving;
+  similar: Matches | null | undefined;
+  onChange: (change: Partial<Draft>, typed?: boolean) => void;
 }
-
-export type Doing = "save" | "propose" | "approve" | "revise";
 
 const WORDS: Record<Doing, { isNew: string; change: string; button: string }> = {
   save: { isNew: "Save into the library", change: "Save the change", button: "Save" },
@@ -38,32 +28,19 @@ const WORDS: Record<Doing, { isNew: string; change: string; button: string }> = 
 };
 
 /** Name and place of a combination in the library. */
-export function SaveDrawer({
-  check,
-  open,
-  draft,
-  isNew,
-  doing,
-  remark,
-  onRemark,
-  similar,
-  saving,
-  waiting,
-  onGiveUp,
-  error,
-  onChange,
-  onClose,
-  onSave,
-}: Props) {
+export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: Props) {
+  const { doing, isWaiting, refused } = saving;
+  const existing = refused ? refusal(refused).existing : undefined;
+  const give = (part: Partial<Draft>) => onChange(part, true);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    onSave();
+    saving.send();
   };
   return (
     <Drawer
       getContainer={layers}
-      open={open}
-      onClose={onClose}
+      open={saving.isOpen}
+      onClose={saving.close}
       title={isNew ? WORDS[doing].isNew : WORDS[doing].change}
       size={420}
       // The name is focused; without motion the drawer would take the focus back.
@@ -81,7 +58,7 @@ export function SaveDrawer({
           autoFocus
           value={draft.name}
           maxLength={120}
-          onChange={(event) => onChange({ name: event.target.value })}
+          onChange={(event) => give({ name: event.target.value })}
           placeholder="What coaches will call it"
         />
         <label htmlFor="themes">Themes</label>
@@ -89,7 +66,7 @@ export function SaveDrawer({
           id="themes"
           mode="tags"
           value={draft.themes}
-          onChange={(themes: string[]) => onChange({ themes })}
+          onChange={(themes: string[]) => give({ themes })}
           placeholder="such as slips, liver, low kick"
           tokenSeparators={[","]}
           maxCount={8}
@@ -100,7 +77,7 @@ export function SaveDrawer({
         <Segmented
           block
           value={draft.level ?? check?.level?.level ?? 0}
-          onChange={(level: number) => onChange({ level: level === check?.level?.level ? null : level })}
+          onChange={(level: number) => give({ level: level === check?.level?.level ? null : level })}
           options={LEVELS}
           aria-label="Level"
         />
@@ -119,20 +96,14 @@ export function SaveDrawer({
           </p>
         )}
         <span className="field-name">Rules</span>
-        <Segmented
-          block
-          value={draft.rules}
-          onChange={(rules) => onChange({ rules })}
-          options={RULES}
-          aria-label="Rules"
-        />
+        <Segmented block value={draft.rules} onChange={(rules) => give({ rules })} options={RULES} aria-label="Rules" />
         <label htmlFor="note">Note</label>
         <Input.TextArea
           id="note"
           value={draft.note}
           maxLength={2000}
           rows={2}
-          onChange={(event) => onChange({ note: event.target.value })}
+          onChange={(event) => give({ note: event.target.value })}
           placeholder="What to look for, whom it is for"
         />
         {doing !== "save" && (
@@ -140,32 +111,32 @@ export function SaveDrawer({
             <label htmlFor="save-remark">Remark</label>
             <Input.TextArea
               id="save-remark"
-              value={remark}
+              value={saving.remark}
               maxLength={1000}
               rows={2}
-              onChange={(event) => onRemark(event.target.value)}
+              onChange={(event) => saving.setRemark(event.target.value)}
               placeholder={doing === "approve" ? "What you changed" : "For the head coach"}
             />
           </>
         )}
-        {similar}
+        {!similar || similar.matches.length > 0 ? <Similar similar={similar} /> : null}
         <div className="save-foot">
-          {error && <Alert type="error" showIcon message={error} role="alert" />}
-          {waiting && (
+          <Failure error={refused} more={existing && <Link to={`/combinations/${existing.id}`}>Open it</Link>} />
+          {isWaiting && (
             <Alert
               type="warning"
               className="save-waits"
               showIcon
               role="status"
               title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
-              action={<Button onClick={onGiveUp}>Do not send it</Button>}
+              action={<Button onClick={saving.giveUp}>Do not send it</Button>}
             />
           )}
           <Button
             type="primary"
             htmlType="submit"
-            loading={saving}
-            disabled={draft.name.trim() === "" || draft.text.trim() === "" || waiting}
+            loading={saving.sending}
+            disabled={draft.name.trim() === "" || draft.text.trim() === "" || isWaiting}
           >
             {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
           </Button>

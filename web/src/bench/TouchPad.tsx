@@ -1,5 +1,5 @@
 import { Segmented } from "antd";
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { NumberingId, Numberings, Stance, Target } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
@@ -28,7 +28,7 @@ interface Props {
 }
 
 /** Strikes and moves under the thumb: what is pressed is written at the place of the cursor. */
-export function TouchPad({ numbering, stance, onPress }: Props) {
+export const TouchPad = memo(function TouchPad({ numbering, stance, onPress }: Props) {
   const numberings = useNumberings();
   const vocabulary = useVocabulary();
   const [page, setPage] = useState("hand");
@@ -111,7 +111,7 @@ export function TouchPad({ numbering, stance, onPress }: Props) {
       </div>
     </section>
   );
-}
+});
 
 const SIGNS: Record<string, string> = {
   "/": "A beat",

@@ -41,14 +41,12 @@ export function useHistory<T>(initial: () => { now: T; before: T | null }) {
       return now === undefined ? h : { past: [...h.past, h.now], now, future: h.future.slice(1), at: 0 };
     });
   }, []);
-  const reset = useCallback((now: T) => setHistory({ past: [], now, future: [], at: 0 }), []);
 
   return {
     now: history.now,
     change,
     undo,
     redo,
-    reset,
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
   };

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { StanceWords } from "../combination-line/StanceWords";
@@ -15,7 +15,14 @@ interface Props {
 }
 
 /** The full drawing, the sentence of what is pointed at or selected, or else how the two face each other, and both stances under it. */
-export function CheckedLine({ check, stances, shownStance, onShownStance, selected, onSelect }: Props) {
+export const CheckedLine = memo(function CheckedLine({
+  check,
+  stances,
+  shownStance,
+  onShownStance,
+  selected,
+  onSelect,
+}: Props) {
   const [pointed, setPointed] = useState<string | null>(null);
   const drawing = check.drawings?.full;
   const sentence = pointed ?? (selected === null ? null : (drawing?.items[selected]?.sentence ?? null));
@@ -43,4 +50,4 @@ export function CheckedLine({ check, stances, shownStance, onShownStance, select
       />
     </>
   );
-}
+});

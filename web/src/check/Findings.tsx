@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { Check, Finding, Mend, Mends } from "../api/client";
 import { VerdictMark } from "../ui/VerdictMark";
 import { seconds } from "../ui/words";
@@ -31,7 +32,7 @@ function grouped(findings: Finding[]): { finding: Finding; times: number }[] {
 }
 
 /** What the check says: waits first and how to mend them, then findings by weight, then what is good. */
-export function Findings({ check, selected, onSelect, mends, onMend, onCompare }: Props) {
+export const Findings = memo(function Findings({ check, selected, onSelect, mends, onMend, onCompare }: Props) {
   const waits = check.links.filter((link) => link.verdict !== "flows");
   const offer = (list: Mend[] | undefined, name: string) =>
     list && list.length > 0 && onMend && onCompare ? (
@@ -97,7 +98,7 @@ export function Findings({ check, selected, onSelect, mends, onMend, onCompare }
       <Measures check={check} onSelect={onSelect} />
     </section>
   );
-}
+});
 
 /** How near the hips come to the edge of the feet, and how hard the chain is to learn, with what makes it so. */
 function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {

@@ -1,4 +1,5 @@
 import { Button } from "antd";
+import { memo } from "react";
 import { Link } from "react-router";
 import type { Check, Stance } from "../api/client";
 import "./check.css";
@@ -9,11 +10,11 @@ interface Props {
   /** Address of the comparison with the mirrored or the carried chain. */
   compare: (text: string, stance: Stance, title: string) => string;
   /** Puts the carried chain on the bench. */
-  onCarry: (text: string, stance: Stance) => void;
+  onConvert: (text: string, stance: Stance) => void;
 }
 
 /** What really changes when the chain is mirrored, and the carry that keeps the limbs. */
-export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
+export const OtherStance = memo(function OtherStance({ check, compare, onSelect, onConvert }: Props) {
   const { mirror, carry } = check;
   if (!mirror || !carry) {
     return null;
@@ -52,7 +53,7 @@ export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
               </span>
             ))}
           <span className="carry-actions">
-            <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
+            <Button size="small" onClick={() => onConvert(carry.text, carry.stance)}>
               Carry it over
             </Button>
             <Link to={compare(carry.notation, carry.stance, "Same limbs, roles swapped")}>compare</Link>
@@ -61,4 +62,4 @@ export function OtherStance({ check, compare, onSelect, onCarry }: Props) {
       )}
     </section>
   );
-}
+});

@@ -17,10 +17,7 @@ export default function AccountScreen() {
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
   const password = useMutation({
-    mutationFn: () =>
-      answered(
-        api.PUT("/api/me/password", { params: { header: { "X-CSRF-Token": "" } }, body: { current, new: next } }),
-      ),
+    mutationFn: () => answered(api.PUT("/api/me/password", { body: { current, new: next } })),
     onSuccess: async () => {
       setCurrent("");
       setNext("");

@@ -3,6 +3,7 @@ import { Alert, Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useLocation } from "react-router";
 import { answered, api, refusal } from "../api/client";
+import { keys } from "../api/keys";
 import { useSession } from "../api/session";
 import { Waiting } from "../ui/Waiting";
 import "../ui/gym.css";
@@ -17,9 +18,8 @@ export default function JoinScreen() {
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
   const look = useQuery({
-    queryKey: ["invitation", token],
-    queryFn: () =>
-      answered(api.POST("/api/invitations/look", { params: { header: { "X-CSRF-Token": "" } }, body: { token } })),
+    queryKey: keys.invitation(token),
+    queryFn: () => answered(api.POST("/api/invitations/look", { body: { token } })),
     enabled: session.isSuccess,
     retry: false,
   });
@@ -27,7 +27,6 @@ export default function JoinScreen() {
     mutationFn: () =>
       answered(
         api.POST("/api/invitations/accept", {
-          params: { header: { "X-CSRF-Token": "" } },
           body: look.data?.kind === "invite" ? { token, password, name, email } : { token, password },
         }),
       ),

@@ -1,11 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Coach } from "../api/client";
-
-const header = { "X-CSRF-Token": "" };
+import { keys } from "../api/keys";
 
 export function useCoaches() {
   return useQuery({
-    queryKey: ["coaches"],
+    queryKey: keys.coaches,
     queryFn: ({ signal }) => answered(api.GET("/api/coaches", { signal })),
     staleTime: 0,
   });
@@ -15,12 +14,12 @@ export function useChangeCoach() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...change }: Pick<Coach, "id"> & Partial<Pick<Coach, "role" | "active">>) =>
-      answered(api.PUT("/api/coaches/{id}", { params: { path: { id }, header }, body: change })),
+      answered(api.PUT("/api/coaches/{id}", { params: { path: { id } }, body: change })),
     // Links end with the rights of who made them and of whom they are for.
     onSettled: () =>
       Promise.all([
-        queries.invalidateQueries({ queryKey: ["coaches"] }),
-        queries.invalidateQueries({ queryKey: ["invitations"] }),
+        queries.invalidateQueries({ queryKey: keys.coaches }),
+        queries.invalidateQueries({ queryKey: keys.invitations }),
       ]),
   });
 }
@@ -32,18 +31,18 @@ export function useMakeLink() {
     mutationFn: async (to: { role: Coach["role"]; meantFor: string } | { reset: number }) => {
       const made =
         "reset" in to
-          ? await answered(api.POST("/api/coaches/{id}/reset", { params: { path: { id: to.reset }, header } }))
-          : await answered(api.POST("/api/invitations", { params: { header }, body: to }));
+          ? await answered(api.POST("/api/coaches/{id}/reset", { params: { path: { id: to.reset } } }))
+          : await answered(api.POST("/api/invitations", { body: to }));
       return { ...made, link: `${window.location.origin}/join#${made.token}` };
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: ["invitations"] }),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.invitations }),
   });
 }
 
 /** The links that are still good. */
 export function useInvitations() {
   return useQuery({
-    queryKey: ["invitations"],
+    queryKey: keys.invitations,
     queryFn: ({ signal }) => answered(api.GET("/api/invitations", { signal })),
     staleTime: 0,
   });
@@ -52,7 +51,7 @@ export function useInvitations() {
 export function useWithdraw() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: number) => answered(api.DELETE("/api/invitations/{id}", { params: { path: { id }, header } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["invitations"] }),
+    mutationFn: (id: number) => answered(api.DELETE("/api/invitations/{id}", { params: { path: { id } } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.invitations }),
   });
 }

@@ -221,7 +221,7 @@ function Page({ combination }: { combination: Combination }) {
                   })
                 }
                 onSelect={setSelected}
-                onCarry={(chain, stance) =>
+                onConvert={(chain, stance) =>
                   navigate(
                     `/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, numbering: readIn })}`,
                   )

@@ -1,12 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Combination, type SaveRequest } from "../api/client";
-
-const key = (id: number) => ["combination", id];
-const headers = (version: number) => ({ "X-CSRF-Token": "", "If-Match": `"${version}"` });
+import { answered, api, type Combination, ifMatch, type SaveRequest } from "../api/client";
+import { keys, libraryChanged } from "../api/keys";
 
 export function useCombination(id: number | null) {
   return useQuery({
-    queryKey: key(id ?? 0),
+    queryKey: keys.combination(id ?? 0),
     queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}", { params: { path: { id: id ?? 0 } }, signal })),
     enabled: id !== null,
   });
@@ -14,7 +12,7 @@ export function useCombination(id: number | null) {
 
 export function useVersions(id: number, version: number) {
   return useQuery({
-    queryKey: ["versions", id, version],
+    queryKey: keys.versions(id, version),
     queryFn: ({ signal }) => answered(api.GET("/api/combinations/{id}/versions", { params: { path: { id } }, signal })),
   });
 }
@@ -23,10 +21,8 @@ export function useVersions(id: number, version: number) {
 function useRemember() {
   const queries = useQueryClient();
   return (combination: Combination) => {
-    queries.setQueryData(key(combination.id), combination);
-    void queries.invalidateQueries({ queryKey: ["combinations"] });
-    void queries.invalidateQueries({ queryKey: ["family"] });
-    void queries.invalidateQueries({ queryKey: ["audit-log"] });
+    queries.setQueryData(keys.combination(combination.id), combination);
+    libraryChanged(queries);
   };
 }
 
@@ -36,9 +32,9 @@ export function useSave(id: number | null) {
   return useMutation({
     mutationFn: ({ body, basedOn }: { body: SaveRequest; basedOn: number | null }) =>
       id === null
-        ? answered(api.POST("/api/combinations", { params: { header: { "X-CSRF-Token": "" } }, body }))
+        ? answered(api.POST("/api/combinations", { body }))
         : answered(
-            api.PUT("/api/combinations/{id}", { params: { path: { id }, header: headers(basedOn ?? 0) }, body }),
+            api.PUT("/api/combinations/{id}", { params: { path: { id }, header: ifMatch(basedOn ?? 0) }, body }),
           ),
     onSuccess: remember,
   });
@@ -51,7 +47,7 @@ export function useBringBack(id: number) {
     mutationFn: ({ version, back }: { version: number; back: number }) =>
       answered(
         api.POST("/api/combinations/{id}/versions/{version}/bring-back", {
-          params: { path: { id, version: back }, header: headers(version) },
+          params: { path: { id, version: back }, header: ifMatch(version) },
         }),
       ),
     onSuccess: remember,
@@ -63,7 +59,7 @@ export function useArchive(id: number) {
   const remember = useRemember();
   return useMutation({
     mutationFn: ({ restore, version }: { restore: boolean; version: number }) => {
-      const params = { path: { id }, header: headers(version) };
+      const params = { path: { id }, header: ifMatch(version) };
       return answered(
         restore
           ? api.POST("/api/combinations/{id}/restore", { params })

@@ -3,6 +3,7 @@ import { Alert, App, Button, InputNumber, Progress, Segmented } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { type HouseRules, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
+import { keys } from "../api/keys";
 import { useSession } from "../api/session";
 import { GymNav } from "../ui/GymNav";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -204,7 +205,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
               message={refusal(error).title}
               action={
                 refusal(error).type === "changed-meanwhile" && (
-                  <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: ["house-rules"] })}>
+                  <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
                     Look at the newest
                   </Button>
                 )

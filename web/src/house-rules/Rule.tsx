@@ -3,7 +3,7 @@ import { Segmented } from "antd";
 import { type ReactNode, useId, useState } from "react";
 import type { HouseRules, Rules } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
-import { checkOf } from "../check/useCheck";
+import { checkOf } from "../check/checkOf";
 import { CombinationLine } from "../combination-line/CombinationLine";
 
 type RuleInfo = HouseRules["rules"][number];
@@ -66,7 +66,7 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
 function Example({ title, example, set }: { title: string; example: RuleInfo["shows"]; set: Rules }) {
   const { chain, medium, group, tempo } = example;
   const readIn = useNumbering();
-  const line = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo, readIn, draw: ["row"] }));
+  const check = useQuery(checkOf({ text: chain, rules: set, medium, group, tempo, readIn, draw: ["row"] })).data?.check;
   const where = [
     medium === "shadow" ? "" : `on the ${medium}`,
     group === "open" ? "" : `for ${group}`,
@@ -76,10 +76,10 @@ function Example({ title, example, set }: { title: string; example: RuleInfo["sh
     <figure className="example">
       <figcaption>
         <span className="small">{title}</span>
-        <b>{line.data?.text ?? chain}</b>
+        <b>{check?.text ?? chain}</b>
         {where.length > 0 && <span className="small">{where.join(", ")}</span>}
       </figcaption>
-      {line.data?.drawings?.row && <CombinationLine drawing={line.data.drawings.row} width={LINE_WIDTH} name={chain} />}
+      {check?.drawings?.row && <CombinationLine drawing={check.drawings.row} width={LINE_WIDTH} name={chain} />}
     </figure>
   );
 }

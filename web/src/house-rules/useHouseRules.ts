@@ -1,11 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type RulePreview, type Rules, type RulesRequest } from "../api/client";
-
-const header = { "X-CSRF-Token": "" };
+import { keys } from "../api/keys";
 
 export function useHouseRules() {
   return useQuery({
-    queryKey: ["house-rules"],
+    queryKey: keys.houseRules,
     queryFn: ({ signal }) => answered(api.GET("/api/house-rules", { signal })),
   });
 }
@@ -15,13 +14,11 @@ export function usePreview(onStep: (preview: RulePreview) => void) {
   return useMutation({
     mutationFn: async ({ set, rules }: { set: Rules; rules: RulesRequest }) => {
       let preview = await answered(
-        api.POST("/api/house-rules/{set}/rule-previews", { params: { path: { set }, header }, body: rules }),
+        api.POST("/api/house-rules/{set}/rule-previews", { params: { path: { set } }, body: rules }),
       );
       onStep(preview);
       while (preview.state === "running") {
-        preview = await answered(
-          api.POST("/api/rule-previews/{id}/advance", { params: { path: { id: preview.id }, header } }),
-        );
+        preview = await answered(api.POST("/api/rule-previews/{id}/advance", { params: { path: { id: preview.id } } }));
         onStep(preview);
       }
       return preview;
@@ -34,7 +31,7 @@ export function useSaveRules() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (preview: RulePreview) =>
-      answered(api.POST("/api/rule-previews/{id}/save", { params: { path: { id: preview.id }, header } })),
+      answered(api.POST("/api/rule-previews/{id}/save", { params: { path: { id: preview.id } } })),
     onSuccess: () => queries.invalidateQueries(),
   });
 }

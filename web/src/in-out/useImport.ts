@@ -1,16 +1,15 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Import, type ImportRequest } from "../api/client";
-
-const header = { "X-CSRF-Token": "" };
+import { keys } from "../api/keys";
 
 /** Reads a file step by step and tells of each; nothing of the library changes by it. */
 export function useReadFile(onStep: (state: Import) => void) {
   return useMutation({
     mutationFn: async (body: ImportRequest) => {
-      let state = await answered(api.POST("/api/imports", { params: { header }, body }));
+      let state = await answered(api.POST("/api/imports", { body }));
       onStep(state);
       while (state.state === "reading") {
-        state = await answered(api.POST("/api/imports/{id}/advance", { params: { path: { id: state.id }, header } }));
+        state = await answered(api.POST("/api/imports/{id}/advance", { params: { path: { id: state.id } } }));
         onStep(state);
       }
       return state;
@@ -22,14 +21,14 @@ export function useReadFile(onStep: (state: Import) => void) {
 export function useApplyImport() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: number) => answered(api.POST("/api/imports/{id}/apply", { params: { path: { id }, header } })),
+    mutationFn: (id: number) => answered(api.POST("/api/imports/{id}/apply", { params: { path: { id } } })),
     onSuccess: () => queries.invalidateQueries(),
   });
 }
 
 export function useImportLines(state: Import | null, kind: string, page: number) {
   return useQuery({
-    queryKey: ["import-lines", state?.id, state?.done, kind, page],
+    queryKey: keys.importLines(state?.id, state?.done, kind, page),
     queryFn: ({ signal }) =>
       answered(
         api.GET("/api/imports/{id}/lines", {

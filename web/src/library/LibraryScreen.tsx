@@ -4,8 +4,8 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
 import { useReachable } from "../api/connection";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import { isTyping } from "../ui/keys";
 import { TakeOut, type Way } from "../ui/TakeOut";
+import { useShortcut } from "../ui/useShortcut";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { LEVELS, LIMBS, RULES, seconds } from "../ui/words";
@@ -98,24 +98,12 @@ export default function LibraryScreen() {
     return () => clearTimeout(timer);
   }, [typed]);
 
-  useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      if (isTyping(event)) {
-        return;
-      }
-      if (event.key === "/") {
-        event.preventDefault();
-        search.current?.focus();
-      } else if (event.key === "n") {
-        void navigate("/bench");
-      } else if (event.key === "ArrowDown" && !(event.target instanceof HTMLTableRowElement)) {
-        event.preventDefault();
-        document.querySelector<HTMLElement>(".library-table tbody tr")?.focus();
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [navigate]);
+  useShortcut("search", () => search.current?.focus());
+  useShortcut("write", () => void navigate("/bench"));
+  useShortcut("rows", (event) => {
+    const within = event.target instanceof HTMLTableRowElement;
+    return within ? false : document.querySelector<HTMLElement>(".library-table tbody tr")?.focus();
+  });
 
   const filtered = ["q", "weapon", "verdict", "rules", "level"].some((name) => address.get(name));
   const clear = () => {

@@ -2,14 +2,13 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Alert, Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
 import { answered, api, refusal, type View } from "../api/client";
+import { keys } from "../api/keys";
 import { useSession } from "../api/session";
 import { layers } from "../ui/layers";
 
-const header = { "X-CSRF-Token": "" };
-
 function useViews() {
   return useQuery({
-    queryKey: ["views"],
+    queryKey: keys.views,
     queryFn: ({ signal }) => answered(api.GET("/api/views", { signal })),
   });
 }
@@ -31,9 +30,9 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   const [name, setName] = useState("");
   const [shared, setShared] = useState(false);
   const now = viewOf(address);
-  const again = () => queries.invalidateQueries({ queryKey: ["views"] });
+  const again = () => queries.invalidateQueries({ queryKey: keys.views });
   const save = useMutation({
-    mutationFn: () => answered(api.POST("/api/views", { params: { header }, body: { name, address: now, shared } })),
+    mutationFn: () => answered(api.POST("/api/views", { body: { name, address: now, shared } })),
     onSuccess: () => {
       setNaming(false);
       setName("");
@@ -41,7 +40,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
     },
   });
   const remove = useMutation({
-    mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id }, header } })),
+    mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id } } })),
     onSettled: again,
   });
   const open = views.find((view) => view.address === now);

@@ -1,13 +1,13 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { App, Button, Input, Segmented, Select } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
-import { answered, api, type NumberingId, refusal, type Stance } from "../api/client";
+import { type NumberingId, refusal, type Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { GymNav } from "../ui/GymNav";
 import { useSettled } from "../ui/useSettled";
 import { STANCES } from "../ui/words";
 import { Differences } from "./NumberingScreen";
+import { useTranslation } from "./useTranslation";
 import "./numbering.css";
 
 const PAUSE = 250;
@@ -24,18 +24,7 @@ export default function TranslateScreen() {
   const stance = (address.get("stance") as Stance | null) ?? "orthodox";
   const [text, setText] = useState("");
   const asked = useSettled(text, PAUSE);
-  const translation = useQuery({
-    queryKey: ["translate", asked, from, to, stance],
-    queryFn: ({ signal }) =>
-      answered(
-        api.POST("/api/translate", {
-          params: { header: { "X-CSRF-Token": "" } },
-          body: { text: asked, from, to, stance },
-          signal,
-        }),
-      ),
-    placeholderData: keepPreviousData,
-  });
+  const translation = useTranslation({ text: asked, from, to, stance });
   const put = (name: string, value: string) =>
     setAddress(
       (now) => {

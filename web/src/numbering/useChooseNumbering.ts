@@ -1,8 +1,8 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type NumberingRequest } from "../api/client";
+import { answered, api, ifMatch, type NumberingRequest } from "../api/client";
+import { keys } from "../api/keys";
 import { useSettled } from "../ui/useSettled";
 
-const header = { "X-CSRF-Token": "" };
 const PAUSE = 200;
 
 /** What a numbering would do, asked anew as it is edited; nothing is saved by it. */
@@ -10,11 +10,10 @@ export function useNumberingPreview(numbering: NumberingRequest) {
   const key = JSON.stringify(numbering);
   const asked = useSettled(key, PAUSE);
   return useQuery({
-    queryKey: ["numbering-preview", asked],
+    queryKey: keys.numberingPreview(asked),
     queryFn: ({ signal }) =>
       answered(
         api.POST("/api/numberings/preview", {
-          params: { header },
           body: JSON.parse(asked) as NumberingRequest,
           signal,
         }),
@@ -31,7 +30,7 @@ export function useSaveNumbering() {
         api.PUT("/api/numberings/{id}", {
           params: {
             path: { id },
-            header: { ...header, ...(version === null ? { "If-None-Match": "*" } : { "If-Match": `"${version}"` }) },
+            header: version === null ? { "If-None-Match": "*" } : ifMatch(version),
           },
           body,
         }),
@@ -48,8 +47,8 @@ export function useChooseNumbering(whose: "gym" | "me") {
     mutationFn: (numbering: string | null) =>
       answered(
         whose === "gym"
-          ? api.PUT("/api/gym/numbering", { params: { header }, body: { numbering } })
-          : api.PUT("/api/me/numbering", { params: { header }, body: { numbering } }),
+          ? api.PUT("/api/gym/numbering", { body: { numbering } })
+          : api.PUT("/api/me/numbering", { body: { numbering } }),
       ),
     onSuccess: () => queries.invalidateQueries(),
   });

@@ -3,19 +3,19 @@ import {
   answered,
   api,
   type DecisionRequest,
+  ifMatch,
   type Proposal,
   type ProposalRequest,
   type SaveRequest,
   type Session,
 } from "../api/client";
+import { keys, libraryChanged } from "../api/keys";
 
 export type ReviewList = "open" | "returned" | "decided";
 
-const header = { "X-CSRF-Token": "" };
-
 export function useProposals(list: ReviewList, mine: boolean, combination?: number, page = 1) {
   return useQuery({
-    queryKey: ["proposals", list, mine, combination ?? null, page],
+    queryKey: keys.proposalPage(list, mine, combination ?? null, page),
     queryFn: ({ signal }) =>
       answered(
         api.GET("/api/proposals", {
@@ -30,7 +30,7 @@ export function useProposals(list: ReviewList, mine: boolean, combination?: numb
 /** How many proposals wait for whoever is signed in: for the head coach those to decide, for a coach those returned. */
 export function useWaiting(user: Session["user"]): number {
   const waiting = useQuery({
-    queryKey: ["proposals", "waiting"],
+    queryKey: keys.proposalPage("waiting"),
     queryFn: ({ signal }) => answered(api.GET("/api/proposals", { params: { query: { list: "open" } }, signal })),
     enabled: user !== null,
     refetchInterval: 60_000,
@@ -41,7 +41,7 @@ export function useWaiting(user: Session["user"]): number {
 
 export function useProposal(id: number | null) {
   return useQuery({
-    queryKey: ["proposal", id],
+    queryKey: keys.proposal(id),
     queryFn: ({ signal }) => answered(api.GET("/api/proposals/{id}", { params: { path: { id: id ?? 0 } }, signal })),
     enabled: id !== null,
   });
@@ -50,12 +50,10 @@ export function useProposal(id: number | null) {
 function useRemember() {
   const queries = useQueryClient();
   return (proposal: Proposal) => {
-    queries.setQueryData(["proposal", proposal.id], proposal);
-    void queries.invalidateQueries({ queryKey: ["proposals"] });
-    void queries.invalidateQueries({ queryKey: ["combinations"] });
-    void queries.invalidateQueries({ queryKey: ["family"] });
+    queries.setQueryData(keys.proposal(proposal.id), proposal);
+    libraryChanged(queries);
     if (proposal.combination) {
-      void queries.invalidateQueries({ queryKey: ["combination", proposal.combination.id] });
+      void queries.invalidateQueries({ queryKey: keys.combination(proposal.combination.id) });
     }
   };
 }
@@ -63,7 +61,7 @@ function useRemember() {
 export function usePropose() {
   const remember = useRemember();
   return useMutation({
-    mutationFn: (body: ProposalRequest) => answered(api.POST("/api/proposals", { params: { header }, body })),
+    mutationFn: (body: ProposalRequest) => answered(api.POST("/api/proposals", { body })),
     onSuccess: remember,
   });
 }
@@ -77,7 +75,7 @@ export function useDecide(proposal: Proposal | null) {
     mutationFn: ({ decision, ...body }: DecisionRequest & { decision: Decision; content?: SaveRequest | null }) => {
       const params = {
         path: { id: proposal?.id ?? 0 },
-        header: { ...header, "If-Match": `"${proposal?.version}"` },
+        header: ifMatch(proposal?.version ?? 0),
       };
       switch (decision) {
         case "return":

@@ -1,0 +1,37 @@
+import type { QueryClient } from "@tanstack/react-query";
+
+/** The names under which answers are kept. A shorter name stands for all that begin with it. */
+export const keys = {
+  session: ["session"],
+  vocabulary: ["vocabulary"],
+  numberings: ["numberings"],
+  numberingPreview: (numbering: string) => ["numbering-preview", numbering],
+  translation: (...asked: string[]) => ["translation", ...asked],
+  checks: ["check"],
+  check: (request: string) => ["check", request],
+  generation: (criteria: string) => ["generation", criteria],
+  combinations: ["combinations"],
+  combinationPage: (filters: object) => ["combinations", filters],
+  combination: (id: number) => ["combination", id],
+  versions: (id: number, version: number) => ["versions", id, version],
+  families: ["family"],
+  family: (of: number | "overview") => ["family", of],
+  views: ["views"],
+  proposals: ["proposals"],
+  proposalPage: (...asked: unknown[]) => ["proposals", ...asked],
+  proposal: (id: number | null) => ["proposal", id],
+  houseRules: ["house-rules"],
+  importLines: (...asked: unknown[]) => ["import-lines", ...asked],
+  auditLog: ["audit-log"],
+  auditLogPage: (...asked: unknown[]) => ["audit-log", ...asked],
+  coaches: ["coaches"],
+  invitations: ["invitations"],
+  invitation: (token: string) => ["invitation", token],
+};
+
+/** After a write to the library every list is asked for again, and what is similar to the line on the bench with it. */
+export function libraryChanged(queries: QueryClient): void {
+  for (const queryKey of [keys.combinations, keys.families, keys.proposals, keys.auditLog, keys.checks]) {
+    void queries.invalidateQueries({ queryKey });
+  }
+}

@@ -1,0 +1,175 @@
+import { useCallback, useEffect, useMemo, useState } from "react";
+import { useLocation } from "react-router";
+import type { Combination, Mend, NumberingId, Proposal, Rules, Stance } from "../api/client";
+import { useNumbering } from "../api/useNumbering";
+import { CheckedLine } from "../check/CheckedLine";
+import { useCheck } from "../check/useCheck";
+import { useTranslate } from "../numbering/useTranslation";
+import { useShortcut } from "../ui/useShortcut";
+import { useStable } from "../ui/useStable";
+import { CheckPanel } from "./CheckPanel";
+import { ConflictDialog } from "./ConflictDialog";
+import { type Draft, draftOf, TO_SAVE } from "./draft";
+import { EmptyLine } from "./EmptyLine";
+import { EntryButtons } from "./EntryButtons";
+import { EntryHelp } from "./EntryHelp";
+import { EntryLine } from "./EntryLine";
+import { MendCompare } from "./MendCompare";
+import { NextStrip } from "./NextStrip";
+import { OptionsBar } from "./OptionsBar";
+import { SaveDrawer } from "./SaveDrawer";
+import { TouchPad } from "./TouchPad";
+import { useDraft } from "./useDraft";
+import { useEntry } from "./useEntry";
+import { useNext } from "./useNext";
+import { useSaving } from "./useSaving";
+import { WhatIsChanged } from "./WhatIsChanged";
+import "./bench.css";
+
+interface Props {
+  /** Of the draft in this browser. */
+  id: string;
+  /** What is in the library or proposed; null for a new combination. */
+  stored: Draft | null;
+  proposal: Proposal | null;
+}
+
+/** Where a combination is written: the line, what the check says of it, what can follow, and the way into the library. */
+export function Bench({ id, stored, proposal }: Props) {
+  const mine = useNumbering();
+  const combinationId = id === "new" || proposal ? null : Number(id);
+  const except = combinationId ?? proposal?.combination?.id ?? null;
+  const { draft, change, history, options, give, untouched, leaveFor } = useDraft(id, stored, proposal);
+  const { text, stance, rules, numbering } = draft;
+
+  const request = useMemo(
+    () => ({ text, stance, rules, numbering, ...options }),
+    [text, stance, rules, numbering, options],
+  );
+  const caret = useStable((): number => entry.caret());
+  const checked = useCheck({ ...request, with: ["next", "similar", "mends"], except }, caret);
+  const { latest, readable, current, parts } = checked;
+  const settled = current && latest !== undefined && latest === readable;
+  const entry = useEntry({
+    text,
+    items: settled ? readable.items : undefined,
+    onChange: (next, typed) => change({ text: next }, typed),
+  });
+  const { selected, select } = entry;
+  const next = useNext(request, checked, selected);
+  const saving = useSaving({ draft, combinationId, proposal, checked, leaveFor });
+  const [shownStance, setShownStance] = useState<Stance>(stance);
+  const [compared, setCompared] = useState<Mend | null>(null);
+
+  // What was made elsewhere may come here to be saved at once.
+  const [toSave, setToSave] = useState(useLocation().state === TO_SAVE);
+  useEffect(() => {
+    if (toSave && settled) {
+      setToSave(false);
+      saving.open();
+    }
+  }, [toSave, settled, saving.open]);
+
+  useShortcut("save", saving.open);
+  useShortcut("undo", (event) => event.target === document.body && history.undo());
+  useShortcut("redo", (event) => event.target === document.body && history.redo());
+  useShortcut("release", entry.release);
+
+  const translate = useTranslate();
+  const onNumbering = useStable((to: NumberingId) =>
+    translate({ text, from: numbering, to, stance }, (line) => change({ numbering: to, text: line })),
+  );
+  const onRules = useCallback((to: Rules) => change({ rules: to }), [change]);
+  const onStance = useCallback(
+    (to: Stance) => {
+      change({ stance: to });
+      setShownStance(to);
+    },
+    [change],
+  );
+  const onConvert = useCallback(
+    (converted: string, to: Stance) => {
+      change({ text: converted, stance: to });
+      setShownStance(to);
+    },
+    [change],
+  );
+  const onNext = useStable((what: string) => entry.pressAfter(what, next.next?.after ?? null));
+  const onMend = useStable((mend: Mend) => {
+    setCompared(null);
+    entry.replace(mend.text);
+  });
+  const onCompareEnd = useCallback(() => setCompared(null), []);
+  const onTakeTheirs = (theirs: Combination) => {
+    change(draftOf(theirs, mine));
+    saving.endConflict();
+    saving.close();
+  };
+  const onSaveMine = (version: number) => {
+    change({ basedOn: version });
+    saving.send(version);
+  };
+
+  const unreadable = (latest?.problems.length ?? 0) > 0;
+  // What is shown is not about what stands in the line, and no answer to that is on its way.
+  const isOld = checked.old || unreadable;
+  const similar = checked.old ? undefined : parts.similar;
+  return (
+    <main className="page bench">
+      <h1 className="unseen">{stored ? `Bench: ${stored.name}` : "Bench: a new combination"}</h1>
+      <div className="bench-options">
+        <WhatIsChanged name={stored?.name} combinationId={combinationId} proposal={proposal} untouched={untouched} />
+        <OptionsBar {...{ stance, rules, numbering, options, onStance, onRules, onNumbering }} onOptions={give} />
+      </div>
+      <div className="work-grid">
+        <div className="work-main">
+          <section className="panel bench-entry">
+            <EntryLine text={text} check={latest} current={current} entry={entry} history={history} />
+            <EntryButtons history={history} doing={saving.doing} onSave={saving.open} />
+            <EntryHelp checked={checked} onCorrect={entry.correct} />
+          </section>
+          <section
+            className={isOld ? "panel check-line check-line-old" : "panel check-line"}
+            aria-label="Combination line"
+          >
+            {readable?.stances ? (
+              <CheckedLine
+                check={readable}
+                stances={readable.stances}
+                shownStance={shownStance}
+                onShownStance={setShownStance}
+                selected={selected}
+                onSelect={select}
+              />
+            ) : (
+              <EmptyLine unreadable={unreadable} onExample={entry.replace} />
+            )}
+          </section>
+          <NextStrip next={next.next} within={next.within} old={checked.old || next.failed} onPress={onNext} />
+          <TouchPad numbering={numbering} stance={stance} onPress={entry.press} />
+        </div>
+        <CheckPanel
+          {...{ request, checked, isOld, similar, selected, onMend, onConvert }}
+          onSelect={select}
+          onCompare={setCompared}
+        />
+      </div>
+      <SaveDrawer
+        check={checked.old ? undefined : readable}
+        draft={draft}
+        isNew={except === null}
+        saving={saving}
+        similar={similar}
+        onChange={change}
+      />
+      <MendCompare check={readable} mend={compared} request={request} onMend={onMend} onClose={onCompareEnd} />
+      <ConflictDialog
+        conflict={saving.conflict}
+        draft={draft}
+        onKeepEditing={saving.endConflict}
+        onTakeTheirs={onTakeTheirs}
+        onSaveMine={onSaveMine}
+      />
+    </main>
+  );
+}

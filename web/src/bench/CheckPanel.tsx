@@ -1,0 +1,71 @@
+import { useCallback } from "react";
+import type { CheckRequest, Matches, Mend, Stance } from "../api/client";
+import { useReachable } from "../api/connection";
+import { Findings } from "../check/Findings";
+import { OtherStance } from "../check/OtherStance";
+import type { Checked } from "../check/useCheck";
+import { compareAddress } from "../compare/address";
+import { Similar } from "./Similar";
+
+interface Props {
+  request: CheckRequest & Required<Pick<CheckRequest, "rules" | "stance">>;
+  checked: Checked;
+  isOld: boolean;
+  similar: Matches | null | undefined;
+  selected: number | null;
+  onSelect: (at: number | null) => void;
+  onMend: (mend: Mend) => void;
+  onCompare: (mend: Mend) => void;
+  onConvert: (text: string, stance: Stance) => void;
+}
+
+/** Beside the line: what the check says and how to mend it, the other stance, and what the library has already. */
+export function CheckPanel({
+  request,
+  checked,
+  isOld,
+  similar,
+  selected,
+  onSelect,
+  onMend,
+  onCompare,
+  onConvert,
+}: Props) {
+  const { readable, parts, old, error } = checked;
+  const reachable = useReachable();
+  const first = readable?.notation ?? "";
+  const { rules, stance } = request;
+  const compare = useCallback(
+    (second: string, secondStance: Stance, secondTitle: string) =>
+      compareAddress({ first, firstStance: stance, firstTitle: "As it is", second, secondStance, secondTitle, rules }),
+    [first, rules, stance],
+  );
+  return (
+    <aside className={isOld ? "work-side check-side-old" : "work-side"}>
+      {readable && old && (!reachable || error !== null) && (
+        <p className="panel old-note" role="note">
+          This is about an earlier line.
+        </p>
+      )}
+      {readable ? (
+        <>
+          <Findings
+            check={readable}
+            selected={selected}
+            onSelect={onSelect}
+            mends={isOld ? undefined : parts.mends}
+            onMend={onMend}
+            onCompare={onCompare}
+          />
+          <OtherStance check={readable} compare={compare} onSelect={onSelect} onConvert={onConvert} />
+        </>
+      ) : (
+        <section className="panel findings findings-empty">
+          <p className="small">What the check says will stand here.</p>
+        </section>
+      )}
+      {/* Below all else: it comes last and must not move what is being pressed. */}
+      <Similar similar={similar} />
+    </aside>
+  );
+}

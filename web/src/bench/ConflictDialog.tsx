@@ -1,0 +1,52 @@
+import { Button, Modal } from "antd";
+import type { Combination, Problem } from "../api/client";
+import { layers } from "../ui/layers";
+import type { Draft } from "./draft";
+
+interface Props {
+  /** What the server says, with what another coach has saved meanwhile; null when there is none. */
+  conflict: Problem | null;
+  draft: Draft;
+  onKeepEditing: () => void;
+  onTakeTheirs: (theirs: Combination) => void;
+  onSaveMine: (version: number) => void;
+}
+
+/** Two coaches changed the same combination: both are shown, and neither is lost. */
+export function ConflictDialog({ conflict, draft, onKeepEditing, onTakeTheirs, onSaveMine }: Props) {
+  const theirs = conflict?.current;
+  return (
+    <Modal
+      getContainer={layers}
+      open={conflict !== null}
+      title="Changed meanwhile"
+      onCancel={onKeepEditing}
+      footer={[
+        <Button key="keep" onClick={onKeepEditing}>
+          Keep editing mine
+        </Button>,
+        <Button key="theirs" onClick={() => theirs && onTakeTheirs(theirs)}>
+          Take theirs
+        </Button>,
+        <Button key="mine" type="primary" onClick={() => theirs && onSaveMine(theirs.version)}>
+          Save mine as the newest
+        </Button>,
+      ]}
+    >
+      <p>{conflict?.title}</p>
+      <dl className="versus">
+        <dt>Theirs</dt>
+        <dd>
+          {theirs?.name}: <b>{theirs?.text}</b>
+        </dd>
+        <dt>Yours</dt>
+        <dd>
+          {draft.name}: <b>{draft.text}</b>
+        </dd>
+      </dl>
+      <p className="small">
+        Whichever you choose, the other stays in the history of the combination or on your bench (undo brings it back).
+      </p>
+    </Modal>
+  );
+}

@@ -1,0 +1,22 @@
+const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
+
+/** In place of the picture as long as there is none: what to do, and examples to begin with. */
+export function EmptyLine({ unreadable, onExample }: { unreadable: boolean; onExample: (text: string) => void }) {
+  return (
+    <div className="bench-empty">
+      <h2>{unreadable ? "Not readable yet" : "Type a combination, or touch the pad"}</h2>
+      <p>
+        {unreadable
+          ? "The picture comes as soon as what is underlined can be read. What you typed is kept."
+          : "You see it in both stances at once, with the weight under it and every wait in milliseconds."}
+      </p>
+      <p>
+        {EXAMPLES.map((example) => (
+          <button key={example} type="button" className="chip" onClick={() => onExample(example)}>
+            {example}
+          </button>
+        ))}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,87 @@
+import { Segmented, Select } from "antd";
+import { memo } from "react";
+import type { NumberingId, Rules, Stance } from "../api/client";
+import { useNumberings } from "../api/useNumbering";
+import { RULES, STANCES } from "../ui/words";
+import { ATHLETES, type CheckOptions, GROUPS, MEDIA, TEMPOS } from "./checkOptions";
+
+interface Props {
+  stance: Stance;
+  rules: Rules;
+  numbering: NumberingId;
+  options: CheckOptions;
+  onStance: (stance: Stance) => void;
+  onRules: (rules: Rules) => void;
+  onNumbering: (numbering: NumberingId) => void;
+  onOptions: (part: Partial<CheckOptions>) => void;
+}
+
+const RULE_SETS = RULES.map((rule) => ({ ...rule, label: `${rule.label} rules` }));
+const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: "Parity" }];
+
+/** For whom, against whom, under which rules and in which numbers the line is read and checked. */
+export const OptionsBar = memo(function OptionsBar(props: Props) {
+  const { stance, rules, numbering, options, onStance, onRules, onNumbering, onOptions } = props;
+  // Without the list of numberings the bench goes on in the numbers that every gym has.
+  const numberings = useNumberings().data?.numberings ?? PARITY;
+  return (
+    <>
+      <span className="option">
+        <span>For</span>
+        <Segmented
+          size="small"
+          value={stance}
+          onChange={onStance}
+          options={STANCES}
+          aria-label="Written for which stance"
+        />
+      </span>
+      <span className="option">
+        <span>against</span>
+        <Segmented
+          size="small"
+          value={options.opponent}
+          onChange={(opponent) => onOptions({ opponent })}
+          options={STANCES}
+          aria-label="Opponent's stance"
+        />
+      </span>
+      <Select
+        size="small"
+        value={options.tempo}
+        onChange={(tempo) => onOptions({ tempo })}
+        options={TEMPOS}
+        aria-label="Tempo"
+      />
+      <Select
+        size="small"
+        value={options.medium}
+        onChange={(medium) => onOptions({ medium })}
+        options={MEDIA}
+        aria-label="What it is thrown at"
+      />
+      <Select
+        size="small"
+        value={options.group}
+        onChange={(group) => onOptions({ group })}
+        options={GROUPS}
+        aria-label="For which group"
+      />
+      <Select
+        size="small"
+        value={options.athlete}
+        onChange={(athlete) => onOptions({ athlete })}
+        options={ATHLETES}
+        aria-label="Which athlete"
+      />
+      <Select size="small" value={rules} onChange={onRules} options={RULE_SETS} aria-label="House rules" />
+      <Select
+        size="small"
+        value={numbering}
+        onChange={onNumbering}
+        options={numberings.map(({ id, name }) => ({ value: id, label: `${name} numbers` }))}
+        aria-label="Numbering"
+      />
+    </>
+  );
+});

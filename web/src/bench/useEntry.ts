@@ -1,0 +1,84 @@
+import { useRef, useState } from "react";
+import type { Item } from "../api/client";
+import { useStable } from "../ui/useStable";
+
+/** Where an item begins and ends in the text, in characters. */
+type Place = Pick<Item, "at" | "length">;
+
+interface Line {
+  text: string;
+  /** The items of what stands in the line; undefined while they are not known. */
+  items: Place[] | undefined;
+  onChange: (text: string, typed?: boolean) => void;
+}
+
+/** A text with something written into it at a place, with the blanks that keep items apart; a sign goes straight onto what is before it. */
+export function written(text: string, at: number, what: string): { text: string; caret: number } {
+  const characters = Array.from(text);
+  const before = characters.slice(0, at).join("").replace(/\s+$/, "");
+  const after = characters.slice(at).join("").replace(/^\s+/, "");
+  const glued = what === "!" || what === "~" || before === "" || /[+([]$/.test(before);
+  const head = before + (glued ? "" : " ") + what;
+  return { text: head + (after === "" ? "" : ` ${after}`), caret: Array.from(head).length };
+}
+
+/** The entry line: its field, the cursor, which item is selected, and what is written by a press instead of by keys. */
+export function useEntry({ text, items, onChange }: Line) {
+  const field = useRef<HTMLTextAreaElement>(null);
+  const caret = useRef(Array.from(text).length);
+  const [selected, setSelected] = useState<number | null>(null);
+
+  const place = useStable((next: string, at: number) => {
+    onChange(next);
+    caret.current = at;
+    setSelected(null);
+  });
+  return {
+    field,
+    selected,
+    /** Where the cursor stands, in characters. */
+    caret: useStable(() => Math.min(caret.current, Array.from(text).length)),
+    release: useStable(() => setSelected(null)),
+    select: useStable((at: number | null) => {
+      setSelected(at);
+      const item = at === null ? undefined : items?.[at];
+      if (item && field.current) {
+        const units = (count: number) => Array.from(text).slice(0, count).join("").length;
+        field.current.setSelectionRange(units(item.at), units(item.at + item.length));
+        caret.current = item.at + item.length;
+      }
+    }),
+    onType: useStable((next: string, at: number) => {
+      onChange(next, true);
+      caret.current = at;
+      setSelected(null);
+    }),
+    onCaret: useStable((at: number) => {
+      caret.current = at;
+      if (items && document.activeElement === field.current) {
+        const found = items.findIndex((item) => at >= item.at && at <= item.at + item.length);
+        setSelected(found < 0 ? null : found);
+      }
+    }),
+    /** Writes at the cursor. */
+    press: useStable((what: string) => {
+      const next = written(text, caret.current, what);
+      place(next.text, next.caret);
+    }),
+    /** Writes after an item, or at the end. */
+    pressAfter: useStable((what: string, after: number | null) => {
+      const item = after === null ? undefined : items?.[after];
+      const next = written(text, item ? item.at + item.length : Array.from(text).length, what);
+      place(next.text, next.caret);
+    }),
+    /** Puts another text in place of the whole line. */
+    replace: useStable((next: string) => place(next, Array.from(next).length)),
+    /** Puts something else in place of what cannot be read. */
+    correct: useStable(({ at, length }: Place, by: string) => {
+      const characters = Array.from(text);
+      const head = characters.slice(0, at).join("") + by;
+      place(head + characters.slice(at + length).join(""), Array.from(head).length);
+      field.current?.focus();
+    }),
+  };
+}

@@ -1,0 +1,78 @@
+import { queryOptions, experimental_streamedQuery as streamedQuery } from "@tanstack/react-query";
+import {
+  AWAY,
+  again,
+  answered,
+  api,
+  type Check,
+  type CheckRequest,
+  type Continuations,
+  isAway,
+  type Matches,
+  type Mends,
+  Refusal,
+} from "../api/client";
+import { noteConnection } from "../api/connection";
+import { keys } from "../api/keys";
+import { linesOf } from "../api/lines";
+
+/** The check of a chain, and what was asked for beside it; a part is missing until its line is here. */
+export interface CheckAnswer {
+  check: Check;
+  next?: Continuations;
+  /** Null while the library cannot be asked. */
+  similar?: Matches | null;
+  mends?: Mends;
+}
+type Part = NonNullable<CheckRequest["with"]>[number];
+
+async function* ask(request: CheckRequest, signal: AbortSignal): AsyncGenerator<Partial<CheckAnswer>> {
+  const body = await answered(
+    api.POST("/api/check", { body: request, signal, headers: { Accept: "application/x-ndjson" }, parseAs: "stream" }),
+  );
+  const missing = new Set<string>(request.with);
+  let isFirst = true;
+  try {
+    for await (const line of linesOf<Check | Pick<CheckAnswer, Part>>(body as ReadableStream<Uint8Array>)) {
+      yield isFirst ? { check: line as Check } : (line as Pick<CheckAnswer, Part>);
+      for (const part of isFirst ? [] : Object.keys(line)) {
+        missing.delete(part);
+      }
+      isFirst = false;
+    }
+  } catch (error) {
+    if (error instanceof DOMException && error.name === "AbortError") {
+      throw error;
+    }
+    missing.add("the end");
+  }
+  if (missing.size > 0 && !signal.aborted) {
+    noteConnection(false);
+    throw new Refusal(AWAY);
+  }
+}
+
+/**
+ * The question for one check, and its answer for good.
+ *
+ * @param caret where the cursor stands when the question goes out; the same question for every place
+ * @example useQuery(checkOf({ text: "1 2", draw: ["row"] })).data?.check.verdict
+ */
+export function checkOf(request: CheckRequest, caret?: () => number) {
+  return queryOptions({
+    queryKey: keys.check(JSON.stringify(request)),
+    queryFn: streamedQuery({
+      streamFn: ({ signal }) => ask(caret ? { ...request, caret: caret() } : request, signal),
+      // The first line is the check.
+      reducer: (before: CheckAnswer, part: Partial<CheckAnswer>) => ({ ...before, ...part }),
+      initialValue: {} as CheckAnswer,
+      refetchMode: "replace",
+    }),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+    // Comparing a whole picture with the one before takes longer than drawing it.
+    structuralSharing: false,
+    // While the server is away it is asked again until it is back.
+    retry: (count, error) => isAway(error) || again(count, error),
+  });
+}

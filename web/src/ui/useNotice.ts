@@ -1,0 +1,17 @@
+import { App } from "antd";
+import { useMemo } from "react";
+import { refusal } from "../api/client";
+
+/** Short messages that go away by themselves. */
+export function useNotice() {
+  const { message } = App.useApp();
+  return useMemo(
+    () => ({
+      done: (sentence: string) => void message.success(sentence),
+      warn: (sentence: string) => void message.warning(sentence),
+      /** Why something was refused, in the server's own sentence. */
+      failed: (error: unknown) => void message.error(refusal(error).title),
+    }),
+    [message],
+  );
+}

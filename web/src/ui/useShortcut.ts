@@ -1,0 +1,73 @@
+import { useEffect, useRef } from "react";
+
+interface Shortcut {
+  /** As `KeyboardEvent.key`, in small letters. */
+  key: string;
+  /** Another one that is used for the same, with Ctrl alone. */
+  also?: string;
+  /** With Ctrl, or Cmd on a Mac; without it, it is no shortcut while one types. */
+  mod?: true;
+  shift?: true;
+  shown: string;
+  does: string;
+}
+
+/** Every shortcut of the product, in the order in which the help lists them. */
+export const SHORTCUTS = {
+  search: { key: "/", shown: "/", does: "Search the library" },
+  rows: { key: "arrowdown", shown: "↑ ↓", does: "Move between combinations" },
+  open: { key: "enter", shown: "Enter", does: "Open the combination" },
+  write: { key: "n", shown: "N", does: "Write a new combination" },
+  undo: { key: "z", mod: true, shown: "Ctrl Z", does: "Undo on the bench" },
+  redo: { key: "z", also: "y", mod: true, shift: true, shown: "Ctrl Shift Z", does: "Redo on the bench" },
+  save: { key: "s", mod: true, shown: "Ctrl S", does: "Save on the bench" },
+  neighbour: { key: "arrowright", shown: "← →", does: "On a tile: the neighbour before or after" },
+  release: { key: "escape", shown: "Esc", does: "Let go of what is selected" },
+  help: { key: "?", shown: "?", does: "These keys" },
+} satisfies Record<string, Shortcut>;
+
+export type ShortcutName = keyof typeof SHORTCUTS;
+type Pressed = Pick<KeyboardEvent, "key" | "ctrlKey" | "metaKey" | "altKey" | "shiftKey">;
+
+/** Whether these keys are that shortcut. */
+export function isShortcut(name: ShortcutName, event: Pressed): boolean {
+  const shortcut: Shortcut = SHORTCUTS[name];
+  const mod = event.ctrlKey || event.metaKey;
+  const key = event.key.toLowerCase();
+  if (mod !== (shortcut.mod ?? false) || event.altKey) {
+    return false;
+  }
+  // A sign such as "?" may need Shift on one keyboard and not on another.
+  return mod && key === shortcut.also
+    ? !event.shiftKey
+    : key === shortcut.key && (!mod || event.shiftKey === (shortcut.shift ?? false));
+}
+
+/** Whether a key goes into a field. */
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+/**
+ * Has a shortcut work as long as the component is shown.
+ *
+ * @param act false when the key was not meant for it after all, so that the browser does with it as usual
+ * @example useShortcut("search", () => field.current?.focus());
+ */
+export function useShortcut(name: ShortcutName, act: (event: KeyboardEvent) => unknown): void {
+  const newest = useRef(act);
+  newest.current = act;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      // Escape and keys with Ctrl write nothing.
+      const free = "mod" in SHORTCUTS[name] || name === "release" || !isTyping(event.target);
+      if (isShortcut(name, event) && free && newest.current(event) !== false && name !== "release") {
+        event.preventDefault();
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [name]);
+}
