@@ -11,13 +11,31 @@ const CHAINS = ["1 2 3b 14l", "1 1 2 3 2", "11 1 2 14", "(1) 2 3 4", "slip-lead 
 
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: BASE });
-await page.goto("/");
+await page.goto("/", { waitUntil: "networkidle" });
+// As sent: what the first page asks for before anybody has signed in.
+const script = await page.evaluate(() =>
+  performance
+    .getEntriesByType("resource")
+    .filter((entry) => entry.name.endsWith(".js"))
+    .reduce((sum, entry) => sum + entry.encodedBodySize, 0),
+);
 await page.getByLabel("E-mail").fill("ines@saltworks.example");
 await page.getByLabel("Password", { exact: true }).fill("first-bell-7");
 await page.getByRole("button", { name: "Sign in" }).click();
 await page.getByRole("button", { name: "Sign out" }).waitFor();
 
+const devtools = await page.context().newCDPSession(page);
+await devtools.send("Performance.enable");
+const scriptMs = async () => {
+  const { metrics } = await devtools.send("Performance.getMetrics");
+  return 1000 * metrics.find((metric) => metric.name === "ScriptDuration").value;
+};
+const posts = [];
+page.on("request", (request) => request.method() === "POST" && posts.push(new URL(request.url()).pathname));
+
 const times = [];
+const scripts = [];
+const requests = [];
 for (const chain of [CHAINS[0], ...CHAINS]) {
   await page.goto("/bench?rules=all-limbs");
   const entry = page.getByRole("textbox", { name: "Combination" });
@@ -50,13 +68,20 @@ for (const chain of [CHAINS[0], ...CHAINS]) {
       typed,
     );
     await page.waitForTimeout(250);
+    const start = { script: await scriptMs(), posts: posts.length };
     await page.keyboard.insertText(typed.at(-1));
     times.push(await painted);
-    await page.waitForTimeout(150);
+    // The parts that come after the check.
+    await page.waitForTimeout(400);
+    scripts.push((await scriptMs()) - start.script);
+    requests.push(posts.length - start.posts);
   }
 }
 await browser.close();
 // The first chain warms everything up.
-const measured = times.slice(CHAINS[0].split(" ").length).sort((a, b) => a - b);
-const at = (share) => Math.round(measured[Math.min(measured.length - 1, Math.floor(share * measured.length))]);
-console.log(`${measured.length} keys: median ${at(0.5)} ms from key to painted verdict, 95th percentile ${at(0.95)} ms, slowest ${at(1)} ms`);
+const sorted = (values) => values.slice(CHAINS[0].split(" ").length).sort((a, b) => a - b);
+const at = (values, share) => Math.round(sorted(values)[Math.min(sorted(values).length - 1, Math.floor(share * sorted(values).length))]);
+console.log(`${sorted(times).length} keys: median ${at(times, 0.5)} ms from key to painted verdict, 95th percentile ${at(times, 0.95)} ms, slowest ${at(times, 1)} ms`);
+console.log(`script of a key and of all that it brings: median ${at(scripts, 0.5)} ms, 95th percentile ${at(scripts, 0.95)} ms`);
+console.log(`requests a key: ${Math.min(...requests)} to ${Math.max(...requests)}`);
+console.log(`script of the first page, as sent: ${Math.round(script / 1000)} kB`);
