@@ -52,6 +52,10 @@ async function* ask(request: CheckRequest, signal: AbortSignal): AsyncGenerator<
   }
 }
 
+function isWhole(answer: CheckAnswer, request: CheckRequest): boolean {
+  return (request.with ?? []).every((part) => part in answer);
+}
+
 /**
  * The question for one check, and its answer for good.
  *
@@ -59,16 +63,18 @@ async function* ask(request: CheckRequest, signal: AbortSignal): AsyncGenerator<
  * @example useQuery(checkOf({ text: "1 2", draw: ["row"] })).data?.check.verdict
  */
 export function checkOf(request: CheckRequest, caret?: () => number) {
-  return queryOptions({
+  return queryOptions<CheckAnswer>({
     queryKey: keys.check(JSON.stringify(request)),
     queryFn: streamedQuery({
       streamFn: ({ signal }) => ask(caret ? { ...request, caret: caret() } : request, signal),
       // The first line is the check.
       reducer: (before: CheckAnswer, part: Partial<CheckAnswer>) => ({ ...before, ...part }),
       initialValue: {} as CheckAnswer,
-      refetchMode: "replace",
+      // Each part takes the place of the one before when it comes.
+      refetchMode: "append",
     }),
-    staleTime: Number.POSITIVE_INFINITY,
+    // What was left in the middle is asked for again when it is wanted again.
+    staleTime: ({ state: { data } }) => (data && isWhole(data, request) ? Number.POSITIVE_INFINITY : 0),
     gcTime: 60_000,
     // Comparing a whole picture with the one before takes longer than drawing it.
     structuralSharing: false,

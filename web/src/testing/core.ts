@@ -1,8 +1,8 @@
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
-import type { Check } from "../../web/src/api/client";
+import type { Check } from "../api/client";
 
-const ROOT = new URL("../..", import.meta.url).pathname;
+const ROOT = new URL("../../..", import.meta.url).pathname;
 
 interface DemoCombination {
   name: string;

@@ -1,15 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import {
-  ATHLETES,
-  addressOfOptions,
-  type CheckOptions,
-  GROUPS,
-  MEDIA,
-  optionsOf,
-  TEMPOS,
-  USUAL,
-} from "../../web/src/bench/checkOptions";
+import { ATHLETES, addressOfOptions, type CheckOptions, GROUPS, MEDIA, optionsOf, TEMPOS, USUAL } from "./checkOptions";
 
 const one = <T>(options: { value: T }[]) => fc.constantFrom(...options.map((option) => option.value));
 const options: fc.Arbitrary<CheckOptions> = fc.record({

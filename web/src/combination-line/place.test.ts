@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import type { LineDrawing } from "../../web/src/api/client";
-import { place } from "../../web/src/combination-line/place";
+import type { LineDrawing } from "../api/client";
+import { place } from "./place";
 
 const drawings = fc
   .record({ size: fc.constantFrom("row", "card", "full"), lengthMs: fc.integer({ min: 200, max: 12_000 }) })

@@ -1,14 +1,14 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, expect, test, vi } from "vitest";
-import type { Check, FamilyOfOne, Match, Mend, Relative } from "../../web/src/api/client";
-import { Findings } from "../../web/src/check/Findings";
-import { MendList } from "../../web/src/check/MendList";
-import { OtherStance } from "../../web/src/check/OtherStance";
-import { Compare } from "../../web/src/compare/Compare";
-import { AlreadyThere } from "../../web/src/family/AlreadyThere";
-import { FamilyTree } from "../../web/src/family/FamilyTree";
-import { checked, checkedDemo, DEMO } from "./gym";
+import type { Check, FamilyOfOne, Match, Mend, Relative } from "../api/client";
+import { Compare } from "../compare/Compare";
+import { AlreadyThere } from "../family/AlreadyThere";
+import { FamilyTree } from "../family/FamilyTree";
+import { checked, checkedDemo, DEMO } from "../testing/core";
+import { Findings } from "./Findings";
+import { MendList } from "./MendList";
+import { OtherStance } from "./OtherStance";
 
 afterEach(cleanup);
 
@@ -76,16 +76,16 @@ test("three mends are shown at first, the others on request, each to be made or 
 
 test("the other stance says what is lost, and carries the same limbs over in the numbers that are read", () => {
   const [check] = checked(["1 2 7\t--numbering=body-pairs"]) as [Check];
-  const onCarry = vi.fn();
+  const onConvert = vi.fn();
   const compare = vi.fn((text: string, stance: string) => `/compare?second=${text}&secondStance=${stance}`);
   render(
     <MemoryRouter>
-      <OtherStance check={check} compare={compare} onCarry={onCarry} />
+      <OtherStance check={check} compare={compare} onConvert={onConvert} />
     </MemoryRouter>,
   );
   expect(screen.getByText(/the liver is lost/)).toBeTruthy();
   fireEvent.click(screen.getByRole("button", { name: "Carry it over" }));
-  expect(onCarry).toHaveBeenCalledExactlyOnceWith("2 1 8", "southpaw");
+  expect(onConvert).toHaveBeenCalledExactlyOnceWith("2 1 8", "southpaw");
   expect(
     compare.mock.calls.map(([text]) => text),
     "addresses hold the chain as it is stored, for every reader",

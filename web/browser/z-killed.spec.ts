@@ -9,8 +9,9 @@ const KILLS = Number(process.env.PERIPLUS_KILLS ?? 1);
 /** A start takes about this long, ms: kills fall anywhere in it. */
 const FRESH = 7000;
 const AGAIN = 2500;
-const DEMO = JSON.parse(readFileSync(join(__dirname, "../../demo/combinations.json"), "utf8")).length as number;
-const FIRST = readFileSync(join(__dirname, "first-gym.sql"), "utf8");
+const DEMO = JSON.parse(readFileSync(join(import.meta.dirname, "../../demo/combinations.json"), "utf8"))
+  .length as number;
+const FIRST = readFileSync(join(import.meta.dirname, "first-gym.sql"), "utf8");
 
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 

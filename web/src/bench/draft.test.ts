@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { beforeEach, expect, test, vi } from "vitest";
-import type { Combination } from "../../web/src/api/client";
-import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "../../web/src/bench/draft";
+import type { Combination } from "../api/client";
+import { addressOf, type Draft, draftOf, EMPTY, forget, keep, recall } from "./draft";
 
 const drafts: fc.Arbitrary<Draft> = fc.record({
   text: fc.string({ minLength: 1 }),

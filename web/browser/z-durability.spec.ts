@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 
-const root = `${__dirname}/../../`;
+const root = `${import.meta.dirname}/../../`;
 const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
 
 test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {

@@ -1,9 +1,9 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
-import type { Check, LineDrawing } from "../../web/src/api/client";
-import { CombinationLine } from "../../web/src/combination-line/CombinationLine";
-import { StanceWords } from "../../web/src/combination-line/StanceWords";
-import { checked, checkedDemo, DEMO, drawn } from "./gym";
+import type { Check, LineDrawing } from "../api/client";
+import { checked, checkedDemo, DEMO, drawn } from "../testing/core";
+import { CombinationLine } from "./CombinationLine";
+import { StanceWords } from "./StanceWords";
 
 afterEach(cleanup);
 

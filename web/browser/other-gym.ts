@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { type APIRequestContext, request } from "@playwright/test";
 import { HEAD_COACH } from "./gym";
 
-export const ROOT = join(__dirname, "../..");
+export const ROOT = join(import.meta.dirname, "../..");
 
 /** A port that is free now; held until it is let go. */
 export async function held(): Promise<{ port: number; letGo: () => Promise<void> }> {

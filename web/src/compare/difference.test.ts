@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import type { Item } from "../../web/src/api/client";
-import { difference } from "../../web/src/compare/difference";
-import { chains, item } from "./chains";
+import type { Item } from "../api/client";
+import { chains, item } from "../testing/chains";
+import { difference } from "./difference";
 
 const words = (chain: Item[]) => chain.map((one) => one.words);
 const without = (chain: Item[], places: Set<number>) => words(chain.filter((_, at) => !places.has(at)));

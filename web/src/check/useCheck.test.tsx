@@ -1,70 +1,38 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, renderHook, screen, waitFor } from "@testing-library/react";
-import { App } from "antd";
+import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { type Check, type CheckRequest, isAway, type Numberings } from "../../web/src/api/client";
-import { isReachable, noteConnection } from "../../web/src/api/connection";
-import { TouchPad } from "../../web/src/bench/TouchPad";
-import { useCheck } from "../../web/src/check/useCheck";
-import { checked } from "./gym";
-import { serve } from "./page";
+import { afterEach, beforeEach, expect, test } from "vitest";
+import { type Check, type CheckRequest, isAway } from "../api/client";
+import { isReachable } from "../api/connection";
+import { checked } from "../testing/core";
+import { serve } from "../testing/page";
+import { type Asked, heldServer } from "../testing/server";
+import { useCheck } from "./useCheck";
 
-/** A server of which each answer is given when the test says so. */
-interface Asked {
-  path: string;
-  body: CheckRequest | undefined;
-  answer: (body: unknown, status?: number) => void;
-  fail: () => void;
-}
 let asked: Asked[] = [];
-
 beforeEach(() => {
-  asked = [];
-  noteConnection(true);
-  serve((request) =>
-    // Whether it is back is asked beside the questions of the tests.
-    request.url.endsWith("/api/ping")
-      ? Promise.resolve(new Response(null, { status: 204 }))
-      : new Promise<Response>((done, failed) => {
-          void request.text().then((text) =>
-            asked.push({
-              path: new URL(request.url).pathname,
-              body: text === "" ? undefined : (JSON.parse(text) as CheckRequest),
-              answer: (body, status = 200) =>
-                done(new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } })),
-              fail: () => failed(new TypeError("Failed to fetch")),
-            }),
-          );
-        }),
-  );
+  asked = heldServer();
 });
 afterEach(() => {
   cleanup();
   serve(null);
 });
 
-function Around({ children }: { children: ReactNode }) {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  return (
-    <QueryClientProvider client={client}>
-      <App>{children}</App>
-    </QueryClientProvider>
-  );
-}
-
 /** What stands in the line, and what is known of it. */
-function bench(first: string) {
+function bench(first: string, asking: Partial<CheckRequest> = {}) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={client}>{children}</QueryClientProvider>
   );
-  const { result, rerender } = renderHook(({ text }) => useCheck({ text }), { initialProps: { text: first }, wrapper });
+  const { result, rerender } = renderHook(({ text }) => useCheck({ text, ...asking }), {
+    initialProps: { text: first },
+    wrapper,
+  });
   return { result, type: (text: string) => rerender({ text }) };
 }
 
 const [one, two, broken] = checked(["1", "1 2", "1 zork"]) as [Check, Check, Check];
-const questions = () => asked.map((question) => question.body?.text);
+const questions = () => asked.map((question) => (question.body as CheckRequest).text);
 
 test("keys typed quickly are one question", async () => {
   const { type } = bench("");
@@ -140,101 +108,6 @@ test("a server that is away is told, and the picture stays", async () => {
   expect(result.current.readable?.notation).toBe("1");
 });
 
-const number = (of: string, limb: string, family: string, more = {}) => ({
-  number: of,
-  family,
-  position: "lead",
-  target: null,
-  name: null,
-  limb,
-  roles: { orthodox: "lead", southpaw: "lead" },
-  ...more,
-});
-const NUMBERINGS = {
-  ofGym: "parity",
-  numberings: [
-    {
-      id: "parity",
-      name: "Parity",
-      numbers: [
-        number("1", "hand", "straight"),
-        number("7", "hand", "hook", { target: "body" }),
-        number("13", "leg", "round kick"),
-        number("21", "knee", "knee"),
-        number("31", "elbow", "elbow"),
-      ],
-    },
-  ],
-} as unknown as Numberings;
-const strike = (family: string, targets: string[]) => ({ family, shortName: family, targets });
-const VOCABULARY = {
-  strikes: [
-    strike("straight", ["head", "body"]),
-    strike("hook", ["head", "body"]),
-    strike("round kick", ["body", "head", "leg"]),
-    strike("knee", ["body", "head", "leg"]),
-    strike("elbow", ["head", "body"]),
-  ],
-  moves: [
-    { id: "slip-lead", words: "slip lead", kind: "defence", glyph: "M0 0" },
-    { id: "step-out", words: "step out", kind: "footwork", glyph: "M0 0" },
-    { id: "clinch", words: "clinch", kind: "contact", glyph: "M0 0" },
-  ],
-};
-
-async function pad() {
-  const onPress = vi.fn();
-  render(
-    <Around>
-      <TouchPad numbering="parity" stance="orthodox" onPress={onPress} />
-    </Around>,
-  );
-  await waitFor(() => expect(asked.length).toBe(2));
-  for (const question of asked) {
-    question.answer(question.path === "/api/vocabulary" ? VOCABULARY : NUMBERINGS);
-  }
-  await screen.findByRole("button", { name: /^1/ });
-  const choose = (name: string) => fireEvent.click(screen.getByText(name, { selector: ".ant-segmented-item-label" }));
-  const press = (name: RegExp) => {
-    fireEvent.click(screen.getByRole("button", { name }));
-    return onPress.mock.lastCall?.[0] as string;
-  };
-  return { choose, press };
-}
-
-test("the pad writes numbers, with the letter of the target where one is chosen and it can be had", async () => {
-  const { choose, press } = await pad();
-  expect(press(/^1/)).toBe("1");
-  choose("body");
-  expect(press(/^1/)).toBe("1b");
-  expect(press(/^7/), "a number that means its target needs no letter").toBe("7");
-  choose("Kicks");
-  choose("leg");
-  expect(press(/^13/)).toBe("13l");
-  choose("Knees and elbows");
-  expect(press(/^21/)).toBe("21l");
-  expect(press(/^31/), "no elbow goes to the leg").toBe("31");
-});
-
-test("no arm is offered the leg", async () => {
-  const { choose, press } = await pad();
-  choose("Kicks");
-  choose("leg");
-  choose("Hands");
-  expect(screen.queryByText("leg", { selector: ".ant-segmented-item-label" })).toBeNull();
-  expect(press(/^1/)).toBe("1");
-});
-
-test("the pad writes moves by their names and signs as they are", async () => {
-  const { choose, press } = await pad();
-  expect(press(/Lands together/)).toBe("+");
-  choose("Defence");
-  expect(press(/slip lead/)).toBe("slip-lead");
-  choose("Footwork");
-  expect(press(/step out/)).toBe("step-out");
-  expect(press(/clinch/)).toBe("clinch");
-});
-
 test("what is shown is old while the server is away, and it is asked again until it is back", async () => {
   const { result, type } = bench("1");
   await waitFor(() => expect(asked.length).toBe(1));
@@ -267,4 +140,81 @@ test("what is shown is old when an answer is late", async () => {
   await waitFor(() => expect(result.current.old).toBe(true), { timeout: 2000 });
   asked.at(-1)?.answer(two);
   await waitFor(() => expect(result.current.old).toBe(false));
+});
+
+const ALL = ["next", "similar", "mends"] as const;
+const NEXT = { after: 0, next: [] };
+const SIMILAR = { matches: [], total: 0 };
+const MENDS = { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true };
+
+test("the check is known as soon as its line is here, and each part when it comes", async () => {
+  const { result } = bench("1", { with: [...ALL] });
+  await waitFor(() => expect(asked.length).toBe(1));
+  expect(asked[0]?.headers.get("Accept")).toBe("application/x-ndjson");
+  asked[0]?.line(one);
+  await waitFor(() => expect(result.current.current).toBe(true));
+  expect(result.current.parts.next, "it has not come yet").toBeUndefined();
+  const check = result.current.latest;
+  asked[0]?.line({ next: NEXT });
+  await waitFor(() => expect(result.current.parts.next).toEqual(NEXT));
+  expect(result.current.parts.mends).toBeUndefined();
+  asked[0]?.line({ similar: SIMILAR });
+  asked[0]?.line({ mends: MENDS });
+  asked[0]?.end();
+  await waitFor(() => expect(result.current.parts.mends).toEqual(MENDS));
+  expect(result.current.latest, "what has come is not made anew").toBe(check);
+  expect(asked.length).toBe(1);
+});
+
+test("parts of an earlier line are gone with the next key", async () => {
+  const { result, type } = bench("1", { with: [...ALL] });
+  await waitFor(() => expect(asked.length).toBe(1));
+  for (const part of [one, { next: NEXT }, { similar: SIMILAR }, { mends: MENDS }]) {
+    asked[0]?.line(part);
+  }
+  asked[0]?.end();
+  await waitFor(() => expect(result.current.parts.mends).toEqual(MENDS));
+  type("1 2");
+  expect(result.current.parts).toEqual({});
+  expect(result.current.readable?.notation, "the picture stays").toBe("1");
+});
+
+test("an answer that breaks off keeps what has come and is asked for again", async () => {
+  const { result } = bench("1", { with: [...ALL] });
+  await waitFor(() => expect(asked.length).toBe(1));
+  asked[0]?.line(one);
+  await waitFor(() => expect(result.current.current).toBe(true));
+  asked[0]?.fail();
+  await waitFor(() => expect(asked.length).toBe(2), { timeout: 4000 });
+  expect(result.current.readable?.notation).toBe("1");
+  for (const part of [one, { next: NEXT }, { similar: null }, { mends: MENDS }]) {
+    asked[1]?.line(part);
+  }
+  asked[1]?.end();
+  await waitFor(() => expect(result.current.parts).toMatchObject({ next: NEXT, similar: null, mends: MENDS }));
+});
+
+test("an answer that ends before all parts are there is not taken for whole", async () => {
+  const { result } = bench("1", { with: ["mends"] });
+  await waitFor(() => expect(asked.length).toBe(1));
+  asked[0]?.line(one);
+  asked[0]?.end();
+  await waitFor(() => expect(asked.length).toBe(2), { timeout: 4000 });
+  expect(isAway(result.current.error)).toBe(true);
+});
+
+test("an answer that was left in the middle is asked for as a whole when its line comes back", async () => {
+  const { result, type } = bench("1", { with: ["mends"] });
+  await waitFor(() => expect(asked.length).toBe(1));
+  asked[0]?.line(one);
+  await waitFor(() => expect(result.current.current).toBe(true));
+  type("1 2");
+  await waitFor(() => expect(asked.length).toBe(2));
+  asked[1]?.line(two);
+  asked[1]?.line({ mends: MENDS });
+  asked[1]?.end();
+  await waitFor(() => expect(result.current.parts.mends).toEqual(MENDS));
+  act(() => type("1"));
+  await waitFor(() => expect(asked.length).toBe(3));
+  expect(questions()).toEqual(["1", "1 2", "1"]);
 });

@@ -14,7 +14,7 @@ import { join } from "node:path";
 import { expect, HEAD_COACH, signIn, test } from "./gym";
 import { OtherGym } from "./other-gym";
 
-const FIRST = readFileSync(join(__dirname, "first-gym.sql"), "utf8");
+const FIRST = readFileSync(join(import.meta.dirname, "first-gym.sql"), "utf8");
 const migrated = (version: string) =>
   `INSERT INTO \`doctrine_migration_versions\` VALUES ('Periplus\\\\App\\\\Migrations\\\\${version}',NULL,NULL);\n`;
 
@@ -210,7 +210,7 @@ test("the gym that is open in a browser is the one that was put back", async ({ 
   test.setTimeout(600_000);
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
   const command = (...args: string[]) =>
-    spawnSync(join(__dirname, "../../bin/periplus"), args, { encoding: "utf8", timeout: 300_000 });
+    spawnSync(join(import.meta.dirname, "../../bin/periplus"), args, { encoding: "utf8", timeout: 300_000 });
   expect(command("backup", join(folder, "gym.tar")).status).toBe(0);
   await signIn(page, HEAD_COACH);
   expect(command("restore", join(folder, "gym.tar")).status).toBe(0);

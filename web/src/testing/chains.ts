@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import type { Item } from "../../web/src/api/client";
+import type { Item } from "../api/client";
 
 const WORDS = ["jab", "cross", "lead hook", "rear hook", "slip lead", "beat", "rear round kick to the leg"];
 

@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { again, isAway, Refusal } from "../../web/src/api/client";
-import { isReachable, noteConnection, onConnection } from "../../web/src/api/connection";
-import { isOutdated } from "../../web/src/app/version";
-import { serve } from "./page";
+import { isOutdated } from "../app/version";
+import { serve } from "../testing/page";
+import { again, isAway, Refusal } from "./client";
+import { isReachable, noteConnection, onConnection } from "./connection";
 
 beforeEach(() => vi.useFakeTimers());
 afterEach(() => {

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { answered, refusal } from "../../web/src/api/client";
+import { answered, refusal } from "./client";
 
 const answer = (status: number, error?: unknown) =>
   Promise.resolve({ error, response: new Response(null, { status }) });

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { beforeContact } from "../../web/src/combination-line/sentences";
+import { beforeContact } from "./sentences";
 
 test("what a body shot contacts takes the place of the plain word", () => {
   expect(beforeContact("left hook to the body", ["to the liver"])).toBe("left hook");

@@ -10,7 +10,7 @@ import { COACH, expect, signIn, test } from "./gym";
 test("the JSON validates, the CSV opens, the PDF's text is found and its fonts are embedded", async ({ page }) => {
   await signIn(page, COACH);
   const json = await (await page.request.get("/api/export.json?everything=true")).json();
-  const schema = JSON.parse(readFileSync(join(__dirname, "../../docs/formats/library.schema.json"), "utf8"));
+  const schema = JSON.parse(readFileSync(join(import.meta.dirname, "../../docs/formats/library.schema.json"), "utf8"));
   const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(schema);
   expect(validate(json), JSON.stringify(validate.errors)).toBe(true);
   expect(validate({ ...json, version: "one" })).toBe(false);
