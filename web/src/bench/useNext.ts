@@ -4,29 +4,32 @@ import type { CheckRequest, Continuations } from "../api/client";
 import { checkOf } from "../check/checkOf";
 import type { Checked } from "../check/useCheck";
 
+interface Next {
+  next: Continuations | undefined;
+  /** Whether an item within the chain is followed rather than the last one. */
+  within: boolean;
+}
+
 /**
  * What can follow: as the check answers it for where the cursor stood, or asked alone for an empty line and for an item
  * that was selected since. What was known last stays until then.
  */
 export function useNext(request: CheckRequest, { parts, readable, current, latest }: Checked, selected: number | null) {
   const empty = request.text.trim() === "";
+  const isReadable = current && latest === readable;
   const fits = parts.next && (selected === null || parts.next.after === selected) ? parts.next : undefined;
   const item = selected === null ? undefined : readable?.items[selected];
+  const isAlone = empty || (isReadable && parts.next !== undefined && !fits && item !== undefined);
   const alone = useQuery({
     ...checkOf({ ...request, draw: [], with: ["next"], caret: item ? item.at + item.length : null }),
-    enabled: empty || (current && latest === readable && parts.next !== undefined && !fits && item !== undefined),
+    enabled: isAlone,
     placeholderData: keepPreviousData,
   });
-  const asked = empty || (parts.next && !fits);
-  const known = useRef<Continuations | undefined>(undefined);
+  const known = useRef<Next>({ next: undefined, within: false });
   // Nothing follows what cannot be read.
-  const now = asked ? (alone.isPlaceholderData ? undefined : alone.data?.next) : latest === readable ? fits : undefined;
-  known.current = now ?? known.current;
-  const after = known.current?.after ?? null;
-  return {
-    next: known.current,
-    /** Whether an item within the chain is followed rather than the last one. */
-    within: after !== null && after < (readable?.items.length ?? 0) - 1,
-    failed: asked ? alone.failureReason !== null : false,
-  };
+  const next = isAlone ? (alone.isPlaceholderData ? undefined : alone.data?.next) : isReadable ? fits : undefined;
+  if (next && next !== known.current.next) {
+    known.current = { next, within: next.after !== null && next.after < (readable?.items.length ?? 0) - 1 };
+  }
+  return { ...known.current, failed: isAlone && alone.failureReason !== null };
 }

@@ -1,0 +1,76 @@
+import { act, renderHook } from "@testing-library/react";
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { checked } from "../testing/core";
+import { useEntry, written } from "./useEntry";
+
+const items = fc.array(fc.constantFrom("1", "2", "3b", "slip-lead", "14l", "/"), { minLength: 1, maxLength: 10 });
+
+test("items that are pressed one after the other stand with one blank between them", () => {
+  fc.assert(
+    fc.property(items, (pressed) => {
+      let line = { text: "", caret: 0 };
+      for (const item of pressed) {
+        line = written(line.text, line.caret, item);
+        expect(line.caret).toBe(Array.from(line.text).length);
+      }
+      expect(line.text).toBe(pressed.join(" "));
+    }),
+  );
+});
+
+test("an item that is pressed within a line stands alone there, and the cursor right behind it", () => {
+  fc.assert(
+    fc.property(items, items, fc.constantFrom("", " ", "  "), (before, after, blanks) => {
+      const head = before.join(" ");
+      const line = written(head + blanks + after.join(" "), Array.from(head + blanks).length, "7");
+      expect(line.text).toBe([head, "7", after.join(" ")].join(" "));
+      expect(line.text.slice(0, line.caret)).toBe(`${head} 7`);
+    }),
+  );
+});
+
+test("signs go straight onto what is before them, and a strike onto a plus or a bracket", () => {
+  expect(written("1 2", 3, "!").text).toBe("1 2!");
+  expect(written("1 2 ", 4, "~").text).toBe("1 2~");
+  expect(written("1 +", 3, "2").text).toBe("1 +2");
+  expect(written("1 (", 3, "2").text).toBe("1 (2");
+});
+
+test("places are counted in characters, also behind a wide one", () => {
+  expect(written("🥊 1", 3, "2")).toEqual({ text: "🥊 1 2", caret: 5 });
+});
+
+function entry(text: string) {
+  const places = checked([text])[0]?.items ?? [];
+  const lines: string[] = [];
+  const hook = renderHook(({ now }) => useEntry({ text: now, items: places, onChange: (next) => lines.push(next) }), {
+    initialProps: { now: text },
+  });
+  const field = document.createElement("textarea");
+  field.value = text;
+  document.body.append(field);
+  hook.result.current.field.current = field;
+  field.focus();
+  return { ...hook, field, lines };
+}
+
+test("the cursor selects the item that it stands in, and a tile marks its item in the field", () => {
+  const { result, field } = entry("🥊1 slip lead 2".slice(2));
+  act(() => result.current.onCaret(4));
+  expect(result.current.selected).toBe(1);
+  act(() => result.current.select(2));
+  expect([field.selectionStart, field.selectionEnd]).toEqual([12, 13]);
+  expect(result.current.caret()).toBe(13);
+  act(() => result.current.onCaret(99));
+  expect(result.current.selected).toBeNull();
+});
+
+test("what follows an item is written after it, and at the end where no item is named", () => {
+  const { result, lines } = entry("1 2 3");
+  act(() => result.current.pressAfter("7", 0));
+  act(() => result.current.pressAfter("7", null));
+  act(() => result.current.correct({ at: 2, length: 1 }, "cross"));
+  act(() => result.current.replace("1"));
+  expect(lines).toEqual(["1 7 2 3", "1 2 3 7", "1 cross 3", "1"]);
+});
