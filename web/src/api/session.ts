@@ -33,3 +33,8 @@ export function useSignOut() {
     },
   });
 }
+
+/** Whether whoever is signed in decides what is in the library. The server looks at it again with every write. */
+export function useIsHeadCoach(): boolean {
+  return useSession().data?.user?.role === "head-coach";
+}

@@ -1,13 +1,14 @@
 import { Button, Modal } from "antd";
 import { Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, useLocation } from "react-router";
-import { refusal } from "../api/client";
 import { useSession, useSignOut } from "../api/session";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
+import { NoPage } from "../ui/Failure";
 import { layers } from "../ui/layers";
 import { SHORTCUTS, useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
+import { ROLES } from "../ui/words";
 import { Notices } from "./Notices";
 import { fetchScreens } from "./screens";
 
@@ -34,11 +35,9 @@ export function Frame() {
   }
   if (session.isError) {
     return (
-      <main className="page page-narrow">
-        <h1>The gym does not answer</h1>
-        <p>{refusal(session.error).title}</p>
+      <NoPage title="The gym does not answer" error={session.error}>
         <Button onClick={() => session.refetch()}>Try again</Button>
-      </main>
+      </NoPage>
     );
   }
   const user = session.data.user;
@@ -84,7 +83,7 @@ export function Frame() {
           </button>
           <Link to="/account" className="who" title="Your numbering and password">
             {user.name}
-            <small>{user.role === "head-coach" ? "head coach" : "coach"}</small>
+            <small>{ROLES[user.role]}</small>
           </Link>
           <button type="button" className="quiet" onClick={() => signOut.mutate()}>
             Sign out

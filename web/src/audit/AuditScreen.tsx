@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Pagination, Select } from "antd";
 import { Link, useSearchParams } from "react-router";
-import { answered, api, refusal } from "../api/client";
+import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
+import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
@@ -47,7 +48,7 @@ export default function AuditScreen() {
         </span>
       </div>
       {log.isPending && <Waiting what="Fetching the audit log" />}
-      {log.isError && <p role="alert">{refusal(log.error).title}</p>}
+      <Failure error={log.error} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">
           <h2>Nothing is recorded yet</h2>

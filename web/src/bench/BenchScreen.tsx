@@ -1,8 +1,8 @@
-import { useParams, useSearchParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useCombination } from "../combination/useCombination";
 import { useProposal } from "../review/useReview";
-import { NotFound } from "../ui/Failure";
+import { NoPage } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
 import { Bench } from "./Bench";
 import { draftOf, draftOfProposal } from "./draft";
@@ -28,7 +28,11 @@ export default function BenchScreen() {
     return <Bench key="new" id="new" stored={null} proposal={null} />;
   }
   if (combination.isError) {
-    return <NotFound error={combination.error} to="/library" label="To the library" />;
+    return (
+      <NoPage error={combination.error}>
+        <Link to="/library">To the library</Link>
+      </NoPage>
+    );
   }
   return combination.data ? (
     <Bench key={id} id={id} stored={draftOf(combination.data, mine)} proposal={null} />

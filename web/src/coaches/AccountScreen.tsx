@@ -1,11 +1,13 @@
 import { useMutation } from "@tanstack/react-query";
-import { Alert, App, Button, Input, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
-import { answered, api, refusal } from "../api/client";
+import { answered, api } from "../api/client";
 import { useSession } from "../api/session";
 import { useNumberings } from "../api/useNumbering";
 import { useChooseNumbering } from "../numbering/useChooseNumbering";
+import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
 import "../ui/gym.css";
 
 /** One's own numbering and password. */
@@ -13,7 +15,7 @@ export default function AccountScreen() {
   const session = useSession();
   const numberings = useNumberings();
   const choose = useChooseNumbering("me");
-  const { message } = App.useApp();
+  const notice = useNotice();
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
   const password = useMutation({
@@ -21,7 +23,7 @@ export default function AccountScreen() {
     onSuccess: async () => {
       setCurrent("");
       setNext("");
-      void message.success("Your password is changed. Other places you were signed in are signed out.");
+      notice.done("Your password is changed. Other places you were signed in are signed out.");
       // The session is a new one, and so is its token.
       await session.refetch();
     },
@@ -72,7 +74,7 @@ export default function AccountScreen() {
             value={next}
             onChange={(event) => setNext(event.target.value)}
           />
-          {password.isError && <Alert type="error" showIcon message={refusal(password.error).title} role="alert" />}
+          <Failure error={password.error} />
           <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
             Change the password
           </Button>

@@ -1,17 +1,16 @@
-import { App, Button, Input, Popconfirm, Segmented } from "antd";
+import { Button, Input, Popconfirm, Segmented } from "antd";
 import { useState } from "react";
-import { type Coach, refusal } from "../api/client";
+import type { Coach } from "../api/client";
 import { useSession } from "../api/session";
+import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { layers } from "../ui/layers";
+import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
-import { day, dayAndTime } from "../ui/words";
+import { day, dayAndTime, ROLES } from "../ui/words";
 import { useChangeCoach, useCoaches, useInvitations, useMakeLink, useWithdraw } from "./useCoaches";
 
-const ROLES: { value: Coach["role"]; label: string }[] = [
-  { value: "coach", label: "coach" },
-  { value: "head-coach", label: "head coach" },
-];
+const ROLE_OPTIONS = (["coach", "head-coach"] as const).map((value) => ({ value, label: ROLES[value] }));
 
 /** Who is of the gym, what they may do, and links that let someone in. */
 export default function CoachesScreen() {
@@ -19,15 +18,15 @@ export default function CoachesScreen() {
   const me = useSession().data?.user;
   const change = useChangeCoach();
   const link = useMakeLink();
-  const { message } = App.useApp();
+  const notice = useNotice();
   const [role, setRole] = useState<Coach["role"]>("coach");
   const [meantFor, setMeantFor] = useState("");
   const [what, setWhat] = useState("");
   const put = (coach: Coach, part: Partial<Coach>) =>
-    change.mutate({ id: coach.id, ...part }, { onError: (error) => void message.error(refusal(error).title) });
+    change.mutate({ id: coach.id, ...part }, { onError: notice.failed });
   const make = (to: Parameters<typeof link.mutate>[0], said: string) => {
     setWhat(said);
-    link.mutate(to, { onError: (error) => void message.error(refusal(error).title) });
+    link.mutate(to, { onError: notice.failed });
   };
   return (
     <main className="page">
@@ -35,7 +34,7 @@ export default function CoachesScreen() {
       <h1>Coaches</h1>
       <div className="form-row">
         <span>Invite a</span>
-        <Segmented value={role} onChange={setRole} options={ROLES} aria-label="Role of who is invited" />
+        <Segmented value={role} onChange={setRole} options={ROLE_OPTIONS} aria-label="Role of who is invited" />
         <Input
           value={meantFor}
           maxLength={80}
@@ -64,18 +63,12 @@ export default function CoachesScreen() {
           <span>
             {what}; it is shown this once and is good until {day(link.data.expiresAt)}: <b>{link.data.link}</b>
           </span>
-          <Button
-            onClick={() =>
-              void navigator.clipboard?.writeText(link.data.link).then(() => message.success("The link is copied."))
-            }
-          >
-            Copy
-          </Button>
+          <Button onClick={() => notice.copy(link.data.link, "The link is copied.")}>Copy</Button>
         </p>
       )}
       <OpenLinks />
       {coaches.isPending && <Waiting what="Fetching the coaches" />}
-      {coaches.isError && <p role="alert">{refusal(coaches.error).title}</p>}
+      <Failure error={coaches.error} />
       {coaches.data && (
         <div className="panel plain-scroll">
           <table className="plain-table">
@@ -102,7 +95,7 @@ export default function CoachesScreen() {
                       size="small"
                       value={coach.role}
                       onChange={(value) => put(coach, { role: value })}
-                      options={ROLES}
+                      options={ROLE_OPTIONS}
                       aria-label={`Role of ${coach.name}`}
                     />
                   </td>
@@ -149,10 +142,10 @@ export default function CoachesScreen() {
 function OpenLinks() {
   const links = useInvitations();
   const withdraw = useWithdraw();
-  const { message } = App.useApp();
+  const notice = useNotice();
   const rows = links.data?.invitations ?? [];
   if (links.isError) {
-    return <p role="alert">{refusal(links.error).title}</p>;
+    return <Failure error={links.error} />;
   }
   if (rows.length === 0) {
     return null;
@@ -165,9 +158,7 @@ function OpenLinks() {
           <li key={row.id}>
             <span>
               <b>{row.meantFor || "Somebody"}</b>{" "}
-              {row.kind === "invite"
-                ? `joins as a ${row.role === "head-coach" ? "head coach" : "coach"}`
-                : "sets a new password"}
+              {row.kind === "invite" ? `joins as a ${ROLES[row.role]}` : "sets a new password"}
             </span>
             <span className="small">
               made by {row.madeBy}, {dayAndTime(row.madeAt)}; good until {dayAndTime(row.expiresAt)}
@@ -177,8 +168,8 @@ function OpenLinks() {
               aria-label={`Withdraw the link for ${row.meantFor || "somebody"}`}
               onClick={() =>
                 withdraw.mutate(row.id, {
-                  onSuccess: () => void message.success("The link is withdrawn; it opens nothing any more."),
-                  onError: (error) => void message.error(refusal(error).title),
+                  onSuccess: () => notice.done("The link is withdrawn; it opens nothing any more."),
+                  onError: notice.failed,
                 })
               }
             >

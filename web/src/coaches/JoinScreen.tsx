@@ -1,11 +1,13 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { Alert, Button, Input } from "antd";
+import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useLocation } from "react-router";
-import { answered, api, refusal } from "../api/client";
+import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
 import { useSession } from "../api/session";
+import { Failure, NoPage } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
+import { ROLES } from "../ui/words";
 import "../ui/gym.css";
 
 /** Where an invitation leads: a new account, or a new password. */
@@ -41,11 +43,9 @@ export default function JoinScreen() {
   }
   if (failure || !look.data) {
     return (
-      <main className="page page-narrow">
-        <h1>This link does not open</h1>
-        <p>{refusal(failure).title}</p>
+      <NoPage title="This link does not open" error={failure}>
         <a href="/library">To the sign-in</a>
-      </main>
+      </NoPage>
     );
   }
   if (accept.isSuccess) {
@@ -62,11 +62,7 @@ export default function JoinScreen() {
   return (
     <main className="page page-narrow">
       <h1>{invite ? "Join the gym" : "Set a new password"}</h1>
-      <p>
-        {invite
-          ? `You are invited as a ${look.data.role === "head-coach" ? "head coach" : "coach"}.`
-          : `For ${look.data.name}, ${look.data.email}.`}
-      </p>
+      <p>{invite ? `You are invited as a ${ROLES[look.data.role]}.` : `For ${look.data.name}, ${look.data.email}.`}</p>
       <form className="stack" onSubmit={submit}>
         {invite && (
           <>
@@ -89,7 +85,7 @@ export default function JoinScreen() {
           value={password}
           onChange={(event) => setPassword(event.target.value)}
         />
-        {accept.isError && <Alert type="error" showIcon message={refusal(accept.error).title} role="alert" />}
+        <Failure error={accept.error} />
         <Button
           type="primary"
           htmlType="submit"

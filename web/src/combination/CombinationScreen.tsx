@@ -1,8 +1,8 @@
-import { App, Button, Segmented } from "antd";
+import { Button, Segmented } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { type Combination, refusal, type Stance, type Version } from "../api/client";
-import { useSession } from "../api/session";
+import type { Combination, Stance, Version } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { Findings } from "../check/Findings";
@@ -13,7 +13,9 @@ import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
+import { NoPage } from "../ui/Failure";
 import { TakeOut } from "../ui/TakeOut";
+import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
@@ -26,11 +28,9 @@ export default function CombinationScreen() {
   const combination = useCombination(Number.isInteger(id) ? id : -1);
   if (combination.isError) {
     return (
-      <main className="page page-narrow">
-        <h1>Not to be found</h1>
-        <p>{refusal(combination.error).title}</p>
+      <NoPage error={combination.error}>
         <Link to="/library">To the library</Link>
-      </main>
+      </NoPage>
     );
   }
   return combination.data ? <Page combination={combination.data} /> : <Waiting what="Fetching the combination" />;
@@ -39,10 +39,9 @@ export default function CombinationScreen() {
 function Page({ combination }: { combination: Combination }) {
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
-  const user = useSession().data?.user;
   const archive = useArchive(combination.id);
   const readIn = useNumbering();
-  const { message } = App.useApp();
+  const notice = useNotice();
   const [selected, setSelected] = useState<number | null>(null);
   const shownStance: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
   const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
@@ -57,7 +56,7 @@ function Page({ combination }: { combination: Combination }) {
   const family = useFamily(combination.id);
   const proposals = useProposals("open", false, combination.id).data?.proposals ?? [];
   const propose = usePropose();
-  const head = user?.role === "head-coach";
+  const head = useIsHeadCoach();
   const put = (name: string, value: string) =>
     setAddress(
       (now) => {
@@ -72,10 +71,10 @@ function Page({ combination }: { combination: Combination }) {
       { kind: "retire", combination: combination.id, basedOn: combination.version },
       {
         onSuccess: (made) => {
-          void message.success("Proposed. It stays in use until the head coach approves.");
+          notice.done("Proposed. It stays in use until the head coach approves.");
           void navigate(`/review/${made.id}`);
         },
-        onError: (error) => void message.error(refusal(error).title),
+        onError: notice.failed,
       },
     );
   const toggle = () => {
@@ -84,8 +83,8 @@ function Page({ combination }: { combination: Combination }) {
       { restore, version: combination.version },
       {
         onSuccess: () =>
-          void message.success(restore ? "Back in the library." : "Archived. It can be brought back here at any time."),
-        onError: (error) => void message.error(refusal(error).title),
+          notice.done(restore ? "Back in the library." : "Archived. It can be brought back here at any time."),
+        onError: notice.failed,
       },
     );
   };
@@ -100,15 +99,7 @@ function Page({ combination }: { combination: Combination }) {
         <h1>{combination.name}</h1>
         <VerdictMark verdict={combination.verdict} />
         <span className="page-actions">
-          <Button
-            onClick={() => {
-              void navigator.clipboard
-                ?.writeText(window.location.href)
-                .then(() => message.success("The link is copied."));
-            }}
-          >
-            Copy link
-          </Button>
+          <Button onClick={() => notice.copy(window.location.href, "The link is copied.")}>Copy link</Button>
           <TakeOut
             ways={[
               { label: "Card to print (PDF)", to: `/api/combinations/${combination.id}/card.pdf` },
@@ -259,9 +250,9 @@ const FIELDS = {
 /** Every version, with what it changed in the one before. */
 function History({ combination }: { combination: Combination }) {
   const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
-  const head = useSession().data?.user?.role === "head-coach";
+  const head = useIsHeadCoach();
   const bringBack = useBringBack(combination.id);
-  const { message } = App.useApp();
+  const notice = useNotice();
   return (
     <section className="panel history" aria-label="History">
       <h2>History</h2>
@@ -286,8 +277,8 @@ function History({ combination }: { combination: Combination }) {
                     bringBack.mutate(
                       { version: combination.version, back: version.version },
                       {
-                        onSuccess: () => void message.success(`Version ${version.version} is back, as the newest.`),
-                        onError: (error) => void message.error(refusal(error).title),
+                        onSuccess: () => notice.done(`Version ${version.version} is back, as the newest.`),
+                        onError: notice.failed,
                       },
                     )
                   }

@@ -1,7 +1,8 @@
 import { Link, useSearchParams } from "react-router";
-import { type Rules, refusal, type Stance } from "../api/client";
+import type { Rules, Stance } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
+import { Failure } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
 import { Compare } from "./Compare";
 
@@ -27,7 +28,8 @@ export default function CompareScreen() {
         <Link to="/library">Library</Link> /
       </p>
       <h1>Compare</h1>
-      {error ? <p>{refusal(error).title}</p> : problem ? <p>{problem.message}</p> : null}
+      <Failure error={error} />
+      {!error && problem && <p>{problem.message}</p>}
       {first.readable && second.readable ? (
         <section className="panel compare-panel">
           <Compare

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { refusal } from "../api/client";
+import { Failure } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
 import { useFamilyOverview } from "./useFamily";
 import "../ui/gym.css";
@@ -18,7 +18,7 @@ export default function FamilyScreen() {
         A combination grew from the longest other one that is its beginning. Open one to walk its tree.
       </p>
       {overview.isPending && <Waiting what="Walking the library" />}
-      {overview.isError && <p role="alert">{refusal(overview.error).title}</p>}
+      <Failure error={overview.error} />
       {overview.data && (
         <div className="columns">
           <section className="panel" aria-label="Most grow from these">

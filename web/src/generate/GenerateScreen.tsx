@@ -1,19 +1,12 @@
-import { Alert, Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
+import { Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import {
-  type GenerateRequest,
-  type Generation,
-  type Limb,
-  type NumberingId,
-  type Rules,
-  refusal,
-  type Stance,
-} from "../api/client";
-import { useSession } from "../api/session";
+import type { GenerateRequest, Generation, Limb, NumberingId, Rules, Stance } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { TO_SAVE } from "../bench/draft";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Failure } from "../ui/Failure";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { LIMBS, RULES, STANCES, seconds } from "../ui/words";
@@ -152,7 +145,7 @@ export default function GenerateScreen() {
       </section>
       <section className="generation" aria-label="Generated chains" aria-busy={generation.isFetching}>
         {generation.isError ? (
-          <Alert type="error" showIcon message={refusal(generation.error).title} role="alert" />
+          <Failure error={generation.error} />
         ) : generation.data ? (
           <Results generation={generation.data} criteria={criteria} old={generation.isPlaceholderData} onPut={put} />
         ) : (
@@ -223,7 +216,7 @@ function Results({
 }
 
 function Row({ chain, criteria }: { chain: Generation["chains"][number]; criteria: GenerateRequest }) {
-  const head = useSession().data?.user?.role === "head-coach";
+  const head = useIsHeadCoach();
   const navigate = useNavigate();
   const { rules = "boxing", stance = "orthodox", numbering = "parity" } = criteria;
   const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;

@@ -1,11 +1,13 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Alert, App, Button, InputNumber, Progress, Segmented } from "antd";
+import { Button, InputNumber, Progress, Segmented } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { type HouseRules, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
 import { keys } from "../api/keys";
-import { useSession } from "../api/session";
+import { useIsHeadCoach } from "../api/session";
+import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { Rule } from "./Rule";
@@ -36,14 +38,9 @@ function keep(place: string, rules: RulesRequest | null): void {
 export default function HouseRulesScreen() {
   const [address, setAddress] = useSearchParams();
   const rules = useHouseRules();
-  const user = useSession().data?.user;
+  const mayEdit = useIsHeadCoach();
   if (rules.isError) {
-    return (
-      <main className="page page-narrow">
-        <h1>House rules</h1>
-        <p>{refusal(rules.error).title}</p>
-      </main>
-    );
+    return <NoPage title="House rules" error={rules.error} />;
   }
   if (!rules.data) {
     return <Waiting what="Fetching the house rules" />;
@@ -63,7 +60,7 @@ export default function HouseRulesScreen() {
         />
         <span className="small">{set.isBuiltIn ? "as they came" : "changed by this gym"}</span>
       </header>
-      <Editor key={`${set.id}-${set.version}`} set={set} all={rules.data} mayEdit={user?.role === "head-coach"} />
+      <Editor key={`${set.id}-${set.version}`} set={set} all={rules.data} mayEdit={mayEdit} />
     </main>
   );
 }
@@ -73,7 +70,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
   const place = `periplus.house-rules.${set.id}.${set.version}`;
   const [draft, setDraft] = useState<RulesRequest>(() => recall(place) ?? stored);
   const [preview, setPreview] = useState<RulePreview | null>(null);
-  const { message } = App.useApp();
+  const notice = useNotice();
   const queries = useQueryClient();
   const start = usePreview(setPreview);
   const save = useSaveRules();
@@ -174,7 +171,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
                     save.mutate(preview, {
                       onSuccess: () => {
                         keep(place, null);
-                        void message.success(`The ${set.name.toLowerCase()} rules are saved.`);
+                        notice.done(`The ${set.name.toLowerCase()} rules are saved.`);
                       },
                     })
                   }
@@ -197,21 +194,17 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
           ) : (
             <p className="small">Only the head coach changes the house rules. What they mean is open to everyone.</p>
           )}
-          {error && (
-            <Alert
-              type="error"
-              showIcon
-              role="alert"
-              message={refusal(error).title}
-              action={
-                refusal(error).type === "changed-meanwhile" && (
-                  <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
-                    Look at the newest
-                  </Button>
-                )
-              }
-            />
-          )}
+          <Failure
+            error={error}
+            more={
+              error &&
+              refusal(error).type === "changed-meanwhile" && (
+                <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
+                  Look at the newest
+                </Button>
+              )
+            }
+          />
           {preview && <Effect preview={preview} set={set.id} />}
         </section>
       </aside>

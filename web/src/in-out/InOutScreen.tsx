@@ -1,9 +1,10 @@
 import { Alert, Button, Input, Pagination, Progress, Segmented, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import { Link } from "react-router";
-import { type Import, type ImportRequest, type NumberingId, type Rules, refusal, type Stance } from "../api/client";
-import { useSession } from "../api/session";
+import type { Import, ImportRequest, NumberingId, Rules, Stance } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
+import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { RULES, STANCES } from "../ui/words";
 import { useApplyImport, useImportLines, useReadFile } from "./useImport";
@@ -25,7 +26,7 @@ const KINDS: { value: string; label: string; says: string }[] = [
 
 /** The library as files, out and in. */
 export default function InOutScreen() {
-  const head = useSession().data?.user?.role === "head-coach";
+  const head = useIsHeadCoach();
   return (
     <main className="page">
       <GymNav />
@@ -179,15 +180,8 @@ function ImportPanel() {
         )}
         {apply.isPending && <span className="small">Putting all of it in place; this may take a while.</span>}
       </div>
-      {read.isError && <Alert type="error" showIcon message={refusal(read.error).title} role="alert" />}
-      {apply.isError && (
-        <Alert
-          type="error"
-          showIcon
-          message={`${refusal(apply.error).title} Nothing was imported; look at it anew.`}
-          role="alert"
-        />
-      )}
+      <Failure error={read.error} />
+      <Failure error={apply.error} more="Nothing was imported; look at it anew." />
       {state?.state === "reading" && (
         <Progress
           percent={Math.round((100 * state.done) / Math.max(1, state.total))}

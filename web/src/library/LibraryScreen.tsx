@@ -1,9 +1,10 @@
 import { Button, Input, type InputRef, Pagination, Select } from "antd";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { type CombinationPage, type CombinationRow, refusal } from "../api/client";
+import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Failure } from "../ui/Failure";
 import { TakeOut, type Way } from "../ui/TakeOut";
 import { useShortcut } from "../ui/useShortcut";
 import { VerdictMark } from "../ui/VerdictMark";
@@ -178,11 +179,7 @@ export default function LibraryScreen() {
         <SearchHelp onTry={(text) => setTyped((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
       </div>
       {library.isPending && <Waiting what="Fetching the library" />}
-      {library.isError && (
-        <p className="panel empty" role="alert">
-          {refusal(library.error).title} <Button onClick={() => library.refetch()}>Try again</Button>
-        </p>
-      )}
+      <Failure error={library.error} onRetry={library.refetch} />
       {data && data.search.problems.length > 0 && (
         <div className="panel empty">
           <h2>This search is not understood</h2>

@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Alert, Button, Input, Modal } from "antd";
+import { Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
-import { answered, api, refusal, type View } from "../api/client";
+import { answered, api, type View } from "../api/client";
 import { keys } from "../api/keys";
-import { useSession } from "../api/session";
+import { useIsHeadCoach, useSession } from "../api/session";
+import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
 
 function useViews() {
@@ -25,6 +26,7 @@ function viewOf(address: URLSearchParams): string {
 export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (query: string) => void }) {
   const views = useViews().data?.views ?? [];
   const user = useSession().data?.user;
+  const head = useIsHeadCoach();
   const queries = useQueryClient();
   const [naming, setNaming] = useState(false);
   const [name, setName] = useState("");
@@ -44,7 +46,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
     onSettled: again,
   });
   const open = views.find((view) => view.address === now);
-  const mayRemove = open && (open.owner.id === user?.id || user?.role === "head-coach");
+  const mayRemove = open && (open.owner.id === user?.id || head);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     save.mutate();
@@ -95,7 +97,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
             <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} /> Share it
             with the other coaches
           </label>
-          {save.isError && <Alert type="error" showIcon message={refusal(save.error).title} role="alert" />}
+          <Failure error={save.error} />
           <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
             Keep it
           </Button>

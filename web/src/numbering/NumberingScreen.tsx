@@ -1,16 +1,12 @@
-import { Alert, App, Button, Input, Segmented, Select } from "antd";
+import { Button, Input, Segmented, Select } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import {
-  type NumberDifference,
-  type Numbering,
-  type NumberingPreview,
-  type NumberingRequest,
-  refusal,
-} from "../api/client";
-import { useSession } from "../api/session";
+import type { NumberDifference, Numbering, NumberingPreview, NumberingRequest } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
+import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { useChooseNumbering, useNumberingPreview, useSaveNumbering } from "./useChooseNumbering";
 import "./numbering.css";
@@ -41,7 +37,7 @@ export default function NumberingScreen() {
     <main className="page">
       <GymNav />
       {numberings.isPending && <Waiting what="Fetching the numberings" />}
-      {numberings.isError && <p role="alert">{refusal(numberings.error).title}</p>}
+      <Failure error={numberings.error} />
       {numberings.data && !shown && <p>There is no such numbering. Choose another above.</p>}
       {numberings.data && shown && (
         <Editor key={`${shown.id} ${shown.version}`} numbering={shown} numberings={numberings.data.numberings} />
@@ -51,12 +47,11 @@ export default function NumberingScreen() {
 }
 
 function Editor({ numbering, numberings }: { numbering: Numbering; numberings: Numbering[] }) {
-  const user = useSession().data?.user;
-  const head = user?.role === "head-coach";
+  const head = useIsHeadCoach();
   const ofGym = useNumberings().data?.ofGym;
   const mine = useNumbering();
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const notice = useNotice();
   const [editing, setEditing] = useState(false);
   const [name, setName] = useState(numbering.isBuiltIn ? "" : numbering.name);
   const [about, setAbout] = useState(numbering.about);
@@ -93,7 +88,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
       { id, version: isNew ? null : numbering.version, body: request },
       {
         onSuccess: (saved) => {
-          void message.success(`“${saved.name}” is saved. No stored chain changed.`);
+          notice.done(`“${saved.name}” is saved. No stored chain changed.`);
           setEditing(false);
           void navigate(`/numbering/${saved.id}`);
         },
@@ -211,7 +206,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
                 Leave it as it was
               </Button>
               {idOf(name) === "" && <span className="small">It needs a name first.</span>}
-              {save.isError && <Alert type="error" showIcon message={refusal(save.error).title} role="alert" />}
+              <Failure error={save.error} />
             </div>
           )}
         </section>

@@ -1,9 +1,11 @@
-import { App, Button, Input, Segmented, Select } from "antd";
+import { Button, Input, Segmented, Select } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
-import { type NumberingId, refusal, type Stance } from "../api/client";
+import type { NumberingId, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
+import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
 import { useSettled } from "../ui/useSettled";
 import { STANCES } from "../ui/words";
 import { Differences } from "./NumberingScreen";
@@ -16,7 +18,7 @@ const EXAMPLE = "1 2 7 exit # Cellar window\n1-1-2\njab cross K4 # From the whit
 /** A list in one numbering, written over into another. */
 export default function TranslateScreen() {
   const [address, setAddress] = useSearchParams();
-  const { message } = App.useApp();
+  const notice = useNotice();
   const numberings = useNumberings();
   const mine = useNumbering();
   const from: NumberingId = address.get("from") ?? (mine === "body-pairs" ? "parity" : "body-pairs");
@@ -72,21 +74,13 @@ export default function TranslateScreen() {
         <div>
           <section className="panel block" aria-label="Written over">
             <h2>In {nameOf(to)}</h2>
-            {translation.isError && <p role="alert">{refusal(translation.error).title}</p>}
+            <Failure error={translation.error} />
             {lines.length === 0 ? (
               <p className="small">Paste or type a list; it is written over as you go. Nothing is stored.</p>
             ) : (
               <>
                 <div className="form-row">
-                  <Button
-                    onClick={() =>
-                      void navigator.clipboard
-                        ?.writeText(written)
-                        .then(() => message.success("The translated list is copied."))
-                    }
-                  >
-                    Copy it
-                  </Button>
+                  <Button onClick={() => notice.copy(written, "The translated list is copied.")}>Copy it</Button>
                   <span className="small" role="status">
                     {unread === 0
                       ? "Every line could be read."

@@ -1,12 +1,14 @@
-import { Alert, App, Button, Input } from "antd";
+import { Button, Input } from "antd";
 import { type ReactNode, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { type Check, type Content, type Proposal, refusal } from "../api/client";
-import { useSession } from "../api/session";
+import { useIsHeadCoach, useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Compare } from "../compare/Compare";
+import { Failure, NoPage } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime, LEVELS, RULES } from "../ui/words";
@@ -34,11 +36,9 @@ export default function ProposalScreen() {
   const proposal = useProposal(Number.isInteger(id) ? id : -1);
   if (proposal.isError) {
     return (
-      <main className="page page-narrow">
-        <h1>Not to be found</h1>
-        <p>{refusal(proposal.error).title}</p>
+      <NoPage error={proposal.error}>
         <Link to="/review">To the review</Link>
-      </main>
+      </NoPage>
     );
   }
   return proposal.data ? (
@@ -61,14 +61,14 @@ function useContentCheck(content: Content | null): Check | undefined {
 
 function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
   const user = useSession().data?.user;
-  const { message } = App.useApp();
+  const notice = useNotice();
   const navigate = useNavigate();
   const decide = useDecide(proposal);
   const [remark, setRemark] = useState("");
   const after = useContentCheck(proposal.result);
   const before = useContentCheck(proposal.kind === "change" ? proposal.newest : null);
   const decided = proposal.state === "approved" || proposal.state === "withdrawn";
-  const head = user?.role === "head-coach";
+  const head = useIsHeadCoach();
   const own = user?.id === proposal.author.id;
   const both = proposal.changed.filter((field) => proposal.movedOn.includes(field));
 
@@ -77,7 +77,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       { decision, remark, against: proposal.combination?.version ?? null },
       {
         onSuccess: (done) => {
-          void message.success(said);
+          notice.done(said);
           setRemark("");
           if (decision === "approve" && done.combination) {
             void navigate(`/combinations/${done.combination.id}`);
@@ -157,7 +157,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
           {!decided && (
             <section className="panel block decide" aria-label="Decide">
               <h2>{head ? "Decide" : own ? "Your proposal" : "Waits for the head coach"}</h2>
-              {decide.isError && <Alert type="error" showIcon message={refusal(decide.error).title} role="alert" />}
+              <Failure error={decide.error} />
               {(head || own) && (
                 <>
                   <label htmlFor="remark">Remark</label>

@@ -1,8 +1,9 @@
 import { Button, Pagination, Segmented, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { type ProposalRow, refusal } from "../api/client";
+import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Failure } from "../ui/Failure";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
@@ -62,11 +63,7 @@ export default function ReviewScreen() {
         )}
       </div>
       {proposals.isPending && <Waiting what="Fetching the proposals" />}
-      {proposals.isError && (
-        <p className="panel empty" role="alert">
-          {refusal(proposals.error).title} <Button onClick={() => proposals.refetch()}>Try again</Button>
-        </p>
-      )}
+      <Failure error={proposals.error} onRetry={proposals.refetch} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">
           <h2>{EMPTY[list][0]}</h2>

@@ -1,7 +1,7 @@
-import { Alert, Button, Input } from "antd";
+import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
-import { refusal } from "../api/client";
 import { useSignIn } from "../api/session";
+import { Failure } from "../ui/Failure";
 
 export function SignIn() {
   const [email, setEmail] = useState("");
@@ -68,7 +68,7 @@ export function SignIn() {
             onChange={(event) => setPassword(event.target.value)}
             size="large"
           />
-          {signIn.isError && <Alert type="error" showIcon message={refusal(signIn.error).title} role="alert" />}
+          <Failure error={signIn.error} />
           <Button type="primary" htmlType="submit" size="large" block loading={signIn.isPending}>
             Sign in
           </Button>

@@ -1,6 +1,5 @@
 import { Alert, Button } from "antd";
 import type { ReactNode } from "react";
-import { Link } from "react-router";
 import { refusal } from "../api/client";
 
 interface Props {
@@ -27,13 +26,21 @@ export function Failure({ error, more, onRetry }: Props) {
   ) : null;
 }
 
-/** In place of a page that is not there. */
-export function NotFound({ error, to, label }: { error: unknown; to: string; label: string }) {
+/** In place of a page that cannot be shown: why, and where to go from here. */
+export function NoPage({
+  title = "Not to be found",
+  error,
+  children,
+}: {
+  title?: string;
+  error: unknown;
+  children?: ReactNode;
+}) {
   return (
     <main className="page page-narrow">
-      <h1>Not to be found</h1>
+      <h1>{title}</h1>
       <p>{refusal(error).title}</p>
-      <Link to={to}>{label}</Link>
+      {children}
     </main>
   );
 }

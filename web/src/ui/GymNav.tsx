@@ -1,5 +1,5 @@
 import { NavLink } from "react-router";
-import { useSession } from "../api/session";
+import { useIsHeadCoach } from "../api/session";
 import "./gym.css";
 
 const PLACES: { to: string; label: string; head?: boolean }[] = [
@@ -13,7 +13,7 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
 
 /** The places of the gym, over each of them. */
 export function GymNav() {
-  const head = useSession().data?.user?.role === "head-coach";
+  const head = useIsHeadCoach();
   return (
     <nav className="gym-nav" aria-label="The gym">
       {PLACES.filter((place) => head || !place.head).map((place) => (
