@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import type { Item } from "../api/client";
+import { replaceCharacters } from "../ui/characters";
 import { useStable } from "../ui/useStable";
 
 /** Where an item begins and ends in the text, in characters. */
@@ -74,10 +75,8 @@ export function useEntry({ text, items, onChange }: Line) {
     /** Puts another text in place of the whole line. */
     replace: useStable((next: string) => place(next, Array.from(next).length)),
     /** Puts something else in place of what cannot be read. */
-    correct: useStable(({ at, length }: Place, by: string) => {
-      const characters = Array.from(text);
-      const head = characters.slice(0, at).join("") + by;
-      place(head + characters.slice(at + length).join(""), Array.from(head).length);
+    correct: useStable((what: Place, by: string) => {
+      place(replaceCharacters(text, what, by), what.at + Array.from(by).length);
       field.current?.focus();
     }),
   };

@@ -1,19 +1,15 @@
 import { Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
-import { Link, useNavigate, useSearchParams } from "react-router";
-import type { GenerateRequest, Generation, Limb, NumberingId, Rules, Stance } from "../api/client";
-import { useIsHeadCoach } from "../api/session";
+import { useSearchParams } from "react-router";
 import { useNumbering } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
-import { TO_SAVE } from "../bench/draft";
-import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
-import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
-import { LIMBS, RULES, STANCES, seconds } from "../ui/words";
+import { LIMBS, RULES, STANCES } from "../ui/words";
+import { criteriaOf } from "./criteria";
+import { Results } from "./Results";
 import { useGenerate } from "./useGenerate";
 import "./generate.css";
 
-const LINE_WIDTH = 430;
 const LEVELS = [
   { value: 0, label: "any" },
   { value: 1, label: "1" },
@@ -26,26 +22,7 @@ const CLEAN = [
   { value: "hint", label: "hint" },
 ];
 
-/** The criteria live in the address, so that a list can be shared and comes back the same. */
-function criteriaOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
-  const weapons = (address.get("weapons") ?? "hand")
-    .split(",")
-    .filter((limb) => LIMBS.some((one) => one.value === limb));
-  return {
-    length: Number(address.get("length")) || 4,
-    weapons: (weapons.length === 0 ? ["hand"] : weapons) as Limb[],
-    level: Number(address.get("level")) || null,
-    theme: (address.get("theme") || null) as Required<GenerateRequest>["theme"],
-    switches: address.get("switches") === "yes",
-    clean: (address.get("clean") ?? "should") as Required<GenerateRequest>["clean"],
-    rules: (address.get("rules") ?? "boxing") as Rules,
-    seed: Number(address.get("seed")) || 1,
-    count: 8,
-    stance: (address.get("stance") ?? "orthodox") as Stance,
-    numbering,
-  };
-}
-
+/** Chains that are made from criteria and are not in the library yet. */
 export default function GenerateScreen() {
   const [address, setAddress] = useSearchParams();
   const criteria = criteriaOf(address, useNumbering());
@@ -153,98 +130,5 @@ export default function GenerateScreen() {
         )}
       </section>
     </main>
-  );
-}
-
-/** What to put into the address for other criteria. */
-function addressOf(criteria: GenerateRequest): Record<string, string | number> {
-  return Object.fromEntries(
-    Object.entries(criteria).map(([name, value]) => [
-      name,
-      value === null || value === false ? "" : value === true ? "yes" : Array.isArray(value) ? value.join(",") : value,
-    ]),
-  );
-}
-
-function Results({
-  generation,
-  criteria,
-  old,
-  onPut,
-}: {
-  generation: Generation;
-  criteria: GenerateRequest;
-  old: boolean;
-  onPut: (values: Record<string, string | number>) => void;
-}) {
-  const few = generation.chains.length < generation.asked;
-  return (
-    <>
-      {few && (
-        <section className="panel few" role="status">
-          <h2>
-            {generation.chains.length === 0
-              ? "Nothing new fits all of this"
-              : `Only ${generation.chains.length} of ${generation.asked} new ones fit all of this`}
-          </h2>
-          {generation.relax.length === 0 ? (
-            <p>No single thing is to blame; give up two, or make the chain shorter.</p>
-          ) : (
-            <p>
-              Give one up, and this many come:{" "}
-              {generation.relax.map((relax) => (
-                <button
-                  key={relax.criterion}
-                  type="button"
-                  className="chip"
-                  onClick={() => onPut(addressOf(relax.criteria))}
-                >
-                  {relax.words}
-                </button>
-              ))}
-            </p>
-          )}
-        </section>
-      )}
-      <ol className={old ? "generation-list generation-old" : "generation-list"}>
-        {generation.chains.map((chain) => (
-          <Row key={chain.notation} chain={chain} criteria={criteria} />
-        ))}
-      </ol>
-    </>
-  );
-}
-
-function Row({ chain, criteria }: { chain: Generation["chains"][number]; criteria: GenerateRequest }) {
-  const head = useIsHeadCoach();
-  const navigate = useNavigate();
-  const { rules = "boxing", stance = "orthodox", numbering = "parity" } = criteria;
-  const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;
-  return (
-    <li className="panel generation-row">
-      <div>
-        <Link to={bench} className="generation-text">
-          {chain.text}
-        </Link>
-        <p className="small">{chain.words}</p>
-      </div>
-      <div className="generation-line">
-        <CombinationLine drawing={chain.line} width={LINE_WIDTH} name={chain.words} />
-      </div>
-      <div className="generation-facts">
-        <VerdictMark verdict={chain.verdict} />
-        <small>
-          {seconds(chain.lengthMs)} · level {chain.level}
-        </small>
-        <span className="generation-ways">
-          <Button size="small" onClick={() => navigate(bench)}>
-            Bench
-          </Button>
-          <Button size="small" onClick={() => navigate(bench, { state: TO_SAVE })}>
-            {head ? "Save" : "Propose"}
-          </Button>
-        </span>
-      </div>
-    </li>
   );
 }

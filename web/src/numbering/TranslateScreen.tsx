@@ -8,7 +8,7 @@ import { GymNav } from "../ui/GymNav";
 import { useNotice } from "../ui/useNotice";
 import { useSettled } from "../ui/useSettled";
 import { STANCES } from "../ui/words";
-import { Differences } from "./NumberingScreen";
+import { Differences } from "./Differences";
 import { useTranslation } from "./useTranslation";
 import "./numbering.css";
 

@@ -1,0 +1,50 @@
+import { Button } from "antd";
+import type { CombinationPage } from "../api/client";
+
+/** In place of an empty list: why it is empty, and what would fill it. */
+export function NothingFound({
+  filtered,
+  archived,
+  onClear,
+  onNew,
+  without,
+  onWithout,
+}: {
+  filtered: boolean;
+  archived: boolean;
+  onClear: () => void;
+  onNew: () => void;
+  without: CombinationPage["without"];
+  onWithout: (text: string) => void;
+}) {
+  return (
+    <div className="panel empty">
+      <h2>{filtered ? "Nothing fits all of these" : archived ? "Nothing is archived" : "The library is empty"}</h2>
+      <p>
+        {filtered
+          ? without.some((clause) => clause.total > 0)
+            ? "Without one of them there would be:"
+            : "None of them alone is to blame; take several away."
+          : archived
+            ? "What you take out of use on its page is kept here and can be brought back."
+            : "Write the first combination on the bench; every coach of the gym will see it here."}
+      </p>
+      {filtered && without.length > 1 && (
+        <p>
+          {without
+            .filter((clause) => clause.total > 0)
+            .map((clause) => (
+              <button key={clause.text} type="button" className="chip" onClick={() => onWithout(clause.text)}>
+                {clause.total} without “{clause.text}”
+              </button>
+            ))}
+        </p>
+      )}
+      {filtered ? (
+        <Button onClick={onClear}>Clear the filters</Button>
+      ) : (
+        !archived && <Button onClick={onNew}>Go to the bench</Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,164 @@
+import { Button, Input, Segmented, Select } from "antd";
+import { useMemo, useState } from "react";
+import type { NumberingPreview } from "../api/client";
+import { useVocabulary } from "../api/useVocabulary";
+import { type BoundTo, newRow, positionsOf, type Row } from "./rows";
+
+/** Every number with what it means, to be read or edited. */
+export function NumberTable({
+  rows,
+  boundTo,
+  editing,
+  problems,
+  onChange,
+  onRemove,
+}: {
+  rows: Row[];
+  boundTo: BoundTo;
+  editing: boolean;
+  problems: NumberingPreview["problems"];
+  onChange: (key: number, part: Partial<Row>) => void;
+  onRemove: (key: number) => void;
+}) {
+  const families = useFamilies();
+  const strikes = useVocabulary()?.strikes ?? [];
+  const targets = (family: string) =>
+    [...new Set(strikes.filter((strike) => strike.family === family).flatMap((strike) => strike.targets))].map(
+      (target) => ({ value: target, label: target }),
+    );
+  return (
+    <table className="plain-table numbering-table">
+      <thead>
+        <tr>
+          <th scope="col">Number</th>
+          <th scope="col">{boundTo === "hand" ? "Hand" : "Role"}</th>
+          <th scope="col">Strike</th>
+          <th scope="col">Means when alone</th>
+          <th scope="col">You call it</th>
+          {editing && <th scope="col" aria-label="Remove" />}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row, at) => {
+          const wrong = problems.filter((problem) => problem.row === at);
+          return (
+            <tr key={row.key} className={wrong.some((problem) => problem.stops) ? "row-wrong" : ""}>
+              <td>
+                {editing ? (
+                  <Input
+                    size="small"
+                    value={row.number}
+                    maxLength={5}
+                    onChange={(event) => onChange(row.key, { number: event.target.value })}
+                    aria-label={`Number of row ${at + 1}`}
+                    status={wrong.length > 0 ? "error" : ""}
+                  />
+                ) : (
+                  <b className="numbers">{row.number}</b>
+                )}
+              </td>
+              <td>
+                {editing ? (
+                  <Segmented
+                    size="small"
+                    value={row.position}
+                    onChange={(position) => onChange(row.key, { position })}
+                    options={positionsOf(boundTo)}
+                    aria-label={`Side of row ${at + 1}`}
+                  />
+                ) : (
+                  row.position
+                )}
+              </td>
+              <td>
+                {editing ? (
+                  <Select
+                    size="small"
+                    value={row.family}
+                    onChange={(family) => onChange(row.key, { family })}
+                    options={families}
+                    aria-label={`Strike of row ${at + 1}`}
+                    className="numbering-family"
+                  />
+                ) : (
+                  row.family
+                )}
+                {editing && wrong.map((problem) => <small key={problem.message}>{problem.message}</small>)}
+              </td>
+              <td>
+                {editing ? (
+                  <Select
+                    size="small"
+                    value={row.target ?? ""}
+                    onChange={(target) =>
+                      onChange(row.key, { target: target === "" ? null : (target as NonNullable<Row["target"]>) })
+                    }
+                    options={[{ value: "", label: "usual target" }, ...targets(row.family)]}
+                    aria-label={`Target of row ${at + 1}`}
+                    className="numbering-target"
+                  />
+                ) : (
+                  (row.target ?? <span className="small">usual target</span>)
+                )}
+              </td>
+              <td>
+                {editing ? (
+                  <Input
+                    size="small"
+                    value={row.name ?? ""}
+                    maxLength={40}
+                    onChange={(event) => onChange(row.key, { name: event.target.value || null })}
+                    aria-label={`Your name for row ${at + 1}`}
+                  />
+                ) : (
+                  row.name
+                )}
+              </td>
+              {editing && (
+                <td>
+                  <button
+                    type="button"
+                    className="quiet"
+                    onClick={() => onRemove(row.key)}
+                    aria-label={`Remove ${row.number || `row ${at + 1}`}`}
+                  >
+                    ×
+                  </button>
+                </td>
+              )}
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function useFamilies() {
+  const strikes = useVocabulary()?.strikes;
+  return useMemo(
+    () => [...new Set(strikes?.map((strike) => strike.family))].map((family) => ({ value: family, label: family })),
+    [strikes],
+  );
+}
+
+/** Adds a number for a strike. */
+export function AddNumber({ onAdd, boundTo }: { onAdd: (row: Row) => void; boundTo: BoundTo }) {
+  const families = useFamilies();
+  const [family, setFamily] = useState("hook");
+  return (
+    <>
+      <Select
+        size="small"
+        value={family}
+        onChange={setFamily}
+        options={families}
+        aria-label="Strike of a new number"
+        className="numbering-family"
+      />
+      <Button size="small" onClick={() => onAdd(newRow(family, boundTo))}>
+        Add a number
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+import { Button, Input, Segmented } from "antd";
+import { useNavigate } from "react-router";
+import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
+import { AddNumber } from "./NumberTable";
+import type { BoundTo } from "./rows";
+import type { NumberingEditor } from "./useNumberingEditor";
+import { useSaveNumbering } from "./useSaveNumbering";
+
+const BOUND_TO: { value: BoundTo; label: string }[] = [
+  { value: "role", label: "the role: 1 is the jab of either stance" },
+  { value: "hand", label: "the hand: odd stays left" },
+];
+
+/** What a numbering is called and what its numbers are bound to. */
+export function NumberingForm({ editor }: { editor: NumberingEditor }) {
+  return (
+    <div className="numbering-form">
+      <label htmlFor="numbering-name">Name</label>
+      <Input
+        id="numbering-name"
+        value={editor.name}
+        maxLength={40}
+        onChange={(event) => editor.setName(event.target.value)}
+        placeholder="Such as Saltworks numbers"
+      />
+      <label htmlFor="numbering-about">In short</label>
+      <Input
+        id="numbering-about"
+        value={editor.about}
+        maxLength={200}
+        onChange={(event) => editor.setAbout(event.target.value)}
+      />
+      <span>A number is bound to</span>
+      <Segmented
+        value={editor.boundTo}
+        onChange={editor.bind}
+        options={BOUND_TO}
+        aria-label="What a number is bound to"
+      />
+    </div>
+  );
+}
+
+/** Adds a number, and saves what was edited or leaves it. */
+export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEnd: () => void }) {
+  const save = useSaveNumbering();
+  const notice = useNotice();
+  const navigate = useNavigate();
+  const { toSave, stops } = editor;
+  const store = () =>
+    toSave &&
+    save.mutate(toSave, {
+      onSuccess: (saved) => {
+        notice.done(`“${saved.name}” is saved. No stored chain changed.`);
+        onEnd();
+        void navigate(`/numbering/${saved.id}`);
+      },
+    });
+  return (
+    <>
+      <div className="form-row numbering-foot">
+        <AddNumber onAdd={editor.add} boundTo={editor.boundTo} />
+      </div>
+      <div className="form-row numbering-foot">
+        <Button
+          type="primary"
+          onClick={store}
+          loading={save.isPending}
+          disabled={stops || toSave === null}
+          title={stops ? "Mend what is marked first" : undefined}
+        >
+          Save the numbering
+        </Button>
+        <Button
+          onClick={() => {
+            editor.reset();
+            onEnd();
+          }}
+        >
+          Leave it as it was
+        </Button>
+        {toSave === null && <span className="small">It needs a name first.</span>}
+        <Failure error={save.error} />
+      </div>
+    </>
+  );
+}
