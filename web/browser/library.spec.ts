@@ -104,7 +104,7 @@ test("two proposals for one combination: the second is looked at against the new
 
 test("an import with mistakes says what each line would do, and all of it goes in or nothing", async ({ page }) => {
   await signIn(page, HEAD_COACH);
-  await page.goto("/in-and-out");
+  await page.goto("/exchange");
   const name = `Imported ${Date.now()}`;
   await page
     .getByLabel("What is to be imported")
@@ -120,7 +120,7 @@ test("an import with mistakes says what each line would do, and all of it goes i
   await page.goto(`/library?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("1 combination found")).toBeVisible();
 
-  await page.goto("/in-and-out");
+  await page.goto("/exchange");
   await page.locator("input[type=file]").setInputFiles({
     name: "broken.json",
     mimeType: "application/json",

@@ -46,7 +46,7 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
     ["/review", "Rope ladder"],
     ["/numbering", "How the library reads"],
     ["/translate", "Nothing is stored."],
-    ["/in-and-out", "See what it would do"],
+    ["/exchange", "See what it would do"],
     ["/coaches", "Tomas Okafor"],
     ["/audit-log", "proposed the new “Rope ladder”"],
     ["/family", "Most grow from these"],

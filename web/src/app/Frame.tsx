@@ -12,7 +12,7 @@ import { ROLES } from "../ui/words";
 import { Notices } from "./Notices";
 import { fetchScreens } from "./screens";
 
-const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/in-and-out", "/coaches", "/audit-log"];
+const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/exchange", "/coaches", "/audit-log"];
 
 /** The frame around every screen; whoever is not signed in sees the sign-in in the same place. */
 export function Frame() {

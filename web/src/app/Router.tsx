@@ -15,7 +15,7 @@ const Proposal = screen(() => import("../review/ProposalScreen"));
 const Family = screen(() => import("../family/FamilyScreen"));
 const Numbering = screen(() => import("../numbering/NumberingScreen"));
 const Translate = screen(() => import("../numbering/TranslateScreen"));
-const InAndOut = screen(() => import("../in-out/InOutScreen"));
+const Exchange = screen(() => import("../exchange/ExchangeScreen"));
 const Coaches = screen(() => import("../coaches/CoachesScreen"));
 const Account = screen(() => import("../coaches/AccountScreen"));
 const Join = screen(() => import("../coaches/JoinScreen"));
@@ -47,7 +47,8 @@ const router = createBrowserRouter([
           { path: "numbering", element: <Numbering /> },
           { path: "numbering/:id", element: <Numbering /> },
           { path: "translate", element: <Translate /> },
-          { path: "in-and-out", element: <InAndOut /> },
+          { path: "exchange", element: <Exchange /> },
+          { path: "in-and-out", element: <Navigate to="/exchange" replace /> },
           { path: "coaches", element: <Coaches /> },
           { path: "coaches/:id", element: <Coaches /> },
           { path: "audit-log", element: <Audit /> },

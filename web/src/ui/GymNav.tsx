@@ -6,7 +6,7 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/numbering", label: "Numbering" },
   { to: "/translate", label: "Translate" },
   { to: "/house-rules", label: "House rules" },
-  { to: "/in-and-out", label: "In and out" },
+  { to: "/exchange", label: "Import and export" },
   { to: "/coaches", label: "Coaches", head: true },
   { to: "/audit-log", label: "Audit log", head: true },
 ];

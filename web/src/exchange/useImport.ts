@@ -22,7 +22,8 @@ export function useApplyImport() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: number) => answered(api.POST("/api/imports/{id}/apply", { params: { path: { id } } })),
-    onSuccess: () => queries.invalidateQueries(),
+    // It is done, whether the lists are here again or not.
+    onSuccess: () => void queries.invalidateQueries(),
   });
 }
 

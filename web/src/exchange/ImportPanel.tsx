@@ -1,0 +1,147 @@
+import { Alert, Button, Input, Progress, Segmented, Select } from "antd";
+import { type ChangeEvent, useState } from "react";
+import type { Import, ImportRequest, NumberingId, Rules, Stance } from "../api/client";
+import { useNumbering, useNumberings } from "../api/useNumbering";
+import { useVocabulary } from "../api/useVocabulary";
+import { Failure } from "../ui/Failure";
+import { RULES, STANCES } from "../ui/words";
+import { ImportLines } from "./ImportLines";
+import { changesOf, FORMATS, formatOf } from "./kinds";
+import { useApplyImport, useReadFile } from "./useImport";
+
+/** A file or a pasted list: first what each of its lines would do, then all of it or nothing. */
+export function ImportPanel() {
+  const mine = useNumbering();
+  const numberings = useNumberings();
+  const largest = useVocabulary()?.limits.importBytes ?? Number.POSITIVE_INFINITY;
+  const [format, setFormat] = useState<ImportRequest["format"]>("text");
+  const [content, setContent] = useState("");
+  const [file, setFile] = useState("");
+  const [numbering, setNumbering] = useState<NumberingId | null>(null);
+  const [stance, setStance] = useState<Stance>("orthodox");
+  const [rules, setRules] = useState<Rules>("all-limbs");
+  const [state, setState] = useState<Import | null>(null);
+  const [tooLarge, setTooLarge] = useState(false);
+  const read = useReadFile(setState);
+  const apply = useApplyImport();
+  const start = () => {
+    setState(null);
+    apply.reset();
+    read.mutate({ format, content, numbering: numbering ?? mine, stance, rules });
+  };
+  const choose = (event: ChangeEvent<HTMLInputElement>) => {
+    const chosen = event.target.files?.[0];
+    event.target.value = "";
+    if (!chosen) {
+      return;
+    }
+    setTooLarge(chosen.size > largest);
+    if (chosen.size > largest) {
+      return;
+    }
+    setFormat(formatOf(chosen.name));
+    setFile(chosen.name);
+    setState(null);
+    read.reset();
+    void chosen.text().then(setContent);
+  };
+  const changes = changesOf(state);
+  return (
+    <section className="panel block" aria-label="Import">
+      <h2>Import</h2>
+      <p className="small">
+        Choose a file or paste a list. You see what every line would do before anything is written; then all of it goes
+        in, or nothing.
+      </p>
+      <div className="form-row">
+        <label className="quiet file-choice">
+          Choose a file
+          <input type="file" accept=".json,.csv,.txt,.text,text/plain" onChange={choose} />
+        </label>
+        <span className="small">{file || "or paste below"}</span>
+        <Select value={format} onChange={setFormat} options={FORMATS} aria-label="Format" style={{ minWidth: 290 }} />
+      </div>
+      {tooLarge && (
+        <Alert
+          type="error"
+          showIcon
+          role="alert"
+          title={`This file is larger than ${Math.floor(largest / 2 ** 20)} MB. Split it.`}
+        />
+      )}
+      <Input.TextArea
+        value={content}
+        onChange={(event) => {
+          setContent(event.target.value);
+          setFile("");
+        }}
+        rows={7}
+        aria-label="What is to be imported"
+        placeholder={"1 2 3b exit # Cellar window\n1 1 2 # Two and one"}
+        className="import-text"
+      />
+      {format !== "json" && (
+        <div className="form-row">
+          <span>Where the file does not say:</span>
+          <Select
+            size="small"
+            value={numbering ?? mine}
+            onChange={setNumbering}
+            options={numberings.data?.numberings.map((one) => ({ value: one.id, label: `${one.name} numbers` })) ?? []}
+            aria-label="Numbering of the file"
+            style={{ minWidth: 150 }}
+          />
+          <Segmented
+            size="small"
+            value={stance}
+            onChange={setStance}
+            options={STANCES}
+            aria-label="Stance of the file"
+          />
+          <Select size="small" value={rules} onChange={setRules} options={RULES} aria-label="Rules of the file" />
+        </div>
+      )}
+      <div className="form-row">
+        <Button
+          type={state?.state === "ready" ? "default" : "primary"}
+          onClick={start}
+          loading={read.isPending}
+          disabled={content.trim() === ""}
+        >
+          See what it would do
+        </Button>
+        {state?.state === "ready" && (
+          <Button
+            type="primary"
+            loading={apply.isPending}
+            disabled={changes === 0}
+            onClick={() => apply.mutate(state.id, { onSuccess: setState })}
+          >
+            {changes === 0
+              ? "Nothing to import"
+              : `Import ${changes} ${changes === 1 ? "combination" : "combinations"}`}
+          </Button>
+        )}
+        {apply.isPending && <span className="small">Putting all of it in place; this may take a while.</span>}
+      </div>
+      <Failure error={read.error} />
+      <Failure error={apply.error} more="Nothing was imported; look at it anew." />
+      {state?.state === "reading" && (
+        <Progress
+          percent={Math.round((100 * state.done) / Math.max(1, state.total))}
+          format={() => `${state.done} of ${state.total}`}
+          aria-label="Reading the file"
+        />
+      )}
+      {state?.state === "applied" && (
+        <Alert
+          type="success"
+          showIcon
+          title={`Done: ${state.counts.new ?? 0} new, ${state.counts.changed ?? 0} changed. Every change is in the history of its combination.`}
+          role="status"
+        />
+      )}
+      {state && state.state !== "reading" && <ImportLines state={state} />}
+    </section>
+  );
+}

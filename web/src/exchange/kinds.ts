@@ -1,0 +1,32 @@
+import type { Import, ImportRequest } from "../api/client";
+
+export const FORMATS: { value: ImportRequest["format"]; label: string }[] = [
+  { value: "text", label: "Text: one chain a line, its name after #" },
+  { value: "csv", label: "CSV, with its columns named" },
+  { value: "json", label: "JSON of Periplus" },
+];
+/** What becomes of an entry of a file. */
+export const KINDS: { value: string; label: string; says: string }[] = [
+  { value: "new", label: "new", says: "comes into the library" },
+  { value: "changed", label: "changed", says: "changes one of the same name or chain" },
+  { value: "duplicate", label: "duplicate", says: "is there already; left out" },
+  { value: "same", label: "same", says: "is there just so; left alone" },
+  { value: "unreadable", label: "unreadable", says: "cannot be read; left out" },
+];
+
+/** The format that a file is likely to have, by its name. */
+export function formatOf(name: string): ImportRequest["format"] {
+  const ending = name.split(".").pop()?.toLowerCase();
+  return ending === "json" || ending === "csv" ? ending : "text";
+}
+
+/** How many combinations an import would write. */
+export function changesOf(state: Import | null): number {
+  return (state?.counts.new ?? 0) + (state?.counts.changed ?? 0);
+}
+
+/** The kinds that a file has entries of, each with how many, and how many are shown of the chosen one. */
+export function choicesOf(state: Import): { value: string; label: string; count: number }[] {
+  const kinds = KINDS.map(({ value, label }) => ({ value, label, count: state.counts[value] ?? 0 }));
+  return [{ value: "", label: "all", count: state.total }, ...kinds.filter(({ count }) => count > 0)];
+}
