@@ -100,7 +100,7 @@ final readonly class SimilarCombinations
     /** The chain that the same limbs throw in the other stance. */
     private function mirror(ChainInStance $chain): Sequence
     {
-        return Sequence::of((new StanceConverter($this->catalogue))->convert($chain)->inStance->chain);
+        return Sequence::of((new StanceConverter($this->catalogue))->carry($chain)->inStance->chain);
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class StanceConverter
     {
     }
 
-    public function convert(ChainInStance $inStance): ConvertedChain
+    public function carry(ChainInStance $inStance): CarriedChain
     {
         $stance = $inStance->stance->other();
         $running = $stance;
@@ -26,21 +26,21 @@ final readonly class StanceConverter
         foreach ($inStance->chain->items as $at => $item) {
             $swap = $running !== $inStance->stances[$at];
             if ($swap && $item instanceof StrikeItem) {
-                [$converted, $why] = $this->strike($item);
+                [$carried, $why] = $this->strike($item);
             } elseif ($swap && $item instanceof MoveItem) {
-                $converted = new MoveItem($this->catalogue->move($item->move->carry));
+                $carried = new MoveItem($this->catalogue->move($item->move->carry));
                 $why = $item->move->carryNote;
             } else {
-                [$converted, $why] = [$item, null];
+                [$carried, $why] = [$item, null];
             }
             if (null !== $why) {
-                $replaced[] = new MirrorChange('replaced', $at, $this->sentence($item, $converted, $why));
+                $replaced[] = new MirrorChange('replaced', $at, $this->sentence($item, $carried, $why));
             }
-            $items[] = $converted;
-            $running = ChainInStance::after($converted, $running);
+            $items[] = $carried;
+            $running = ChainInStance::after($carried, $running);
         }
 
-        return new ConvertedChain(new ChainInStance(Chain::of($items), $stance), $replaced);
+        return new CarriedChain(new ChainInStance(Chain::of($items), $stance), $replaced);
     }
 
     /** The strike that the same limb throws from the other role. */

@@ -112,7 +112,7 @@ final readonly class CheckSerializer
         $writer = new Writer($readIn);
         $inStance = $result->inStance;
         $mirror = $inStance->mirror();
-        $converted = $this->converter->convert($inStance);
+        $carried = $this->converter->carry($inStance);
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($inStance->chain);
         $items = $this->items($inStance, $result->timing, $reading, $writer);
@@ -121,7 +121,7 @@ final readonly class CheckSerializer
         $text = 'parity' === $readIn->id ? $notation : $writer->write($inStance);
         $own = $this->inStance($inStance, $opponent, $text);
         $mirrored = $this->inStance($mirror, $opponent, $readIn->boundToHand ? $writer->write($mirror) : $text);
-        $carriedNotation = $this->parity->write($converted->inStance);
+        $carriedNotation = $this->parity->write($carried->inStance);
 
         return [
             'notation' => $notation,
@@ -149,11 +149,11 @@ final readonly class CheckSerializer
                 'changes' => $this->mirrorChanges($this->mirrorChanges->between($inStance, $mirror, $opponent), $mirror, $writer),
             ],
             'carry' => [
-                'stance' => $converted->inStance->stance->value,
+                'stance' => $carried->inStance->stance->value,
                 'notation' => $carriedNotation,
-                'text' => 'parity' === $readIn->id ? $carriedNotation : $writer->write($converted->inStance),
-                'words' => Words::bySide()->write($converted->inStance),
-                'changes' => $this->mirrorChanges([...$converted->replaced, ...$this->mirrorChanges->between($inStance, $converted->inStance, $opponent)], $converted->inStance, $writer),
+                'text' => 'parity' === $readIn->id ? $carriedNotation : $writer->write($carried->inStance),
+                'words' => Words::bySide()->write($carried->inStance),
+                'changes' => $this->mirrorChanges([...$carried->replaced, ...$this->mirrorChanges->between($inStance, $carried->inStance, $opponent)], $carried->inStance, $writer),
             ],
             'drawings' => (object) self::drawings($result, $draw, $writer),
             'problems' => [],

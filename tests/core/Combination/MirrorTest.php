@@ -56,16 +56,16 @@ final class MirrorTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            $converted = (new StanceConverter(Catalogue::builtIn()))->convert($inStance)->inStance;
+            $carried = (new StanceConverter(Catalogue::builtIn()))->carry($inStance)->inStance;
 
-            self::assertNotSame($inStance->stance, $converted->stance);
+            self::assertNotSame($inStance->stance, $carried->stance);
             foreach ($inStance->chain->items as $at => $item) {
                 $onlyForTheLeadHand = $item instanceof MoveItem && null !== $item->move->carryNote;
                 if (!$onlyForTheLeadHand) {
-                    self::assertSame($inStance->side($at), $converted->side($at));
+                    self::assertSame($inStance->side($at), $carried->side($at));
                 }
                 if ($item instanceof StrikeItem) {
-                    $other = $converted->chain->items[$at];
+                    $other = $carried->chain->items[$at];
                     self::assertInstanceOf(StrikeItem::class, $other);
                     self::assertSame($item->strike->limb->isArm(), $other->strike->limb->isArm());
                 }
@@ -78,8 +78,8 @@ final class MirrorTest extends TestCase
         $converter = new StanceConverter(Catalogue::builtIn());
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($converter): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
-            $once = $converter->convert($inStance);
-            $twice = $converter->convert($once->inStance);
+            $once = $converter->carry($inStance);
+            $twice = $converter->carry($once->inStance);
             foreach ($twice->inStance->chain->items as $at => $item) {
                 $original = $inStance->chain->items[$at];
                 if ($original instanceof StrikeItem && $original->landsForward) {
@@ -105,10 +105,10 @@ final class MirrorTest extends TestCase
     #[TestWith(['1 switch 1', '2 switch 2', null])]
     public function testTheCarrySaysWhatItReplaced(string $from, string $to, ?string $why): void
     {
-        $converted = (new StanceConverter(Catalogue::builtIn()))->convert(Chains::inStance($from));
+        $carried = (new StanceConverter(Catalogue::builtIn()))->carry(Chains::inStance($from));
 
-        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($converted->inStance));
-        self::assertSame(null === $why ? [] : [$why], array_column($converted->replaced, 'message'));
+        self::assertSame($to, (new Writer(Numbering::named('parity')))->write($carried->inStance));
+        self::assertSame(null === $why ? [] : [$why], array_column($carried->replaced, 'message'));
     }
 
     public function testEveryTechniqueCanBeCarried(): void

@@ -87,9 +87,9 @@ export function Bench({ id, stored, proposal }: Props) {
     },
     [change],
   );
-  const onConvert = useCallback(
-    (converted: string, to: Stance) => {
-      change({ text: converted, stance: to });
+  const onCarry = useCallback(
+    (carried: string, to: Stance) => {
+      change({ text: carried, stance: to });
       setShownStance(to);
     },
     [change],
@@ -149,7 +149,7 @@ export function Bench({ id, stored, proposal }: Props) {
           <TouchPad numbering={numbering} stance={stance} onPress={entry.press} />
         </div>
         <CheckPanel
-          {...{ request, checked, isOld, similar, selected, onMend, onConvert }}
+          {...{ request, checked, isOld, similar, selected, onMend, onCarry }}
           onSelect={select}
           onCompare={setCompared}
         />

@@ -16,7 +16,7 @@ interface Props {
   onSelect: (at: number | null) => void;
   onMend: (mend: Mend) => void;
   onCompare: (mend: Mend) => void;
-  onConvert: (text: string, stance: Stance) => void;
+  onCarry: (text: string, stance: Stance) => void;
 }
 
 /** Beside the line: what the check says and how to mend it, the other stance, and what the library has already. */
@@ -29,7 +29,7 @@ export function CheckPanel({
   onSelect,
   onMend,
   onCompare,
-  onConvert,
+  onCarry,
 }: Props) {
   const { readable, parts, old, error } = checked;
   const reachable = useReachable();
@@ -57,7 +57,7 @@ export function CheckPanel({
             onMend={onMend}
             onCompare={onCompare}
           />
-          <OtherStance check={readable} compare={compare} onSelect={onSelect} onConvert={onConvert} />
+          <OtherStance check={readable} compare={compare} onSelect={onSelect} onCarry={onCarry} />
         </>
       ) : (
         <section className="panel findings findings-empty">

@@ -10,11 +10,11 @@ interface Props {
   /** Address of the comparison with the mirrored or the carried chain. */
   compare: (text: string, stance: Stance, title: string) => string;
   /** Puts the carried chain on the bench. */
-  onConvert: (text: string, stance: Stance) => void;
+  onCarry: (text: string, stance: Stance) => void;
 }
 
 /** What really changes when the chain is mirrored, and the carry that keeps the limbs. */
-export const OtherStance = memo(function OtherStance({ check, compare, onSelect, onConvert }: Props) {
+export const OtherStance = memo(function OtherStance({ check, compare, onSelect, onCarry }: Props) {
   const { mirror, carry } = check;
   if (!mirror || !carry) {
     return null;
@@ -53,7 +53,7 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
               </span>
             ))}
           <span className="carry-actions">
-            <Button size="small" onClick={() => onConvert(carry.text, carry.stance)}>
+            <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
               Carry it over
             </Button>
             <Link to={compare(carry.notation, carry.stance, "Same limbs, roles swapped")}>compare</Link>

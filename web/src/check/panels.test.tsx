@@ -76,16 +76,16 @@ test("three mends are shown at first, the others on request, each to be made or 
 
 test("the other stance says what is lost, and carries the same limbs over in the numbers that are read", () => {
   const [check] = checked(["1 2 7\t--numbering=body-pairs"]) as [Check];
-  const onConvert = vi.fn();
+  const onCarry = vi.fn();
   const compare = vi.fn((text: string, stance: string) => `/compare?second=${text}&secondStance=${stance}`);
   render(
     <MemoryRouter>
-      <OtherStance check={check} compare={compare} onConvert={onConvert} />
+      <OtherStance check={check} compare={compare} onCarry={onCarry} />
     </MemoryRouter>,
   );
   expect(screen.getByText(/the liver is lost/)).toBeTruthy();
   fireEvent.click(screen.getByRole("button", { name: "Carry it over" }));
-  expect(onConvert).toHaveBeenCalledExactlyOnceWith("2 1 8", "southpaw");
+  expect(onCarry).toHaveBeenCalledExactlyOnceWith("2 1 8", "southpaw");
   expect(
     compare.mock.calls.map(([text]) => text),
     "addresses hold the chain as it is stored, for every reader",

@@ -212,7 +212,7 @@ function Page({ combination }: { combination: Combination }) {
                   })
                 }
                 onSelect={setSelected}
-                onConvert={(chain, stance) =>
+                onCarry={(chain, stance) =>
                   navigate(
                     `/bench?${new URLSearchParams({ chain, stance, rules: combination.rules, numbering: readIn })}`,
                   )
