@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Benchmark;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -16,14 +17,14 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
 final class FillCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly GeneratedChains $chains, private readonly LibraryLock $lock)
+    public function __construct(private readonly Connection $connection, private readonly CombinationTable $table, private readonly GeneratedChains $chains, private readonly LibraryLock $lock)
     {
         parent::__construct();
     }
 
     protected function configure(): void
     {
-        $this->addArgument('combinations', InputArgument::REQUIRED, 'How many');
+        $this->addArgument('combinations', InputArgument::REQUIRED, 'How many there are to be');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -35,9 +36,7 @@ final class FillCommand extends Command
 
             return Command::FAILURE;
         }
-        $this->connection->executeStatement("DELETE FROM combination_version WHERE combination_id IN (SELECT id FROM combination WHERE rules = 'kickboxing' AND name REGEXP ' [a-z]+ [0-9]+$')");
-        $this->connection->executeStatement("DELETE FROM combination WHERE rules = 'kickboxing' AND name REGEXP ' [a-z]+ [0-9]+$'");
-        $this->chains->fill((int) $count, 2, 9, (int) $user);
+        $this->chains->fill(max(0, (int) $count - $this->table->count()), 2, 9, (int) $user);
         // What was found before is not found again.
         $this->lock->take();
 

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\BulkInserter;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\NewCombination;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
@@ -35,7 +36,7 @@ final readonly class GeneratedChains
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
     private const WORDS = ['harbour', 'lantern', 'anvil', 'sparrow', 'granite', 'willow', 'copper', 'ember', 'thistle', 'beacon', 'gravel', 'saddle', 'orchard', 'kettle', 'marble', 'canyon'];
 
-    public function __construct(private Connection $connection, private BulkInserter $inserter, private Check $check)
+    public function __construct(private Connection $connection, private CombinationTable $table, private BulkInserter $inserter, private Check $check)
     {
     }
 
@@ -46,9 +47,8 @@ final readonly class GeneratedChains
         $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));
         $strikes = $this->strikes();
         $moves = array_values(Catalogue::builtIn()->moves);
-        /** @var list<string> $there */
-        $there = $this->connection->fetchFirstColumn('SELECT fingerprint FROM combination WHERE in_use IS NOT NULL');
-        $known = array_fill_keys($there, true);
+        $known = array_fill_keys($this->table->fingerprints(), true);
+        $there = \count($known);
         for ($made = 0; $made < $count; $made += \count($batch)) {
             $batch = [];
             while (\count($batch) < min(self::ROWS, $count - $made)) {
@@ -58,7 +58,7 @@ final readonly class GeneratedChains
                     continue;
                 }
                 $known[$fingerprint] = true;
-                $number = $made + \count($batch);
+                $number = $there + $made + \count($batch);
                 $content = new CombinationContent(
                     \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
                     $writer->write($inStance), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Benchmark;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
@@ -22,7 +23,7 @@ final class LibraryBenchmarkCommand extends Command
 {
     private const ITEMS = 8;
 
-    public function __construct(private readonly Connection $connection, private readonly RulePreviews $previews, private readonly GeneratedChains $chains)
+    public function __construct(private readonly Connection $connection, private readonly CombinationTable $table, private readonly RulePreviews $previews, private readonly GeneratedChains $chains)
     {
         parent::__construct();
     }
@@ -36,7 +37,7 @@ final class LibraryBenchmarkCommand extends Command
     {
         $count = $input->getArgument('combinations');
         $count = is_numeric($count) ? max(1, (int) $count) : 20_000;
-        if (false !== $this->connection->fetchOne('SELECT 1 FROM combination LIMIT 1')) {
+        if (0 !== $this->table->count()) {
             $output->writeln('This library is not empty; bin/periplus benchmark library makes one of its own.');
 
             return Command::FAILURE;
@@ -69,8 +70,12 @@ final class LibraryBenchmarkCommand extends Command
     /** @return array<string> by id */
     private function verdicts(): array
     {
-        /** @var array<string> $verdicts */
-        $verdicts = $this->connection->fetchAllKeyValue('SELECT id, verdict FROM combination');
+        $verdicts = [];
+        for ($last = 0; [] !== ($summaries = $this->table->after($last, 1000));) {
+            foreach ($summaries as $summary) {
+                $verdicts[$last = $summary->id] = $summary->verdict->value;
+            }
+        }
 
         return $verdicts;
     }

@@ -8,10 +8,14 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Periplus\App\Numbering\StoredChains;
+use Periplus\Core\Technique\Stance;
 
 /**
  * Reads and writes rows of the table combination past the mapper, for lists and for much at once; a single combination is
- * written through {@see Library}. Only here, and in the entity, its columns are named one by one.
+ * written through {@see Library}, and chains are read for comparing them through {@see ChainTable}. Nobody else asks the table.
+ * A condition is SQL on its row, which is called c, and the values in it.
+ *
+ * @phpstan-type Condition array{string, list<mixed>}
  */
 final readonly class CombinationTable implements StoredChains
 {
@@ -45,8 +49,8 @@ final readonly class CombinationTable implements StoredChains
     public function first(int $most): array
     {
         return array_map(
-            static fn (CombinationSummary $summary): array => ['id' => $summary->id, 'name' => $summary->content->name, 'notation' => $summary->content->notation, 'stance' => $summary->content->stance],
-            $this->select('c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.$most, []),
+            static fn (array $row): array => [...$row, 'stance' => Stance::from($row['stance'])],
+            self::brief($this->select('c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.$most, [])),
         );
     }
 
@@ -82,6 +86,92 @@ final readonly class CombinationTable implements StoredChains
         }
 
         return $found;
+    }
+
+    /**
+     * @param Condition $where
+     * @param bool $alongIndex whether the index of the sort is read, row by row, until there are enough
+     *
+     * @return list<int> ids in the order of the sort
+     */
+    public function find(array $where, Sort $sort, string $direction, ?int $size = null, int $skip = 0, bool $alongIndex = false): array
+    {
+        $way = 'up' === $direction ? 'ASC' : 'DESC';
+        $ids = $this->connection->fetchFirstColumn(
+            'SELECT c.id FROM combination c'.($alongIndex ? ' FORCE INDEX ('.$sort->index().')' : '').' WHERE '.$where[0]." ORDER BY {$sort->column()} $way, c.id $way".(null === $size ? '' : " LIMIT $size OFFSET $skip"),
+            $where[1],
+            array_map(static fn (mixed $value): ParameterType|ArrayParameterType => \is_array($value) ? ArrayParameterType::INTEGER : ParameterType::STRING, $where[1]),
+        );
+
+        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'), $ids);
+    }
+
+    /** @param Condition $where */
+    public function count(array $where = ['1 = 1', []]): int
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM combination c WHERE '.$where[0], $where[1]);
+
+        return (int) $count;
+    }
+
+    /**
+     * @param Condition $ids a select of ids
+     * @param Condition $where
+     *
+     * @return Condition a select of those of them whose rows are so
+     */
+    public static function among(array $ids, array $where): array
+    {
+        return ['SELECT i.id FROM ('.$ids[0].') i JOIN combination c ON c.id = i.id WHERE '.$where[0], [...$ids[1], ...$where[1]]];
+    }
+
+    /**
+     * @param list<int> $ids
+     *
+     * @return list<array{id: int, name: string, notation: string, stance: string}> those in use, by name
+     */
+    public function inUse(array $ids): array
+    {
+        return [] === $ids ? [] : self::brief($this->select('c.id IN (?) AND c.archived_at IS NULL ORDER BY c.name, c.id', [$ids], [ArrayParameterType::INTEGER]));
+    }
+
+    /**
+     * The chains under a set of rules with higher ids than that, archived ones among them, in the order of their ids.
+     *
+     * @param Condition $where
+     *
+     * @return list<array{id: int, version: int, notation: string, stance: string, verdict: string}>
+     */
+    public function underRules(string $rules, int $after, int $most, array $where = ['1 = 1', []]): array
+    {
+        /** @var list<array{id: int|string, version: int|string, notation: string, stance: string, verdict: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative("SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c WHERE c.rules = ? AND c.id > ? AND {$where[0]} ORDER BY c.id LIMIT $most", [$rules, $after, ...$where[1]]);
+
+        return array_map(static fn (array $row): array => [...$row, 'id' => (int) $row['id'], 'version' => (int) $row['version']], $rows);
+    }
+
+    /**
+     * Puts results of checks in place; a level that no coach chose follows.
+     *
+     * @param Condition $results a select of combination_id, verdict, length_ms and level
+     *
+     * @return array<int, array{verdict: string, level: int}> what those in use are now that have another verdict or level, by id
+     */
+    public function takeResults(array $results, string $rules): array
+    {
+        $level = 'IF(c.level_chosen = 1, c.level, r.level)';
+        $joined = "combination c JOIN ({$results[0]}) r ON r.combination_id = c.id";
+        $values = [...$results[1], $rules];
+        /** @var list<array{id: int|string, verdict: string, level: int|string}> $rows */
+        $rows = $this->connection->fetchAllAssociative("SELECT c.id, r.verdict, $level AS level FROM $joined WHERE c.rules = ? AND c.archived_at IS NULL AND (c.verdict <> r.verdict OR c.level <> $level)", $values);
+        $this->connection->executeStatement("UPDATE $joined SET c.verdict = r.verdict, c.length_ms = r.length_ms, c.level = $level WHERE c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms OR c.level <> $level)", $values);
+        $changed = [];
+        foreach ($rows as $row) {
+            $changed[(int) $row['id']] = ['verdict' => $row['verdict'], 'level' => (int) $row['level']];
+        }
+
+        return $changed;
     }
 
     /** @return list<string> the fingerprints, effort aside, of all that are in use */
@@ -161,6 +251,19 @@ final readonly class CombinationTable implements StoredChains
     private static function types(array $columns): array
     {
         return array_map(static fn (string $column): ParameterType => \in_array($column, ['sequence', 'stem'], true) ? ParameterType::BINARY : ParameterType::STRING, array_combine(array_keys($columns), array_keys($columns)));
+    }
+
+    /**
+     * @param list<CombinationSummary> $summaries
+     *
+     * @return list<array{id: int, name: string, notation: string, stance: string}>
+     */
+    private static function brief(array $summaries): array
+    {
+        return array_map(
+            static fn (CombinationSummary $summary): array => ['id' => $summary->id, 'name' => $summary->content->name, 'notation' => $summary->content->notation, 'stance' => $summary->content->stance->value],
+            $summaries,
+        );
     }
 
     /**

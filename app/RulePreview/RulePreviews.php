@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace Periplus\App\RulePreview;
 
-use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use Doctrine\DBAL\ParameterType;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
-use Periplus\App\Search\IndexTerms;
+use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -35,6 +33,8 @@ final readonly class RulePreviews
 
     public function __construct(
         private Connection $connection,
+        private CombinationTable $table,
+        private SearchIndex $search,
         private GymHouseRules $rules,
         private Check $check,
         private Reader $reader,
@@ -149,22 +149,8 @@ final readonly class RulePreviews
     private function putInPlace(RulePreview $preview): void
     {
         $this->catchUp($preview);
-        $changed = 'FROM combination c JOIN rule_preview_result r ON r.combination_id = c.id WHERE r.rule_preview_id = ? AND c.rules = ? AND c.verdict <> r.verdict AND c.archived_at IS NULL';
-        $of = [$preview->id, $preview->rules->id];
-        $verdicts = array_map(static fn (Verdict $verdict): string => IndexTerms::trait('verdict', $verdict->value), Verdict::cases());
-        $this->connection->executeStatement("DELETE FROM index_term WHERE term IN (?) AND combination_id IN (SELECT c.id $changed)", [$verdicts, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
-        $this->connection->executeStatement("INSERT INTO index_term (term, combination_id) SELECT CONCAT(?, r.verdict), c.id $changed", [IndexTerms::trait('verdict', ''), ...$of]);
-        $this->connection->executeStatement(
-            'UPDATE combination c JOIN rule_preview_result r ON r.combination_id = c.id SET c.verdict = r.verdict, c.length_ms = r.length_ms
-             WHERE r.rule_preview_id = ? AND c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms)',
-            $of,
-        );
-        // A level that no coach chose follows.
-        $risen = 'FROM combination c JOIN rule_preview_result r ON r.combination_id = c.id WHERE r.rule_preview_id = ? AND c.rules = ? AND c.level <> r.level AND c.level_chosen = 0';
-        $levels = array_map(static fn (int $level): string => IndexTerms::trait('level', $level), range(1, 3));
-        $this->connection->executeStatement("DELETE FROM index_term WHERE term IN (?) AND combination_id IN (SELECT c.id $risen)", [$levels, ...$of], [ArrayParameterType::STRING, ParameterType::INTEGER, ParameterType::STRING]);
-        $this->connection->executeStatement("INSERT INTO index_term (term, combination_id) SELECT CONCAT(?, r.level), c.id $risen AND c.archived_at IS NULL", [IndexTerms::trait('level', ''), ...$of]);
-        $this->connection->executeStatement("UPDATE combination SET level = (SELECT r.level FROM rule_preview_result r WHERE r.rule_preview_id = ? AND r.combination_id = combination.id) WHERE id IN (SELECT id FROM (SELECT c.id $risen) changed)", [$preview->id, ...$of]);
+        $changed = $this->table->takeResults(['SELECT combination_id, verdict, length_ms, level FROM rule_preview_result WHERE rule_preview_id = ?', [$preview->id]], $preview->rules->id);
+        $this->search->change($changed);
     }
 
     /**
@@ -174,22 +160,19 @@ final readonly class RulePreviews
      */
     public function found(RulePreview $preview): array
     {
-        /** @var list<array{from: string, to: string, count: int|string}> $changes */
-        $changes = $this->connection->fetchAllAssociative(
-            'SELECT r.verdict_before AS `from`, r.verdict AS `to`, COUNT(*) AS count FROM rule_preview_result r JOIN combination c ON c.id = r.combination_id
-             WHERE r.rule_preview_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL GROUP BY r.verdict_before, r.verdict ORDER BY r.verdict_before, r.verdict',
-            [$preview->id],
-        );
-        /** @var list<array{id: int|string, name: string, notation: string, stance: string, from: string, to: string}> $changed */
-        $changed = $this->connection->fetchAllAssociative(
-            'SELECT c.id, c.name, c.notation, c.stance, r.verdict_before AS `from`, r.verdict AS `to` FROM rule_preview_result r JOIN combination c ON c.id = r.combination_id
-             WHERE r.rule_preview_id = ? AND r.verdict <> r.verdict_before AND c.archived_at IS NULL ORDER BY c.name, c.id LIMIT '.self::NAMED,
-            [$preview->id],
-        );
+        /** @var array<int, array{from: string, to: string}> $results */
+        $results = $this->connection->fetchAllAssociativeIndexed('SELECT combination_id, verdict_before AS `from`, verdict AS `to` FROM rule_preview_result WHERE rule_preview_id = ? AND verdict <> verdict_before', [$preview->id]);
+        $changed = array_map(static fn (array $row): array => [...$row, ...$results[$row['id']]], $this->table->inUse(array_keys($results)));
+        $counts = [];
+        foreach ($changed as ['from' => $from, 'to' => $to]) {
+            $counts["$from $to"] ??= ['from' => $from, 'to' => $to, 'count' => 0];
+            ++$counts["$from $to"]['count'];
+        }
+        ksort($counts);
 
         return [
-            'changes' => array_map(static fn (array $row): array => [...$row, 'count' => (int) $row['count']], $changes),
-            'changed' => array_map(static fn (array $row): array => [...$row, 'id' => (int) $row['id']], $changed),
+            'changes' => array_values($counts),
+            'changed' => \array_slice($changed, 0, self::NAMED),
         ];
     }
 
@@ -201,10 +184,7 @@ final readonly class RulePreviews
         if (RulePreviewState::Running !== $preview->state) {
             return $preview;
         }
-        $rows = $this->connection->fetchAllAssociative(
-            'SELECT id, version, notation, stance, verdict FROM combination WHERE rules = ? AND id > ? ORDER BY id LIMIT '.$this->batch,
-            [$preview->rules->id, $preview->lastCombination],
-        );
+        $rows = $this->table->underRules($preview->rules->id, $preview->lastCombination, $this->batch);
         $this->lay($preview, $rows);
         $last = end($rows);
         $ended = \count($rows) < $this->batch;
@@ -222,16 +202,15 @@ final readonly class RulePreviews
     private function catchUp(RulePreview $preview): void
     {
         do {
-            $rows = $this->connection->fetchAllAssociative(
-                'SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c LEFT JOIN rule_preview_result r ON r.rule_preview_id = ? AND r.combination_id = c.id
-                 WHERE c.rules = ? AND (r.combination_id IS NULL OR r.combination_version <> c.version) ORDER BY c.id LIMIT '.$this->batch,
-                [$preview->id, $preview->rules->id],
-            );
+            $rows = $this->table->underRules($preview->rules->id, 0, $this->batch, [
+                'NOT EXISTS (SELECT 1 FROM rule_preview_result r WHERE r.rule_preview_id = ? AND r.combination_id = c.id AND r.combination_version = c.version)',
+                [$preview->id],
+            ]);
             $this->lay($preview, $rows);
         } while ([] !== $rows);
     }
 
-    /** @param list<array<string, mixed>> $rows */
+    /** @param list<array{id: int, version: int, notation: string, stance: string, verdict: string}> $rows */
     private function lay(RulePreview $preview, array $rows): void
     {
         if ([] === $rows) {
@@ -240,12 +219,11 @@ final readonly class RulePreviews
         $options = new CheckOptions($preview->rules);
         $numbering = Numbering::named('parity');
         $values = [];
-        /** @var array{id: int|string, version: int|string, notation: string, stance: string, verdict: string} $row */
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $result = $this->check->run(new ChainInStance($chain, $stance), $options);
-            array_push($values, $preview->id, (int) $row['id'], (int) $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
+            array_push($values, $preview->id, $row['id'], $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
         }
         $this->connection->executeStatement(
             'REPLACE INTO rule_preview_result (rule_preview_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '
@@ -256,9 +234,6 @@ final readonly class RulePreviews
 
     private function count(string $rules): int
     {
-        /** @var int|string $count */
-        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM combination WHERE rules = ?', [$rules]);
-
-        return (int) $count;
+        return $this->table->count(['c.rules = ?', [$rules]]);
     }
 }

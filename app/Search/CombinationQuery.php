@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
-use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\Sort;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\FieldClause;
@@ -17,14 +18,13 @@ use Symfony\Contracts\Cache\CacheInterface;
  */
 final readonly class CombinationQuery
 {
-    private const INDICES = ['name' => 'by_name', 'level' => 'by_level', 'length' => 'by_length', 'updated' => 'by_updated'];
-
     /**
      * @param int $few up to so many hits are sorted by themselves; where there are more, the index of the sort is read until the page is full
      * @param int $stretch rows first read from the index of a sort to find many hits in their order
      */
     public function __construct(
         private Connection $connection,
+        private CombinationTable $table,
         private CriteriaCompiler $criteria,
         private LibraryLock $lock,
         private CacheInterface $foundCache,
@@ -85,13 +85,6 @@ final readonly class CombinationQuery
         return [$archived, $this->criteria->of($clauses, $list, $archived)];
     }
 
-    private static function by(SearchRequest $list): string
-    {
-        $direction = 'up' === $list->direction ? 'ASC' : 'DESC';
-
-        return ' ORDER BY '.SearchRequest::SORTS[$list->sort]." $direction, c.id $direction";
-    }
-
     /**
      * What the rows alone can tell, in the order of the sort.
      *
@@ -101,11 +94,8 @@ final readonly class CombinationQuery
      */
     private function sorted(array $criteria, bool $archived, SearchRequest $list, ?int $size = null, int $skip = 0): array
     {
-        [$where, $values] = self::where($criteria, $archived);
         // Only of all in use it is known that the index of the sort is the best way.
-        $index = null === $size || $archived ? '' : ' FORCE INDEX ('.self::INDICES[$list->sort].')';
-
-        return self::numbers($this->connection->fetchFirstColumn('SELECT c.id FROM combination c'.$index.' WHERE '.$where.self::by($list).(null === $size ? '' : " LIMIT $size OFFSET $skip"), $values));
+        return $this->table->find(self::where($criteria, $archived), Sort::from($list->sort), $list->direction, $size, $skip, null !== $size && !$archived);
     }
 
     /**
@@ -116,7 +106,7 @@ final readonly class CombinationQuery
     private function order(array $found, SearchRequest $list, int $size, int $skip): array
     {
         if (\count($found) <= $this->few) {
-            return [] === $found ? [] : self::numbers($this->connection->fetchFirstColumn('SELECT c.id FROM combination c WHERE c.id IN (?)'.self::by($list)." LIMIT $size OFFSET $skip", [$found], [ArrayParameterType::INTEGER]));
+            return [] === $found ? [] : $this->table->find(['c.id IN (?)', [$found]], Sort::from($list->sort), $list->direction, $size, $skip);
         }
         $wanted = array_flip($found);
         [$met, $read, $stretch] = [[], 0, max($this->stretch, 2 * ($skip + $size))];
@@ -144,13 +134,8 @@ final readonly class CombinationQuery
             return null;
         }
         $sets = array_map(static fn (Criterion $criterion): array => $criterion->ids(), $found);
-        $query = 'SELECT d.id FROM ('.implode(' INTERSECT ', array_column($sets, 0)).') d';
-        $values = array_merge(...array_column($sets, 1));
-        if ([] !== $others) {
-            [$where, $more] = self::where($others, false);
-            $query .= ' JOIN combination c ON c.id = d.id WHERE '.$where;
-            array_push($values, ...$more);
-        }
+        $select = [implode(' INTERSECT ', array_column($sets, 0)), array_merge(...array_column($sets, 1))];
+        [$query, $values] = [] === $others ? $select : CombinationTable::among($select, self::where($others, false));
         /** @var list<int> $ids */
         $ids = array_values((array) unpack('V*', $this->remembered($query, $values, fn (): string => pack('V*', ...self::numbers($this->connection->fetchFirstColumn($query, $values))))));
 
@@ -160,15 +145,9 @@ final readonly class CombinationQuery
     /** @param list<Criterion> $criteria */
     private function scanned(array $criteria, bool $archived): int
     {
-        [$where, $values] = self::where($criteria, $archived);
-        $query = 'SELECT COUNT(*) FROM combination c WHERE '.$where;
+        $where = self::where($criteria, $archived);
 
-        return (int) $this->remembered($query, $values, function () use ($query, $values): string {
-            /** @var int|string $count */
-            $count = $this->connection->fetchOne($query, $values);
-
-            return (string) $count;
-        });
+        return (int) $this->remembered('count '.$where[0], $where[1], fn (): string => (string) $this->table->count($where));
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
+use Periplus\App\Combination\CombinationTable;
+
 /**
  * A clause of a search as conditions of the database. The row alone can always tell. Where combinations in use can be
  * taken from the index of terms as well, each alternative is a list of conditions on a term that all have to hold for
@@ -59,8 +61,9 @@ final readonly class Criterion
         $parts = [];
         foreach ($this->alternatives as [$terms, $row]) {
             $sets = array_map(static fn (array $term): string => 'SELECT combination_id AS id FROM index_term WHERE term '.$term[0], $terms);
-            $parts[] = 'SELECT i.id FROM ('.implode(' INTERSECT ', $sets).') i'.(null === $row ? '' : ' JOIN combination c ON c.id = i.id WHERE '.$row[0]);
-            array_push($values, ...array_merge(...array_column($terms, 1)), ...($row[1] ?? []));
+            $ids = ['SELECT i.id FROM ('.implode(' INTERSECT ', $sets).') i', array_merge(...array_column($terms, 1))];
+            [$parts[], $more] = null === $row ? $ids : CombinationTable::among($ids, $row);
+            array_push($values, ...$more);
         }
 
         // A union drops what comes twice, also of a single select.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CombinationIndex;
 
@@ -21,6 +22,30 @@ final readonly class SearchIndex implements CombinationIndex
         $this->connection->executeStatement('DELETE FROM index_term WHERE combination_id BETWEEN ? AND ?', [$first, $last]);
     }
 
+    /**
+     * Has combinations found by other traits than before.
+     *
+     * @param array<int, non-empty-array<string, int|string>> $traits the new values by name, by id; all have the same names
+     */
+    public function change(array $traits): void
+    {
+        foreach (array_chunk($traits, self::ROWS, preserve_keys: true) as $chunk) {
+            $names = array_keys($chunk[array_key_first($chunk)]);
+            $this->connection->executeStatement(
+                'DELETE FROM index_term WHERE combination_id IN (?) AND ('.implode(' OR ', array_fill(0, \count($names), 'term LIKE ?')).')',
+                [array_keys($chunk), ...array_map(static fn (string $name): string => IndexTerms::trait($name, '%'), $names)],
+                [ArrayParameterType::INTEGER],
+            );
+            $rows = [];
+            foreach ($chunk as $id => $values) {
+                foreach ($values as $name => $value) {
+                    array_push($rows, IndexTerms::trait($name, $value), $id);
+                }
+            }
+            $this->insert($rows);
+        }
+    }
+
     public function add(array $combinations): void
     {
         $rows = [];
@@ -29,6 +54,12 @@ final readonly class SearchIndex implements CombinationIndex
                 array_push($rows, $term, $combination->id);
             }
         }
+        $this->insert($rows);
+    }
+
+    /** @param list<int|string> $rows a term and the id of a combination, in turn */
+    private function insert(array $rows): void
+    {
         foreach (array_chunk($rows, 2 * self::ROWS) as $chunk) {
             $this->connection->executeStatement('INSERT INTO index_term (term, combination_id) VALUES '.implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')), $chunk);
         }

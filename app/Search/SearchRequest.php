@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
+use Periplus\App\Combination\Sort;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Limb;
@@ -14,7 +15,6 @@ final readonly class SearchRequest
 {
     /** Longest search in characters. */
     public const LONGEST = 300;
-    public const SORTS = ['name' => 'c.name', 'level' => 'c.level', 'length' => 'c.length_ms', 'updated' => 'c.updated_at'];
 
     public function __construct(
         #[Assert\Length(max: self::LONGEST, maxMessage: 'Search for at most {{ limit }} characters.')]
@@ -26,7 +26,7 @@ final readonly class SearchRequest
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
         public ?int $level = null,
         public bool $archived = false,
-        #[Assert\Choice(choices: ['name', 'level', 'length', 'updated'], message: 'Sort by name, level, length or updated.')]
+        #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length or updated.')]
         public string $sort = 'name',
         #[Assert\Choice(choices: ['up', 'down'], message: 'Sort up or down.')]
         public string $direction = 'up',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Similarity;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CombinationIndex;
 use Periplus\Core\Combination\Sequence;
@@ -21,6 +22,21 @@ final readonly class NeighbourIndex implements CombinationIndex
     public function remove(int $first, int $last): void
     {
         $this->connection->executeStatement('DELETE FROM deletion_neighbour WHERE combination_id BETWEEN ? AND ?', [$first, $last]);
+    }
+
+    /**
+     * @param list<string> $hashes
+     *
+     * @return array<string, list<int>> the ids of all that share one of them, by hash
+     */
+    public function near(array $hashes): array
+    {
+        $ids = [];
+        foreach ($this->connection->fetchAllNumeric('SELECT hash, combination_id FROM deletion_neighbour WHERE hash IN (?)', [$hashes], [ArrayParameterType::BINARY]) as [$hash, $id]) {
+            $ids[\is_string($hash) ? $hash : ''][] = is_numeric($id) ? (int) $id : 0;
+        }
+
+        return $ids;
     }
 
     public function add(array $combinations): void

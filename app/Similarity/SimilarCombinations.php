@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Similarity;
 
-use Doctrine\DBAL\ArrayParameterType;
-use Doctrine\DBAL\Connection;
-use Doctrine\DBAL\ParameterType;
+use Periplus\App\Combination\ChainRow;
+use Periplus\App\Combination\ChainTable;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Combination\StanceConverter;
@@ -24,10 +23,9 @@ use Periplus\Core\Technique\Catalogue;
  */
 final readonly class SimilarCombinations
 {
-    private const COLUMNS = 'c.id, c.name, c.notation, c.stance, c.verdict, c.sequence, c.stem';
     private const MOST = 300;
 
-    public function __construct(private Connection $connection, private Catalogue $catalogue)
+    public function __construct(private ChainTable $chains, private NeighbourIndex $neighbours, private Catalogue $catalogue)
     {
     }
 
@@ -35,9 +33,9 @@ final readonly class SimilarCombinations
     public function of(ChainInStance $inStance, ?int $except = null): array
     {
         $sequence = Sequence::of($inStance->chain);
-        $rows = $this->neighbours($sequence);
+        $rows = $this->near($sequence);
         if (\count($sequence->items) > 1) {
-            array_push($rows, ...$this->withSequences([...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)]), ...$this->holding($sequence));
+            array_push($rows, ...$this->chains->withSequences([...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)]), ...$this->chains->holding($sequence->text(), self::MOST));
         }
 
         return $this->related($inStance, $rows, $except);
@@ -58,19 +56,15 @@ final readonly class SimilarCombinations
         if ([] === $hashes) {
             return [];
         }
-        $ids = [];
-        foreach ($this->connection->fetchAllNumeric('SELECT hash, combination_id FROM deletion_neighbour WHERE hash IN (?)', [array_values(array_unique(array_merge(...array_values($hashes))))], [ArrayParameterType::BINARY]) as [$hash, $id]) {
-            $ids[\is_string($hash) ? $hash : ''][] = is_numeric($id) ? (int) $id : 0;
-        }
+        $ids = $this->neighbours->near(array_values(array_unique(array_merge(...array_values($hashes)))));
         $rows = [];
-        $all = array_values(array_unique(array_merge(...array_values($ids), ...[[]])));
-        foreach ([] === $all ? [] : $this->rows('c.id IN (?)', [$all], [ArrayParameterType::INTEGER]) as $row) {
-            $rows[(int) $row['id']] = $row;
+        foreach ($this->chains->withIds(self::merged($ids)) as $row) {
+            $rows[$row->id] = $row;
         }
         $mirrors = array_map(fn (ChainInStance $chain): string => $this->mirror($chain)->text(), $chains);
         $mirrored = [];
-        foreach ($this->withSequences(array_values(array_unique($mirrors))) as $row) {
-            $mirrored[$row['sequence']][] = $row;
+        foreach ($this->chains->withSequences(array_values(array_unique($mirrors))) as $row) {
+            $mirrored[$row->sequence][] = $row;
         }
         $nearest = [];
         foreach ($chains as $key => $chain) {
@@ -85,13 +79,13 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows candidates
+     * @param list<ChainRow> $rows candidates
      *
      * @return list<array{row: Relative, relation: Relation, distance: float}>
      */
     private function related(ChainInStance $chain, array $rows, ?int $except): array
     {
-        $found = $this->withMirrors($this->compared($chain, $rows), $this->withSequences([$this->mirror($chain)->text()]));
+        $found = $this->withMirrors($this->compared($chain, $rows), $this->chains->withSequences([$this->mirror($chain)->text()]));
         unset($found[$except ?? 0]);
 
         return self::closestFirst($found);
@@ -105,21 +99,21 @@ final readonly class SimilarCombinations
 
     /**
      * @param array<int, array{row: Relative, relation: Relation, distance: float}> $found
-     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $mirrors
+     * @param list<ChainRow> $mirrors
      *
      * @return array<int, array{row: Relative, relation: Relation, distance: float}> with those that are mirrors and nothing closer
      */
     private function withMirrors(array $found, array $mirrors): array
     {
         foreach ($mirrors as $row) {
-            $found[(int) $row['id']] ??= ['row' => self::row($row), 'relation' => Relation::Mirror, 'distance' => 0.0];
+            $found[$row->id] ??= ['row' => $row->toArray(), 'relation' => Relation::Mirror, 'distance' => 0.0];
         }
 
         return $found;
     }
 
     /**
-     * @param list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows candidates
+     * @param list<ChainRow> $rows candidates
      *
      * @return array<int, array{row: Relative, relation: Relation, distance: float}> those that are related, by id
      */
@@ -129,10 +123,10 @@ final readonly class SimilarCombinations
         $distance = EditDistance::builtIn();
         $found = [];
         foreach ($rows as $row) {
-            $other = Sequence::read($row['sequence']);
+            $other = Sequence::read($row->sequence);
             $relation = Relation::between($sequence, $other, $distance);
             if (null !== $relation) {
-                $found[(int) $row['id']] = ['row' => self::row($row), 'relation' => $relation, 'distance' => $distance->distance($sequence, $other)];
+                $found[$row->id] = ['row' => $row->toArray(), 'relation' => $relation, 'distance' => $distance->distance($sequence, $other)];
             }
         }
 
@@ -156,21 +150,21 @@ final readonly class SimilarCombinations
     public function ancestors(Sequence $sequence): array
     {
         $beginnings = Family::stem($sequence)->beginnings();
-        $rows = [] === $beginnings ? [] : $this->rows('c.stem IN (?)', [$beginnings], [ArrayParameterType::BINARY]);
-        usort($rows, static fn (array $a, array $b): int => [\strlen($a['stem']), $a['id']] <=> [\strlen($b['stem']), $b['id']]);
-        // Of several with one stem the first stands for all.
+        $rows = $this->chains->withStems($beginnings);
+        usort($rows, static fn (ChainRow $a, ChainRow $b): int => [\strlen($a->stem), $a->id] <=> [\strlen($b->stem), $b->id]);
+        // Of several with one stem one stands for all.
         $rows = array_values(array_column($rows, null, 'stem'));
 
-        return array_map(self::row(...), $rows);
+        return array_map(static fn (ChainRow $row): array => $row->toArray(), $rows);
     }
 
     /** @return list<Relative> what it holds as a run that is not its beginning, the longest first */
     public function contained(Sequence $sequence): array
     {
-        $rows = $this->withSequences(\array_slice($sequence->runs(), 0, 2000));
-        usort($rows, static fn (array $a, array $b): int => \strlen($b['sequence']) <=> \strlen($a['sequence']));
+        $rows = $this->chains->withSequences(\array_slice($sequence->runs(), 0, 2000));
+        usort($rows, static fn (ChainRow $a, ChainRow $b): int => \strlen($b->sequence) <=> \strlen($a->sequence));
 
-        return array_map(self::row(...), $rows);
+        return array_map(static fn (ChainRow $row): array => $row->toArray(), $rows);
     }
 
     /**
@@ -181,10 +175,10 @@ final readonly class SimilarCombinations
     public function descendants(int $id, Sequence $sequence): array
     {
         $text = Family::stem($sequence)->text();
-        $rows = $this->rows('c.stem > ? AND c.stem < ? ORDER BY c.stem, c.id LIMIT '.self::MOST, [$text, $text."\xff"], [ParameterType::BINARY, ParameterType::BINARY]);
-        $parents = Family::parents([[$id, $text], ...array_map(static fn (array $row): array => [(int) $row['id'], $row['stem']], $rows)]);
+        $rows = $this->chains->grownFrom($text, self::MOST);
+        $parents = Family::parents([[$id, $text], ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $rows)]);
 
-        return array_map(static fn (array $row): array => ['row' => self::row($row), 'parent' => $parents[(int) $row['id']] ?? $id], $rows);
+        return array_map(static fn (ChainRow $row): array => ['row' => $row->toArray(), 'parent' => $parents[$row->id] ?? $id], $rows);
     }
 
     /**
@@ -194,16 +188,14 @@ final readonly class SimilarCombinations
      */
     public function overview(int $most): array
     {
-        /** @var list<array{0: int|string, 1: string}> $all */
-        $all = $this->connection->fetchAllNumeric('SELECT id, stem FROM combination WHERE archived_at IS NULL ORDER BY stem, id');
-        $parents = Family::parents(array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $all));
+        $parents = Family::parents($this->chains->stems());
         $children = array_count_values(array_filter($parents, static fn (?int $parent): bool => null !== $parent));
         $orphans = array_keys(array_filter($parents, static fn (?int $parent, int $id): bool => null === $parent && !isset($children[$id]), \ARRAY_FILTER_USE_BOTH));
         arsort($children);
         $hubs = \array_slice($children, 0, $most, true);
         $named = [];
-        foreach ($this->rows('c.id IN (?)', [[...array_keys($hubs), ...\array_slice($orphans, 0, $most)]], [ArrayParameterType::INTEGER]) as $row) {
-            $named[(int) $row['id']] = self::row($row);
+        foreach ($this->chains->withIds([...array_keys($hubs), ...\array_slice($orphans, 0, $most)]) as $row) {
+            $named[$row->id] = $row->toArray();
         }
         $orphanRows = array_values(array_intersect_key($named, array_flip(\array_slice($orphans, 0, $most))));
         usort($orphanRows, static fn (array $a, array $b): int => $a['name'] <=> $b['name']);
@@ -215,51 +207,19 @@ final readonly class SimilarCombinations
         return ['orphans' => $orphanRows, 'orphanCount' => \count($orphans), 'hubs' => $hubRows];
     }
 
-    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what shares a hash of its neighbourhood */
-    private function neighbours(Sequence $sequence): array
+    /** @return list<ChainRow> what shares a hash of its neighbourhood */
+    private function near(Sequence $sequence): array
     {
-        return $this->rows('c.id IN (SELECT combination_id FROM deletion_neighbour WHERE hash IN (?))', [DeletionNeighbourhood::of($sequence)], [ArrayParameterType::BINARY]);
-    }
-
-    /** @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> what holds it anywhere */
-    private function holding(Sequence $sequence): array
-    {
-        $ids = $this->connection->fetchFirstColumn('SELECT id FROM combination FORCE INDEX (by_sequence) WHERE sequence LIKE ? LIMIT '.self::MOST, ['%'.$sequence->text().'%'], [ParameterType::BINARY]);
-
-        return [] === $ids ? [] : $this->rows('c.id IN (?)', [$ids], [ArrayParameterType::INTEGER]);
+        return $this->chains->withIds(self::merged($this->neighbours->near(DeletionNeighbourhood::of($sequence))));
     }
 
     /**
-     * @param list<string> $sequences
+     * @param array<string, list<int>> $ids
      *
-     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}>
+     * @return list<int> none twice
      */
-    private function withSequences(array $sequences): array
+    private static function merged(array $ids): array
     {
-        return [] === $sequences ? [] : $this->rows('c.sequence IN (?)', [$sequences], [ArrayParameterType::BINARY]);
-    }
-
-    /**
-     * @param list<mixed> $values
-     * @param list<ParameterType|ArrayParameterType> $types
-     *
-     * @return list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}>
-     */
-    private function rows(string $where, array $values, array $types): array
-    {
-        /** @var list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT '.self::COLUMNS.' FROM combination c WHERE c.archived_at IS NULL AND '.$where, $values, $types);
-
-        return $rows;
-    }
-
-    /**
-     * @param array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string} $row
-     *
-     * @return Relative
-     */
-    private static function row(array $row): array
-    {
-        return ['id' => (int) $row['id'], 'name' => $row['name'], 'notation' => $row['notation'], 'stance' => $row['stance'], 'verdict' => $row['verdict']];
+        return array_values(array_unique(array_merge(...array_values($ids))));
     }
 }

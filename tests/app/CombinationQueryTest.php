@@ -6,6 +6,7 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Benchmark\GeneratedChains;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CriteriaCompiler;
@@ -84,8 +85,8 @@ final class CombinationQueryTest extends ApiTestCase
         $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
         [$connection, $criteria, $lock] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(LibraryLock::class)];
-        $sorting = new CombinationQuery($connection, $criteria, $lock, new NullAdapter(), \PHP_INT_MAX);
-        $walking = new CombinationQuery($connection, $criteria, $lock, new NullAdapter(), 3, 7);
+        $sorting = new CombinationQuery($connection, new CombinationTable($connection), $criteria, $lock, new NullAdapter(), \PHP_INT_MAX);
+        $walking = new CombinationQuery($connection, new CombinationTable($connection), $criteria, $lock, new NullAdapter(), 3, 7);
         $list = static fn (int $page): SearchRequest => new SearchRequest(sort: $sort, direction: $direction, page: $page, size: 9);
         $all = $sorting->all($clauses, $list(1));
 

@@ -6,11 +6,13 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\LastKnown;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
+use Periplus\App\Search\SearchIndex;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\LeadHook;
@@ -149,7 +151,7 @@ final class HouseRulesTest extends ApiTestCase
             $this->save('Number '.$at, $chain.' exit');
         }
         $connection = self::service(Connection::class);
-        $process = static fn (): RulePreviews => new RulePreviews($connection, new GymHouseRules($connection, self::service(LastKnown::class)), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
+        $process = static fn (): RulePreviews => new RulePreviews($connection, new CombinationTable($connection), self::service(SearchIndex::class), new GymHouseRules($connection, self::service(LastKnown::class)), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);

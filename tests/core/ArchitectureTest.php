@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\Core;
 
 use Periplus\Tests\Architecture\DependencyTest;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The directions between the folders; PHPStan holds the code to them. */
@@ -21,12 +22,10 @@ final class ArchitectureTest extends TestCase
     {
         $folders = [];
         foreach (['Core' => 'core', 'App' => 'app'] as $name => $root) {
-            $top = __DIR__.'/../../'.$root;
-            /** @var \SplFileInfo $file */
-            foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($top, \FilesystemIterator::SKIP_DOTS)) as $file) {
-                $folder = substr($file->getPath(), \strlen($top) + 1);
+            foreach (self::files($root) as $file => $code) {
+                $folder = \dirname($file);
                 // What configures or starts is no folder of code.
-                if ('php' === $file->getExtension() && '' !== $folder && 1 !== preg_match('~^(config|public|Print/fonts)~', $folder)) {
+                if ('.' !== $folder && 1 !== preg_match('~^(config|public|Print/fonts)~', $folder)) {
                     $folders[$name.'\\'.strtr($folder, '/', '\\')] = true;
                 }
             }
@@ -36,6 +35,42 @@ final class ArchitectureTest extends TestCase
         ksort($named);
 
         self::assertSame($named, $folders);
+    }
+
+    /** Which table is asked where: each belongs to one folder, and the others go through its classes. */
+    #[TestWith(['combination', 'Combination'])]
+    #[TestWith(['combination_version', 'Combination'])]
+    #[TestWith(['index_term', 'Search'])]
+    #[TestWith(['deletion_neighbour', 'Similarity'])]
+    #[TestWith(['rule_preview_result', 'RulePreview'])]
+    #[TestWith(['audit_log', 'Audit'])]
+    #[TestWith(['numbering', 'Numbering'])]
+    #[TestWith(['house_rules', 'HouseRules'])]
+    #[TestWith(['import_line', 'Exchange'])]
+    #[TestWith(['saved_view', 'Search'])]
+    #[TestWith(['invitation', 'Account'])]
+    public function testATableIsAskedInItsFolderAlone(string $table, string $folder): void
+    {
+        $asked = [];
+        foreach (self::files('app') as $file => $code) {
+            if (!str_starts_with($file, 'Migrations/') && 1 === preg_match("~\\b(FROM|JOIN|INTO|UPDATE)\\s+`?$table`?\\b|(insert|update|delete)\\('$table'|name: '$table'~", $code)) {
+                $asked[\dirname($file)] = true;
+            }
+        }
+
+        self::assertSame([$folder], array_keys($asked));
+    }
+
+    /** @return iterable<string, string> code by file, as seen from the folder */
+    private static function files(string $root): iterable
+    {
+        $top = __DIR__.'/../../'.$root;
+        /** @var \SplFileInfo $file */
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($top, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            if ('php' === $file->getExtension()) {
+                yield substr($file->getPathname(), \strlen($top) + 1) => (string) file_get_contents($file->getPathname());
+            }
+        }
     }
 
     /**
