@@ -11,7 +11,7 @@ use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 /**
  * The token that every write sends back in a header, which no page of elsewhere can set. Whoever is signed in has one of
- * their session; whoever is not has one for all, so that nothing is kept for a stranger.
+ * their session; whoever is not has one for all, so that nothing is kept for anybody who is not signed in.
  */
 final readonly class RequestToken
 {
@@ -25,14 +25,14 @@ final readonly class RequestToken
 
     public function of(?User $user): string
     {
-        return null === $user ? $this->ofStrangers() : $this->tokens->getToken(self::ID)->getValue();
+        return null === $user ? $this->anonymous() : $this->tokens->getToken(self::ID)->getValue();
     }
 
     public function isValid(Request $request): bool
     {
         $token = (string) $request->headers->get('X-CSRF-Token');
 
-        return $this->isOurs($request) && (hash_equals($this->ofStrangers(), $token)
+        return $this->isOurs($request) && (hash_equals($this->anonymous(), $token)
             ? !$request->hasPreviousSession() || !$request->getSession()->has(self::SIGNED_IN)
             : $request->hasPreviousSession() && $this->tokens->isTokenValid(new CsrfToken(self::ID, $token)));
     }
@@ -45,7 +45,7 @@ final readonly class RequestToken
         return null === $origin || $origin === $request->getSchemeAndHttpHost() || parse_url($origin, \PHP_URL_HOST) === $request->getHost();
     }
 
-    private function ofStrangers(): string
+    private function anonymous(): string
     {
         return hash_hmac('sha256', 'whoever is not signed in', $this->secret);
     }

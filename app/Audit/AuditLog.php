@@ -32,7 +32,7 @@ final readonly class AuditLog
         ]);
     }
 
-    /** What a stranger can bring about as often as they like is written at most once in that many seconds. */
+    /** What anybody can bring about without signing in as often as they like is written at most once in that many seconds. */
     public function addOnce(string $what, string $says, int $seconds): void
     {
         $since = $this->clock->now()->modify('-'.$seconds.' seconds')->format('Y-m-d H:i:s');

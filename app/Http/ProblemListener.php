@@ -45,7 +45,7 @@ final readonly class ProblemListener
         if ($error->getPrevious() instanceof ValidationFailedException) {
             return $this->invalid($error->getPrevious());
         }
-        // Answered before the firewall would: it keeps a session for a stranger, to come back to the same address.
+        // Answered before the firewall would: it keeps a session for whoever is not signed in, to come back to the same address.
         if ($error instanceof AuthenticationException || $error instanceof AccessDeniedException) {
             return null === $this->tokens->getToken()?->getUser()
                 ? ProblemResponse::of(401, 'sign-in-needed', 'Sign in first.')

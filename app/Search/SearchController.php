@@ -53,7 +53,7 @@ final readonly class SearchController
     }
 
     /**
-     * How many there would be without one of the wishes, for a search that finds nothing; where some of it is not
+     * How many there would be without one of the clauses, for a search that finds nothing; where some of it is not
      * understood, without that.
      *
      * @return list<array{text: string, total: int}>

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** One wish of a search; all of them have to hold, or one of some, see {@see EitherClause}. */
+/** One condition of a search; all of them have to hold, or one of some, see {@see EitherClause}. */
 interface Clause
 {
     /** How it was understood, in plain words. */

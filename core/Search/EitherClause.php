@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** Wishes of which one has to hold. */
+/** Clauses of which one has to hold. */
 final readonly class EitherClause implements Clause
 {
     /** @param non-empty-list<Clause> $clauses */

@@ -73,7 +73,7 @@ final readonly class SearchReader
             if ($clause instanceof ReadingProblem) {
                 $problems[] = $clause;
             } elseif (null !== $or && [] !== $groups && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))) {
-                $problems[] = self::wrong($taken, 'What is archived is looked through by itself, so it cannot be one of two wishes.', 'archived without "or"', ['archived']);
+                $problems[] = self::wrong($taken, 'What is archived is looked through by itself, so it cannot be one of two clauses.', 'archived without "or"', ['archived']);
             } elseif (null !== $or && [] !== $groups && !self::isUnwanted($clause)) {
                 $groups[\count($groups) - 1][] = $clause;
             } else {
@@ -85,7 +85,7 @@ final readonly class SearchReader
         }
         if (null !== $or || (isset($pieces[0]) && $pieces[0]->is('or'))) {
             $or ??= $pieces[0];
-            $problems[] = new ReadingProblem($or->at, mb_strlen($or->text), '"or" stands between two wishes.', 'a wish before it and one after it', ['starts 1 or 2']);
+            $problems[] = new ReadingProblem($or->at, mb_strlen($or->text), '"or" stands between two clauses.', 'a clause before it and one after it', ['starts 1 or 2']);
         }
 
         return new SearchQuery(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group), $groups), $problems);
@@ -149,7 +149,7 @@ final readonly class SearchReader
     }
 
     /**
-     * Whether a comma, "and" or "or" stands there between two wishes: not so inside of a name, such as "bob and weave".
+     * Whether a comma, "and" or "or" stands there between two clauses: not so inside of a name, such as "bob and weave".
      *
      * @param list<Piece> $pieces
      */
@@ -255,7 +255,7 @@ final readonly class SearchReader
             'from' === $first => null !== Stance::tryFrom($value) ? new FieldClause('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
             'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true) ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids())),
             'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new FieldClause('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
-            'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another wish'),
+            'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another clause'),
             default => $this->words($pieces, $text, $stance),
         };
     }

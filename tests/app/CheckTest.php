@@ -18,7 +18,7 @@ final class CheckTest extends ApiTestCase
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
     }
 
-    public function testTakesEveryOption(): void
+    public function testEveryCheckOptionIsTaken(): void
     {
         $this->signIn('coach');
         $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'stance' => 'southpaw', 'opponent' => 'southpaw', 'rules' => 'kickboxing', 'numbering' => 'hands', 'tempo' => 1.6, 'medium' => 'bag', 'group' => 'youth']);
@@ -68,7 +68,7 @@ final class CheckTest extends ApiTestCase
         self::assertNotSame([], $answer->body['problems']);
     }
 
-    public function testABodyThatIsTooLargeOrNoJsonIsRefused(): void
+    public function testTooLargeOrInvalidRequestBodyIsRefused(): void
     {
         $this->signIn('coach');
 

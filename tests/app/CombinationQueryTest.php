@@ -141,7 +141,7 @@ final class CombinationQueryTest extends ApiTestCase
         self::assertSame([], $relations('zork', 'parity', 'orthodox'));
     }
 
-    public function testAFamilyIsWalkedUpAndDown(): void
+    public function testFamilyHasAncestorsAndDescendants(): void
     {
         $this->signIn('head');
         $ids = [];

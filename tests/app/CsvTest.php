@@ -17,7 +17,7 @@ final class CsvTest extends TestCase
 
     private const LETTERS = ['a', 'é', ' ', ',', ';', '"', "'", '=', '+', '-', '@', "\u{FF1D}", "\t", "\n", "\r", '1', '#', '\\'];
 
-    public function testEveryLineComesBack(): void
+    public function testEveryCsvLineIsReadBack(): void
     {
         $this->forAll(Generators::seq(Generators::seq(Generators::elements(...self::LETTERS))))->then(static function (array $letters): void {
             $cells = array_map(static fn (mixed $cell): string => \is_array($cell) ? implode('', array_map(static fn (mixed $letter): string => \is_string($letter) ? $letter : '', $cell)) : '', array_values($letters));
@@ -28,7 +28,7 @@ final class CsvTest extends TestCase
         });
     }
 
-    public function testEveryListOfValuesComesBack(): void
+    public function testEveryListInACsvCellIsReadBack(): void
     {
         $this->forAll(Generators::seq(Generators::seq(Generators::elements('a', 'é', ' ', ';', '"', "'", ',', '='))))->then(static function (array $letters): void {
             $values = array_map(static fn (mixed $value): string => trim(\is_array($value) ? implode('', array_map(static fn (mixed $letter): string => \is_string($letter) ? $letter : '', $value)) : ''), $letters);

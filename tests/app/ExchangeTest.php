@@ -58,7 +58,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertEquals('text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains, array_intersect_key(array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name'), 'text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains));
     }
 
-    public function testACellIsNoFormula(): void
+    public function testNamesThatBeginLikeFormulasAreEscapedInCsv(): void
     {
         $this->signIn('head');
         $name = '=HYPERLINK("x","y")';
@@ -71,7 +71,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertSame(['same' => 1], $this->read('csv', $csv));
     }
 
-    public function testEveryLineSaysWhatItWouldDo(): void
+    public function testImportPreviewSaysWhatEveryLineWouldDo(): void
     {
         $this->library();
         $counts = $this->read('text', implode("\n", [
@@ -97,7 +97,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertSame(6, $this->ask('GET', '/api/combinations')->body['total']);
     }
 
-    public function testAllOfItOrNothing(): void
+    public function testImportAppliesEveryLineOrNone(): void
     {
         $this->library();
         $this->read('text', "1 1 1 # One\n1 1 2 # Two\n2 2 2 exit # Nail");
@@ -137,7 +137,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertSame('The level is 1, 2 or 3.', array_column($lines, 'message')[2]);
     }
 
-    public function testPlacesInJson(): void
+    public function testPlaceOfAMistakeInJsonIsFound(): void
     {
         foreach (['{"a": [1, 2,]}' => 13, '{"a" 1}' => 6, '[1 2]' => 4, '{"a": tru}' => 7, '[1, 2' => 6, '{,}' => 2, "[\"a\tb\"]" => 2, '[1]]' => 4, '{"a": 01}' => 7] as $json => $column) {
             json_decode($json);
@@ -151,7 +151,7 @@ final class ExchangeTest extends ApiTestCase
 
     /** The library that makes PDFs says at every use that it has a successor. */
     #[IgnoreDeprecations]
-    public function testPaperAndPictures(): void
+    public function testCombinationIsPrintedAndDrawn(): void
     {
         $this->library();
         $id = (array) $this->ask('GET', '/api/combinations?q=window')->body['combinations'];

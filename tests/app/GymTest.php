@@ -99,7 +99,7 @@ final class GymTest extends ApiTestCase
         self::assertSame('coach', $this->user()['role']);
     }
 
-    public function testALinkIsTooOldAfterAWeek(): void
+    public function testInvitationLinkExpiresAfterAWeek(): void
     {
         $this->signIn('head');
         $link = $this->ask('POST', '/api/invitations', ['role' => 'coach'])->body['token'];

@@ -50,7 +50,7 @@ final class HouseRulesTest extends ApiTestCase
     }
 
     /** The school of the lead hook decides whether a high rear kick can follow it at once. */
-    public function testThePreviewIsWhatTheSaveBrings(): void
+    public function testSaveBringsTheVerdictsOfThePreview(): void
     {
         $this->signIn('head');
         $hook = $this->save('Hook and high', '1 2 3 14h exit');
@@ -144,7 +144,7 @@ final class HouseRulesTest extends ApiTestCase
     }
 
     /** A pass that is cut off after any batch goes on there, by another process, and ends the same. */
-    public function testAPassGoesOnWhereItWasKilled(): void
+    public function testPreviewContinuesWhereItWasKilled(): void
     {
         $this->signIn('head');
         foreach (['1 2', '2 2', '3 14h', '1 3 14h', '2 3 14h', '1 2 3 14h', '3 3'] as $at => $chain) {
@@ -189,7 +189,7 @@ final class HouseRulesTest extends ApiTestCase
         self::assertNotSame('', $answer->title());
     }
 
-    public function testThereAreNoOtherSets(): void
+    public function testUnknownRuleSetThrows(): void
     {
         $this->signIn('head');
         self::assertSame(404, $this->ask('POST', '/api/house-rules/wrestling/rule-previews', self::change())->status);

@@ -95,7 +95,7 @@ final class LinksTest extends ApiTestCase
         self::assertTrue($this->opens($link), 'The link is not used up by it.');
     }
 
-    public function testNoMoreLinksAreOpenThanCanBeLookedThrough(): void
+    public function testOpenLinksAreLimited(): void
     {
         $this->signIn('head');
         for ($made = 0; $made < 50; ++$made) {

@@ -13,7 +13,7 @@ final class PaperTest extends ApiTestCase
 {
     private const CHAINS = ['1 2', '1 2 3', '2 3 2', '1 1 2', '3 2 3', '6 3', '5 2', '1 6 3 2', '11 1 2', '1 14l', '2 15', '13l 2', '1 step-out 14l', '1 2 3b step-out exit', 'slip-rear 2 3', '1 switch 1', '(1) 2 3'];
 
-    public function testASheetOfManyHasThemAllOnAsManyPagesAsItNeeds(): void
+    public function testWallSheetHasAllCombinationsOnAsManyPagesAsNeeded(): void
     {
         $names = $this->library();
         $pdf = $this->ask('GET', '/api/wall-sheet.pdf')->raw;
@@ -47,7 +47,7 @@ final class PaperTest extends ApiTestCase
     }
 
     /** The longest chain, name and note still come out whole. */
-    public function testNothingIsCutOff(): void
+    public function testLongNamesAndNotesFitOnPaper(): void
     {
         $this->signIn('head');
         $name = trim(str_repeat('Longest shore walk ', 6));

@@ -86,7 +86,7 @@ final class PlainTextTest extends ApiTestCase
     }
 
     #[DataProvider('fields')]
-    public function testEveryOtherFieldIsPlain(string $request, string $body, string $read): void
+    public function testControlCharactersAreRemovedFromEveryOtherField(string $request, string $body, string $read): void
     {
         $this->signIn('head');
         [$method, $path] = explode(' ', $request);

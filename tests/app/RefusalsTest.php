@@ -69,7 +69,7 @@ final class RefusalsTest extends ApiTestCase
     #[TestWith([1021, 'Disk full (/tmp); waiting for someone to free some space', 'disk-full'])]
     #[TestWith([1030, 'Got error 28 "No space left on device" from storage engine InnoDB', 'disk-full'])]
     #[TestWith([2006, 'MySQL server has gone away', 'database-away'])]
-    public function testWhatTheDatabaseCannotDoIsSaid(int $code, string $message, string $type): void
+    public function testDatabaseFailuresAreAnsweredWithASentence(int $code, string $message, string $type): void
     {
         $failure = new \PDOException("SQLSTATE[HY000]: General error: $code $message");
         $failure->errorInfo = ['HY000', $code, $message];
@@ -81,7 +81,7 @@ final class RefusalsTest extends ApiTestCase
         }
     }
 
-    public function testNothingIsKeptByABrowser(): void
+    public function testAnswersAreNotStoredByBrowsers(): void
     {
         $this->signIn('head');
         foreach (['/api/session', '/api/combinations', '/api/nowhere'] as $path) {
@@ -90,7 +90,7 @@ final class RefusalsTest extends ApiTestCase
         }
     }
 
-    public function testAMethodIsWhatItSays(): void
+    public function testRequestMethodCannotBeOverridden(): void
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();

@@ -74,7 +74,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/audit-log' => [401, 403, 200],
     ];
 
-    public function testTheTableNamesEveryRoute(): void
+    public function testEveryRouteIsInTheTable(): void
     {
         $described = array_map(static fn (array $route): string => implode(' ', $route), Contract::routes());
         $served = [];

@@ -101,12 +101,12 @@ final class SuggestTest extends ApiTestCase
     public function testGeneratedChainsAreNotInTheLibraryYet(): void
     {
         $this->signIn('head');
-        $wishes = ['rules' => 'boxing', 'length' => 3, 'seed' => 5, 'count' => 4];
-        $first = self::rows($this->ask('POST', '/api/generate', $wishes)->body['chains']);
+        $criteria = ['rules' => 'boxing', 'length' => 3, 'seed' => 5, 'count' => 4];
+        $first = self::rows($this->ask('POST', '/api/generate', $criteria)->body['chains']);
         self::assertCount(4, $first);
-        self::assertSame($first, self::rows($this->ask('POST', '/api/generate', $wishes)->body['chains']));
+        self::assertSame($first, self::rows($this->ask('POST', '/api/generate', $criteria)->body['chains']));
         $this->ask('POST', '/api/combinations', self::combination(['text' => $first[0]['text']]));
-        self::assertNotContains($first[0]['text'], array_column(self::rows($this->ask('POST', '/api/generate', $wishes)->body['chains']), 'text'));
+        self::assertNotContains($first[0]['text'], array_column(self::rows($this->ask('POST', '/api/generate', $criteria)->body['chains']), 'text'));
     }
 
     public function testCriteriaThatCannotBeMetNameOneToGiveUp(): void

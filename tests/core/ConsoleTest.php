@@ -49,7 +49,7 @@ final class ConsoleTest extends TestCase
     #[TestWith(['2 2', 0, '2 -> 2  reload +350 ms  The hips are still through'])]
     #[TestWith(['1 crss', 2, 'At 3: "crss" is not a strike or a move.'])]
     #[TestWith(['x999999', 2, 'There is no number x999999 in Parity numbering.'])]
-    public function testSpeaksToPeople(string $chain, int $expected, string $says): void
+    public function testPrintsTextAndAnExitCode(string $chain, int $expected, string $says): void
     {
         [$code, $out] = self::console(['check', $chain]);
 

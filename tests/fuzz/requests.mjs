@@ -1,5 +1,5 @@
 /**
- * Generated requests against every route of docs/openapi.yaml, by a head coach, a coach and a stranger: bodies that fit,
+ * Generated requests against every route of docs/openapi.yaml, by a head coach, a coach and nobody signed in: bodies that fit,
  * and bodies with values of other kinds, sizes and characters in every place. Ends with 1 when any answer is a 500 or
  * above that is not meant (503 says which), and prints the requests that brought it about.
  * Run by bin/periplus fuzz [COUNT] [SEED], on a gym of its own.
@@ -221,8 +221,8 @@ class Person {
 
 const head = new Person(["ines@saltworks.example", "first-bell-7"]);
 const coach = new Person(["tomas@saltworks.example", "second-bell-7"]);
-const stranger = new Person(null);
-const everyone = [head, coach, stranger];
+const anonymous = new Person(null);
+const everyone = [head, coach, anonymous];
 /** What a request may have changed of the accounts is put right, so that all three go on as who they are. */
 async function putRight() {
   sql("UPDATE user SET active = 1, role = IF(id = 1, 'ROLE_HEAD_COACH', 'ROLE_COACH') WHERE id <= 3");
@@ -255,7 +255,7 @@ while (sent < COUNT && Date.now() - began < MOST && faults.length < 20) {
           type = JSON.parse(answer.text).type;
         } catch {}
         if (answer.status !== 503 || !MEANT.has(type)) {
-          faults.push({ who: ["head", "coach", "stranger"][who], ...one, body: one.body?.slice(0, 1500), status: answer.status, answer: answer.text.slice(0, 300) });
+          faults.push({ who: ["head", "coach", "anonymous"][who], ...one, body: one.body?.slice(0, 1500), status: answer.status, answer: answer.text.slice(0, 300) });
         }
       }
     }

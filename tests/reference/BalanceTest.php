@@ -32,7 +32,7 @@ final class BalanceTest extends TestCase
     }
 
     /** One leg is about a sixth of the body, one arm about a twentieth (Winter, table 4.1: .161 and .050). */
-    public function testLimbsHaveTheirShare(): void
+    public function testArmsAndLegsHaveThePublishedShareOfTheMass(): void
     {
         $segments = SegmentTable::builtIn()->segments;
 
@@ -50,7 +50,7 @@ final class BalanceTest extends TestCase
     }
 
     /** Hof 2005: xi = x + v / omega0, and xi runs away from a constant pressure as e^(omega0 t). */
-    public function testHofsFormula(): void
+    public function testExtrapolatedCentreOfMassFollowsHofsFormula(): void
     {
         $pendulum = Pendulum::ofHeight(0.9, 9.81);
         self::assertEqualsWithDelta(3.3015, $pendulum->omega, 1e-3);
@@ -105,7 +105,7 @@ final class BalanceTest extends TestCase
         }
     }
 
-    public function testWithoutAnyDemandNothingMoves(): void
+    public function testHipsStandStillWithoutDemand(): void
     {
         $sway = Sway::over([new Phase(0, 0.3, 0.5), new Phase(1, 0.4, 0.5), new Phase(2, 2.0, 0.5)], Athlete::named('tall'));
         foreach ($sway->points as $point) {

@@ -88,7 +88,7 @@ final class DemoGymTest extends TestCase
         self::assertLessThan(4, $apart[2]);
     }
 
-    public function testThereIsSomethingOfEverything(): void
+    public function testDemoGymShowsEveryRuleSetLevelAndVerdict(): void
     {
         $rows = self::rows();
 

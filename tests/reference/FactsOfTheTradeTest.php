@@ -40,7 +40,7 @@ final class FactsOfTheTradeTest extends TestCase
     }
 
     /** An orthodox stance leads with the left side, a southpaw stance with the right. Common practice, no source. */
-    public function testTheStancesLead(): void
+    public function testOrthodoxLeadsLeftAndSouthpawRight(): void
     {
         self::assertSame(Side::Left, Stance::Orthodox->sideOf(Role::Lead));
         self::assertSame(Side::Right, Stance::Southpaw->sideOf(Role::Lead));
@@ -85,7 +85,7 @@ final class FactsOfTheTradeTest extends TestCase
         self::assertSame(['c', 'r', 's', 's'], \array_slice($characters, $last->at, $last->length));
     }
 
-    /** A voice of one strike speaks of one side, whatever it is mirrored through. Common practice, no source. */
+    /** The words of one strike name one side, whatever it is mirrored through. Common practice, no source. */
     public function testASouthpawsJabIsTheRightHand(): void
     {
         self::assertSame(Side::Right, (new ChainInStance(Chains::read('1'), Stance::Southpaw))->side(0));

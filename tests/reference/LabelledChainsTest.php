@@ -34,7 +34,7 @@ final class LabelledChainsTest extends TestCase
      * @param list<string> $findings
      */
     #[DataProvider('rows')]
-    public function testTheCheckSaysWhatACoachWouldSay(string $chain, string $rules, array $verdicts, array $findings): void
+    public function testCheckAgreesWithTheLabelledChains(string $chain, string $rules, array $verdicts, array $findings): void
     {
         $document = CheckSerializer::builtIn()->of(new ChainText($chain), new CheckOptions(BuiltInHouseRules::named($rules)));
 
@@ -47,7 +47,7 @@ final class LabelledChainsTest extends TestCase
         }
     }
 
-    public function testTheDataIsThere(): void
+    public function testLabelledChainsAreNotEmpty(): void
     {
         self::assertGreaterThanOrEqual(36, \count(iterator_to_array(self::rows())));
     }

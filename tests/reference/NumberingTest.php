@@ -88,7 +88,7 @@ final class NumberingTest extends TestCase
     }
 
     /** Hands and elbows go to the head, kicks and knees to the body, unless a target is named. Common practice, no source. */
-    public function testDefaultTargets(): void
+    public function testStrikesGoToTheirDefaultTarget(): void
     {
         foreach (Catalogue::builtIn()->strikes as $strike) {
             self::assertSame($strike->limb->isArm() ? Target::Head : Target::Body, $strike->defaultTarget(), $strike->id);

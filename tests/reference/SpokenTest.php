@@ -33,7 +33,7 @@ final class SpokenTest extends TestCase
     }
 
     #[DataProvider('calls')]
-    public function testWhatACoachSaysIsRead(string $said, string $canonical, string $stance): void
+    public function testSpokenLineIsRead(string $said, string $canonical, string $stance): void
     {
         $stance = Stance::from($stance);
 
@@ -42,9 +42,9 @@ final class SpokenTest extends TestCase
 
     /** What a coach says finds what it is read as, and says more than its beginning does. */
     #[DataProvider('calls')]
-    public function testWhatACoachSaysIsFound(string $said, string $canonical, string $stance): void
+    public function testSpokenLineIsFoundBySearch(string $said, string $canonical, string $stance): void
     {
-        // A comma ends a wish of a search.
+        // A comma ends a clause of a search.
         $search = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read('from '.$stance.' starts '.str_replace(',', '', $said));
         self::assertSame([], $search->problems);
         self::assertCount(2, $search->clauses);

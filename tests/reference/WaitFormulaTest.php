@@ -27,7 +27,7 @@ final class WaitFormulaTest extends TestCase
     private const NEXT_BAND = 420;
     private const SHORT_RETURN = 0.55;
 
-    public function testEveryPairOfStrikes(): void
+    public function testWaitOfEveryPairOfStrikesFollowsTheFormula(): void
     {
         $pairs = 0;
         foreach (self::strikes() as $first) {
@@ -48,7 +48,7 @@ final class WaitFormulaTest extends TestCase
         self::assertGreaterThan(1500, $pairs);
     }
 
-    public function testEveryMoveBeforeEveryStrike(): void
+    public function testWaitOfEveryMoveBeforeEveryStrikeFollowsTheFormula(): void
     {
         $links = 0;
         foreach (self::rows('moves.json', 'moves') as $move) {

@@ -67,7 +67,7 @@ test("the mirror and the carry are laid beside the chain, each with its left and
   await expect(page.getByText("As long as before; as much waiting.")).toBeVisible();
 });
 
-test("chains are made from wishes, come back by their address, and go to the bench or are proposed", async ({
+test("chains are made from criteria, come back by their address, and go to the bench or are proposed", async ({
   page,
 }) => {
   await signIn(page, COACH);

@@ -76,11 +76,11 @@ test("pages and answers carry their policies, and the session cookie is kept fro
 });
 
 test("only names that the gym knows are answered, and no header changes the method", async ({ baseURL }) => {
-  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
+  const anonymous = await request.newContext({ baseURL: baseURL ?? "" });
   for (const path of ["/", "/api/session", "/assets/x.js"]) {
-    expect((await stranger.get(path, { headers: { Host: "elsewhere.example" } })).status(), path).toBe(421);
+    expect((await anonymous.get(path, { headers: { Host: "elsewhere.example" } })).status(), path).toBe(421);
   }
-  expect((await stranger.get("/api/ping", { headers: { Host: "localhost" } })).status()).toBe(204);
+  expect((await anonymous.get("/api/ping", { headers: { Host: "localhost" } })).status()).toBe(204);
 
   const { api, headers } = await session(baseURL ?? "", HEAD_COACH);
   for (const method of ["PUT", "DELETE", "GET"]) {
@@ -99,21 +99,21 @@ test("only names that the gym knows are answered, and no header changes the meth
 
 test("nothing is kept for who is not signed in: no cookie and no row", async ({ baseURL }) => {
   const before = sql("SELECT COUNT(*) FROM session");
-  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
+  const anonymous = await request.newContext({ baseURL: baseURL ?? "" });
   const answers = [
-    await stranger.get("/api/combinations"),
-    await stranger.get("/api/session"),
-    await stranger.get("/api/ping"),
+    await anonymous.get("/api/combinations"),
+    await anonymous.get("/api/session"),
+    await anonymous.get("/api/ping"),
   ];
-  const { csrfToken } = await (await stranger.get("/api/session")).json();
+  const { csrfToken } = await (await anonymous.get("/api/session")).json();
   answers.push(
-    await stranger.post("/api/session", {
+    await anonymous.post("/api/session", {
       headers: { "X-CSRF-Token": csrfToken },
       data: { email: `nobody-${Date.now()}@gym.example`, password: "no" },
     }),
   );
   expect(answers.map((answer) => answer.status())).toEqual([401, 200, 204, 401]);
-  expect((await stranger.storageState()).cookies).toEqual([]);
+  expect((await anonymous.storageState()).cookies).toEqual([]);
   expect(sql("SELECT COUNT(*) FROM session")).toBe(before);
 });
 
@@ -179,11 +179,11 @@ test("who is blocked is signed out for good, also after they are let in again", 
 test("many long tasks of one coach hold nobody's check, and are refused beyond two", async ({ baseURL }) => {
   const busy = await session(baseURL ?? "", COACH);
   const other = await session(baseURL ?? "", OTHER_COACH);
-  const wishes = { length: 8, weapons: ["hand", "leg", "knee", "elbow"], clean: "hint", rules: "all-limbs", count: 20 };
+  const criteria = { length: 8, weapons: ["hand", "leg", "knee", "elbow"], clean: "hint", rules: "all-limbs", count: 20 };
   let going = true;
   const tasks = Promise.all(
     Array.from({ length: 24 }, (_, seed) =>
-      busy.api.post("/api/generate", { headers: busy.headers, data: { ...wishes, seed } }),
+      busy.api.post("/api/generate", { headers: busy.headers, data: { ...criteria, seed } }),
     ),
   ).finally(() => {
     going = false;
@@ -200,10 +200,10 @@ test("many long tasks of one coach hold nobody's check, and are refused beyond t
 });
 
 test("tries at once are no way around the limit, and tries at invented names lock out nobody", async ({ baseURL }) => {
-  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
-  const { csrfToken } = await (await stranger.get("/api/session")).json();
+  const anonymous = await request.newContext({ baseURL: baseURL ?? "" });
+  const { csrfToken } = await (await anonymous.get("/api/session")).json();
   const attempt = (email: string) =>
-    stranger.post("/api/session", { headers: { "X-CSRF-Token": csrfToken }, data: { email, password: "wrong" } });
+    anonymous.post("/api/session", { headers: { "X-CSRF-Token": csrfToken }, data: { email, password: "wrong" } });
   // The same account however it is written, and thirty tries in the same moment.
   const name = `racing-${Date.now()}@gym.example`;
   const spellings = [name, name.toUpperCase(), `${name} `, ` ${name}`];
@@ -239,12 +239,12 @@ test("one address through six links in the same moment joins once, and the other
     const made = await head.api.post("/api/invitations", { headers: head.headers, data: { role: "coach" } });
     tokens.push((await made.json()).token);
   }
-  const stranger = await request.newContext({ baseURL: baseURL ?? "" });
-  const { csrfToken } = await (await stranger.get("/api/session")).json();
+  const anonymous = await request.newContext({ baseURL: baseURL ?? "" });
+  const { csrfToken } = await (await anonymous.get("/api/session")).json();
   const email = `six-${Date.now()}@saltworks.example`;
   const answers = await Promise.all(
     tokens.map((token) =>
-      stranger.post("/api/invitations/accept", {
+      anonymous.post("/api/invitations/accept", {
         headers: { "X-CSRF-Token": csrfToken },
         data: { token, name: "Six Times", email, password: "fourth-bell-7" },
       }),

@@ -151,8 +151,8 @@ test("where accounts without rights cannot reach the gym, one line says so and t
 test("numbers of processes in files are not trusted", async () => {
   test.setTimeout(600_000);
   const gym = await OtherGym.make();
-  const stranger = spawnSync("sh", ["-c", "sleep 300 >/dev/null 2>&1 & echo $!"], { encoding: "utf8" });
-  const pid = stranger.stdout.trim();
+  const other = spawnSync("sh", ["-c", "sleep 300 >/dev/null 2>&1 & echo $!"], { encoding: "utf8" });
+  const pid = other.stdout.trim();
   const lives = () => spawnSync("kill", ["-0", pid]).status === 0;
   try {
     mkdirSync(join(gym.state, "run/db"), { recursive: true });
@@ -167,7 +167,7 @@ test("numbers of processes in files are not trusted", async () => {
       writeFileSync(join(gym.state, file), `${pid}\n`);
     }
     expect(gym.run("stop").status).toBe(0);
-    expect(lives(), "a stranger with that number lives on").toBe(true);
+    expect(lives(), "another process with that number lives on").toBe(true);
   } finally {
     gym.end();
     spawnSync("kill", [pid]);

@@ -97,7 +97,7 @@ final readonly class Generator
         return $results;
     }
 
-    /** Whether a chain that was checked is all that was wished for. */
+    /** Whether a chain that was checked meets every criterion. */
     public static function passes(CheckResult $result, GenerationCriteria $criteria): bool
     {
         return self::isMeant($result->inStance, $criteria)
@@ -106,7 +106,7 @@ final readonly class Generator
             && (null === $criteria->level || Scale::builtIn()->of($result, $criteria->options->tempo)->level === $criteria->level);
     }
 
-    /** Whether it is what was wished for before anything is checked. */
+    /** Whether it meets the criteria that need no check. */
     private static function isMeant(ChainInStance $inStance, GenerationCriteria $criteria): bool
     {
         $limbs = array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes());

@@ -41,10 +41,10 @@ final readonly class MendFinder
 
     public static function builtIn(): self
     {
-        /** @var self|null $mender */
-        static $mender = null;
+        /** @var self|null $finder */
+        static $finder = null;
 
-        return $mender ??= new self(Catalogue::builtIn(), Check::builtIn());
+        return $finder ??= new self(Catalogue::builtIn(), Check::builtIn());
     }
 
     public function mends(CheckResult $result, CheckOptions $options): MendResult

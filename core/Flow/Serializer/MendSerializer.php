@@ -28,7 +28,7 @@ final readonly class MendSerializer
     private const MOST = 6;
     private const MOST_OF_FINDING = 3;
 
-    public function __construct(private Reader $reader, private Check $check, private MendFinder $mender)
+    public function __construct(private Reader $reader, private Check $check, private MendFinder $finder)
     {
     }
 
@@ -46,7 +46,7 @@ final readonly class MendSerializer
             return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
         }
         $result = $this->check->run(new ChainInStance($chain, $text->stance), $options);
-        $mends = $this->mender->mends($result, $options);
+        $mends = $this->finder->mends($result, $options);
         $show = fn (Mend $mend): array => $this->mend($mend, $result, $numbering);
 
         return [

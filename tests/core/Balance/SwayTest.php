@@ -68,7 +68,7 @@ final class SwayTest extends TestCase
         Role::Lead === $stands ? self::assertGreaterThan(0.1, $impact->xi) : self::assertLessThan(-0.1, $impact->xi);
     }
 
-    public function testHasteTakesTheHipsPastTheStandingFoot(): void
+    public function testFastChainsTakeTheHipsPastTheStandingFoot(): void
     {
         $athlete = Athlete::named('middle');
         $margin = static fn (string $text, float $tempo): float => Sway::over(WeightPath::of(self::timingOf(Chains::read($text), $tempo), $athlete), $athlete)->least;
@@ -93,7 +93,7 @@ final class SwayTest extends TestCase
         self::assertGreaterThan($points[1]->hips, $points[3]->hips);
     }
 
-    public function testNobodyIsBuiltLikeThat(): void
+    public function testImpossibleBodyHeightIsRefused(): void
     {
         $this->expectExceptionMessage('The body height is 1.20 to 2.20 m, not 3.00.');
         Athlete::of(3.0);

@@ -112,7 +112,7 @@ final class ChainTest extends TestCase
         self::assertSame(\count($keys), \count(array_unique($keys)));
     }
 
-    public function testSidesRolesAndStancesTurnRound(): void
+    public function testSideAndRoleAreInverseInEveryStance(): void
     {
         foreach (Stance::cases() as $stance) {
             foreach (Side::cases() as $side) {
@@ -129,7 +129,7 @@ final class ChainTest extends TestCase
         Catalogue::builtIn()->strike('headbutt');
     }
 
-    public function testAWindowRunsUpward(): void
+    public function testWindowMeasuresItsGap(): void
     {
         self::assertEqualsWithDelta(-0.1, (new Window(0.3, 0.5))->gap(0.2), 1e-12);
         self::assertSame(0.0, (new Window(0.3, 0.5))->gap(0.5));

@@ -125,7 +125,7 @@ final class MirrorTest extends TestCase
 
     public function testALeftBodyHookLosesTheLiverAndOffersTheSameHand(): void
     {
-        $changes = self::mirrorCaveats('1 2 3b', Stance::Orthodox, Stance::Orthodox);
+        $changes = self::mirrorChanges('1 2 3b', Stance::Orthodox, Stance::Orthodox);
 
         self::assertSame(['guard-opens', 'liver-lost'], array_column($changes, 'id'));
         self::assertSame(2, $changes[1]->at);
@@ -144,9 +144,9 @@ final class MirrorTest extends TestCase
     #[TestWith(['step-out', 'orthodox', 'southpaw', ['guard-closes', 'way-out-lost']])]
     #[TestWith(['1 2', 'orthodox', 'orthodox', ['guard-opens']])]
     #[TestWith(['1 switch 3b', 'orthodox', 'orthodox', ['guard-opens', 'liver-gained']])]
-    public function testCaveatsFollowSideStanceAndOpponent(string $text, string $stance, string $opponent, array $ids): void
+    public function testMirrorChangesFollowSideStanceAndOpponent(string $text, string $stance, string $opponent, array $ids): void
     {
-        self::assertSame($ids, array_column(self::mirrorCaveats($text, Stance::from($stance), Stance::from($opponent)), 'id'));
+        self::assertSame($ids, array_column(self::mirrorChanges($text, Stance::from($stance), Stance::from($opponent)), 'id'));
     }
 
     public function testMirroringBackUndoesEveryLossAndGain(): void
@@ -166,7 +166,7 @@ final class MirrorTest extends TestCase
     }
 
     /** @return list<MirrorChange> */
-    private static function mirrorCaveats(string $text, Stance $stance, Stance $opponent): array
+    private static function mirrorChanges(string $text, Stance $stance, Stance $opponent): array
     {
         $inStance = Chains::inStance($text, $stance);
 

@@ -27,7 +27,7 @@ final class SequenceTest extends TestCase
         self::assertSame([], preg_grep('/^[a-z][0-9]$/', array_column(Catalogue::builtIn()->moves, 'sign'), \PREG_GREP_INVERT));
     }
 
-    public function testIsReadBackAsWritten(): void
+    public function testSequenceIsReadBackAsWritten(): void
     {
         $this->limitTo(300)->forAll(Chains::any())->then(static function (Chain $chain): void {
             $sequence = Sequence::of($chain);

@@ -29,7 +29,7 @@ final class ChainTimingTest extends TestCase
     use TestTrait;
 
     /** Worked by hand from core/data: jab 200 out; gap 40, cross 250; gap 40, one band 70, hook 270. */
-    public function testTheTimesOfAChainThatFlows(): void
+    public function testStartAndImpactOfAChainThatFlows(): void
     {
         $timing = self::timing('1 2 3');
 
@@ -121,7 +121,7 @@ final class ChainTimingTest extends TestCase
         self::assertLessThan($without->wait, $with->wait);
     }
 
-    public function testABeatPutsEverythingBack(): void
+    public function testABeatResetsTheBody(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $before = $chain;
@@ -152,7 +152,7 @@ final class ChainTimingTest extends TestCase
         self::assertSame(Verdict::Reload, self::timing('slip-rear 3', 1.0)->verdict());
     }
 
-    public function testTheBodysOwnRatesDoNotFollowTheTempo(): void
+    public function testRatesOfTheBodyDoNotFollowTheTempo(): void
     {
         $slow = self::timing('2 13b', 1.6)->links[0];
         $fast = self::timing('2 13b', 0.8)->links[0];
@@ -161,7 +161,7 @@ final class ChainTimingTest extends TestCase
         self::assertSame(250 * 1.6, self::timing('2', 1.6)->length());
     }
 
-    public function testTheAccountOfAnyChainAddsUp(): void
+    public function testPartsOfEveryWaitAddUp(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $timing = self::timingOf($chain);
@@ -196,7 +196,7 @@ final class ChainTimingTest extends TestCase
         });
     }
 
-    public function testTheAccountIsTheSameForBothStances(): void
+    public function testTimingIsTheSameForBothStances(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);

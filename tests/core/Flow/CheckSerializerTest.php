@@ -73,7 +73,7 @@ final class CheckSerializerTest extends TestCase
     }
 
     /** What is said once and thrown twice stands at one place of the text. */
-    public function testPlacesOfWhatIsSpoken(): void
+    public function testPlacesOfSpokenItemsAreTold(): void
     {
         $text = 'double jab, hard two, fake three';
         $items = (array) CheckSerializer::builtIn()->of(new ChainText($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')))['items'];
@@ -107,7 +107,7 @@ final class CheckSerializerTest extends TestCase
         self::assertContains('8', array_column($document['mirror']['changes'], 'offer'));
     }
 
-    public function testAnUnreadableTextHasNoVerdict(): void
+    public function testUnreadableTextHasNoVerdict(): void
     {
         $document = CheckSerializer::builtIn()->of(new ChainText('1 2 crss'), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
 
@@ -117,7 +117,7 @@ final class CheckSerializerTest extends TestCase
 
     #[TestWith(['judo', 'parity', 'There are no house rules "judo"'])]
     #[TestWith(['boxing', 'roman', 'There is no numbering "roman"'])]
-    public function testOptionsThatAreNotToBeHad(string $rules, string $numbering, string $sentence): void
+    public function testUnknownRulesAndNumberingsAreRefused(string $rules, string $numbering, string $sentence): void
     {
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);

@@ -39,7 +39,7 @@ final class RulesTest extends TestCase
     }
 
     #[DataProvider('rules')]
-    public function testItsOwnExamplesShowIt(Rule $rule): void
+    public function testRuleMatchesItsOwnExamples(Rule $rule): void
     {
         // Boxing lets hands land alone, which is the set in which an elbow or a kick is outside the rules.
         $sets = 'outside-rules' === $rule->definition()->id ? 'kickboxing' : 'all-limbs';
@@ -90,7 +90,7 @@ final class RulesTest extends TestCase
     #[TestWith(['body-then-head', '(1b) 2', []])]
     #[TestWith(['range-jump', '31 14h', [1]])]
     #[TestWith(['range-jump', '31 push 14h', []])]
-    public function testWhereItHolds(string $id, string $chain, array $places): void
+    public function testRuleMatchesAtTheNamedPlaces(string $id, string $chain, array $places): void
     {
         foreach (RuleRegistry::all() as $rule) {
             if ($rule->definition()->id === $id) {

@@ -105,7 +105,7 @@ final class HouseRulesTest extends TestCase
     #[TestWith(['kick', '1 2 14 exit', '1 14 2 exit'])]
     #[TestWith(['lead-hand', '1 2 3', '1 2'])]
     #[TestWith(['move', '1 2 exit', '1 2'])]
-    public function testTheSchoolOfTheEnding(string $ending, string $good, string $bad): void
+    public function testEndingSchoolDecidesWhichEndingIsAFinding(string $ending, string $good, string $bad): void
     {
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
         $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::inStance($chain), new CheckOptions($rules))->findings, 'id');
@@ -114,7 +114,7 @@ final class HouseRulesTest extends TestCase
         self::assertContains('no-exit', $ids($bad));
     }
 
-    public function testWhereTheGymTakesNoSideNothingIsSaid(): void
+    public function testRuleIsSilentWhereTheGymTakesNoSide(): void
     {
         $any = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($any): void {

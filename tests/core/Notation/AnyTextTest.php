@@ -25,7 +25,7 @@ final class AnyTextTest extends TestCase
 
     private const PIECES = ['1', '2', '3b', '14h', '14l>', '99', 'K4', ' ', ' ', ' ', '-', ',', '(', ')', '[', ']', 'x2', ']x3', 'x', '+', '/', '*', '*3', '!', '~', '>', 'jab', 'cross', 'hook', 'lead ', 'rear ', 'left ', 'right ', 'slip ', 'step ', 'switch ', 'kick', 'knee', 'body ', 'to the ', 'low ', 'fake ', 'with ', 'push ', 'out', 'landing forward', 'any ', 'exit', 'é', '拳', "\u{200d}", "\0", "\t", '🥊', '1 2', 'spinning back '];
 
-    public function testThereIsAlwaysAnAnswer(): void
+    public function testAnyTextIsReadOrRefusedWithASentence(): void
     {
         $this->limitTo(400)->forAll(Generators::seq(Generators::elements(self::PIECES)))->then(function (array $pieces): void {
             $text = implode('', array_filter($pieces, is_string(...)));
@@ -37,7 +37,7 @@ final class AnyTextTest extends TestCase
         });
     }
 
-    public function testAnyBytesAtAll(): void
+    public function testAnyBytesAreReadOrRefusedWithASentence(): void
     {
         $this->limitTo(200)->forAll(Generators::string())->then(function (string $bytes): void {
             $this->answers($bytes, Numbering::named('parity'), Stance::Orthodox);

@@ -22,7 +22,7 @@ final class RoundTripTest extends TestCase
 {
     use TestTrait;
 
-    public function testNumbersInEveryNumbering(): void
+    public function testNumbersAreWrittenInEveryNumbering(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             foreach (Numbering::builtIn() as $numbering) {

@@ -63,7 +63,7 @@ final class VocabularyTest extends TestCase
     #[TestWith(['move out', 'exit'])]
     #[TestWith(['rear block', 'block-rear'])]
     #[TestWith(['SLIP-LEFT', 'slip-lead'])]
-    public function testSpokenMoves(string $text, string $move): void
+    public function testSpokenMovesAreRead(string $text, string $move): void
     {
         self::assertSame($move, Chains::read($text)->items[0]->key());
     }
@@ -89,7 +89,7 @@ final class VocabularyTest extends TestCase
     #[TestWith(['rol', ['roll-lead', 'roll-rear']])]
     #[TestWith(['clinc', ['clinch']])]
     #[TestWith(['zzzzzzzz', []])]
-    public function testSuggestsWhatIsNear(string $word, array $nearest): void
+    public function testNearestKnownWordsAreSuggested(string $word, array $nearest): void
     {
         self::assertSame($nearest, (new Vocabulary(Catalogue::builtIn()))->nearest($word));
     }

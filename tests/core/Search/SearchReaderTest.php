@@ -119,7 +119,7 @@ final class SearchReaderTest extends TestCase
     }
 
     /** The expression that the database is asked by says what looking item by item says. */
-    public function testTheExpressionSaysWhatThePlainLookSays(): void
+    public function testPatternExpressionMatchesWhatAPlainLookMatches(): void
     {
         $clauses = array_map(static function (string $text): ItemsClause {
             $clause = self::read($text)->clauses[0];

@@ -35,7 +35,7 @@ final class EditDistanceTest extends TestCase
         self::assertEqualsWithDelta($distance, self::distance(Chains::read($one), Chains::read($other)), 1e-9);
     }
 
-    public function testItIsADistance(): void
+    public function testEditDistanceIsAMetric(): void
     {
         $this->limitTo(200)->forAll(Chains::any(), Chains::any(), Chains::any())->then(static function (Chain $a, Chain $b, Chain $c): void {
             self::assertSame(0.0, self::distance($a, $a));
@@ -45,12 +45,12 @@ final class EditDistanceTest extends TestCase
     }
 
     /** An oracle: what the index finds among a library is what looking at every combination finds. */
-    public function testTheIndexMissesNothing(): void
+    public function testNeighbourhoodIndexFindsEveryNearChain(): void
     {
         $distance = EditDistance::builtIn();
         $short = Generators::map(static fn (Chain $chain): Chain => Chain::of(\array_slice($chain->items, 0, 5)), Chains::any());
         $this->limitTo(40)->forAll(Generators::vector(40, $short), Generators::choose(0, 39))->then(static function (array $library, int $at) use ($distance): void {
-            // Kin of each are mixed in: one item left out, or at the end of another.
+            // Similar ones are mixed in: one item left out, or at the end of another.
             foreach (\array_slice($library, 0, 20) as $chain) {
                 \assert($chain instanceof Chain);
                 $items = $chain->items;

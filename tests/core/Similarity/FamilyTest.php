@@ -24,7 +24,7 @@ final class FamilyTest extends TestCase
     }
 
     /** An oracle: one walk finds what comparing each with each finds. */
-    public function testTheWalkFindsWhatComparingAllFinds(): void
+    public function testFamilyWalkFindsWhatComparingAllFinds(): void
     {
         $short = Generators::map(static fn (Chain $chain): Chain => Chain::of(\array_slice($chain->items, 0, 3)), Chains::any());
         $this->limitTo(60)->forAll(Generators::vector(30, $short))->then(static function (array $chains): void {

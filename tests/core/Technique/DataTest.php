@@ -28,7 +28,7 @@ final class DataTest extends TestCase
     #[TestWith(['segments'])]
     #[TestWith(['balance'])]
     #[TestWith(['level'])]
-    public function testTheDataKeepsItsSchema(string $name): void
+    public function testDataMatchesItsSchema(string $name): void
     {
         $validator = new Validator();
         $validator->setMaxErrors(5);
@@ -38,7 +38,7 @@ final class DataTest extends TestCase
         self::assertNull($result->error(), null === $result->error() ? '' : print_r((new ErrorFormatter())->format($result->error()), true));
     }
 
-    public function testEveryValueHasItsUnit(): void
+    public function testEveryFieldOfTheDataNamesItsUnit(): void
     {
         $techniques = self::json('techniques');
         $fields = $techniques['fields'];
@@ -48,7 +48,7 @@ final class DataTest extends TestCase
         }
     }
 
-    public function testIdsAreTheirOwn(): void
+    public function testIdsAreUnique(): void
     {
         $techniques = self::json('techniques');
         $moves = self::json('moves');

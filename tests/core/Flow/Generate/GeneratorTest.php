@@ -23,7 +23,7 @@ use PHPUnit\Framework\TestCase;
 
 final class GeneratorTest extends TestCase
 {
-    /** Wishes of every kind; each result is checked anew, apart from the generator. */
+    /** Criteria of every kind; each result is checked anew, apart from the generator. */
     public function testEveryResultMeetsTheCriteria(): void
     {
         $made = 0;
@@ -86,7 +86,7 @@ final class GeneratorTest extends TestCase
 
     #[TestWith([1, 8, 'A generated chain has 2 to 10 strikes, not 1.'])]
     #[TestWith([4, 99, '1 to 24 chains are made at a time, not 99.'])]
-    public function testWishesBeyondReasonAreRefused(int $length, int $count, string $message): void
+    public function testCriteriaOutOfBoundsAreRefused(int $length, int $count, string $message): void
     {
         $this->expectExceptionMessage($message);
         new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), $length, count: $count);

@@ -40,7 +40,7 @@ final class ScaleTest extends TestCase
         self::assertSame(['weapons' => '3 different strikes', 'heights' => 'the height changes once'], array_column($difficulty->reasons, 'message', 'id'));
     }
 
-    public function testFasterIsNeverEasier(): void
+    public function testAFasterTempoIsNeverEasier(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             self::assertGreaterThanOrEqual(self::of($chain, 1.6)->points, self::of($chain)->points);
@@ -48,7 +48,7 @@ final class ScaleTest extends TestCase
         });
     }
 
-    public function testMoreToRememberIsNeverEasier(): void
+    public function testALongerChainIsNeverEasier(): void
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $shorter = Chain::of(\array_slice($chain->items, 0, 40));
