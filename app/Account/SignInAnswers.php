@@ -21,7 +21,7 @@ use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerI
 use Symfony\Component\Security\Http\Event\LogoutEvent;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
-/** What the API says when someone signs in, fails to, or signs out; both of the former are in the record. */
+/** What the API says when someone signs in, fails to, or signs out; both of the former are in the audit log. */
 final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterface, AuthenticationFailureHandlerInterface
 {
     public function __construct(

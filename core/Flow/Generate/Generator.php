@@ -70,12 +70,12 @@ final readonly class Generator
      */
     private function results(GenerationCriteria $criteria, int $tries, int $count, array $known): array
     {
-        $dice = new Randomizer(new Mt19937($criteria->seed));
+        $random = new Randomizer(new Mt19937($criteria->seed));
         $pool = new ItemPool($this->catalogue, $criteria);
         $results = [];
         $seen = array_fill_keys($known, true);
         for ($try = 0; $try < $tries && \count($results) < $count; ++$try) {
-            $items = $this->lay($criteria, $pool, $dice);
+            $items = $this->lay($criteria, $pool, $random);
             if ([] === $items) {
                 continue;
             }
@@ -120,27 +120,27 @@ final readonly class Generator
             && (null === $criteria->theme || $criteria->theme->holds($inStance->chain));
     }
 
-    /** @return list<Item> empty when the dice ran into a corner */
-    private function lay(GenerationCriteria $criteria, ItemPool $pool, Randomizer $dice): array
+    /** @return list<Item> empty when nothing flows on from what was drawn */
+    private function lay(GenerationCriteria $criteria, ItemPool $pool, Randomizer $random): array
     {
-        $book = $this->check->model;
-        $state = $book->begin($criteria->options->rules, $criteria->options->tempo);
+        $model = $this->check->model;
+        $state = $model->begin($criteria->options->rules, $criteria->options->tempo);
         $items = [];
-        foreach ($pool->opening($dice) as $move) {
+        foreach ($pool->opening($random) as $move) {
             $items[] = $move;
-            $book->take($state, $move);
+            $model->take($state, $move);
         }
-        $turn = $dice->getInt(1, max(1, $criteria->length - 1));
+        $turn = $random->getInt(1, max(1, $criteria->length - 1));
         for ($strike = 0; $strike < $criteria->length; ++$strike) {
-            if ($strike > 0 && ($strike === $turn || 0 === $dice->getInt(0, 7))) {
-                foreach ($pool->between($dice) as $move) {
+            if ($strike > 0 && ($strike === $turn || 0 === $random->getInt(0, 7))) {
+                foreach ($pool->between($random) as $move) {
                     $items[] = $move;
-                    $book->take($state, $move);
+                    $model->take($state, $move);
                 }
             }
             $next = null;
             for ($pick = 0; $pick < self::PICKS && null === $next; ++$pick) {
-                $next = $this->flowing($pool->strike($dice, [] === $items, end($items)), $state);
+                $next = $this->flowing($pool->strike($random, [] === $items, end($items)), $state);
             }
             if (null === $next) {
                 return [];
@@ -148,7 +148,7 @@ final readonly class Generator
             [$items[], $state] = $next;
         }
 
-        return [...$items, ...$pool->ending($dice)];
+        return [...$items, ...$pool->ending($random)];
     }
 
     /** @return array{StrikeItem, BodyState}|null the strike and the body after it, when it flows */

@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Target;
 use Random\Randomizer;
 
 /**
- * What the dice may draw from for these criteria. How often something is drawn follows what coaches do: most chains
+ * What may be drawn at random for these criteria. How often something is drawn follows what coaches do: most chains
  * begin with the jab, sides alternate, chains end by leaving. Common practice, no source.
  *
  * @internal to {@see Generator}
@@ -84,34 +84,34 @@ final readonly class ItemPool
     }
 
     /** @return list<Item> */
-    public function opening(Randomizer $dice): array
+    public function opening(Randomizer $random): array
     {
-        return [] === $this->openings ? [] : [$this->openings[$dice->getInt(0, \count($this->openings) - 1)]];
+        return [] === $this->openings ? [] : [$this->openings[$random->getInt(0, \count($this->openings) - 1)]];
     }
 
     /** @return list<Item> */
-    public function between(Randomizer $dice): array
+    public function between(Randomizer $random): array
     {
-        return [$this->between[$dice->getInt(0, \count($this->between) - 1)]];
+        return [$this->between[$random->getInt(0, \count($this->between) - 1)]];
     }
 
     /** @return list<Item> */
-    public function ending(Randomizer $dice): array
+    public function ending(Randomizer $random): array
     {
-        return [$this->endings[$dice->getInt(0, \count($this->endings) - 1)]];
+        return [$this->endings[$random->getInt(0, \count($this->endings) - 1)]];
     }
 
     /** @param Item|false $before the item before it */
-    public function strike(Randomizer $dice, bool $first, Item|false $before): StrikeItem
+    public function strike(Randomizer $random, bool $first, Item|false $before): StrikeItem
     {
         $jabs = \in_array($this->jab->strike->limb, $this->criteria->weapons, true);
-        if ($jabs && $first && 0 < $dice->getInt(0, 4)) {
+        if ($jabs && $first && 0 < $random->getInt(0, 4)) {
             return $this->jab;
         }
-        $drawn = $this->strikes[$dice->getInt(0, \count($this->strikes) - 1)];
+        $drawn = $this->strikes[$random->getInt(0, \count($this->strikes) - 1)];
         // The same side twice is drawn again, but for once in four.
-        $again = $before instanceof StrikeItem && $before->strike->role === $drawn->strike->role && 0 < $dice->getInt(0, 3);
+        $again = $before instanceof StrikeItem && $before->strike->role === $drawn->strike->role && 0 < $random->getInt(0, 3);
 
-        return $again ? $this->strikes[$dice->getInt(0, \count($this->strikes) - 1)] : $drawn;
+        return $again ? $this->strikes[$random->getInt(0, \count($this->strikes) - 1)] : $drawn;
     }
 }

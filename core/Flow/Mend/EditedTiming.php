@@ -13,7 +13,7 @@ use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\FlowModel;
 
 /**
- * A chain as it is, booked once, so that what an edit does to it is booked only where it differs. Links are told by the
+ * A chain as it is, timed once, so that what an edit does to it is timed only where it differs. Links are told by the
  * rank of their verdict, 0 to 2; IMPOSSIBLE for what may not stand there.
  *
  * @internal to {@see MendFinder}

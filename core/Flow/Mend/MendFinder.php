@@ -19,7 +19,7 @@ use Periplus\Core\Technique\Catalogue;
  * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits. A pair counts only when
  * neither of its edits reaches as much alone.
  *
- * Pairs are walked as a tree that shares beginnings: the body is booked item by item, and a branch ends at the first
+ * Pairs are walked as a tree that shares beginnings: the body is moved on item by item, and a branch ends at the first
  * link that is worse than what the pair could still be good for. Verdicts only get worse along a chain, so nothing is
  * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known.
  */

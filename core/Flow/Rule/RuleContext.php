@@ -17,7 +17,7 @@ use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Limb;
 
-/** What a rule looks at: the chain, its account and for whom it is checked. */
+/** What a rule looks at: the chain, its timing and for whom it is checked. */
 final class RuleContext
 {
     /** @var list<Item> */

@@ -112,7 +112,7 @@ final class BodyState
         return $owed;
     }
 
-    /** The last item as it was booked. */
+    /** The last item as it was timed. */
     public function moment(): Moment
     {
         return new Moment($this->start, $this->impact, $this->end, $this->loadFrom, $this->leftLoad, $this->leftTurn, $this->range);

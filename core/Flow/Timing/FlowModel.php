@@ -14,7 +14,7 @@ use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Feet;
 
 /**
- * Carries the body's state along a chain and books, in ms, what each strike finds missing when it could start.
+ * Moves the body's state along a chain and adds up, in ms, what each strike finds missing when it could start.
  *
  * A strike can start a gap after the release of what came before. Each of five causes may still be missing then;
  * the wait is the longest of them and half of the second longest. Times of strikes, moves and the gap follow the
