@@ -179,7 +179,13 @@ test("who is blocked is signed out for good, also after they are let in again", 
 test("many long tasks of one coach hold nobody's check, and are refused beyond two", async ({ baseURL }) => {
   const busy = await session(baseURL ?? "", COACH);
   const other = await session(baseURL ?? "", OTHER_COACH);
-  const criteria = { length: 8, weapons: ["hand", "leg", "knee", "elbow"], clean: "hint", rules: "all-limbs", count: 20 };
+  const criteria = {
+    length: 8,
+    weapons: ["hand", "leg", "knee", "elbow"],
+    clean: "hint",
+    rules: "all-limbs",
+    count: 20,
+  };
   let going = true;
   const tasks = Promise.all(
     Array.from({ length: 24 }, (_, seed) =>
