@@ -10,7 +10,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class CoachRequest
 {
     public function __construct(
-        #[Assert\Choice(choices: ['head-coach', 'coach'], message: 'A role is head-coach or coach.')]
+        #[Assert\Choice(callback: [GymRole::class, 'words'], message: 'A role is one of {{ choices }}.')]
         public ?string $role = null,
         public ?bool $active = null,
     ) {

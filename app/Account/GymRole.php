@@ -12,7 +12,19 @@ enum GymRole: string
 
     public static function ofWord(string $word): self
     {
-        return 'head-coach' === $word ? self::HeadCoach : self::Coach;
+        foreach (self::cases() as $role) {
+            if ($role->word() === $word) {
+                return $role;
+            }
+        }
+
+        throw new \LogicException('There is no role '.$word);
+    }
+
+    /** @return list<string> */
+    public static function words(): array
+    {
+        return array_map(static fn (self $role): string => $role->word(), self::cases());
     }
 
     /** As it is written in the API. */

@@ -10,7 +10,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class InviteRequest
 {
     public function __construct(
-        #[Assert\Choice(choices: ['head-coach', 'coach'], message: 'A role is head-coach or coach.')]
+        #[Assert\Choice(callback: [GymRole::class, 'words'], message: 'A role is one of {{ choices }}.')]
         public string $role = 'coach',
         /** For whom the link is meant, to tell links apart. */
         #[Assert\Length(max: 80, maxMessage: 'Say for whom in at most {{ limit }} characters.')]

@@ -66,7 +66,7 @@ final class DemoCommand extends Command
         $rows = $this->json('coaches.json');
         $coaches = [];
         foreach ($rows as $row) {
-            $coach = new User($row['email'], $row['name'], 'head-coach' === $row['role'] ? GymRole::HeadCoach : GymRole::Coach);
+            $coach = new User($row['email'], $row['name'], GymRole::ofWord($row['role']));
             $coach->usePasswordHash($this->hasher->hashPassword($coach, $row['password']));
             $this->entities->persist($coach);
             $coaches[$row['key']] = $coach;

@@ -10,7 +10,7 @@ import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime, ROLES } from "../ui/words";
 import { useChangeCoach, useCoaches, useInvitations, useMakeLink, useWithdraw } from "./useCoaches";
 
-const ROLE_OPTIONS = (["coach", "head-coach"] as const).map((value) => ({ value, label: ROLES[value] }));
+const ROLE_OPTIONS = (Object.keys(ROLES) as Coach["role"][]).map((value) => ({ value, label: ROLES[value] }));
 
 /** Who is of the gym, what they may do, and links that let someone in. */
 export default function CoachesScreen() {

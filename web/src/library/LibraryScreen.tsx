@@ -91,7 +91,7 @@ export default function LibraryScreen() {
           ref={search}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="Words, or a pattern: starts 1, ends kick, liver"
+          placeholder="Such as liver, starts 1, ends kick"
           aria-label="Search the library"
           allowClear
           suffix={typed ? null : <kbd>/</kbd>}

@@ -1,7 +1,7 @@
 import type { Coach, Limb, Rules, Stance, Verdict } from "../api/client";
 
 /** What each role is called. */
-export const ROLES: Record<Coach["role"], string> = { "head-coach": "head coach", coach: "coach" };
+export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": "head coach" };
 export const RULES: { value: Rules; label: string }[] = [
   { value: "boxing", label: "Boxing" },
   { value: "kickboxing", label: "Kickboxing" },
