@@ -20,6 +20,7 @@ use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\EnumRequirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
@@ -34,11 +35,10 @@ final readonly class ExchangeController
     }
 
     /** What a search finds, or the whole library; "everything" with what is archived. */
-    #[Route('/api/export.{format<json|csv|text>}', methods: 'GET')]
+    #[Route('/api/export.{format}', requirements: ['format' => new EnumRequirement(FileFormat::class)], methods: 'GET')]
     #[HeavyWork]
-    public function export(string $format, CombinationQuery $query, CombinationTable $table, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
+    public function export(FileFormat $format, CombinationQuery $query, CombinationTable $table, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
     {
-        $form = FileFormat::from($format);
         $numbering = $numberings->of($user);
         $ids = $searches->all($list, $numbering);
         if ($everything) {
@@ -50,9 +50,9 @@ final readonly class ExchangeController
             }
         })();
 
-        return new Response($export->write($form, $rows, $numbering), 200, [
-            'Content-Type' => $form->type(),
-            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, 'library.'.$form->ending()),
+        return new Response($export->write($format, $rows, $numbering), 200, [
+            'Content-Type' => $format->type(),
+            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, 'library.'.$format->ending()),
         ]);
     }
 

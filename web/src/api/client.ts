@@ -10,6 +10,7 @@ export type Combination = Schemas["Combination"];
 export type CombinationRow = Schemas["CombinationRow"];
 export type Continuation = Schemas["Continuation"];
 export type Continuations = Schemas["Continuations"];
+export type FileFormat = Schemas["FileFormat"];
 export type Finding = Schemas["Finding"];
 export type GenerateRequest = Schemas["GenerateRequest"];
 export type Generation = Schemas["Generation"];

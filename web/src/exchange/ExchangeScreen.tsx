@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { useIsHeadCoach } from "../api/session";
 import { GymNav } from "../ui/GymNav";
+import { FILE_FORMATS } from "../ui/words";
 import { ImportPanel } from "./ImportPanel";
 import "./exchange.css";
 
@@ -27,24 +28,14 @@ export default function ExchangeScreen() {
             <Link to="/library">library</Link> after a search.
           </p>
           <ul className="out-list">
-            <li>
-              <a href="/api/export.json?everything=true" download>
-                JSON
-              </a>
-              <small>keeps everything; import it again here or elsewhere</small>
-            </li>
-            <li>
-              <a href="/api/export.csv?everything=true" download>
-                CSV
-              </a>
-              <small>for a spreadsheet, in the numbers you read</small>
-            </li>
-            <li>
-              <a href="/api/export.text?everything=true" download>
-                Text
-              </a>
-              <small>one chain a line, its name after #</small>
-            </li>
+            {Object.entries(FILE_FORMATS).map(([format, { name, keeps }]) => (
+              <li key={format}>
+                <a href={`/api/export.${format}?everything=true`} download>
+                  {name}
+                </a>
+                <small>{keeps}</small>
+              </li>
+            ))}
           </ul>
         </section>
       </div>

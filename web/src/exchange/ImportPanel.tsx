@@ -1,20 +1,25 @@
 import { Alert, Button, Input, Progress, Segmented, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
-import type { Import, ImportRequest, NumberingId, Rules, Stance } from "../api/client";
+import type { FileFormat, Import, NumberingId, Rules, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
-import { RULES, STANCES } from "../ui/words";
+import { FILE_FORMATS, RULES, STANCES } from "../ui/words";
 import { ImportLines } from "./ImportLines";
-import { changesOf, FORMATS, formatOf } from "./kinds";
+import { changesOf, formatOf } from "./kinds";
 import { useApplyImport, useReadFile } from "./useImport";
+
+const FORMATS = (Object.keys(FILE_FORMATS) as FileFormat[]).map((value) => ({
+  value,
+  label: FILE_FORMATS[value].reads,
+}));
 
 /** A file or a pasted list: first what each of its lines would do, then all of it or nothing. */
 export function ImportPanel() {
   const mine = useNumbering();
   const numberings = useNumberings();
   const largest = useVocabulary()?.limits.importBytes ?? Number.POSITIVE_INFINITY;
-  const [format, setFormat] = useState<ImportRequest["format"]>("text");
+  const [format, setFormat] = useState<FileFormat>("text");
   const [content, setContent] = useState("");
   const [file, setFile] = useState("");
   const [numbering, setNumbering] = useState<NumberingId | null>(null);

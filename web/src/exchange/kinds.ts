@@ -1,10 +1,6 @@
-import type { Import, ImportRequest } from "../api/client";
+import type { FileFormat, Import } from "../api/client";
+import { FILE_FORMATS } from "../ui/words";
 
-export const FORMATS: { value: ImportRequest["format"]; label: string }[] = [
-  { value: "text", label: "Text: one chain a line, its name after #" },
-  { value: "csv", label: "CSV, with its columns named" },
-  { value: "json", label: "JSON of Periplus" },
-];
 /** What becomes of an entry of a file. */
 export const KINDS: { value: string; label: string; says: string }[] = [
   { value: "new", label: "new", says: "comes into the library" },
@@ -15,9 +11,9 @@ export const KINDS: { value: string; label: string; says: string }[] = [
 ];
 
 /** The format that a file is likely to have, by its name. */
-export function formatOf(name: string): ImportRequest["format"] {
+export function formatOf(name: string): FileFormat {
   const ending = name.split(".").pop()?.toLowerCase();
-  return ending === "json" || ending === "csv" ? ending : "text";
+  return ending !== undefined && ending in FILE_FORMATS ? (ending as FileFormat) : "text";
 }
 
 /** How many combinations an import would write. */

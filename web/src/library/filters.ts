@@ -1,5 +1,5 @@
 import type { Way } from "../ui/TakeOut";
-import { LEVELS, LIMBS, RULES } from "../ui/words";
+import { FILE_FORMATS, LEVELS, LIMBS, RULES } from "../ui/words";
 import type { Filters } from "./useLibrary";
 
 export const SIZE = 50;
@@ -65,9 +65,10 @@ export function waysOut(filters: Filters, total: number, understood: boolean, pa
     total > paper || total === 0
       ? { label: `Wall sheet (PDF): up to ${paper}, narrow the search`, to: null }
       : { label: "Wall sheet (PDF)", to: `/api/wall-sheet.pdf?${query}` },
-    { label: "Text", to: `/api/export.text?${query}` },
-    { label: "CSV", to: `/api/export.csv?${query}` },
-    { label: "JSON", to: `/api/export.json?${query}` },
+    ...Object.entries(FILE_FORMATS).map(([format, { name }]) => ({
+      label: name,
+      to: `/api/export.${format}?${query}`,
+    })),
   ];
 }
 

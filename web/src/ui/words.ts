@@ -1,4 +1,15 @@
-import type { Coach, Limb, Rules, Stance, Verdict } from "../api/client";
+import type { Coach, FileFormat, Limb, Rules, Stance, Verdict } from "../api/client";
+
+/** In which the library goes out and comes in, the plainest first. */
+export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
+  text: {
+    name: "Text",
+    keeps: "one chain a line, its name after #",
+    reads: "Text: one chain a line, its name after #",
+  },
+  csv: { name: "CSV", keeps: "for a spreadsheet, in the numbers you read", reads: "CSV, with its columns named" },
+  json: { name: "JSON", keeps: "keeps everything; import it again here or elsewhere", reads: "JSON of Periplus" },
+};
 
 /** What each role is called. */
 export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": "head coach" };
