@@ -79,6 +79,13 @@ async function answer(text: string, of: Check, similar: unknown = SIMILAR) {
   check(text)?.end();
 }
 
+/** Types a line that can be read, and waits until it is drawn. */
+async function write(text: string, of: Check) {
+  type(text);
+  await answer(text, of);
+  await screen.findByRole("group", { name: `Combination line: ${text}` });
+}
+
 async function named(name: string) {
   fireEvent.keyDown(window, { key: "s", ctrlKey: true });
   const field = await screen.findByLabelText("Name");
@@ -118,9 +125,7 @@ test("what follows is written at the end, stands in the address, and is undone b
 
 test("what cannot be read is named, the picture of before stays and looks old", async () => {
   open();
-  type("1 2");
-  await answer("1 2", one);
-  await screen.findByRole("group", { name: "Combination line: 1 2" });
+  await write("1 2", one);
   type("1 zork");
   await answer("1 zork", broken);
   await screen.findByText(/zork/, { selector: ".entry-problem" });
@@ -138,9 +143,7 @@ test("when the library cannot be asked, that is said", async () => {
 
 test("a head coach saves with what was typed and goes to the combination", async () => {
   open();
-  type("1 2");
-  await answer("1 2", one);
-  await screen.findByRole("group", { name: "Combination line: 1 2" });
+  await write("1 2", one);
   await named("Doorstep");
   await waitFor(() => expect(posts("/api/combinations").length).toBe(1));
   expect(posts("/api/combinations")[0]?.body).toMatchObject({ name: "Doorstep", text: "1 2", level: null });
@@ -151,9 +154,7 @@ test("a head coach saves with what was typed and goes to the combination", async
 
 test("a coach proposes the same, and a change names the version it was made from", async () => {
   open({ role: "coach", id: "7", stored: draftOf(STORED, "parity") });
-  type("1 2 2");
-  await answer("1 2 2", two);
-  await screen.findByRole("group", { name: "Combination line: 1 2 2" });
+  await write("1 2 2", two);
   await named("Doorstep");
   await waitFor(() => expect(posts("/api/proposals").length).toBe(1));
   expect(posts("/api/proposals")[0]?.body).toMatchObject({ kind: "change", combination: 7, basedOn: 3 });
@@ -162,9 +163,7 @@ test("a coach proposes the same, and a change names the version it was made from
 
 test("two coaches changed the same: both are shown, and mine is saved on the newest when I say so", async () => {
   open({ id: "7", stored: draftOf(STORED, "parity") });
-  type("1 2 2");
-  await answer("1 2 2", two);
-  await screen.findByRole("group", { name: "Combination line: 1 2 2" });
+  await write("1 2 2", two);
   await named("Doorstep");
   const put = () => asked.filter(({ method }) => method === "PUT");
   await waitFor(() => expect(put().length).toBe(1));
@@ -180,9 +179,7 @@ test("two coaches changed the same: both are shown, and mine is saved on the new
 
 test("theirs is taken when I say so, and mine is one undo away", async () => {
   open({ id: "7", stored: draftOf(STORED, "parity") });
-  type("1 2 2");
-  await answer("1 2 2", two);
-  await screen.findByRole("group", { name: "Combination line: 1 2 2" });
+  await write("1 2 2", two);
   await named("Doorstep");
   await waitFor(() => expect(asked.some(({ method }) => method === "PUT")).toBe(true));
   const theirs = { ...STORED, version: 4, text: "1 2 3" };
@@ -197,9 +194,7 @@ test("theirs is taken when I say so, and mine is one undo away", async () => {
 
 test("a save whose answer was lost goes out again, and what is in place already is not called a conflict", async () => {
   open();
-  type("1 2");
-  await answer("1 2", one);
-  await screen.findByRole("group", { name: "Combination line: 1 2" });
+  await write("1 2", one);
   await named("Doorstep");
   await waitFor(() => expect(posts("/api/combinations").length).toBe(1));
   posts("/api/combinations")[0]?.fail();
@@ -213,9 +208,7 @@ test("a save whose answer was lost goes out again, and what is in place already 
 
 test("a refusal is said in the drawer, with the way to what is there already", async () => {
   open();
-  type("1 2");
-  await answer("1 2", one);
-  await screen.findByRole("group", { name: "Combination line: 1 2" });
+  await write("1 2", one);
   await named("Doorstep");
   await waitFor(() => expect(posts("/api/combinations").length).toBe(1));
   posts("/api/combinations")[0]?.answer(

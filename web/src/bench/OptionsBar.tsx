@@ -17,6 +17,16 @@ interface Props {
 }
 
 const RULE_SETS = RULES.map((rule) => ({ ...rule, label: `${rule.label} rules` }));
+const CHOICES: {
+  name: "tempo" | "medium" | "group" | "athlete";
+  choices: { value: string | number; label: string }[];
+  label: string;
+}[] = [
+  { name: "tempo", choices: TEMPOS, label: "Tempo" },
+  { name: "medium", choices: MEDIA, label: "What it is thrown at" },
+  { name: "group", choices: GROUPS, label: "For which group" },
+  { name: "athlete", choices: ATHLETES, label: "Which athlete" },
+];
 const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: "Parity" }];
 
 /** For whom, against whom, under which rules and in which numbers the line is read and checked. */
@@ -46,34 +56,16 @@ export const OptionsBar = memo(function OptionsBar(props: Props) {
           aria-label="Opponent's stance"
         />
       </span>
-      <Select
-        size="small"
-        value={options.tempo}
-        onChange={(tempo) => onOptions({ tempo })}
-        options={TEMPOS}
-        aria-label="Tempo"
-      />
-      <Select
-        size="small"
-        value={options.medium}
-        onChange={(medium) => onOptions({ medium })}
-        options={MEDIA}
-        aria-label="What it is thrown at"
-      />
-      <Select
-        size="small"
-        value={options.group}
-        onChange={(group) => onOptions({ group })}
-        options={GROUPS}
-        aria-label="For which group"
-      />
-      <Select
-        size="small"
-        value={options.athlete}
-        onChange={(athlete) => onOptions({ athlete })}
-        options={ATHLETES}
-        aria-label="Which athlete"
-      />
+      {CHOICES.map(({ name, choices, label }) => (
+        <Select<string | number>
+          key={name}
+          size="small"
+          value={options[name]}
+          onChange={(value) => onOptions({ [name]: value })}
+          options={choices}
+          aria-label={label}
+        />
+      ))}
       <Select size="small" value={rules} onChange={onRules} options={RULE_SETS} aria-label="House rules" />
       <Select
         size="small"
