@@ -2,6 +2,7 @@ import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { useSignIn } from "../api/session";
 import { Failure } from "../ui/Failure";
+import "./sign-in.css";
 
 export function SignIn() {
   const [email, setEmail] = useState("");
