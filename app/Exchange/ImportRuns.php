@@ -164,23 +164,23 @@ final readonly class ImportRuns
         });
     }
 
-    /** @return array{id: int, state: string, total: int, done: int, counts: object} */
+    /** @return array{id: int, state: string, total: int, done: int, counts: object} counted by kind is what was read so far */
     public function state(int $id): array
     {
         $run = $this->run($id);
         /** @var array<string, int|string> $counts */
-        $counts = $this->connection->fetchAllKeyValue('SELECT kind, COUNT(*) FROM import_line WHERE import_id = ? GROUP BY kind', [$id]);
+        $counts = $this->connection->fetchAllKeyValue('SELECT kind, COUNT(*) FROM import_line WHERE import_id = ? AND kind <> ? GROUP BY kind', [$id, self::WAITING]);
 
         return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => (object) array_map(intval(...), $counts)];
     }
 
-    /** @return list<array{entry: int, kind: string, source: string, content: CombinationContent|null, message: string, combination: int|null}> */
+    /** @return list<array{entry: int, kind: string, source: string, content: CombinationContent|null, message: string, combination: int|null}> of what was read so far */
     public function lines(int $id, string $kind, int $page, int $size): array
     {
         /** @var list<array{line: int|string, kind: string, source: string, content: string|null, message: string, combination_id: int|string|null}> $rows */
         $rows = $this->connection->fetchAllAssociative(
-            'SELECT line, kind, source, content, message, combination_id FROM import_line WHERE import_id = ?'.('' === $kind ? '' : ' AND kind = ?').' ORDER BY line LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
-            '' === $kind ? [$id] : [$id, $kind],
+            'SELECT line, kind, source, content, message, combination_id FROM import_line WHERE import_id = ? AND kind <> ?'.('' === $kind ? '' : ' AND kind = ?').' ORDER BY line LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
+            '' === $kind ? [$id, self::WAITING] : [$id, self::WAITING, $kind],
         );
 
         return array_map(static fn (array $row): array => [

@@ -7,6 +7,9 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Opis\JsonSchema\Validator;
 use Periplus\App\Benchmark\GeneratedChains;
+use Periplus\App\Exchange\FileFormat;
+use Periplus\App\Exchange\ImportRequest;
+use Periplus\App\Exchange\ImportRuns;
 use Periplus\App\Exchange\JsonPlace;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -135,6 +138,21 @@ final class ExchangeTest extends ApiTestCase
         self::assertStringStartsWith('Line 4: ', self::text($lines, 'source', 1));
         self::assertStringContainsString('5 cells', self::text($lines, 'message', 1));
         self::assertSame('The level is 1, 2 or 3.', array_column($lines, 'message')[2]);
+    }
+
+    public function testOnlyLinesThatWereReadAreListed(): void
+    {
+        $this->signIn('head');
+        $imports = self::service(ImportRuns::class);
+        $head = self::service(Connection::class)->fetchOne("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH'");
+        self::assertIsInt($head);
+        $id = $imports->start(new ImportRequest(FileFormat::Text, "1 2 # One\n1 zork # Two"), $head);
+        $lines = fn (): array => array_column((array) $this->ask('GET', "/api/imports/$id/lines")->body['lines'], 'kind');
+
+        self::assertSame([], $lines());
+        self::assertSame([], (array) $imports->state($id)['counts']);
+        $imports->advance($id, 1.0);
+        self::assertSame(['new', 'unreadable'], $lines());
     }
 
     public function testPlaceOfAMistakeInJsonIsFound(): void
