@@ -34,7 +34,11 @@ export function useSignOut() {
   });
 }
 
-/** Whether whoever is signed in decides what is in the library. The server looks at it again with every write. */
+/** Whether somebody decides what is in the library. The server looks at it again with every write. */
+export function isHeadCoach(user: { role: string } | null | undefined): boolean {
+  return user?.role === "head-coach";
+}
+
 export function useIsHeadCoach(): boolean {
-  return useSession().data?.user?.role === "head-coach";
+  return isHeadCoach(useSession().data?.user);
 }

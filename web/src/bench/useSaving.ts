@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { isAway, type Problem, type Proposal, refusal, type SaveRequest } from "../api/client";
 import { useReachable } from "../api/connection";
-import { useSession } from "../api/session";
+import { isHeadCoach, useSession } from "../api/session";
 import type { Checked } from "../check/useCheck";
 import { useSave } from "../combination/useCombination";
 import { useDecide, usePropose } from "../review/useReview";
@@ -13,7 +13,7 @@ import type { Draft } from "./draft";
 export type Doing = "save" | "propose" | "approve" | "revise";
 
 export function doingOf(user: { id: number; role: string } | null | undefined, proposal: Proposal | null): Doing {
-  const head = user?.role === "head-coach";
+  const head = isHeadCoach(user);
   if (proposal) {
     return head && proposal.author.id !== user?.id ? "approve" : "revise";
   }
