@@ -152,7 +152,7 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * Puts results of checks in place; a level that no coach chose follows.
+     * Puts results of checks in place; a level that no coach chose follows, one of which that is not decided yet stays.
      *
      * @param Condition $results a select of combination_id, verdict, length_ms and level
      *
@@ -160,7 +160,7 @@ final readonly class CombinationTable implements StoredChains
      */
     public function takeResults(array $results, string $rules): array
     {
-        $level = 'IF(c.level_chosen = 1, c.level, r.level)';
+        $level = 'IF(c.level_chosen = 0, r.level, c.level)';
         $joined = "combination c JOIN ({$results[0]}) r ON r.combination_id = c.id";
         $values = [...$results[1], $rules];
         /** @var list<array{id: int|string, verdict: string, level: int|string}> $rows */

@@ -143,6 +143,24 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
     }
 
+    /** Older combinations, of which it is not known whether a coach gave the level, are decided by gym:recheck alone. */
+    public function testALevelFollowsTheCheckOnlyWhereNoCoachChoseIt(): void
+    {
+        $this->signIn('head');
+        [$chosen, $follows, $undecided] = [$this->save('Chosen', '1 2 exit'), $this->save('Follows', '1 1 2 exit'), $this->save('Undecided', '1 2 2 exit')];
+        $connection = self::service(Connection::class);
+        $connection->executeStatement('UPDATE combination SET level = 3, level_chosen = CASE id WHEN ? THEN 1 WHEN ? THEN 0 END', [$chosen, $follows]);
+        $connection->executeStatement("UPDATE index_term SET term = '@level 3' WHERE term LIKE '@level %'");
+        $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
+        self::assertIsNumeric($head);
+        self::service(RulePreviews::class)->refresh('kickboxing', (int) $head);
+
+        self::assertSame([$chosen => 3, $follows => 1, $undecided => 3], $connection->fetchAllKeyValue('SELECT id, level FROM combination ORDER BY id'));
+        $ofLevel = fn (int $level): array => array_column((array) $this->ask('GET', "/api/combinations?level=$level")->body['combinations'], 'id');
+        self::assertSame([$chosen, $undecided], $ofLevel(3), 'The index says the same.');
+        self::assertSame([$follows], $ofLevel(1));
+    }
+
     /** A pass that is cut off after any batch goes on there, by another process, and ends the same. */
     public function testPreviewContinuesWhereItWasKilled(): void
     {
