@@ -64,7 +64,7 @@ final class EditedTiming
     {
         $next = $this->chain->items[$at] ?? null;
 
-        return !($next instanceof StrikeItem && $next->joined) && $state->count > 0 && $state->continuesLike($this->states[$at], $this->gap);
+        return !($next instanceof StrikeItem && $next->joined) && $state->continuesLike($this->states[$at], $this->gap);
     }
 
     /**

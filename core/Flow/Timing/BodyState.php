@@ -73,13 +73,14 @@ final class BodyState
 
     /**
      * Whether whatever follows finds the same body here and there, whenever that is. What is joined to the last item is
-     * not among it: that depends on the item itself.
+     * not among it: that depends on the item itself. The first item waits for nothing, so that nothing is like the start.
      *
      * @param float $gap ms from release to the earliest start of what follows
      */
     public function continuesLike(self $other, float $gap): bool
     {
-        return $this->range === $other->range
+        return (0 === $this->count) === (0 === $other->count)
+            && $this->range === $other->range
             && $this->stanceChanged === $other->stanceChanged
             && (null === $this->crossedBy) === (null === $other->crossedBy)
             && abs($this->load - $other->load) < self::SAME
@@ -92,7 +93,7 @@ final class BodyState
     public function signature(float $gap): string
     {
         return implode(' ', [
-            $this->range, (int) $this->stanceChanged, (int) (null !== $this->crossedBy),
+            (int) (0 === $this->count), $this->range, (int) $this->stanceChanged, (int) (null !== $this->crossedBy),
             round($this->load, 8), round($this->turn, 8), round($this->slack, 6), ...$this->owed($gap),
         ]);
     }

@@ -109,7 +109,7 @@ final class MendFinderTest extends TestCase
     public function testTheSearchFindsWhatPlainEnumerationFinds(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
-        $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4']);
+        $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4', 'exit 38b 34!']);
         $found = 0;
         foreach ($chains as $chain) {
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
