@@ -52,6 +52,9 @@ final readonly class Sway
             }
             // In the middle of the stance as it is at the start of the phase; the stance itself may move on by the step.
             $meant = null === $phase->standsOn || $phase->comesDown ? $step + ($phase->load - 0.5) * $athlete->stance : ($back + $front) / 2;
+            // Whoever comes into the phase past its edges, since the feet moved faster than the hips, catches a foot, too.
+            $before = min($frontEdge - $motion->xi, $motion->xi - $backEdge);
+            $motion = new Motion($motion->x, max($backEdge, min($frontEdge, $motion->xi)));
             $growth = $pendulum->growth($phase->seconds);
             $pressure = max($back, min($front, $pendulum->pressureFor($motion->xi, $meant, $growth)));
             $after = $pendulum->after($motion, $pressure, $growth);
@@ -59,7 +62,6 @@ final readonly class Sway
                 $points[] = new SwayPoint(0.0, $motion->x - $reach, $motion->xi, $backEdge, $frontEdge);
             }
             if (!$phase->holding) {
-                $before = min($frontEdge - $motion->xi, $motion->xi - $backEdge);
                 $margin = min($before, $frontEdge - $after->xi, $after->xi - $backEdge);
                 if ($margin < $least) {
                     [$least, $leastAt, $leastSeconds] = [$margin, $phase->at, $margin === $before ? $at : $at + $phase->seconds];
