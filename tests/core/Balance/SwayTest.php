@@ -58,7 +58,9 @@ final class SwayTest extends TestCase
         $athlete = Athlete::named('middle');
         $sway = Sway::over(WeightPath::of(self::timingOf(Chains::read('31 15~ (38b) 15b~ 12~ / duck post 8b! (38!) step-across 34~ block-rear step-in 8b! check-rear exit exit 4 35!')), $athlete), $athlete);
 
-        self::assertLessThan(1.2, max(array_map(static fn ($point): float => abs($point->hips), $sway->points)));
+        foreach ($sway->points as $point) {
+            self::assertLessThan(1.2, abs($point->hips));
+        }
     }
 
     #[TestWith(['14', Role::Lead])]
