@@ -94,7 +94,7 @@ test("the library is filtered, shared by its address, and says why it is empty",
   await page.getByTitle("Elbows").click();
   await expect(page).toHaveURL(/weapon=elbow/);
   await page.getByLabel("Verdict").click();
-  await page.getByTitle("✕ Breaks").click();
+  await page.getByTitle("✕ breaks").click();
   await expect(page.getByText("1 combination found")).toBeVisible();
   await expect(page.getByRole("link", { name: "Reach too far" })).toBeVisible();
   await page.reload();

@@ -119,7 +119,7 @@ export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: P
             />
           </>
         )}
-        {!similar || similar.matches.length > 0 ? <Similar similar={similar} /> : null}
+        <Similar similar={similar} />
         <div className="save-foot">
           <Failure error={refused} more={existing && <Link to={`/combinations/${existing.id}`}>Open it</Link>} />
           {isWaiting && (

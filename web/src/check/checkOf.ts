@@ -26,12 +26,18 @@ export interface CheckAnswer {
 }
 type Part = NonNullable<CheckRequest["with"]>[number];
 
+/**
+ * The check, then its parts, each as soon as its line is here.
+ *
+ * @throws Refusal when the server refuses, or when the answer ends before all of it has come
+ */
 async function* ask(request: CheckRequest, signal: AbortSignal): AsyncGenerator<Partial<CheckAnswer>> {
   const body = await answered(
     api.POST("/api/check", { body: request, signal, headers: { Accept: "application/x-ndjson" }, parseAs: "stream" }),
   );
   const missing = new Set<string>(request.with);
   let isFirst = true;
+  let isCut = false;
   try {
     for await (const line of linesOf<Check | Pick<CheckAnswer, Part>>(body as ReadableStream<Uint8Array>)) {
       yield isFirst ? { check: line as Check } : (line as Pick<CheckAnswer, Part>);
@@ -44,9 +50,9 @@ async function* ask(request: CheckRequest, signal: AbortSignal): AsyncGenerator<
     if (error instanceof DOMException && error.name === "AbortError") {
       throw error;
     }
-    missing.add("the end");
+    isCut = true;
   }
-  if (missing.size > 0 && !signal.aborted) {
+  if ((isCut || missing.size > 0) && !signal.aborted) {
     noteConnection(false);
     throw new Refusal(AWAY);
   }

@@ -1,13 +1,12 @@
 import type { Way } from "../ui/TakeOut";
-import { FILE_FORMATS, LEVELS, LIMBS, RULES } from "../ui/words";
+import { FILE_FORMATS, LEVELS, LIMBS, RULES, VERDICTS } from "../ui/words";
 import type { Filters } from "./useLibrary";
 
 export const SIZE = 50;
-const VERDICT_OPTIONS = [
-  { value: "flows", label: "● Flows" },
-  { value: "reload", label: "▲ Reload" },
-  { value: "breaks", label: "✕ Breaks" },
-];
+const VERDICT_OPTIONS = Object.entries(VERDICTS).map(([value, { sign, word }]) => ({
+  value,
+  label: `${sign} ${word}`,
+}));
 export const FILTERS: {
   name: "weapon" | "verdict" | "rules" | "level";
   label: string;
