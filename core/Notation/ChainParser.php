@@ -14,6 +14,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 
 /**
@@ -36,21 +37,26 @@ final class ChainParser
     private array $items = [];
     /** @var list<Span> */
     private array $spans = [];
+    /** Place of the first token after the last stop, and how many phrases were read since. */
+    private int $clauseFrom = 0;
+    private int $phrases = 0;
     private readonly Diagnostics $diagnostics;
     private readonly StrikeResolver $resolver;
+    private readonly MoveResolver $moveResolver;
 
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Vocabulary $vocabulary,
         private readonly StrikePhraseParser $strikes,
         private readonly MovePhraseParser $moves,
-        Numbering $numbering,
+        private readonly Numbering $numbering,
         Stance $stance,
         private readonly TokenStream $tokens,
     ) {
         $this->running = $stance;
         $this->diagnostics = new Diagnostics();
         $this->resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
+        $this->moveResolver = new MoveResolver($catalogue, $vocabulary, $strikes, $moves, $numbering, $tokens, $this->diagnostics);
     }
 
     public function reading(): Reading
@@ -76,7 +82,7 @@ final class ChainParser
                 return;
             }
             match ($token->kind) {
-                TokenKind::Stop => $this->tokens->take(),
+                TokenKind::Stop => $this->stop(),
                 TokenKind::Number, TokenKind::Word => $this->phrase(),
                 TokenKind::Sign => $this->sign($token),
                 TokenKind::Times => $this->complain('"%s" repeats nothing.', '[ ] around what repeats, such as [1 2]x3'),
@@ -99,26 +105,95 @@ final class ChainParser
         };
     }
 
+    private function stop(): void
+    {
+        $this->tokens->take();
+        $this->clauseFrom = $this->tokens->position();
+        $this->phrases = 0;
+    }
+
     private function phrase(): void
     {
         $word = $this->tokens->word();
-        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $this->tokens->position());
+        if ($this->times() || $this->freeWords()) {
+            return;
+        }
+        $at = $this->tokens->position();
+        $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $at);
+        ++$this->phrases;
         if (isset(Vocabulary::BEATS[$word])) {
             $this->add(new Beat(), $this->tokens->take()->span);
-        } elseif (('any' === $word || 'free' === $word) && TokenKind::Number === $this->tokens->at($this->tokens->position() + 1)?->kind) {
-            $this->freeWords();
+        } elseif (isset(Vocabulary::BEFORE_WITH[$word]) && 'with' === $this->tokens->word(1)) {
+            $this->tokens->take();
+            $this->tokens->take();
         } elseif ('with' === $word || 'plus' === $word) {
             $this->joined();
-        } elseif (null !== $strike) {
+        } elseif (null !== $strike && !$this->isHookKick($strike)) {
             $this->strike($strike, false, false);
-        } elseif (!$this->move()) {
-            if (isset(Vocabulary::FILLERS[$word])) {
+        } elseif (null !== $strike || !$this->move()) {
+            --$this->phrases;
+            if (null === $strike && isset(Vocabulary::FILLERS[$word])) {
                 $this->tokens->take();
-
-                return;
+            } elseif (null === $strike) {
+                $token = $this->tokens->take();
+                $this->diagnostics->problem($token->span, \sprintf('"%s" is not a strike or a move.', Diagnostics::excerpt($token->text)), 'a number, or words such as "lead hook body" or "slip left"', $this->vocabulary->nearest($word));
             }
-            $token = $this->tokens->take();
-            $this->diagnostics->problem($token->span, \sprintf('"%s" is not a strike or a move.', Diagnostics::excerpt($token->text)), 'a number, or words such as "lead hook body" or "slip left"', $this->vocabulary->nearest($word));
+        }
+    }
+
+    /** "Hook kick" is one strike in other rooms and none in this one; in a line of bare nouns it is a hook and a kick. */
+    private function isHookKick(StrikePhrase $phrase): bool
+    {
+        $at = $this->tokens->position();
+        if ('hook' !== $phrase->noun || 'kick' !== ($this->tokens->words[$phrase->next] ?? '') || ($at > 0 && isset($this->vocabulary->nouns[$this->tokens->words[$at - 1]]))) {
+            return false;
+        }
+        $this->tokens->moveTo($phrase->next + 1);
+        $this->diagnostics->problem($this->tokens->span($at, $phrase->next + 1), 'A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.', 'a strike that is known, or a comma', [$this->tokens->text($at, $phrase->next).', kick']);
+
+        return true;
+    }
+
+    /** "x2" or "3 times" behind a strike. */
+    private function times(): bool
+    {
+        $at = $this->tokens->position();
+        $text = $this->tokens->numberAt($at) ?? '';
+        $length = 1;
+        if (1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $text, $count) && null === $this->numbering->entry($text)) {
+            $times = (int) $count[1];
+        } elseif ('x' === $this->tokens->word() && ctype_digit($this->tokens->numberAt($at + 1) ?? '')) {
+            [$times, $length] = [(int) $this->tokens->numberAt($at + 1), 2];
+        } elseif (ctype_digit($text) && 'times' === $this->tokens->word(1)) {
+            [$times, $length] = [(int) $text, 2];
+        } else {
+            return false;
+        }
+        $last = \count($this->items) - 1;
+        $item = $this->items[$last] ?? null;
+        if (null === $item || 0 === $this->phrases) {
+            // Left to the numbers, which say what is missing.
+            return false;
+        }
+        $this->tokens->moveTo($at + $length);
+        $written = $this->tokens->text($this->clauseFrom, $at);
+        if ($this->phrases > 1) {
+            $this->diagnostics->problem($this->tokens->span($this->clauseFrom, $at + $length), \sprintf('"x%d" could repeat the last strike or all of "%s".', $times, Diagnostics::excerpt($written)), '[ ] around what repeats', ['['.$written.']x'.$times]);
+        } elseif ($times < 1 || $times > self::MOST_REPEATS) {
+            $this->diagnostics->problem($this->tokens->span($at, $at + $length), \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
+        } else {
+            $this->again($item, $this->spans[$last], $times - 1);
+        }
+
+        return true;
+    }
+
+    private function again(Item $item, Span $span, int $times): void
+    {
+        if ($item instanceof StrikeItem) {
+            $item = $item->with(joined: false);
+        }
+        for ($time = 0; $time < $times && $this->add($item, $span); ++$time) {
         }
     }
 
@@ -129,23 +204,74 @@ final class ChainParser
      */
     private function strike(StrikePhrase $phrase, bool $feint, bool $joined, ?Span $sign = null): void
     {
+        $at = $this->tokens->position();
         $this->tokens->moveTo($phrase->next);
-        $item = $this->resolver->resolve($phrase, $this->running, $this->items);
-        if (null === $item) {
-            return;
-        }
+        $this->offThe();
         $span = null === $sign ? $phrase->span : $sign->until($phrase->span);
+        if ($phrase->switched) {
+            $this->add(new MoveItem($this->catalogue->move('switch')), $span);
+        }
+        if ($phrase->openTarget) {
+            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as the target of what stands before it. With a comma before it, it is that of the next strike.', $phrase->targetWord));
+        }
+        $times = $phrase->times;
+        $isOneOfBoth = 'and' === ($this->tokens->words[$at - 1] ?? '') && isset(Vocabulary::SIDES[$this->tokens->words[$at - 2] ?? '']);
+        if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
+            $this->diagnostics->note($phrase->span, 'More than one without a count is read as two.');
+            $times = 2;
+        }
+        $first = null;
+        for ($time = 0; $time < $times; ++$time) {
+            if (null === $first || $phrase->inTurn) {
+                $first = $this->resolved(null === $first ? $phrase : $this->inTurn($phrase, $first), $feint, $joined && 0 === $time, $span);
+            } else {
+                $first = $first->with(joined: false);
+            }
+            if (null === $first || !$this->add($first, $span)) {
+                return;
+            }
+        }
+    }
+
+    private function resolved(StrikePhrase $phrase, bool $feint, bool $joined, Span $span): ?StrikeItem
+    {
+        $item = $this->resolver->resolve($phrase, $this->running, $this->items);
         try {
-            $item = $item->with(feint: $feint || $item->feint, joined: $joined);
+            return $item?->with(feint: $feint || $item->feint, joined: $joined);
         } catch (InvalidChain $invalid) {
             $this->diagnostics->problem($span, $invalid->getMessage(), self::A_STRIKE);
 
+            return null;
+        }
+    }
+
+    /** The next of several in turn: of the other side where the first was given one, else as if it were said again. */
+    private function inTurn(StrikePhrase $phrase, StrikeItem $before): StrikePhrase
+    {
+        return null === $phrase->side ? $phrase : $phrase->of(ChainInStance::after($before, $this->running) === $this->running ? $before->strike->role->other() : $before->strike->role);
+    }
+
+    /** "Left hook off the jab": what it comes off stands after it, and is thrown before it. */
+    private function offThe(): void
+    {
+        $at = $this->tokens->position();
+        if ('off' !== $this->tokens->word() || !isset(Vocabulary::ARTICLES[$this->tokens->word(1)])) {
             return;
         }
-        $added = true;
-        for ($time = 0; $added && $time < $phrase->times; ++$time) {
-            $added = $this->add(0 === $time ? $item : $item->with(joined: false), $span);
+        $strike = $this->strikes->parse($this->tokens, $at + 2);
+        if (null === $strike && null === $this->moves->parse($this->tokens, $at + 2)) {
+            return;
         }
+        $before = $this->items[\count($this->items) - 1] ?? null;
+        $count = \count($this->items);
+        $this->tokens->moveTo($at + 2);
+        null === $strike ? $this->move() : $this->strike($strike, false, false);
+        if ($before instanceof StrikeItem && $count + 1 === \count($this->items) && $this->items[$count]->key() === $before->key()) {
+            // "Jab, hook off the jab" names the jab that was just thrown.
+            array_pop($this->items);
+            array_pop($this->spans);
+        }
+        $this->diagnostics->note($this->tokens->span($at, $this->tokens->position()), 'What it comes off is thrown first.');
     }
 
     private function feint(): void
@@ -158,7 +284,7 @@ final class ChainParser
             return;
         }
         $this->strike($phrase, true, false);
-        while ($this->tokens->isSign('!', '~')) {
+        while ($this->tokens->isSign('!', '~', '>')) {
             $this->suffix();
         }
         if (!$this->tokens->isSign(')')) {
@@ -172,14 +298,48 @@ final class ChainParser
 
     private function joined(): void
     {
+        $at = $this->tokens->position();
         $plus = $this->tokens->take();
+        while (TokenKind::Word === $plus->kind && isset(Vocabulary::ARTICLES[$this->tokens->word()])) {
+            $this->tokens->take();
+        }
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
         if (null === $phrase) {
+            if (TokenKind::Word === $plus->kind && null !== $this->moves->parse($this->tokens, $this->tokens->position())) {
+                return;
+            }
             $this->diagnostics->problem($plus->span, 'A + joins the strike after it, and there is none.', self::A_STRIKE, ['+14']);
 
             return;
         }
+        $before = $this->items[\count($this->items) - 1] ?? null;
+        // Written in words, what lands together has a comma before its "with".
+        $apart = TokenKind::Word === $plus->kind ? TokenKind::Stop !== $this->tokens->at($at - 1)?->kind : $this->standsBetweenBlanks($at);
+        if ($apart && $before instanceof StrikeItem && !$this->landsTogether($before, $phrase)) {
+            $this->diagnostics->note($plus->span, \sprintf('"%s" is read as "then": these two cannot land together.', $plus->text));
+            $this->strike($phrase, false, false);
+
+            return;
+        }
         $this->strike($phrase, false, true, $plus->span);
+    }
+
+    /** Whether a sign has a blank or nothing on either side. */
+    private function standsBetweenBlanks(int $at): bool
+    {
+        [$before, $sign, $after] = [$this->tokens->at($at - 1), $this->tokens->at($at), $this->tokens->at($at + 1)];
+
+        return null !== $before && null !== $sign && null !== $after
+            && $before->span->at + $before->span->length < $sign->span->at && $sign->span->at + $sign->span->length < $after->span->at;
+    }
+
+    /** One arm and one leg can land together; two arms turn the hips both ways, and two legs leave nothing to stand on. */
+    private function landsTogether(StrikeItem $before, StrikePhrase $phrase): bool
+    {
+        $family = '' === $phrase->noun ? $this->numbering->entry($phrase->code)?->family : $this->vocabulary->nouns[$phrase->noun];
+        $strike = null === $family ? null : $this->catalogue->inFamily($family, Role::Lead) ?? $this->catalogue->inFamily($family, Role::Rear);
+
+        return null === $strike || $strike->limb->isArm() !== $before->strike->limb->isArm();
     }
 
     private function group(): void
@@ -239,27 +399,50 @@ final class ChainParser
             return;
         }
         $this->tokens->take();
-        $this->addFree($count, $star->span->until($count->span));
+        $this->addFree($count->text, $star->span->until($count->span));
     }
 
-    /** "any 3 strikes" or "free 3". */
-    private function freeWords(): void
+    /** "Any 3 strikes", "free 3", "three free strikes" or "any strike". */
+    private function freeWords(): bool
     {
-        $start = $this->tokens->take();
-        $count = $this->tokens->take();
-        $end = \in_array($this->tokens->word(), ['strikes', 'strike'], true) ? $this->tokens->take() : $count;
-        $this->addFree($count, $start->span->until($end->span));
+        $at = $this->tokens->position();
+        $isChoice = static fn (string $word): bool => 'any' === $word || 'free' === $word;
+        $choice = $isChoice($this->tokens->word());
+        if (!$choice && (null === $this->tokens->numberAt($at) || !$isChoice($this->tokens->word(1)))) {
+            return false;
+        }
+        $count = $this->tokens->numberAt($choice ? $at + 1 : $at);
+        $next = $at + (null === $count ? 1 : 2);
+        if ('free' === ($this->tokens->words[$next] ?? '')) {
+            ++$next;
+        }
+        $named = isset(Vocabulary::FREE[$this->tokens->words[$next] ?? '']);
+        if (null === $count && !$named) {
+            return false;
+        }
+        $next += $named ? 1 : 0;
+        $span = $this->tokens->span($at, $next);
+        $this->tokens->moveTo($next);
+        $skip = 'to' === $this->tokens->word() ? (isset(Vocabulary::ARTICLES[$this->tokens->word(1)]) ? 2 : 1) : 0;
+        if ($skip > 0 && isset(Vocabulary::TARGETS[$this->tokens->word($skip)])) {
+            $this->diagnostics->problem($this->tokens->span($next, $next + $skip + 1), 'Free strikes are of the athlete\'s choice and have no target.', 'strikes with their target, or the free strikes alone');
+            $this->tokens->moveTo($next + $skip + 1);
+        }
+        ++$this->phrases;
+        $this->addFree($count ?? '1', $span);
+
+        return true;
     }
 
-    private function addFree(Token $count, Span $span): void
+    private function addFree(string $count, Span $span): void
     {
-        if (!ctype_digit($count->text) || \strlen($count->text) > 3) {
-            $this->diagnostics->problem($span, \sprintf('"%s" is not a count of free strikes.', Diagnostics::excerpt($count->text)), 'a count, such as *3', ['*3']);
+        if (!ctype_digit($count) || \strlen($count) > 3) {
+            $this->diagnostics->problem($span, \sprintf('"%s" is not a count of free strikes.', Diagnostics::excerpt($count)), 'a count, such as *3', ['*3']);
 
             return;
         }
         try {
-            $this->add(new FreeStrikes((int) $count->text), $span);
+            $this->add(new FreeStrikes((int) $count), $span);
         } catch (InvalidChain $invalid) {
             $this->diagnostics->problem($span, $invalid->getMessage(), 'a count, such as *3', ['*3']);
         }
@@ -276,6 +459,10 @@ final class ChainParser
             '~' => 'A ~ marks a light strike',
             default => 'A > marks a kick that lands forward',
         };
+        if ('>' === $token->text && $item instanceof StrikeItem && !StrikeItem::canLandForward($item->strike) && null !== $this->tokens->peek()) {
+            // Written without blanks, "jab>cross", it goes from one strike to the next.
+            return;
+        }
         if (!$item instanceof StrikeItem || $this->spans[$last]->at > $token->span->at) {
             $this->diagnostics->problem($token->span, $name.' and stands directly after it.', 'a strike before it', ['2'.$token->text]);
 
@@ -307,19 +494,9 @@ final class ChainParser
             return false;
         }
         $this->tokens->moveTo($phrase->next);
-        $role = $phrase->role($this->running);
-        if (null !== $phrase->sides && null === $role) {
-            $this->diagnostics->problem($phrase->span, \sprintf('%s to which side?', ucfirst(strtr($phrase->name, '-', ' '))), 'lead, rear, left or right after it', array_values($phrase->sides));
-
-            return true;
+        foreach ($this->moveResolver->resolve($phrase, $this->running, $this->items) as $move) {
+            $this->add(new MoveItem($move), $phrase->span);
         }
-        $move = $this->catalogue->move(null === $role ? $phrase->name : $phrase->sides[$role->value] ?? $phrase->name);
-        if (null !== $role && null !== $move->toward && $role !== $move->toward) {
-            $this->diagnostics->problem($phrase->span, \sprintf('In %s, %s goes to the %s.', $this->running->value, $move->words(), $this->running->sideOf($move->toward)->value), 'the side it goes to, or no side', [$move->id, $move->carry]);
-
-            return true;
-        }
-        $this->add(new MoveItem($move), $phrase->span);
 
         return true;
     }

@@ -25,9 +25,10 @@ final class Diagnostics
         $this->problems[] = new ReadingProblem($span->at, $span->length, $message, $expected, array_values(array_unique($nearest)));
     }
 
-    public function note(Span $span, string $message): void
+    /** @param list<string> $choices texts that may stand in its place, where another reading is as likely */
+    public function note(Span $span, string $message, array $choices = []): void
     {
-        $this->notes[] = new Note($span->at, $span->length, $message);
+        $this->notes[] = new Note($span->at, $span->length, $message, $choices);
     }
 
     public function hasProblems(): bool

@@ -50,7 +50,8 @@ final readonly class ItemWords implements ItemVisitor
     {
         $move = $item->move;
         if (!$this->bySide || null === $move->toward || 'post' === $move->id) {
-            return $move->words();
+            // "Step out" without a hyphen goes where the kick after it needs it.
+            return 'step-out' === $move->id ? $move->id : $move->words();
         }
         $side = $this->running->sideOf($move->toward)->value;
         $base = preg_replace('/-(lead|rear)$/', '', $move->id) ?? $move->id;

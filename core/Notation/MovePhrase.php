@@ -12,14 +12,16 @@ use Periplus\Core\Technique\Stance;
 final readonly class MovePhrase
 {
     /**
-     * @param string $name id of a move, or the bare word of moves that go to a side
+     * @param string $name id of a move, the bare word of moves that go to a side, or a key of {@see Vocabulary::SEQUENCES}
      * @param array{lead: string, rear: string}|null $sides ids of the moves of that bare word
+     * @param string $said the words themselves, without the side
      * @param int $next place of the token after it
      */
     public function __construct(
         public string $name,
         public ?array $sides,
         public Role|Side|null $side,
+        public string $said,
         public Span $span,
         public int $next,
     ) {

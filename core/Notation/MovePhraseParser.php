@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Side;
 /** Reads what is said of one move, with its side before or after it. It looks, and takes nothing. */
 final readonly class MovePhraseParser
 {
-    public function __construct(private Vocabulary $vocabulary)
+    public function __construct(private Vocabulary $vocabulary, private StrikePhraseParser $strikes)
     {
     }
 
@@ -24,31 +24,43 @@ final readonly class MovePhraseParser
             return null;
         }
         [$name, $count] = $found;
-        $sides = $this->vocabulary->bases[$name] ?? null;
         $next = $at + $count;
+        $sides = $this->vocabulary->bases[$name] ?? null;
+        $said = implode(' ', \array_slice($tokens->words, $at, $count));
+        if (null !== $sides && 2 === $count && true === $tokens->at($at + 1)?->hyphen && $this->vocabulary->isMove($written = strtr($said, ' ', '-'))) {
+            // As it is written in a line of numbers, "step-out" is that move; said in words it goes where the kick needs it.
+            [$name, $sides] = [$written, null];
+        }
         if (null === $side) {
-            [$side, $next] = self::sideAfter($tokens->words, $next, null !== $sides);
+            [$side, $next] = $this->sideAfter($tokens, $next, null !== $sides);
         }
 
-        return new MovePhrase($name, $sides, $side, $tokens->span($from, $next), $next);
+        return new MovePhrase($name, $sides, $side, $said, $tokens->span($from, $next), $next);
     }
 
     /**
-     * "left", or "to the left side"; the short form only after a move that asks for its side.
-     *
-     * @param list<string> $words
+     * "left", or "to the left side"; the short form is taken from no strike unless the move asks for its side.
      *
      * @return array{Role|Side|null, int} the side, and the place after it
      */
-    private static function sideAfter(array $words, int $at, bool $asks): array
+    private function sideAfter(TokenStream $tokens, int $at, bool $asks): array
     {
-        $skip = 'to' === ($words[$at] ?? '') ? ('the' === ($words[$at + 1] ?? '') ? 2 : 1) : 0;
+        $words = $tokens->words;
+        $skip = 'to' === ($words[$at] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$at + 1] ?? '']) ? 2 : 1) : 0;
         $side = Vocabulary::SIDES[$words[$at + $skip] ?? ''] ?? null;
-        if (null === $side || (0 === $skip && !$asks)) {
+        if (null === $side) {
             return [null, $at];
         }
         $next = $at + $skip + 1;
+        if (0 === $skip) {
+            $strike = $this->strikes->parse($tokens, $at);
+            $isBare = null === $strike || $strike->head->at === $tokens->at($at)?->span->at && $strike->next === $next;
+            // "Slip right hand" is a slip and a right hand.
+            $isHand = !$isBare && $strike->head->at === $tokens->at($at)?->span->at && $strike->next > $next;
 
-        return [$side, $skip > 0 && 'side' === ($words[$next] ?? '') ? $next + 1 : $next];
+            return $isBare || ($asks && !$isHand) ? [$side, $next] : [null, $at];
+        }
+
+        return [$side, 'side' === ($words[$next] ?? '') ? $next + 1 : $next];
     }
 }

@@ -24,7 +24,7 @@ final readonly class Reader
     {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary);
-        $this->moves = new MovePhraseParser($this->vocabulary);
+        $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
     }
 
     public static function builtIn(): self
@@ -49,7 +49,16 @@ final readonly class Reader
             return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');
         }
 
-        return (new ChainParser($this->catalogue, $this->vocabulary, $this->strikes, $this->moves, $numbering, $stance, new TokenStream(Lexer::tokens($text))))->reading();
+        $name = self::name($text);
+        $reading = (new ChainParser($this->catalogue, $this->vocabulary, $this->strikes, $this->moves, $numbering, $stance, new TokenStream(Lexer::tokens(mb_substr($text, $name), $name))))->reading();
+
+        return 0 === $name ? $reading : $reading->with(new Note(0, $name, \sprintf('"%s" is read as a name.', Diagnostics::excerpt(rtrim(mb_substr($text, 0, $name), ": \u{00A0}")))));
+    }
+
+    /** How many characters a name takes that stands before the chain with a colon and a blank behind it: "Sea gate: 1 2 3". */
+    private static function name(string $text): int
+    {
+        return 1 === preg_match('/^\s*[^:]*\p{L}[^:]*:\s+(?=[^:]+$)/u', $text, $match) ? mb_strlen($match[0]) : 0;
     }
 
     private static function refuse(int $length, string $message): Reading

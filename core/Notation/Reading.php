@@ -22,4 +22,10 @@ final readonly class Reading
         public array $notes,
     ) {
     }
+
+    /** The same with a note before all others. */
+    public function with(Note $note): self
+    {
+        return new self($this->chain, $this->spans, $this->problems, [$note, ...$this->notes]);
+    }
 }

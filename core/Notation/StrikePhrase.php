@@ -11,8 +11,8 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * What was said of one strike, such as "hard left low kick", "double jab" or "fake 1": nothing is decided yet that depends
- * on the stance, the numbering or what came before. It has a noun or a number.
+ * What was said of one strike, such as "hard left low kick", "double jab", "three hooks" or "fake 1": nothing is decided
+ * yet that depends on the stance, the numbering or what came before. It has a noun or a number.
  */
 final readonly class StrikePhrase
 {
@@ -20,9 +20,12 @@ final readonly class StrikePhrase
      * @param string $noun as {@see StrikePhraseParser} knows it; empty where there is a number
      * @param string $code a number of a numbering; empty where there is a noun
      * @param string $letters what stands directly after the number: "b" in "3b"
-     * @param Target|null $target as said in words
-     * @param bool $isLow said as "low": for a hand this means under the guard
+     * @param Role|null $role said beside a left or right, as in "lead left hook": the two have to agree
+     * @param string|null $targetWord a key of {@see Vocabulary::TARGETS}
      * @param int $times how often it is thrown: 2 for "double jab"
+     * @param bool $inTurn each of those times anew, as in "four uppercuts", which alternate; otherwise the same strike again
+     * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
+     * @param bool $openTarget the target stands between two strikes and could belong to either
      * @param Span $head the noun or the number alone
      * @param Span $span all of it
      * @param int $next place of the token after it
@@ -32,21 +35,37 @@ final readonly class StrikePhrase
         public string $code,
         public string $letters,
         public Role|Side|null $side,
-        public ?Target $target,
-        public bool $isLow,
+        public ?Role $role,
+        public ?string $targetWord,
         public Effort $effort,
         public bool $feint,
         public bool $landsForward,
         public int $times,
+        public bool $inTurn,
+        public bool $switched,
+        public bool $openTarget,
         public Span $head,
         public Span $span,
         public int $next,
     ) {
     }
 
+    /** The target as said in words. */
+    public function target(): ?Target
+    {
+        return null === $this->targetWord ? null : Vocabulary::TARGETS[$this->targetWord];
+    }
+
     /** The target that was said, as that strike has it; null when none was said. It may be one that the strike does not go to. */
     public function targetOf(Strike $strike): ?Target
     {
-        return $this->isLow && Target::Leg === $this->target && !\in_array(Target::Leg, $strike->targets, true) ? Target::Body : $this->target;
+        // For a hand "low" means under the guard.
+        return 'low' === $this->targetWord && !\in_array(Target::Leg, $strike->targets, true) ? Target::Body : $this->target();
+    }
+
+    /** The same of that role. */
+    public function of(Role $role): self
+    {
+        return new self($this->noun, $this->code, $this->letters, $role, null, $this->targetWord, $this->effort, $this->feint, $this->landsForward, $this->times, $this->inTurn, $this->switched, $this->openTarget, $this->head, $this->span, $this->next);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-use Periplus\Core\Combination\Effort;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
@@ -14,6 +13,9 @@ use Periplus\Core\Technique\Side;
  */
 final readonly class StrikePhraseParser
 {
+    /** What a bare side is: "left, right" are two straights. */
+    public const BARE_SIDE = 'straight';
+
     /** @param array<string, mixed> $more single words that are nouns here as well, and go before the vocabulary's own single words */
     public function __construct(private Vocabulary $vocabulary, private array $more = [])
     {
@@ -22,62 +24,143 @@ final readonly class StrikePhraseParser
     /** @param int $from place of the first token */
     public function parse(TokenStream $tokens, int $from): ?StrikePhrase
     {
-        $times = Vocabulary::REPEATS[$tokens->words[$from] ?? ''] ?? null;
-        [$side, $targetWord, $effort, $feint, $switch] = [null, null, Effort::Plain, false, false];
-        for ($at = null === $times ? $from : $from + 1;; ++$at) {
+        $words = $tokens->words;
+        $said = new StrikeWords(Vocabulary::REPEATS[$words[$from] ?? ''] ?? null);
+        $at = null === $said->times ? $from : $from + 1;
+        $bare = null;
+        while (true) {
             $token = $tokens->at($at);
-            if (TokenKind::Number === $token?->kind) {
-                // Before a number only these words say anything.
-                return null === $side && null === $targetWord && !$switch
-                    ? $this->finish($tokens, $from, $at, 1, '', $token->text, null, null, $effort, $feint, $times ?? 1)
-                    : null;
+            $word = $words[$at] ?? '';
+            if (TokenKind::Number === $token?->kind && null === $bare) {
+                return $this->number($tokens, $from, $at, $said);
             }
-            $word = $tokens->words[$at] ?? '';
-            $found = $this->noun($tokens->words, $at);
-            if (null !== $found) {
-                [$noun, $count] = $found;
-                $noun = $switch ? 'switch '.$noun : $noun;
+            $found = $this->noun($words, $at);
+            if (null !== $found && !$this->isManner($words, $at, $found)) {
+                [$noun, $count, $plural] = $found;
+                $said->plural = $plural;
 
-                return $switch && !isset($this->vocabulary->nouns[$noun]) ? null
-                    : $this->finish($tokens, $from, $at, $count, $noun, '', $side ?? Vocabulary::HANDS[$noun] ?? null, $targetWord ?? Vocabulary::AIMED[$noun] ?? null, $effort, $feint, $times ?? 1);
+                return $this->afterSwitch($tokens, $from, $at, $count, $noun, $said);
             }
-            if (isset(Vocabulary::SIDES[$word])) {
-                $side = Vocabulary::SIDES[$word];
+            if (null !== $bare && null !== $said->side && $this->beginsAnother($words, $at, $said->side)) {
+                return $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $said);
+            }
+            $limb = $this->limb($words, $at);
+            if (null !== $limb) {
+                [$side, $count] = $limb;
+                $said->say($side);
+                $bare = $at;
+                $at += $count;
             } elseif (isset(Vocabulary::TARGETS[$word])) {
-                $targetWord = $word;
+                $said->targetWord = $word;
+                ++$at;
             } elseif (isset(Vocabulary::FEINT[$word])) {
-                $feint = true;
+                $said->feint = true;
+                ++$at;
             } elseif (isset(Vocabulary::EFFORTS[$word])) {
-                $effort = Vocabulary::EFFORTS[$word];
-            } elseif ('switch' === $word && !$switch) {
-                $switch = true;
+                $said->effort = Vocabulary::EFFORTS[$word];
+                ++$at;
+            } elseif (isset(Vocabulary::THIGHS[$word])) {
+                $said->thigh = Vocabulary::THIGHS[$word];
+                ++$at;
+            } elseif ('switch' === $word && !$said->switch) {
+                $said->switch = true;
+                ++$at;
+            } elseif (isset(Vocabulary::MANNERS[$word]) || null !== $found || ($at > $from && isset(Vocabulary::ARTICLES[$word]) && $said->feint)) {
+                // "Straight" before a noun that is straight, or "the" in "feint the jab".
+                ++$at;
             } else {
-                return null;
+                // A side with nothing after it is a straight of that hand.
+                $stands = null !== $bare && !$said->switch && !$this->isMoveOfThatSide($words, $at, $bare);
+                $both = $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$at + 1] ?? '']) ? $this->parse($tokens, $at + 1) : null;
+                if (true === $both?->inTurn) {
+                    // "Left and right hooks" is one of each.
+                    return $this->finish($tokens, $from, $bare, 1, $both->noun, '', $said);
+                }
+
+                return $stands ? $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $said) : null;
             }
         }
     }
 
-    /**
-     * What may stand after the noun or number: a side, a target, "landing forward".
-     *
-     * @param string|null $targetWord a key of {@see Vocabulary::TARGETS}
-     */
-    private function finish(TokenStream $tokens, int $from, int $head, int $count, string $noun, string $number, Role|Side|null $side, ?string $targetWord, Effort $effort, bool $feint, int $times): StrikePhrase
+    /** Before a number only few words say anything; a number before a plural counts it: "three jabs". */
+    private function number(TokenStream $tokens, int $from, int $at, StrikeWords $said): ?StrikePhrase
     {
+        $text = $tokens->at($at)->text ?? '';
+        if (null !== $said->side || null !== $said->targetWord || $said->switch) {
+            return null;
+        }
+        $counted = $from === $at && 1 === preg_match('/^([1-9][0-9]?)(x?)$/i', $text, $count) && '' !== ($tokens->words[$at + 1] ?? '')
+            ? $this->counted($tokens, $at, (int) $count[1], '' !== $count[2])
+            : null;
+
+        return $counted ?? $this->finish($tokens, $from, $at, 1, '', $text, $said);
+    }
+
+    /** @param bool $same said as "2x", which throws the same strike again */
+    private function counted(TokenStream $tokens, int $at, int $times, bool $same): ?StrikePhrase
+    {
+        $x = 'x' === $tokens->words[$at + 1] || 'times' === $tokens->words[$at + 1];
+        $phrase = $this->parse($tokens, $at + ($x ? 2 : 1));
+        if (null === $phrase || '' === $phrase->noun || $phrase->times > 1 || !($same || $x || $phrase->inTurn)) {
+            return null;
+        }
+        $alike = $same || $x || null !== $phrase->side;
+
+        return new StrikePhrase($phrase->noun, '', '', $phrase->side, $phrase->role, $phrase->targetWord, $phrase->effort, $phrase->feint, $phrase->landsForward, $times, !$alike, $phrase->switched, $phrase->openTarget, $phrase->head, $tokens->span($at, $phrase->next), $phrase->next);
+    }
+
+    /** With a switch said before it, a kick or a knee has a name of its own, or is one of the leg that is then behind. */
+    private function afterSwitch(TokenStream $tokens, int $from, int $head, int $count, string $noun, StrikeWords $said): ?StrikePhrase
+    {
+        if ($said->switch && isset($this->vocabulary->nouns['switch '.$noun])) {
+            return $this->finish($tokens, $from, $head, $count, 'switch '.$noun, '', $said);
+        }
+        if ($said->switch && (!$this->vocabulary->isOfLeg($noun) || null !== $said->side)) {
+            return null;
+        }
+        $said->side ??= $said->switch ? Role::Rear : null;
+
+        return $this->finish($tokens, $from, $head, $count, $noun, '', $said);
+    }
+
+    /** What may stand after the noun or number, in any order: a side, a target, "landing forward", "twice". */
+    private function finish(TokenStream $tokens, int $from, int $head, int $count, string $noun, string $number, StrikeWords $said): StrikePhrase
+    {
+        $words = $tokens->words;
         $next = $head + $count;
-        // "straight left" and "overhand right", unless that side begins the next strike.
-        $sideAfter = null === $side && isset(Vocabulary::SIDE_AFTER[$noun]) ? Vocabulary::SIDES[$tokens->words[$next] ?? ''] ?? null : null;
-        if (null !== $sideAfter && null === $this->parse($tokens, $next)) {
-            $side = $sideAfter;
+        $side = $said->side ?? Vocabulary::HANDS[$noun] ?? null;
+        if (null === $side && null !== $said->thigh && $this->vocabulary->isOfLeg($noun)) {
+            $side = $said->thigh;
+            $said->targetWord ??= 'leg';
+        }
+        $targetWord = $said->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
+        [$sideAfter, $openTarget, $targetAfter] = [null, false, null];
+        while (true) {
+            $after = null === $sideAfter && null === $said->side && '' !== $noun && !isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun]) && !$said->switch ? $this->sideAfter($tokens, $next, $noun) : null;
+            if (null !== $after) {
+                [$sideAfter, $next] = $after;
+                continue;
+            }
+            $after = null === $targetAfter ? $this->targetAfter($tokens, $next, $noun) : null;
+            if (null === $after) {
+                break;
+            }
+            [$targetAfter, $next, $openTarget] = $after;
+        }
+        $lands = '' === $number && \in_array($words[$next] ?? '', ['landing', 'land'], true) && 'forward' === ($words[$next + 1] ?? '');
+        $next += $lands ? 2 : 0;
+        $word = $words[$next] ?? '';
+        $times = $said->times ?? 1;
+        if (1 === $times && isset(Vocabulary::REPEATS_AFTER[$word])) {
+            $times = Vocabulary::REPEATS_AFTER[$word];
+            ++$next;
+        } elseif ('' !== $noun && isset(Vocabulary::FEINT[$word]) && '' === ($words[$next + 1] ?? '') && null === $tokens->numberAt($next + 1)) {
+            $said->feint = true;
+            ++$next;
+        } elseif ('' !== $noun && isset(Vocabulary::EFFORTS[$word]) && '' === ($words[$next + 1] ?? '') && null === $tokens->numberAt($next + 1)) {
+            $said->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
-        $after = $this->targetAfter($tokens->words, $next);
-        if (null !== $after) {
-            [$targetWord, $next] = $after;
-        }
-        $lands = '' === $number && \in_array($tokens->words[$next] ?? '', ['landing', 'land'], true) && 'forward' === ($tokens->words[$next + 1] ?? '');
-        $next += $lands ? 2 : 0;
-
         $digits = strcspn($number, '0123456789');
         $digits += strspn($number, '0123456789', $digits);
 
@@ -85,13 +168,16 @@ final readonly class StrikePhraseParser
             $noun,
             substr($number, 0, $digits),
             substr($number, $digits),
-            $side,
-            null === $targetWord ? null : Vocabulary::TARGETS[$targetWord],
-            'low' === $targetWord,
-            $effort,
-            $feint,
+            $sideAfter ?? $side,
+            $said->role,
+            $targetAfter ?? $targetWord,
+            $said->effort,
+            $said->feint,
             $lands,
             $times,
+            $said->plural && null === $said->times,
+            $said->switch && !str_starts_with($noun, 'switch '),
+            $openTarget,
             $tokens->span($head, $head + $count),
             $tokens->span($from, $next),
             $next,
@@ -99,52 +185,207 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * "body", "to the body", "to body" after a strike; a bare target that begins something of its own is left alone.
+     * "Hook left", "uppercut with the right": a side after a noun is its own unless it begins the next strike, which
+     * needs one more than this noun does.
      *
-     * @param list<string> $words
-     *
-     * @return array{string, int}|null the target's word, and the place after it
+     * @return array{Role|Side, int}|null the side, and the place after it
      */
-    private function targetAfter(array $words, int $at): ?array
+    private function sideAfter(TokenStream $tokens, int $at, string $noun): ?array
     {
-        $skip = 'to' === ($words[$at] ?? '') ? ('the' === ($words[$at + 1] ?? '') ? 2 : 1) : 0;
-        $word = $words[$at + $skip] ?? '';
-        if (!isset(Vocabulary::TARGETS[$word]) || (0 === $skip && $this->isOfNext($words, $at))) {
+        $words = $tokens->words;
+        $with = 'with' === ($words[$at] ?? '') ? ('the' === ($words[$at + 1] ?? '') ? 2 : 1) : 0;
+        $side = Vocabulary::SIDES[$words[$at + $with] ?? ''] ?? null;
+        if (null === $side) {
             return null;
         }
+        $next = $at + $with + 1;
+        if ($with > 0) {
+            $limb = isset(Vocabulary::LIMBS[$words[$next] ?? '']) ? 1 : 0;
 
-        return [$word, $at + $skip + 1];
+            return null === $this->noun($words, $next + $limb) ? [$side, $next + $limb] : null;
+        }
+        if (null !== $this->noun($words, $at)) {
+            // "Right hand" is a strike.
+            return null;
+        }
+        $move = $this->vocabulary->move($words, $next);
+        if (null !== $move && isset($this->vocabulary->bases[$move[0]])) {
+            // "Left slip", unless the move has its side behind it.
+            return isset(Vocabulary::SIDES[$words[$next + $move[1]] ?? '']) ? [$side, $next] : null;
+        }
+        $follows = $this->parse($tokens, $at);
+        if (null === $follows || $follows->head->at === $tokens->at($at)?->span->at) {
+            return [$side, $next];
+        }
+        // The next strike names its own hand, or has a side of its own behind it: this one is not for it.
+        $asks = $this->asksForSide($follows->noun) && !isset(Vocabulary::ORGANS[$follows->targetWord ?? '']);
+
+        return !$asks || null !== $this->sideAfter($tokens, $follows->next, $follows->noun) ? [$side, $next] : null;
+    }
+
+    /** Whether a noun can be of either side. */
+    private function asksForSide(string $noun): bool
+    {
+        return !isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun]) && !$this->vocabulary->isOneSided($noun);
     }
 
     /**
-     * Whether a bare target there begins what comes next, "body hook", "leg check" or "liver shot": not so when the noun
-     * after it has a bare target of its own after it, "hook body hook head".
+     * "body", "to the body", "to body" after a strike; a bare target that begins something of its own is left alone.
      *
-     * @param list<string> $words
+     * @return array{string, int, bool}|null the target's word, the place after it, and whether it could be the next strike's as well
      */
-    private function isOfNext(array $words, int $at): bool
+    private function targetAfter(TokenStream $tokens, int $at, string $noun): ?array
     {
+        $words = $tokens->words;
+        $skip = \in_array($words[$at] ?? '', ['to', 'at'], true) ? (isset(Vocabulary::ARTICLES[$words[$at + 1] ?? '']) ? 2 : 1) : 0;
+        $word = $words[$at + $skip] ?? '';
+        if (!isset(Vocabulary::TARGETS[$word])) {
+            return null;
+        }
+        if ($skip > 0) {
+            return [$word, $at + $skip + 1, false];
+        }
+        $ofNext = $this->isOfNext($tokens, $at, $noun);
+
+        return true === $ofNext ? null : [$word, $at + 1, null === $ofNext];
+    }
+
+    /**
+     * Whether a bare target there begins what comes next, "body hook", "leg check" or "liver shot", and is not what
+     * stands behind the noun before it, "hook body".
+     *
+     * @return bool|null null where it is taken for the noun before it, and could be either's
+     */
+    private function isOfNext(TokenStream $tokens, int $at, string $before): ?bool
+    {
+        $words = $tokens->words;
         if (null !== $this->noun($words, $at) || null !== $this->vocabulary->move($words, $at)) {
             return true;
         }
         $noun = $this->noun($words, $at + 1);
         if (null === $noun) {
+            // "Body right hook": the side begins the next strike, and the target is of the one before.
             return false;
         }
         $after = $at + 1 + $noun[1];
+        if (isset(Vocabulary::TARGETS[$words[$after] ?? '']) && ($noun[0] === $before || true !== $this->isOfNext($tokens, $after, $noun[0]))) {
+            return false;
+        }
+        if ($this->vocabulary->isOfLeg($noun[0])) {
+            return true;
+        }
+        if ($tokens->targetsStandBehind ??= $this->targetsStandBehind($tokens)) {
+            return false;
+        }
+        $straight = static fn (string $noun): bool => \in_array($noun, ['jab', 'cross', 'straight'], true);
 
-        return !isset(Vocabulary::TARGETS[$words[$after] ?? '']) || $this->isOfNext($words, $after);
+        return $straight($noun[0]) && !$straight($before) && '' !== $before ? null : true;
+    }
+
+    /** Whether somewhere in the line a target stands behind its noun for all to see, "jab head, cross body", and none before one. */
+    private function targetsStandBehind(TokenStream $tokens): bool
+    {
+        $words = $tokens->words;
+        $behind = false;
+        foreach ($words as $at => $word) {
+            if (!isset(Vocabulary::TARGETS[$word])) {
+                continue;
+            }
+            $begins = '' === ($words[$at - 1] ?? '') || isset(Vocabulary::SIDES[$words[$at - 1]]);
+            $noun = $this->noun($words, $at + 1);
+            if ($begins && null !== $noun && !$this->vocabulary->isOfLeg($noun[0])) {
+                return false;
+            }
+            $behind = $behind || (!$begins && '' === ($words[$at + 1] ?? '') && null === $tokens->numberAt($at + 1));
+        }
+
+        return $behind;
+    }
+
+    /**
+     * A side, with its limb where that is named: "left", "lead leg", "back hand".
+     *
+     * @param list<string> $words
+     *
+     * @return array{Role|Side, int}|null the side, and how many words it takes
+     */
+    private function limb(array $words, int $at): ?array
+    {
+        $word = $words[$at] ?? '';
+        $limb = $words[$at + 1] ?? '';
+        $side = Vocabulary::SIDES[$word] ?? ('back' === $word && isset(Vocabulary::LIMBS[$limb]) ? Role::Rear : null);
+        if (null === $side || !isset(Vocabulary::LIMBS[$limb])) {
+            return null === $side ? null : [$side, 1];
+        }
+        $noun = $this->noun($words, $at + 2) ?? ('switch' === ($words[$at + 2] ?? '') ? $this->noun($words, $at + 3) : null);
+        $named = null !== $noun && ('kick' !== $noun[0] || 'foot' === $limb) && $this->vocabulary->isOfLeg($noun[0]) !== Vocabulary::LIMBS[$limb];
+
+        return [$side, $named || !isset(Vocabulary::TARGETS[$limb]) ? 2 : 1];
+    }
+
+    /**
+     * Whether a bare side has ended, and what stands there begins the next strike.
+     *
+     * @param list<string> $words
+     */
+    private function beginsAnother(array $words, int $at, Role|Side $side): bool
+    {
+        $next = $this->limb($words, $at);
+
+        // "Lead left hook" says one side in two ways.
+        return null !== $next && $next[0]::class === $side::class;
+    }
+
+    /** @param list<string> $words */
+    private function isMoveOfThatSide(array $words, int $at, int $side): bool
+    {
+        $move = $at === $side + 1 ? $this->vocabulary->move($words, $at) : null;
+
+        return null !== $move && (isset($this->vocabulary->bases[$move[0]]) || $this->vocabulary->goesToASide($move[0]));
+    }
+
+    /**
+     * "Straight" says how, and not what, before a noun that is straight.
+     *
+     * @param list<string> $words
+     * @param array{string, int, bool} $found
+     */
+    private function isManner(array $words, int $at, array $found): bool
+    {
+        if ('straight' !== $found[0] || $found[2]) {
+            return false;
+        }
+        $next = $this->noun($words, $at + 1);
+
+        return null !== $next && isset(Vocabulary::STRAIGHT_ONES[$next[0]]);
     }
 
     /**
      * @param list<string> $words
      *
-     * @return array{string, int}|null the longest noun that begins there, and how many words it takes
+     * @return array{string, int, bool}|null the longest noun that begins there, how many words it takes, and whether it is in the plural
      */
     private function noun(array $words, int $at): ?array
     {
         $found = $this->vocabulary->noun($words, $at);
+        $named = $this->namedLimb($words, $at, $found);
 
-        return (null === $found || 1 === $found[1]) && isset($this->more[$words[$at] ?? '']) ? [$words[$at], 1] : $found;
+        return $named ? null : ((null === $found || 1 === $found[1]) && isset($this->more[$words[$at] ?? '']) ? [$words[$at], 1, str_ends_with($words[$at], 's')] : $found);
+    }
+
+    /**
+     * In "left hand hook" the hand is the limb of the hook, and no strike of its own.
+     *
+     * @param list<string> $words
+     * @param array{string, int, bool}|null $found
+     */
+    private function namedLimb(array $words, int $at, ?array $found): bool
+    {
+        if (null === $found || !isset(Vocabulary::HANDS[$found[0]]) || 'hand' !== ($words[$at + 1] ?? '')) {
+            return false;
+        }
+        $next = $this->vocabulary->noun($words, $at + 2);
+
+        return null !== $next && !isset(Vocabulary::FIXED[$next[0]]) && !isset(Vocabulary::HANDS[$next[0]]) && !$this->vocabulary->isOfLeg($next[0]);
     }
 }

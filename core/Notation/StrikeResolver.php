@@ -97,7 +97,12 @@ final readonly class StrikeResolver
     {
         $family = $this->vocabulary->nouns[$phrase->noun];
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
-        $role ??= $this->role($phrase, $family, $before);
+        if (null !== $phrase->role && null !== $role && $phrase->role !== $role) {
+            $this->diagnostics->problem($phrase->span, \sprintf('In %s the %s side is the %s one.', $running->value, $phrase->role->value, $running->sideOf($phrase->role)->value), 'one of the two', [$phrase->role->value.' '.$phrase->noun, $role->value.' '.$phrase->noun]);
+
+            return null;
+        }
+        $role ??= $this->role($phrase, $family, $running, $before);
         $strike = $this->catalogue->inFamily($family, $role);
         $fixed = Vocabulary::FIXED[$phrase->noun] ?? $role;
         if (null === $strike || $fixed !== $role) {
@@ -111,11 +116,11 @@ final readonly class StrikeResolver
     }
 
     /**
-     * The role of a noun without a side: what the family or the noun allows, else the opposite of the strike before it.
+     * The role of a noun without a side: what the family or the noun allows, what the target asks for, else the usual one.
      *
      * @param list<Item> $before
      */
-    private function role(StrikePhrase $phrase, string $family, array $before): Role
+    private function role(StrikePhrase $phrase, string $family, Stance $running, array $before): Role
     {
         if (isset(Vocabulary::FIXED[$phrase->noun])) {
             return Vocabulary::FIXED[$phrase->noun];
@@ -125,18 +130,21 @@ final readonly class StrikeResolver
         if (null === $lead || null === $rear) {
             return null === $lead ? Role::Rear : Role::Lead;
         }
-        foreach (array_reverse($before) as $item) {
-            if ($item instanceof StrikeItem) {
-                $role = $item->strike->role->other();
-                $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s %s, opposite to the %s before it.', $phrase->noun, $role->value, $family, $item->strike->name));
+        $organ = Vocabulary::ORGANS[$phrase->targetWord ?? ''] ?? null;
+        if (null !== $organ) {
+            $role = $running->roleOf($organ);
+            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s %s: the %s is reached from the %s.', $phrase->noun, $role->value, $family, $phrase->targetWord, $organ->value));
 
-                return $role;
-            }
+            return $role;
         }
-        $role = $lead->limb->isArm() ? Role::Lead : Role::Rear;
-        $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s %s. Say lead or rear to be sure.', $phrase->noun, $role->value, $family));
+        $default = DefaultRole::of($family, $before, $this->catalogue);
+        $this->diagnostics->note(
+            $phrase->head,
+            \sprintf('"%s" is read as %s %s, %s.', $phrase->noun, $default->role->value, $family, $default->why),
+            $default->asks ? [$default->role->value.' '.$phrase->noun, $default->role->other()->value.' '.$phrase->noun] : [],
+        );
 
-        return $role;
+        return $default->role;
     }
 
     /** Makes the item or says why that strike does not go there. */

@@ -8,6 +8,8 @@ namespace Periplus\Core\Notation;
 final class TokenStream
 {
     private int $next = 0;
+    /** Whether a target stands behind its noun in this line; worked out by {@see StrikePhraseParser} when it is asked for. */
+    public ?bool $targetsStandBehind = null;
     /** @var list<string> lower-case words by token; an empty string for what is no word, and so ends a phrase */
     public readonly array $words;
 
@@ -39,6 +41,20 @@ final class TokenStream
     public function take(): Token
     {
         return $this->tokens[$this->next++];
+    }
+
+    /** The number at that place, if there is one. */
+    public function numberAt(int $position): ?string
+    {
+        $token = $this->at($position);
+
+        return TokenKind::Number === $token?->kind ? $token->text : null;
+    }
+
+    /** The tokens between two places as they could be typed. */
+    public function text(int $from, int $to): string
+    {
+        return implode(' ', array_map(static fn (Token $token): string => $token->text, \array_slice($this->tokens, $from, $to - $from)));
     }
 
     /** The next one is of that sign. */

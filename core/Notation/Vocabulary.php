@@ -6,6 +6,7 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Target;
@@ -17,61 +18,121 @@ use Periplus\Core\Technique\Target;
 final readonly class Vocabulary
 {
     public const SIDES = ['lead' => Role::Lead, 'front' => Role::Lead, 'rear' => Role::Rear, 'left' => Side::Left, 'right' => Side::Right];
-    public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true];
-    public const TARGETS = ['head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'mid' => Target::Body, 'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'calf' => Target::Leg, 'low' => Target::Leg];
+    /** "Back" is a side before one of these alone: there are back kicks and back fists. */
+    public const LIMBS = ['leg' => false, 'foot' => false, 'hand' => true, 'arm' => true];
+    public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true, 'show' => true];
+    public const TARGETS = [
+        'head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'face' => Target::Head, 'jaw' => Target::Head, 'temple' => Target::Head, 'upstairs' => Target::Head,
+        'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'spleen' => Target::Body, 'mid' => Target::Body, 'middle' => Target::Body,
+        'chest' => Target::Body, 'stomach' => Target::Body, 'belly' => Target::Body, 'downstairs' => Target::Body,
+        'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'calf' => Target::Leg, 'low' => Target::Leg,
+    ];
+    /** Targets that lie on one side of the opponent, and the hand or leg that reaches them. */
+    public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
     /** Noun to family, beside the families themselves; jab and cross also fix the role, see {@see FIXED}. */
     private const NOUNS = [
-        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'uppercut' => 'uppercut', 'upper' => 'uppercut',
-        'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
-        'left hand' => 'straight', 'right hand' => 'straight', 'lead hand' => 'straight', 'rear hand' => 'straight',
-        'push kick' => 'push kick', 'front kick' => 'push kick', 'teep' => 'push kick', 'round kick' => 'round kick', 'roundhouse kick' => 'round kick', 'roundhouse' => 'round kick', 'kick' => 'round kick',
-        'switch kick' => 'switch kick', 'switch round kick' => 'switch kick', 'side kick' => 'side kick',
-        'spinning back kick' => 'spinning back kick', 'spinning kick' => 'spinning back kick', 'back kick' => 'spinning back kick',
-        'knee' => 'knee', 'switch knee' => 'switch knee',
-        'elbow' => 'elbow', 'horizontal elbow' => 'elbow', 'upward elbow' => 'upward elbow', 'up elbow' => 'upward elbow', 'downward elbow' => 'downward elbow', 'down elbow' => 'downward elbow',
-        'spinning back elbow' => 'spinning back elbow', 'spinning elbow' => 'spinning back elbow', 'back elbow' => 'spinning back elbow',
+        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'punch' => 'straight', 'shot' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'body shot' => 'hook',
+        'uppercut' => 'uppercut', 'upper' => 'uppercut', 'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
+        'left hand' => 'straight', 'right hand' => 'straight', 'lead hand' => 'straight', 'rear hand' => 'straight', 'front hand' => 'straight', 'back hand' => 'straight',
+        'push kick' => 'push kick', 'front kick' => 'push kick', 'teep' => 'push kick', 'teep kick' => 'push kick',
+        'round kick' => 'round kick', 'roundhouse kick' => 'round kick', 'roundhouse' => 'round kick', 'kick' => 'round kick',
+        'switch kick' => 'switch kick', 'switch round kick' => 'switch kick', 'switch roundhouse' => 'switch kick', 'switch roundhouse kick' => 'switch kick',
+        'side kick' => 'side kick', 'ax kick' => 'axe kick',
+        'spinning back kick' => 'spinning back kick', 'spinning kick' => 'spinning back kick', 'spin kick' => 'spinning back kick', 'back kick' => 'spinning back kick',
+        'knee' => 'knee', 'knee strike' => 'knee', 'switch knee' => 'switch knee', 'flying knee' => 'jumping knee', 'jump knee' => 'jumping knee',
+        'leaping cross' => 'leaping straight', 'jumping straight' => 'leaping straight', 'leaping punch' => 'leaping straight', 'jumping punch' => 'leaping straight',
+        'elbow' => 'elbow', 'elbow strike' => 'elbow', 'horizontal elbow' => 'elbow', 'upward elbow' => 'upward elbow', 'up elbow' => 'upward elbow', 'uppercut elbow' => 'upward elbow',
+        'downward elbow' => 'downward elbow', 'down elbow' => 'downward elbow', '12-6 elbow' => 'downward elbow', 'slashing elbow' => 'diagonal elbow',
+        'spinning back elbow' => 'spinning back elbow', 'spinning elbow' => 'spinning back elbow', 'spin elbow' => 'spinning back elbow', 'back elbow' => 'spinning back elbow',
+        'backfist' => 'back fist', 'spinning backfist' => 'spinning back fist', 'spin back fist' => 'spinning back fist',
     ];
     /** Nouns that name their side. */
-    public const HANDS = ['liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'rear hand' => Role::Rear];
+    public const HANDS = ['liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'front hand' => Role::Lead, 'rear hand' => Role::Rear, 'back hand' => Role::Rear];
     /** Nouns that name their target, by its word. */
-    public const AIMED = ['liver shot' => 'liver'];
-    public const EFFORTS = ['hard' => Effort::Hard, 'light' => Effort::Light];
-    /** Nouns that may have their side after them: "overhand right". */
-    public const SIDE_AFTER = ['straight' => true, 'overhand' => true];
+    public const AIMED = ['liver shot' => 'liver', 'body shot' => 'body'];
+    public const EFFORTS = [
+        'hard' => Effort::Hard, 'power' => Effort::Hard, 'big' => Effort::Hard, 'heavy' => Effort::Hard,
+        'light' => Effort::Light, 'quick' => Effort::Light, 'soft' => Effort::Light, 'fast' => Effort::Light,
+    ];
+    /** Said of a strike, and nothing that a chain tells: "long hook". */
+    public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
+    /** Said before one of these, "straight" is no strike of its own. */
+    public const STRAIGHT_ONES = ['jab' => true, 'cross' => true, 'left hand' => true, 'right hand' => true, 'lead hand' => true, 'rear hand' => true, 'front hand' => true, 'back hand' => true, 'punch' => true, 'shot' => true, 'knee' => true];
     public const FIXED = ['jab' => Role::Lead, 'cross' => Role::Rear];
+    /** Words that say whether a low kick lands inside or outside of the thigh, and the leg that gets there: the lead leg inside, the rear leg outside. */
+    public const THIGHS = ['inside' => Role::Lead, 'outside' => Role::Rear];
     /** Words between two strikes that change nothing. */
-    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true];
+    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true, 'an' => true, 'into' => true, 'your' => true, 'next' => true, 'now' => true, 'off' => true];
+    /** Before "with" they belong to it and change nothing: "and finish with a low kick". */
+    public const BEFORE_WITH = ['start' => true, 'begin' => true, 'open' => true, 'finish' => true, 'end' => true, 'follow' => true, 'starting' => true, 'finishing' => true, 'ending' => true, 'come' => true];
+    public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
     /** How often what follows is thrown: "double jab". */
     public const REPEATS = ['double' => 2, 'triple' => 3];
-    /** Numbers as they are called out. */
-    public const NUMBERS = ['one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10'];
-    public const BEATS = ['beat' => true, 'pause' => true];
-    private const BASES = ['pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in']];
-    private const ALIASES = [
-        'weave' => 'roll', 'bob and weave' => 'roll', 'leg check' => 'check', 'shin check' => 'check', 'angle' => 'step-out', 'angle out' => 'step-out', 'step off' => 'step-out',
-        'step forward' => 'step-in', 'move in' => 'step-in', 'step backward' => 'step-back', 'lean back' => 'pull', 'pull back' => 'pull', 'duck under' => 'duck',
-        'switch feet' => 'switch', 'switch stance' => 'switch', 'shift back' => 'shift-back', 'leave' => 'exit', 'move out' => 'exit', 'level change' => 'level', 'change level' => 'level',
-        'shell' => 'cover', 'high guard' => 'cover', 'shove' => 'push',
+    /** How often what was said is thrown: "jab twice". */
+    public const REPEATS_AFTER = ['twice' => 2, 'thrice' => 3];
+    /** Of the athlete's choice, after "any" or a count: "any three punches". */
+    public const FREE = ['strike' => true, 'strikes' => true, 'punch' => true, 'punches' => true, 'shot' => true, 'shots' => true];
+    /** Numbers as they are called out; "twenty" and "two" are put together. */
+    public const NUMBERS = [
+        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10',
+        'eleven' => '11', 'twelve' => '12', 'thirteen' => '13', 'fourteen' => '14', 'fifteen' => '15', 'sixteen' => '16', 'seventeen' => '17', 'eighteen' => '18', 'nineteen' => '19',
+        'twenty' => '20', 'thirty' => '30', 'forty' => '40', 'fifty' => '50', 'sixty' => '60', 'seventy' => '70', 'eighty' => '80', 'ninety' => '90',
     ];
-    private const LONGEST = 3;
+    public const BEATS = ['beat' => true, 'pause' => true];
+    private const BASES = ['pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in'], 'step off' => ['lead' => 'step-out', 'rear' => 'step-rear']];
+    private const ALIASES = [
+        'weave' => 'roll', 'bob and weave' => 'roll', 'bob' => 'roll', 'leg check' => 'check', 'shin check' => 'check', 'check kick' => 'check',
+        'step out' => 'step off', 'angle' => 'step off', 'angle out' => 'step off', 'angle off' => 'step off', 'step off the line' => 'step off', 'step offline' => 'step off',
+        'pivot off' => 'pivot', 'circle out' => 'circle', 'circle off' => 'circle', 'catch' => 'block',
+        'step forward' => 'step-in', 'move in' => 'step-in', 'drop step' => 'step-in', 'pendulum step' => 'step-in', 'step backward' => 'step-back', 'back out' => 'step-back', 'back up' => 'step-back',
+        'lean back' => 'pull', 'pull back' => 'pull', 'lean' => 'pull', 'duck under' => 'duck', 'dip' => 'level', 'level change' => 'level', 'change level' => 'level', 'change levels' => 'level',
+        'switch feet' => 'switch', 'switch stance' => 'switch', 'shift back' => 'shift-back', 'shift forward' => 'shift',
+        'leave' => 'exit', 'move out' => 'exit', 'get out' => 'exit', 'retreat' => 'exit', 'out' => 'exit',
+        'shell' => 'cover', 'cover up' => 'cover', 'high guard' => 'cover', 'long guard' => 'cover', 'guard' => 'cover', 'shoulder roll' => 'block-lead',
+        'shove' => 'push', 'bump' => 'push', 'push off' => 'push', 'frame' => 'post', 'hand plant' => 'post', 'both hands' => 'post', 'plant the hand' => 'post', 'tie up' => 'clinch',
+    ];
+    /**
+     * One phrase for several moves.
+     *
+     * @var array<string, non-empty-list<string>>
+     */
+    public const SEQUENCES = ['in and out' => ['step-in', 'step-back']];
 
     /** @var array<string, string> noun to family */
     public array $nouns;
     /** @var array<string, array{lead: string, rear: string}> moves that go to a side, by their bare word */
     public array $bases;
+    /** @var array<string, string> a plural to its noun */
+    private array $plurals;
     /** @var array<string, string> phrase to move id, or to a key of */
     private array $moves;
+    /** @var array<string, int> how many words the longest phrase has that begins with that word */
+    private array $longest;
+    /** @var array<string, true> families that one role alone throws */
+    private array $oneSided;
+    /** @var array<string, mixed> moves by id */
+    private array $ids;
+    /** @var array<string, true> moves that go to one side, by id */
+    private array $toASide;
     /** @var array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to */
     private array $suggestions;
 
     public function __construct(Catalogue $catalogue)
     {
         $families = $catalogue->families();
+        $this->oneSided = array_fill_keys(array_filter($families, static fn (string $family): bool => null === $catalogue->inFamily($family, Role::Lead) || null === $catalogue->inFamily($family, Role::Rear)), true);
+        $this->ids = $catalogue->moves;
+        $this->toASide = array_fill_keys(array_keys(array_filter($catalogue->moves, static fn (Move $move): bool => null !== $move->toward)), true);
         $this->nouns = self::NOUNS + array_combine($families, $families);
+        $plurals = [];
+        foreach (array_keys($this->nouns) as $noun) {
+            $plurals[1 === preg_match('/(s|sh|ch)$/', $noun) ? $noun.'es' : $noun.'s'] = $noun;
+        }
+        $this->plurals = $plurals;
         $bases = self::BASES;
         $moves = self::ALIASES;
         foreach ($catalogue->moves as $id => $move) {
-            $moves[$move->words()] = $id;
+            $moves[$move->words()] ??= $id;
             if (str_ends_with($id, '-lead') && null !== $move->toward) {
                 $bases[substr($id, 0, -5)] = ['lead' => $id, 'rear' => substr($id, 0, -5).'-rear'];
             }
@@ -81,6 +142,12 @@ final readonly class Vocabulary
         }
         $this->bases = $bases;
         $this->moves = $moves;
+        $longest = [];
+        foreach ([...array_keys($this->nouns), ...array_keys($plurals), ...array_keys($moves), ...array_keys(self::SEQUENCES)] as $phrase) {
+            $words = explode(' ', $phrase);
+            $longest[$words[0]] = max($longest[$words[0]] ?? 0, \count($words));
+        }
+        $this->longest = $longest;
         $suggestions = array_map(static fn (array $base): array => array_values($base), $bases);
         $words = [...array_keys($catalogue->moves), ...array_keys($this->nouns), ...array_column($catalogue->strikes, 'name'), 'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat'];
         foreach ($words as $word) {
@@ -94,11 +161,21 @@ final readonly class Vocabulary
      *
      * @param list<string> $words
      *
-     * @return array{string, int}|null the noun and how many words it takes
+     * @return array{string, int, bool}|null the noun, how many words it takes and whether it is in the plural
      */
     public function noun(array $words, int $from): ?array
     {
-        return $this->longest($this->nouns, $words, $from);
+        for ($count = $this->reach($words, $from); $count > 0; --$count) {
+            $phrase = self::phrase($words, $from, $count);
+            if (isset($this->nouns[$phrase])) {
+                return [$phrase, $count, false];
+            }
+            if (isset($this->plurals[$phrase])) {
+                return [$this->plurals[$phrase], $count, true];
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -106,18 +183,51 @@ final readonly class Vocabulary
      *
      * @param list<string> $words
      *
-     * @return array{string, int}|null a move id or a key of $bases, and how many words it takes
+     * @return array{string, int}|null a move id or a key of $bases or of {@see SEQUENCES}, and how many words it takes
      */
     public function move(array $words, int $from): ?array
     {
-        $found = $this->longest($this->moves, $words, $from);
+        for ($count = $this->reach($words, $from); $count > 0; --$count) {
+            $phrase = self::phrase($words, $from, $count);
+            $move = isset(self::SEQUENCES[$phrase]) ? $phrase : $this->moves[$phrase] ?? null;
+            if (null !== $move) {
+                return [$move, $count];
+            }
+        }
 
-        return null === $found ? null : [$this->moves[$found[0]], $found[1]];
+        return null;
+    }
+
+    /** Whether only one role throws that strike. */
+    public function isOneSided(string $noun): bool
+    {
+        return isset($this->oneSided[$this->nouns[$noun] ?? $noun]);
+    }
+
+    public function isMove(string $id): bool
+    {
+        return isset($this->ids[$id]);
+    }
+
+    /** Whether a move of that id goes to one side alone. */
+    public function goesToASide(string $move): bool
+    {
+        return isset($this->toASide[$move]);
+    }
+
+    /** Whether a strike of that noun is one of a leg. */
+    public function isOfLeg(string $noun): bool
+    {
+        return 1 === preg_match('/ ?(kick|knee)$/', $this->nouns[$noun] ?? $noun);
     }
 
     /** @return list<string> at most three known words, nearest first */
     public function nearest(string $word): array
     {
+        if (isset($this->suggestions[$word])) {
+            // It is known, and cannot stand there: what looks like it means something else.
+            return [];
+        }
         $limit = max(1, intdiv(mb_strlen($word), 3));
         $ranked = [];
         foreach ($this->suggestions as $known => $texts) {
@@ -134,23 +244,18 @@ final readonly class Vocabulary
     }
 
     /**
-     * @param array<string, string> $phrases
-     * @param list<string> $words
+     * How many words a phrase that begins there may have.
      *
-     * @return array{string, int}|null
+     * @param list<string> $words
      */
-    private function longest(array $phrases, array $words, int $from): ?array
+    private function reach(array $words, int $from): int
     {
-        for ($count = self::LONGEST; $count > 0; --$count) {
-            if (!isset($words[$from + $count - 1])) {
-                continue;
-            }
-            $phrase = implode(' ', \array_slice($words, $from, $count));
-            if (isset($phrases[$phrase])) {
-                return [$phrase, $count];
-            }
-        }
+        return min($this->longest[$words[$from] ?? ''] ?? 0, \count($words) - $from);
+    }
 
-        return null;
+    /** @param list<string> $words */
+    private static function phrase(array $words, int $from, int $count): string
+    {
+        return 1 === $count ? $words[$from] : implode(' ', \array_slice($words, $from, $count));
     }
 }

@@ -47,7 +47,7 @@ final readonly class ItemPatternReader
     {
         $this->vocabulary = new Vocabulary($catalogue);
         $this->strikes = new StrikePhraseParser($this->vocabulary, self::LIMBS + self::ANY);
-        $this->moves = new MovePhraseParser($this->vocabulary);
+        $this->moves = new MovePhraseParser($this->vocabulary, $this->strikes);
     }
 
     /**
@@ -158,7 +158,9 @@ final readonly class ItemPatternReader
         }
         $pattern = new ItemPattern($codes, $feint, ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()));
 
-        return array_fill(0, max(1, $phrase->times), $pattern);
+        $patterns = array_fill(0, max(1, $phrase->times), $pattern);
+
+        return $phrase->switched ? [self::moves([$this->catalogue->move('switch')], 'switch'), ...$patterns] : $patterns;
     }
 
     /** @return array{list<Strike>, Target|null, string} the strikes, their target where it matters, and how it is said */
@@ -185,14 +187,14 @@ final readonly class ItemPatternReader
         $fixed = Vocabulary::FIXED[$noun] ?? null;
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
         $strikes = array_values(array_filter($this->catalogue->strikes, static fn (Strike $strike): bool => (null === $role || $strike->role === $role)
-            && (null === $phrase->target || \in_array($phrase->targetOf($strike), $strike->targets, true))
+            && (null === $phrase->targetWord || \in_array($phrase->targetOf($strike), $strike->targets, true))
             && match (true) {
                 isset(self::ANY[$noun]) => true,
                 null !== $limb => $strike->limb === $limb,
                 default => $strike->family === $nouns[$noun] && (null === $fixed || $strike->role === $fixed),
             }));
         $targets = array_values(array_unique(array_map($phrase->targetOf(...), $strikes), \SORT_REGULAR));
-        $target = 1 === \count($targets) ? $targets[0] : $phrase->target;
+        $target = 1 === \count($targets) ? $targets[0] : $phrase->target();
 
         return [$strikes, $target, match (true) {
             // "Right hand" names its side, and "liver shot" its target as well.
@@ -216,6 +218,9 @@ final readonly class ItemPatternReader
             return null;
         }
         $tokens->moveTo($phrase->next);
+        if (isset(Vocabulary::SEQUENCES[$phrase->name])) {
+            return array_map(fn (string $id): ItemPattern => self::moves([$this->catalogue->move($id)], strtr($id, '-', ' ')), Vocabulary::SEQUENCES[$phrase->name]);
+        }
         $role = $phrase->role($running);
         if (null === $role && null !== $phrase->sides) {
             return [self::moves(array_map($this->catalogue->move(...), array_values($phrase->sides)), $phrase->name)];

@@ -87,11 +87,16 @@ final class NumberingTest extends TestCase
         return $rows;
     }
 
-    /** Hands and elbows go to the head, kicks and knees to the body, unless a target is named. Common practice, no source. */
+    /** Hands and elbows go to the head, kicks and knees to the body, unless a target is named; axe and crescent kicks come from above, oblique kicks go low. Common practice, no source. */
     public function testStrikesGoToTheirDefaultTarget(): void
     {
         foreach (Catalogue::builtIn()->strikes as $strike) {
-            self::assertSame($strike->limb->isArm() ? Target::Head : Target::Body, $strike->defaultTarget(), $strike->id);
+            $target = match ($strike->family) {
+                'axe kick', 'crescent kick' => Target::Head,
+                'oblique kick' => Target::Leg,
+                default => $strike->limb->isArm() ? Target::Head : Target::Body,
+            };
+            self::assertSame($target, $strike->defaultTarget(), $strike->id);
         }
     }
 }

@@ -20,7 +20,6 @@ final class ProblemsTest extends TestCase
         yield 'numbers run together' => ['123', [[0, 3, '1-2-3']]];
         yield 'unknown word' => ['1 crss 2', [[2, 4, 'cross']]];
         yield 'half a word' => ['1 sli', [[2, 3, 'slip-lead']]];
-        yield 'no side' => ['1 slip', [[2, 4, 'slip-lead']]];
         yield 'near a move that needs its side' => ['1 pivt', [[2, 4, 'pivot-out']]];
         yield 'no such target' => ['1 3q', [[2, 2, '3h']]];
         yield 'target out of question' => ['1l', [[0, 2, '1h']]];
@@ -29,8 +28,9 @@ final class ProblemsTest extends TestCase
         yield 'empty feint' => ['1 ()', [[2, 1, '(3)'], [3, 1, '']]];
         yield 'open repeat' => ['[1 2', [[0, 1, '']]];
         yield 'repeat without count' => ['[1 2] 3', [[4, 1, ']x2']]];
-        yield 'repeat of nothing in brackets' => ['1 2 x3', [[4, 2, '']]];
-        yield 'repeat with the brackets of a feint' => ['(1 2) x2', [[0, 1, ''], [4, 1, ''], [6, 2, '']]];
+        yield 'repeat of one or of all' => ['1 2 x3', [[0, 6, '[1 2]x3']]];
+        yield 'repeat of nothing' => ['x3', [[0, 2, '']]];
+        yield 'repeat with the brackets of a feint' => ['(1 2) x2', [[0, 1, ''], [4, 1, '']]];
         yield 'double of nothing' => ['1 double', [[2, 6, '']]];
         yield 'double of what cannot be read' => ['double 99', [[7, 2, '9-9']]];
         yield 'repeat too often' => ['[1 2]x21', [[5, 3, 'x2']]];
@@ -43,7 +43,7 @@ final class ProblemsTest extends TestCase
         yield 'effort on nothing' => ['! 1', [[0, 1, '2!']]];
         yield 'no rear switch kick' => ['rear switch kick', [[0, 16, 'switch kick']]];
         yield 'left cross in orthodox' => ['left cross', [[0, 10, 'jab']]];
-        yield 'wrong way' => ['step out to the right', [[0, 21, 'step-out']]];
+        yield 'wrong way' => ['step across to the left', [[0, 23, 'step-across']]];
         yield 'too many free strikes' => ['*13', [[0, 3, '*3']]];
         yield 'all of them, in order' => ['1 crss 99 3q', [[2, 4, 'cross'], [7, 2, '9-9'], [10, 2, '3h']]];
         yield 'characters beyond the basic plane count as one' => ['🥊 crss', [[0, 1, ''], [2, 4, 'cross']]];

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Strike;
+
+/**
+ * Decides which move a phrase means. A move without its side goes where the strike after it needs it, or where it mostly
+ * goes, and the notes say so. Common practice, no source.
+ */
+final readonly class MoveResolver
+{
+    /** They load the side they go to. */
+    private const LOADING = ['slip', 'roll'];
+
+    public function __construct(
+        private Catalogue $catalogue,
+        private Vocabulary $vocabulary,
+        private StrikePhraseParser $strikes,
+        private MovePhraseParser $moves,
+        private Numbering $numbering,
+        private TokenStream $tokens,
+        private Diagnostics $diagnostics,
+    ) {
+    }
+
+    /**
+     * @param list<Item> $before
+     *
+     * @return list<Move> none when it leaves a problem
+     */
+    public function resolve(MovePhrase $phrase, Stance $running, array $before): array
+    {
+        if (isset(Vocabulary::SEQUENCES[$phrase->name])) {
+            return array_map($this->catalogue->move(...), Vocabulary::SEQUENCES[$phrase->name]);
+        }
+        $role = $phrase->role($running);
+        if (null !== $phrase->sides) {
+            return [$this->toASide($phrase, $phrase->sides, $role, $running, $before)];
+        }
+        $move = $this->catalogue->move($phrase->name);
+        if (null !== $role && null !== $move->toward && $role !== $move->toward) {
+            $this->diagnostics->problem($phrase->span, \sprintf('In %s, %s goes to the %s.', $running->value, $move->words(), $running->sideOf($move->toward)->value), 'the side it goes to, or no side', [$move->id, $move->carry]);
+
+            return [];
+        }
+        if (null !== $role && null === $move->toward) {
+            $this->diagnostics->note($phrase->span, \sprintf('"%s" has no side: the %s is not kept.', $phrase->said, $phrase->side->value ?? ''), 'duck' === $move->id ? ['duck', 'roll-'.$role->value] : []);
+        } elseif (!\in_array($phrase->said, [$move->words(), 'leave', 'step forward', 'lean back', 'pull back', 'duck under', 'level change', 'change level', 'shove'], true)) {
+            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s.', $phrase->said, $move->words()), 'long guard' === $phrase->said ? ['cover', 'post'] : []);
+        }
+
+        return [$move];
+    }
+
+    /**
+     * @param array{lead: string, rear: string} $sides
+     * @param list<Item> $before
+     */
+    private function toASide(MovePhrase $phrase, array $sides, ?Role $said, Stance $running, array $before): Move
+    {
+        if (null !== $said) {
+            return $this->catalogue->move($sides[$said->value]);
+        }
+        [$strike, $moves] = $this->next($phrase, $running, $before);
+        if ('step' === $phrase->name && (null === $strike || $moves > 0 || $strike->limb->isArm())) {
+            $this->diagnostics->note($phrase->span, 'A step without a side is read as a step in.', ['step-in', 'step-lead', 'step-rear']);
+
+            return $this->catalogue->move('step-in');
+        }
+        [$role, $why] = $this->usual($phrase->name, $phrase->said, $strike, $moves, $before);
+        if ('step' === $phrase->name) {
+            // Beside a kick it is the step off the line.
+            $sides = $this->vocabulary->bases['step off'];
+        }
+        $move = $this->catalogue->move($sides[$role->value]);
+        $asks = null === $strike && \in_array($phrase->name, self::LOADING, true);
+        if ('step off' !== $phrase->name || 'step-out' !== $move->id) {
+            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s, %s.', $phrase->said, $move->words(), $why), $asks ? array_values($sides) : []);
+        }
+
+        return $move;
+    }
+
+    /**
+     * @param list<Item> $before
+     *
+     * @return array{Role, string} the side, and why
+     */
+    private function usual(string $name, string $said, ?Strike $strike, int $moves, array $before): array
+    {
+        $flip = static fn (Role $role): Role => 0 === $moves % 2 ? $role : $role->other();
+        $next = null === $strike ? null : $flip($strike->limb->isArm() ? $strike->role : $strike->role->other());
+        if (\in_array($name, self::LOADING, true)) {
+            if (null !== $strike && null !== $next) {
+                return [$next, \sprintf('which loads the %s', 0 === $moves ? $strike->name : 'strike that comes')];
+            }
+            $last = $before[\count($before) - 1] ?? null;
+
+            return [$last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead, 'with the strike before it'];
+        }
+
+        return match ('catch' === $said ? 'parry' : $name) {
+            'step', 'step off' => null !== $strike && !$strike->limb->isArm() && 0 === $moves
+                ? [$strike->role->other(), \sprintf('which the %s needs', $strike->name)]
+                : [Role::Lead, 'as it mostly goes'],
+            'parry' => [Role::Rear, 'as it mostly is'],
+            'block' => null !== $strike && $strike->limb->isArm() && 0 === $moves
+                ? [$strike->role->other(), \sprintf('with the hand that leaves the %s free', $strike->name)]
+                : [Role::Lead, 'as it mostly is'],
+            'pivot' => [Role::Lead, 'on the lead foot'],
+            default => [Role::Lead, 'as it mostly is'],
+        };
+    }
+
+    /**
+     * The strike that comes next, as far as it can be told without this move, and how many slips or rolls without a side
+     * come between.
+     *
+     * @param list<Item> $before
+     *
+     * @return array{Strike|null, int}
+     */
+    private function next(MovePhrase $phrase, Stance $running, array $before): array
+    {
+        $moves = 0;
+        for ($at = $phrase->next;; ++$at) {
+            $token = $this->tokens->at($at);
+            if (TokenKind::Stop === $token?->kind || isset(Vocabulary::FILLERS[$this->tokens->words[$at] ?? '']) || \in_array($token?->text, ['(', '+', '['], true)) {
+                continue;
+            }
+            $move = null === $token ? null : $this->moves->parse($this->tokens, $at);
+            if (null !== $move && null === $move->side && \in_array($move->name, self::LOADING, true)) {
+                ++$moves;
+                $at = $move->next - 1;
+                continue;
+            }
+            $strike = null === $token ? null : $this->strikes->parse($this->tokens, $at);
+            if (null === $strike) {
+                return [null, 0];
+            }
+            $item = (new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics()))->resolve($strike, $running, $before);
+
+            return [$item?->strike, $moves];
+        }
+    }
+}

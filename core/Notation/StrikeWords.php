@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Side;
+
+/**
+ * What was said before the noun of a strike, word by word.
+ *
+ * @internal to {@see StrikePhraseParser}
+ */
+final class StrikeWords
+{
+    public Role|Side|null $side = null;
+    public ?Role $role = null;
+    public ?Role $thigh = null;
+    public ?string $targetWord = null;
+    public Effort $effort = Effort::Plain;
+    public bool $feint = false;
+    public bool $switch = false;
+    public bool $plural = false;
+
+    public function __construct(public readonly ?int $times)
+    {
+    }
+
+    /** Left and right say more than lead and rear, which then have to agree. */
+    public function say(Role|Side $side): void
+    {
+        if ($this->side instanceof Role && $side instanceof Side) {
+            $this->role = $this->side;
+        } elseif ($this->side instanceof Side && $side instanceof Role) {
+            $this->role = $side;
+
+            return;
+        }
+        $this->side = $side;
+    }
+}
