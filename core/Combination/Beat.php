@@ -30,7 +30,7 @@ final readonly class Beat implements Item
         return false;
     }
 
-    public function duration(Body $body): int
+    public function duration(Body $body): float
     {
         return $body->beat;
     }

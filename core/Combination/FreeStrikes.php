@@ -39,7 +39,7 @@ final readonly class FreeStrikes implements Item
         return false;
     }
 
-    public function duration(Body $body): int
+    public function duration(Body $body): float
     {
         return $this->count * $body->freeStrike;
     }

@@ -23,7 +23,7 @@ interface Item
     public function changesStance(): bool;
 
     /** How long it takes, in ms; a strike from its start until the limb is back. */
-    public function duration(Body $body): int;
+    public function duration(Body $body): float;
 
     /**
      * @template T

@@ -34,7 +34,7 @@ final readonly class MoveItem implements Item
         return $this->move->changesStance();
     }
 
-    public function duration(Body $body): int
+    public function duration(Body $body): float
     {
         return $this->move->duration;
     }

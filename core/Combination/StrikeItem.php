@@ -97,7 +97,7 @@ final readonly class StrikeItem implements Item
         return $this->landsForward && !$this->feint;
     }
 
-    public function duration(Body $body): int
+    public function duration(Body $body): float
     {
         return $this->strike->out + $this->strike->back;
     }

@@ -9,7 +9,7 @@ use Periplus\Core\Technique\Limb;
 /**
  * The gym's severities, thresholds and choice of school, both of the former by the id of their rule.
  *
- * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}, severities: array<string, string>, thresholds: array<string, int|float>}
+ * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>}
  */
 final readonly class HouseRules
 {

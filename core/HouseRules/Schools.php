@@ -13,16 +13,17 @@ final readonly class Schools
         public HandTiming $handTiming = HandTiming::Any,
         public Ending $ending = Ending::Move,
         public HardStrikes $hardStrikes = HardStrikes::Last,
+        public JabStep $jabStep = JabStep::In,
     ) {
     }
 
     /** @return array<string, class-string<School&\BackedEnum>> the schools by name */
     public static function all(): array
     {
-        return ['leadHook' => LeadHook::class, 'handSide' => HandSide::class, 'handTiming' => HandTiming::class, 'ending' => Ending::class, 'hardStrikes' => HardStrikes::class];
+        return ['leadHook' => LeadHook::class, 'handSide' => HandSide::class, 'handTiming' => HandTiming::class, 'ending' => Ending::class, 'hardStrikes' => HardStrikes::class, 'jabStep' => JabStep::class];
     }
 
-    /** @param array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string} $row */
+    /** @param array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string} $row */
     public static function of(array $row): self
     {
         return new self(
@@ -31,10 +32,12 @@ final readonly class Schools
             HandTiming::from($row['handTiming']),
             Ending::from($row['ending']),
             HardStrikes::from($row['hardStrikes']),
+            // House rules that were stored before this was asked take the usual answer.
+            JabStep::from($row['jabStep'] ?? JabStep::In->value),
         );
     }
 
-    /** @return array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string} */
+    /** @return array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep: string} */
     public function toArray(): array
     {
         return [
@@ -43,6 +46,7 @@ final readonly class Schools
             'handTiming' => $this->handTiming->value,
             'ending' => $this->ending->value,
             'hardStrikes' => $this->hardStrikes->value,
+            'jabStep' => $this->jabStep->value,
         ];
     }
 }

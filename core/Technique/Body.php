@@ -4,23 +4,32 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** The body's own rates and the limits of the verdicts; values, units and sources in core/data/body.json. */
+/** The body's own rates and the limits of the verdicts; values, units, sources and bounds in core/data/body.json. */
 final readonly class Body
 {
     public function __construct(
-        public int $gap,
-        public int $loadRate,
-        public int $turnRate,
-        public int $firstBand,
-        public int $nextBand,
-        public int $closeStance,
+        public float $gap,
+        public float $loadRate,
+        public float $turnRate,
+        public float $firstBand,
+        public float $nextBand,
+        public float $closeStance,
         public float $shortReturn,
+        public float $legAgain,
         public float $feint,
-        public int $beat,
-        public int $freeStrike,
-        public int $flows,
-        public int $reload,
+        public float $light,
+        public float $hard,
+        public float $beat,
+        public float $freeStrike,
+        public float $flows,
+        public float $reload,
         public int $startRange,
     ) {
+    }
+
+    /** @param array<string, int|float> $values all of them, by name */
+    public static function of(array $values): self
+    {
+        return new self(...['startRange' => (int) $values['startRange']] + array_map(floatval(...), $values));
     }
 }

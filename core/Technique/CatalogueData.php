@@ -8,8 +8,8 @@ namespace Periplus\Core\Technique;
  * Reads the catalogue from its JSON files. The files are checked against their schemas by the tests, so this
  * reader trusts their shape and lets the constructors refuse what makes no sense.
  *
- * @phpstan-type StrikeRow array{id: string, sign: string, name: string, family: string, limb: string, role: string, path: string, targets: non-empty-list<string>, out: int, back: int, needs: array{load: array{float, float}, turn: array{float, float}}, leaves: array{load: float, turn: float, frontFootLoad?: float}, ranges: array{any: non-empty-list<int>, head?: non-empty-list<int>}, standsOn: string, carry?: array{to: string, why: string}}
- * @phpstan-type MoveRow array{id: string, sign: string, kind: string, duration: int, load: ?float, turn: ?float, range: int|string, head: string, feet: string, toward: ?string, carry: string, carryNote?: string}
+ * @phpstan-type StrikeRow array{id: string, sign: string, name: string, family: string, limb: string, role: string, path: string, targets: non-empty-list<string>, out: int, back: int, needs: array{load: array{float, float}, turn: array{float, float}, turnHead?: array{float, float}}, leaves: array{load: float, turn: float, frontFootLoad?: float}, ranges: array{any: non-empty-list<int>, head?: non-empty-list<int>}, standsOn: string, carry?: array{to: string, why: string}}
+ * @phpstan-type MoveRow array{id: string, sign: string, kind: string, duration: int, load: ?float, turn: ?float, needs?: array{load: array{float, float}}, foot?: string, range: int|string, head: string, feet: string, toward: ?string, carry: string, carryNote?: string}
  */
 final readonly class CatalogueData
 {
@@ -50,6 +50,7 @@ final readonly class CatalogueData
             back: $row['back'],
             needsLoad: new Window(...$row['needs']['load']),
             needsTurn: new Window(...$row['needs']['turn']),
+            needsTurnHead: isset($row['needs']['turnHead']) ? new Window(...$row['needs']['turnHead']) : null,
             leavesLoad: $row['leaves']['load'],
             leavesTurn: $row['leaves']['turn'],
             frontFootLoad: $row['leaves']['frontFootLoad'] ?? $row['leaves']['load'],
@@ -69,6 +70,8 @@ final readonly class CatalogueData
             duration: $row['duration'],
             load: $row['load'],
             turn: $row['turn'],
+            needsLoad: isset($row['needs']) ? new Window(...$row['needs']['load']) : null,
+            foot: Role::tryFrom($row['foot'] ?? ''),
             range: \is_int($row['range']) ? $row['range'] : 0,
             toClinch: 'clinch' === $row['range'],
             head: Head::from($row['head']),
@@ -82,22 +85,6 @@ final readonly class CatalogueData
     /** @param array<string, array{value: int|float}> $values */
     private function body(array $values): Body
     {
-        $whole = static fn (string $name): int => (int) $values[$name]['value'];
-
-        return new Body(
-            gap: $whole('gap'),
-            loadRate: $whole('loadRate'),
-            turnRate: $whole('turnRate'),
-            firstBand: $whole('firstBand'),
-            nextBand: $whole('nextBand'),
-            closeStance: $whole('closeStance'),
-            shortReturn: (float) $values['shortReturn']['value'],
-            feint: (float) $values['feint']['value'],
-            beat: $whole('beat'),
-            freeStrike: $whole('freeStrike'),
-            flows: $whole('flows'),
-            reload: $whole('reload'),
-            startRange: $whole('startRange'),
-        );
+        return Body::of(array_map(static fn (array $row): int|float => $row['value'], $values));
     }
 }

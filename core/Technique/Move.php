@@ -10,7 +10,11 @@ namespace Periplus\Core\Technique;
  */
 final readonly class Move
 {
-    /** @param string $sign a letter and a digit that stand for it in stored sequences, never used for another */
+    /**
+     * @param string $sign a letter and a digit that stand for it in stored sequences, never used for another
+     * @param Window|null $needsLoad share of the weight on the lead foot that it needs at its start; null for any
+     * @param Role|null $foot the foot that steps or the leg that comes up, where it is one alone
+     */
     public function __construct(
         public string $id,
         public string $sign,
@@ -18,6 +22,8 @@ final readonly class Move
         public int $duration,
         public ?float $load,
         public ?float $turn,
+        public ?Window $needsLoad,
+        public ?Role $foot,
         public int $range,
         public bool $toClinch,
         public Head $head,
@@ -36,6 +42,16 @@ final readonly class Move
     public function movesHead(): bool
     {
         return Head::Stays !== $this->head;
+    }
+
+    /** Where it takes the head and leaves it: to a side, or back; null where the head comes back by itself. */
+    public function headTo(): Role|Head|null
+    {
+        return match (true) {
+            MoveKind::Defence !== $this->kind, Head::Stays === $this->head => null,
+            Head::Back === $this->head => $this->head,
+            default => $this->toward,
+        };
     }
 
     /** Whether it takes the athlete off the line of a straight counter: a slip, a roll, a pivot, a circle or a step to the side. */

@@ -14,6 +14,7 @@ final readonly class Strike
      * @param string $sign a letter and a digit that stand for it in stored sequences, never used for another
      * @param non-empty-list<Target> $targets the first is the default
      * @param array{any: non-empty-list<int>, head?: non-empty-list<int>} $ranges bands 1..5
+     * @param Window|null $needsTurnHead the turn it needs to the head, where that is another
      * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet
      */
     public function __construct(
@@ -28,7 +29,8 @@ final readonly class Strike
         public int $out,
         public int $back,
         public Window $needsLoad,
-        public Window $needsTurn,
+        private Window $needsTurn,
+        private ?Window $needsTurnHead,
         public float $leavesLoad,
         public float $leavesTurn,
         public float $frontFootLoad,
@@ -41,6 +43,11 @@ final readonly class Strike
     public function defaultTarget(): Target
     {
         return $this->targets[0];
+    }
+
+    public function needsTurn(Target $target): Window
+    {
+        return Target::Head === $target && null !== $this->needsTurnHead ? $this->needsTurnHead : $this->needsTurn;
     }
 
     /** As it stands on a small key: without its side, and shortened where it is still plain. */

@@ -30,7 +30,7 @@ final readonly class BuiltInHouseRules
         if (null === $sets) {
             $sets = [];
             $rules = RuleRegistry::weighed();
-            /** @var array{sets: list<array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string}}>} $data */
+            /** @var array{sets: list<array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}}>} $data */
             $data = Data::read('house-rules');
             foreach ($data['sets'] as $row) {
                 [$severities, $thresholds] = [[], []];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Role;
 
 /**
@@ -25,8 +26,17 @@ final class BodyState
     public ?int $turnBy = null;
     /** When everything before is released, ms. */
     public float $released = 0.0;
-    /** Time that moves which ask nothing of the body have given it to come back, ms. */
+    /** Time that the body has had to come back since, ms: moves that ask nothing of it, or a leg on its way home. */
     public float $slack = 0.0;
+    /** How many times as long the body takes to come back from the last item; above 1 after a hard strike. */
+    public float $heavy = 1.0;
+    /** Where the head was taken and still is: to a side, or back; null on the line. */
+    public Role|Head|null $head = null;
+    /** Whether the last item was a jab that stepped in. */
+    public bool $jabbed = false;
+    /** The limb of the last strike while only changes of stance came after it, with the turn that it left, as the stance is now. */
+    public ?int $changedLimb = null;
+    public float $changedTurn = 0.0;
     /** Place of the move that left the feet crossed or square, if one did. */
     public ?int $crossedBy = null;
     public bool $stanceChanged = false;
@@ -51,15 +61,28 @@ final class BodyState
     /**
      * @param int $range band 1..5
      * @param bool $frontFootHook the school in which a lead hook ends over the front foot
+     * @param bool $jabStepsIn the school in which a jab brings the athlete nearer
      */
-    public function __construct(public int $range, public readonly float $tempo, public readonly bool $frontFootHook)
+    public function __construct(public int $range, public readonly float $tempo, public readonly bool $frontFootHook, public readonly bool $jabStepsIn = true)
     {
     }
 
     /** Tells an arm or a leg of the body from the other through changes of stance: 0 and 1 are arms, 2 and 3 legs. */
     public function limb(StrikeItem $item): int
     {
-        return ($item->strike->limb->isArm() ? 0 : 2) + ((Role::Lead === $item->strike->role) === $this->stanceChanged ? 1 : 0);
+        return ($item->strike->limb->isArm() ? 0 : 2) + $this->sideOf($item->strike->role);
+    }
+
+    /** The leg of that role, as {@see limb} numbers it. */
+    public function leg(Role $role): int
+    {
+        return 2 + $this->sideOf($role);
+    }
+
+    /** Tells one side of the body from the other through changes of stance: 0 or 1. */
+    private function sideOf(Role $role): int
+    {
+        return (Role::Lead === $role) === $this->stanceChanged ? 1 : 0;
     }
 
     /** The item being taken puts weight and hips there. */
@@ -69,6 +92,7 @@ final class BodyState
         $this->turn = $turn;
         $this->loadBy = $this->turnBy = $this->count;
         $this->slack = 0.0;
+        $this->heavy = 1.0;
     }
 
     /**
@@ -83,6 +107,12 @@ final class BodyState
             && $this->range === $other->range
             && $this->stanceChanged === $other->stanceChanged
             && (null === $this->crossedBy) === (null === $other->crossedBy)
+            && $this->head === $other->head
+            && $this->jabbed === $other->jabbed
+            && $this->changedLimb === $other->changedLimb
+            && $this->lastLimb === $other->lastLimb
+            && abs($this->changedTurn - $other->changedTurn) < self::SAME
+            && abs($this->heavy - $other->heavy) < self::SAME
             && abs($this->load - $other->load) < self::SAME
             && abs($this->turn - $other->turn) < self::SAME
             && abs($this->slack - $other->slack) < self::SAME
@@ -94,6 +124,7 @@ final class BodyState
     {
         return implode(' ', [
             (int) (0 === $this->count), $this->range, (int) $this->stanceChanged, (int) (null !== $this->crossedBy),
+            $this->head->value ?? '', (int) $this->jabbed, $this->changedLimb ?? '', $this->lastLimb ?? '', round($this->changedTurn, 8), $this->heavy,
             round($this->load, 8), round($this->turn, 8), round($this->slack, 6), ...$this->owed($gap),
         ]);
     }

@@ -11,5 +11,7 @@ enum Cause: string
     case Load = 'load';
     case Turn = 'turn';
     case Feet = 'feet';
+    /** The head is already on the side that it is to go to. */
+    case Head = 'head';
     case Range = 'range';
 }

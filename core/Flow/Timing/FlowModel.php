@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Effort;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\JabStep;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Feet;
+use Periplus\Core\Technique\Move;
+use Periplus\Core\Technique\MoveKind;
 
 /**
  * Moves the body's state along a chain and adds up, in ms, what each strike finds missing when it could start.
@@ -56,7 +60,7 @@ final readonly class FlowModel
     /** In stance, weight even, hips square, at the start of a chain. */
     public function begin(HouseRules $rules, float $tempo = 1.0): BodyState
     {
-        return new BodyState($this->body->startRange, $tempo, LeadHook::FrontFoot === $rules->schools->leadHook);
+        return new BodyState($this->body->startRange, $tempo, LeadHook::FrontFoot === $rules->schools->leadHook, JabStep::In === $rules->schools->jabStep);
     }
 
     /**
@@ -69,23 +73,22 @@ final readonly class FlowModel
         $first = 0 === $state->count;
         $ready = $first ? 0.0 : $state->released + $this->gap($state->tempo);
         $state->delay = 0.0;
-        $link = null;
-        if ($item instanceof StrikeItem) {
-            $link = $first ? null : $this->link($item, $state, $ready);
-            $this->throw($item, $state, $ready, $link->wait ?? 0.0);
-        } else {
-            $link = $first ? null : new Link($state->count, 0.0, Verdict::Flows, null, [], 0);
-            $this->move($item, $state, $ready);
-        }
+        $link = $first ? null : $this->link($item, $state, $ready);
+        $wait = $link->wait ?? 0.0;
+        $item instanceof StrikeItem ? $this->throw($item, $state, $ready, $wait) : $this->move($item, $state, $ready + $wait);
         ++$state->count;
 
         return $link;
     }
 
-    private function link(StrikeItem $item, BodyState $state, float $ready): Link
+    private function link(Item $item, BodyState $state, float $ready): Link
     {
-        $bands = $item->feint ? 0 : self::bands($item, $state->range);
-        $parts = $this->missing($item, $state, $ready, $bands);
+        $bands = $item instanceof StrikeItem && !$item->feint ? self::bands($item, $state->range) : 0;
+        $parts = match (true) {
+            $item instanceof StrikeItem => $this->missing($item, $state, $ready, $bands),
+            $item instanceof MoveItem => $this->missingForMove($item->move, $state, $ready),
+            default => [],
+        };
         if ([] === $parts) {
             return new Link($state->count, 0.0, Verdict::Flows, null, [], $bands);
         }
@@ -102,13 +105,17 @@ final readonly class FlowModel
     private function missing(StrikeItem $item, BodyState $state, float $ready, int $bands): array
     {
         $strike = $item->strike;
-        $share = $item->feint ? $this->body->feint : 1.0;
+        $body = $this->body;
+        $limb = $state->limb($item);
+        // Who throws the same arm again does not come back all the way.
+        $again = ($limb === $state->lastLimb && $strike->limb->isArm() && !$item->joined) || $limb === $state->changedLimb;
+        $share = ($item->feint ? $body->feint : 1.0) * $state->heavy * ($again ? $body->shortReturn : 1.0);
         $parts = [];
-        $load = abs($strike->needsLoad->gap($state->load)) * $this->body->loadRate * $share - $state->slack;
+        $load = abs($strike->needsLoad->gap($state->load)) * $body->loadRate * $share - $state->slack;
         if ($load > self::NOTHING) {
             $parts[Cause::Load->value] = $load;
         }
-        $feet = null === $state->crossedBy ? 0.0 : (float) $this->body->closeStance;
+        $feet = null === $state->crossedBy ? 0.0 : $body->closeStance;
         // It rides on the turn of the one before, but two legs cannot both leave the ground.
         if ($item->joined && $state->end > $state->impact && $item->isLegStrike()) {
             $feet += $state->end - $state->start;
@@ -116,24 +123,79 @@ final readonly class FlowModel
         if ($feet > self::NOTHING) {
             $parts[Cause::Feet->value] = $feet;
         }
-        if ($bands > 0) {
-            $parts[Cause::Range->value] = (float) ($this->body->firstBand + ($bands - 1) * $this->body->nextBand);
+        $range = $this->range($bands, $state->jabbed && $strike->ranges($item->target)[0] < $state->range);
+        if ($range > self::NOTHING) {
+            $parts[Cause::Range->value] = $range;
         }
-        if (!$item->joined) {
-            $limb = $state->limb($item);
-            if (isset($state->limbs[$limb])) {
-                $home = $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0] - $ready;
-                if ($home > self::NOTHING) {
-                    $parts[Cause::Limb->value] = $home;
-                }
+        if ($item->joined) {
+            // Two arms at one moment would have to turn the hips to both places.
+            $apart = $strike->limb->isArm() && null !== $state->lastLimb && $state->lastLimb < 2 ? abs($strike->leavesTurn - $state->leftTurn) * $body->turnRate : 0.0;
+            if ($apart > self::NOTHING) {
+                $parts[Cause::Turn->value] = $apart;
             }
-            $turn = abs($strike->needsTurn->gap($state->turn)) * $this->body->turnRate * $share - $state->slack;
-            if ($turn > self::NOTHING) {
-                $parts[Cause::Turn->value] = $turn;
+
+            return $parts;
+        }
+        if (isset($state->limbs[$limb])) {
+            $home = $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0] - $ready;
+            if ($home > self::NOTHING) {
+                $parts[Cause::Limb->value] = $home;
+            }
+        }
+        $needs = $strike->needsTurn($item->target);
+        $turn = abs($needs->gap($state->turn));
+        if ($limb === $state->changedLimb) {
+            // A change of the feet brings the hips back for the other side, and not for a limb that is still through.
+            $turn = max($turn, abs($needs->gap($state->changedTurn)));
+        }
+        $turn = $turn * $body->turnRate * $share - $state->slack;
+        if ($turn > self::NOTHING) {
+            $parts[Cause::Turn->value] = $turn;
+        }
+
+        return $parts;
+    }
+
+    /**
+     * What a move finds missing: its foot free, the weight near enough to where it takes it, the head not there already.
+     *
+     * @return array<string, float> ms by cause, only those above 0
+     */
+    private function missingForMove(Move $move, BodyState $state, float $ready): array
+    {
+        $body = $this->body;
+        $parts = [];
+        $load = abs($move->needsLoad?->gap($state->load) ?? 0.0) * $body->loadRate * $state->heavy;
+        if (null !== $move->load && MoveKind::Defence === $move->kind) {
+            // What the move itself takes is time in which the weight travels.
+            $load = max($load, abs($move->load - $state->load) * $body->loadRate * $state->heavy - $move->duration * $state->tempo);
+        }
+        if ($load - $state->slack > self::NOTHING) {
+            $parts[Cause::Load->value] = $load - $state->slack;
+        }
+        if (null !== $state->head && $state->head === $move->headTo()) {
+            $back = max(abs($state->load - 0.5) * $body->loadRate, abs($state->turn) * $body->turnRate) - $state->slack;
+            if ($back > self::NOTHING) {
+                $parts[Cause::Head->value] = $back;
+            }
+        }
+        if (null !== $move->foot && MoveKind::Defence === $move->kind) {
+            $home = ($state->limbs[$state->leg($move->foot)][0] ?? 0.0) - $ready;
+            if ($home > self::NOTHING) {
+                $parts[Cause::Limb->value] = $home;
             }
         }
 
         return $parts;
+    }
+
+    /** ms for bands of range; the first costs nothing towards the opponent after a jab that stepped in */
+    private function range(int $bands, bool $steppedIn): float
+    {
+        return match (true) {
+            0 === $bands => 0.0,
+            default => ($steppedIn ? 0.0 : $this->body->firstBand) + ($bands - 1) * $this->body->nextBand,
+        };
     }
 
     /** ms from a release to the earliest start of what follows, at that tempo */
@@ -160,9 +222,12 @@ final readonly class FlowModel
     private function throw(StrikeItem $item, BodyState $state, float $ready, float $wait): void
     {
         $strike = $item->strike;
-        $share = $item->feint ? $this->body->feint : 1.0;
-        $out = $strike->out * $state->tempo * $share;
-        $back = $strike->back * $state->tempo * $share;
+        $body = $this->body;
+        $heavy = Effort::Hard === $item->effort && !$item->feint ? $body->hard : 1.0;
+        $uses = $item->feint ? $body->feint : 1.0;
+        $puts = $uses * (Effort::Light === $item->effort ? $body->light : 1.0);
+        $out = $strike->out * $state->tempo * $uses;
+        $back = $strike->back * $state->tempo * $uses * $heavy;
         $start = $ready + $wait;
         $impact = $start + $out;
         if ($item->joined && null !== $state->impact) {
@@ -173,28 +238,37 @@ final readonly class FlowModel
             $state->togetherFrom = $state->count;
         }
 
-        $loadFrom = 0 === $state->count ? $state->load : $state->load - $strike->needsLoad->gap($state->load) * $share;
+        $loadFrom = 0 === $state->count ? $state->load : $state->load - $strike->needsLoad->gap($state->load) * $uses;
         $leaves = $state->frontFootHook ? $strike->frontFootLoad : $strike->leavesLoad;
-        $load = $loadFrom + ($leaves - $loadFrom) * $share;
-        $turn = $state->turn + ($strike->leavesTurn - $state->turn) * $share;
+        $load = $loadFrom + ($leaves - $loadFrom) * $puts;
+        $turn = $state->turn + ($strike->leavesTurn - $state->turn) * $puts;
         if (!$item->feint) {
             $state->range = self::nearest($item, $state->range);
         }
+        $isArm = $strike->limb->isArm();
         $state->start = $start;
         $state->impact = $impact;
-        $state->end = $strike->limb->isArm() ? $impact : $impact + $back;
+        $state->end = $isArm ? $impact : $impact + $back;
         [$state->loadFrom, $state->leftLoad, $state->leftTurn] = [$loadFrom, $load, $turn];
         $state->settle($load, $turn);
         $state->crossedBy = null;
+        $state->head = null;
+        $state->jabbed = $state->jabStepsIn && 'jab' === $strike->id && !$item->feint;
         $state->released = max($state->released, $state->end);
         $limb = $state->limb($item);
-        $state->limbs[$limb] = [$impact + $back, $impact + $back * $this->body->shortReturn, $state->count];
+        $state->limbs[$limb] = $isArm
+            ? [$impact + $back, $impact + $back * $body->shortReturn, $state->count]
+            : array_fill(0, 2, $state->end + $body->legAgain * $uses * $heavy) + [2 => $state->count];
         $state->lastLimb = $limb;
+        [$state->changedLimb, $state->changedTurn] = [null, 0.0];
         if ($item->landsForward && !$item->feint) {
             // The foot that comes down in front is now the lead foot: weight and hips read the other way round.
             $state->stanceChanged = !$state->stanceChanged;
             $state->settle(1.0 - $load, -$turn);
         }
+        $state->heavy = $heavy;
+        // While a leg comes home the body has that time.
+        $state->slack = $isArm ? 0.0 : $back;
     }
 
     /** Moves the strikes that land together with the one being taken, so that they land with it. */
@@ -214,7 +288,8 @@ final readonly class FlowModel
 
     private function move(Item $item, BodyState $state, float $ready): void
     {
-        $state->loadFrom = $state->load;
+        $state->loadFrom = $item instanceof MoveItem && null !== $item->move->needsLoad && $state->count > 0 ? $state->load - $item->move->needsLoad->gap($state->load) : $state->load;
+        $state->start = $ready;
         $duration = $item->duration($this->body) * $state->tempo;
         if ($item instanceof MoveItem) {
             $this->apply($item, $state, $duration);
@@ -222,9 +297,11 @@ final readonly class FlowModel
             // Back in stance: even, square to the line, closed.
             $state->settle(0.5, 0.0);
             $state->crossedBy = null;
+            $state->head = null;
+            $state->changedLimb = null;
         }
         $state->lastLimb = null;
-        $state->start = $ready;
+        $state->jabbed = false;
         $state->impact = null;
         $state->end = $state->released = $ready + $duration;
         $state->leftLoad = $state->load;
@@ -235,6 +312,7 @@ final readonly class FlowModel
     private function apply(MoveItem $item, BodyState $state, float $duration): void
     {
         $move = $item->move;
+        $this->changeFeet($move, $state, $duration);
         if (null !== $move->load && null !== $move->turn) {
             $state->settle($move->load, $move->turn);
         } elseif (null !== $move->load) {
@@ -249,9 +327,38 @@ final readonly class FlowModel
             Feet::Stay => $state->crossedBy,
             default => null,
         };
+        if (null !== $move->load) {
+            $state->head = $move->headTo();
+        }
+    }
+
+    /** What the feet of a move do to the limbs. */
+    private function changeFeet(Move $move, BodyState $state, float $duration): void
+    {
         if ($move->changesStance()) {
             $state->stanceChanged = !$state->stanceChanged;
+            $state->changedLimb ??= $state->lastLimb;
+            $state->changedTurn = null === $state->changedLimb ? 0.0 : -(null === $state->lastLimb ? $state->changedTurn : $state->turn);
+            if (null !== $state->lastLimb && $state->lastLimb >= 2) {
+                // The leg that has just struck is no freer for it.
+                $this->stepped($state, $state->lastLimb, $duration);
+            }
+
+            return;
         }
+        if (null !== $move->load) {
+            [$state->changedLimb, $state->changedTurn] = [null, 0.0];
+        }
+        if (null !== $move->foot && MoveKind::Footwork === $move->kind) {
+            $this->stepped($state, $state->leg($move->foot), $duration);
+        }
+    }
+
+    /** A leg whose foot comes down at the end of a move. */
+    private function stepped(BodyState $state, int $leg, float $duration): void
+    {
+        $free = $state->start + $duration + $this->body->legAgain;
+        $state->limbs[$leg] = [$free, $free, $state->count];
     }
 
     private static function bands(StrikeItem $item, int $range): int

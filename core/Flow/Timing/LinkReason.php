@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 
 /** Says in plain words what a link waits for, the longest cause first. */
@@ -22,7 +23,10 @@ final class LinkReason
         [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
         $item = $items[$at];
         if (!$item instanceof StrikeItem) {
-            return \sprintf('The %s follows at once.', $item->name());
+            return [] === $parts || !$item instanceof MoveItem ? \sprintf('The %s follows at once.', $item->name()) : self::ofMove($items, $item, array_keys(self::worthSaying($parts)), $state);
+        }
+        if ($item->joined && isset($parts[Cause::Turn->value])) {
+            return \sprintf('The hips cannot turn both ways at one moment; the %s turns them one way and the %s the other.', $items[$at - 1]->name(), $item->strike->name);
         }
         if ([] === $parts) {
             return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
@@ -37,6 +41,24 @@ final class LinkReason
             Cause::Turn => \sprintf('%s%s; the %s needs them back', self::hips($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy)),
             Cause::Feet => self::feet($items, $item, $state),
             Cause::Range => self::range($items[$at - 1], $item, $bands, $state),
+            Cause::Head => throw new \LogicException('A strike does not wait for the head.'),
+        }, $causes);
+
+        return implode(' ', array_map(static fn (string $clause): string => ucfirst($clause).'.', $clauses));
+    }
+
+    /**
+     * @param list<Item> $items
+     * @param list<string> $causes the longest first
+     */
+    private static function ofMove(array $items, MoveItem $item, array $causes, BodyState $state): string
+    {
+        $name = $item->name();
+        $weight = $state->load > 0.5 ? 'front' : 'back';
+        $clauses = array_map(static fn (string $cause): string => match (Cause::from($cause)) {
+            Cause::Head => \sprintf('the head is already there%s; it has to come back before the %s', self::since($items, $state->turnBy), $name),
+            Cause::Limb => \sprintf('the %s leg has just come down; the weight goes over the other one before the %s', $item->move->foot->value ?? '', $name),
+            default => \sprintf('the weight is still over the %s foot%s; the %s needs it off that foot', $weight, self::since($items, $state->loadBy), $name),
         }, $causes);
 
         return implode(' ', array_map(static fn (string $clause): string => ucfirst($clause).'.', $clauses));
@@ -58,10 +80,12 @@ final class LinkReason
 
     private static function limb(StrikeItem $item, BodyState $state): string
     {
-        $arm = $item->strike->limb->isArm();
+        [$role, $name] = [$item->strike->role->value, $item->strike->name];
+        if (!$item->strike->limb->isArm()) {
+            return \sprintf('the %s leg has just come down; the weight goes over the other one before the %s', $role, $name);
+        }
 
-        return \sprintf('the %s %s is still on its way back', $item->strike->role->value, $arm ? 'hand' : 'leg')
-            .($state->limb($item) === $state->lastLimb ? \sprintf(', and the %s needs it again', $item->strike->name) : '');
+        return \sprintf('the %s hand is still on its way back', $role).($state->limb($item) === $state->lastLimb ? \sprintf(', and the %s needs it again', $name) : '');
     }
 
     private static function weight(StrikeItem $item, BodyState $state): string
@@ -71,7 +95,9 @@ final class LinkReason
 
     private static function hips(StrikeItem $item, BodyState $state): string
     {
-        return $item->strike->needsTurn->gap($state->turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
+        $turn = $state->limb($item) === $state->changedLimb ? $state->changedTurn : $state->turn;
+
+        return $item->strike->needsTurn($item->target)->gap($turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
     }
 
     /** @param list<Item> $items */

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\HouseRules;
+
+/** Whether a jab brings the athlete nearer. */
+enum JabStep: string implements School
+{
+    case In = 'in';
+    case Place = 'place';
+
+    public static function question(): string
+    {
+        return 'A jab';
+    }
+
+    public function answer(): string
+    {
+        return match ($this) {
+            self::In => 'steps in',
+            self::Place => 'is thrown in place',
+        };
+    }
+}
