@@ -25,6 +25,16 @@ enum Severity: string
         };
     }
 
+    /** One step more, as far as there is one. */
+    public function heavier(): self
+    {
+        return match ($this) {
+            self::Hint => self::Should,
+            self::Should => self::Must,
+            default => $this,
+        };
+    }
+
     /** Whether it finds fault, from that severity on. */
     public function isAtLeast(self $other): bool
     {

@@ -51,8 +51,9 @@ final readonly class Check
                 continue;
             }
             foreach ($rule->matches($context) as $match) {
-                $findings[] = new Finding($definition->id, $severity, $match->at, $match->message);
-                $must = $must || Severity::Must === $severity;
+                $weight = $match->heavier ? $severity->heavier() : $severity;
+                $findings[] = new Finding($definition->id, $weight, $match->at, $match->message, $definition->title);
+                $must = $must || Severity::Must === $weight;
             }
         }
         usort($findings, static fn (Finding $a, Finding $b): int => [$b->severity->rank(), $a->at ?? -1] <=> [$a->severity->rank(), $b->at ?? -1]);

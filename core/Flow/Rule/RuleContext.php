@@ -125,7 +125,7 @@ final class RuleContext
      * Runs of strikes in a row: a run goes on while the strike belongs to it, and ends at every item that breaks it.
      *
      * @param \Closure(Item): bool $breaks
-     * @param \Closure(int, StrikeItem): ?string $kind what a strike counts as; null passes it over
+     * @param \Closure(int, StrikeItem, string|null): ?string $kind what a strike counts as, by its place and what the run so far is of; null passes it over
      *
      * @return list<list<int>> places of the strikes of each run
      */
@@ -136,7 +136,7 @@ final class RuleContext
         $of = null;
         foreach ($this->items as $at => $item) {
             if ($item instanceof StrikeItem) {
-                $is = $kind($at, $item);
+                $is = $kind($at, $item, $of);
                 if (null === $is) {
                     continue;
                 }
@@ -148,7 +148,7 @@ final class RuleContext
                 $of = $is;
             } elseif ([] !== $run && $breaks($item)) {
                 $runs[] = $run;
-                $run = [];
+                [$run, $of] = [[], null];
             }
         }
         if ([] !== $run) {

@@ -7,8 +7,11 @@ namespace Periplus\Core\Flow\Rule;
 /** Where a rule holds, in one plain sentence. Severity is assigned by the house rules. */
 final readonly class RuleMatch
 {
-    /** @param int|null $at place of the item, or null for the whole chain */
-    public function __construct(public ?int $at, public string $message)
+    /**
+     * @param int|null $at place of the item, or null for the whole chain
+     * @param bool $heavier whether it weighs a step more here than the house rules say: a should is a must
+     */
+    public function __construct(public ?int $at, public string $message, public bool $heavier = false)
     {
     }
 }

@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Technique\Feet;
 
 final readonly class AngleTaken implements Rule
 {
@@ -29,7 +30,7 @@ final readonly class AngleTaken implements Rule
         $matches = [];
         foreach ($context->delivered as $at => $item) {
             $move = $context->moveBefore($at)?->move;
-            if (null !== $move && $move->takesAngle()) {
+            if (null !== $move && $move->takesAngle() && Feet::Cross !== $move->feet) {
                 $matches[] = new RuleMatch($at, \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()));
             }
         }

@@ -11,6 +11,7 @@ use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\Limb;
 
 final readonly class ColdOpen implements Rule
 {
@@ -19,7 +20,7 @@ final readonly class ColdOpen implements Rule
         return new RuleDefinition(
             'cold-open',
             'Opens with power',
-            'A chain that opens with a power strike shows it from outside. A jab, a feint, a push kick or a move finds the range first.',
+            'A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move finds the range first.',
             new RuleExample('3 2'),
             new RuleExample('1 3 2'),
             order: 120,
@@ -30,7 +31,8 @@ final readonly class ColdOpen implements Rule
     public function matches(RuleContext $context): array
     {
         $first = $context->items[0] ?? null;
-        if (!$first instanceof StrikeItem || $first->feint || 'jab' === $first->strike->id || 'push kick' === $first->strike->family) {
+        // A kick that opens has a rule of its own, and elbows, knees and uppercuts begin where both are inside already.
+        if (!$first instanceof StrikeItem || $first->feint || 'jab' === $first->strike->id || Limb::Hand !== $first->strike->limb || 'uppercut' === $first->strike->family) {
             return [];
         }
 

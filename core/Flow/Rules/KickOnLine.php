@@ -5,21 +5,25 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\Limb;
 
 final readonly class KickOnLine implements Rule
 {
+    private const MAKES_ROOM = ['post', 'push', 'step-back', 'pull'];
+
     public function definition(): RuleDefinition
     {
         return new RuleDefinition(
             'kick-on-line',
             'Round kick from the line',
-            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt.',
+            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a push holds the counter off, a pull or a step back lets it fall short, and two hands before it keep the opponent busy.',
             new RuleExample('1 14l'),
             new RuleExample('1 step-out 14l'),
             order: 50,
@@ -35,7 +39,7 @@ final readonly class KickOnLine implements Rule
                 continue;
             }
             $before = $context->strikeBefore($at);
-            if (null === $before || $this->leavesLine($context->movesBetween($before, $at))) {
+            if (null === $before || $this->keepsBusy($context, $before) || $this->leavesLine($context->movesBetween($before, $at))) {
                 continue;
             }
             $matches[] = new RuleMatch($at, \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name));
@@ -48,11 +52,19 @@ final readonly class KickOnLine implements Rule
     private function leavesLine(array $moves): bool
     {
         foreach ($moves as $item) {
-            if ($item->move->leavesLine()) {
+            if ($item->move->leavesLine() || \in_array($item->move->id, self::MAKES_ROOM, true)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** Whether two hands in a row end at that place. */
+    private function keepsBusy(RuleContext $context, int $at): bool
+    {
+        $isHand = static fn (?StrikeItem $item): bool => null !== $item && Limb::Hand === $item->strike->limb;
+
+        return $isHand($context->strikes[$at] ?? null) && $isHand($context->strikes[$at - 1] ?? null);
     }
 }

@@ -6,11 +6,13 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Ending;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Limb;
@@ -23,18 +25,19 @@ final readonly class NoExit implements Rule
         return new RuleDefinition(
             'no-exit',
             'How the chain ends',
-            'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. Other schools finish with a kick, or with a lead hand; the gym chooses.',
-            new RuleExample('1 2'),
-            new RuleExample('1 2 exit'),
+            'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is worth saying of a long chain, with a partner of every chain, and on the bag of none. Other schools finish with a kick, or with a lead hand; the gym chooses.',
+            new RuleExample('1 2 3b 2 3 2'),
+            new RuleExample('1 2 3b 2 3 2 exit'),
             order: 130,
             severities: ['boxing' => Severity::Hint, 'kickboxing' => Severity::Hint, 'all-limbs' => Severity::Hint],
+            threshold: new RuleThreshold(6, 1, 20, 'strikes'),
         );
     }
 
     public function matches(RuleContext $context): array
     {
         $last = \count($context->items) - 1;
-        $stands = $context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes;
+        $stands = ($context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes) && $this->matters($context);
         $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
         $message = match ($context->options->rules->schools->ending) {
             Ending::Move => $stands ? 'Nothing takes the athlete out after the last strike. Exit, pivot, roll or step.' : null,
@@ -44,5 +47,14 @@ final readonly class NoExit implements Rule
         };
 
         return null === $message ? [] : [new RuleMatch($last, $message)];
+    }
+
+    private function matters(RuleContext $context): bool
+    {
+        return match ($context->options->medium) {
+            Medium::Bag => false,
+            Medium::Partner => true,
+            default => \count($context->strikes) >= $context->threshold($this),
+        };
     }
 }

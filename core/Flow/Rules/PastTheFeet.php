@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
 
 final readonly class PastTheFeet implements Rule
@@ -18,9 +19,9 @@ final readonly class PastTheFeet implements Rule
         return new RuleDefinition(
             'past-the-feet',
             'Over the feet',
-            'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike or leave.',
-            new RuleExample('1 check-rear 11'),
-            new RuleExample('1 check-rear 12'),
+            'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike or leave. It is said where a link waits as well: then the tempo, or the chain, leaves the weight no time.',
+            new RuleExample('13 shift 14', tempo: 0.8),
+            new RuleExample('13 shift 14'),
             order: 20,
             severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
         );
@@ -29,11 +30,26 @@ final readonly class PastTheFeet implements Rule
     public function matches(RuleContext $context): array
     {
         $sway = $context->sway();
-        if (null === $sway->leastAt || !$sway->overcommitted()) {
+        if (null === $sway->leastAt || !$sway->overcommitted() || !$this->waits($context, $sway->leastAt)) {
             return [];
         }
         $item = $context->items[$sway->leastAt];
 
         return [new RuleMatch($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))))];
+    }
+
+    /**
+     * Whether a link beside that place waits for the body. Where both flow the weight is there in time; that the hips
+     * swing past an edge on their way is then no fault.
+     */
+    private function waits(RuleContext $context, int $at): bool
+    {
+        foreach ($context->timing->links as $link) {
+            if (($link->to === $at || $link->from() === $at) && Verdict::Flows !== $link->verdict) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -23,7 +23,7 @@ final readonly class SameSideRun implements Rule
         return new RuleDefinition(
             'same-side-run',
             'Same side three times',
-            'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side gone. Jabs do not count.',
+            'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side gone. Jabs of that side, feints and push kicks do not count, and a jab of the other side ends the run.',
             new RuleExample('3b 3 5'),
             new RuleExample('3b 2 5'),
             order: 100,
@@ -37,7 +37,15 @@ final readonly class SameSideRun implements Rule
         $matches = [];
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): ?string => 'jab' === $item->strike->id ? null : $context->inStance->side($at)?->value,
+            static function (int $at, StrikeItem $item, ?string $of) use ($context): ?string {
+                $side = $context->inStance->side($at)?->value;
+                if ('jab' === $item->strike->id && $item->delivered() && null !== $of && $of !== $side) {
+                    // It turns the hips the other way, which is what the run was short of.
+                    return 'jab '.$at;
+                }
+
+                return 'jab' === $item->strike->id || $item->feint || 'push kick' === $item->strike->family ? null : $side;
+            },
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {

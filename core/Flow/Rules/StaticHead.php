@@ -7,6 +7,7 @@ namespace Periplus\Core\Flow\Rules;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
@@ -14,6 +15,7 @@ use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\Target;
 
 final readonly class StaticHead implements Rule
 {
@@ -22,7 +24,7 @@ final readonly class StaticHead implements Rule
         return new RuleDefinition(
             'static-head',
             'Head never moves',
-            'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step inside the chain.',
+            'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step inside the chain; kicks, overhands and punches to the body move it as well.',
             new RuleExample('1 2 3 4 3 2'),
             new RuleExample('1 2 3 roll-rear 4 3 2'),
             order: 90,
@@ -36,7 +38,7 @@ final readonly class StaticHead implements Rule
         $matches = [];
         $runs = $context->runs(
             static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && $item->move->movesHead()),
-            static fn (): string => 'strike',
+            static fn (int $at, StrikeItem $item): string => self::movesHead($item) ? 'moved '.$at : 'strike',
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
@@ -45,5 +47,11 @@ final readonly class StaticHead implements Rule
         }
 
         return $matches;
+    }
+
+    /** A kick leans away, an overhand dips and a punch to the body goes down. */
+    private static function movesHead(StrikeItem $item): bool
+    {
+        return $item->isLegStrike() || 'overhand' === $item->strike->family || Target::Body === $item->target;
     }
 }

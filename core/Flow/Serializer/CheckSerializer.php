@@ -18,6 +18,7 @@ use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;
+use Periplus\Core\Flow\Check\Summary;
 use Periplus\Core\Flow\Level\Reason;
 use Periplus\Core\Flow\Level\Scale;
 use Periplus\Core\Flow\Options\CheckOptions;
@@ -95,7 +96,7 @@ final readonly class CheckSerializer
     {
         return [
             'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
-            'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null,
+            'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null, 'summary' => null,
             'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'stances' => null, 'mirror' => null, 'carry' => null, 'drawings' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
@@ -135,9 +136,8 @@ final readonly class CheckSerializer
             'waitMs' => self::ms($result->timing->waiting()),
             'items' => $items,
             'links' => self::links($result->timing),
-            'findings' => array_map(static fn (Finding $finding): array => [
-                'id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message,
-            ], $result->findings),
+            'summary' => Summary::of($result),
+            'findings' => self::findings($result->findings),
             'balance' => self::balance($result->sway),
             'level' => self::level($result, $options->tempo),
             'stances' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
@@ -236,6 +236,27 @@ final readonly class CheckSerializer
         ], $timing->links);
     }
 
+    /**
+     * What one rule finds in several places is one finding with all of them.
+     *
+     * @param list<Finding> $findings
+     *
+     * @return list<array{id: string, severity: string, at: int|null, message: string, places: list<int>}>
+     */
+    private static function findings(array $findings): array
+    {
+        $rows = [];
+        foreach ($findings as $finding) {
+            $key = $finding->id.' '.$finding->severity->value;
+            $rows[$key] ??= ['id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message, 'places' => []];
+            if (null !== $finding->at) {
+                $rows[$key]['places'][] = $finding->at;
+            }
+        }
+
+        return array_values($rows);
+    }
+
     /** @return array{stance: string, text: string, words: list<string>, contacts: list<list<string>>, runningStances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
     private function inStance(ChainInStance $inStance, Opponent $opponent, string $text): array
     {
@@ -279,7 +300,7 @@ final readonly class CheckSerializer
     /** @return array<string, mixed> */
     private static function note(Note $note): array
     {
-        return ['at' => $note->at, 'length' => $note->length, 'message' => $note->message];
+        return ['at' => $note->at, 'length' => $note->length, 'message' => $note->message, 'choices' => $note->choices];
     }
 
     /** @return array<string, mixed> */

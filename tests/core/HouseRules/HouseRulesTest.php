@@ -104,7 +104,7 @@ final class HouseRulesTest extends TestCase
 
     #[TestWith(['kick', '1 2 14 exit', '1 14 2 exit'])]
     #[TestWith(['lead-hand', '1 2 3', '1 2'])]
-    #[TestWith(['move', '1 2 exit', '1 2'])]
+    #[TestWith(['move', '1 2 3 2 3 2 exit', '1 2 3 2 3 2'])]
     public function testEndingSchoolDecidesWhichEndingIsAFinding(string $ending, string $good, string $bad): void
     {
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));

@@ -18,6 +18,7 @@ use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\HouseRules\Severity;
@@ -59,8 +60,9 @@ final class MendFinderTest extends TestCase
 
     public function testAFindingIsMendedByOneEdit(): void
     {
-        $result = self::report('1 14l', 'kickboxing');
-        $mends = MendFinder::builtIn()->mends($result, new CheckOptions(BuiltInHouseRules::named('kickboxing')));
+        $partner = new CheckOptions(BuiltInHouseRules::named('kickboxing'), medium: Medium::Partner);
+        $result = Check::builtIn()->run(Chains::inStance('1 14l'), $partner);
+        $mends = MendFinder::builtIn()->mends($result, $partner);
         $byId = [];
         foreach ($result->findings as $place => $finding) {
             $byId[$finding->id] = array_map(self::text(...), $mends->ofFindings[$place] ?? []);
