@@ -5,6 +5,7 @@ import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { useCheck } from "../check/useCheck";
 import { useTranslate } from "../numbering/useTranslation";
+import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
 import { useStable } from "../ui/useStable";
 import { CheckPanel } from "./CheckPanel";
@@ -25,6 +26,9 @@ import { useNext } from "./useNext";
 import { useSaving } from "./useSaving";
 import { WhatIsChanged } from "./WhatIsChanged";
 import "./bench.css";
+
+/** After which a word that was begun counts as finished, ms. */
+const PAUSE = 700;
 
 interface Props {
   /** Of the draft in this browser. */
@@ -110,6 +114,12 @@ export function Bench({ id, stored, proposal }: Props) {
     saving.send(version);
   };
 
+  // A word that is still being typed is not called wrong before a blank or a pause.
+  const resting = useSettled(text, PAUSE) === text;
+  const inHand = resting ? null : entry.wordInHand();
+  const problems = (latest?.problems ?? []).filter(
+    (problem) => inHand === null || problem.at + problem.length <= inHand.at || problem.at >= inHand.at + inHand.length,
+  );
   const unreadable = (latest?.problems.length ?? 0) > 0;
   // What is shown is not about what stands in the line, and no answer to that is on its way.
   const isOld = checked.old || unreadable;
@@ -124,9 +134,9 @@ export function Bench({ id, stored, proposal }: Props) {
       <div className="work-grid">
         <div className="work-main">
           <section className="panel bench-entry">
-            <EntryLine text={text} check={latest} current={current} entry={entry} history={history} />
+            <EntryLine {...{ text, problems, current, entry, history }} check={latest} />
             <EntryButtons history={history} doing={saving.doing} onSave={saving.open} />
-            <EntryHelp checked={checked} onCorrect={entry.correct} />
+            <EntryHelp {...{ checked, problems }} isUnfinished={inHand !== null} onCorrect={entry.correct} />
           </section>
           <section
             className={isOld ? "panel check-line check-line-old" : "panel check-line"}

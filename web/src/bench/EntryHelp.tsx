@@ -4,13 +4,17 @@ import type { Checked } from "../check/useCheck";
 
 interface Props {
   checked: Checked;
-  onCorrect: (problem: ReadingProblem, by: string) => void;
+  problems: ReadingProblem[];
+  /** Whether a word is being typed, so that nothing can be said of it yet. */
+  isUnfinished: boolean;
+  onCorrect: (place: Pick<ReadingProblem, "at" | "length">, by: string) => void;
 }
 
 /** Under the entry line: what cannot be read and what is meant perhaps, why nothing is checked, or how the line was read. */
-export function EntryHelp({ checked: { latest, readable, error, old }, onCorrect }: Props) {
+export function EntryHelp({ checked: { latest, readable, error, old }, problems, isUnfinished, onCorrect }: Props) {
   const reachable = useReachable();
-  const [problem, ...more] = latest?.problems ?? [];
+  const [problem, ...more] = problems;
+  const notes = latest?.notes ?? [];
   return (
     <div id="entry-help" className="entry-help" role="status">
       {problem ? (
@@ -31,8 +35,21 @@ export function EntryHelp({ checked: { latest, readable, error, old }, onCorrect
               ? refusal(error).title
               : "Checking …"}
         </span>
-      ) : latest && latest.notes.length > 0 ? (
-        <span>{latest.notes.map((note) => note.message).join(" ")}</span>
+      ) : isUnfinished && (latest?.problems.length ?? 0) > 0 ? (
+        <span className="small">…</span>
+      ) : notes.length > 0 ? (
+        <span>
+          {notes.map((note) => (
+            <span key={`${note.at} ${note.message}`} className="entry-note">
+              {note.message}{" "}
+              {note.choices.map((choice) => (
+                <button key={choice} type="button" className="chip" onClick={() => onCorrect(note, choice)}>
+                  {choice}
+                </button>
+              ))}
+            </span>
+          ))}
+        </span>
       ) : (
         <span className="small">{readable?.words ?? "Numbers or words, in any mix. Press ? for the keys."}</span>
       )}

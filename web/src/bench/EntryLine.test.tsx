@@ -13,6 +13,7 @@ function entry(text: string, check: Check | undefined, current = true) {
     <EntryLine
       text={text}
       check={check}
+      problems={check?.problems ?? []}
       current={current}
       entry={{ ...told, field: createRef<HTMLTextAreaElement>() }}
       history={told}
@@ -36,7 +37,7 @@ test("what cannot be read is underlined where it stands, whatever stands before 
 });
 
 test("a strike that has to wait is underlined with the kind of its wait", () => {
-  const text = "jab, cross and cross, then 31";
+  const text = "jab, cross and cross, exit, 31";
   const [check] = checked([text]) as [Check];
   expect(check.problems).toEqual([]);
   const { marks, whole } = entry(text, check);

@@ -1,10 +1,12 @@
 import { type KeyboardEvent, type RefObject, useLayoutEffect } from "react";
-import type { Check } from "../api/client";
+import type { Check, ReadingProblem } from "../api/client";
 import { isShortcut } from "../ui/useShortcut";
 
 interface Props {
   text: string;
   check: Check | undefined;
+  /** What of it cannot be read and is to be shown. */
+  problems: ReadingProblem[];
   /** Whether the check is about this very text, so that its places fit. */
   current: boolean;
   entry: {
@@ -22,8 +24,8 @@ interface Stretch {
 }
 
 /** Where the text is underlined: what cannot be read, and strikes that have to wait. Places count Unicode characters. */
-function stretches(check: Check): Stretch[] {
-  const problems = check.problems.map((problem) => ({
+function stretches(check: Check, problems: ReadingProblem[]): Stretch[] {
+  const unread = problems.map((problem) => ({
     from: problem.at,
     to: problem.at + Math.max(1, problem.length),
     kind: "problem",
@@ -32,7 +34,7 @@ function stretches(check: Check): Stretch[] {
     const item = check.items[link.to];
     return item && link.verdict !== "flows" ? [{ from: item.at, to: item.at + item.length, kind: link.verdict }] : [];
   });
-  return [...problems, ...waits].sort((a, b) => a.from - b.from);
+  return [...unread, ...waits].sort((a, b) => a.from - b.from);
 }
 
 /** The place of the cursor, in Unicode characters of what stands in the field now. */
@@ -41,7 +43,7 @@ function caretOf(area: HTMLTextAreaElement): number {
 }
 
 /** The line that takes numbers or words. Underlines lie on a copy of the text behind it. */
-export function EntryLine({ text, check, current, entry, history }: Props) {
+export function EntryLine({ text, check, problems, current, entry, history }: Props) {
   const { field, onType, onCaret } = entry;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text
   useLayoutEffect(() => {
@@ -63,7 +65,7 @@ export function EntryLine({ text, check, current, entry, history }: Props) {
   };
 
   const characters = Array.from(text);
-  const marks = check && current ? stretches(check) : [];
+  const marks = check && current ? stretches(check, problems) : [];
   const parts: { text: string; kind: string; from: number }[] = [];
   let at = 0;
   for (const mark of marks) {
@@ -94,7 +96,7 @@ export function EntryLine({ text, check, current, entry, history }: Props) {
         value={text}
         rows={1}
         aria-label="The combination, in numbers or words"
-        aria-invalid={(check?.problems.length ?? 0) > 0}
+        aria-invalid={problems.length > 0}
         aria-describedby="entry-help"
         placeholder="1 2 3b, or jab cross lead hook body"
         spellCheck={false}

@@ -2,7 +2,7 @@ import { act, renderHook } from "@testing-library/react";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { checked } from "../testing/core";
-import { useEntry, written } from "./useEntry";
+import { useEntry, wordInHand, written } from "./useEntry";
 
 const items = fc.array(fc.constantFrom("1", "2", "3b", "slip-lead", "14l", "/"), { minLength: 1, maxLength: 10 });
 
@@ -39,6 +39,15 @@ test("signs go straight onto what is before them, and a strike onto a plus or a 
 
 test("places are counted in characters, also behind a wide one", () => {
   expect(written("🥊 1", 3, "2")).toEqual({ text: "🥊 1 2", caret: 5 });
+});
+
+test("the word in hand is what stands before the cursor without a blank", () => {
+  expect(wordInHand("1 cro", 5)).toEqual({ at: 2, length: 3 });
+  expect(wordInHand("🥊 cro", 5)).toEqual({ at: 2, length: 3 });
+  expect(wordInHand("1 cro 2", 4)).toEqual({ at: 2, length: 2 });
+  expect(wordInHand("1 cro ", 6)).toBeNull();
+  expect(wordInHand("1 (cro,", 7)).toBeNull();
+  expect(wordInHand("", 0)).toBeNull();
 });
 
 function entry(text: string) {

@@ -23,13 +23,23 @@ export function written(text: string, at: number, what: string): { text: string;
   return { text: head + (after === "" ? "" : ` ${after}`), caret: Array.from(head).length };
 }
 
+/** The word that the cursor stands behind or in, as long as no blank ends it. */
+export function wordInHand(text: string, caret: number): Place | null {
+  const before = Array.from(text).slice(0, caret);
+  const from = before.findLastIndex((character) => /[\s,;()[\]+/]/.test(character)) + 1;
+  return from === before.length ? null : { at: from, length: before.length - from };
+}
+
 /** The entry line: its field, the cursor, which item is selected, and what is written by a press instead of by keys. */
 export function useEntry({ text, items, onChange }: Line) {
   const field = useRef<HTMLTextAreaElement>(null);
   const caret = useRef(Array.from(text).length);
   const [selected, setSelected] = useState<number | null>(null);
 
+  const typing = useRef(false);
+
   const place = useStable((next: string, at: number) => {
+    typing.current = false;
     onChange(next);
     caret.current = at;
     setSelected(null);
@@ -39,6 +49,8 @@ export function useEntry({ text, items, onChange }: Line) {
     selected,
     /** Where the cursor stands, in characters. */
     caret: useStable(() => Math.min(caret.current, Array.from(text).length)),
+    /** The word that is being typed, which may not be finished; null after a press. */
+    wordInHand: useStable(() => (typing.current ? wordInHand(text, caret.current) : null)),
     release: useStable(() => setSelected(null)),
     select: useStable((at: number | null) => {
       setSelected(at);
@@ -50,6 +62,7 @@ export function useEntry({ text, items, onChange }: Line) {
       }
     }),
     onType: useStable((next: string, at: number) => {
+      typing.current = true;
       onChange(next, true);
       caret.current = at;
       setSelected(null);

@@ -17,20 +17,6 @@ interface Props {
   onCompare?: (mend: Mend) => void;
 }
 
-/** A long chain earns the same credit many times; it is said once, with its count. */
-function grouped(findings: Finding[]): { finding: Finding; times: number }[] {
-  const rows: { finding: Finding; times: number }[] = [];
-  for (const finding of findings) {
-    const same = finding.severity === "credit" ? rows.find((row) => row.finding.id === finding.id) : undefined;
-    if (same) {
-      same.times += 1;
-    } else {
-      rows.push({ finding, times: 1 });
-    }
-  }
-  return rows;
-}
-
 /** What the check says: waits first and how to mend them, then findings by weight, then what is good. */
 export const Findings = memo(function Findings({ check, selected, onSelect, mends, onMend, onCompare }: Props) {
   const waits = check.links.filter((link) => link.verdict !== "flows");
@@ -47,6 +33,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
           {waits.length > 0 && <small> · {waits.reduce((sum, link) => sum + link.waitMs, 0)} ms of waiting</small>}
         </span>
       </header>
+      {check.summary && <p className="summary">{check.summary}</p>}
       <ul>
         {waits.map((link) => (
           <li key={link.to} className={`finding finding-${link.verdict}`}>
@@ -64,15 +51,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
             {offer(mends.mends, "Mends of the chain")}
           </li>
         )}
-        {waits.length === 0 && check.items.length > 1 && (
-          <li className="finding finding-flows">
-            <p>
-              <b>Every link flows</b>
-              <span>Weight and hips arrive where each next strike needs them.</span>
-            </p>
-          </li>
-        )}
-        {grouped(check.findings).map(({ finding, times }) => (
+        {check.findings.map((finding) => (
           <li key={`${finding.id}-${finding.at}`} className={`finding finding-${finding.severity}`}>
             <button
               type="button"
@@ -82,9 +61,9 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
               <span>
                 <em>{WORDS[finding.severity]}</em>
                 {finding.message}
-                {times > 1 && <small> and {times - 1} more like it</small>}
               </span>
             </button>
+            <MorePlaces {...{ check, finding, selected, onSelect }} />
             {offer(
               // What breaks the chain is mended above.
               finding.severity === "must" && mends?.mends.length
@@ -99,6 +78,26 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
     </section>
   );
 });
+
+/** The other places that a finding holds for, each to be shown on the line. */
+function MorePlaces({
+  check,
+  finding,
+  selected,
+  onSelect,
+}: Pick<Props, "check" | "selected" | "onSelect"> & { finding: Finding }) {
+  const more = finding.places.slice(1);
+  return more.length === 0 ? null : (
+    <p className="more-places">
+      as well:{" "}
+      {more.map((at) => (
+        <button key={at} type="button" className="chip" aria-pressed={selected === at} onClick={() => onSelect(at)}>
+          {check.items[at]?.text}
+        </button>
+      ))}
+    </p>
+  );
+}
 
 /** How near the hips come to the edge of the feet, and how hard the chain is to learn, with what makes it so. */
 function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {

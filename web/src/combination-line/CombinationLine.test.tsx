@@ -75,7 +75,7 @@ test("a feint, a hard and a light strike can be told apart", () => {
 });
 
 test("a reload and a break are gaps as wide as their wait, with their milliseconds", () => {
-  const [check] = checked(["2 2 31\t--rules=all-limbs"]) as [Check];
+  const [check] = checked(["2 2 exit 31\t--rules=all-limbs"]) as [Check];
   const waits = check.links.filter((link) => link.verdict !== "flows");
   expect(waits.map((link) => link.verdict)).toEqual(["reload", "breaks"]);
   const svg = draw(check, "full");
