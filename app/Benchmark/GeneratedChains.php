@@ -92,9 +92,11 @@ final readonly class GeneratedChains
         $strikes = [];
         foreach (Catalogue::builtIn()->strikes as $strike) {
             array_push($strikes, ...array_fill(0, match (true) {
-                'straight' === $strike->family => 10,
-                \in_array($strike->family, ['hook', 'uppercut'], true) => 5,
-                Limb::Leg === $strike->limb => 2,
+                'straight' === $strike->family => 24,
+                'hook' === $strike->family => 16,
+                'uppercut' === $strike->family => 8,
+                \in_array($strike->family, ['push kick', 'round kick', 'switch kick'], true) => 5,
+                Limb::Leg === $strike->limb => 1,
                 default => 1,
             }, $strike));
         }

@@ -14,7 +14,7 @@ final class CheckTest extends ApiTestCase
         $answer = $this->ask('POST', '/api/check', ['text' => '1-2-3b slip left 2', 'rules' => 'boxing']);
 
         self::assertSame(200, $answer->status);
-        self::assertSame(['1 2 3b slip-lead 2', 'reload', 1561], [$answer->body['notation'], $answer->body['verdict'], $answer->body['lengthMs']]);
+        self::assertSame(['1 2 3b slip-lead 2', 'reload', 1564], [$answer->body['notation'], $answer->body['verdict'], $answer->body['lengthMs']]);
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
     }
 

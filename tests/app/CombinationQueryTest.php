@@ -36,7 +36,7 @@ final class CombinationQueryTest extends ApiTestCase
     #[TestWith(['ends kick'])]
     #[TestWith(['ends 2 footwork'])]
     #[TestWith(['has 2 3'])]
-    #[TestWith(['has 1 2 3'])]
+    #[TestWith(['has 1 2 1'])]
     #[TestWith(['has lead hook body then rear kick'])]
     #[TestWith(['has hand hand hand, no kick'])]
     #[TestWith(['no footwork'])]

@@ -81,7 +81,7 @@ final class HouseRulesTest extends ApiTestCase
     public function testASeverityOfMustBreaksAndBackAgain(): void
     {
         $this->signIn('head');
-        $id = $this->save('No way out', '1 2 3 14l');
+        $id = $this->save('No way out', '1 2 3 2 1 2 3 14l');
         $before = $this->verdict($id);
         $this->apply(self::change(severities: ['no-exit' => 'must']));
         self::assertSame('breaks', $this->verdict($id));

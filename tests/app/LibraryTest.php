@@ -64,7 +64,7 @@ final class LibraryTest extends ApiTestCase
             ['name' => 'Window', 'text' => '1 2 3b exit', 'level' => 2],
             ['name' => 'Nail', 'text' => '2 2', 'level' => 2, 'themes' => []],
             ['name' => 'Cold kick', 'text' => '14l', 'rules' => 'kickboxing', 'level' => 3, 'themes' => []],
-            ['name' => 'Elbow', 'text' => '1 2 3 31 14h', 'rules' => 'all-limbs', 'level' => 2, 'themes' => []],
+            ['name' => 'Elbow', 'text' => '1 2 3 31 push push 31 14h', 'rules' => 'all-limbs', 'level' => 2, 'themes' => []],
         ] as $row) {
             self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['note' => '', ...$row]))->status);
         }

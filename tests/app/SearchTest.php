@@ -15,7 +15,7 @@ final class SearchTest extends ApiTestCase
         'Bell rope' => ['2 2 exit', ['themes' => [], 'level' => 2, 'note' => 'Breathe out on both.']],
         'Compass' => ['1 step-out 14l exit', ['rules' => 'kickboxing', 'themes' => ['low kick', 'angles'], 'level' => 3]],
         'Dock' => ['1 4b', ['stance' => 'southpaw', 'themes' => ['liver'], 'level' => 2]],
-        'Ebb tide' => ['1 31', ['rules' => 'all-limbs', 'themes' => ['elbows'], 'level' => 3]],
+        'Ebb tide' => ['1 push 31', ['rules' => 'all-limbs', 'themes' => ['elbows'], 'level' => 3]],
         'Flotsam' => ['1 switch 2 exit', ['themes' => ['stance work'], 'level' => 3, 'note' => 'No hurry: the tide turns.']],
         'Gull' => ['(1) 2 3 2 exit', ['themes' => ['feints'], 'level' => 1]],
     ];
