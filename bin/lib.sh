@@ -160,7 +160,9 @@ environment() { # [DATABASE]
 }
 
 # Commands of the application share no memory with the servers, but find the same kind of cache.
-console() { php -d apc.enable_cli=1 "$ROOT/app/Console/main.php" "$@"; }
+# The computation is arithmetic, which the just-in-time compiler makes nearly twice as quick; the server has it as well.
+COMPILED="-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M"
+console() { php $COMPILED -d apc.enable_cli=1 "$ROOT/app/Console/main.php" "$@"; }
 
 # What the framework makes of the code is kept in a folder for each state of the code, so that making the next one takes
 # nothing away from what serves.

@@ -216,6 +216,8 @@ php_admin_value[sys_temp_dir] = \"$STATE/tmp/php\""
     PHP_INI="opcache.enable = 1
 opcache.memory_consumption = 128
 opcache.max_accelerated_files = 20000
+opcache.jit = tracing
+opcache.jit_buffer_size = 64M
 opcache.validate_timestamps = $([ "$APP_ENV" = prod ] && echo 0 || echo 1)
 opcache.preload = \"$preload\"
 opcache.preload_user = $WEB_ACCOUNT

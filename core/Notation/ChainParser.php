@@ -29,6 +29,7 @@ final class ChainParser
     public const DEEPEST = 3;
     /** Most repeats of a [ ]. */
     public const MOST_REPEATS = 20;
+    private const CHOICE = ['any' => true, 'free' => true];
     private const A_STRIKE = 'a strike, such as 2 or "cross"';
 
     private int $depth = 0;
@@ -159,6 +160,9 @@ final class ChainParser
     {
         $at = $this->tokens->position();
         $text = $this->tokens->numberAt($at) ?? '';
+        if (0 === $this->phrases || ('' !== $text && ctype_digit($text) ? 'times' !== $this->tokens->word(1) : '' === $text && 'x' !== $this->tokens->word())) {
+            return false;
+        }
         $length = 1;
         if (1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $text, $count) && null === $this->numbering->entry($text)) {
             $times = (int) $count[1];
@@ -171,8 +175,7 @@ final class ChainParser
         }
         $last = \count($this->items) - 1;
         $item = $this->items[$last] ?? null;
-        if (null === $item || 0 === $this->phrases) {
-            // Left to the numbers, which say what is missing.
+        if (null === $item) {
             return false;
         }
         $this->tokens->moveTo($at + $length);
@@ -406,9 +409,8 @@ final class ChainParser
     private function freeWords(): bool
     {
         $at = $this->tokens->position();
-        $isChoice = static fn (string $word): bool => 'any' === $word || 'free' === $word;
-        $choice = $isChoice($this->tokens->word());
-        if (!$choice && (null === $this->tokens->numberAt($at) || !$isChoice($this->tokens->word(1)))) {
+        $choice = isset(self::CHOICE[$this->tokens->word()]);
+        if (!$choice && (!isset(self::CHOICE[$this->tokens->word(1)]) || null === $this->tokens->numberAt($at))) {
             return false;
         }
         $count = $this->tokens->numberAt($choice ? $at + 1 : $at);

@@ -7,17 +7,18 @@ namespace Periplus\Core\Notation;
 /** First stage of the reader: cuts a text into tokens, in one pass. Numbers called out in words, to ninety-nine, are numbers. */
 final readonly class Lexer
 {
+    /** Each kind of token ends in a mark; blanks and hyphens leave none. */
     private const PATTERN = <<<'REGEX'
         ~\G(?:
-          (?<times>(?<=\])\s*[x\x{00D7}]\s*[0-9]+)
-        | (?<stop>[-=]+>|\x{2192}|(?<=[\s\x{00A0}])>(?=[\s\x{00A0}])|[,;.:|\x{00B7}\x{2022}])
-        | (?<named>12(?:-|\s+to\s+)6(?=\s+elbow))
-        | (?<hyphen>(?<=[\p{L}0-9])-(?=\p{L}))
-        | (?<blank>[\s\x{00A0}]+|[-\x{2010}-\x{2015}\x{2212}])
-        | (?<number>[a-z\x{00D7}]{0,2}[0-9]+[a-z]*)
-        | (?<word>\p{L}[\p{L}\p{M}'\x{2019}]*)
-        | (?<sign>[()\[\]+/*!\~>])
-        | (?<unknown>.)
+          (?<=\])\s*[x\x{00D7}]\s*[0-9]+ (*MARK:times)
+        | (?<=[\p{L}0-9])-(?=\p{L}) (*MARK:hyphen)
+        | (?:[-=]+>|\x{2192}|(?<=[\s\x{00A0}])>(?=[\s\x{00A0}])|[,;.:|\x{00B7}\x{2022}]) (*MARK:stop)
+        | (?:[\s\x{00A0}]+|[-\x{2010}-\x{2015}\x{2212}]) (*MARK:blank)
+        | 12(?:-|\s+to\s+)6(?=\s+elbow) (*MARK:named)
+        | [a-z\x{00D7}]{0,2}[0-9]+[a-z]* (*MARK:number)
+        | \p{L}[\p{L}\p{M}'\x{2019}]* (*MARK:word)
+        | [()\[\]+/*!\~>] (*MARK:sign)
+        | . (*MARK:unknown)
         )~uxsi
         REGEX;
 
@@ -38,38 +39,36 @@ final readonly class Lexer
      */
     public static function tokens(string $text, int $from = 0): array
     {
-        preg_match_all(self::PATTERN, $text, $matches, \PREG_SET_ORDER | \PREG_UNMATCHED_AS_NULL);
+        /** @var list<array{0: string, MARK: string}> $matches */
+        $matches = [];
+        preg_match_all(self::PATTERN, $text, $matches, \PREG_SET_ORDER);
+        // Bytes are characters as long as there is no other.
+        $isPlain = mb_check_encoding($text, 'ASCII');
         $tokens = [];
         $at = $from;
         $hyphen = false;
         foreach ($matches as $match) {
             $found = $match[0];
-            $length = mb_strlen($found);
-            foreach (self::KINDS as $group => $kind) {
-                if (null !== $match[$group]) {
-                    $token = new Token($kind, 'named' === $group ? '12-6' : $found, new Span($at, $length), $hyphen);
-                    $tokens[] = TokenKind::Word === $kind ? self::numbered($token) : $token;
+            $mark = $match['MARK'];
+            $length = $isPlain ? \strlen($found) : mb_strlen($found);
+            if (isset(self::KINDS[$mark])) {
+                $kind = self::KINDS[$mark];
+                $span = new Span($at, $length);
+                $number = 'word' === $mark ? Vocabulary::NUMBERS[$isPlain ? strtolower($found) : mb_strtolower($found)] ?? null : null;
+                if (null === $number) {
+                    $tokens[] = new Token($kind, 'named' === $mark ? '12-6' : $found, $span, $hyphen);
+                } else {
+                    $token = new Token(TokenKind::Number, $number, $span, $hyphen, true);
                     $last = \count($tokens) - 1;
-                    $joined = $last > 0 ? self::together($tokens[$last - 1], $tokens[$last]) : null;
-                    if (null !== $joined) {
-                        array_splice($tokens, -2, 2, [$joined]);
-                    }
-                    break;
+                    $joined = $last >= 0 ? self::together($tokens[$last], $token) : null;
+                    $tokens[null === $joined ? $last + 1 : $last] = $joined ?? $token;
                 }
             }
-            $hyphen = null !== $match['hyphen'];
+            $hyphen = 'hyphen' === $mark;
             $at += $length;
         }
 
-        return $tokens;
-    }
-
-    /** A word that is a number: "seven", "twenty". */
-    private static function numbered(Token $token): Token
-    {
-        $number = Vocabulary::NUMBERS[mb_strtolower($token->text)] ?? null;
-
-        return null === $number ? $token : new Token(TokenKind::Number, $number, $token->span, $token->hyphen, true);
+        return array_values($tokens);
     }
 
     /** "Thirty" and "one" are one number; "thirty" and "12" are two. */

@@ -58,7 +58,13 @@ final readonly class Reader
     /** How many characters a name takes that stands before the chain with a colon and a blank behind it: "Sea gate: 1 2 3". */
     private static function name(string $text): int
     {
-        return 1 === preg_match('/^\s*[^:]*\p{L}[^:]*:\s+(?=[^:]+$)/u', $text, $match) ? mb_strlen($match[0]) : 0;
+        if (1 !== substr_count($text, ':')) {
+            return 0;
+        }
+        [$before, $after] = explode(':', $text);
+        $chain = ltrim($after);
+
+        return '' !== $chain && $chain !== $after && 1 === preg_match('/\p{L}/u', $before) ? mb_strlen($text) - mb_strlen($chain) : 0;
     }
 
     private static function refuse(int $length, string $message): Reading

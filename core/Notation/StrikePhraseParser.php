@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Combination\Effort;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
@@ -25,6 +26,10 @@ final readonly class StrikePhraseParser
     public function parse(TokenStream $tokens, int $from): ?StrikePhrase
     {
         $words = $tokens->words;
+        $first = $tokens->at($from);
+        if (TokenKind::Number === $first?->kind && '' === ($words[$from + 1] ?? '')) {
+            return self::numberAlone($first, $from);
+        }
         $said = new StrikeWords(Vocabulary::REPEATS[$words[$from] ?? ''] ?? null);
         $at = null === $said->times ? $from : $from + 1;
         $bare = null;
@@ -80,6 +85,23 @@ final readonly class StrikePhraseParser
                 return $stands ? $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $said) : null;
             }
         }
+    }
+
+    /** A number that no word says anything of, as it stands in most lines. */
+    private static function numberAlone(Token $token, int $at): StrikePhrase
+    {
+        [$code, $letters] = self::cut($token->text);
+
+        return new StrikePhrase('', $code, $letters, null, null, null, Effort::Plain, false, false, 1, false, false, false, $token->span, $token->span, $at + 1);
+    }
+
+    /** @return array{string, string} a number and the letters behind it */
+    private static function cut(string $number): array
+    {
+        $digits = strcspn($number, '0123456789');
+        $digits += strspn($number, '0123456789', $digits);
+
+        return [substr($number, 0, $digits), substr($number, $digits)];
     }
 
     /** Before a number only few words say anything; a number before a plural counts it: "three jabs". */
@@ -161,13 +183,12 @@ final readonly class StrikePhraseParser
             $said->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
-        $digits = strcspn($number, '0123456789');
-        $digits += strspn($number, '0123456789', $digits);
+        [$code, $letters] = self::cut($number);
 
         return new StrikePhrase(
             $noun,
-            substr($number, 0, $digits),
-            substr($number, $digits),
+            $code,
+            $letters,
             $sideAfter ?? $side,
             $said->role,
             $targetAfter ?? $targetWord,
