@@ -98,7 +98,7 @@ final class GymHouseRules
             return $builtIn;
         }
         // A rule or a school that came later than this set has the built-in answer.
-        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>} $whole */
+        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>} $whole */
         $whole = array_replace_recursive($builtIn->toArray(), $row);
 
         return HouseRules::of([...$whole, 'allows' => $builtIn->toArray()['allows']]);

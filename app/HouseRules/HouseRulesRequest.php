@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Technique\Calibration;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
@@ -19,11 +20,13 @@ final readonly class HouseRulesRequest
     /**
      * @param array<mixed> $severities by the id of the rule: off, hint, should or must
      * @param array<mixed> $thresholds by the id of the rule
+     * @param array<mixed>|null $calibration the gym's own numbers of the model by their key; null leaves them as they are
      */
     public function __construct(
         public Schools $schools,
         public array $severities,
         public array $thresholds,
+        public ?array $calibration = null,
     ) {
     }
 
@@ -38,6 +41,11 @@ final readonly class HouseRulesRequest
         }
         foreach (array_diff_key($this->thresholds, $known) as $id => $value) {
             $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))->atPath('thresholds')->addViolation();
+        }
+        try {
+            new Calibration(self::numbers($this->calibration ?? []));
+        } catch (\DomainException $invalid) {
+            $context->buildViolation($invalid->getMessage())->atPath('calibration')->addViolation();
         }
         foreach ($this->severities as $id => $severity) {
             if (!isset($known[$id])) {
@@ -56,6 +64,26 @@ final readonly class HouseRulesRequest
         }
     }
 
+    /**
+     * @param array<mixed> $values
+     *
+     * @return array<string, int|float>
+     *
+     * @throws \DomainException when one is no number
+     */
+    public static function numbers(array $values): array
+    {
+        $numbers = [];
+        foreach ($values as $key => $value) {
+            if (!\is_int($value) && !\is_float($value)) {
+                throw new \DomainException(\sprintf('The value of "%s" is a number.', mb_substr((string) $key, 0, 60)));
+            }
+            $numbers[(string) $key] = $value;
+        }
+
+        return $numbers;
+    }
+
     public function over(HouseRules $rules): HouseRules
     {
         $severities = [];
@@ -71,6 +99,8 @@ final readonly class HouseRulesRequest
         }
         $row = $rules->toArray();
 
-        return HouseRules::of([...$row, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => [...$row['thresholds'], ...$thresholds]]);
+        $calibration = null === $this->calibration ? $row['calibration'] ?? [] : self::numbers($this->calibration);
+
+        return HouseRules::of([...$row, 'calibration' => $calibration, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => [...$row['thresholds'], ...$thresholds]]);
     }
 }

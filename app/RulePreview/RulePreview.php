@@ -25,7 +25,7 @@ final readonly class RulePreview
     {
         $whole = static fn (string $column): int => is_numeric($row[$column]) ? (int) $row[$column] : 0;
         /** @var array{content: string, state: string} $row */
-        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>} $content */
+        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>} $content */
         $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
 
         return new self($whole('id'), HouseRules::of($content), $whole('rules_version'), RulePreviewState::from($row['state']), $whole('total'), $whole('done'), $whole('last_combination'));

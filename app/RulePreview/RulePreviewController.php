@@ -109,7 +109,7 @@ final readonly class RulePreviewController
     {
         $row = $set->toArray();
 
-        return [...$row, 'severities' => (object) $row['severities'], 'thresholds' => (object) $row['thresholds']];
+        return [...$row, 'severities' => (object) $row['severities'], 'thresholds' => (object) $row['thresholds'], 'calibration' => (object) ($row['calibration'] ?? [])];
     }
 
     /** @return array<string, mixed> */

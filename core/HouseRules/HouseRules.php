@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
+use Periplus\Core\Technique\Calibration;
 use Periplus\Core\Technique\Limb;
 
 /**
- * The gym's severities, thresholds and choice of school, both of the former by the id of their rule.
+ * The gym's severities, thresholds, choice of school and own numbers of the model; severities and thresholds by the id
+ * of their rule.
  *
- * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>}
+ * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>}
  */
 final readonly class HouseRules
 {
@@ -25,6 +27,7 @@ final readonly class HouseRules
         public Schools $schools,
         private array $severities,
         private array $thresholds,
+        public Calibration $calibration = new Calibration(),
     ) {
     }
 
@@ -32,6 +35,7 @@ final readonly class HouseRules
      * @param SetRow $row
      *
      * @throws \ValueError when a word in it means nothing
+     * @throws \DomainException when a number of the model is out of its bounds
      */
     public static function of(array $row): self
     {
@@ -42,6 +46,7 @@ final readonly class HouseRules
             Schools::of($row['schools']),
             array_map(Severity::from(...), $row['severities']),
             $row['thresholds'],
+            new Calibration($row['calibration'] ?? []),
         );
     }
 
@@ -55,13 +60,26 @@ final readonly class HouseRules
             'schools' => $this->schools->toArray(),
             'severities' => array_map(static fn (Severity $severity): string => $severity->value, $this->severities),
             'thresholds' => $this->thresholds,
+            'calibration' => $this->calibration->own,
         ];
     }
 
     /** The same house with other schools. */
     public function inSchools(Schools $schools): self
     {
-        return new self($this->id, $this->name, $this->allows, $schools, $this->severities, $this->thresholds);
+        return new self($this->id, $this->name, $this->allows, $schools, $this->severities, $this->thresholds, $this->calibration);
+    }
+
+    /**
+     * The same house with its own numbers of the model.
+     *
+     * @param array<string, int|float> $own
+     *
+     * @throws \DomainException when one is out of its bounds
+     */
+    public function calibrated(array $own): self
+    {
+        return new self($this->id, $this->name, $this->allows, $this->schools, $this->severities, $this->thresholds, new Calibration($own));
     }
 
     /** A rule that the set does not name is a hint. */

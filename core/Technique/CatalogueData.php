@@ -13,7 +13,8 @@ namespace Periplus\Core\Technique;
  */
 final readonly class CatalogueData
 {
-    public function read(): Catalogue
+    /** @param array<string, float> $own in place of what ships, by the key of {@see ModelValues} */
+    public function read(array $own = []): Catalogue
     {
         /** @var array{strikes: list<StrikeRow>} $techniques */
         $techniques = Data::read('techniques');
@@ -22,16 +23,16 @@ final readonly class CatalogueData
         /** @var array{values: array<string, array{value: int|float}>} $body */
         $body = Data::read('body');
 
-        $strikesById = [];
+        $strikesById = $movesById = [];
         foreach ($techniques['strikes'] as $row) {
-            $strikesById[$row['id']] = $this->strike($row);
+            $strikesById[$row['id']] = $this->strike($this->calibrated($row, $row['id'], $own));
         }
-        $movesById = [];
         foreach ($moves['moves'] as $row) {
-            $movesById[$row['id']] = $this->move($row);
+            $movesById[$row['id']] = $this->move($this->calibrated($row, $row['id'], $own));
         }
+        $values = array_map(static fn (array $row): int|float => $row['value'], $body['values']);
 
-        return new Catalogue($strikesById, $movesById, $this->body($body['values']));
+        return new Catalogue($strikesById, $movesById, Body::of($this->calibrated($values, 'body', $own)));
     }
 
     /** @param StrikeRow $row */
@@ -82,9 +83,31 @@ final readonly class CatalogueData
         );
     }
 
-    /** @param array<string, array{value: int|float}> $values */
-    private function body(array $values): Body
+    /**
+     * @template T of array<mixed>
+     *
+     * @param T $row
+     * @param array<string, float> $own
+     *
+     * @return T
+     */
+    private function calibrated(array $row, string $of, array $own): array
     {
-        return Body::of(array_map(static fn (array $row): int|float => $row['value'], $values));
+        foreach ($own as $key => $value) {
+            if (!str_starts_with($key, $of.'.')) {
+                continue;
+            }
+            $place = &$row;
+            foreach (explode('.', ModelValues::path($key)) as $step) {
+                \assert(\is_array($place));
+                $place = &$place[$step];
+            }
+            // Times are whole ms.
+            $place = ModelValues::all()[$key]->step >= 1.0 ? (int) $value : $value;
+            unset($place);
+        }
+
+        /** @var T $row the paths are those of the data, so that its shape stays */
+        return $row;
     }
 }

@@ -31,6 +31,14 @@ final class Data
         return \is_array($data) ? $data : throw new \UnexpectedValueException($name.' holds no object.');
     }
 
+    /** @return list<string> the lines of a table that say something: without remarks */
+    public static function lines(string $file): array
+    {
+        $lines = explode("\n", (string) file_get_contents(self::FOLDER.'/'.$file));
+
+        return array_values(array_filter($lines, static fn (string $line): bool => '' !== $line && '#' !== $line[0]));
+    }
+
     /** @return list<string> the names of the files without an ending */
     public static function names(): array
     {

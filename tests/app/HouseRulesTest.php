@@ -196,6 +196,10 @@ final class HouseRulesTest extends ApiTestCase
     #[TestWith([['thresholds' => ['static-head' => 0]]])]
     #[TestWith([['thresholds' => ['tempo-limit' => 7.5]]])]
     #[TestWith([['thresholds' => ['overcommitted' => 'many']]])]
+    #[TestWith([['calibration' => ['body.turnRate' => 10]]])]
+    #[TestWith([['calibration' => ['body.turnRate' => 'fast']]])]
+    #[TestWith([['calibration' => ['nobody.out' => 100]]])]
+    #[TestWith([['calibration' => ['lead-round-kick.needs.load.from' => 0.25, 'lead-round-kick.needs.load.to' => 0.2]]])]
     public function testRulesThatMakeNoSenseAreRefused(array $change): void
     {
         $this->signIn('head');
@@ -205,6 +209,58 @@ final class HouseRulesTest extends ApiTestCase
 
         self::assertSame(422, $answer->status);
         self::assertNotSame('', $answer->title());
+    }
+
+    public function testAGymMaySetItsOwnNumbersWithinBounds(): void
+    {
+        $this->signIn('head');
+        $id = $this->save('Two crosses', '1 2 2 exit');
+        self::assertSame('reload', $this->verdict($id));
+        $this->apply([...self::change(), 'calibration' => ['body.turnRate' => 250, 'body.shortReturn' => 0.3]]);
+        self::assertSame('flows', $this->verdict($id));
+        self::assertSame('flows', $this->ask('POST', '/api/check', ['text' => '1 2 2 exit', 'rules' => 'kickboxing'])->body['verdict']);
+        self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 2 exit', 'rules' => 'boxing'])->body['verdict'], 'The other sets are as they were.');
+        $sets = array_column((array) $this->ask('GET', '/api/house-rules')->body['sets'], null, 'id');
+        self::assertSame(['body.shortReturn' => 0.3, 'body.turnRate' => 250], array_map(static fn (mixed $value): mixed => $value, (array) ((array) $sets['kickboxing'])['calibration']));
+        $this->apply(self::change(severities: ['no-exit' => 'off']));
+        self::assertSame('flows', $this->verdict($id), 'Who says nothing of the numbers leaves them.');
+        $this->apply([...self::change(), 'calibration' => (object) []]);
+        self::assertSame('reload', $this->verdict($id));
+    }
+
+    public function testTheEffectOfANumberIsCountedOnLabelledAndOwnChains(): void
+    {
+        $this->signIn('head');
+        $this->save('Two crosses', '1 2 2 exit');
+        $answer = $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.flows', 'cross.out'], 'calibration' => ['body.flows' => 200]]);
+
+        self::assertSame(200, $answer->status, $answer->raw);
+        self::assertSame(1, $answer->body['gym']);
+        /** @var list<array{key: string, moves: list<array{to: int|float, labelled: int, agree: int, agreed: int, gym: int}>}> $effects */
+        $effects = $answer->body['effects'];
+        self::assertSame(['body.flows', 'cross.out'], array_column($effects, 'key'));
+        self::assertGreaterThan(0, array_sum(array_column($effects[0]['moves'], 'labelled')));
+        self::assertSame([180, 220], array_map(static fn (array $move): int => (int) $move['to'], $effects[0]['moves']));
+        self::assertSame([0, 0], array_column($effects[1]['moves'], 'labelled'), 'How long a strike is on its way out is nobody\'s wait.');
+        self::assertSame(422, $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.nothing']])->status);
+        self::assertSame(422, $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.flows'], 'calibration' => ['body.flows' => 9000]])->status);
+        self::assertSame(404, $this->ask('POST', '/api/house-rules/wrestling/effects', ['keys' => ['body.flows']])->status);
+    }
+
+    public function testEveryNumberOfTheModelSaysWhatItIsAndWhereItComesFrom(): void
+    {
+        $this->signIn('coach');
+        /** @var list<array{of: string, values: list<array{value: int|float, unit: string, source: string, least: int|float, most: int|float}>}> $groups */
+        $groups = $this->ask('GET', '/api/model')->body['groups'];
+
+        self::assertSame('body', $groups[0]['of']);
+        foreach ($groups as $group) {
+            foreach ($group['values'] as $value) {
+                self::assertNotSame('', $value['unit'].$value['source']);
+                self::assertGreaterThanOrEqual($value['least'], $value['value']);
+                self::assertLessThanOrEqual($value['most'], $value['value']);
+            }
+        }
     }
 
     public function testUnknownRuleSetThrows(): void

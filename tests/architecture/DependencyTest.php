@@ -26,6 +26,7 @@ final class DependencyTest
         'Core\Flow\Rules' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Rule'],
         'Core\Drawing' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\Notation', 'Core\Flow\Timing'],
         'Core\Flow\Check' => ['Core\Technique', 'Core\Combination', 'Core\Balance', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Rule', 'Core\Flow\Rules'],
+        'Core\Flow\Calibration' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Notation', 'Core\Flow\Timing', 'Core\Flow\Rules'],
         'Core\Flow\Level' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Check'],
         'Core\Flow\Mend' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check'],
         'Core\Flow\Next' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check'],

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Reference;
 
+use Periplus\Core\Flow\Calibration\LabelledChains;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Notation\ChainText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The check against the verdicts that experienced coaches expect. Source of data/flow-labelled*.tsv: common practice,
+ * The check against the verdicts that experienced coaches expect. Source of core/data/labelled-chains.tsv: common practice,
  * no published source. The verdict of the links alone is compared; findings are listed apart in the data.
  */
 final class LabelledChainsTest extends TestCase
@@ -25,12 +27,8 @@ final class LabelledChainsTest extends TestCase
     /** @return iterable<string, array{string, string, list<string>, list<string>}> */
     public static function rows(): iterable
     {
-        foreach (explode("\n", (string) file_get_contents(__DIR__.'/data/flow-labelled.tsv').file_get_contents(__DIR__.'/data/flow-labelled-more.tsv')) as $line) {
-            if ('' === $line || '#' === $line[0]) {
-                continue;
-            }
-            [$chain, $rules, $verdicts, $findings] = array_pad(explode("\t", $line), 4, '');
-            yield $rules.': '.$chain => [$chain, $rules, explode('|', $verdicts), '' === $findings ? [] : explode('|', $findings)];
+        foreach (LabelledChains::all() as $labelled) {
+            yield $labelled->rules.': '.$labelled->notation => [$labelled->notation, $labelled->rules, array_map(static fn (Verdict $verdict): string => $verdict->value, $labelled->verdicts), $labelled->findings];
         }
     }
 

@@ -106,7 +106,7 @@ final class WaitFormulaTest extends TestCase
     private static function assertWait(array $missing, Chain $chain): void
     {
         rsort($missing);
-        $link = (new FlowModel(Catalogue::builtIn()->body))->timing($chain, BuiltInHouseRules::named('all-limbs'))->links[0];
+        $link = (new FlowModel())->timing($chain, BuiltInHouseRules::named('all-limbs'))->links[0];
         $wait = $missing[0] + $missing[1] / 2;
         $expected = $wait <= 130 ? 'flows' : ($wait <= 400 ? 'reload' : 'breaks');
         $what = $chain->items[0]->key().' '.$chain->items[1]->key();

@@ -14,7 +14,6 @@ use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
-use Periplus\Core\Technique\Catalogue;
 
 /** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
 final readonly class Check
@@ -25,9 +24,9 @@ final readonly class Check
     private array $rules;
 
     /** @param list<Rule> $rules */
-    public function __construct(Catalogue $catalogue, array $rules)
+    public function __construct(array $rules)
     {
-        $this->model = new FlowModel($catalogue->body);
+        $this->model = new FlowModel();
         $this->rules = array_map(static fn (Rule $rule): array => [$rule, $rule->definition()], $rules);
     }
 
@@ -36,7 +35,7 @@ final readonly class Check
         /** @var self|null $check */
         static $check = null;
 
-        return $check ??= new self(Catalogue::builtIn(), RuleRegistry::all());
+        return $check ??= new self(RuleRegistry::all());
     }
 
     public function run(ChainInStance $inStance, CheckOptions $options): CheckResult

@@ -50,7 +50,7 @@ final class EditedTiming
             array_unshift($worstFrom, max($worstFrom[0], $rank));
         }
         [$this->states, $this->links, $this->worstBefore, $this->worstFrom] = [$states, $links, $worstBefore, $worstFrom];
-        $this->gap = $model->gap($options->tempo);
+        $this->gap = $model->gap($state);
     }
 
     /** @return list<Item> the items before that place */

@@ -232,7 +232,7 @@ final readonly class MendFinder
      */
     private function ranked(array $mends, array $places, CheckOptions $options): array
     {
-        $seenFrom = $this->model->flowsUpTo($options->tempo);
+        $seenFrom = $this->model->flowsUpTo($options->rules, $options->tempo);
         $ranked = [];
         foreach ($mends as $mend) {
             $rank = $mend->rank($seenFrom, $places);

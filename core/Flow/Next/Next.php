@@ -33,7 +33,7 @@ final readonly class Next
             $items[] = new MoveItem($move);
         }
         $this->items = $items;
-        $this->model = new FlowModel($catalogue->body);
+        $this->model = new FlowModel();
     }
 
     public static function builtIn(): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Timing;
 
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Role;
 
@@ -17,6 +18,8 @@ final class BodyState
     /** Numbers nearer than this are the same; a rounding error. */
     private const SAME = 1e-9;
 
+    /** Band of range, 1..5. */
+    public int $range;
     /** Share of the weight on the lead foot, 0..1. */
     public float $load = 0.5;
     /** Turn of hips and shoulders, -1..1. */
@@ -59,12 +62,13 @@ final class BodyState
     public array $limbs = [];
 
     /**
-     * @param int $range band 1..5
+     * @param Catalogue $catalogue strikes, moves and body with the gym's own numbers
      * @param bool $frontFootHook the school in which a lead hook ends over the front foot
      * @param bool $jabStepsIn the school in which a jab brings the athlete nearer
      */
-    public function __construct(public int $range, public readonly float $tempo, public readonly bool $frontFootHook, public readonly bool $jabStepsIn = true)
+    public function __construct(public readonly Catalogue $catalogue, public readonly float $tempo, public readonly bool $frontFootHook, public readonly bool $jabStepsIn = true)
     {
+        $this->range = $catalogue->body->startRange;
     }
 
     /** Tells an arm or a leg of the body from the other through changes of stance: 0 and 1 are arms, 2 and 3 legs. */

@@ -30,10 +30,6 @@ final readonly class FlowModel
     /** Below this a part is a rounding error, and that is no wait; ms. */
     private const NOTHING = 0.001;
 
-    public function __construct(private Body $body)
-    {
-    }
-
     public function timing(Chain $chain, HouseRules $rules, float $tempo = 1.0): ChainTiming
     {
         $state = $this->begin($rules, $tempo);
@@ -60,7 +56,7 @@ final readonly class FlowModel
     /** In stance, weight even, hips square, at the start of a chain. */
     public function begin(HouseRules $rules, float $tempo = 1.0): BodyState
     {
-        return new BodyState($this->body->startRange, $tempo, LeadHook::FrontFoot === $rules->schools->leadHook, JabStep::In === $rules->schools->jabStep);
+        return new BodyState($rules->calibration->catalogue(), $tempo, LeadHook::FrontFoot === $rules->schools->leadHook, JabStep::In === $rules->schools->jabStep);
     }
 
     /**
@@ -71,7 +67,7 @@ final readonly class FlowModel
     public function take(BodyState $state, Item $item): ?Link
     {
         $first = 0 === $state->count;
-        $ready = $first ? 0.0 : $state->released + $this->gap($state->tempo);
+        $ready = $first ? 0.0 : $state->released + $this->gap($state);
         $state->delay = 0.0;
         $link = $first ? null : $this->link($item, $state, $ready);
         $wait = $link->wait ?? 0.0;
@@ -86,7 +82,7 @@ final readonly class FlowModel
         $bands = $item instanceof StrikeItem && !$item->feint ? self::bands($item, $state->range) : 0;
         $parts = match (true) {
             $item instanceof StrikeItem => $this->missing($item, $state, $ready, $bands),
-            $item instanceof MoveItem => $this->missingForMove($item->move, $state, $ready),
+            $item instanceof MoveItem => $this->missingForMove($state->catalogue->moves[$item->move->id], $state, $ready),
             default => [],
         };
         if ([] === $parts) {
@@ -98,14 +94,14 @@ final readonly class FlowModel
         $second = next($parts);
         $wait += false === $second ? 0.0 : $second / 2;
 
-        return new Link($state->count, $wait, $this->verdict($wait, $state->tempo), $cause, $parts, $bands);
+        return new Link($state->count, $wait, self::verdict($wait, $state), $cause, $parts, $bands);
     }
 
     /** @return array<string, float> ms still missing by cause, only those above 0 */
     private function missing(StrikeItem $item, BodyState $state, float $ready, int $bands): array
     {
-        $strike = $item->strike;
-        $body = $this->body;
+        $strike = $state->catalogue->strikes[$item->strike->id];
+        $body = $state->catalogue->body;
         $limb = $state->limb($item);
         // Who throws the same arm again does not come back all the way.
         $again = ($limb === $state->lastLimb && $strike->limb->isArm() && !$item->joined) || $limb === $state->changedLimb;
@@ -123,7 +119,7 @@ final readonly class FlowModel
         if ($feet > self::NOTHING) {
             $parts[Cause::Feet->value] = $feet;
         }
-        $range = $this->range($bands, $state->jabbed && $strike->ranges($item->target)[0] < $state->range);
+        $range = self::range($body, $bands, $state->jabbed && $strike->ranges($item->target)[0] < $state->range);
         if ($range > self::NOTHING) {
             $parts[Cause::Range->value] = $range;
         }
@@ -163,7 +159,7 @@ final readonly class FlowModel
      */
     private function missingForMove(Move $move, BodyState $state, float $ready): array
     {
-        $body = $this->body;
+        $body = $state->catalogue->body;
         $parts = [];
         $load = abs($move->needsLoad?->gap($state->load) ?? 0.0) * $body->loadRate * $state->heavy;
         if (null !== $move->load && MoveKind::Defence === $move->kind) {
@@ -190,39 +186,41 @@ final readonly class FlowModel
     }
 
     /** ms for bands of range; the first costs nothing towards the opponent after a jab that stepped in */
-    private function range(int $bands, bool $steppedIn): float
+    private static function range(Body $body, int $bands, bool $steppedIn): float
     {
         return match (true) {
             0 === $bands => 0.0,
-            default => ($steppedIn ? 0.0 : $this->body->firstBand) + ($bands - 1) * $this->body->nextBand,
+            default => ($steppedIn ? 0.0 : $body->firstBand) + ($bands - 1) * $body->nextBand,
         };
     }
 
-    /** ms from a release to the earliest start of what follows, at that tempo */
-    public function gap(float $tempo): float
+    /** ms from a release to the earliest start of what follows */
+    public function gap(BodyState $state): float
     {
-        return $this->body->gap * $tempo;
+        return $state->catalogue->body->gap * $state->tempo;
     }
 
     /** Longest wait of a link that flows at that tempo, ms. */
-    public function flowsUpTo(float $tempo): float
+    public function flowsUpTo(HouseRules $rules, float $tempo): float
     {
-        return $this->body->flows * $tempo;
+        return $rules->calibration->catalogue()->body->flows * $tempo;
     }
 
-    private function verdict(float $wait, float $tempo): Verdict
+    private static function verdict(float $wait, BodyState $state): Verdict
     {
+        $body = $state->catalogue->body;
+
         return match (true) {
-            $wait <= $this->flowsUpTo($tempo) => Verdict::Flows,
-            $wait <= $this->body->reload * $tempo => Verdict::Reload,
+            $wait <= $body->flows * $state->tempo => Verdict::Flows,
+            $wait <= $body->reload * $state->tempo => Verdict::Reload,
             default => Verdict::Breaks,
         };
     }
 
     private function throw(StrikeItem $item, BodyState $state, float $ready, float $wait): void
     {
-        $strike = $item->strike;
-        $body = $this->body;
+        $strike = $state->catalogue->strikes[$item->strike->id];
+        $body = $state->catalogue->body;
         $heavy = Effort::Hard === $item->effort && !$item->feint ? $body->hard : 1.0;
         $uses = $item->feint ? $body->feint : 1.0;
         $puts = $uses * (Effort::Light === $item->effort ? $body->light : 1.0);
@@ -288,11 +286,12 @@ final readonly class FlowModel
 
     private function move(Item $item, BodyState $state, float $ready): void
     {
-        $state->loadFrom = $item instanceof MoveItem && null !== $item->move->needsLoad && $state->count > 0 ? $state->load - $item->move->needsLoad->gap($state->load) : $state->load;
+        $state->loadFrom = self::loadAt($item, $state);
         $state->start = $ready;
-        $duration = $item->duration($this->body) * $state->tempo;
-        if ($item instanceof MoveItem) {
-            $this->apply($item, $state, $duration);
+        $move = $item instanceof MoveItem ? $state->catalogue->moves[$item->move->id] : null;
+        $duration = ($move->duration ?? $item->duration($state->catalogue->body)) * $state->tempo;
+        if (null !== $move) {
+            $this->apply($move, $state, $duration);
         } else {
             // Back in stance: even, square to the line, closed.
             $state->settle(0.5, 0.0);
@@ -309,9 +308,8 @@ final readonly class FlowModel
         $state->togetherFrom = $state->count;
     }
 
-    private function apply(MoveItem $item, BodyState $state, float $duration): void
+    private function apply(Move $move, BodyState $state, float $duration): void
     {
-        $move = $item->move;
         $this->changeFeet($move, $state, $duration);
         if (null !== $move->load && null !== $move->turn) {
             $state->settle($move->load, $move->turn);
@@ -357,8 +355,16 @@ final readonly class FlowModel
     /** A leg whose foot comes down at the end of a move. */
     private function stepped(BodyState $state, int $leg, float $duration): void
     {
-        $free = $state->start + $duration + $this->body->legAgain;
+        $free = $state->start + $duration + $state->catalogue->body->legAgain;
         $state->limbs[$leg] = [$free, $free, $state->count];
+    }
+
+    /** The weight at the start of an item, any wait for it included. */
+    private static function loadAt(Item $item, BodyState $state): float
+    {
+        $needs = $item instanceof MoveItem && $state->count > 0 ? $state->catalogue->moves[$item->move->id]->needsLoad : null;
+
+        return $state->load - ($needs?->gap($state->load) ?? 0.0);
     }
 
     private static function bands(StrikeItem $item, int $range): int

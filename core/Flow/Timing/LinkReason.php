@@ -37,7 +37,7 @@ final class LinkReason
         }
         $clauses = array_map(static fn (Cause $cause): string => match ($cause) {
             Cause::Limb => self::limb($item, $state),
-            Cause::Load => \sprintf('%s%s; the %s needs it %s', self::weight($item, $state), self::since($items, $state->loadBy), self::again($items, $item, $state->loadBy), $item->strike->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
+            Cause::Load => \sprintf('%s%s; the %s needs it %s', self::weight($item, $state), self::since($items, $state->loadBy), self::again($items, $item, $state->loadBy), $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0 ? 'further back' : 'further forward'),
             Cause::Turn => \sprintf('%s%s; the %s needs them back', self::hips($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy)),
             Cause::Feet => self::feet($items, $item, $state),
             Cause::Range => self::range($items[$at - 1], $item, $bands, $state),
@@ -90,14 +90,14 @@ final class LinkReason
 
     private static function weight(StrikeItem $item, BodyState $state): string
     {
-        return $item->strike->needsLoad->gap($state->load) > 0 ? 'the weight is still over the front foot' : 'the weight is still over the back foot';
+        return $state->catalogue->strikes[$item->strike->id]->needsLoad->gap($state->load) > 0 ? 'the weight is still over the front foot' : 'the weight is still over the back foot';
     }
 
     private static function hips(StrikeItem $item, BodyState $state): string
     {
         $turn = $state->limb($item) === $state->changedLimb ? $state->changedTurn : $state->turn;
 
-        return $item->strike->needsTurn($item->target)->gap($turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
+        return $state->catalogue->strikes[$item->strike->id]->needsTurn($item->target)->gap($turn) > 0 ? 'the hips are still through' : 'the hips are still turned to the lead side';
     }
 
     /** @param list<Item> $items */

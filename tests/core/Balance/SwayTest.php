@@ -12,7 +12,6 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\WeightPath;
-use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Role;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -112,6 +111,6 @@ final class SwayTest extends TestCase
 
     private static function timingOf(Chain $chain, float $tempo = 1.0): ChainTiming
     {
-        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, BuiltInHouseRules::named('all-limbs'), $tempo);
+        return (new FlowModel())->timing($chain, BuiltInHouseRules::named('all-limbs'), $tempo);
     }
 }

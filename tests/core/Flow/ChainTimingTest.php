@@ -17,7 +17,6 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
-use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
@@ -143,7 +142,7 @@ final class ChainTimingTest extends TestCase
         $kickboxing = BuiltInHouseRules::named('kickboxing');
         $frontFoot = new HouseRules('own', 'Own', Limb::cases(), new Schools(LeadHook::FrontFoot), [], []);
         $chain = Chains::read('3 14l');
-        $model = new FlowModel(Catalogue::builtIn()->body);
+        $model = new FlowModel();
 
         self::assertEqualsWithDelta((0.55 - 0.41) * 700, $model->timing($chain, $kickboxing)->links[0]->wait, 1e-9);
         self::assertSame(0.0, $model->timing($chain, $frontFoot)->links[0]->wait, 'Over the front foot the rear kick has its standing leg.');
@@ -227,6 +226,6 @@ final class ChainTimingTest extends TestCase
 
     private static function timingOf(Chain $chain, float $tempo = 1.0): ChainTiming
     {
-        return (new FlowModel(Catalogue::builtIn()->body))->timing($chain, BuiltInHouseRules::named('all-limbs'), $tempo);
+        return (new FlowModel())->timing($chain, BuiltInHouseRules::named('all-limbs'), $tempo);
     }
 }

@@ -19,7 +19,6 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
-use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -159,7 +158,7 @@ final class RulesTest extends TestCase
     {
         $inStance = Chains::inStance($example->chain);
         $options = new CheckOptions(null === $example->schools ? BuiltInHouseRules::named($rules) : BuiltInHouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
-        $timing = (new FlowModel(Catalogue::builtIn()->body))->timing($inStance->chain, $options->rules, $options->tempo);
+        $timing = (new FlowModel())->timing($inStance->chain, $options->rules, $options->tempo);
 
         return $rule->matches(new RuleContext($inStance, $timing, $options));
     }

@@ -184,7 +184,7 @@ final class MendFinderTest extends TestCase
                 }
             }
         }
-        $seenFrom = (new FlowModel(Catalogue::builtIn()->body))->flowsUpTo($options->tempo);
+        $seenFrom = (new FlowModel())->flowsUpTo($options->rules, $options->tempo);
         $places = MendFinder::places($result);
         usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
 

@@ -43,7 +43,7 @@ final class NextTest extends TestCase
     public function testEveryContinuationEqualsTheTimingOfTheLongerChain(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), 0.8);
-        $model = new FlowModel(Catalogue::builtIn()->body);
+        $model = new FlowModel();
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options, $model): void {
             $before = \array_slice($chain->items, 0, 20);
             $last = 0.0;

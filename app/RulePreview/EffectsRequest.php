@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\RulePreview;
+
+use Periplus\Core\Technique\ModelValue;
+use Periplus\Core\Technique\ModelValues;
+use Symfony\Component\Validator\Constraints as Assert;
+use Symfony\Component\Validator\Context\ExecutionContextInterface;
+
+/** Of which numbers of the model it is asked what they change, and from which of the gym's own numbers. */
+#[Assert\Callback('validate')]
+final readonly class EffectsRequest
+{
+    public const MOST = 20;
+
+    /**
+     * @param array<mixed> $keys of {@see ModelValues}
+     * @param array<mixed> $calibration value by key
+     */
+    public function __construct(
+        #[Assert\Count(min: 1, max: self::MOST, maxMessage: 'At most {{ limit }} numbers are looked at in one go.')]
+        public array $keys,
+        public array $calibration = [],
+    ) {
+    }
+
+    public function validate(ExecutionContextInterface $context): void
+    {
+        foreach ($this->keys as $at => $key) {
+            if (!\is_string($key) || !isset(ModelValues::all()[$key])) {
+                $context->buildViolation('There is no such number in the model.')->atPath('keys.'.$at)->addViolation();
+            }
+        }
+    }
+
+    /** @return list<ModelValue> */
+    public function values(): array
+    {
+        return array_values(array_intersect_key(ModelValues::all(), array_flip(array_filter($this->keys, is_string(...)))));
+    }
+}

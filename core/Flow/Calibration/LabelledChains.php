@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Calibration;
+
+use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Technique\Data;
+
+/** The chains that the numbers of the model are held against, from core/data/labelled-chains.tsv. Common practice, no published source. */
+final class LabelledChains
+{
+    /** @return list<LabelledChain> */
+    public static function all(): array
+    {
+        /** @var list<LabelledChain>|null $chains */
+        static $chains = null;
+
+        return $chains ??= self::read();
+    }
+
+    /** @return list<LabelledChain> */
+    private static function read(): array
+    {
+        $chains = [];
+        foreach (Data::lines('labelled-chains.tsv') as $line) {
+            [$notation, $rules, $verdicts, $findings] = explode("\t", $line) + [3 => ''];
+            $chains[] = new LabelledChain($notation, $rules, array_map(Verdict::from(...), explode('|', $verdicts)), '' === $findings ? [] : explode('|', $findings));
+        }
+
+        return $chains;
+    }
+}

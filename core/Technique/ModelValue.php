@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Technique;
+
+/** One number of the model as it ships: what it is, where it comes from, and how far a gym may move it. */
+final readonly class ModelValue
+{
+    /**
+     * @param string $key what it is known by: "body.turnRate", "cross.needs.turn.to", "slip-lead.duration"
+     * @param string $of whose it is: "body", or the id of a strike or move
+     * @param string $name in words, without whose it is
+     * @param float $step by which it is moved by hand
+     */
+    public function __construct(
+        public string $key,
+        public string $of,
+        public string $name,
+        public float $value,
+        public string $unit,
+        public string $meaning,
+        public string $source,
+        public float $least,
+        public float $most,
+        public float $step,
+    ) {
+    }
+}
