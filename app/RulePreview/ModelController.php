@@ -43,6 +43,7 @@ final readonly class ModelController
     {
         $groups = [];
         foreach (ModelValues::all() as $value) {
+            $groups[$value->of] ??= ['note' => $value->note, 'values' => []];
             $groups[$value->of]['values'][] = self::value($value);
         }
         $catalogue = Catalogue::builtIn();

@@ -84,9 +84,8 @@ final class ModelValues
                 }
                 ['unit' => $unit, 'meaning' => $meaning] = $data['fields'][$field];
                 [$least, $most] = self::bounds($field, $value);
-                $source = $data['source'].(isset($row['note']) ? '; '.$row['note'] : '');
                 $key = $row['id'].'.'.$part;
-                $values[$key] = new ModelValue($key, $row['id'], $name, $value, $unit, $meaning, $source, $least, $most, self::step($unit));
+                $values[$key] = new ModelValue($key, $row['id'], $name, $value, $unit, $meaning, $data['source'], $least, $most, self::step($unit), $row['note'] ?? null);
             }
         }
 

@@ -15,6 +15,7 @@ final readonly class Strike
      * @param non-empty-list<Target> $targets the first is the default
      * @param array{any: non-empty-list<int>, head?: non-empty-list<int>} $ranges bands 1..5
      * @param Window|null $needsTurnHead the turn it needs to the head, where that is another
+     * @param bool $rare not of every week: offered after what is thrown every day
      * @param Role|null $standsOn the foot that stands while a leg strikes; null for both feet
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Strike
         public array $ranges,
         public ?Role $standsOn,
         public ?Carry $carry,
+        public bool $rare = false,
     ) {
     }
 

@@ -21,6 +21,8 @@ export const keys = {
   proposalPage: (...asked: unknown[]) => ["proposals", ...asked],
   proposal: (id: number | null) => ["proposal", id],
   houseRules: ["house-rules"],
+  model: ["model"],
+  effects: (...asked: string[]) => ["effects", ...asked],
   importLines: (...asked: unknown[]) => ["import-lines", ...asked],
   auditLog: ["audit-log"],
   auditLogPage: (...asked: unknown[]) => ["audit-log", ...asked],

@@ -15,6 +15,8 @@ export function EntryHelp({ checked: { latest, readable, error, old }, problems,
   const reachable = useReachable();
   const [problem, ...more] = problems;
   const notes = latest?.notes ?? [];
+  // What could as well be meant otherwise comes first.
+  const asked = notes.filter((note) => note.choices.length > 0);
   return (
     <div id="entry-help" className="entry-help" role="status">
       {problem ? (
@@ -39,7 +41,7 @@ export function EntryHelp({ checked: { latest, readable, error, old }, problems,
         <span className="small">…</span>
       ) : notes.length > 0 ? (
         <span>
-          {notes.map((note) => (
+          {asked.map((note) => (
             <span key={`${note.at} ${note.message}`} className="entry-note">
               {note.message}{" "}
               {note.choices.map((choice) => (
@@ -49,6 +51,12 @@ export function EntryHelp({ checked: { latest, readable, error, old }, problems,
               ))}
             </span>
           ))}
+          <span className="small">
+            {notes
+              .filter((note) => note.choices.length === 0)
+              .map((note) => note.message)
+              .join(" ")}
+          </span>
         </span>
       ) : (
         <span className="small">{readable?.words ?? "Numbers or words, in any mix. Press ? for the keys."}</span>

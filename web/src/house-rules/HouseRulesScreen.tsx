@@ -1,8 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Button, InputNumber, Progress, Segmented } from "antd";
+import { Button, Progress, Segmented } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { type HouseRules, type RulePreview, type Rules, type RulesRequest, refusal } from "../api/client";
+import { type HouseRules, type RulePreview, type Rules, refusal } from "../api/client";
 import { keys } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
@@ -10,30 +10,18 @@ import { GymNav } from "../ui/GymNav";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
-import { Rule } from "./Rule";
+import { Numbers } from "./Numbers";
+import { RulesPart } from "./RulesPart";
+import { type Draft, keep, pick, recall } from "./rulesDraft";
 import { useHouseRules, usePreview, useSaveRules } from "./useHouseRules";
 import "./house-rules.css";
 
 type RuleSet = HouseRules["sets"][number];
 
-const pick = ({ schools, severities, thresholds }: RulesRequest): RulesRequest => ({ schools, severities, thresholds });
-
-/** What was changed and not saved yet is kept through a reload, for the version it was made from. */
-function recall(place: string): RulesRequest | null {
-  try {
-    return JSON.parse(localStorage.getItem(place) ?? "null") as RulesRequest | null;
-  } catch {
-    return null;
-  }
-}
-
-function keep(place: string, rules: RulesRequest | null): void {
-  if (rules === null) {
-    localStorage.removeItem(place);
-  } else {
-    localStorage.setItem(place, JSON.stringify(rules));
-  }
-}
+const PARTS = [
+  { value: "rules", label: "Rules" },
+  { value: "numbers", label: "Numbers" },
+];
 
 export default function HouseRulesScreen() {
   const [address, setAddress] = useSearchParams();
@@ -47,6 +35,9 @@ export default function HouseRulesScreen() {
   }
   const sets = rules.data.sets;
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
+  const part = address.get("part") ?? "rules";
+  const go = (to: Record<string, string>) =>
+    setAddress({ ...Object.fromEntries(address), ...to }, { replace: true, preventScrollReset: true });
   return (
     <main className="page house">
       <GymNav />
@@ -54,21 +45,43 @@ export default function HouseRulesScreen() {
         <h1>House rules</h1>
         <Segmented<Rules>
           value={set.id}
-          onChange={(id) => setAddress({ set: id }, { replace: true })}
+          onChange={(id) => go({ set: id })}
           options={sets.map((one) => ({ value: one.id, label: one.name }))}
           aria-label="Which set"
         />
+        <Segmented
+          value={part}
+          onChange={(next) => go({ part: next })}
+          options={PARTS}
+          aria-label="Rules, or the numbers of the model"
+        />
         <span className="small">{set.isBuiltIn ? "as they came" : "changed by this gym"}</span>
       </header>
-      <Editor key={`${set.id}-${set.version}`} set={set} all={rules.data} mayEdit={mayEdit} />
+      <Editor
+        key={`${set.id}-${set.version}`}
+        set={set}
+        all={rules.data}
+        mayEdit={mayEdit}
+        numbersOf={part === "numbers" ? (address.get("of") ?? "body") : null}
+        onNumbersOf={(of) => go({ of })}
+      />
     </main>
   );
 }
 
-function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit: boolean }) {
+interface EditorProps {
+  set: RuleSet;
+  all: HouseRules;
+  mayEdit: boolean;
+  /** Whose numbers of the model are looked at; null while the rules are. */
+  numbersOf: string | null;
+  onNumbersOf: (of: string) => void;
+}
+
+function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
   const stored = useMemo(() => pick(set), [set]);
   const place = `periplus.house-rules.${set.id}.${set.version}`;
-  const [draft, setDraft] = useState<RulesRequest>(() => recall(place) ?? stored);
+  const [draft, setDraft] = useState<Draft>(() => recall(place) ?? stored);
   const [preview, setPreview] = useState<RulePreview | null>(null);
   const notice = useNotice();
   const queries = useQueryClient();
@@ -77,7 +90,7 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
   const changed = JSON.stringify(draft) !== JSON.stringify(stored);
   const isBuiltIn = JSON.stringify(pick(set.builtIn)) === JSON.stringify(draft);
 
-  const change = (next: RulesRequest) => {
+  const change = (next: Draft) => {
     setDraft(next);
     keep(place, JSON.stringify(next) === JSON.stringify(stored) ? null : next);
     setPreview(null);
@@ -89,59 +102,18 @@ function Editor({ set, all, mayEdit }: { set: RuleSet; all: HouseRules; mayEdit:
   return (
     <div className="house-grid">
       <div className="house-main">
-        <section className="panel schools" aria-label="Schools">
-          <h2>Where coaches disagree</h2>
-          {all.schools.map((school) => (
-            <div key={school.name} className="school">
-              <span>{school.question}</span>
-              <Segmented
-                value={draft.schools[school.name] as string}
-                disabled={!mayEdit}
-                onChange={(value) => change({ ...draft, schools: { ...draft.schools, [school.name]: value } })}
-                options={school.answers}
-                aria-label={school.question}
-              />
-            </div>
-          ))}
-        </section>
-        <section className="panel rules" aria-label="Rules">
-          <h2>How severe each finding is</h2>
-          <ul>
-            {all.rules.map((rule) => (
-              <Rule
-                key={rule.id}
-                rule={rule}
-                set={set.id}
-                severity={draft.severities[rule.id] ?? "hint"}
-                changed={draft.severities[rule.id] !== stored.severities[rule.id]}
-                mayEdit={mayEdit}
-                onSeverity={(severity) =>
-                  change({ ...draft, severities: { ...draft.severities, [rule.id]: severity } })
-                }
-              >
-                {rule.threshold && (
-                  <>
-                    {rule.threshold.word}
-                    <InputNumber
-                      size="small"
-                      min={rule.threshold.least}
-                      max={rule.threshold.most}
-                      step={rule.threshold.isWhole ? 1 : 0.05}
-                      precision={rule.threshold.isWhole ? 0 : 2}
-                      value={draft.thresholds[rule.id] ?? null}
-                      disabled={!mayEdit}
-                      onChange={(value) =>
-                        value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [rule.id]: value } })
-                      }
-                      aria-label={`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
-                    />
-                    {rule.threshold.unit}
-                  </>
-                )}
-              </Rule>
-            ))}
-          </ul>
-        </section>
+        {numbersOf === null ? (
+          <RulesPart {...{ all, draft, stored, mayEdit, change }} set={set.id} />
+        ) : (
+          <Numbers
+            set={set.id}
+            calibration={draft.calibration}
+            of={numbersOf}
+            mayEdit={mayEdit}
+            onOf={onNumbersOf}
+            onChange={(calibration) => change({ ...draft, calibration })}
+          />
+        )}
       </div>
       <aside className="house-side">
         <section className="panel effect" aria-label="Effect on the library">

@@ -1,11 +1,34 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type RulePreview, type Rules, type RulesRequest } from "../api/client";
 import { keys } from "../api/keys";
+import { useSettled } from "../ui/useSettled";
 
 export function useHouseRules() {
   return useQuery({
     queryKey: keys.houseRules,
     queryFn: ({ signal }) => answered(api.GET("/api/house-rules", { signal })),
+  });
+}
+
+/** Every number of the model; they change with the version of the product alone. */
+export function useModel() {
+  return useQuery({
+    queryKey: keys.model,
+    queryFn: ({ signal }) => answered(api.GET("/api/model", { signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+}
+
+/** What moving each of these numbers would change, from the gym's own numbers as they stand now. */
+export function useEffects(set: Rules, numbers: string[], calibration: Record<string, number>, wanted: boolean) {
+  const asked = useSettled(JSON.stringify({ keys: numbers, calibration }), 400);
+  const body = JSON.parse(asked) as { keys: string[]; calibration: Record<string, number> };
+  return useQuery({
+    queryKey: keys.effects(set, asked),
+    queryFn: ({ signal }) =>
+      answered(api.POST("/api/house-rules/{set}/effects", { params: { path: { set } }, body, signal })),
+    enabled: wanted && body.keys.length > 0,
+    staleTime: 60_000,
   });
 }
 

@@ -1,0 +1,72 @@
+import { InputNumber, Segmented } from "antd";
+import type { HouseRules, Rules } from "../api/client";
+import { Rule } from "./Rule";
+import type { Draft } from "./rulesDraft";
+
+interface Props {
+  all: HouseRules;
+  set: Rules;
+  draft: Draft;
+  stored: Draft;
+  mayEdit: boolean;
+  change: (next: Draft) => void;
+}
+
+/** Where coaches disagree, and how severe each finding is. */
+export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
+  return (
+    <>
+      <section className="panel schools" aria-label="Schools">
+        <h2>Where coaches disagree</h2>
+        {all.schools.map((school) => (
+          <div key={school.name} className="school">
+            <span>{school.question}</span>
+            <Segmented
+              value={draft.schools[school.name] as string}
+              disabled={!mayEdit}
+              onChange={(value) => change({ ...draft, schools: { ...draft.schools, [school.name]: value } })}
+              options={school.answers}
+              aria-label={school.question}
+            />
+          </div>
+        ))}
+      </section>
+      <section className="panel rules" aria-label="Rules">
+        <h2>How severe each finding is</h2>
+        <ul>
+          {all.rules.map((rule) => (
+            <Rule
+              key={rule.id}
+              rule={rule}
+              set={set}
+              severity={draft.severities[rule.id] ?? "hint"}
+              changed={draft.severities[rule.id] !== stored.severities[rule.id]}
+              mayEdit={mayEdit}
+              onSeverity={(severity) => change({ ...draft, severities: { ...draft.severities, [rule.id]: severity } })}
+            >
+              {rule.threshold && (
+                <>
+                  {rule.threshold.word}
+                  <InputNumber
+                    size="small"
+                    min={rule.threshold.least}
+                    max={rule.threshold.most}
+                    step={rule.threshold.isWhole ? 1 : 0.05}
+                    precision={rule.threshold.isWhole ? 0 : 2}
+                    value={draft.thresholds[rule.id] ?? null}
+                    disabled={!mayEdit}
+                    onChange={(value) =>
+                      value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [rule.id]: value } })
+                    }
+                    aria-label={`${rule.title}: reported ${rule.threshold.word}, ${rule.threshold.unit}`}
+                  />
+                  {rule.threshold.unit}
+                </>
+              )}
+            </Rule>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,22 @@
+import type { Effects } from "../api/client";
+
+type Move = Effects["effects"][number]["moves"][number];
+
+/** A number of the model as it is read: without a tail of digits that nobody set. */
+export function shown(value: number): string {
+  return String(Math.round(value * 1000) / 1000).replace("-", "−");
+}
+
+/** What a number would change if it were moved there. */
+export function effectOf(move: Move, gym: number): string {
+  if (move.labelled === 0 && move.gym === 0) {
+    return "changes no verdict";
+  }
+  const more = move.agree - move.agreed;
+  const labelled = [
+    move.labelled === 1 ? "1 labelled chain changes" : `${move.labelled} labelled chains change`,
+    more === 0 ? "" : `${Math.abs(more)} ${more > 0 ? "more" : "fewer"} agree`,
+  ];
+  const ours = gym === 0 ? "" : move.gym === 0 ? "none of ours" : `${move.gym} of ${gym} of ours`;
+  return [...labelled, ours].filter((part) => part !== "").join(", ");
+}
