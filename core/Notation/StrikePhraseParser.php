@@ -49,6 +49,10 @@ final readonly class StrikePhraseParser
             if (null !== $bare && null !== $said->side && $this->beginsAnother($words, $at, $said->side)) {
                 return $this->finish($tokens, $from, $bare, 1, self::BARE_SIDE, '', $said);
             }
+            if (null !== $bare && $this->isMoveOfThatSide($words, $at, $bare)) {
+                // "Left leg check" and "left slip".
+                return null;
+            }
             $limb = $this->limb($words, $at);
             if (null !== $limb) {
                 [$side, $count] = $limb;
@@ -75,7 +79,7 @@ final readonly class StrikePhraseParser
                 ++$at;
             } else {
                 // A side with nothing after it is a straight of that hand.
-                $stands = null !== $bare && !$said->switch && !$this->isMoveOfThatSide($words, $at, $bare);
+                $stands = null !== $bare && !$said->switch;
                 $both = $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$at + 1] ?? '']) ? $this->parse($tokens, $at + 1) : null;
                 if (true === $both?->inTurn) {
                     // "Left and right hooks" is one of each.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\Core\Notation;
 
+use Eris\Generators;
 use Eris\TestTrait;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
@@ -41,6 +42,25 @@ final class RoundTripTest extends TestCase
                 $inStance = new ChainInStance($chain, $stance);
                 self::assertReadsBack($inStance, Words::byRole()->write($inStance), Numbering::named('body-pairs'));
                 self::assertReadsBack($inStance, Words::bySide()->write($inStance), Numbering::named('hands'));
+            }
+        });
+    }
+
+    public function testEveryWayInWhichItIsSaid(): void
+    {
+        $this->forAll(Chains::any(), Generators::choose(1, 1_000_000))->then(static function (Chain $chain, int $seed): void {
+            $chain = Chain::of(\array_slice($chain->items, 0, 12));
+            foreach (Numbering::builtIn() as $numbering) {
+                foreach (Stance::cases() as $stance) {
+                    $inStance = new ChainInStance($chain, $stance);
+                    $said = (new SpokenVariants($numbering, $seed))->say($inStance);
+                    if (mb_strlen($said) > Reader::LONGEST) {
+                        continue;
+                    }
+                    $reading = Reader::builtIn()->read($said, $numbering, $stance);
+                    self::assertNotNull($reading->chain, \sprintf('%s: "%s": %s', $numbering->id, $said, self::first($reading)));
+                    self::assertSame((new Writer($numbering))->write($inStance), (new Writer($numbering))->write(new ChainInStance($reading->chain, $stance)), \sprintf('%s: "%s"', $numbering->id, $said));
+                }
             }
         });
     }

@@ -38,9 +38,9 @@ final class CalibrationTest extends TestCase
         foreach (ModelValues::all() as $key => $value) {
             $to = abs($value->most - $value->value) > 1e-9 ? $value->most : $value->least;
             $catalogue = (new Calibration([$key => $to]))->catalogue();
-            $changed = array_keys(array_filter($catalogue->strikes, static fn ($strike): bool => $strike != $builtIn->strikes[$strike->id]));
-            $moved = array_keys(array_filter($catalogue->moves, static fn ($move): bool => $move != $builtIn->moves[$move->id]));
-            $body = $catalogue->body != $builtIn->body ? ['body'] : [];
+            $changed = array_keys(array_filter($catalogue->strikes, static fn ($strike): bool => serialize($strike) !== serialize($builtIn->strikes[$strike->id])));
+            $moved = array_keys(array_filter($catalogue->moves, static fn ($move): bool => serialize($move) !== serialize($builtIn->moves[$move->id])));
+            $body = serialize($catalogue->body) !== serialize($builtIn->body) ? ['body'] : [];
             self::assertSame([$value->of], [...$body, ...$changed, ...$moved], $key);
         }
     }
