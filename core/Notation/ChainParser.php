@@ -14,6 +14,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 
@@ -54,7 +55,7 @@ final class ChainParser
         Stance $stance,
         private readonly TokenStream $tokens,
     ) {
-        $this->running = $stance;
+        $this->running = $tokens->running = $stance;
         $this->diagnostics = new Diagnostics();
         $this->resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
         $this->moveResolver = new MoveResolver($catalogue, $vocabulary, $strikes, $moves, $numbering, $tokens, $this->diagnostics);
@@ -98,7 +99,7 @@ final class ChainParser
             '(' => $this->feint(),
             '[' => $this->group(),
             '+' => $this->joined(),
-            '/' => $this->add(new Beat(), $this->tokens->take()->span),
+            '/' => $this->slash(),
             '*' => $this->free(),
             '!', '~', '>' => $this->suffix(),
             ')' => $this->complain('This ) closes a bracket that was never opened.', 'a ( before the feinted strike'),
@@ -111,6 +112,20 @@ final class ChainParser
         $this->tokens->take();
         $this->clauseFrom = $this->tokens->position();
         $this->phrases = 0;
+    }
+
+    /** A beat between blanks; without any it stands between two strikes, "jab/cross". */
+    private function slash(): void
+    {
+        $at = $this->tokens->position();
+        [$before, $slash, $after] = [$this->tokens->at($at - 1), $this->tokens->take(), $this->tokens->at($at + 1)];
+        $isTight = null !== $before && null !== $after && TokenKind::Word === $before->kind && TokenKind::Word === $after->kind
+            && $before->span->at + $before->span->length === $slash->span->at && $slash->span->at + 1 === $after->span->at;
+        if ($isTight) {
+            $this->diagnostics->note($slash->span, 'Between two words without blanks a / is read as "then"; a beat has a blank on either side.', ['then', ' / ']);
+        } else {
+            $this->add(new Beat(), $slash->span);
+        }
     }
 
     private function phrase(): void
@@ -227,12 +242,18 @@ final class ChainParser
         for ($time = 0; $time < $times; ++$time) {
             if (null === $first || $phrase->inTurn) {
                 $first = $this->resolved(null === $first ? $phrase : $this->inTurn($phrase, $first), $feint, $joined && 0 === $time, $span);
+            } elseif (null !== $phrase->secondTarget) {
+                $first = $this->resolved($phrase->of($first->strike->role)->second(), $feint, false, $span);
             } else {
                 $first = $first->with(joined: false);
             }
             if (null === $first || !$this->add($first, $span)) {
                 return;
             }
+        }
+        if (Vocabulary::CHECK_HOOK === $phrase->noun) {
+            $this->diagnostics->note($phrase->span, 'A check hook is read as a lead hook and a pivot.');
+            $this->add(new MoveItem($this->catalogue->move('pivot-out')), $span);
         }
     }
 
@@ -307,6 +328,10 @@ final class ChainParser
             $this->tokens->take();
         }
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
+        if (TokenKind::Word === $plus->kind && !($this->items[\count($this->items) - 1] ?? null) instanceof StrikeItem && null !== $phrase) {
+            // "Step in with a jab".
+            return;
+        }
         if (null === $phrase) {
             if (TokenKind::Word === $plus->kind && null !== $this->moves->parse($this->tokens, $this->tokens->position())) {
                 return;
@@ -482,7 +507,7 @@ final class ChainParser
             return;
         }
         if ($changed->changesStance() && !$item->changesStance()) {
-            $this->running = $this->running->other();
+            $this->running = $this->tokens->running = $this->running->other();
         }
         $this->items[$last] = $changed;
         $this->widen($token->span);
@@ -496,11 +521,28 @@ final class ChainParser
             return false;
         }
         $this->tokens->moveTo($phrase->next);
-        foreach ($this->moveResolver->resolve($phrase, $this->running, $this->items) as $move) {
+        $moves = $this->moveResolver->resolve($phrase, $this->running, $this->items);
+        foreach ($moves as $move) {
             $this->add(new MoveItem($move), $phrase->span);
+        }
+        if ([] !== $moves && MoveKind::Defence === $moves[0]->kind) {
+            $this->opponents();
         }
 
         return true;
+    }
+
+    /** "Slip the jab", "roll under the hook": what the opponent throws is not thrown. "Under" alone says nothing more. */
+    private function opponents(): void
+    {
+        $at = $this->tokens->position();
+        $past = $this->moveResolver->pastTheOpponents($at);
+        if ($past > $at) {
+            $this->diagnostics->note($this->tokens->span($at, $past), 'This is what the opponent throws, and no strike of the chain.');
+            $this->tokens->moveTo($past);
+        } elseif (isset(Vocabulary::UNDER[$this->tokens->word()]) && TokenKind::Word !== $this->tokens->at($at + 1)?->kind) {
+            $this->tokens->take();
+        }
     }
 
     private function unknown(): void
@@ -534,7 +576,7 @@ final class ChainParser
 
             return true;
         }
-        $this->running = ChainInStance::after($item, $this->running);
+        $this->running = $this->tokens->running = ChainInStance::after($item, $this->running);
 
         return true;
     }

@@ -34,6 +34,10 @@ final readonly class MovePhraseParser
         if (null === $side) {
             [$side, $next] = $this->sideAfter($tokens, $next, null !== $sides);
         }
+        if (null === $side && 'slip' === $name && isset(Vocabulary::SLIPS[$tokens->words[$next] ?? '']) && null === $this->strikes->parse($tokens, $next)) {
+            $side = Vocabulary::SLIPS[$tokens->words[$next]];
+            ++$next;
+        }
 
         return new MovePhrase($name, $sides, $side, $said, $tokens->span($from, $next), $next);
     }

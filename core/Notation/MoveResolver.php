@@ -70,6 +70,11 @@ final readonly class MoveResolver
         if (null !== $said) {
             return $this->catalogue->move($sides[$said->value]);
         }
+        if ('move' === $phrase->said) {
+            $this->diagnostics->note($phrase->span, 'To move without a side is read as to leave.', ['exit', 'step-lead', 'step-rear']);
+
+            return $this->catalogue->move('exit');
+        }
         [$strike, $moves] = $this->next($phrase, $running, $before);
         if ('step' === $phrase->name && (null === $strike || $moves > 0 || $strike->limb->isArm())) {
             $this->diagnostics->note($phrase->span, 'A step without a side is read as a step in.', ['step-in', 'step-lead', 'step-rear']);
@@ -132,7 +137,7 @@ final readonly class MoveResolver
     private function next(MovePhrase $phrase, Stance $running, array $before): array
     {
         $moves = 0;
-        for ($at = $phrase->next;; ++$at) {
+        for ($at = $this->pastTheOpponents($phrase->next);; ++$at) {
             $token = $this->tokens->at($at);
             if (TokenKind::Stop === $token?->kind || isset(Vocabulary::FILLERS[$this->tokens->words[$at] ?? '']) || \in_array($token?->text, ['(', '+', '['], true)) {
                 continue;
@@ -151,5 +156,15 @@ final readonly class MoveResolver
 
             return [$item?->strike, $moves];
         }
+    }
+
+    /** Behind "slip the jab": what the opponent throws is not what comes next. */
+    public function pastTheOpponents(int $at): int
+    {
+        $words = $this->tokens->words;
+        $article = $at + (isset(Vocabulary::UNDER[$words[$at] ?? '']) ? 1 : 0);
+        $strike = isset(Vocabulary::ARTICLES[$words[$article] ?? '']) ? $this->strikes->parse($this->tokens, $article + 1) : null;
+
+        return $strike->next ?? $at;
     }
 }

@@ -26,6 +26,7 @@ final readonly class StrikePhrase
      * @param bool $inTurn each of those times anew, as in "four uppercuts", which alternate; otherwise the same strike again
      * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
      * @param bool $openTarget the target stands between two strikes and could belong to either
+     * @param string|null $secondTarget the target of the second of two, as in "double hook, body and head"
      * @param Span $head the noun or the number alone
      * @param Span $span all of it
      * @param int $next place of the token after it
@@ -44,10 +45,17 @@ final readonly class StrikePhrase
         public bool $inTurn,
         public bool $switched,
         public bool $openTarget,
+        public ?string $secondTarget,
         public Span $head,
         public Span $span,
         public int $next,
     ) {
+    }
+
+    /** The second of two with a target of its own. */
+    public function second(): self
+    {
+        return new self($this->noun, $this->code, $this->letters, $this->side, $this->role, $this->secondTarget, $this->effort, $this->feint, $this->landsForward, 1, false, false, false, null, $this->head, $this->span, $this->next);
     }
 
     /** The target as said in words. */
@@ -66,6 +74,6 @@ final readonly class StrikePhrase
     /** The same of that role. */
     public function of(Role $role): self
     {
-        return new self($this->noun, $this->code, $this->letters, $role, null, $this->targetWord, $this->effort, $this->feint, $this->landsForward, $this->times, $this->inTurn, $this->switched, $this->openTarget, $this->head, $this->span, $this->next);
+        return new self($this->noun, $this->code, $this->letters, $role, null, $this->targetWord, $this->effort, $this->feint, $this->landsForward, $this->times, $this->inTurn, $this->switched, $this->openTarget, $this->secondTarget, $this->head, $this->span, $this->next);
     }
 }

@@ -7,6 +7,7 @@ namespace Periplus\Core\Notation;
 use Periplus\Core\Combination\Effort;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
 
 /**
  * Reads what is said of one strike: how often, how hard, feinted, which side and target, the noun or number, and what
@@ -74,7 +75,7 @@ final readonly class StrikePhraseParser
             } elseif ('switch' === $word && !$said->switch) {
                 $said->switch = true;
                 ++$at;
-            } elseif (isset(Vocabulary::MANNERS[$word]) || null !== $found || ($at > $from && isset(Vocabulary::ARTICLES[$word]) && $said->feint)) {
+            } elseif (isset(Vocabulary::MANNERS[$word]) || null !== $found || ($at > $from && isset(Vocabulary::ARTICLES[$word]) && ($said->feint || Effort::Plain !== $said->effort))) {
                 // "Straight" before a noun that is straight, or "the" in "feint the jab".
                 ++$at;
             } else {
@@ -96,7 +97,7 @@ final readonly class StrikePhraseParser
     {
         [$code, $letters] = self::cut($token->text);
 
-        return new StrikePhrase('', $code, $letters, null, null, null, Effort::Plain, false, false, 1, false, false, false, $token->span, $token->span, $at + 1);
+        return new StrikePhrase('', $code, $letters, null, null, null, Effort::Plain, false, false, 1, false, false, false, null, $token->span, $token->span, $at + 1);
     }
 
     /** @return array{string, string} a number and the letters behind it */
@@ -127,12 +128,23 @@ final readonly class StrikePhraseParser
     {
         $x = 'x' === $tokens->words[$at + 1] || 'times' === $tokens->words[$at + 1];
         $phrase = $this->parse($tokens, $at + ($x ? 2 : 1));
-        if (null === $phrase || '' === $phrase->noun || $phrase->times > 1 || !($same || $x || $phrase->inTurn)) {
+        $isCount = $same || $x || true === $phrase?->inTurn || $this->followsACount($tokens, $at) || (1 === $times && 'jab' === $phrase?->noun);
+        if (null === $phrase || '' === $phrase->noun || $phrase->times > 1 || !$isCount) {
             return null;
         }
         $alike = $same || $x || null !== $phrase->side;
 
-        return new StrikePhrase($phrase->noun, '', '', $phrase->side, $phrase->role, $phrase->targetWord, $phrase->effort, $phrase->feint, $phrase->landsForward, $times, !$alike, $phrase->switched, $phrase->openTarget, $phrase->head, $tokens->span($at, $phrase->next), $phrase->next);
+        return new StrikePhrase($phrase->noun, '', '', $phrase->side, $phrase->role, $phrase->targetWord, $phrase->effort, $phrase->feint, $phrase->landsForward, $times, !$alike && $times > 1, $phrase->switched, $phrase->openTarget, null, $phrase->head, $tokens->span($at, $phrase->next), $phrase->next);
+    }
+
+    /** "Two jabs, one cross": what is counted goes on to be counted. */
+    private function followsACount(TokenStream $tokens, int $at): bool
+    {
+        do {
+            --$at;
+        } while (TokenKind::Stop === $tokens->at($at)?->kind || isset(Vocabulary::FILLERS[$tokens->words[$at] ?? '']));
+
+        return $this->vocabulary->isPlural($tokens->words[$at] ?? '');
     }
 
     /** With a switch said before it, a kick or a knee has a name of its own, or is one of the leg that is then behind. */
@@ -160,14 +172,14 @@ final readonly class StrikePhraseParser
             $said->targetWord ??= 'leg';
         }
         $targetWord = $said->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
-        [$sideAfter, $openTarget, $targetAfter] = [null, false, null];
+        [$sideAfter, $openTarget, $targetAfter, $secondTarget] = [null, false, null, null];
         while (true) {
             $after = null === $sideAfter && null === $said->side && '' !== $noun && !isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun]) && !$said->switch ? $this->sideAfter($tokens, $next, $noun) : null;
             if (null !== $after) {
                 [$sideAfter, $next] = $after;
                 continue;
             }
-            $after = null === $targetAfter ? $this->targetAfter($tokens, $next, $noun) : null;
+            $after = null === $targetAfter ? $this->targetAfter($tokens, $next, $noun, null !== $said->targetWord) : null;
             if (null === $after) {
                 break;
             }
@@ -180,6 +192,12 @@ final readonly class StrikePhraseParser
         if (1 === $times && isset(Vocabulary::REPEATS_AFTER[$word])) {
             $times = Vocabulary::REPEATS_AFTER[$word];
             ++$next;
+        } elseif (2 === $times && null !== $targetAfter) {
+            $more = $next + (isset(Vocabulary::FILLERS[$word]) ? 1 : 0);
+            $second = $this->targetAfter($tokens, $more, $noun);
+            if (null !== $second) {
+                [$secondTarget, $next] = $second;
+            }
         } elseif ('' !== $noun && isset(Vocabulary::FEINT[$word]) && '' === ($words[$next + 1] ?? '') && null === $tokens->numberAt($next + 1)) {
             $said->feint = true;
             ++$next;
@@ -203,6 +221,7 @@ final readonly class StrikePhraseParser
             $said->plural && null === $said->times,
             $said->switch && !str_starts_with($noun, 'switch '),
             $openTarget,
+            $secondTarget,
             $tokens->span($head, $head + $count),
             $tokens->span($from, $next),
             $next,
@@ -233,6 +252,11 @@ final readonly class StrikePhraseParser
             // "Right hand" is a strike.
             return null;
         }
+        $limb = Vocabulary::LIMBS[$words[$next] ?? ''] ?? null;
+        if (null !== $limb && $limb !== $this->vocabulary->isOfLeg($noun) && null === $this->noun($words, $next + 1)) {
+            // "Front kick, rear leg" without its comma.
+            return [$side, $next + 1];
+        }
         $move = $this->vocabulary->move($words, $next);
         if (null !== $move && isset($this->vocabulary->bases[$move[0]])) {
             // "Left slip", unless the move has its side behind it.
@@ -243,9 +267,17 @@ final readonly class StrikePhraseParser
             return [$side, $next];
         }
         // The next strike names its own hand, or has a side of its own behind it: this one is not for it.
-        $asks = $this->asksForSide($follows->noun) && !isset(Vocabulary::ORGANS[$follows->targetWord ?? '']);
+        $asks = isset(Vocabulary::FIXED[$follows->noun])
+            ? self::isOf($side, Vocabulary::FIXED[$follows->noun], $tokens->running)
+            : $this->asksForSide($follows->noun) && !isset(Vocabulary::ORGANS[$follows->targetWord ?? '']);
 
         return !$asks || null !== $this->sideAfter($tokens, $follows->next, $follows->noun) ? [$side, $next] : null;
+    }
+
+    /** Whether a side can be said of a jab or a cross, as in "right cross". */
+    private static function isOf(Role|Side $side, Role $role, ?Stance $running): bool
+    {
+        return $side instanceof Role ? $side === $role : null === $running || $running->roleOf($side) === $role;
     }
 
     /** Whether a noun can be of either side. */
@@ -257,12 +289,15 @@ final readonly class StrikePhraseParser
     /**
      * "body", "to the body", "to body" after a strike; a bare target that begins something of its own is left alone.
      *
+     * @param bool $isAimed whether the strike has a target before its noun
+     *
      * @return array{string, int, bool}|null the target's word, the place after it, and whether it could be the next strike's as well
      */
-    private function targetAfter(TokenStream $tokens, int $at, string $noun): ?array
+    private function targetAfter(TokenStream $tokens, int $at, string $noun, bool $isAimed = false): ?array
     {
         $words = $tokens->words;
-        $skip = \in_array($words[$at] ?? '', ['to', 'at'], true) ? (isset(Vocabulary::ARTICLES[$words[$at + 1] ?? '']) ? 2 : 1) : 0;
+        $skip = \in_array($words[$at] ?? '', ['to', 'at'], true) ? 1 : 0;
+        $skip += isset(Vocabulary::ARTICLES[$words[$at + $skip] ?? '']) ? 1 : 0;
         $word = $words[$at + $skip] ?? '';
         if (!isset(Vocabulary::TARGETS[$word])) {
             return null;
@@ -271,6 +306,10 @@ final readonly class StrikePhraseParser
             return [$word, $at + $skip + 1, false];
         }
         $ofNext = $this->isOfNext($tokens, $at, $noun);
+        if ($isAimed && null !== $this->noun($words, $at + 1)) {
+            // "Low kick high kick": the strike before has its target.
+            return null;
+        }
 
         return true === $ofNext ? null : [$word, $at + 1, null === $ofNext];
     }

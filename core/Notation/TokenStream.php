@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
+use Periplus\Core\Technique\Stance;
+
 /** The tokens of a text and how far they are taken. */
 final class TokenStream
 {
     private int $next = 0;
+    /** The running stance where the reading has come to, for what depends on it; null where it is not known. */
+    public ?Stance $running = null;
     /** Whether a target stands behind its noun in this line; worked out by {@see StrikePhraseParser} when it is asked for. */
     public ?bool $targetsStandBehind = null;
     /** @var list<string> lower-case words by token; an empty string for what is no word, and so ends a phrase */

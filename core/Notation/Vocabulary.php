@@ -29,9 +29,11 @@ final readonly class Vocabulary
     ];
     /** Targets that lie on one side of the opponent, and the hand or leg that reaches them. */
     public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
+    /** A lead hook that pivots away as it lands. */
+    public const CHECK_HOOK = 'check hook';
     /** Noun to family, beside the families themselves; jab and cross also fix the role, see {@see FIXED}. */
     private const NOUNS = [
-        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'punch' => 'straight', 'shot' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'body shot' => 'hook',
+        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'punch' => 'straight', 'shot' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'body shot' => 'hook', self::CHECK_HOOK => 'hook',
         'uppercut' => 'uppercut', 'upper' => 'uppercut', 'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
         'left hand' => 'straight', 'right hand' => 'straight', 'lead hand' => 'straight', 'rear hand' => 'straight', 'front hand' => 'straight', 'back hand' => 'straight',
         'push kick' => 'push kick', 'front kick' => 'push kick', 'teep' => 'push kick', 'teep kick' => 'push kick',
@@ -47,12 +49,12 @@ final readonly class Vocabulary
         'backfist' => 'back fist', 'spinning backfist' => 'spinning back fist', 'spin back fist' => 'spinning back fist',
     ];
     /** Nouns that name their side. */
-    public const HANDS = ['liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'front hand' => Role::Lead, 'rear hand' => Role::Rear, 'back hand' => Role::Rear];
+    public const HANDS = [self::CHECK_HOOK => Role::Lead, 'liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'front hand' => Role::Lead, 'rear hand' => Role::Rear, 'back hand' => Role::Rear];
     /** Nouns that name their target, by its word. */
     public const AIMED = ['liver shot' => 'liver', 'body shot' => 'body'];
     public const EFFORTS = [
         'hard' => Effort::Hard, 'power' => Effort::Hard, 'big' => Effort::Hard, 'heavy' => Effort::Hard,
-        'light' => Effort::Light, 'quick' => Effort::Light, 'soft' => Effort::Light, 'fast' => Effort::Light,
+        'light' => Effort::Light, 'quick' => Effort::Light, 'soft' => Effort::Light, 'fast' => Effort::Light, 'touch' => Effort::Light, 'flick' => Effort::Light,
     ];
     /** Said of a strike, and nothing that a chain tells: "long hook". */
     public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
@@ -62,7 +64,7 @@ final readonly class Vocabulary
     /** Words that say whether a low kick lands inside or outside of the thigh, and the leg that gets there: the lead leg inside, the rear leg outside. */
     public const THIGHS = ['inside' => Role::Lead, 'outside' => Role::Rear];
     /** Words between two strikes that change nothing. */
-    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true, 'an' => true, 'into' => true, 'your' => true, 'next' => true, 'now' => true, 'off' => true];
+    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true, 'an' => true, 'into' => true, 'your' => true, 'next' => true, 'now' => true, 'off' => true, 'counter' => true, 'return' => true, 'finish' => true, 'finally' => true];
     /** Before "with" they belong to it and change nothing: "and finish with a low kick". */
     public const BEFORE_WITH = ['start' => true, 'begin' => true, 'open' => true, 'finish' => true, 'end' => true, 'follow' => true, 'starting' => true, 'finishing' => true, 'ending' => true, 'come' => true];
     public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
@@ -78,18 +80,22 @@ final readonly class Vocabulary
         'eleven' => '11', 'twelve' => '12', 'thirteen' => '13', 'fourteen' => '14', 'fifteen' => '15', 'sixteen' => '16', 'seventeen' => '17', 'eighteen' => '18', 'nineteen' => '19',
         'twenty' => '20', 'thirty' => '30', 'forty' => '40', 'fifty' => '50', 'sixty' => '60', 'seventy' => '70', 'eighty' => '80', 'ninety' => '90',
     ];
-    public const BEATS = ['beat' => true, 'pause' => true];
+    public const BEATS = ['beat' => true, 'pause' => true, 'wait' => true, 'reset' => true];
+    /** Beside a straight from an opponent of the same stance: outside of it is to the rear. */
+    public const SLIPS = ['outside' => Role::Rear, 'inside' => Role::Lead];
+    /** Behind a defence, before what the opponent throws: "roll under the hook". */
+    public const UNDER = ['under' => true, 'underneath' => true, 'inside' => true, 'outside' => true];
     private const BASES = ['pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in'], 'step off' => ['lead' => 'step-out', 'rear' => 'step-rear']];
     private const ALIASES = [
         'weave' => 'roll', 'bob and weave' => 'roll', 'bob' => 'roll', 'leg check' => 'check', 'shin check' => 'check', 'check kick' => 'check',
-        'step out' => 'step off', 'angle' => 'step off', 'angle out' => 'step off', 'angle off' => 'step off', 'step off the line' => 'step off', 'step offline' => 'step off',
-        'pivot off' => 'pivot', 'circle out' => 'circle', 'circle off' => 'circle', 'catch' => 'block',
-        'step forward' => 'step-in', 'move in' => 'step-in', 'drop step' => 'step-in', 'pendulum step' => 'step-in', 'step backward' => 'step-back', 'back out' => 'step-back', 'back up' => 'step-back',
-        'lean back' => 'pull', 'pull back' => 'pull', 'lean' => 'pull', 'duck under' => 'duck', 'dip' => 'level', 'level change' => 'level', 'change level' => 'level', 'change levels' => 'level',
-        'switch feet' => 'switch', 'switch stance' => 'switch', 'shift back' => 'shift-back', 'shift forward' => 'shift',
+        'step out' => 'step off', 'angle' => 'step off', 'angle out' => 'step off', 'angle off' => 'step off', 'step off the line' => 'step off', 'step offline' => 'step off', 'side step' => 'step', 'sidestep' => 'step', 'move' => 'step',
+        'pivot off' => 'pivot', 'circle out' => 'circle', 'circle off' => 'circle', 'circle away' => 'circle', 'catch' => 'block',
+        'step forward' => 'step-in', 'move in' => 'step-in', 'move forward' => 'step-in', 'walk forward' => 'step-in', 'shuffle in' => 'step-in', 'shuffle forward' => 'step-in', 'bounce in' => 'step-in', 'slide in' => 'step-in', 'drop step' => 'step-in', 'pendulum step' => 'step-in', 'hop step' => 'step-in', 'skip step' => 'step-in', 'move back' => 'step-back', 'shuffle back' => 'step-back', 'bounce back' => 'step-back', 'slide back' => 'step-back', 'step backward' => 'step-back', 'back out' => 'step-back', 'back up' => 'step-back',
+        'lean back' => 'pull', 'pull back' => 'pull', 'lean' => 'pull', 'duck under' => 'duck', 'roll under' => 'roll', 'weave under' => 'roll', 'dip' => 'level', 'level change' => 'level', 'change level' => 'level', 'change levels' => 'level',
+        'switch feet' => 'switch', 'switch stance' => 'switch', 'shift back' => 'shift-back', 'shift forward' => 'shift', 'step through' => 'shift', 'switch to southpaw' => 'switch', 'switch to orthodox' => 'switch',
         'leave' => 'exit', 'move out' => 'exit', 'get out' => 'exit', 'retreat' => 'exit', 'out' => 'exit',
         'shell' => 'cover', 'cover up' => 'cover', 'high guard' => 'cover', 'long guard' => 'cover', 'guard' => 'cover', 'shoulder roll' => 'block-lead',
-        'shove' => 'push', 'bump' => 'push', 'push off' => 'push', 'frame' => 'post', 'hand plant' => 'post', 'both hands' => 'post', 'plant the hand' => 'post', 'tie up' => 'clinch',
+        'shove' => 'push', 'bump' => 'push', 'push off' => 'push', 'frame' => 'post', 'hand plant' => 'post', 'both hands' => 'post', 'plant the hand' => 'post', 'tie up' => 'clinch', 'lock up' => 'clinch', 'grab' => 'clinch', 'collar tie' => 'clinch',
     ];
     /**
      * One phrase for several moves.
@@ -196,6 +202,12 @@ final readonly class Vocabulary
         }
 
         return null;
+    }
+
+    /** Whether a word ends a noun in the plural. */
+    public function isPlural(string $word): bool
+    {
+        return isset($this->plurals[$word]);
     }
 
     /** Whether only one role throws that strike. */

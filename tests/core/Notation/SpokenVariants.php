@@ -26,7 +26,7 @@ use Periplus\Core\Technique\Target;
 final class SpokenVariants
 {
     private const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'];
-    private const TENS = [2 => 'twenty', 3 => 'thirty'];
+    private const TENS = [2 => 'twenty', 3 => 'thirty', 4 => 'forty', 5 => 'fifty', 6 => 'sixty'];
     private const TARGETS = ['h' => ['head', 'face', 'chin', 'jaw'], 'b' => ['body', 'ribs', 'stomach', 'chest'], 'l' => ['leg', 'thigh', 'calf']];
     private const HIGH = ['h' => 'high', 'b' => 'middle', 'l' => 'low'];
     private const HARD = ['hard', 'power', 'big'];
@@ -102,7 +102,8 @@ final class SpokenVariants
 
         return match ($this->draw(3)) {
             0 => ['', ' to the '.$this->one($words)],
-            1 => ['', ' '.$words[0]],
+            // "Side kick left leg" names the leg that kicks.
+            1 => ['', (Target::Leg === $target ? ' to ' : ' ').$words[0]],
             default => [(Target::Leg === $target ? $kick ?? 'low' : $kick ?? $words[0]).' ', ''],
         };
     }
@@ -110,7 +111,7 @@ final class SpokenVariants
     private function number(StrikeItem $item, string $code): string
     {
         $entry = $this->numbering->entry($code);
-        $meant = $entry?->target ?? $item->strike->defaultTarget();
+        $meant = null === $entry ? $item->strike->defaultTarget() : $entry->target ?? $item->strike->defaultTarget();
         $mark = $item->feint ? 'fake ' : '';
         $effort = $this->effort($item->effort);
         if ($item->landsForward || ($item->target !== $meant && 0 === $this->draw(2))) {
@@ -126,7 +127,10 @@ final class SpokenVariants
 
     private function calledOut(int $number): string
     {
-        return self::NUMBERS[$number - 1] ?? self::TENS[intdiv($number, 10)].(0 === $number % 10 ? '' : $this->one([' ', '-']).self::NUMBERS[$number % 10 - 1]);
+        $ones = self::NUMBERS[($number < 20 ? $number : $number % 10) - 1] ?? '';
+        $tens = $number < 20 ? '' : self::TENS[intdiv($number, 10)] ?? '';
+
+        return implode($this->one([' ', '-']), array_filter([$tens, $ones], static fn (string $word): bool => '' !== $word));
     }
 
     private function effort(Effort $effort): string
@@ -166,7 +170,7 @@ final class SpokenVariants
 
     private function draw(int $below): int
     {
-        $this->seed = ($this->seed * 1103515245 + 12345) & 0x7fffffff;
+        $this->seed = ($this->seed * 1103515245 + 12345) & 0x7FFFFFFF;
 
         return ($this->seed >> 8) % $below;
     }
