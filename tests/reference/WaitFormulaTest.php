@@ -70,7 +70,8 @@ final class WaitFormulaTest extends TestCase
                 $missing = [
                     'load' => max(0.0, self::outside($load, $strike['needs']['load']) * self::LOAD_RATE - $credit),
                     'turn' => max(0.0, self::outside($turn, self::turn($strike, $target)) * self::TURN_RATE - $credit),
-                    'range' => self::bands(abs(self::nearest($strike, $target, $range) - $range), false),
+                    // Out of a hold nobody drifts.
+                    'range' => 'clinch' === $move['range'] ? (float) (abs(self::nearest($strike, $target, $range) - $range) * self::NEXT_BAND) : self::bands(abs(self::nearest($strike, $target, $range) - $range), false),
                     'feet' => 'cross' === $move['feet'] ? 180.0 : 0.0,
                     'limb' => $isFootOfTheKick ? (float) (self::LEG_AGAIN - self::GAP) : 0.0,
                 ];

@@ -35,6 +35,8 @@ final class BodyState
     public float $heavy = 1.0;
     /** Where the head was taken and still is: to a side, or back; null on the line. */
     public Role|Head|null $head = null;
+    /** Whether the opponent is held, out of which nobody drifts. */
+    public bool $held = false;
     /** Whether the last item was a jab that stepped in. */
     public bool $jabbed = false;
     /** The limb of the last strike while only changes of stance came after it, with the turn that it left, as the stance is now. */
@@ -113,6 +115,7 @@ final class BodyState
             && (null === $this->crossedBy) === (null === $other->crossedBy)
             && $this->head === $other->head
             && $this->jabbed === $other->jabbed
+            && $this->held === $other->held
             && $this->changedLimb === $other->changedLimb
             && $this->lastLimb === $other->lastLimb
             && abs($this->changedTurn - $other->changedTurn) < self::SAME
@@ -128,7 +131,7 @@ final class BodyState
     {
         return implode(' ', [
             (int) (0 === $this->count), $this->range, (int) $this->stanceChanged, (int) (null !== $this->crossedBy),
-            $this->head->value ?? '', (int) $this->jabbed, $this->changedLimb ?? '', $this->lastLimb ?? '', round($this->changedTurn, 8), $this->heavy,
+            $this->head->value ?? '', (int) $this->jabbed, (int) $this->held, $this->changedLimb ?? '', $this->lastLimb ?? '', round($this->changedTurn, 8), $this->heavy,
             round($this->load, 8), round($this->turn, 8), round($this->slack, 6), ...$this->owed($gap),
         ]);
     }

@@ -119,7 +119,7 @@ final readonly class FlowModel
         if ($feet > self::NOTHING) {
             $parts[Cause::Feet->value] = $feet;
         }
-        $range = self::range($body, $bands, $state->jabbed && $strike->ranges($item->target)[0] < $state->range);
+        $range = 0 === $bands ? 0.0 : self::range($state, $bands, $strike->ranges($item->target)[0] < $state->range);
         if ($range > self::NOTHING) {
             $parts[Cause::Range->value] = $range;
         }
@@ -185,13 +185,17 @@ final readonly class FlowModel
         return $parts;
     }
 
-    /** ms for bands of range; the first costs nothing towards the opponent after a jab that stepped in */
-    private static function range(Body $body, int $bands, bool $steppedIn): float
+    /** ms for bands of range: the first is drifted, which a jab that stepped in has done already and a hold does not allow. */
+    private static function range(BodyState $state, int $bands, bool $nearer): float
     {
-        return match (true) {
-            0 === $bands => 0.0,
-            default => ($steppedIn ? 0.0 : $body->firstBand) + ($bands - 1) * $body->nextBand,
+        $body = $state->catalogue->body;
+        $first = match (true) {
+            $nearer && $state->jabbed => 0.0,
+            !$nearer && $state->held => $body->nextBand,
+            default => $body->firstBand,
         };
+
+        return $first + ($bands - 1) * $body->nextBand;
     }
 
     /** ms from a release to the earliest start of what follows */
@@ -241,7 +245,9 @@ final readonly class FlowModel
         $load = $loadFrom + ($leaves - $loadFrom) * $puts;
         $turn = $state->turn + ($strike->leavesTurn - $state->turn) * $puts;
         if (!$item->feint) {
-            $state->range = self::nearest($item, $state->range);
+            $range = self::nearest($item, $state->range);
+            $state->held = $state->held && $range === $state->range;
+            $state->range = $range;
         }
         $isArm = $strike->limb->isArm();
         $state->start = $start;
@@ -298,6 +304,7 @@ final readonly class FlowModel
             $state->crossedBy = null;
             $state->head = null;
             $state->changedLimb = null;
+            $state->held = false;
         }
         $state->lastLimb = null;
         $state->jabbed = false;
@@ -320,6 +327,7 @@ final readonly class FlowModel
             $state->slack += $duration;
         }
         $state->range = $move->toClinch ? 1 : max(1, min(5, $state->range + $move->range));
+        $state->held = $move->toClinch || ($state->held && 0 === $move->range);
         $state->crossedBy = match ($move->feet) {
             Feet::Cross => $state->count,
             Feet::Stay => $state->crossedBy,

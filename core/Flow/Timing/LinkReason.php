@@ -112,6 +112,9 @@ final class LinkReason
     {
         $nearer = $item->strike->ranges($item->target)[0] < $state->range;
         $where = $nearer ? 'nearer' : 'further out';
+        if ($state->held && !$nearer) {
+            return \sprintf('the %s works %s further out than the hold; that needs a push or a step back', $item->strike->name, 1 === $bands ? 'one range' : $bands.' ranges');
+        }
         if (1 === $bands) {
             return \sprintf('the %s works one range %s, which the athlete drifts', $item->strike->name, $where);
         }
