@@ -126,6 +126,26 @@ test("a change of the house rules is seen before it is saved, and does just that
   await expect(page.getByText("2 combinations found")).toBeVisible();
 });
 
+test("a number of the model is seen with what it changes, set by the gym and set back", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  await page.goto("/house-rules?set=kickboxing&part=numbers");
+  const row = page.getByRole("listitem").filter({ hasText: "bringing hips and shoulders round" });
+  await expect(row).toContainText("house value");
+  await expect(row).toContainText("labelled chain");
+  await row.getByRole("spinbutton").fill("700");
+  await row.getByRole("spinbutton").blur();
+  await page.getByRole("button", { name: "Preview" }).click();
+  const effect = page.getByRole("region", { name: "Effect on the library" });
+  await expect(effect).toContainText("combinations under these rules");
+  await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await expect(page.getByText("changed by this gym")).toBeVisible();
+  await page.goto("/house-rules?set=kickboxing&part=numbers");
+  await page.getByRole("button", { name: "Back to 560" }).click();
+  await page.getByRole("button", { name: "Preview" }).click();
+  await effect.getByRole("button", { name: "Save for the gym" }).click();
+  await expect(page.getByText("as they came")).toBeVisible();
+});
+
 test("a coach reads the house rules and cannot change them", async ({ page }) => {
   await signIn(page, COACH);
   await page.goto("/house-rules?set=boxing");

@@ -40,6 +40,33 @@ test("a finding leads to its place", () => {
   expect(onSelect).toHaveBeenLastCalledWith(1);
 });
 
+test("what holds in several places is said once, and each place can be shown", () => {
+  const [check] = checked(["1 13 1 13 1 14l\t--rules=kickboxing"]) as [Check];
+  const onSelect = vi.fn();
+  findings(check, { onSelect });
+  const finding = check.findings.find((one) => one.id === "kick-on-line");
+  expect(finding?.places).toEqual([1, 3, 5]);
+  expect(screen.getAllByText(finding?.message ?? "missing").length).toBe(1);
+  const row = screen.getByText(finding?.message ?? "missing").closest("li") as HTMLElement;
+  fireEvent.click(within(row).getByRole("button", { name: "14l" }));
+  expect(onSelect).toHaveBeenLastCalledWith(5);
+});
+
+test("a house rule that is broken never stands above a sentence that all is well", () => {
+  const [broken, worth] = checked(["1 2 14l exit\t--rules=boxing", "1 2 3 2 3 2 exit\t--rules=boxing"]) as [
+    Check,
+    Check,
+  ];
+  expect(broken.linkVerdict).toBe("flows");
+  expect(findings(broken).querySelector(".summary")?.textContent).toBe(
+    "The timing is fine, and a house rule is broken: outside the rules.",
+  );
+  cleanup();
+  expect(findings(worth).querySelector(".summary")?.textContent).toBe(
+    "Every link flows; worth mending: head never moves.",
+  );
+});
+
 test("a chain that flows says so, with its measures", () => {
   const [check] = checked(["1 2 exit"]) as [Check];
   const said = findings(check).textContent;

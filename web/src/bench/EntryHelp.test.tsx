@@ -1,0 +1,37 @@
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, expect, test, vi } from "vitest";
+import type { Check } from "../api/client";
+import type { Checked } from "../check/useCheck";
+import { checked } from "../testing/core";
+import { EntryHelp } from "./EntryHelp";
+
+afterEach(cleanup);
+
+function help(text: string, more: Partial<Parameters<typeof EntryHelp>[0]> = {}) {
+  const [check] = checked([text]) as [Check];
+  const answer = { latest: check, readable: check, current: true, parts: {}, error: null, old: false } as Checked;
+  const onCorrect = vi.fn();
+  render(<EntryHelp checked={answer} problems={check.problems} isUnfinished={false} onCorrect={onCorrect} {...more} />);
+  return { onCorrect, check, said: screen.getByRole("status").textContent ?? "" };
+}
+
+test("where two readings are likely both are offered, and a press writes the other one in its place", () => {
+  const { onCorrect, check, said } = help("jab, hook, hook");
+  const note = check.notes.find((one) => one.choices.length > 0);
+  expect(said).toContain(note?.message);
+  fireEvent.click(screen.getByRole("button", { name: "lead hook" }));
+  expect(onCorrect).toHaveBeenCalledExactlyOnceWith(note, "lead hook");
+});
+
+test("a default that is not in doubt is said, and asks nothing", () => {
+  const { check, said } = help("jab, hook");
+  expect(said).toContain(check.notes[0]?.message);
+  expect(screen.queryAllByRole("button")).toEqual([]);
+});
+
+test("a word that is still being typed is not called wrong", () => {
+  const { said } = help("1 cro", { problems: [], isUnfinished: true });
+  expect(said).toBe("…");
+  cleanup();
+  expect(help("1 cro ").said).toContain("is not a strike or a move");
+});
