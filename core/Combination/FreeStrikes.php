@@ -6,13 +6,15 @@ namespace Periplus\Core\Combination;
 
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Role;
+use Periplus\Core\Technique\Target;
 
 /** Strikes of the athlete's own choice. */
 final readonly class FreeStrikes implements Item
 {
     public const MOST = 12;
 
-    public function __construct(public int $count)
+    /** @param Target|null $target to which all of them go; null for any */
+    public function __construct(public int $count, public ?Target $target = null)
     {
         if ($count < 1 || $count > self::MOST) {
             throw InvalidChain::free($count);
@@ -21,7 +23,7 @@ final readonly class FreeStrikes implements Item
 
     public function key(bool $withEffort = false): string
     {
-        return '*'.$this->count;
+        return '*'.$this->count.$this->target?->value;
     }
 
     public function name(): string

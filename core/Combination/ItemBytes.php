@@ -28,6 +28,6 @@ final readonly class ItemBytes implements ItemVisitor
 
     public function freeStrikes(FreeStrikes $item): string
     {
-        return Sequence::FREE.\chr(128 + $item->count);
+        return Sequence::free($item->count, $item->target);
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
+use Periplus\Core\Technique\Target;
+
 /**
  * A chain by role as one short line of bytes, for storing, searching and comparing. Each item is its prefixes, then its
  * code: a strike's code is its sign (a capital letter and a digit, so that there are 260) and its target (h, b, l), a
- * move's is its sign (a small letter and a digit), a beat is a comma, free strikes are "@" and a byte 128 + count.
+ * move's is its sign (a small letter and a digit), a beat is a comma, free strikes are "@" and a byte of 128, their count and their target.
  * Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. A code is never the beginning
  * of another, so that one sequence is the beginning of another exactly when its chain is the beginning of the other; and
  * its first byte stands nowhere else before a digit, so that a code is found only where an item is.
@@ -47,6 +49,19 @@ final readonly class Sequence
     public function text(): string
     {
         return implode('', $this->items);
+    }
+
+    /** Free strikes as bytes: the count in the lower half of the byte, the target above it. */
+    public static function free(int $count, ?Target $target): string
+    {
+        $of = match ($target) {
+            null => 0,
+            Target::Head => 16,
+            Target::Body => 32,
+            Target::Leg => 48,
+        };
+
+        return self::FREE.\chr(128 + $of + $count);
     }
 
     public static function item(Item $item): string

@@ -17,6 +17,7 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
 
 /**
  * Last stage of the reader: puts strikes, moves, brackets and marks together to a chain. It walks the running stance as it
@@ -451,25 +452,28 @@ final class ChainParser
         $span = $this->tokens->span($at, $next);
         $this->tokens->moveTo($next);
         $skip = 'to' === $this->tokens->word() ? (isset(Vocabulary::ARTICLES[$this->tokens->word(1)]) ? 2 : 1) : 0;
-        if ($skip > 0 && isset(Vocabulary::TARGETS[$this->tokens->word($skip)])) {
-            $this->diagnostics->problem($this->tokens->span($next, $next + $skip + 1), 'Free strikes are of the athlete\'s choice and have no target.', 'strikes with their target, or the free strikes alone');
+        $target = Vocabulary::TARGETS[$this->tokens->word($skip)] ?? null;
+        if (null !== $target && ($skip > 0 || '' === $this->tokens->word(1))) {
             $this->tokens->moveTo($next + $skip + 1);
+            $span = $this->tokens->span($at, $next + $skip + 1);
+        } else {
+            $target = null;
         }
         ++$this->phrases;
-        $this->addFree($count ?? '1', $span);
+        $this->addFree(($count ?? '1').$target?->value, $span);
 
         return true;
     }
 
     private function addFree(string $count, Span $span): void
     {
-        if (!ctype_digit($count) || \strlen($count) > 3) {
+        if (1 !== preg_match('/^(\d{1,3})([hbl]?)$/i', $count, $parts)) {
             $this->diagnostics->problem($span, \sprintf('"%s" is not a count of free strikes.', Diagnostics::excerpt($count)), 'a count, such as *3', ['*3']);
 
             return;
         }
         try {
-            $this->add(new FreeStrikes((int) $count), $span);
+            $this->add(new FreeStrikes((int) $parts[1], '' === $parts[2] ? null : Target::from(strtolower($parts[2]))), $span);
         } catch (InvalidChain $invalid) {
             $this->diagnostics->problem($span, $invalid->getMessage(), 'a count, such as *3', ['*3']);
         }

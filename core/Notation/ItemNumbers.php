@@ -48,6 +48,6 @@ final readonly class ItemNumbers implements ItemVisitor
 
     public function freeStrikes(FreeStrikes $item): string
     {
-        return 1 === $item->count ? '*' : '*'.$item->count;
+        return 1 === $item->count && null === $item->target ? '*' : '*'.$item->count.$item->target?->value;
     }
 }

@@ -111,7 +111,11 @@ final readonly class ItemPatternReader
     /** @return non-empty-list<ItemPattern>|null a beat or free strikes */
     private function sign(TokenStream $tokens): ?array
     {
-        $free = static fn (int ...$counts): ItemPattern => new ItemPattern(array_values(array_map(static fn (int $count): string => Sequence::FREE.\chr(128 + $count), $counts)), false, 'free strikes');
+        $free = static fn (?Target $target, int ...$counts): ItemPattern => new ItemPattern(
+            array_merge(...array_map(static fn (int $count): array => array_map(static fn (?Target $of): string => Sequence::free($count, $of), null === $target ? [null, ...Target::cases()] : [$target]), $counts)),
+            false,
+            'free strikes',
+        );
         if ($tokens->isSign('/') || isset(Vocabulary::BEATS[$tokens->word()])) {
             $tokens->take();
 
@@ -123,11 +127,11 @@ final readonly class ItemPatternReader
         $star = $tokens->take();
         $count = $tokens->peek();
         if (TokenKind::Number !== $count?->kind || $count->span->at !== $star->span->at + 1 || !\in_array((int) $count->text, range(1, FreeStrikes::MOST), true)) {
-            return [$free(...range(1, FreeStrikes::MOST))];
+            return [$free(null, ...range(1, FreeStrikes::MOST))];
         }
         $tokens->take();
 
-        return [$free((int) $count->text)];
+        return [$free(Target::tryFrom(strtolower(ltrim($count->text, '0..9'))), (int) $count->text)];
     }
 
     /** @return non-empty-list<ItemPattern>|null */

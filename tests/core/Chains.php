@@ -19,6 +19,7 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
 use PHPUnit\Framework\Assert;
 
 /** Chains for tests: read from a text, or generated over everything the catalogue holds. */
@@ -71,7 +72,7 @@ final class Chains
         [$kind, $rest] = [$seed % 10, intdiv($seed, 10)];
         if ($kind >= 7) {
             return 9 === $kind && 0 === $rest % 4
-                ? (0 === $rest % 8 ? new Beat() : new FreeStrikes(1 + $rest % FreeStrikes::MOST))
+                ? (0 === $rest % 8 ? new Beat() : new FreeStrikes(1 + $rest % FreeStrikes::MOST, [null, ...Target::cases()][intdiv($rest, 16) % 4]))
                 : new MoveItem($moves[$rest % \count($moves)]);
         }
         $strike = $strikes[$rest % \count($strikes)];

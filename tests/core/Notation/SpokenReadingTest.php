@@ -68,6 +68,9 @@ final class SpokenReadingTest extends TestCase
     #[TestWith(['1 + 2', '1 2'])]
     #[TestWith(['14>2', '14> 2'])]
     #[TestWith(['jab>cross', '1 2'])]
+    #[TestWith(['any three punches to the body, exit', '*3b exit'])]
+    #[TestWith(['*3b', '*3b'])]
+    #[TestWith(['any strike to the head', '*1h'])]
     public function testCountsAndSigns(string $said, string $canonical): void
     {
         self::assertReads($canonical, $said);
@@ -77,7 +80,6 @@ final class SpokenReadingTest extends TestCase
     #[TestWith(['left hook kick'])]
     #[TestWith(['1 2 x3'])]
     #[TestWith(['double left hook, body'])]
-    #[TestWith(['any three punches to the body'])]
     #[TestWith(['lead right hook'])]
     public function testWhatIsNotClearIsRefusedAndNothingElseIsOffered(string $said): void
     {

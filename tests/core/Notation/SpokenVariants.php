@@ -57,7 +57,7 @@ final class SpokenVariants
         return match (true) {
             $item instanceof StrikeItem => $this->strike($item, $running),
             $item instanceof MoveItem => $this->move($item, $running),
-            $item instanceof FreeStrikes => $this->one(['any %d strikes', '%d free strikes', 'any %d punches'], $item->count),
+            $item instanceof FreeStrikes => $this->one(['any %d strikes', '%d free strikes', 'any %d punches'], $item->count).(null === $item->target ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value])),
             $item instanceof Beat => $this->one(['beat', 'pause', '/']),
             default => throw new \LogicException('There is no other kind of item.'),
         };

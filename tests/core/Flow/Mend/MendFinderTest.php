@@ -95,12 +95,13 @@ final class MendFinderTest extends TestCase
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options): void {
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
-            $count = static fn (CheckResult $of, string $id): int => \count(array_filter($of->findings, static fn ($finding): bool => $finding->id === $id));
+            // What holds as often may weigh less: three bands of range are a must, two a should.
+            $weight = static fn (CheckResult $of, string $id): int => $of->weights()[$id] ?? 0;
             foreach (MendFinder::builtIn()->mends($result, $options)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
                     $after = Check::builtIn()->run(new ChainInStance($mend->chain, Stance::Orthodox), $options);
                     $id = $result->findings[$place]->id;
-                    self::assertLessThan($count($result, $id), $count($after, $id));
+                    self::assertLessThan($weight($result, $id), $weight($after, $id));
                     self::assertLessThanOrEqual($result->verdict->rank(), $after->verdict->rank());
                 }
             }
