@@ -21,7 +21,7 @@ final class Summary
             [] !== $must && Verdict::Flows === $result->linkVerdict => \sprintf('The timing is fine, and a house rule is broken: %s.', implode(', ', $must)),
             [] !== $must => \sprintf('%s, and a house rule is broken: %s.', $timing, implode(', ', $must)),
             [] !== $should => \sprintf('%s; worth mending: %s.', $timing, implode(', ', $should)),
-            Verdict::Flows === $result->linkVerdict => $timing.': weight and hips arrive where each next strike needs them.',
+            Verdict::Flows === $result->linkVerdict && [] !== $result->timing->links => $timing.': weight and hips arrive where each next strike needs them.',
             default => $timing.'.',
         };
     }

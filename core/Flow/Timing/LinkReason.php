@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 
-/** Says in plain words what a link waits for, the longest cause first. */
+/** Says in plain words what a link waits for: weight, hips and limbs before the range, and the longer before the shorter. */
 final class LinkReason
 {
     /** Share of the longest part from which the second is named as well. */
@@ -32,6 +32,8 @@ final class LinkReason
             return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
         }
         $causes = array_map(Cause::from(...), array_keys(self::worthSaying($parts)));
+        // Weight and hips are what the coach asks about; a step mends the range.
+        usort($causes, static fn (Cause $one, Cause $other): int => (Cause::Range === $one ? 1 : 0) <=> (Cause::Range === $other ? 1 : 0));
         if ([] === array_diff([Cause::Turn->value, Cause::Load->value], array_map(static fn (Cause $cause): string => $cause->value, $causes)) && $state->turnBy === $state->loadBy) {
             return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst(self::hips($item, $state)), self::weight($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy));
         }
