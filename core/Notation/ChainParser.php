@@ -120,10 +120,10 @@ final class ChainParser
     {
         $at = $this->tokens->position();
         [$before, $slash, $after] = [$this->tokens->at($at - 1), $this->tokens->take(), $this->tokens->at($at + 1)];
-        $isTight = null !== $before && null !== $after && TokenKind::Word === $before->kind && TokenKind::Word === $after->kind
+        $isTight = null !== $before && null !== $after && !\in_array(TokenKind::Sign, [$before->kind, $after->kind], true)
             && $before->span->at + $before->span->length === $slash->span->at && $slash->span->at + 1 === $after->span->at;
         if ($isTight) {
-            $this->diagnostics->note($slash->span, 'Between two words without blanks a / is read as "then"; a beat has a blank on either side.', ['then', ' / ']);
+            $this->diagnostics->note($slash->span, 'Without a blank on either side a / is read as "then"; with one it is a beat.', ['then', ' / ']);
         } else {
             $this->add(new Beat(), $slash->span);
         }
@@ -303,7 +303,7 @@ final class ChainParser
     {
         $open = $this->tokens->take();
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
-        if (null === $phrase) {
+        if (null === $phrase || $this->isBareSide($phrase)) {
             $this->diagnostics->problem($open->span, 'A bracket holds one feinted strike, and there is none after it.', '(3) or (cross)', ['(3)']);
 
             return;
@@ -319,6 +319,12 @@ final class ChainParser
         }
         $close = $this->tokens->take();
         $this->widen($open->span->until($close->span));
+    }
+
+    /** "Hook (left)" says a side of the hook, and no strike. */
+    private function isBareSide(StrikePhrase $phrase): bool
+    {
+        return null !== $phrase->side && 'straight' === $phrase->noun && isset(Vocabulary::SIDES[$this->tokens->word()]) && $phrase->next === $this->tokens->position() + 1;
     }
 
     private function joined(): void

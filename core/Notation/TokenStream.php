@@ -21,7 +21,7 @@ final class TokenStream
     public function __construct(private readonly array $tokens)
     {
         $this->words = array_map(
-            static fn (Token $token): string => TokenKind::Word === $token->kind ? mb_strtolower($token->text) : '',
+            static fn (Token $token): string => TokenKind::Word === $token->kind ? Vocabulary::INITIALS[$token->text] ?? mb_strtolower($token->text) : '',
             $tokens,
         );
     }

@@ -18,6 +18,8 @@ use Periplus\Core\Technique\Target;
 final readonly class Vocabulary
 {
     public const SIDES = ['lead' => Role::Lead, 'front' => Role::Lead, 'rear' => Role::Rear, 'left' => Side::Left, 'right' => Side::Right];
+    /** Capitals that stand for a side: "L hook"; small ones are targets behind a number. */
+    public const INITIALS = ['L' => 'left', 'R' => 'right'];
     /** "Back" is a side before one of these alone: there are back kicks and back fists. */
     public const LIMBS = ['leg' => false, 'foot' => false, 'hand' => true, 'arm' => true];
     public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true, 'show' => true];
