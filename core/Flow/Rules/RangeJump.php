@@ -39,7 +39,7 @@ final readonly class RangeJump implements Rule
             $item = $context->items[$link->to];
             if ($item instanceof StrikeItem && $link->bands >= $context->threshold($this)) {
                 $nearer = $item->strike->ranges($item->target)[0] < $context->timing->moments[$link->from()]->range;
-                $matches[] = new RuleMatch($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? 'a step in' : 'a step back or a push'), $link->bands >= self::FAR);
+                $matches[] = new RuleMatch($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? ($link->bands < self::FAR ? 'a step in' : 'steps in') : 'a step back or a push'), $link->bands >= self::FAR);
             }
         }
 

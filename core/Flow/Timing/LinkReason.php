@@ -121,7 +121,7 @@ final class LinkReason
             return \sprintf('the %s works one range %s, which the athlete drifts', $item->strike->name, $where);
         }
 
-        return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, $before->name(), $nearer ? 'a step in' : 'a step back or a push');
+        return \sprintf('the %s works %d ranges %s than the %s leaves; that needs %s', $item->strike->name, $bands, $where, $before->name(), $nearer ? (2 === $bands ? 'a step in' : 'steps in') : 'a step back or a push');
     }
 
     /** @param list<Item> $items */

@@ -15,5 +15,6 @@ test("what a number changes is said in words, and only what there is to say", ()
   expect(effectOf({ ...move, labelled: 3, agree: 167, gym: 2 }, 30)).toBe(
     "3 labelled chains change, 2 more agree, 2 of 30 of ours",
   );
+  expect(effectOf({ ...move, gym: 2 }, 30)).toBe("no labelled chain changes, 2 of 30 of ours");
   expect(effectOf({ ...move, labelled: 2 }, 0)).toBe("2 labelled chains change");
 });

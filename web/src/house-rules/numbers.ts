@@ -14,7 +14,11 @@ export function effectOf(move: Move, gym: number): string {
   }
   const more = move.agree - move.agreed;
   const labelled = [
-    move.labelled === 1 ? "1 labelled chain changes" : `${move.labelled} labelled chains change`,
+    move.labelled === 0
+      ? "no labelled chain changes"
+      : move.labelled === 1
+        ? "1 labelled chain changes"
+        : `${move.labelled} labelled chains change`,
     more === 0 ? "" : `${Math.abs(more)} ${more > 0 ? "more" : "fewer"} agree`,
   ];
   const ours = gym === 0 ? "" : move.gym === 0 ? "none of ours" : `${move.gym} of ${gym} of ours`;
