@@ -31,8 +31,8 @@ final readonly class ColdOpen implements Rule
     public function matches(RuleContext $context): array
     {
         $first = $context->items[0] ?? null;
-        // A kick that opens has a rule of its own, and elbows, knees and uppercuts begin where both are inside already.
-        if (!$first instanceof StrikeItem || $first->feint || 'jab' === $first->strike->id || Limb::Hand !== $first->strike->limb || 'uppercut' === $first->strike->family) {
+        // A kick that opens has a rule of its own, and elbows and knees begin where both are inside already.
+        if (!$first instanceof StrikeItem || $first->feint || 'jab' === $first->strike->id || Limb::Hand !== $first->strike->limb) {
             return [];
         }
 

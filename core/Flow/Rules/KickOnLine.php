@@ -23,7 +23,7 @@ final readonly class KickOnLine implements Rule
         return new RuleDefinition(
             'kick-on-line',
             'Round kick from the line',
-            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a push holds the counter off, a pull or a step back lets it fall short, and two hands before it keep the opponent busy.',
+            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a push holds the counter off, a pull or a step back lets it fall short, and three hands before it keep the opponent busy.',
             new RuleExample('1 14l'),
             new RuleExample('1 step-out 14l'),
             order: 50,
@@ -60,11 +60,11 @@ final readonly class KickOnLine implements Rule
         return false;
     }
 
-    /** Whether two hands in a row end at that place. */
+    /** Whether three hands in a row end at that place. */
     private function keepsBusy(RuleContext $context, int $at): bool
     {
         $isHand = static fn (?StrikeItem $item): bool => null !== $item && Limb::Hand === $item->strike->limb;
 
-        return $isHand($context->strikes[$at] ?? null) && $isHand($context->strikes[$at - 1] ?? null);
+        return $isHand($context->strikes[$at] ?? null) && $isHand($context->strikes[$at - 1] ?? null) && $isHand($context->strikes[$at - 2] ?? null);
     }
 }

@@ -63,7 +63,7 @@ final class RulesTest extends TestCase
     #[TestWith(['kick-on-line', '1 15', []])]
     #[TestWith(['kick-on-line', '1 +14', []])]
     #[TestWith(['kick-on-line', '1 step-in 14l', [2]])]
-    #[TestWith(['kick-on-line', '1 2 14l', []])]
+    #[TestWith(['kick-on-line', '1 2 3 14l', []])]
     #[TestWith(['kick-on-line', '1 post 14l', []])]
     #[TestWith(['kick-on-line', '1 pull 14l', []])]
     #[TestWith(['angle-taken', '1 step-across 2', []])]
