@@ -64,6 +64,7 @@ final class DemoGymTest extends TestCase
         } else {
             self::assertSame('flows', $document['verdict']);
         }
+        self::assertSame(str_starts_with($note, 'Breaks on purpose'), 'breaks' === $document['verdict'], $note);
         if (\in_array('liver', $row['themes'] ?? [], true)) {
             self::assertIsArray($document['stances']);
             $own = $document['stances'][$row['stance'] ?? 'orthodox'];

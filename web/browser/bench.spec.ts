@@ -43,7 +43,7 @@ test("a chain in the address is a link that can be shared", async ({ page }) => 
 
 test("tempo and opponent change what the check says", async ({ page }) => {
   await signIn(page, HEAD_COACH);
-  await page.goto(`/bench?${new URLSearchParams({ chain: "1 2 2 step-out 14l exit", rules: "kickboxing" })}`);
+  await page.goto(`/bench?${new URLSearchParams({ chain: "1 2 18 step-out 14l exit", rules: "kickboxing" })}`);
   const findings = page.getByRole("region", { name: "What the check says" });
   await expect(findings.locator("header")).toContainText("reload");
   await page.getByRole("combobox", { name: "Tempo" }).click();
@@ -74,7 +74,7 @@ test("everything on the bench can be reached by keyboard", async ({ page }) => {
     });
     reached.add(name);
   }
-  for (const part of ["Save", "orthodox", "A beat", "Cross to cross: reload, 350 ms."]) {
+  for (const part of ["Save", "orthodox", "A beat", "Cross to cross: reload, 210 ms."]) {
     expect(
       [...reached].some((name) => name.includes(part)),
       `${part} by Tab`,
