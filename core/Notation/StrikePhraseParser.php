@@ -168,13 +168,14 @@ final readonly class StrikePhraseParser
         $next = $head + $count;
         $side = $said->side ?? Vocabulary::HANDS[$noun] ?? null;
         if (null === $side && null !== $said->thigh && $this->vocabulary->isOfLeg($noun)) {
-            $side = $said->thigh;
+            $side = $said->role = $said->thigh;
             $said->targetWord ??= 'leg';
         }
         $targetWord = $said->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
         [$sideAfter, $openTarget, $targetAfter, $secondTarget] = [null, false, null, null];
         while (true) {
-            $after = null === $sideAfter && null === $said->side && '' !== $noun && !isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun]) && !$said->switch ? $this->sideAfter($tokens, $next, $noun) : null;
+            $isOpen = '' !== $noun && !$said->switch && ('with' === ($words[$next] ?? '') || (!isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun])));
+            $after = null === $sideAfter && null === $said->side && $isOpen ? $this->sideAfter($tokens, $next, $noun) : null;
             if (null !== $after) {
                 [$sideAfter, $next] = $after;
                 continue;
@@ -237,7 +238,7 @@ final readonly class StrikePhraseParser
     private function sideAfter(TokenStream $tokens, int $at, string $noun): ?array
     {
         $words = $tokens->words;
-        $with = 'with' === ($words[$at] ?? '') ? ('the' === ($words[$at + 1] ?? '') ? 2 : 1) : 0;
+        $with = 'with' === ($words[$at] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$at + 1] ?? '']) ? 2 : 1) : 0;
         $side = Vocabulary::SIDES[$words[$at + $with] ?? ''] ?? null;
         if (null === $side) {
             return null;
@@ -245,8 +246,9 @@ final readonly class StrikePhraseParser
         $next = $at + $with + 1;
         if ($with > 0) {
             $limb = isset(Vocabulary::LIMBS[$words[$next] ?? '']) ? 1 : 0;
+            $follows = $this->parse($tokens, $at + $with);
 
-            return null === $this->noun($words, $next + $limb) ? [$side, $next + $limb] : null;
+            return null === $follows || $follows->head->at === $tokens->at($at + $with)?->span->at ? [$side, $next + $limb] : null;
         }
         if (null !== $this->noun($words, $at)) {
             // "Right hand" is a strike.

@@ -102,6 +102,9 @@ final readonly class StrikeResolver
 
             return null;
         }
+        if (null !== $phrase->role && $phrase->side instanceof Role) {
+            $this->diagnostics->note($phrase->span, \sprintf('That side of the thigh is read as the %s leg\'s.', $phrase->role->value), ['lead '.$phrase->noun.' low', 'rear '.$phrase->noun.' low']);
+        }
         $role ??= $this->role($phrase, $family, $running, $before);
         $strike = $this->catalogue->inFamily($family, $role);
         $fixed = Vocabulary::FIXED[$phrase->noun] ?? $role;

@@ -66,9 +66,9 @@ final readonly class Vocabulary
     /** Words that say whether a low kick lands inside or outside of the thigh, and the leg that gets there: the lead leg inside, the rear leg outside. */
     public const THIGHS = ['inside' => Role::Lead, 'outside' => Role::Rear];
     /** Words between two strikes that change nothing. */
-    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true, 'an' => true, 'into' => true, 'your' => true, 'next' => true, 'now' => true, 'off' => true, 'counter' => true, 'return' => true, 'finish' => true, 'finally' => true];
+    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true, 'an' => true, 'into' => true, 'your' => true, 'next' => true, 'now' => true, 'off' => true, 'counter' => true, 'return' => true, 'finish' => true, 'finally' => true, 'throw' => true, 'fire' => true, 'land' => true, 'add' => true, 'followed' => true, 'by' => true, 'come' => true, 'follow' => true];
     /** Before "with" they belong to it and change nothing: "and finish with a low kick". */
-    public const BEFORE_WITH = ['start' => true, 'begin' => true, 'open' => true, 'finish' => true, 'end' => true, 'follow' => true, 'starting' => true, 'finishing' => true, 'ending' => true, 'come' => true];
+    public const BEFORE_WITH = ['start' => true, 'begin' => true, 'open' => true, 'finish' => true, 'end' => true, 'follow' => true, 'starting' => true, 'finishing' => true, 'ending' => true, 'back' => true, 'up' => true];
     public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
     /** How often what follows is thrown: "double jab". */
     public const REPEATS = ['double' => 2, 'triple' => 3];
