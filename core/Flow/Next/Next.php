@@ -47,7 +47,7 @@ final readonly class Next
     /**
      * @param list<Item> $before the items up to the cursor
      *
-     * @return list<Continuation> the shortest wait first; of equal ones what is thrown every week before what is rare,
+     * @return list<Continuation> of what the sport lets land, the shortest wait first; of equal ones what is thrown every week before what is rare,
      *                            the strikes before the moves, and of strikes the one that swings the hips widest
      */
     public function after(array $before, CheckOptions $options): array
@@ -58,6 +58,10 @@ final readonly class Next
         }
         $ranked = [];
         foreach ($this->items as $order => $item) {
+            if ($item instanceof StrikeItem && !\in_array($item->strike->limb, $options->rules->allows, true)) {
+                // What the sport does not let land is not offered.
+                continue;
+            }
             $then = clone $state;
             $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
             $reason = 0 === $state->count

@@ -31,6 +31,14 @@ final class NextTest extends TestCase
         self::assertStringStartsWith('The hips are still through', $cross->reason);
     }
 
+    public function testWhatTheSportDoesNotLetLandIsNotOffered(): void
+    {
+        $boxing = Next::builtIn()->after(Chains::read('1 2')->items, new CheckOptions(BuiltInHouseRules::named('boxing')));
+        $limbs = array_unique(array_map(static fn (Continuation $next): string => $next->item instanceof StrikeItem ? $next->item->strike->limb->value : 'move', $boxing));
+
+        self::assertSame(['hand', 'move'], array_values($limbs));
+    }
+
     public function testAnyChainCanBeginWithAnything(): void
     {
         foreach (self::after('') as $next) {
