@@ -38,13 +38,16 @@ final readonly class Pendulum
     /** Where the mass is after the time of that growth over that pressure. */
     public function after(Motion $from, float $pressure, float $growth): Motion
     {
+        return new Motion(self::placeAfter($from->x, $from->xi, $pressure, $growth), $pressure + ($from->xi - $pressure) * $growth);
+    }
+
+    /** The place of the mass alone; see {@see after}. */
+    public static function placeAfter(float $x, float $xi, float $pressure, float $growth): float
+    {
         // cosh and sinh of omega0 t, and v / omega0 = xi - x.
         $shrink = 1 / $growth;
 
-        return new Motion(
-            $pressure + ($from->x - $pressure) * ($growth + $shrink) / 2 + ($from->xi - $from->x) * ($growth - $shrink) / 2,
-            $pressure + ($from->xi - $pressure) * $growth,
-        );
+        return $pressure + ($x - $pressure) * ($growth + $shrink) / 2 + ($xi - $x) * ($growth - $shrink) / 2;
     }
 
     /** The constant pressure that takes the extrapolated centre of mass from one place to another in the time of that growth. */

@@ -30,49 +30,52 @@ final readonly class Sway
     {
         $pendulum = $athlete->pendulum;
         $half = $athlete->stance / 2;
-        $motion = new Motion(0.0, 0.0);
-        $reach = 0.0;
-        $at = 0.0;
+        [$frontFoot, $backFoot, $standingFoot] = [$athlete->frontFoot, $athlete->backFoot, $athlete->standingFoot];
+        // Place and extrapolated place of the centre of mass: numbers, since an object for each phase costs as much as all else.
+        $x = $xi = $reach = $at = 0.0;
         [$least, $leastAt, $leastSeconds] = [\INF, null, 0.0];
         $points = [];
         foreach ($phases as $phase) {
             $step = $phase->step;
             if (null === $phase->standsOn) {
                 // While a stance moves on, both its old and its new place take weight.
-                $back = $backEdge = min(0.0, $step) - $half - $athlete->backFoot;
-                $front = $frontEdge = max(0.0, $step) + $half + $athlete->frontFoot;
+                $back = $backEdge = ($step < 0.0 ? $step : 0.0) - $half - $backFoot;
+                $front = $frontEdge = ($step > 0.0 ? $step : 0.0) + $half + $frontFoot;
             } else {
                 $foot = $phase->underBody ? 0.0 : (Role::Lead === $phase->standsOn ? $half : -$half);
-                $back = $backEdge = $foot - $athlete->standingFoot;
-                $front = $frontEdge = $foot + $athlete->standingFoot;
+                $back = $backEdge = $foot - $standingFoot;
+                $front = $frontEdge = $foot + $standingFoot;
                 if ($phase->comesDown) {
-                    $backEdge = min($back, $step - $half - $athlete->backFoot);
-                    $frontEdge = max($front, $step + $half + $athlete->frontFoot);
+                    $backEdge = min($back, $step - $half - $backFoot);
+                    $frontEdge = max($front, $step + $half + $frontFoot);
                 }
             }
             // In the middle of the stance as it is at the start of the phase; the stance itself may move on by the step.
             $meant = null === $phase->standsOn || $phase->comesDown ? $step + ($phase->load - 0.5) * $athlete->stance : ($back + $front) / 2;
             // Whoever comes into the phase past its edges, since the feet moved faster than the hips, catches a foot, too.
-            $before = min($frontEdge - $motion->xi, $motion->xi - $backEdge);
-            $motion = new Motion($motion->x, max($backEdge, min($frontEdge, $motion->xi)));
+            $before = $frontEdge - $xi < $xi - $backEdge ? $frontEdge - $xi : $xi - $backEdge;
+            $xi = $xi < $backEdge ? $backEdge : ($xi > $frontEdge ? $frontEdge : $xi);
             $growth = $pendulum->growth($phase->seconds);
-            $pressure = max($back, min($front, $pendulum->pressureFor($motion->xi, $meant, $growth)));
-            $after = $pendulum->after($motion, $pressure, $growth);
+            $pressure = $pendulum->pressureFor($xi, $meant, $growth);
+            $pressure = $pressure < $back ? $back : ($pressure > $front ? $front : $pressure);
             if ([] === $points) {
-                $points[] = new SwayPoint(0.0, $motion->x - $reach, $motion->xi, $backEdge, $frontEdge);
+                $points[] = new SwayPoint(0.0, $x - $reach, $xi, $backEdge, $frontEdge);
             }
+            $x = Pendulum::placeAfter($x, $xi, $pressure, $growth);
+            $xi = $pressure + ($xi - $pressure) * $growth;
             if (!$phase->holding) {
-                $margin = min($before, $frontEdge - $after->xi, $after->xi - $backEdge);
+                $margin = min($before, $frontEdge - $xi, $xi - $backEdge);
                 if ($margin < $least) {
                     [$least, $leastAt, $leastSeconds] = [$margin, $phase->at, $margin === $before ? $at : $at + $phase->seconds];
                 }
             }
             $at += $phase->seconds;
             $reach = $phase->reach;
-            $points[] = new SwayPoint($at, $after->x - $step - $reach, $after->xi - $step, $backEdge - $step, $frontEdge - $step);
             // From here on places are seen from the middle of the new stance. Who is past the edge catches a foot there:
             // what is said of the rest of the chain is meant for someone who stands.
-            $motion = new Motion($after->x - $step, max($backEdge, min($frontEdge, $after->xi)) - $step);
+            $x -= $step;
+            $points[] = new SwayPoint($at, $x - $reach, $xi - $step, $backEdge - $step, $frontEdge - $step);
+            $xi = ($xi < $backEdge ? $backEdge : ($xi > $frontEdge ? $frontEdge : $xi)) - $step;
         }
 
         return new self($points, null === $leastAt ? 0.0 : $least, $leastAt, $leastSeconds, $athlete->stance);
