@@ -31,7 +31,6 @@ final class ChainParser
     public const DEEPEST = 3;
     /** Most repeats of a [ ]. */
     public const MOST_REPEATS = 20;
-    private const CHOICE = ['any' => true, 'free' => true];
     private const A_STRIKE = 'a strike, such as 2 or "cross"';
 
     private int $depth = 0;
@@ -132,13 +131,17 @@ final class ChainParser
     private function phrase(): void
     {
         $word = $this->tokens->word();
-        if ($this->times() || $this->freeWords()) {
+        if ($this->times()) {
             return;
         }
         $at = $this->tokens->position();
+        $free = FreePhrase::at($this->tokens, $at);
         $strike = isset(Vocabulary::BEATS[$word]) ? null : $this->strikes->parse($this->tokens, $at);
         ++$this->phrases;
-        if (isset(Vocabulary::BEATS[$word])) {
+        if (null !== $free) {
+            $this->tokens->moveTo($free->next);
+            $this->addFree($free->count, $free->span);
+        } elseif (isset(Vocabulary::BEATS[$word])) {
             $this->add(new Beat(), $this->tokens->take()->span);
         } elseif (isset(Vocabulary::BEFORE_WITH[$word]) && 'with' === $this->tokens->word(1)) {
             $this->tokens->take();
@@ -175,31 +178,22 @@ final class ChainParser
     private function times(): bool
     {
         $at = $this->tokens->position();
-        $text = $this->tokens->numberAt($at) ?? '';
-        if (0 === $this->phrases || ('' !== $text && ctype_digit($text) ? 'times' !== $this->tokens->word(1) : '' === $text && 'x' !== $this->tokens->word())) {
+        $repeat = 0 === $this->phrases ? null : RepeatPhrase::at($this->tokens, $at, $this->numbering);
+        if (null === $repeat) {
             return false;
         }
-        $length = 1;
-        if (1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $text, $count) && null === $this->numbering->entry($text)) {
-            $times = (int) $count[1];
-        } elseif ('x' === $this->tokens->word() && ctype_digit($this->tokens->numberAt($at + 1) ?? '')) {
-            [$times, $length] = [(int) $this->tokens->numberAt($at + 1), 2];
-        } elseif (ctype_digit($text) && 'times' === $this->tokens->word(1)) {
-            [$times, $length] = [(int) $text, 2];
-        } else {
-            return false;
-        }
+        [$times, $next] = [$repeat->times, $repeat->next];
         $last = \count($this->items) - 1;
         $item = $this->items[$last] ?? null;
         if (null === $item) {
             return false;
         }
-        $this->tokens->moveTo($at + $length);
+        $this->tokens->moveTo($next);
         $written = $this->tokens->text($this->clauseFrom, $at);
         if ($this->phrases > 1) {
-            $this->diagnostics->problem($this->tokens->span($this->clauseFrom, $at + $length), \sprintf('"x%d" could repeat the last strike or all of "%s".', $times, Diagnostics::excerpt($written)), '[ ] around what repeats', ['['.$written.']x'.$times]);
+            $this->diagnostics->problem($this->tokens->span($this->clauseFrom, $next), \sprintf('"x%d" could repeat the last strike or all of "%s".', $times, Diagnostics::excerpt($written)), '[ ] around what repeats', ['['.$written.']x'.$times]);
         } elseif ($times < 1 || $times > self::MOST_REPEATS) {
-            $this->diagnostics->problem($this->tokens->span($at, $at + $length), \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
+            $this->diagnostics->problem($this->tokens->span($at, $next), \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
         } else {
             $this->again($item, $this->spans[$last], $times - 1);
         }
@@ -435,40 +429,6 @@ final class ChainParser
         }
         $this->tokens->take();
         $this->addFree($count->text, $star->span->until($count->span));
-    }
-
-    /** "Any 3 strikes", "free 3", "three free strikes" or "any strike". */
-    private function freeWords(): bool
-    {
-        $at = $this->tokens->position();
-        $choice = isset(self::CHOICE[$this->tokens->word()]);
-        if (!$choice && (!isset(self::CHOICE[$this->tokens->word(1)]) || null === $this->tokens->numberAt($at))) {
-            return false;
-        }
-        $count = $this->tokens->numberAt($choice ? $at + 1 : $at);
-        $next = $at + (null === $count ? 1 : 2);
-        if ('free' === ($this->tokens->words[$next] ?? '')) {
-            ++$next;
-        }
-        $named = isset(Vocabulary::FREE[$this->tokens->words[$next] ?? '']);
-        if (null === $count && !$named) {
-            return false;
-        }
-        $next += $named ? 1 : 0;
-        $span = $this->tokens->span($at, $next);
-        $this->tokens->moveTo($next);
-        $skip = 'to' === $this->tokens->word() ? (isset(Vocabulary::ARTICLES[$this->tokens->word(1)]) ? 2 : 1) : 0;
-        $target = Vocabulary::TARGETS[$this->tokens->word($skip)] ?? null;
-        if (null !== $target && ($skip > 0 || '' === $this->tokens->word(1))) {
-            $this->tokens->moveTo($next + $skip + 1);
-            $span = $this->tokens->span($at, $next + $skip + 1);
-        } else {
-            $target = null;
-        }
-        ++$this->phrases;
-        $this->addFree(($count ?? '1').$target?->value, $span);
-
-        return true;
     }
 
     private function addFree(string $count, Span $span): void

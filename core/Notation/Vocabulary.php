@@ -74,6 +74,8 @@ final readonly class Vocabulary
     public const REPEATS = ['double' => 2, 'triple' => 3];
     /** How often what was said is thrown: "jab twice". */
     public const REPEATS_AFTER = ['twice' => 2, 'thrice' => 3];
+    /** Words that leave the strikes to the athlete. */
+    public const CHOICE = ['any' => true, 'free' => true];
     /** Of the athlete's choice, after "any" or a count: "any three punches". */
     public const FREE = ['strike' => true, 'strikes' => true, 'punch' => true, 'punches' => true, 'shot' => true, 'shots' => true];
     /** Numbers as they are called out; "twenty" and "two" are put together. */

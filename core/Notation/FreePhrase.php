@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/** What was said of free strikes: "any 3 strikes", "three free punches to the body". */
+final readonly class FreePhrase
+{
+    /**
+     * @param string $count as it was said, with the letter of the target if there is one: "3", "3b"
+     * @param int $next place of the token after it
+     */
+    private function __construct(public string $count, public Span $span, public int $next)
+    {
+    }
+
+    /** Looks, and takes nothing. */
+    public static function at(TokenStream $tokens, int $at): ?self
+    {
+        $words = $tokens->words;
+        $isChoice = isset(Vocabulary::CHOICE[$words[$at] ?? '']);
+        if (!$isChoice && (!isset(Vocabulary::CHOICE[$words[$at + 1] ?? '']) || null === $tokens->numberAt($at))) {
+            return null;
+        }
+        $count = $tokens->numberAt($isChoice ? $at + 1 : $at);
+        $next = $at + (null === $count ? 1 : 2);
+        if ('free' === ($words[$next] ?? '')) {
+            ++$next;
+        }
+        $isNamed = isset(Vocabulary::FREE[$words[$next] ?? '']);
+        if (null === $count && !$isNamed) {
+            return null;
+        }
+        $next += $isNamed ? 1 : 0;
+        $skip = 'to' === ($words[$next] ?? '') ? (isset(Vocabulary::ARTICLES[$words[$next + 1] ?? '']) ? 2 : 1) : 0;
+        $target = Vocabulary::TARGETS[$words[$next + $skip] ?? ''] ?? null;
+        if (null !== $target && ($skip > 0 || '' === ($words[$next + 1] ?? ''))) {
+            $next += $skip + 1;
+        } else {
+            $target = null;
+        }
+
+        return new self(($count ?? '1').$target?->value, $tokens->span($at, $next), $next);
+    }
+}

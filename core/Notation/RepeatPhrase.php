@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Notation;
+
+/** What repeats the strike before it: "x2", "x 2", "3 times". */
+final readonly class RepeatPhrase
+{
+    /** @param int $next place of the token after it */
+    private function __construct(public int $times, public int $next)
+    {
+    }
+
+    /** Looks, and takes nothing. A number of the numbering, should it have an X2, is that number. */
+    public static function at(TokenStream $tokens, int $at, Numbering $numbering): ?self
+    {
+        $number = $tokens->numberAt($at);
+        if (null === $number) {
+            $count = 'x' === ($tokens->words[$at] ?? '') ? $tokens->numberAt($at + 1) : null;
+
+            return null !== $count && ctype_digit($count) ? new self((int) $count, $at + 2) : null;
+        }
+        if (ctype_digit($number)) {
+            return 'times' === ($tokens->words[$at + 1] ?? '') ? new self((int) $number, $at + 2) : null;
+        }
+
+        return 1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $number, $count) && null === $numbering->entry($number) ? new self((int) $count[1], $at + 1) : null;
+    }
+}
