@@ -245,7 +245,7 @@ final readonly class LineDrawing
             'line' => Curve::monotone(array_map(static fn (array $point): array => [$point[0], $y($point[1])], self::loadTrack($timing))),
             'dots' => $dots,
             'words' => implode(', ', $words),
-            'hips' => null === $sway || [] === $sway->points ? null : $this->hips($sway, $y),
+            'hips' => null === $sway || [] === $sway->points ? null : $this->hips($sway, $timing->runsPastTheFeet($sway), $y),
         ];
     }
 
@@ -254,7 +254,7 @@ final readonly class LineDrawing
      *
      * @return array{line: Pieces, endMs: float, endY: float, pastMs: int|null, pastText: string} the hips as the pendulum has them; where they run past the feet it is said how far
      */
-    private function hips(Sway $sway, \Closure $y): array
+    private function hips(Sway $sway, bool $isPast, \Closure $y): array
     {
         $points = [];
         foreach ($sway->points as $point) {
@@ -269,8 +269,8 @@ final readonly class LineDrawing
             'line' => Curve::monotone($points),
             'endMs' => $endMs,
             'endY' => $endY,
-            'pastMs' => $sway->overcommitted() ? self::ms(1000 * $sway->leastSeconds) : null,
-            'pastText' => $sway->overcommitted() ? \sprintf('%d cm past the feet', (int) round(abs(100 * $sway->least))) : '',
+            'pastMs' => $isPast ? self::ms(1000 * $sway->leastSeconds) : null,
+            'pastText' => $isPast ? \sprintf('%d cm past the feet', (int) round(abs(100 * $sway->least))) : '',
         ];
     }
 

@@ -54,7 +54,7 @@ final readonly class MoveResolver
         }
         if (null !== $role && null === $move->toward) {
             $this->diagnostics->note($phrase->span, \sprintf('"%s" has no side: the %s is not kept.', $phrase->said, $phrase->side->value ?? ''), 'duck' === $move->id ? ['duck', 'roll-'.$role->value] : []);
-        } elseif (!\in_array($phrase->said, [$move->words(), 'leave', 'step forward', 'lean back', 'pull back', 'duck under', 'level change', 'change level', 'shove'], true)) {
+        } elseif ($phrase->said !== $move->words()) {
             $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s.', $phrase->said, $move->words()), 'long guard' === $phrase->said ? ['cover', 'post'] : []);
         }
 

@@ -41,7 +41,7 @@ final readonly class Effect
         $move = max($value->step, ($value->most - $value->least) / 10);
         $effects = [];
         foreach ([-$move, $move] as $by) {
-            $to = round(max($value->least, min($value->most, $now + $by)) / $value->step) * $value->step;
+            $to = max($value->least, min($value->most, round(($now + $by) / $value->step) * $value->step));
             try {
                 $effects[] = abs($to - $now) < 1e-9 ? null : self::of($rules, $rules->calibrated([...$rules->calibration->own, $value->key => $to]), $to, $gym);
             } catch (\DomainException) {

@@ -9,7 +9,6 @@ use Periplus\Core\Flow\Rule\RuleContext;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleMatch;
-use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
 
 final readonly class PastTheFeet implements Rule
@@ -30,26 +29,11 @@ final readonly class PastTheFeet implements Rule
     public function matches(RuleContext $context): array
     {
         $sway = $context->sway();
-        if (null === $sway->leastAt || !$sway->overcommitted() || !$this->waits($context, $sway->leastAt)) {
+        if (null === $sway->leastAt || !$context->timing->runsPastTheFeet($sway)) {
             return [];
         }
         $item = $context->items[$sway->leastAt];
 
         return [new RuleMatch($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))))];
-    }
-
-    /**
-     * Whether a link beside that place waits for the body. Where both flow the weight is there in time; that the hips
-     * swing past an edge on their way is then no fault.
-     */
-    private function waits(RuleContext $context, int $at): bool
-    {
-        foreach ($context->timing->links as $link) {
-            if (($link->to === $at || $link->from() === $at) && Verdict::Flows !== $link->verdict) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

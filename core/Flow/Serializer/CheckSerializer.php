@@ -138,7 +138,7 @@ final readonly class CheckSerializer
             'links' => self::links($result->timing),
             'summary' => Summary::of($result),
             'findings' => self::findings($result->findings),
-            'balance' => self::balance($result->sway),
+            'balance' => self::balance($result->sway, $result->timing),
             'level' => self::level($result, $options->tempo),
             'stances' => [$own['stance'] => $own, $mirrored['stance'] => $mirrored],
             'mirror' => [
@@ -312,7 +312,7 @@ final readonly class CheckSerializer
     }
 
     /** @return array<string, mixed> */
-    private static function balance(Sway $sway): array
+    private static function balance(Sway $sway, ChainTiming $timing): array
     {
         $cm = static fn (float $m): float => round(100 * $m, 1);
 
@@ -320,7 +320,7 @@ final readonly class CheckSerializer
             'leastCm' => $cm($sway->least),
             'leastAt' => $sway->leastAt,
             'leastMs' => self::ms(1000 * $sway->leastSeconds),
-            'overcommitted' => $sway->overcommitted(),
+            'overcommitted' => $timing->runsPastTheFeet($sway),
             'stanceCm' => $cm($sway->stance),
             'points' => array_map(static fn (SwayPoint $point): array => [
                 'ms' => self::ms(1000 * $point->seconds),

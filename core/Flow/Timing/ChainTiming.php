@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Timing;
 
+use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Chain;
 
 /** the timing of a chain: a moment for each item, a link between each two. */
@@ -22,6 +23,21 @@ final readonly class ChainTiming
     public function reason(Link $link): string
     {
         return LinkReason::of($this->chain->items, $link, $this->states[$link->to]);
+    }
+
+    /**
+     * Whether the hips run past the feet beside a link that waits. Where both links of an item flow the weight is there
+     * in time; that the hips swing past an edge on their way is then no fault.
+     */
+    public function runsPastTheFeet(Sway $sway): bool
+    {
+        foreach ($sway->overcommitted() ? $this->links : [] as $link) {
+            if (($link->to === $sway->leastAt || $link->from() === $sway->leastAt) && Verdict::Flows !== $link->verdict) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** From the start of the first item to the release of the last, in ms. */

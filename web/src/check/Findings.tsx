@@ -110,7 +110,8 @@ function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
           <dt>Balance</dt>
           <dd>
             <button type="button" onClick={() => onSelect(at)}>
-              {balance.leastCm.toFixed(0)} cm to spare, least in the {check.items[at]?.words}
+              {balance.leastCm < 0 ? "at the edge of the feet" : `${balance.leastCm.toFixed(0)} cm to spare, least`} in
+              the {check.items[at]?.words}
             </button>
           </dd>
         </div>

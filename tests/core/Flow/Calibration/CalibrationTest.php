@@ -75,6 +75,16 @@ final class CalibrationTest extends TestCase
         });
     }
 
+    /** Near a bound that is no whole number of steps away the last way to it is shorter. */
+    public function testBothSidesAreTriedUpToTheBounds(): void
+    {
+        $value = ModelValues::all()['cross.out'];
+        $rules = BuiltInHouseRules::named('boxing');
+
+        self::assertSame([340.0, 375.0], array_column(Effect::around($value, $rules->calibrated(['cross.out' => 365]), []), 'to'));
+        self::assertSame([350.0], array_column(Effect::around($value, $rules->calibrated(['cross.out' => 375]), []), 'to'));
+    }
+
     public function testTheEffectOfTheLimitOfAFlowingLinkIsSeenOnLabelledChains(): void
     {
         $rules = BuiltInHouseRules::named('all-limbs');
