@@ -28,6 +28,12 @@ final class DataTest extends TestCase
     #[TestWith(['segments'])]
     #[TestWith(['balance'])]
     #[TestWith(['level'])]
+    #[TestWith(['session'])]
+    #[TestWith(['reminders'])]
+    #[TestWith(['exercises'])]
+    #[TestWith(['defences'])]
+    #[TestWith(['bout-formats'])]
+    #[TestWith(['similarity'])]
     public function testDataMatchesItsSchema(string $name): void
     {
         $validator = new Validator();

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Console;
+
+use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Serializer\SessionSerializer;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/**
+ * Works out what follows from a plan, without database or web server: docs/formats/session.md. Exit code 0 when all of it
+ * can be run as it stands, 2 otherwise.
+ */
+#[AsCommand('session', 'Cues, load, warnings and problems of a plan')]
+final class SessionCommand extends Command
+{
+    private const PROBLEMS = 2;
+    /** Largest file, bytes. */
+    private const LARGEST = 2_000_000;
+
+    protected function configure(): void
+    {
+        $this
+            ->addArgument('file', InputArgument::REQUIRED, 'The plan as JSON; - for standard input')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $file = $input->getArgument('file');
+        $document = self::document(\is_string($file) ? $file : '');
+        $output->writeln(true === $input->getOption('json')
+            ? json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT | \JSON_INVALID_UTF8_SUBSTITUTE)
+            : SessionText::of($document), OutputInterface::OUTPUT_RAW);
+        /** @var list<array{stops: bool}> $problems */
+        $problems = $document['problems'];
+
+        return \in_array(true, array_column($problems, 'stops'), true) ? self::PROBLEMS : Command::SUCCESS;
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(string $file): array
+    {
+        $content = '-' === $file ? (string) stream_get_contents(\STDIN) : (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: self::LARGEST + 1) : null);
+        $serializer = new SessionSerializer(new PlanReader());
+        $refused = static fn (string $message): array => [...$serializer->of([]), 'problems' => [['place' => '', 'where' => 'The file', 'message' => $message, 'stops' => true]]];
+        if (null === $content) {
+            return $refused(\sprintf('There is no file "%s" that can be read.', mb_strimwidth($file, 0, 200, '…')));
+        }
+        if (\strlen($content) > self::LARGEST) {
+            return $refused('This file is larger than a plan can be (2 MB).');
+        }
+        try {
+            return $serializer->of(json_decode($content, true, 64, \JSON_THROW_ON_ERROR));
+        } catch (\JsonException $broken) {
+            return $refused(\sprintf('This is not JSON: %s.', lcfirst($broken->getMessage())));
+        }
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Advice;
+
+/** What is done beside the strikes: before, between and after the rounds. */
+final readonly class Exercise
+{
+    /**
+     * @param list<string> $for warm-up, conditioning, cool-down
+     * @param int $seconds as usual
+     * @param int|null $count as usual; null where it is not counted
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $for,
+        public string $does,
+        public int $seconds,
+        public ?int $count,
+        public string $easier,
+        public string $caution,
+    ) {
+    }
+
+    /** @param array{id: string, name: string, for: list<string>, does: string, seconds: int, count?: int|null, easier: string, caution: string} $row */
+    public static function of(array $row): self
+    {
+        return new self($row['id'], $row['name'], $row['for'], $row['does'], $row['seconds'], $row['count'] ?? null, $row['easier'], $row['caution']);
+    }
+
+    /** @return array{id: string, name: string, for: list<string>, does: string, seconds: int, count: int|null, easier: string, caution: string} */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'for' => $this->for, 'does' => $this->does, 'seconds' => $this->seconds, 'count' => $this->count, 'easier' => $this->easier, 'caution' => $this->caution];
+    }
+}

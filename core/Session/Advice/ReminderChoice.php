@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Advice;
+
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Generate\Theme;
+use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\MoveKind;
+use Periplus\Core\Technique\Target;
+
+/**
+ * Chooses what stands with a combination: the reminder that mends the cause of its worst link, then those of its techniques,
+ * the rarest technique first. Over a session the one that stood least often comes first, so that it is never the same one
+ * all the time.
+ */
+final class ReminderChoice
+{
+    public const MOST = 2;
+
+    /** @var array<string, int> how often each stood, by id */
+    private array $stood = [];
+
+    public function __construct(private readonly Advice $advice)
+    {
+    }
+
+    /** @return list<Reminder> at most two */
+    public function for(CheckResult $result): array
+    {
+        $wanted = self::topics($result);
+        $ranked = [];
+        foreach ($this->advice->reminders as $order => $reminder) {
+            $rank = array_search($reminder->for, $wanted, true);
+            if (false !== $rank) {
+                $ranked[] = [[$this->stood[$reminder->id] ?? 0, $rank, $order], $reminder];
+            }
+        }
+        usort($ranked, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+        $chosen = \array_slice(array_column($ranked, 1), 0, self::MOST);
+        foreach ($chosen as $reminder) {
+            $this->stood[$reminder->id] = 1 + ($this->stood[$reminder->id] ?? 0);
+        }
+
+        return $chosen;
+    }
+
+    /** @return list<string> what reminders of it are for, the most fitting first */
+    public static function topics(CheckResult $result): array
+    {
+        $topics = [];
+        $worst = null;
+        foreach ($result->timing->links as $link) {
+            if (Verdict::Flows !== $link->verdict && (null === $worst || $link->wait > $worst->wait)) {
+                $worst = $link;
+            }
+        }
+        if (null !== $worst?->cause) {
+            $topics[] = 'cause:'.$worst->cause->value;
+        }
+        foreach ($result->inStance->chain->items as $item) {
+            if ($item instanceof StrikeItem) {
+                array_push($topics, ...self::ofStrike($item));
+            } elseif ($item instanceof MoveItem) {
+                $topics[] = Theme::dodges($item->move) ? 'head-movement' : (MoveKind::Footwork === $item->move->kind ? 'footwork' : 'all');
+            }
+        }
+        $topics = array_values(array_unique([...$topics, 'all']));
+        // Straights are in nearly every chain; what is special about this one is said first.
+        usort($topics, static fn (string $one, string $other): int => self::common($one) <=> self::common($other));
+
+        return $topics;
+    }
+
+    /** @return list<string> */
+    private static function ofStrike(StrikeItem $item): array
+    {
+        $strike = $item->strike;
+        $topics = [];
+        if ($item->feint) {
+            $topics[] = 'feint';
+        }
+        if ($strike->spins()) {
+            $topics[] = 'spinning';
+        }
+        if (Target::Body === $item->target && \in_array($strike->family, ['hook', 'shovel hook'], true)) {
+            $topics[] = 'body-hook';
+        }
+        if (Target::Leg === $item->target && Limb::Leg === $strike->limb) {
+            $topics[] = 'low-kick';
+        }
+        $topics[] = match (true) {
+            Limb::Elbow === $strike->limb => 'elbow',
+            Limb::Knee === $strike->limb => 'knee',
+            'shovel hook' === $strike->family => 'uppercut',
+            'leaping straight' === $strike->family => 'straight',
+            default => $strike->family,
+        };
+
+        return $topics;
+    }
+
+    private static function common(string $topic): int
+    {
+        return match (true) {
+            'all' === $topic => 3,
+            'straight' === $topic, 'footwork' === $topic => 2,
+            str_starts_with($topic, 'cause:') => 0,
+            default => 1,
+        };
+    }
+}

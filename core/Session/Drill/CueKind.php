@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+/** What happens at a moment. */
+enum CueKind: string
+{
+    /** Work begins. */
+    case Bell = 'bell';
+    /** A combination stands from now on. */
+    case Show = 'show';
+    /** What comes is announced. */
+    case Next = 'next';
+    /** Change to what was announced. */
+    case Change = 'switch';
+    case Rung = 'rung';
+    case Step = 'step';
+    case Count = 'count';
+    case Phase = 'phase';
+    case On = 'on';
+    case Off = 'off';
+    case Side = 'side';
+    case Stance = 'stance';
+    case Theme = 'theme';
+    case Answer = 'answer';
+    case Defence = 'defence';
+    case Counter = 'counter';
+    case Call = 'call';
+    case LastCall = 'last-call';
+    case Exercise = 'exercise';
+    case Demonstration = 'demonstration';
+    case Talk = 'talk';
+    case LastTen = 'last-ten';
+    case Rest = 'rest';
+    case Changeover = 'changeover';
+    case End = 'end';
+}

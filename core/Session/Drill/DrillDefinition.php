@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+/** All that a drill says of itself: what the planner, the page and the documentation know of it. */
+final readonly class DrillDefinition
+{
+    /**
+     * @param string $id stable, in lower case with hyphens
+     * @param string $title one to four words
+     * @param string $about what athletes do, in one sentence
+     * @param array{int, int} $combinations fewest and most that it asks for
+     * @param list<Parameter> $parameters
+     * @param array{DrillExample, DrillExample} $examples
+     * @param int $order in which a coach would look for it
+     * @param bool $isWork whether athletes work; otherwise the time counts as rest
+     * @param bool $withPartner whether it asks for two who face each other
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $about,
+        public array $combinations,
+        public array $parameters,
+        public array $examples,
+        public int $order,
+        public bool $isWork = true,
+        public bool $withPartner = false,
+    ) {
+    }
+
+    /** How many combinations it asks for, in words. */
+    public function asks(): string
+    {
+        [$least, $most] = $this->combinations;
+
+        return match (true) {
+            0 === $most => 'no combination',
+            $least === $most => 1 === $most ? 'one combination' : \sprintf('%d combinations', $most),
+            0 === $least => 1 === $most ? 'at most one combination' : \sprintf('at most %d combinations', $most),
+            default => \sprintf('%d to %d combinations', $least, $most),
+        };
+    }
+}

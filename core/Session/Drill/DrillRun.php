@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Technique\Stance;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** One stretch of work in which a drill is done. */
+final readonly class DrillRun
+{
+    /**
+     * @param list<PlannedCombination> $combinations
+     * @param int $seconds of this stretch
+     * @param int $level of those who work, 1 to 3
+     * @param int $seed from which chance is drawn
+     * @param int $repeat which time the round is done, from 0
+     */
+    public function __construct(
+        public array $combinations,
+        public Parameters $parameters,
+        public int $seconds,
+        public CheckOptions $options,
+        public Numbering $numbering,
+        public int $level = 2,
+        public RoundStance $stance = RoundStance::Own,
+        public int $seed = 1,
+        public int $repeat = 0,
+    ) {
+    }
+
+    /** Chance from the seed, from its start: whoever draws the same gets the same. */
+    public function chance(): Randomizer
+    {
+        return new Randomizer(new Mt19937($this->seed));
+    }
+
+    public function ms(): int
+    {
+        return 1000 * $this->seconds;
+    }
+
+    /** @return list<Chain> */
+    public function chains(): array
+    {
+        return array_map(static fn (PlannedCombination $combination): Chain => $combination->inStance->chain, $this->combinations);
+    }
+
+    public function chain(): Chain
+    {
+        return $this->combinations[0]->inStance->chain;
+    }
+
+    public function write(Chain $chain): string
+    {
+        return (new Writer($this->numbering))->write(new ChainInStance($chain, Stance::Orthodox));
+    }
+
+    /** From the start to the last release at the tempo of the plan, in whole ms. */
+    public function length(Chain $chain): int
+    {
+        return (int) ceil(Check::builtIn()->model->timing($chain, $this->options->rules, $this->options->tempo)->length());
+    }
+
+    public function check(Chain $chain): CheckResult
+    {
+        return Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $this->options);
+    }
+
+    /** From one repetition to the next, ms. */
+    public function gap(): int
+    {
+        return SessionValues::builtIn()->gapMs($this->level);
+    }
+
+    /** One repetition with the gap after it, ms. */
+    public function period(Chain $chain): int
+    {
+        return $this->length($chain) + $this->gap();
+    }
+
+    /**
+     * A cue with a chain; its text is the chain where none is given.
+     *
+     * @param list<int> $marked
+     */
+    public function show(int $atMs, CueKind $kind, Chain $chain, ?string $text = null, ?RoundStance $stance = null, array $marked = []): DrillCue
+    {
+        return new DrillCue($atMs, $kind, $text ?? $this->write($chain), $chain, $stance ?? $this->stance, $marked, $this->length($chain));
+    }
+
+    public function say(int $atMs, CueKind $kind, string $text): DrillCue
+    {
+        return new DrillCue($atMs, $kind, $text, null, $this->stance);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+/** What a coach can set on a drill. */
+final readonly class Parameter
+{
+    /**
+     * @param string $title as it stands beside the field
+     * @param int|bool|string|list<int>|list<string> $usual
+     * @param int $least of a number; of several numbers each
+     * @param int $most of a number; of a text its characters
+     * @param string $unit of a number
+     * @param array<string, string> $choices their words by value
+     */
+    private function __construct(
+        public string $name,
+        public string $title,
+        public ParameterKind $kind,
+        public int|bool|string|array $usual,
+        public int $least = 0,
+        public int $most = 0,
+        public string $unit = '',
+        public array $choices = [],
+    ) {
+    }
+
+    public static function whole(string $name, string $title, int $usual, int $least, int $most, string $unit): self
+    {
+        return new self($name, $title, ParameterKind::Whole, $usual, $least, $most, $unit);
+    }
+
+    /** @param list<int> $usual */
+    public static function wholes(string $name, string $title, array $usual, int $least, int $most, string $unit): self
+    {
+        return new self($name, $title, ParameterKind::Wholes, $usual, $least, $most, $unit);
+    }
+
+    /** @param array<string, string> $choices */
+    public static function choice(string $name, string $title, string $usual, array $choices): self
+    {
+        return new self($name, $title, ParameterKind::Choice, $usual, choices: $choices);
+    }
+
+    /**
+     * @param list<string> $usual
+     * @param array<string, string> $choices
+     */
+    public static function choices(string $name, string $title, array $usual, array $choices): self
+    {
+        return new self($name, $title, ParameterKind::Choices, $usual, choices: $choices);
+    }
+
+    public static function flag(string $name, string $title, bool $usual): self
+    {
+        return new self($name, $title, ParameterKind::Flag, $usual);
+    }
+
+    public static function text(string $name, string $title, int $most): self
+    {
+        return new self($name, $title, ParameterKind::Text, '', most: $most);
+    }
+
+    /** @return array<string, mixed> as the screens have it */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->name,
+            'title' => $this->title,
+            'kind' => $this->kind->value,
+            'usual' => $this->usual,
+            'least' => $this->least,
+            'most' => $this->most,
+            'unit' => $this->unit,
+            'choices' => array_map(static fn (string $value, string $words): array => ['value' => $value, 'label' => $words], array_map(strval(...), array_keys($this->choices)), $this->choices),
+        ];
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+/** The parameters of a drill as they were set, or as usual. */
+final readonly class Parameters
+{
+    /** @param array<string, int|bool|string|list<int>|list<string>> $values every one that the drill names */
+    private function __construct(private array $values)
+    {
+    }
+
+    /**
+     * @param list<Parameter> $parameters
+     * @param array<array-key, mixed> $given
+     *
+     * @return array{self, array<string, string>} and what cannot be taken, by name: one sentence, the usual value stands in
+     */
+    public static function read(array $parameters, array $given): array
+    {
+        $values = $wrong = [];
+        foreach ($parameters as $parameter) {
+            $value = $given[$parameter->name] ?? null;
+            $values[$parameter->name] = $parameter->usual;
+            if (null === $value) {
+                continue;
+            }
+            $taken = self::take($parameter, $value);
+            if (null === $taken) {
+                $wrong[$parameter->name] = self::expected($parameter);
+            } else {
+                $values[$parameter->name] = $taken;
+            }
+        }
+        foreach (array_diff_key($given, $values) as $name => $value) {
+            $wrong[(string) $name] = \sprintf('This drill has no "%s"; it has %s.', mb_strimwidth((string) $name, 0, 40, '…'), [] === $values ? 'nothing to set' : implode(', ', array_keys($values)));
+        }
+
+        return [new self($values), $wrong];
+    }
+
+    public function whole(string $name): int
+    {
+        $value = $this->values[$name] ?? null;
+
+        return \is_int($value) ? $value : throw self::missing($name);
+    }
+
+    /** @return list<int> */
+    public function wholes(string $name): array
+    {
+        $value = $this->values[$name] ?? null;
+
+        return \is_array($value) ? array_values(array_filter($value, \is_int(...))) : throw self::missing($name);
+    }
+
+    public function text(string $name): string
+    {
+        $value = $this->values[$name] ?? null;
+
+        return \is_string($value) ? $value : throw self::missing($name);
+    }
+
+    /** @return list<string> */
+    public function choices(string $name): array
+    {
+        $value = $this->values[$name] ?? null;
+
+        return \is_array($value) ? array_values(array_filter($value, \is_string(...))) : throw self::missing($name);
+    }
+
+    public function flag(string $name): bool
+    {
+        $value = $this->values[$name] ?? null;
+
+        return \is_bool($value) ? $value : throw self::missing($name);
+    }
+
+    /** @return int|bool|string|list<int>|list<string>|null null when it cannot be taken */
+    private static function take(Parameter $parameter, mixed $value): int|bool|string|array|null
+    {
+        $isIn = static fn (mixed $number): bool => \is_int($number) && $number >= $parameter->least && $number <= $parameter->most;
+        $isChoice = static fn (mixed $choice): bool => \is_string($choice) && isset($parameter->choices[$choice]);
+        switch ($parameter->kind) {
+            case ParameterKind::Whole:
+                return $isIn($value) && \is_int($value) ? $value : null;
+            case ParameterKind::Flag:
+                return \is_bool($value) ? $value : null;
+            case ParameterKind::Text:
+                return \is_string($value) && mb_strlen($value) <= $parameter->most ? $value : null;
+            case ParameterKind::Choice:
+                return $isChoice($value) && \is_string($value) ? $value : null;
+            case ParameterKind::Wholes:
+                $numbers = \is_array($value) ? array_values(array_filter($value, $isIn)) : [];
+
+                return \is_array($value) && \count($numbers) === \count($value) && \count($numbers) <= 12 ? array_values(array_filter($numbers, \is_int(...))) : null;
+            case ParameterKind::Choices:
+                $chosen = \is_array($value) ? array_values(array_filter($value, $isChoice)) : [];
+
+                return \is_array($value) && [] !== $chosen && \count($chosen) === \count($value) && \count($chosen) <= 12 ? array_values(array_filter($chosen, \is_string(...))) : null;
+        }
+    }
+
+    private static function expected(Parameter $parameter): string
+    {
+        return \sprintf('"%s" is ', $parameter->title).match ($parameter->kind) {
+            ParameterKind::Whole => \sprintf('a whole number of %s from %d to %d.', $parameter->unit, $parameter->least, $parameter->most),
+            ParameterKind::Wholes => \sprintf('a list of at most 12 whole numbers of %s from %d to %d.', $parameter->unit, $parameter->least, $parameter->most),
+            ParameterKind::Flag => 'true or false.',
+            ParameterKind::Text => \sprintf('a text of at most %d characters.', $parameter->most),
+            ParameterKind::Choice => implode(' or ', array_keys($parameter->choices)).'.',
+            ParameterKind::Choices => 'a list of at least one of '.implode(', ', array_keys($parameter->choices)).'.',
+        };
+    }
+
+    private static function missing(string $name): \LogicException
+    {
+        return new \LogicException(\sprintf('The drill does not name the parameter "%s" of that kind.', $name));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Side;
+
+/** A part of a drill's work, from which its load is counted. */
+final readonly class Portion
+{
+    /**
+     * @param float $ms of work
+     * @param Chain|null $chain thrown over and over; null for free strikes
+     * @param float|null $repetitions where the drill counts them; otherwise they follow from the time
+     * @param float|null $strikes free strikes, where the drill counts them
+     * @param Side|null $side to which free strikes are held
+     * @param list<Limb> $weapons of free strikes; several share them
+     */
+    private function __construct(
+        public float $ms,
+        public RoundStance $stance,
+        public ?Chain $chain = null,
+        public ?float $repetitions = null,
+        public ?float $strikes = null,
+        public ?Side $side = null,
+        public array $weapons = [],
+    ) {
+    }
+
+    public static function repeated(Chain $chain, float $ms, RoundStance $stance): self
+    {
+        return new self($ms, $stance, $chain);
+    }
+
+    public static function counted(Chain $chain, float $repetitions, float $ms, RoundStance $stance): self
+    {
+        return new self($ms, $stance, $chain, $repetitions);
+    }
+
+    /** @param list<Limb> $weapons */
+    public static function free(float $ms, RoundStance $stance, ?float $strikes = null, ?Side $side = null, array $weapons = [Limb::Hand]): self
+    {
+        return new self($ms, $stance, null, null, $strikes, $side, $weapons);
+    }
+}

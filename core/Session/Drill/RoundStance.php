@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+use Periplus\Core\Technique\Stance;
+
+/** In which stance an athlete stands in a round: in their own, or in the other one. */
+enum RoundStance: string
+{
+    case Own = 'own';
+    case Other = 'other';
+
+    public function of(Stance $athlete): Stance
+    {
+        return self::Own === $this ? $athlete : $athlete->other();
+    }
+
+    public function flipped(): self
+    {
+        return self::Own === $this ? self::Other : self::Own;
+    }
+}

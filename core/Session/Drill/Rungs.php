@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drill;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\StrikeItem;
+
+/** A chain cut after each of its strikes: first strike, first two, and so on to the whole. */
+final class Rungs
+{
+    /** @return non-empty-list<Chain> what comes before a strike, and what lands with it, belongs to its rung; what comes after the last one to the whole */
+    public static function of(Chain $chain): array
+    {
+        $items = $chain->items;
+        $rungs = [];
+        foreach ($items as $at => $item) {
+            $next = $items[$at + 1] ?? null;
+            $ends = ($item instanceof StrikeItem && $item->delivered()) || $item instanceof FreeStrikes;
+            if ($ends && !($next instanceof StrikeItem && $next->joined)) {
+                $rungs[] = Chain::of(\array_slice($items, 0, $at + 1));
+            }
+        }
+        array_pop($rungs);
+
+        return [...$rungs, $chain];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Technique\Stance;
+
+/** The same combination in one stance and then in the other. */
+final readonly class Alternate implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'alternate',
+            'Alternate',
+            'The same combination in each stance in turn, with one switch between.',
+            [1, 1],
+            [Parameter::whole('times', 'Times in each stance', 1, 1, 20, 'times')],
+            [
+                new DrillExample(['1 2'], ['times' => 5], 60, [[0, 'show', '1 2'], [0, 'stance', 'own stance'], [22450, 'stance', 'switch: other stance'], [44900, 'stance', 'switch: own stance']], 4),
+                new DrillExample(['1'], ['times' => 20], 60, [[0, 'show', '1'], [0, 'stance', 'own stance']], 2),
+            ],
+            100,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $cues = [$run->show(0, CueKind::Show, $run->chain())];
+        $stance = $run->stance;
+        foreach (self::stretches($run) as $at => [$from]) {
+            $cues[] = $run->show($from, CueKind::Stance, $run->chain(), (0 === $at ? '' : 'switch: ').$stance->value.' stance', $stance);
+            $stance = $stance->flipped();
+        }
+
+        return $cues;
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        $portions = [];
+        $stance = $run->stance;
+        foreach (self::stretches($run) as [, $ms]) {
+            $portions[] = Portion::repeated($run->chain(), $ms, $stance);
+            $stance = $stance->flipped();
+        }
+
+        return $portions;
+    }
+
+    /** @return list<array{int, int}> from and for how long, in ms */
+    private static function stretches(DrillRun $run): array
+    {
+        $ms = $run->parameters->whole('times') * $run->period($run->chain());
+        $stretches = [];
+        for ($from = 0; $from < $run->ms(); $from += $ms) {
+            $stretches[] = [$from, min($ms, $run->ms() - $from)];
+        }
+
+        return $stretches;
+    }
+}

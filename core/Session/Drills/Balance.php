@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\RoundStance;
+
+/** One technique over and over on one leg. */
+final readonly class Balance implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'balance',
+            'Balance',
+            'One technique over and over, the other foot never down before the side changes; each side twice.',
+            [1, 1],
+            [
+                Parameter::whole('seconds', 'A side', 30, 10, 120, 'seconds'),
+                Parameter::whole('times', 'Times each side', 2, 1, 6, 'times'),
+            ],
+            [
+                new DrillExample(['13'], [], 120, [[0, 'side', 'own stance: 13'], [30000, 'side', 'other stance: 13'], [60000, 'side', 'own stance: 13'], [90000, 'side', 'other stance: 13']], 4),
+                new DrillExample(['11'], ['seconds' => 20, 'times' => 1], 40, [[0, 'side', 'own stance: 11'], [20000, 'side', 'other stance: 11']], 2),
+            ],
+            150,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        $seconds = 2 * $run->parameters->whole('seconds') * $run->parameters->whole('times');
+
+        return $seconds === $run->seconds ? [] : [new DrillProblem(\sprintf('Both sides %d times for %d s take %d s, and the set has %d s.', $run->parameters->whole('times'), $run->parameters->whole('seconds'), $seconds, $run->seconds), 'parameters.seconds', false)];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        return array_map(static fn (array $stretch): DrillCue => $run->show($stretch[0], CueKind::Side, $run->chain(), $stretch[2]->value.' stance: '.$run->write($run->chain()), $stretch[2]), self::stretches($run));
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        // On one leg there is no gap to come back in stance: one technique follows the other.
+        $length = max(1, $run->length($run->chain()));
+
+        return array_map(static fn (array $stretch): Portion => Portion::counted($run->chain(), $stretch[1] / (2 * $length), $stretch[1], $stretch[2]), self::stretches($run));
+    }
+
+    /** @return list<array{int, int, RoundStance}> from and for how long, in ms, and in which stance */
+    private static function stretches(DrillRun $run): array
+    {
+        $ms = 1000 * $run->parameters->whole('seconds');
+        $stretches = [];
+        $stance = $run->stance;
+        for ($at = 0; $at < 2 * $run->parameters->whole('times') && $at * $ms < $run->ms(); ++$at) {
+            $stretches[] = [$at * $ms, min($ms, $run->ms() - $at * $ms), $stance];
+            $stance = $stance->flipped();
+        }
+
+        return $stretches;
+    }
+}

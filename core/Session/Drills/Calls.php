@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+
+/** Short chains called at random. */
+final readonly class Calls implements Drill
+{
+    /** Tries to draw another call than the one before. */
+    private const DRAWS = 4;
+
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'calls',
+            'Calls',
+            'Short chains, single strikes and moves are called at random; nobody can foresee when. The vocabulary may grow minute by minute.',
+            [1, 24],
+            [
+                Parameter::whole('least', 'Shortest silence', 2, 1, 60, 'seconds'),
+                Parameter::whole('most', 'Longest silence', 5, 1, 60, 'seconds'),
+                Parameter::flag('grows', 'Grows by a chain a minute', false),
+            ],
+            [
+                new DrillExample(['1', '1 2'], ['least' => 10, 'most' => 10], 30, [[0, 'call', '1 2'], [10490, 'call', '1'], [20690, 'last-call', '1 2']], 3),
+                new DrillExample(['1 2', 'slip-lead'], ['least' => 2, 'most' => 2, 'grows' => true], 10, [[0, 'call', '1 2'], [2490, 'call', '1 2'], [4980, 'call', '1 2'], [7470, 'last-call', '1 2']], 4),
+            ],
+            140,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        if ($run->parameters->whole('least') > $run->parameters->whole('most')) {
+            return [new DrillProblem(\sprintf('The shortest silence of %d s is longer than the longest of %d s.', $run->parameters->whole('least'), $run->parameters->whole('most')), 'parameters.least')];
+        }
+        $problems = [];
+        foreach ($run->chains() as $at => $chain) {
+            if ($run->length($chain) > $run->ms()) {
+                $problems[] = new DrillProblem(\sprintf('%s takes %.1f s and cannot be finished in %d s.', $run->write($chain), $run->length($chain) / 1000, $run->seconds), "combinations[$at]");
+            }
+        }
+
+        return $problems;
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        return array_map(static fn (array $call): DrillCue => $run->show($call[0], $call[2] ? CueKind::LastCall : CueKind::Call, $call[1]), self::calls($run));
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        $calls = self::calls($run);
+        $times = [];
+        foreach ($calls as [, $chain]) {
+            $at = array_search($chain, $run->chains(), true);
+            $times[(int) $at] = 1 + ($times[(int) $at] ?? 0);
+        }
+        $portions = [];
+        foreach ($times as $at => $count) {
+            $portions[] = Portion::counted($run->chains()[$at], $count, $run->ms() * $count / \count($calls), $run->stance);
+        }
+
+        return $portions;
+    }
+
+    /** @return list<array{int, Chain, bool}> when, in ms, what, and whether it is the last; none that could not be finished */
+    private static function calls(DrillRun $run): array
+    {
+        // Chance is drawn anew from the seed, so that cues and load are of the same calls.
+        $random = $run->chance();
+        [$least, $most] = [1000 * $run->parameters->whole('least'), 1000 * $run->parameters->whole('most')];
+        $chains = $run->chains();
+        $calls = [];
+        $before = null;
+        for ($at = 0; $at < $run->ms();) {
+            $known = $run->parameters->flag('grows') ? min(\count($chains), 1 + intdiv($at, 60_000)) : \count($chains);
+            $chain = $chains[$random->getInt(0, $known - 1)];
+            for ($draw = 0; $draw < self::DRAWS && $chain === $before; ++$draw) {
+                $chain = $chains[$random->getInt(0, $known - 1)];
+            }
+            $length = $run->length($chain);
+            if ($at + $length > $run->ms()) {
+                break;
+            }
+            $calls[] = [$at, $chain, false];
+            $before = $chain;
+            $at += $length + $random->getInt($least, max($least, $most));
+        }
+        $last = array_pop($calls);
+
+        return null === $last ? [] : [...$calls, [$last[0], $last[1], true]];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+
+/** The coach shows it slowly before the round. */
+final readonly class Demonstration implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'demonstration',
+            'Demonstration',
+            'The coach shows it slowly; the line moves at learning tempo, in both stances.',
+            [1, 1],
+            [],
+            [
+                new DrillExample(['1 2 3'], [], 60, [[0, 'demonstration', '1 2 3'], [30000, 'demonstration', '1 2 3']], 2),
+                new DrillExample(['14l'], [], 30, [[0, 'demonstration', '14l'], [15000, 'demonstration', '14l']], 2),
+            ],
+            180,
+            isWork: false,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        return [
+            $run->show(0, CueKind::Demonstration, $run->chain()),
+            $run->show(intdiv($run->ms(), 2), CueKind::Demonstration, $run->chain(), stance: $run->stance->flipped()),
+        ];
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+
+/** Free work. */
+final readonly class Free implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'free',
+            'Free',
+            'The athlete throws what they like.',
+            [0, 0],
+            [Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL)],
+            [
+                new DrillExample([], [], 120, [[0, 'show', 'free: hand']], 1),
+                new DrillExample([], ['weapons' => ['hand', 'leg']], 60, [[0, 'show', 'free: hand, leg']], 1),
+            ],
+            125,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        return [$run->say(0, CueKind::Show, 'free: '.implode(', ', $run->parameters->choices('weapons')))];
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return [Portion::free($run->ms(), $run->stance, weapons: WeaponChoices::limbs($run->parameters->choices('weapons')))];
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\Rungs;
+
+/** A combination grows strike by strike, then begins again. */
+final readonly class Ladder implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'ladder',
+            'Ladder',
+            'The first strike, the first two, up to the whole, then again; on the clock or at the athlete’s own pace.',
+            [1, 1],
+            [Parameter::whole('rung', 'A rung (0: own pace)', 0, 0, 300, 'seconds')],
+            [
+                new DrillExample(['1 2 3'], [], 60, [[0, 'rung', '1'], [0, 'rung', '1 2'], [0, 'rung', '1 2 3']], 3),
+                new DrillExample(['1 2 slip-lead 3 exit'], ['rung' => 20], 60, [[0, 'rung', '1'], [20000, 'rung', '1 2'], [40000, 'rung', '1 2 slip-lead 3 exit']], 3),
+            ],
+            30,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        $problems = [];
+        $rungs = Rungs::of($run->chain());
+        foreach (\array_slice($rungs, 0, -1) as $at => $rung) {
+            if (Verdict::Breaks === $run->check($rung)->linkVerdict) {
+                $problems[] = new DrillProblem(\sprintf('Rung %d, %s, breaks by itself.', $at + 1, $run->write($rung)), 'combinations[0]', false);
+            }
+        }
+        $rung = $run->parameters->whole('rung');
+        if ($rung > 0 && $rung * \count($rungs) > $run->seconds) {
+            $problems[] = new DrillProblem(\sprintf('%d rungs of %d s take %d s; there are %d s, so the whole is never reached. Shorten the rungs to %d s.', \count($rungs), $rung, $rung * \count($rungs), $run->seconds, max(1, intdiv($run->seconds, \count($rungs)))), 'parameters.rung', false);
+        }
+
+        return $problems;
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $rungs = Rungs::of($run->chain());
+        $ms = 1000 * $run->parameters->whole('rung');
+        if (0 === $ms) {
+            return array_map(static fn (Chain $rung): DrillCue => $run->show(0, CueKind::Rung, $rung), $rungs);
+        }
+        $cues = [];
+        for ($at = 0; $at * $ms < $run->ms(); ++$at) {
+            $cues[] = $run->show($at * $ms, CueKind::Rung, $rungs[$at % \count($rungs)]);
+        }
+
+        return $cues;
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        $rungs = Rungs::of($run->chain());
+        $ms = 1000 * $run->parameters->whole('rung');
+        if ($ms > 0) {
+            $portions = [];
+            for ($at = 0; $at * $ms < $run->ms(); ++$at) {
+                $portions[] = Portion::repeated($rungs[$at % \count($rungs)], min($ms, $run->ms() - $at * $ms), $run->stance);
+            }
+
+            return $portions;
+        }
+        // At one's own pace each rung comes equally often.
+        $once = array_sum(array_map($run->period(...), $rungs));
+
+        return array_map(static fn (Chain $rung): Portion => Portion::repeated($rung, $run->ms() * $run->period($rung) / $once, $run->stance), $rungs);
+    }
+}

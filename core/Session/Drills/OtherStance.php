@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Technique\Stance;
+
+/** A stretch of work in the other stance. */
+final readonly class OtherStance implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'other-stance',
+            'Other stance',
+            'The work is done in the other stance, with a combination or free.',
+            [0, 1],
+            [],
+            [
+                new DrillExample(['1 2 3'], [], 120, [[0, 'stance', 'other stance'], [0, 'show', '1 2 3']], 2),
+                new DrillExample([], [], 60, [[0, 'stance', 'other stance']], 1),
+            ],
+            90,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $other = $run->stance->flipped();
+        $cues = [new DrillCue(0, CueKind::Stance, 'other stance', null, $other)];
+
+        return [] === $run->combinations ? $cues : [...$cues, $run->show(0, CueKind::Show, $run->chain(), stance: $other)];
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        $other = $run->stance->flipped();
+
+        return [[] === $run->combinations ? Portion::free($run->ms(), $other) : Portion::repeated($run->chain(), $run->ms(), $other)];
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+
+/** Free strikes counted up and down. */
+final readonly class Pyramid implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'pyramid',
+            'Pyramid',
+            'One strike, two, up to the top and down again; which strikes is the athlete’s choice.',
+            [0, 0],
+            [
+                Parameter::whole('top', 'Top', 5, 2, FreeStrikes::MOST, 'strikes'),
+                Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL),
+            ],
+            [
+                new DrillExample([], ['top' => 3], 100, [[0, 'count', '1'], [20000, 'count', '2'], [40000, 'count', '3'], [60000, 'count', '2'], [80000, 'count', '1']], 5),
+                new DrillExample([], ['top' => 5, 'weapons' => ['leg']], 90, [[0, 'count', '1'], [10000, 'count', '2']], 9),
+            ],
+            50,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $counts = self::counts($run->parameters->whole('top'));
+        $ms = intdiv($run->ms(), \count($counts));
+
+        return array_map(static fn (int $at, int $count): DrillCue => $run->say($at * $ms, CueKind::Count, (string) $count), array_keys($counts), $counts);
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return [Portion::free($run->ms(), $run->stance, array_sum(self::counts($run->parameters->whole('top'))), weapons: WeaponChoices::limbs($run->parameters->choices('weapons')))];
+    }
+
+    /** @return non-empty-list<int> */
+    private static function counts(int $top): array
+    {
+        return [...range(1, $top), ...range($top - 1, 1)];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+
+/** One combination over and over. */
+final readonly class Repeat implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'repeat',
+            'Repeat',
+            'One combination all round.',
+            [1, 1],
+            [Parameter::choice('targets', 'Targets', 'as-written', ['as-written' => 'as written', 'vary' => 'the athlete varies them'])],
+            [
+                new DrillExample(['1 2 3'], [], 180, [[0, 'show', '1 2 3']], 1),
+                new DrillExample(['1 2 3b'], ['targets' => 'vary'], 60, [[0, 'show', '1 2 3b, vary the targets']], 1),
+            ],
+            10,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).('vary' === $run->parameters->text('targets') ? ', vary the targets' : ''))];
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return [Portion::repeated($run->chain(), $run->ms(), $run->stance)];
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\ReturnFire\Defence;
+use Periplus\Core\Session\ReturnFire\ReturnFire;
+use Periplus\Core\Technique\Stance;
+
+/** The opponent answers; the athlete defends and counters. */
+final readonly class ReturnFireDrill implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'return-fire',
+            'Return fire',
+            'The opponent answers with the strike that ended the chain; the athlete defends and counters. What takes it and what is ready then is computed.',
+            [1, 1],
+            [
+                Parameter::whole('seconds', 'Each defence', 30, 10, 180, 'seconds'),
+                Parameter::choices('counters', 'Counters with', ['hand'], WeaponChoices::ALL),
+                Parameter::choice('opponent', 'Opponent', 'same', ['same' => 'in the same stance', 'opposite' => 'in the opposite stance']),
+            ],
+            [
+                new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2'], [0, 'answer', 'they answer: 2'], [0, 'defence', 'slip-lead'], [0, 'counter', '1'], [30000, 'defence', 'slip-rear'], [30000, 'counter', '2']], 6),
+                new DrillExample(['1 2 3'], ['seconds' => 60], 60, [[0, 'show', '1 2 3'], [0, 'answer', 'they answer: 3'], [0, 'defence', 'roll-rear'], [0, 'counter', '2']], 4),
+            ],
+            130,
+            withPartner: true,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [] === $this->defences($run) ? [new DrillProblem('Nothing of this chain lands, so there is nothing to answer. Choose one that ends with a strike.', 'combinations[0]')] : [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $cues = [$run->show(0, CueKind::Show, $run->chain())];
+        $delivered = array_filter($run->chain()->strikes(), static fn (StrikeItem $item): bool => $item->delivered());
+        $last = end($delivered);
+        if (false === $last) {
+            return $cues;
+        }
+        $cues[] = $run->say(0, CueKind::Answer, 'they answer: '.$run->write(Chain::of([new StrikeItem($last->strike, $last->target)])));
+        foreach ($this->stretches($run) as [$from, , $defence]) {
+            $cues[] = $run->show($from, CueKind::Defence, Chain::of($defence->moves));
+            $counter = self::counter($defence);
+            if (null !== $counter) {
+                $cues[] = $run->show($from, CueKind::Counter, Chain::of([$counter]));
+            }
+        }
+
+        return $cues;
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return array_map(static function (array $stretch) use ($run): Portion {
+            $counter = self::counter($stretch[2]);
+            $items = [...$run->chain()->items, ...$stretch[2]->moves, ...(null === $counter ? [] : [$counter])];
+
+            return Portion::repeated(\count($items) > Chain::MOST ? $run->chain() : Chain::of($items), $stretch[1], $run->stance);
+        }, $this->stretches($run));
+    }
+
+    private static function counter(Defence $defence): ?StrikeItem
+    {
+        $item = $defence->counters[0]->item ?? null;
+
+        return $item instanceof StrikeItem ? $item : null;
+    }
+
+    /** @return list<array{int, int, Defence}> from and for how long, in ms, and what takes the answer */
+    private function stretches(DrillRun $run): array
+    {
+        $defences = $this->defences($run);
+        $ms = 1000 * $run->parameters->whole('seconds');
+        $stretches = [];
+        for ($at = 0; [] !== $defences && $at * $ms < $run->ms(); ++$at) {
+            $stretches[] = [$at * $ms, min($ms, $run->ms() - $at * $ms), $defences[$at % \count($defences)]];
+        }
+
+        return $stretches;
+    }
+
+    /** @return list<Defence> */
+    private function defences(DrillRun $run): array
+    {
+        $answers = ReturnFire::builtIn()->answers(new ChainInStance($run->chain(), Stance::Orthodox), $run->options, WeaponChoices::limbs($run->parameters->choices('counters')));
+
+        return $answers['same' === $run->parameters->text('opponent') ? 0 : 1]->defences ?? [];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\SessionValues;
+
+/** A fixed beginning, then free. */
+final readonly class SetupThenFree implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'setup-free',
+            'Setup, then free',
+            'A fixed beginning, then the athlete goes on freely.',
+            [1, 1],
+            [Parameter::whole('free', 'Free strikes after it', (int) SessionValues::builtIn()->value('burst'), 1, FreeStrikes::MOST, 'strikes')],
+            [
+                new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2, then free']], 1),
+                new DrillExample(['push pivot-out'], ['free' => 2], 60, [[0, 'show', 'push pivot-out, then free']], 1),
+            ],
+            120,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).', then free')];
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        $items = $run->chain()->items;
+        $chain = \count($items) < Chain::MOST ? Chain::of([...$items, new FreeStrikes($run->parameters->whole('free'))]) : $run->chain();
+
+        return [Portion::repeated($chain, $run->ms(), $run->stance)];
+    }
+}

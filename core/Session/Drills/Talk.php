@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+
+/** The coach explains. */
+final readonly class Talk implements Drill
+{
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'talk',
+            'Talk',
+            'The coach explains; the clock runs, or waits until the coach goes on.',
+            [0, 3],
+            [
+                Parameter::choice('clock', 'The clock', 'runs', ['runs' => 'runs', 'waits' => 'waits for the coach']),
+                Parameter::text('about', 'About', 200),
+            ],
+            [
+                new DrillExample([], ['about' => 'Why the hook loads the kick'], 120, [[0, 'talk', 'Why the hook loads the kick']], 1),
+                new DrillExample([], ['clock' => 'waits'], 60, [[0, 'talk', 'The coach explains; the clock waits']], 1),
+            ],
+            190,
+            isWork: false,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        return [];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $waits = 'waits' === $run->parameters->text('clock');
+        $about = $run->parameters->text('about');
+
+        return [$run->say(0, CueKind::Talk, ('' === $about ? 'The coach explains' : $about).($waits ? '; the clock waits' : ''))];
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Drills;
+
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drill\Portion;
+
+/** Technique, speed and power in turn. */
+final readonly class Thirds implements Drill
+{
+    private const PHASES = ['technique', 'speed', 'power'];
+
+    public function definition(): DrillDefinition
+    {
+        return new DrillDefinition(
+            'thirds',
+            'Thirds',
+            'Technique, then speed, then power, each for as long, as often as it fits.',
+            [0, 1],
+            [Parameter::whole('seconds', 'Each', 30, 10, 180, 'seconds')],
+            [
+                new DrillExample(['1 2 3'], [], 180, [[0, 'show', '1 2 3'], [0, 'phase', 'technique'], [30000, 'phase', 'speed'], [60000, 'phase', 'power'], [90000, 'phase', 'technique']], 7),
+                new DrillExample([], ['seconds' => 20], 60, [[0, 'phase', 'technique'], [20000, 'phase', 'speed'], [40000, 'phase', 'power']], 3),
+            ],
+            60,
+        );
+    }
+
+    public function problems(DrillRun $run): array
+    {
+        $seconds = 3 * $run->parameters->whole('seconds');
+
+        return 0 === $run->seconds % $seconds ? [] : [new DrillProblem(\sprintf('Three times %d s is %d s, which does not fill %d s of work evenly; the last one is cut short.', $run->parameters->whole('seconds'), $seconds, $run->seconds), 'parameters.seconds', false)];
+    }
+
+    public function cues(DrillRun $run): array
+    {
+        $cues = [] === $run->combinations ? [] : [$run->show(0, CueKind::Show, $run->chain())];
+        $ms = 1000 * $run->parameters->whole('seconds');
+        for ($at = 0; $at * $ms < $run->ms(); ++$at) {
+            $cues[] = $run->say($at * $ms, CueKind::Phase, self::PHASES[$at % 3]);
+        }
+
+        return $cues;
+    }
+
+    public function portions(DrillRun $run): array
+    {
+        return [[] === $run->combinations ? Portion::free($run->ms(), $run->stance) : Portion::repeated($run->chain(), $run->ms(), $run->stance)];
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Load;
+
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Target;
+
+/** What a session asks of one athlete: counted strikes, by everything that matters, and minutes. */
+final class Load
+{
+    public float $repetitions = 0.0;
+    /** Delivered strikes, free ones among them. */
+    public float $strikes = 0.0;
+    /** Free strikes of which nobody knows the side. */
+    public float $free = 0.0;
+    /** @var array{left: float, right: float} */
+    public array $bySide = ['left' => 0.0, 'right' => 0.0];
+    /** @var array<string, float> by limb */
+    public array $byLimb = ['hand' => 0.0, 'elbow' => 0.0, 'leg' => 0.0, 'knee' => 0.0];
+    /** @var array<string, float> by side and limb, such as "left hand" */
+    public array $byLimbOfSide = [];
+    /** @var array<string, float> by family of strikes, such as "hook" */
+    public array $byWeapon = [];
+    /** @var array<string, float> by target */
+    public array $byTarget = ['head' => 0.0, 'body' => 0.0, 'leg' => 0.0];
+    /** @var array{left: float, right: float} kicks that land with the shin on a bag or a partner */
+    public array $shins = ['left' => 0.0, 'right' => 0.0];
+    public float $uppercutsOnBag = 0.0;
+    /** Strikes to the head of a partner. */
+    public float $partnerHead = 0.0;
+    /** @var array<string, float> ms of work in each stance */
+    public array $stanceMs = ['orthodox' => 0.0, 'southpaw' => 0.0];
+    /** Repetitions that begin with a strike, and those of them that begin with a jab. */
+    public float $openings = 0.0;
+    public float $jabOpenings = 0.0;
+
+    public function __construct(public readonly int $workMs, public readonly int $restMs)
+    {
+        foreach (Side::cases() as $side) {
+            foreach (Limb::cases() as $limb) {
+                $this->byLimbOfSide[$side->value.' '.$limb->value] = 0.0;
+            }
+        }
+    }
+
+    /** @param Target|null $target null when the athlete chooses */
+    public function count(float $times, Side $side, Limb $limb, ?Target $target, ?string $family, Medium $medium): void
+    {
+        $this->strikes += $times;
+        $this->bySide[$side->value] += $times;
+        $this->byLimb[$limb->value] += $times;
+        $this->byLimbOfSide[$side->value.' '.$limb->value] += $times;
+        if (null !== $family) {
+            $this->byWeapon[$family] = ($this->byWeapon[$family] ?? 0.0) + $times;
+        }
+        if (null !== $target) {
+            $this->byTarget[$target->word()] += $times;
+            $this->partnerHead += Medium::Partner === $medium && Target::Head === $target ? $times : 0.0;
+        }
+        if (\in_array($family, ['round kick', 'switch kick'], true) && \in_array($medium, [Medium::Bag, Medium::Partner], true)) {
+            $this->shins[$side->value] += $times;
+        }
+        $this->uppercutsOnBag += 'uppercut' === $family && Medium::Bag === $medium ? $times : 0.0;
+    }
+
+    /** Strikes of the athlete's choice, of which the side is not known. */
+    public function countFree(float $times, ?Limb $limb, ?Target $target): void
+    {
+        $this->strikes += $times;
+        $this->free += $times;
+        if (null !== $limb) {
+            $this->byLimb[$limb->value] += $times;
+        }
+        if (null !== $target) {
+            $this->byTarget[$target->word()] += $times;
+        }
+    }
+
+    /** Share of the heavier side among the strikes whose side is known, 0.5 to 1; 0.5 when there are none. */
+    public function heavierShare(): float
+    {
+        $sum = array_sum($this->bySide);
+
+        return 0.0 === $sum ? 0.5 : max($this->bySide) / $sum;
+    }
+
+    /** @return array<string, mixed> numbers of strikes to a tenth */
+    public function toArray(): array
+    {
+        $round = static fn (float $number): float => round($number, 1);
+        arsort($this->byWeapon);
+
+        return [
+            'repetitions' => $round($this->repetitions),
+            'strikes' => $round($this->strikes),
+            'free' => $round($this->free),
+            'bySide' => array_map($round, $this->bySide),
+            'byLimb' => array_map($round, $this->byLimb),
+            'byLimbOfSide' => array_map($round, $this->byLimbOfSide),
+            'byWeapon' => (object) array_map($round, $this->byWeapon),
+            'byTarget' => array_map($round, $this->byTarget),
+            'shins' => array_map($round, $this->shins),
+            'uppercutsOnBag' => $round($this->uppercutsOnBag),
+            'partnerHead' => $round($this->partnerHead),
+            'stanceMs' => array_map(static fn (float $ms): int => (int) round($ms), $this->stanceMs),
+            'jabShare' => 0.0 === $this->openings ? null : round($this->jabOpenings / $this->openings, 3),
+            'workMs' => $this->workMs,
+            'restMs' => $this->restMs,
+        ];
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Load;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Programme\SegmentKind;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+
+/**
+ * Counts what an athlete of each stance throws in a session: repetitions = work / (length of the chain at its tempo + gap
+ * between repetitions), where a drill does not count them itself.
+ */
+final readonly class LoadCounter
+{
+    /** @param int|null $track whose; of everybody when null */
+    public static function of(Programme $programme, ?int $track, Stance $athlete): Load
+    {
+        $work = $programme->workMs($track);
+        $load = new Load($work, $programme->lengthMs - $work);
+        foreach ($programme->segments($track) as $segment) {
+            if (SegmentKind::Work === $segment->kind && null !== $segment->set && null !== $segment->run) {
+                foreach ($segment->set->drill->portions($segment->run) as $portion) {
+                    self::count($load, $portion, $segment->run, $athlete);
+                }
+            }
+        }
+
+        return $load;
+    }
+
+    private static function count(Load $load, Portion $portion, DrillRun $run, Stance $athlete): void
+    {
+        $stance = $portion->stance->of($athlete);
+        if (null === $portion->chain) {
+            $load->stanceMs[$stance->value] += $portion->ms;
+            self::free($load, $portion, $run);
+
+            return;
+        }
+        $repetitions = $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
+        self::chain($load, new ChainInStance($portion->chain, $stance), $repetitions, $portion->ms, $run);
+    }
+
+    private static function chain(Load $load, ChainInStance $inStance, float $repetitions, float $ms, DrillRun $run): void
+    {
+        $load->repetitions += $repetitions;
+        $isFirst = true;
+        foreach ($inStance->chain->items as $at => $item) {
+            // Minutes in a stance are counted by where the items stand.
+            $load->stanceMs[$inStance->stances[$at]->value] += $ms / \count($inStance->chain->items);
+            if ($item instanceof FreeStrikes) {
+                $load->countFree($repetitions * $item->count, null, $item->target);
+            }
+            if (!$item instanceof StrikeItem || !$item->delivered()) {
+                continue;
+            }
+            if ($isFirst) {
+                $load->openings += $repetitions;
+                $load->jabOpenings += 'jab' === $item->strike->id ? $repetitions : 0.0;
+                $isFirst = false;
+            }
+            $load->count($repetitions, $inStance->side($at) ?? Side::Left, $item->strike->limb, $item->target, $item->strike->family, $run->options->medium);
+        }
+    }
+
+    private static function free(Load $load, Portion $portion, DrillRun $run): void
+    {
+        $burst = (int) SessionValues::builtIn()->value('burst');
+        $strikes = $portion->strikes ?? $burst * $portion->ms / $run->period(Chain::of([new FreeStrikes($burst)]));
+        foreach ($portion->weapons as $limb) {
+            $times = $strikes / \count($portion->weapons);
+            null === $portion->side ? $load->countFree($times, $limb, null) : $load->count($times, $portion->side, $limb, null, null, $run->options->medium);
+        }
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+/** A part of a session. */
+final readonly class Block
+{
+    /**
+     * @param list<Round> $rounds
+     * @param int $changeover s after it, for gloves and water
+     */
+    public function __construct(public string $place, public BlockKind $kind, public string $name, public array $rounds, public int $changeover)
+    {
+    }
+}

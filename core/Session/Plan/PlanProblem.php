@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+/** Something in a plan that cannot be done as it stands, or that a coach will not want. */
+final readonly class PlanProblem
+{
+    /**
+     * @param string $place such as blocks[1].rounds[0].sets[2].seconds; empty for the whole plan
+     * @param string $where the same in words: "Rounds, round 1, set 3"
+     * @param string $message one or two sentences, with what to do
+     * @param bool $stops whether what stands there is left out of the programme
+     */
+    public function __construct(public string $place, public string $where, public string $message, public bool $stops = true)
+    {
+    }
+
+    /** @return array{place: string, where: string, message: string, stops: bool} */
+    public function toArray(): array
+    {
+        return ['place' => $this->place, 'where' => $this->where, 'message' => $this->message, 'stops' => $this->stops];
+    }
+}

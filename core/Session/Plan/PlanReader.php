@@ -1,0 +1,424 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Check\CheckResult;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Flow\Timing\Link;
+use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\Parameters;
+use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Session\Drills\DrillRegistry;
+use Periplus\Core\Technique\Stance;
+
+/**
+ * Reads a written plan (docs/formats/session.md). It never stops at the first mistake: every problem comes back with its
+ * place, and whatever else makes sense is in the plan.
+ */
+final class PlanReader
+{
+    private const MOST_BLOCKS = 40;
+    private const MOST_SETS = 40;
+    private const MOST_TRACKS = 6;
+    private const LONGEST_ROUND = 7200;
+
+    private readonly Reader $reader;
+    /** @var array<string, CheckResult> checks that were made, by chain and medium */
+    private array $checked = [];
+
+    /**
+     * @param array<string, HouseRules>|null $rules by id; the built-in sets when null
+     * @param array<string, Numbering>|null $numberings by id; the built-in ones when null
+     */
+    public function __construct(private readonly ?array $rules = null, private readonly ?array $numberings = null)
+    {
+        $this->reader = Reader::builtIn();
+    }
+
+    /** @param mixed $written JSON as it was decoded, objects as arrays */
+    public function read(mixed $written): PlanReading
+    {
+        $this->checked = [];
+        $isObject = \is_array($written) && ([] === $written || !array_is_list($written));
+        $fields = new PlanFields($isObject ? $written : [], '', 'The plan');
+        if (!$isObject) {
+            $fields->problem('A plan is a JSON object with "blocks".');
+        }
+        $rules = $this->rules ?? BuiltInHouseRules::all();
+        $numberings = $this->numberings ?? Numbering::builtIn();
+        $head = new SessionPlan(
+            $fields->text('name', 'The name', 120),
+            $fields->optional('minutes', 'The length in minutes', 1, SessionPlan::LONGEST / 60),
+            self::named($fields, 'rules', $rules, 'all-limbs'),
+            $fields->choice('group', 'The group', Group::Open),
+            $fields->choice('medium', 'The medium', Medium::Shadow),
+            $fields->whole('level', 'The level', 1, 3, 2),
+            $fields->number('tempo', 'The tempo', CheckOptions::FASTEST, CheckOptions::SLOWEST, 1.0),
+            $fields->whole('seed', 'The seed', 0, 2_147_483_647, 1),
+            self::named($fields, 'numbering', $numberings, 'parity'),
+            self::tracks($fields),
+            [],
+        );
+        $blocks = [];
+        $rounds = 0;
+        foreach ($fields->each('blocks', 'Blocks', self::MOST_BLOCKS, static fn (int $at): string => 'Block '.($at + 1)) as $block) {
+            $blocks[] = $this->block($block, $head, $rounds);
+        }
+        if ([] === $blocks && $isObject) {
+            $fields->problem('There is no block yet. Add rounds, or a warm-up.', 'blocks', false);
+        }
+        $plan = new SessionPlan($head->name, $head->minutes, $head->rules, $head->group, $head->medium, $head->level, $head->tempo, $head->seed, $head->numbering, $head->tracks, $blocks);
+        $seconds = self::seconds($plan);
+        if ($seconds > SessionPlan::LONGEST) {
+            $fields->problem(\sprintf('The session lasts %s; at most %d h can be run. Take rounds out.', self::time($seconds), SessionPlan::LONGEST / 3600), 'blocks');
+        } elseif (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
+            $fields->problem(\sprintf('The session comes to %s and has %d min: %s too long.', self::time($seconds), $plan->minutes, self::time($seconds - 60 * $plan->minutes)), 'minutes', false);
+        }
+
+        return new PlanReading($seconds > SessionPlan::LONGEST ? new SessionPlan($plan->name, $plan->minutes, $plan->rules, $plan->group, $plan->medium, $plan->level, $plan->tempo, $plan->seed, $plan->numbering, $plan->tracks, []) : $plan, self::once($fields->problems()));
+    }
+
+    /**
+     * What several tracks do together is read for each of them.
+     *
+     * @param list<PlanProblem> $problems
+     *
+     * @return list<PlanProblem>
+     */
+    private static function once(array $problems): array
+    {
+        $once = [];
+        foreach ($problems as $problem) {
+            $once[$problem->place.' '.$problem->message] ??= $problem;
+        }
+
+        return array_values($once);
+    }
+
+    /** The length of the whole session, s. */
+    public static function seconds(SessionPlan $plan): int
+    {
+        $seconds = 0;
+        foreach ($plan->blocks as $at => $block) {
+            $rounds = array_merge(...array_map(static fn (Round $round): array => array_fill(0, $round->times, $round), $block->rounds));
+            foreach ($rounds as $number => $round) {
+                $isLast = $number === \count($rounds) - 1;
+                $seconds += $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
+            }
+            $seconds += $at < \count($plan->blocks) - 1 ? $block->changeover : 0;
+        }
+
+        return $seconds;
+    }
+
+    /** Minutes and seconds as they are read: 16 min, 1 min 30 s, 45 s. */
+    public static function time(int $seconds): string
+    {
+        [$minutes, $rest] = [intdiv($seconds, 60), $seconds % 60];
+
+        return implode(' ', array_filter([$minutes > 0 ? $minutes.' min' : '', $rest > 0 || 0 === $minutes ? $rest.' s' : ''], static fn (string $part): bool => '' !== $part));
+    }
+
+    /** @param int $rounds that came before, repeats counted; counted on */
+    private function block(PlanFields $fields, SessionPlan $plan, int &$rounds): Block
+    {
+        $kind = $fields->choice('kind', 'The kind of a block', BlockKind::Rounds);
+        $name = $fields->text('name', 'The name of a block', 80);
+        $name = '' === trim($name) ? $kind->title() : trim($name);
+        $read = [];
+        foreach ($fields->each('rounds', 'Rounds', SessionPlan::MOST_ROUNDS, static fn (int $at): string => $name.', round '.($at + 1)) as $round) {
+            $done = $this->round($round, $plan);
+            if (null !== $done && $rounds + $done->times > SessionPlan::MOST_ROUNDS) {
+                $round->problem(\sprintf('With this there are %s rounds; at most %d fit a session. Do it fewer times.', number_format($rounds + $done->times), SessionPlan::MOST_ROUNDS), 'times');
+            } elseif (null !== $done) {
+                $rounds += $done->times;
+                $read[] = $done;
+            }
+        }
+        if ([] === $read && [] === (array) $fields->raw('rounds')) {
+            $fields->problem(\sprintf('"%s" has no round yet. Add one, or take the block out.', $name), 'rounds', false);
+        }
+
+        return new Block($fields->place, $kind, $name, $read, $fields->whole('changeover', 'The changeover', 0, 1800, 0));
+    }
+
+    private function round(PlanFields $fields, SessionPlan $plan): ?Round
+    {
+        $medium = $fields->has('medium') ? $fields->choice('medium', 'The medium', $plan->medium) : $plan->medium;
+        $stance = $fields->choice('stance', 'The stance', RoundStance::Own);
+        $sets = $fields->each('sets', 'Sets', self::MOST_SETS, static fn (int $at): string => $fields->where.', set '.($at + 1));
+        $seconds = $fields->optional('seconds', 'The work of a round in seconds', 5, self::LONGEST_ROUND) ?? self::sum($sets);
+        if (null === $seconds) {
+            $fields->problem('It is not said how long this round is. Give it seconds, or give them to each of its sets.', 'seconds');
+
+            return null;
+        }
+        $rest = $fields->whole('rest', 'The rest in seconds', 0, 1800, 0);
+        $times = $fields->raw('times');
+        $times = \is_int($times) && $times > SessionPlan::MOST_ROUNDS ? $times : $fields->whole('times', 'How many times a round is done', 1, SessionPlan::MOST_ROUNDS, 1);
+        if (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
+            $fields->problem(\sprintf('This round lasts %s, and the session has %d min.', self::time($seconds), $plan->minutes), 'seconds', false);
+        }
+        $tracks = $fields->each('tracks', 'Tracks of a round', self::MOST_TRACKS, static fn (int $at): string => $fields->where.', track '.($at + 1));
+        if ([] === $sets && [] === $tracks) {
+            $fields->problem('This round has no set yet. Drop a combination in, or choose a drill.', 'sets', false);
+        }
+        $everybody = new Lane([[0, $seconds]], $this->sets($sets, $fields, $seconds, $plan, $medium, $stance, null));
+        $lanes = [];
+        foreach ($tracks as $at => $track) {
+            $number = $track->whole('track', 'The track, counted from 0,', 0, max(0, \count($plan->tracks) - 1), $at);
+            if (!isset($plan->tracks[$number])) {
+                $track->problem('The plan has no such track. Name its tracks first.', 'track');
+                continue;
+            }
+            $lanes[$number] = $this->lane($track, $plan, $seconds, $rest, $medium, $stance, $number, $everybody, $sets);
+        }
+        ksort($lanes);
+
+        return new Round($fields->place, $fields->where, $seconds, $rest, $times, $stance, $medium, $fields->flag('moves', false), $fields->flag('lastTen', true), $fields->text('note', 'A note', 1000), $everybody, $lanes);
+    }
+
+    /** @param list<PlanFields> $common sets of everybody */
+    private function lane(PlanFields $fields, SessionPlan $plan, int $seconds, int $rest, Medium $medium, RoundStance $stance, int $track, Lane $everybody, array $common): Lane
+    {
+        $name = $plan->tracks[$track]->name;
+        $pattern = $fields->raw('pattern') ?? [];
+        $windows = $everybody->windows;
+        if (!\is_array($pattern) || !array_is_list($pattern) || [] !== array_filter($pattern, static fn (mixed $length): bool => !\is_int($length) || $length < 0 || $length > self::LONGEST_ROUND)) {
+            $fields->problem('A pattern is a list of seconds: work, rest, work, rest.', 'pattern');
+        } elseif ([] !== $pattern) {
+            /** @var list<int> $pattern */
+            $sum = array_sum($pattern);
+            $cycle = $seconds + $rest;
+            if ($sum < 1 || 0 !== $cycle % $sum) {
+                $fields->problem(\sprintf('The pattern %s of %s is %d s long and does not fill the cycle of %d s. Take one of which the cycle is a whole number of times.', implode('/', $pattern), $name, $sum, $cycle), 'pattern');
+            } else {
+                $windows = self::windows($pattern, intdiv($cycle, $sum));
+            }
+        }
+        $lane = new Lane($windows, []);
+        $own = $fields->each('sets', 'Sets', self::MOST_SETS, static fn (int $at): string => $fields->where.', set '.($at + 1));
+
+        return new Lane($windows, $this->sets([] === $own ? $common : $own, $fields, $lane->work(), $plan, $medium, $stance, $track));
+    }
+
+    /**
+     * @param list<int> $pattern
+     *
+     * @return list<array{int, int}>
+     */
+    private static function windows(array $pattern, int $times): array
+    {
+        $windows = [];
+        $at = 0;
+        for ($time = 0; $time < $times; ++$time) {
+            foreach ($pattern as $place => $length) {
+                if (0 === $place % 2 && $length > 0) {
+                    $windows[] = [$at, $at + $length];
+                }
+                $at += $length;
+            }
+        }
+
+        return $windows;
+    }
+
+    /** @param list<PlanFields> $sets */
+    private static function sum(array $sets): ?int
+    {
+        $sum = 0;
+        foreach ($sets as $set) {
+            $seconds = $set->raw('seconds');
+            if (!\is_int($seconds) || $seconds < 1) {
+                return null;
+            }
+            $sum += $seconds;
+        }
+
+        return 0 === $sum ? null : min($sum, self::LONGEST_ROUND);
+    }
+
+    /**
+     * @param list<PlanFields> $fields
+     * @param int $work s that they fill
+     *
+     * @return list<Set>
+     */
+    private function sets(array $fields, PlanFields $round, int $work, SessionPlan $plan, Medium $medium, RoundStance $stance, ?int $track): array
+    {
+        $given = array_map(static fn (PlanFields $set): ?int => $set->optional('seconds', 'The seconds of a set', 5, self::LONGEST_ROUND), $fields);
+        $sum = array_sum($given);
+        $open = \count(array_filter($given, \is_null(...)));
+        $left = $work - $sum;
+        if ([] !== $given && ($left < 0 || ($left > 0 && 0 === $open))) {
+            $round->problem(\sprintf('The sets last %d s together, and there are %d s of work. Make them fit, or leave the seconds of one open.', $sum, $work), 'sets', false);
+        }
+        $sets = [];
+        $at = 0;
+        foreach ($fields as $number => $set) {
+            $seconds = $given[$number];
+            if (null === $seconds) {
+                $share = intdiv(max(0, $left), $open);
+                $seconds = 1 === $open ? max(0, $left) : $share;
+                $left -= $seconds;
+                --$open;
+            }
+            $seconds = min($seconds, max(0, $work - $at));
+            if ($seconds < 1) {
+                $set->problem('No time is left for this set.', 'seconds');
+                continue;
+            }
+            $at += $seconds;
+            $read = $this->set($set, $seconds, $plan, $medium, $stance, $track);
+            if (null !== $read) {
+                $sets[] = $read;
+            }
+        }
+
+        return $sets;
+    }
+
+    private function set(PlanFields $fields, int $seconds, SessionPlan $plan, Medium $medium, RoundStance $stance, ?int $track): ?Set
+    {
+        $id = $fields->text('drill', 'The drill', 40, 'repeat');
+        $drill = DrillRegistry::named($id);
+        if (null === $drill) {
+            $fields->problem(\sprintf('There is no drill "%s"; there is %s.', mb_strimwidth($id, 0, 40, '…'), implode(', ', array_keys(DrillRegistry::all()))), 'drill');
+
+            return null;
+        }
+        $definition = $drill->definition();
+        $given = $fields->child($fields->raw('parameters') ?? [], 'parameters', $fields->where.', parameters');
+        $values = null === $given ? [] : (array) $fields->raw('parameters');
+        [$parameters, $wrong] = Parameters::read($definition->parameters, $values);
+        foreach ($wrong as $name => $sentence) {
+            $fields->problem($sentence, 'parameters.'.$name, false);
+        }
+        $combinations = $this->combinations($fields, $plan, $medium);
+        [$least, $most] = $definition->combinations;
+        $count = \count($combinations);
+        if ($count < $least || $count > $most) {
+            $isEmpty = [] === (array) $fields->raw('combinations');
+            // What could not be read was said already.
+            $isSaid = !$isEmpty && $count < $least;
+            if ($isSaid && \count((array) $fields->raw('combinations')) >= $least) {
+                return null;
+            }
+            $fields->problem($isEmpty
+                ? \sprintf('This set is empty. "%s" asks for %s: drop one in, or type it.', $definition->title, $definition->asks())
+                : \sprintf('"%s" asks for %s; there %s %d.', $definition->title, $definition->asks(), 1 === $count ? 'is' : 'are', $count), 'combinations');
+
+            return null;
+        }
+        $run = new DrillRun($combinations, $parameters, $seconds, $plan->options($medium), $plan->numbering, $plan->level($track), $stance);
+        foreach ($drill->problems($run) as $problem) {
+            $fields->problem($problem->message, $problem->field, $problem->stops);
+            if ($problem->stops) {
+                return null;
+            }
+        }
+
+        return new Set($fields->place, $fields->where, $drill, $seconds, $combinations, $parameters, $fields->text('note', 'A note', 1000));
+    }
+
+    /** @return list<PlannedCombination> those that can be read */
+    private function combinations(PlanFields $fields, SessionPlan $plan, Medium $medium): array
+    {
+        $list = $fields->raw('combinations') ?? [];
+        if (!\is_array($list) || !array_is_list($list) || \count($list) > self::MOST_SETS) {
+            $fields->problem(\sprintf('Combinations are a list of at most %d.', self::MOST_SETS), 'combinations');
+
+            return [];
+        }
+        $combinations = [];
+        foreach ($list as $at => $written) {
+            $combination = $this->combination($written, $fields, "combinations[$at]", $plan, $medium);
+            if (null !== $combination) {
+                $combinations[] = $combination;
+            }
+        }
+
+        return $combinations;
+    }
+
+    private function combination(mixed $written, PlanFields $set, string $field, SessionPlan $plan, Medium $medium): ?PlannedCombination
+    {
+        $fields = $set->child(\is_string($written) ? ['chain' => $written] : $written, $field, $set->where);
+        if (null === $fields) {
+            return null;
+        }
+        $text = $fields->text('chain', 'A chain', Reader::LONGEST);
+        $stance = $fields->choice('stance', 'The stance', Stance::Orthodox);
+        $reading = $this->reader->read($text, $plan->numbering, $stance);
+        if (null === $reading->chain) {
+            $fields->problem(\sprintf('"%s": %s', mb_strimwidth($text, 0, 60, '…'), $reading->problems[0]->message));
+
+            return null;
+        }
+        $inStance = new ChainInStance($reading->chain, $stance);
+        $breaks = $this->breaks($text, $inStance, $plan->options($medium));
+        if (null !== $breaks) {
+            $fields->problem(\sprintf('%s breaks. %s', mb_strimwidth($text, 0, 60, '…'), $breaks), stops: false);
+        }
+        $name = $fields->text('name', 'The name', 120);
+
+        return new PlannedCombination($text, $inStance, '' === $name ? null : $name, $fields->optional('id', 'The number of a combination', 1, 2_147_483_647), $fields->optional('version', 'The version of a combination', 1, 2_147_483_647));
+    }
+
+    /** @return string|null why it breaks; null when it does not */
+    private function breaks(string $text, ChainInStance $inStance, CheckOptions $options): ?string
+    {
+        $result = $this->checked[$options->medium->value.$inStance->stance->value.' '.$text] ??= Check::builtIn()->run($inStance, $options);
+        if (Verdict::Breaks !== $result->verdict) {
+            return null;
+        }
+        $links = array_filter($result->timing->links, static fn (Link $link): bool => Verdict::Breaks === $link->verdict);
+        foreach ($result->findings as $finding) {
+            if (Severity::Must === $finding->severity && [] === $links) {
+                return $finding->message;
+            }
+        }
+        $link = reset($links);
+
+        return false === $link ? 'Look at it on the bench.' : $result->timing->reason($link);
+    }
+
+    /** @return list<Track> */
+    private static function tracks(PlanFields $fields): array
+    {
+        return array_map(static fn (PlanFields $track): Track => new Track(
+            $track->text('name', 'The name of a track', 40, $track->where),
+            $track->whole('level', 'The level', 1, 3, 2),
+        ), $fields->each('tracks', 'Tracks', self::MOST_TRACKS, static fn (int $at): string => 'Track '.($at + 1)));
+    }
+
+    /**
+     * @template T
+     *
+     * @param array<string, T> $all
+     *
+     * @return T
+     */
+    private static function named(PlanFields $fields, string $field, array $all, string $usual): mixed
+    {
+        $id = $fields->text($field, '"'.$field.'"', 40, $usual);
+        if (!isset($all[$id])) {
+            $fields->problem(\sprintf('There is no "%s" in "%s"; there is %s.', mb_strimwidth($id, 0, 40, '…'), $field, implode(', ', array_keys($all))), $field);
+        }
+
+        return $all[$id] ?? $all[$usual] ?? throw new \LogicException('The usual one is always there.');
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Notation\Numbering;
+
+/** One class as it is planned. The shape it is written in stands in docs/formats/session.md. */
+final readonly class SessionPlan
+{
+    /** Most rounds, repeats counted. */
+    public const MOST_ROUNDS = 120;
+    /** Longest session, s. */
+    public const LONGEST = 6 * 3600;
+
+    /**
+     * @param int|null $minutes that the session has; null when it lasts as long as it comes to
+     * @param Numbering $numbering in which calls are written
+     * @param list<Track> $tracks empty when everybody works together
+     * @param list<Block> $blocks
+     */
+    public function __construct(
+        public string $name,
+        public ?int $minutes,
+        public HouseRules $rules,
+        public Group $group,
+        public Medium $medium,
+        public int $level,
+        public float $tempo,
+        public int $seed,
+        public Numbering $numbering,
+        public array $tracks,
+        public array $blocks,
+    ) {
+    }
+
+    public function options(?Medium $medium = null): CheckOptions
+    {
+        return new CheckOptions($this->rules, $this->tempo, $medium ?? $this->medium, $this->group);
+    }
+
+    /** The level of that track; of everybody when null. */
+    public function level(?int $track): int
+    {
+        return null === $track ? $this->level : $this->tracks[$track]->level ?? $this->level;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Programme;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\RoundStance;
+
+/** One thing that happens at one moment of a session. */
+final readonly class Cue
+{
+    /**
+     * @param int $atMs from the start of the session
+     * @param int|null $track whose it is, counted from 0; everybody's when null
+     * @param string $text in the numbering of the plan
+     * @param Place $place where it stands in the plan
+     * @param Chain|null $chain what is thrown
+     * @param RoundStance $stance in which
+     * @param list<int> $marked places of items that are new
+     * @param int|null $lengthMs how long the chain takes
+     * @param list<string> $reminders that stand with it
+     */
+    public function __construct(
+        public int $atMs,
+        public ?int $track,
+        public CueKind $kind,
+        public string $text,
+        public Place $place,
+        public ?Chain $chain = null,
+        public RoundStance $stance = RoundStance::Own,
+        public array $marked = [],
+        public ?int $lengthMs = null,
+        public array $reminders = [],
+    ) {
+    }
+}

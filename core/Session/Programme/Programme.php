@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Programme;
+
+use Periplus\Core\Session\Plan\SessionPlan;
+
+/** All cues of a session in their order, and what each track does at any time. */
+final readonly class Programme
+{
+    /**
+     * @param list<Cue> $cues by time
+     * @param list<Segment> $segments without a gap for each track, or for everybody
+     */
+    public function __construct(public SessionPlan $plan, public array $cues, public array $segments, public int $lengthMs)
+    {
+    }
+
+    /** @return list<int|null> the tracks; null alone when everybody works together */
+    public function tracks(): array
+    {
+        return [] === $this->plan->tracks ? [null] : array_keys($this->plan->tracks);
+    }
+
+    /** @return list<Segment> of that track, those of everybody among them */
+    public function segments(?int $track): array
+    {
+        return array_values(array_filter($this->segments, static fn (Segment $segment): bool => null === $segment->track || $track === $segment->track));
+    }
+
+    /** Work of that track, ms; everything else is rest. */
+    public function workMs(?int $track): int
+    {
+        return array_sum(array_map(static fn (Segment $segment): int => SegmentKind::Work === $segment->kind ? $segment->ms() : 0, $this->segments($track)));
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Programme;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Session\Advice\Reminder;
+use Periplus\Core\Session\Advice\ReminderChoice;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Plan\Block;
+use Periplus\Core\Session\Plan\BlockKind;
+use Periplus\Core\Session\Plan\Lane;
+use Periplus\Core\Session\Plan\Round;
+use Periplus\Core\Session\Plan\SessionPlan;
+use Periplus\Core\Session\Plan\Set;
+use Periplus\Core\Technique\Stance;
+
+/** Turns a plan into its programme: the same plan and seed always give the same cues. */
+final class ProgrammeBuilder
+{
+    private const LAST_TEN = 10_000;
+    /** Kinds of cues with which reminders stand. */
+    private const REMIND = [CueKind::Show, CueKind::Change, CueKind::Step, CueKind::Demonstration];
+
+    /** @var list<Cue> */
+    private array $cues = [];
+    /** @var list<Segment> */
+    private array $segments = [];
+    private readonly ReminderChoice $reminders;
+
+    private function __construct(private readonly SessionPlan $plan, Advice $advice)
+    {
+        $this->reminders = new ReminderChoice($advice);
+    }
+
+    public static function build(SessionPlan $plan, ?Advice $advice = null): Programme
+    {
+        return (new self($plan, $advice ?? Advice::builtIn()))->programme();
+    }
+
+    private function programme(): Programme
+    {
+        $at = 0;
+        foreach ($this->plan->blocks as $number => $block) {
+            $at = $this->block($block, $number, $at);
+            if ($block->changeover > 0 && $number < \count($this->plan->blocks) - 1) {
+                $this->segments[] = new Segment($at, $at + 1000 * $block->changeover, null, SegmentKind::Changeover, new Place($number));
+                $this->cues[] = new Cue($at, null, CueKind::Changeover, 'Next: '.$this->plan->blocks[$number + 1]->name, new Place($number));
+                $at += 1000 * $block->changeover;
+            }
+        }
+        if ([] !== $this->segments) {
+            $this->cues[] = new Cue($at, null, CueKind::End, 'End', new Place());
+        }
+        usort($this->cues, static fn (Cue $one, Cue $other): int => $one->atMs <=> $other->atMs);
+
+        return new Programme($this->plan, $this->remind(), $this->segments, $at);
+    }
+
+    /** @return int when it is over, ms */
+    private function block(Block $block, int $number, int $at): int
+    {
+        $all = array_sum(array_map(static fn (Round $round): int => $round->times, $block->rounds));
+        $count = 0;
+        foreach ($block->rounds as $place => $round) {
+            for ($repeat = 0; $repeat < $round->times; ++$repeat) {
+                ++$count;
+                $next = $repeat < $round->times - 1 ? $round : $block->rounds[$place + 1] ?? null;
+                $announced = null === $next ? null : $this->first($next);
+                $title = BlockKind::Rounds === $block->kind && $all > 1 ? \sprintf('Round %d of %d', $count, $all) : $block->name;
+                $at = $this->round($round, new Place($number, $place, $repeat), $at, $title, $count === $all, $announced);
+            }
+        }
+
+        return $at;
+    }
+
+    /**
+     * @param bool $isLast of its block, after which nobody rests
+     * @param DrillCue|null $next with what the next round begins
+     *
+     * @return int when it is over, ms
+     */
+    private function round(Round $round, Place $place, int $at, string $title, bool $isLast, ?DrillCue $next): int
+    {
+        $whole = $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
+        $tracks = [] === $round->lanes ? [null] : array_keys($this->plan->tracks);
+        foreach ($tracks as $track) {
+            $lane = null === $track ? $round->everybody : $round->lane($track);
+            $this->lane($lane, $round, $place, $at, $whole, $track, null === $track ? $title : $title.', '.$this->plan->tracks[$track]->name, $next);
+        }
+
+        return $at + 1000 * $whole;
+    }
+
+    private function lane(Lane $lane, Round $round, Place $place, int $start, int $whole, ?int $track, string $title, ?DrillCue $next): void
+    {
+        $pieces = self::pieces($lane);
+        $clock = 0;
+        foreach ($lane->windows as $number => [$from, $to]) {
+            if ($from >= $whole) {
+                break;
+            }
+            $this->rest($clock, $from, $start, $track, $place, null);
+            $this->cues[] = new Cue($start + 1000 * $from, $track, CueKind::Bell, $title, $place);
+            foreach ($pieces[$number] as $part => [$setNumber, $pieceFrom, $pieceTo, $isNew]) {
+                $set = $lane->sets[$setNumber];
+                $run = $this->run($set, $round, $place, $pieceTo - $pieceFrom, $track, $pieceFrom);
+                $definition = $set->drill->definition();
+                $here = $place->withSet($setNumber);
+                $this->segments[] = new Segment($start + 1000 * $pieceFrom, $start + 1000 * $pieceTo, $track, $definition->isWork ? SegmentKind::Work : SegmentKind::Listen, $here, $set, $run);
+                $cues = $set->drill->cues($run);
+                if ($part > 0 && $isNew) {
+                    $this->change($cues, $definition->title, $start + 1000 * $pieceFrom, $start + 1000 * $pieces[$number][$part - 1][1], $track, $here);
+                }
+                foreach ($cues as $cue) {
+                    $this->cues[] = self::cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);
+                }
+            }
+            $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1][2];
+            if ($filled < $to) {
+                // What could not be read leaves its time open.
+                $this->segments[] = new Segment($start + 1000 * $filled, $start + 1000 * $to, $track, SegmentKind::Work, $place);
+            }
+            if ($round->lastTen && $to - $from > 2 * self::LAST_TEN / 1000) {
+                $this->cues[] = new Cue($start + 1000 * $to - self::LAST_TEN, $track, CueKind::LastTen, 'Last ten seconds', $place);
+            }
+            $clock = $to;
+        }
+        $this->rest($clock, $whole, $start, $track, $place, $next);
+    }
+
+    /** @param DrillCue|null $next what is announced in it */
+    private function rest(int $from, int $to, int $start, ?int $track, Place $place, ?DrillCue $next): void
+    {
+        if ($from >= $to) {
+            return;
+        }
+        $at = $start + 1000 * $from;
+        $this->segments[] = new Segment($at, $start + 1000 * $to, $track, SegmentKind::Rest, $place);
+        $this->cues[] = new Cue($at, $track, CueKind::Rest, \sprintf('Rest, %d s', $to - $from), $place);
+        if (null !== $next) {
+            $this->cues[] = self::cue(new DrillCue(0, CueKind::Next, 'Next: '.$next->text, $next->chain, $next->stance, [], $next->lengthMs), $at, $track, $place);
+        }
+    }
+
+    /**
+     * The change from one set to the next, announced before it comes.
+     *
+     * @param list<DrillCue> $cues of the set that comes
+     * @param int $earliest before which the set before has not begun, ms
+     */
+    private function change(array $cues, string $title, int $at, int $earliest, ?int $track, Place $place): void
+    {
+        // What is called at random is not foretold.
+        $first = isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
+        $announced = max($earliest, $at - (int) (1000 * SessionValues::builtIn()->value('announce')));
+        $this->cues[] = self::cue(new DrillCue(0, CueKind::Next, 'Next: '.$first->text, $first->chain, $first->stance, [], $first->lengthMs), $announced, $track, $place);
+        $this->cues[] = new Cue($at, $track, CueKind::Change, $title, $place);
+    }
+
+    /**
+     * The sets cut where the windows end.
+     *
+     * @return list<list<array{int, int, int, bool}>> for each window: which set, from and to in s of the round, and whether it begins there
+     */
+    private static function pieces(Lane $lane): array
+    {
+        $pieces = [];
+        $set = 0;
+        $done = 0;
+        foreach ($lane->windows as [$from, $to]) {
+            $here = [];
+            $at = $from;
+            while ($at < $to && isset($lane->sets[$set])) {
+                $until = min($to, $at + $lane->sets[$set]->seconds - $done);
+                $here[] = [$set, $at, $until, 0 === $done];
+                $done += $until - $at;
+                if ($done >= $lane->sets[$set]->seconds) {
+                    ++$set;
+                    $done = 0;
+                }
+                $at = $until;
+            }
+            $pieces[] = $here;
+        }
+
+        return $pieces;
+    }
+
+    private function run(Set $set, Round $round, Place $place, int $seconds, ?int $track, int $from): DrillRun
+    {
+        $seed = crc32(implode('/', [$this->plan->seed, $set->place, $place->repeat ?? 0, $track ?? '', $from]));
+
+        return new DrillRun($set->combinations, $set->parameters, $seconds, $this->plan->options($round->medium), $this->plan->numbering, $this->plan->level($track), $round->stance, $seed, $place->repeat ?? 0);
+    }
+
+    /** With what a round begins. */
+    private function first(Round $round): ?DrillCue
+    {
+        $set = $round->everybody->sets[0] ?? null;
+
+        if (null === $set) {
+            return null;
+        }
+        $cue = $set->drill->cues($this->run($set, $round, new Place(), $set->seconds, null, 0))[0] ?? null;
+
+        return null === $cue || CueKind::Call === $cue->kind ? new DrillCue(0, CueKind::Show, $set->drill->definition()->title) : $cue;
+    }
+
+    private static function cue(DrillCue $cue, int $at, ?int $track, Place $place): Cue
+    {
+        return new Cue($at, $track, $cue->kind, $cue->text, $place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs);
+    }
+
+    /** @return list<Cue> with the reminders, which are chosen in the order of the session */
+    private function remind(): array
+    {
+        return array_map(function (Cue $cue): Cue {
+            if (null === $cue->chain || !\in_array($cue->kind, self::REMIND, true)) {
+                return $cue;
+            }
+            $result = Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), new CheckOptions($this->plan->rules, $this->plan->tempo));
+            $reminders = array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result));
+
+            return new Cue($cue->atMs, $cue->track, $cue->kind, $cue->text, $cue->place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, $reminders);
+        }, $this->cues);
+    }
+}

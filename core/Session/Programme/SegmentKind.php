@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Programme;
+
+enum SegmentKind: string
+{
+    case Work = 'work';
+    /** The coach talks or shows; athletes listen. */
+    case Listen = 'listen';
+    case Rest = 'rest';
+    case Changeover = 'changeover';
+}

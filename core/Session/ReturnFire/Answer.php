@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\ReturnFire;
+
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Stance;
+
+/** A strike that comes back from the opponent. */
+final readonly class Answer
+{
+    /**
+     * @param Stance $opponent how they stand
+     * @param Side $side of theirs that throws it
+     * @param list<Defence> $defences
+     */
+    public function __construct(public StrikeItem $strike, public Stance $opponent, public Side $side, public array $defences)
+    {
+    }
+}

@@ -1,0 +1,453 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Sequence;
+
+use Periplus\Core\Similarity\EditDistance;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * Orders combinations so that each shares most with the one before (the distance of the library's likeness) and levels do
+ * not fall. Up to twelve of one level the order is exact, by dynamic programming over subsets (Held and Karp, "A dynamic
+ * programming approach to sequencing problems", J. SIAM 10, 1962); beyond that it is a local search (2-opt and moving runs,
+ * with kicks) beside the lower bound of Held and Karp's one-trees ("The traveling-salesman problem and minimum spanning
+ * trees: Part II", Math. Programming 1, 1971).
+ */
+final class Sequencer
+{
+    /** Most combinations of one level for which the order is exact. */
+    public const EXACT = 12;
+    public const MOST = 200;
+    /** Work of the local search and of the bound: pairs that they look at. */
+    private const LOOKS = 2_500_000;
+    private const ASCENT_LOOKS = 960_000;
+    private const NOTHING = 1e-9;
+
+    /** @var array<int, array<int, float>> between two places */
+    private array $distance = [];
+    /** What all distances are whole multiples of, in thousandths; 0 when all are 0. */
+    private int $unit = 0;
+
+    /** @param list<Stop> $stops */
+    private function __construct(private readonly array $stops)
+    {
+        $likeness = EditDistance::builtIn();
+        foreach ($stops as $one => $stop) {
+            foreach ($stops as $other => $to) {
+                $this->distance[$one][$other] = $other < $one ? $this->distance[$other][$one] : ($one === $other ? 0.0 : $likeness->distance($stop->sequence, $to->sequence));
+                for ($whole = (int) round(1000 * $this->distance[$one][$other]); 0 !== $whole;) {
+                    [$this->unit, $whole] = [$whole, $this->unit % $whole];
+                }
+            }
+        }
+    }
+
+    /** @param list<Stop> $stops at most MOST */
+    public static function order(array $stops): Order
+    {
+        if (\count($stops) > self::MOST) {
+            throw new \DomainException(\sprintf('At most %d combinations are put into an order at once.', self::MOST));
+        }
+
+        return (new self($stops))->best();
+    }
+
+    private function best(): Order
+    {
+        $groups = [];
+        foreach ($this->stops as $place => $stop) {
+            $groups[$stop->level][] = $place;
+        }
+        ksort($groups);
+        $groups = array_values($groups);
+        if ([] === $groups) {
+            return new Order([], [], 0.0, 0.0, true);
+        }
+        $isExact = max(array_map(\count(...), $groups)) <= self::EXACT;
+        $order = $isExact ? $this->exact($groups) : $this->searched($groups);
+        $steps = $this->steps($order);
+        $cost = array_sum($steps);
+        $bound = $isExact ? $cost : min($cost, $this->bound($groups, $cost));
+
+        return new Order($order, $steps, $cost, $bound, $cost - $bound < self::NOTHING);
+    }
+
+    /**
+     * @param list<int> $order
+     *
+     * @return list<float>
+     */
+    private function steps(array $order): array
+    {
+        $steps = [];
+        for ($at = 1; $at < \count($order); ++$at) {
+            $steps[] = $this->distance[$order[$at - 1]][$order[$at]];
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param list<list<int>> $groups by level
+     *
+     * @return list<int>
+     */
+    private function exact(array $groups): array
+    {
+        // For the last place of the group before: what it costs to get there, and on which way.
+        $reached = [-1 => [0.0, []]];
+        foreach ($groups as $group) {
+            $reached = $this->through($group, $reached);
+        }
+        usort($reached, static fn (array $one, array $other): int => [round($one[0], 6), $one[1]] <=> [round($other[0], 6), $other[1]]);
+
+        return $reached[0][1];
+    }
+
+    /**
+     * @param list<int> $group
+     * @param array<int, array{float, list<int>}> $reached by the last place
+     *
+     * @return array<int, array{float, list<int>}> the same after all of the group
+     */
+    private function through(array $group, array $reached): array
+    {
+        $count = \count($group);
+        $full = (1 << $count) - 1;
+        $costs = $from = [];
+        foreach ($group as $at => $place) {
+            foreach ($reached as $last => [$cost]) {
+                $cost += $last < 0 ? 0.0 : $this->distance[$last][$place];
+                if ($cost < ($costs[1 << $at][$at] ?? \INF) - self::NOTHING) {
+                    $costs[1 << $at][$at] = $cost;
+                    $from[1 << $at][$at] = $last;
+                }
+            }
+        }
+        for ($set = 1; $set <= $full; ++$set) {
+            foreach ($costs[$set] ?? [] as $last => $cost) {
+                for ($next = 0; $next < $count; ++$next) {
+                    if (0 !== ($set & (1 << $next))) {
+                        continue;
+                    }
+                    $then = $set | (1 << $next);
+                    $sum = $cost + $this->distance[$group[$last]][$group[$next]];
+                    if ($sum < ($costs[$then][$next] ?? \INF) - self::NOTHING) {
+                        $costs[$then][$next] = $sum;
+                        $from[$then][$next] = $last;
+                    }
+                }
+            }
+        }
+        $ends = [];
+        foreach ($costs[$full] ?? [] as $last => $cost) {
+            $way = [];
+            $set = $full;
+            $at = $last;
+            while (true) {
+                array_unshift($way, $group[$at]);
+                $before = $from[$set][$at] ?? -1;
+                $rest = $set & ~(1 << $at);
+                if (0 === $rest) {
+                    $ends[$group[$last]] = [$cost, [...$reached[$before][1], ...$way]];
+                    break;
+                }
+                $set = $rest;
+                $at = $before;
+            }
+        }
+
+        return $ends;
+    }
+
+    /**
+     * @param list<list<int>> $groups
+     *
+     * @return list<int>
+     */
+    private function searched(array $groups): array
+    {
+        $random = new Randomizer(new Mt19937(1));
+        $order = $this->nearest($groups);
+        $looks = 0;
+        $order = $this->improved($order, $looks);
+        $best = $order;
+        $bestCost = $cost = array_sum($this->steps($order));
+        while ($looks < self::LOOKS) {
+            $tried = $this->improved($this->kicked($order, $random), $looks);
+            $triedCost = array_sum($this->steps($tried));
+            if ($triedCost <= $cost + self::NOTHING) {
+                [$order, $cost] = [$tried, $triedCost];
+            }
+            if ($cost < $bestCost - self::NOTHING) {
+                [$best, $bestCost] = [$order, $cost];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<list<int>> $groups
+     *
+     * @return list<int> the nearest next, level by level
+     */
+    private function nearest(array $groups): array
+    {
+        $order = [];
+        foreach ($groups as $group) {
+            $left = array_combine($group, $group);
+            while ([] !== $left) {
+                $last = [] === $order ? null : $order[\count($order) - 1];
+                $next = array_key_first($left);
+                foreach ($left as $place) {
+                    $next = null !== $last && $this->distance[$last][$place] < $this->distance[$last][$next] ? $place : $next;
+                }
+                $order[] = $next;
+                unset($left[$next]);
+            }
+        }
+
+        return $order;
+    }
+
+    /**
+     * Runs turned round and runs moved, as long as it gets shorter; a run stays within its level.
+     *
+     * @param list<int> $order
+     * @param int $looks counted on
+     *
+     * @return list<int>
+     */
+    private function improved(array $order, int &$looks): array
+    {
+        $count = \count($order);
+        $d = $this->distance;
+        do {
+            $better = false;
+            for ($from = 0; $from < $count; ++$from) {
+                $level = $this->stops[$order[$from]]->level;
+                $before = $from > 0 ? $order[$from - 1] : -1;
+                for ($to = $from; $to < $count && $this->stops[$order[$to]]->level === $level; ++$to) {
+                    ++$looks;
+                    $after = $to + 1 < $count ? $order[$to + 1] : -1;
+                    [$first, $last] = [$order[$from], $order[$to]];
+                    // Turned round where it stands.
+                    $out = ($before < 0 ? 0.0 : $d[$before][$first]) + ($after < 0 ? 0.0 : $d[$last][$after]);
+                    $in = ($before < 0 ? 0.0 : $d[$before][$last]) + ($after < 0 ? 0.0 : $d[$first][$after]);
+                    if ($to > $from && $in < $out - self::NOTHING) {
+                        $run = array_reverse(\array_slice($order, $from, $to - $from + 1));
+                        array_splice($order, $from, $to - $from + 1, $run);
+                        $better = true;
+                        continue 2;
+                    }
+                    if ($to - $from < 3 && $this->moved($order, $from, $to, $out - ($before < 0 || $after < 0 ? 0.0 : $d[$before][$after]), $looks)) {
+                        $better = true;
+                        continue 2;
+                    }
+                }
+            }
+        } while ($better);
+
+        return $order;
+    }
+
+    /**
+     * Moves a short run to a better place of its level, turned round or not.
+     *
+     * @param list<int> $order changed when there is one
+     * @param float $saved by taking it out
+     */
+    private function moved(array &$order, int $from, int $to, float $saved, int &$looks): bool
+    {
+        $count = \count($order);
+        $d = $this->distance;
+        [$first, $last] = [$order[$from], $order[$to]];
+        $level = $this->stops[$first]->level;
+        for ($at = 0; $at <= $count; ++$at) {
+            if ($at >= $from && $at <= $to + 1) {
+                continue;
+            }
+            $before = $at > 0 ? $order[$at - 1] : -1;
+            $after = $at < $count ? $order[$at] : -1;
+            if (($before >= 0 && $this->stops[$before]->level > $level) || ($after >= 0 && $this->stops[$after]->level < $level)) {
+                continue;
+            }
+            ++$looks;
+            $open = $before < 0 || $after < 0 ? 0.0 : $d[$before][$after];
+            $straight = ($before < 0 ? 0.0 : $d[$before][$first]) + ($after < 0 ? 0.0 : $d[$last][$after]) - $open;
+            $turned = ($before < 0 ? 0.0 : $d[$before][$last]) + ($after < 0 ? 0.0 : $d[$first][$after]) - $open;
+            if (min($straight, $turned) < $saved - self::NOTHING) {
+                $run = \array_slice($order, $from, $to - $from + 1);
+                if ($turned < $straight) {
+                    $run = array_reverse($run);
+                }
+                array_splice($order, $from, $to - $from + 1);
+                array_splice($order, $at > $to ? $at - \count($run) : $at, 0, $run);
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Two neighbouring runs of one level exchanged.
+     *
+     * @param list<int> $order
+     *
+     * @return list<int>
+     */
+    private function kicked(array $order, Randomizer $random): array
+    {
+        $at = $random->getInt(0, \count($order) - 1);
+        $level = $this->stops[$order[$at]]->level;
+        $of = array_keys(array_filter($order, fn (int $place): bool => $this->stops[$place]->level === $level));
+        if (\count($of) < 4) {
+            return $order;
+        }
+        [$low, $high] = [$of[0], $of[\count($of) - 1]];
+        $cuts = [$random->getInt($low, $high + 1), $random->getInt($low, $high + 1), $random->getInt($low, $high + 1)];
+        sort($cuts);
+        [$a, $b, $c] = $cuts;
+
+        return [...\array_slice($order, 0, $a), ...\array_slice($order, $b, $c - $b), ...\array_slice($order, $a, $b - $a), ...\array_slice($order, $c)];
+    }
+
+    /**
+     * A tree that joins each level, and each level to the next by one link, costs no more than any order; weights on the
+     * places, which change no order's cost but for its ends, push the tree towards a path.
+     *
+     * @param list<list<int>> $groups
+     * @param float $cost of an order that is known
+     */
+    private function bound(array $groups, float $cost): float
+    {
+        $count = \count($this->stops);
+        $weights = array_fill(0, $count, 0.0);
+        $best = 0.0;
+        $step = 2.0;
+        $since = 0;
+        for ($looks = 0; $looks < self::ASCENT_LOOKS; $looks += $count ** 2) {
+            [$tree, $degrees] = $this->tree($groups, $weights);
+            $value = $tree - 2 * array_sum($weights);
+            if ($value > $best + self::NOTHING) {
+                $best = $value;
+                $since = 0;
+            } elseif (++$since > 12) {
+                $step *= 0.7;
+                $since = 0;
+            }
+            $square = 0;
+            foreach ($degrees as $degree) {
+                $square += ($degree - 2) ** 2;
+            }
+            if (0 === $square || $this->lifted($best) >= $cost - self::NOTHING) {
+                break;
+            }
+            $by = $step * max(0.05, $cost - $value) / $square;
+            foreach ($degrees as $place => $degree) {
+                $weights[$place] += $by * ($degree - 2);
+            }
+        }
+
+        return $this->lifted($best);
+    }
+
+    /** Every order costs a multiple of what all distances are multiples of, so that a bound may be lifted to the next one. */
+    private function lifted(float $bound): float
+    {
+        return 0 === $this->unit ? $bound : ceil(1000 * $bound / $this->unit - 1e-6) * $this->unit / 1000;
+    }
+
+    /**
+     * The cheapest tree over the levels, with a link from nowhere to the first and from the last to nowhere, so that each place has two.
+     *
+     * @param list<list<int>> $groups
+     * @param array<int, float> $weights
+     *
+     * @return array{float, list<int>} its cost with the weights, and how many links each place has
+     */
+    private function tree(array $groups, array $weights): array
+    {
+        $degrees = array_fill(0, \count($this->stops), 0);
+        $cost = 0.0;
+        foreach ($groups as $number => $group) {
+            $cost += $this->spanning($group, $weights, $degrees);
+            $next = $groups[$number + 1] ?? null;
+            if (null !== $next) {
+                [$least, $ends] = [\INF, [0, 0]];
+                foreach ($group as $one) {
+                    foreach ($next as $other) {
+                        $value = $this->distance[$one][$other] + $weights[$one] + $weights[$other];
+                        if ($value < $least) {
+                            [$least, $ends] = [$value, [$one, $other]];
+                        }
+                    }
+                }
+                $cost += $least;
+                ++$degrees[$ends[0]];
+                ++$degrees[$ends[1]];
+            }
+        }
+        // Beginning and end are of the first and the last level, and of one level two different places.
+        $first = $groups[0];
+        $last = $groups[\count($groups) - 1];
+        $lighter = static fn (int $one, int $other): int => $weights[$one] <=> $weights[$other];
+        usort($first, $lighter);
+        usort($last, $lighter);
+        $begins = $first[0];
+        $ends = \count($groups) > 1 ? $last[0] : $first[1] ?? $begins;
+        foreach ([$begins, $ends] as $place) {
+            $cost += $weights[$place];
+            ++$degrees[$place];
+        }
+
+        return [$cost, array_values($degrees)];
+    }
+
+    /**
+     * Prim's tree over one level.
+     *
+     * @param list<int> $group
+     * @param array<int, float> $weights
+     * @param array<int, int> $degrees counted on
+     */
+    private function spanning(array $group, array $weights, array &$degrees): float
+    {
+        $near = [];
+        $start = array_shift($group);
+        if (null === $start) {
+            return 0.0;
+        }
+        foreach ($group as $place) {
+            $near[$place] = [$this->distance[$start][$place] + $weights[$start] + $weights[$place], $start];
+        }
+        $cost = 0.0;
+        while ([] !== $near) {
+            $next = array_key_first($near);
+            foreach ($near as $place => [$value]) {
+                if ($value < $near[$next][0]) {
+                    $next = $place;
+                }
+            }
+            $cost += $near[$next][0];
+            ++$degrees[$next];
+            ++$degrees[$near[$next][1]];
+            unset($near[$next]);
+            $row = $this->distance[$next];
+            $weight = $weights[$next];
+            foreach ($near as $place => [$value]) {
+                $through = $row[$place] + $weight + $weights[$place];
+                if ($through < $value) {
+                    $near[$place] = [$through, $next];
+                }
+            }
+        }
+
+        return $cost;
+    }
+}

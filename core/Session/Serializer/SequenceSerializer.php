@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Serializer;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Level\Scale;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Sequence\Sequencer;
+use Periplus\Core\Session\Sequence\SharedPart;
+use Periplus\Core\Session\Sequence\Stop;
+use Periplus\Core\Technique\Stance;
+
+/** Puts chains into an order, as a JSON-ready array. */
+final readonly class SequenceSerializer
+{
+    /**
+     * @param list<array{text: string, stance: Stance, level: int|null}> $chains a level of null is worked out
+     *
+     * @return array{order: list<int>, steps: list<float>, cost: float, bound: float, proven: bool, levels: list<int>, shared: list<list<int>>, problems: list<array{line: int, message: string}>}
+     */
+    public static function of(array $chains, Numbering $numbering, CheckOptions $options): array
+    {
+        $stops = $problems = [];
+        foreach ($chains as $line => $row) {
+            $reading = Reader::builtIn()->read($row['text'], $numbering, $row['stance']);
+            if (null === $reading->chain) {
+                $problems[] = ['line' => $line, 'message' => \sprintf('Line %d, "%s": %s', $line, mb_strimwidth($row['text'], 0, 60, '…'), $reading->problems[0]->message)];
+                continue;
+            }
+            $level = $row['level'] ?? Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($reading->chain, $row['stance']), $options), $options->tempo)->level;
+            $stops[] = new Stop($reading->chain, $level);
+        }
+        if (\count($stops) > Sequencer::MOST) {
+            $problems[] = ['line' => Sequencer::MOST, 'message' => \sprintf('At most %d combinations are put into an order at once.', Sequencer::MOST)];
+        }
+        if ([] !== $problems) {
+            return ['order' => [], 'steps' => [], 'cost' => 0.0, 'bound' => 0.0, 'proven' => false, 'levels' => [], 'shared' => [], 'problems' => $problems];
+        }
+        $order = Sequencer::order($stops);
+        $shared = [];
+        foreach ($order->order as $at => $place) {
+            $shared[] = 0 === $at ? [] : SharedPart::of($stops[$order->order[$at - 1]]->sequence, $stops[$place]->sequence);
+        }
+
+        return [
+            'order' => $order->order,
+            'steps' => $order->steps,
+            'cost' => $order->cost,
+            'bound' => $order->bound,
+            'proven' => $order->proven,
+            'levels' => array_map(static fn (Stop $stop): int => $stop->level, $stops),
+            'shared' => $shared,
+            'problems' => [],
+        ];
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Warnings;
+
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Session\Plan\BlockKind;
+use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Session\Warning\Warning;
+use Periplus\Core\Session\Warning\WarningContext;
+use Periplus\Core\Session\Warning\WarningDefinition;
+
+/** One side of the body carries most of the strikes. */
+final readonly class OneSided implements Warning
+{
+    public function definition(): WarningDefinition
+    {
+        return new WarningDefinition(
+            'one-sided-session',
+            'One side carries it',
+            'Shoulders, hips and shins of one side do most of the work; over weeks that is where it begins to hurt, and the other side stays behind.',
+            'Add a round in the other stance',
+            new RuleThreshold(65, 50, 100, '% of the strikes on one side', 'above'),
+            10,
+        );
+    }
+
+    public function matches(WarningContext $context): array
+    {
+        $sentences = [];
+        foreach ($context->loads as [$track, $stance, $load]) {
+            $share = 100 * $load->heavierShare();
+            if ($share > $context->threshold($this->definition())) {
+                $side = $load->bySide['left'] > $load->bySide['right'] ? 'left' : 'right';
+                $sentences[] = \sprintf('The %s side of %s throws %d %% of the strikes (%d left, %d right).', $side, $context->who($track, $stance), round($share), round($load->bySide['left']), round($load->bySide['right']));
+            }
+        }
+
+        return $sentences;
+    }
+
+    public function fix(WrittenPlan $plan): WrittenPlan
+    {
+        $rounds = $plan->rounds(BlockKind::Rounds);
+        // A round that is done several times shares them; otherwise the last one is done again in the other stance.
+        foreach ($rounds as [$block, $round, $written]) {
+            $times = $written['times'] ?? 1;
+            if (\is_int($times) && $times > 1 && RoundStance::Other->value !== ($written['stance'] ?? '')) {
+                return $plan->withRounds($block, $round, [[...$written, 'times' => $times], [...$written, 'times' => 1, 'stance' => RoundStance::Other->value]]);
+            }
+        }
+        foreach (array_reverse($rounds) as [$block, $round, $written]) {
+            if (RoundStance::Other->value !== ($written['stance'] ?? '')) {
+                return $plan->withRounds($block, $round, [$written, [...$written, 'stance' => RoundStance::Other->value]]);
+            }
+        }
+
+        return $plan;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Warnings;
+
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\Session\Load\Load;
+use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Session\Warning\Warning;
+use Periplus\Core\Session\Warning\WarningContext;
+use Periplus\Core\Session\Warning\WarningDefinition;
+
+/** Many strikes to the head of a partner. */
+final readonly class PartnerHead implements Warning
+{
+    public function definition(): WarningDefinition
+    {
+        return new WarningDefinition(
+            'partner-head',
+            'Heads in partner drills',
+            'Head contact adds up over a week. Keep it light and short; the sport body’s rules and the physician decide what is allowed.',
+            'Move these rounds to pads',
+            new RuleThreshold(60, 0, 2000, 'strikes to the head of a partner', 'above'),
+            40,
+        );
+    }
+
+    public function matches(WarningContext $context): array
+    {
+        return $context->above($this->definition(), static fn (Load $load): float => $load->partnerHead, '%s strikes to the head of a partner');
+    }
+
+    public function fix(WrittenPlan $plan): WrittenPlan
+    {
+        return OnPads::where($plan, [Medium::Partner], static fn (string $family): bool => true);
+    }
+}

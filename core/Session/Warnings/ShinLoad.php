@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Warnings;
+
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Flow\Rule\RuleThreshold;
+use Periplus\Core\Session\Load\Load;
+use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Session\Warning\Warning;
+use Periplus\Core\Session\Warning\WarningContext;
+use Periplus\Core\Session\Warning\WarningDefinition;
+
+/** Many kicks with the same shin. */
+final readonly class ShinLoad implements Warning
+{
+    public function definition(): WarningDefinition
+    {
+        return new WarningDefinition(
+            'shin-load',
+            'Kicks on one shin',
+            'So many kicks with one shin against a bag or a partner bruise it; pads are softer, and the count comes down over the week.',
+            'Move the kicks to pads',
+            new RuleThreshold(120, 10, 2000, 'kicks with one shin', 'above'),
+            20,
+        );
+    }
+
+    public function matches(WarningContext $context): array
+    {
+        return $context->above($this->definition(), static fn (Load $load): float => max($load->shins), '%s kicks with one shin');
+    }
+
+    public function fix(WrittenPlan $plan): WrittenPlan
+    {
+        return OnPads::where($plan, [Medium::Bag, Medium::Partner], static fn (string $family): bool => str_ends_with($family, 'kick'));
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Warnings;
+
+use Periplus\Core\Session\Warning\Warning;
+use Periplus\Core\Session\Warning\WarningDefinition;
+
+/** Every warning of this folder, in the order in which a coach would raise them. */
+final readonly class WarningRegistry
+{
+    /** @return array<string, Warning> by id */
+    public static function all(): array
+    {
+        /** @var array<string, Warning>|null $warnings */
+        static $warnings = null;
+        if (null === $warnings) {
+            $found = [];
+            $files = glob(__DIR__.'/*.php');
+            foreach (false === $files ? [] : $files as $file) {
+                $class = __NAMESPACE__.'\\'.basename($file, '.php');
+                if (is_subclass_of($class, Warning::class)) {
+                    $found[] = new $class();
+                }
+            }
+            usort($found, static fn (Warning $one, Warning $other): int => $one->definition()->order <=> $other->definition()->order);
+            $warnings = [];
+            foreach ($found as $warning) {
+                $warnings[$warning->definition()->id] = $warning;
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** @return list<WarningDefinition> */
+    public static function definitions(): array
+    {
+        return array_map(static fn (Warning $warning): WarningDefinition => $warning->definition(), array_values(self::all()));
+    }
+}

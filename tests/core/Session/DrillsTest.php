@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Session;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Drill\Drill;
+use Periplus\Core\Session\Drill\DrillCue;
+use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\MinuteTheme;
+use Periplus\Core\Session\Drill\Parameters;
+use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\Rungs;
+use Periplus\Core\Session\Drills\DrillRegistry;
+use Periplus\Core\Technique\Stance;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class DrillsTest extends TestCase
+{
+    /** @return iterable<string, array{Drill, DrillExample}> */
+    public static function examples(): iterable
+    {
+        foreach (DrillRegistry::all() as $id => $drill) {
+            foreach ($drill->definition()->examples as $number => $example) {
+                yield $id.' '.($number + 1) => [$drill, $example];
+            }
+        }
+    }
+
+    #[DataProvider('examples')]
+    public function testTheExampleComesOutAsItSays(Drill $drill, DrillExample $example): void
+    {
+        $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
+        $cues = array_map(static fn (DrillCue $cue): array => [$cue->atMs, $cue->kind->value, $cue->text], $drill->cues($run));
+
+        self::assertSame([], $drill->problems($run));
+        self::assertSame($example->cues, \array_slice($cues, 0, \count($example->cues)));
+        self::assertCount($example->count ?? \count($example->cues), $cues);
+    }
+
+    #[DataProvider('examples')]
+    public function testNothingHappensAfterTheEndAndAllOfTheWorkIsCounted(Drill $drill, DrillExample $example): void
+    {
+        $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
+        $times = array_map(static fn (DrillCue $cue): int => $cue->atMs, $drill->cues($run));
+        $sorted = $times;
+        sort($sorted);
+
+        self::assertSame($sorted, $times, 'in order');
+        self::assertNotSame([], $times);
+        self::assertLessThan($run->ms(), max($times));
+        $worked = array_sum(array_map(static fn (Portion $portion): float => $portion->ms, $drill->portions($run)));
+        self::assertLessThanOrEqual($run->ms() + 1, $worked);
+    }
+
+    public function testThereIsADrillForEachRowOfTheTable(): void
+    {
+        self::assertSame(
+            ['repeat', 'set-list', 'ladder', 'builder', 'pyramid', 'thirds', 'bursts', 'one-side', 'other-stance', 'alternate', 'themes', 'setup-free', 'free', 'return-fire', 'calls', 'balance', 'conditioning', 'exercise', 'demonstration', 'talk'],
+            array_keys(DrillRegistry::all()),
+        );
+    }
+
+    /** @param list<string> $rungs */
+    #[TestWith(['1 2 3', ['1', '1 2', '1 2 3']])]
+    #[TestWith(['slip-lead 3 2 exit', ['slip-lead 3', 'slip-lead 3 2 exit']])]
+    #[TestWith(['1 2 +14l 3', ['1', '1 2 +14l', '1 2 +14l 3']])]
+    #[TestWith(['(1) 2', ['(1) 2']])]
+    #[TestWith(['slip-lead', ['slip-lead']])]
+    public function testAChainIsCutAfterEachDeliveredStrike(string $chain, array $rungs): void
+    {
+        $run = self::drilled(DrillRegistry::all()['ladder'], [$chain], [], 60);
+
+        self::assertSame($rungs, array_map($run->write(...), Rungs::of(Chains::read($chain))));
+    }
+
+    /** @param non-empty-list<string> $chains */
+    #[TestWith([['1 2', '1 2 3 2', 'slip-lead 3', '14l'], 7])]
+    #[TestWith([['1', '2'], 8])]
+    #[TestWith([['1 2 3b 2 3 2 exit'], 9])]
+    public function testNoCallStartsBeforeTheOneBeforeIsOverAndTheShortestSilenceIsPast(array $chains, int $seed): void
+    {
+        $drill = DrillRegistry::all()['calls'];
+        $silences = [];
+        foreach (range($seed, $seed + 30) as $each) {
+            $run = self::drilled($drill, $chains, ['least' => 2, 'most' => 4], 180, $each);
+            $cues = $drill->cues($run);
+            foreach ($cues as $at => $cue) {
+                self::assertNotNull($cue->lengthMs);
+                self::assertLessThanOrEqual($run->ms(), $cue->atMs + $cue->lengthMs, 'it can be finished');
+                $next = $cues[$at + 1] ?? null;
+                if (null !== $next) {
+                    $silences[] = $next->atMs - $cue->atMs - $cue->lengthMs;
+                }
+                self::assertSame(null === $next ? 'last-call' : 'call', $cue->kind->value);
+            }
+        }
+
+        self::assertNotSame([], $silences);
+        self::assertGreaterThanOrEqual(2000, min($silences));
+        self::assertLessThanOrEqual(4000, max($silences));
+        self::assertGreaterThan(20, \count(array_unique($silences)), 'nobody can foresee it');
+    }
+
+    public function testCallsGrowByAChainAMinute(): void
+    {
+        $drill = DrillRegistry::all()['calls'];
+        $cues = $drill->cues(self::drilled($drill, ['1', '2', '3'], ['grows' => true], 180));
+        foreach ($cues as $cue) {
+            $known = ['1', '2', '3'];
+            self::assertContains($cue->text, \array_slice($known, 0, 1 + intdiv($cue->atMs, 60_000)));
+        }
+        self::assertContains('3', array_map(static fn (DrillCue $cue): string => $cue->text, $cues));
+    }
+
+    public function testTheCallsThatAreCountedAreThoseThatAreCalled(): void
+    {
+        $drill = DrillRegistry::all()['calls'];
+        $run = self::drilled($drill, ['1 2', '3 2'], [], 120);
+
+        self::assertEqualsWithDelta(\count($drill->cues($run)), array_sum(array_map(static fn (Portion $portion): float => $portion->repetitions ?? 0.0, $drill->portions($run))), 1e-9);
+    }
+
+    /**
+     * @param list<string> $chains
+     * @param array<string, mixed> $parameters
+     */
+    #[TestWith(['set-list', ['1 2', '1 2 3'], ['seconds' => [30]], 120, '1 times are given for 2 combinations'])]
+    #[TestWith(['set-list', ['1 2', '1 2 3'], ['seconds' => [30, 40]], 120, 'does not fill 120 s'])]
+    #[TestWith(['set-list', ['1 2', '1 2 3', '1 6'], [], 100, 'cannot be shared equally'])]
+    #[TestWith(['ladder', ['1 2 3'], ['rung' => 30], 60, 'the whole is never reached. Shorten the rungs to 20 s'])]
+    #[TestWith(['builder', ['1 2', '3 2'], [], 60, '3 2 does not begin with 1 2'])]
+    #[TestWith(['thirds', [], ['seconds' => 40], 100, 'does not fill 100 s'])]
+    #[TestWith(['return-fire', ['slip-lead'], [], 60, 'Nothing of this chain lands'])]
+    #[TestWith(['calls', ['1'], ['least' => 9, 'most' => 3], 60, 'longer than the longest'])]
+    #[TestWith(['balance', ['13'], [], 60, 'take 120 s, and the set has 60 s'])]
+    public function testWhatDoesNotComeOutIsSaid(string $id, array $chains, array $parameters, int $seconds, string $part): void
+    {
+        $drill = DrillRegistry::all()[$id];
+        $problems = $drill->problems(self::drilled($drill, $chains, $parameters, $seconds));
+
+        self::assertNotSame([], $problems);
+        self::assertStringContainsString($part, $problems[0]->message);
+    }
+
+    public function testARungThatBreaksByItselfIsSaid(): void
+    {
+        $drill = DrillRegistry::all()['ladder'];
+        $problems = $drill->problems(self::drilled($drill, ['1 step-back 31 exit 1'], [], 60));
+
+        self::assertStringContainsString('Rung 2, 1 step-back 31, breaks by itself', $problems[0]->message);
+        self::assertFalse($problems[0]->stops);
+    }
+
+    #[TestWith(['jab', '1 1 2', true])]
+    #[TestWith(['jab', '1 2', false])]
+    #[TestWith(['rear-hand', '2 3 2', true])]
+    #[TestWith(['slipping', '1 slip-lead 3', true])]
+    #[TestWith(['slipping', '1 duck 3', false])]
+    #[TestWith(['ducking', '1 duck 3', true])]
+    #[TestWith(['inside', '5 6', true])]
+    #[TestWith(['inside', '1 2', false])]
+    #[TestWith(['body', '1b 2b', true])]
+    public function testThemeHolds(string $theme, string $chain, bool $holds): void
+    {
+        self::assertSame($holds, MinuteTheme::from($theme)->holds(Chains::read($chain)));
+    }
+
+    #[TestWith(['rung', 'three', '"A rung (0: own pace)" is a whole number of seconds from 0 to 300.'])]
+    #[TestWith(['rung', 301, '"A rung (0: own pace)" is a whole number of seconds from 0 to 300.'])]
+    #[TestWith(['steps', 2, 'This drill has no "steps"; it has rung.'])]
+    public function testAParameterThatCannotBeTakenIsSaidAndTheUsualOneStands(string $name, mixed $value, string $sentence): void
+    {
+        [$parameters, $wrong] = Parameters::read(DrillRegistry::all()['ladder']->definition()->parameters, [$name => $value]);
+
+        self::assertSame([$name => $sentence], $wrong);
+        self::assertSame(0, $parameters->whole('rung'));
+    }
+
+    /**
+     * @param list<string> $chains
+     * @param array<string, mixed> $parameters
+     */
+    private static function drilled(Drill $drill, array $chains, array $parameters, int $seconds, int $seed = 1): DrillRun
+    {
+        [$read, $wrong] = Parameters::read($drill->definition()->parameters, $parameters);
+        self::assertSame([], $wrong);
+
+        return new DrillRun(
+            array_map(static fn (string $chain): PlannedCombination => new PlannedCombination($chain, new ChainInStance(Chains::read($chain), Stance::Orthodox)), $chains),
+            $read,
+            $seconds,
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+            Numbering::named('parity'),
+            seed: $seed,
+        );
+    }
+}
