@@ -8,8 +8,14 @@ namespace Periplus\Core\Session\Plan;
 final readonly class WrittenPlan
 {
     /** @param array<array-key, mixed> $content */
-    public function __construct(public array $content)
+    public function __construct(public array $content, private PlanReader $reader = new PlanReader())
     {
+    }
+
+    /** What all of it means. */
+    public function read(): SessionPlan
+    {
+        return $this->reader->read($this->content)->plan;
     }
 
     /** @return list<array<array-key, mixed>> */
@@ -36,7 +42,7 @@ final readonly class WrittenPlan
     /** @param list<array<array-key, mixed>> $blocks */
     public function withBlocks(array $blocks): self
     {
-        return new self([...$this->content, 'blocks' => $blocks]);
+        return new self([...$this->content, 'blocks' => $blocks], $this->reader);
     }
 
     /**

@@ -72,9 +72,9 @@ final readonly class SessionSerializer
      *
      * @return array<array-key, mixed>|null null when there is no such warning
      */
-    public static function fixed(array $written, string $warning): ?array
+    public function fixed(array $written, string $warning): ?array
     {
-        return (WarningRegistry::all()[$warning] ?? null)?->fix(new WrittenPlan($written))->content;
+        return (WarningRegistry::all()[$warning] ?? null)?->fix(new WrittenPlan($written, $this->reader))->content;
     }
 
     /** @return list<array{int|null, Stance, Load}> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Warnings;
 
 use Periplus\Core\Flow\Options\Medium;
-use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\WrittenPlan;
 
@@ -65,7 +64,7 @@ final class OnPads
     private static function rounds(WrittenPlan $plan, array $from, \Closure $isMeant): array
     {
         $found = [];
-        foreach ((new PlanReader())->read($plan->content)->plan->blocks as $block) {
+        foreach ($plan->read()->blocks as $block) {
             foreach ($block->rounds as $round) {
                 if (\in_array($round->medium, $from, true) && self::throws($round, $isMeant) && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $at)) {
                     $found[$at[1].' '.$at[2]] = true;

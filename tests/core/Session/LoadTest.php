@@ -111,12 +111,12 @@ final class LoadTest extends TestCase
     {
         $before = self::warnings($plan);
         self::assertArrayHasKey($id, $before);
-        $fixed = SessionSerializer::fixed($plan, $id);
+        $fixed = (new SessionSerializer(new PlanReader()))->fixed($plan, $id);
         self::assertIsArray($fixed);
         self::assertNotSame($plan, $fixed);
         // Pressed as often as it is offered, it goes away or comes down.
         for ($press = 0; $press < 12 && isset(self::warnings($fixed)[$id]); ++$press) {
-            $fixed = SessionSerializer::fixed($fixed, $id) ?? [];
+            $fixed = (new SessionSerializer(new PlanReader()))->fixed($fixed, $id) ?? [];
         }
 
         self::assertArrayNotHasKey($id, self::warnings($fixed));
@@ -145,7 +145,7 @@ final class LoadTest extends TestCase
     {
         $plan = Plans::of([['seconds' => 180, 'times' => 6, 'rest' => 60, 'sets' => [['combinations' => ['5 6']]]]], ['medium' => 'bag']);
         [$before] = self::loads($plan);
-        [$after] = self::loads(SessionSerializer::fixed($plan, 'uppercuts-on-bag') ?? []);
+        [$after] = self::loads((new SessionSerializer(new PlanReader()))->fixed($plan, 'uppercuts-on-bag') ?? []);
 
         self::assertEqualsWithDelta($before->uppercutsOnBag / 2, $after->uppercutsOnBag, 1e-6);
         self::assertEqualsWithDelta($before->strikes, $after->strikes, 1e-6);

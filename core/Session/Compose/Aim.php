@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Compose;
+
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Generate\Theme;
+use Periplus\Core\Technique\Limb;
+
+/** What a session is to be about: a theme, a weapon, or what is due. */
+final readonly class Aim
+{
+    private function __construct(public AimKind $kind, public ?Theme $theme = null, public ?Limb $weapon = null)
+    {
+    }
+
+    /** @throws \DomainException when there is no such theme or weapon */
+    public static function of(string $kind, ?string $value): self
+    {
+        return match (AimKind::tryFrom($kind)) {
+            AimKind::Due => new self(AimKind::Due),
+            AimKind::Theme => new self(AimKind::Theme, theme: Theme::tryFrom((string) $value) ?? throw self::unknown('theme', array_column(Theme::cases(), 'value'))),
+            AimKind::Weapon => new self(AimKind::Weapon, weapon: Limb::tryFrom((string) $value) ?? throw self::unknown('weapon', array_column(Limb::cases(), 'value'))),
+            null => throw self::unknown('aim', array_column(AimKind::cases(), 'value')),
+        };
+    }
+
+    public function isMetBy(Candidate $candidate): bool
+    {
+        return match ($this->kind) {
+            AimKind::Due => true,
+            AimKind::Theme => null !== $this->theme && ($this->theme->holds($candidate->inStance->chain) || \in_array($this->theme->title(), $candidate->themes, true)),
+            AimKind::Weapon => [] !== array_filter($candidate->inStance->chain->strikes(), fn (StrikeItem $item): bool => $item->strike->limb === $this->weapon && $item->delivered()),
+        };
+    }
+
+    /** As it stands in a sentence and in a title. */
+    public function title(): string
+    {
+        return match ($this->kind) {
+            AimKind::Due => 'what is due',
+            AimKind::Theme => $this->theme?->title() ?? '',
+            AimKind::Weapon => null === $this->weapon ? '' : $this->weapon->value.'s',
+        };
+    }
+
+    /** @param list<string> $known */
+    private static function unknown(string $what, array $known): \DomainException
+    {
+        return new \DomainException(\sprintf('The %s is one of %s.', $what, implode(', ', $known)));
+    }
+}

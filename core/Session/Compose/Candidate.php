@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Compose;
+
+use Periplus\Core\Combination\ChainInStance;
+
+/** A combination of the library that may come into a session. */
+final readonly class Candidate
+{
+    /**
+     * @param string $text in the numbering of the plan
+     * @param list<string> $themes
+     * @param int $times it was drilled, or planned, by the course
+     * @param string|null $last day on which it was, such as 2026-11-26; null when never
+     */
+    public function __construct(
+        public int $id,
+        public int $version,
+        public string $name,
+        public string $text,
+        public ChainInStance $inStance,
+        public int $level,
+        public array $themes = [],
+        public int $times = 0,
+        public ?string $last = null,
+    ) {
+    }
+
+    /** @return list<string> its links, by what they join */
+    public function links(): array
+    {
+        $links = [];
+        $items = $this->inStance->chain->items;
+        for ($at = 1; $at < \count($items); ++$at) {
+            $links[] = $items[$at - 1]->key().' '.$items[$at]->key();
+        }
+
+        return array_values(array_unique($links));
+    }
+
+    /** @return array{chain: string, stance: string, name: string, id: int, version: int} as a plan writes it */
+    public function written(): array
+    {
+        return ['chain' => $this->text, 'stance' => $this->inStance->stance->value, 'name' => $this->name, 'id' => $this->id, 'version' => $this->version];
+    }
+}

@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Compose;
+
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Session\Load\LoadCounter;
+use Periplus\Core\Session\Plan\BlockKind;
+use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Session\Programme\ProgrammeBuilder;
+use Periplus\Core\Technique\Limb;
+use Periplus\Core\Technique\Stance;
+
+/**
+ * Makes a session in one press: a warm-up, rounds of combinations that are picked, ordered and put into drills that fit,
+ * rounds in the other stance until the sides balance, and a cool-down; with the reason for each choice.
+ */
+final class Composer
+{
+    /** s between blocks */
+    private const CHANGEOVER = 60;
+    private const FEWEST_ROUNDS = 2;
+    private const MOST_ROUNDS = 24;
+    /** Share of the heavier side from which no further round changes its stance. */
+    private const BALANCED = 0.53;
+
+    /** @var list<array{place: string, message: string}> */
+    private array $reasons = [];
+    /** @var list<string> */
+    private array $unmet = [];
+
+    /** @param list<Candidate> $candidates */
+    private function __construct(private readonly Wishes $wishes, private readonly array $candidates, private readonly PlanReader $reader, private readonly Advice $advice)
+    {
+    }
+
+    /** @param list<Candidate> $candidates of the library */
+    public static function compose(Wishes $wishes, array $candidates, ?PlanReader $reader = null, ?Advice $advice = null): Composition
+    {
+        $composer = new self($wishes, $candidates, $reader ?? new PlanReader(), $advice ?? Advice::builtIn());
+        $plan = $composer->plan();
+
+        return new Composition($plan, $composer->reasons, $composer->unmet);
+    }
+
+    /** @return array<string, mixed> */
+    private function plan(): array
+    {
+        $w = $this->wishes;
+        $locked = new WrittenPlan($w->locked);
+        $warmUp = self::clamp(intdiv($w->minutes * 60 * 12, 100), 180, 600);
+        $coolDown = self::clamp(intdiv($w->minutes * 60 * 7, 100), 120, 300);
+        $conditioning = $w->minutes >= 60 ? 300 : 0;
+        $blocks = [$this->part($locked, BlockKind::WarmUp, $warmUp)];
+        $after = $conditioning > 0 ? [$this->part($locked, BlockKind::Conditioning, $conditioning)] : [];
+        $after[] = $this->part($locked, BlockKind::CoolDown, $coolDown);
+        $others = new WrittenPlan(['rules' => $w->rules->id, 'blocks' => [...$blocks, ['kind' => BlockKind::Rounds->value, 'rounds' => [], 'changeover' => self::CHANGEOVER], ...$after]]);
+        $left = 60 * $w->minutes - PlanReader::seconds($others->read());
+        $count = self::clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::FEWEST_ROUNDS, self::MOST_ROUNDS);
+        $rounds = $this->balanced($this->rounds($locked, $count));
+        $plan = [
+            'name' => \sprintf('%s: %s', $w->course, $w->aim->title()),
+            'minutes' => $w->minutes,
+            'rules' => $w->rules->id,
+            'group' => $w->group->value,
+            'medium' => $w->medium->value,
+            'level' => max($w->levels),
+            'seed' => $w->seed,
+            'numbering' => $w->numbering,
+            'tracks' => $this->tracks(),
+            'blocks' => [...$blocks, ['kind' => BlockKind::Rounds->value, 'name' => 'Rounds', 'rounds' => $rounds, 'changeover' => self::CHANGEOVER], ...$after],
+        ];
+        $this->say('blocks[1]', \sprintf('%d rounds of %s with %d s of rest fill what warm-up%s and cool-down leave of %d minutes.', $count, PlanReader::time($w->work), $w->rest, $conditioning > 0 ? ', conditioning' : '', $w->minutes));
+
+        return $plan;
+    }
+
+    /** @return list<array{name: string, level: int}> */
+    private function tracks(): array
+    {
+        return 1 === \count($this->wishes->levels) ? [] : array_map(static fn (int $level): array => ['name' => 'Level '.$level, 'level' => $level], $this->wishes->levels);
+    }
+
+    /** @return array<array-key, mixed> a block of exercises, or the locked one */
+    private function part(WrittenPlan $locked, BlockKind $kind, int $seconds): array
+    {
+        foreach ($locked->blocks() as $block) {
+            if ($kind->value === ($block['kind'] ?? '') && true === ($block['locked'] ?? false)) {
+                return $block;
+            }
+        }
+        $kicks = \in_array(Limb::Leg, $this->wishes->rules->allows, true);
+        $this->say($kind->value, match ($kind) {
+            BlockKind::WarmUp => \sprintf('The warm-up takes %s%s.', PlanReader::time($seconds), $kicks ? ' and opens the hips, because kicks follow' : ' and wakes shoulders and feet, because hands follow'),
+            BlockKind::Conditioning => 'An hour has room for conditioning after the rounds, when technique no longer suffers from it.',
+            default => \sprintf('The cool-down takes %s to bring the breath down.', PlanReader::time($seconds)),
+        });
+
+        return $this->advice->part($kind->value, $seconds, $kicks ? ['leg-swings', 'knee-lifts'] : ['stance-bounce', 'arms-in-and-out']);
+    }
+
+    /** @return list<array<array-key, mixed>> */
+    private function rounds(WrittenPlan $locked, int $count): array
+    {
+        $kept = $taken = [];
+        foreach ($locked->rounds(BlockKind::Rounds) as [, $number, $round]) {
+            if (true === ($round['locked'] ?? false) && $number < $count) {
+                $kept[$number] = $round;
+                foreach ((new WrittenPlan(['blocks' => [['rounds' => [$round]]]]))->combinations() as $combination) {
+                    $taken[] = \is_int($combination['id'] ?? null) ? $combination['id'] : 0;
+                }
+            }
+        }
+        $wanted = self::clamp(intdiv($count + 1, 2), 2, 6);
+        $choices = [];
+        foreach ($this->wishes->levels as $level) {
+            [$choices[], $unmet] = (new Selection($this->wishes))->of($this->candidates, $level, $wanted, $taken);
+            array_push($this->unmet, ...$unmet);
+        }
+        foreach (array_unique(array_map(static fn (Choice $choice): string => $choice->why, array_merge(...$choices))) as $why) {
+            $this->say('blocks[1]', $why);
+        }
+        $rounds = [];
+        for ($number = 0; $number < $count; ++$number) {
+            $rounds[] = $kept[$number] ?? $this->round($number, $count, $choices);
+        }
+
+        return $rounds;
+    }
+
+    /**
+     * @param list<list<Choice>> $choices by track
+     *
+     * @return array<string, mixed>
+     */
+    private function round(int $number, int $count, array $choices): array
+    {
+        [$drill, $why] = $this->drill($number, $count, max(0, ...array_map(\count(...), $choices)));
+        $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
+        $this->say("blocks[1].rounds[$number]", $why);
+        $round = ['seconds' => $this->wishes->work, 'rest' => $this->wishes->rest, 'sets' => $sets[0]];
+        if (\count($sets) > 1) {
+            $cycle = $this->wishes->work + $this->wishes->rest;
+            $round['tracks'] = array_map(fn (int $track, array $own): array => [
+                'track' => $track,
+                // Level 1 works and rests a minute each, where that fills the cycle.
+                ...(1 === $this->wishes->levels[$track] && 0 === $cycle % 120 ? ['pattern' => [60, 60]] : []),
+                'sets' => $own,
+            ], array_keys($sets), $sets);
+        }
+
+        return $round;
+    }
+
+    /** @return array{string, string} the drill of that round, and why */
+    private function drill(int $number, int $count, int $combinations): array
+    {
+        $isPartner = \in_array($this->wishes->medium, [Medium::Partner, Medium::Pads], true);
+
+        return match (true) {
+            0 === $number => ['ladder', 'A ladder comes first: the first combination is built strike by strike.'],
+            $number === $count - 1 && $count > 2 => ['calls', 'Calls come last: everything of the day, and nobody knows when.'],
+            $number === $count - 2 && $count > 4 && $isPartner => ['return-fire', 'With a partner the answer belongs to it: defend, then counter.'],
+            $number === $count - 2 && $count > 4 => ['setup-free', 'What was drilled becomes the beginning of free work.'],
+            1 === $number % 2 && $combinations > 1 => ['set-list', 'Two combinations in turn: what they share is kept, and the change is announced.'],
+            default => ['repeat', 'One combination all round, until it needs no thought.'],
+        };
+    }
+
+    /**
+     * @param list<Choice> $choices in their order
+     *
+     * @return array<string, mixed>
+     */
+    private function set(string $drill, int $number, int $count, array $choices): array
+    {
+        $written = array_map(static fn (Choice $choice): array => $choice->candidate->written(), $choices);
+        if ([] === $written) {
+            return ['drill' => 'free', 'combinations' => []];
+        }
+        // The session goes through them in their order.
+        $at = min(\count($written) - 1, intdiv($number * \count($written), max(1, $count - 1)));
+
+        return match (true) {
+            'calls' === $drill => ['drill' => 'calls', 'combinations' => $written, 'parameters' => ['least' => 3, 'most' => 6]],
+            'set-list' === $drill && \count($written) > 1 => ['drill' => 'set-list', 'combinations' => [$written[max(0, $at - 1)], $written[max(1, $at)]]],
+            'set-list' === $drill => ['drill' => 'repeat', 'combinations' => [$written[0]]],
+            default => ['drill' => $drill, 'combinations' => [$written[$at]]],
+        };
+    }
+
+    /**
+     * Rounds change their stance as long as that brings the sides nearer.
+     *
+     * @param list<array<array-key, mixed>> $rounds
+     *
+     * @return list<array<array-key, mixed>>
+     */
+    private function balanced(array $rounds): array
+    {
+        $sides = array_map($this->sides(...), $rounds);
+        $flips = 0;
+        while ($flips < intdiv(\count($rounds), 2)) {
+            [$best, $at] = [self::share($sides), null];
+            foreach ($sides as $number => [$left, $right]) {
+                if (0 === $number || true === ($rounds[$number]['locked'] ?? false) || RoundStance::Other->value === ($rounds[$number]['stance'] ?? '')) {
+                    continue;
+                }
+                $share = self::share(array_replace($sides, [$number => [$right, $left]]));
+                if ($share < $best - 0.005) {
+                    [$best, $at] = [$share, $number];
+                }
+            }
+            if (null === $at || self::share($sides) <= self::BALANCED) {
+                break;
+            }
+            $sides[$at] = [$sides[$at][1], $sides[$at][0]];
+            $rounds[$at]['stance'] = RoundStance::Other->value;
+            $this->say("blocks[1].rounds[$at]", \sprintf('In the other stance, so that the sides come to %d to %d.', round(100 * $best), round(100 * (1 - $best))));
+            ++$flips;
+        }
+
+        return $rounds;
+    }
+
+    /**
+     * @param array<array-key, mixed> $round
+     *
+     * @return array{float, float} strikes with left and right of an orthodox athlete
+     */
+    private function sides(array $round): array
+    {
+        $plan = $this->reader->read(['rules' => $this->wishes->rules->id, 'numbering' => $this->wishes->numbering, 'tracks' => $this->tracks(), 'blocks' => [['rounds' => [$round]]]])->plan;
+        $programme = ProgrammeBuilder::build($plan);
+        $sides = [0.0, 0.0];
+        foreach ($programme->tracks() as $track) {
+            $load = LoadCounter::of($programme, $track, Stance::Orthodox);
+            $sides = [$sides[0] + $load->bySide['left'], $sides[1] + $load->bySide['right']];
+        }
+
+        return $sides;
+    }
+
+    /** @param array<int, array{float, float}> $sides */
+    private static function share(array $sides): float
+    {
+        $left = array_sum(array_column($sides, 0));
+        $right = array_sum(array_column($sides, 1));
+
+        return $left + $right > 0.0 ? max($left, $right) / ($left + $right) : 0.5;
+    }
+
+    private function say(string $place, string $message): void
+    {
+        $this->reasons[] = ['place' => $place, 'message' => $message];
+    }
+
+    private static function clamp(int $value, int $least, int $most): int
+    {
+        return max($least, min($most, $value));
+    }
+}

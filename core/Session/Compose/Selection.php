@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Compose;
+
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Timing\Verdict;
+use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Sequence\Sequencer;
+use Periplus\Core\Session\Sequence\Stop;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * Picks combinations for one level: they flow for this group, meet the aim, were drilled least, and ask for at most two
+ * links that the course does not know. Then they are put into an order in which each shares much with the one before.
+ */
+final readonly class Selection
+{
+    public function __construct(private Wishes $wishes)
+    {
+    }
+
+    /**
+     * @param list<Candidate> $candidates
+     * @param list<int> $taken ids that stand in the session already
+     *
+     * @return array{list<Choice>, list<string>} in their order, and what could not be met
+     */
+    public function of(array $candidates, int $level, int $count, array $taken): array
+    {
+        $fitting = array_values(array_filter($candidates, fn (Candidate $one): bool => $one->level <= $level && !\in_array($one->id, $taken, true) && $this->flows($one)));
+        $unmet = [];
+        $meant = array_values(array_filter($fitting, $this->wishes->aim->isMetBy(...)));
+        if ([] === $meant && [] !== $fitting) {
+            $unmet[] = \sprintf('Nothing in the library that level %d can throw is about %s; these were chosen without it.', $level, $this->wishes->aim->title());
+        }
+        [$chosen, $fromAim] = $this->pick($meant, $level, $count, []);
+        if (\count($chosen) < $count) {
+            [$more] = $this->pick(array_values(array_filter($fitting, static fn (Candidate $one): bool => !\in_array($one, $meant, true))), $level, $count - \count($chosen), $chosen);
+            if ([] !== $meant && [] !== $more) {
+                $unmet[] = \sprintf('Only %d for level %d are about %s; %d others fill up.', $fromAim, $level, $this->wishes->aim->title(), \count($more));
+            }
+            $chosen = [...$chosen, ...$more];
+        }
+        if (\count($chosen) < $count) {
+            $unmet[] = \sprintf('%s for level %d; %d were wanted. Approve more, or raise the level.', 0 === \count($chosen) ? 'Nothing in the library fits' : (1 === \count($chosen) ? 'One combination fits' : \count($chosen).' combinations fit'), $level, $count);
+        }
+
+        return [$this->ordered($chosen), $unmet];
+    }
+
+    /**
+     * @param list<Candidate> $candidates
+     * @param list<Choice> $before
+     *
+     * @return array{list<Choice>, int}
+     */
+    private function pick(array $candidates, int $level, int $count, array $before): array
+    {
+        // Chance decides among those that were drilled as often and as long ago.
+        $candidates = (new Randomizer(new Mt19937($this->wishes->seed)))->shuffleArray($candidates);
+        usort($candidates, static fn (Candidate $one, Candidate $other): int => [$one->times, $one->last ?? '', $level - $one->level] <=> [$other->times, $other->last ?? '', $level - $other->level]);
+        $known = array_fill_keys($this->wishes->known, true);
+        foreach ($before as $choice) {
+            $known += array_fill_keys($choice->candidate->links(), true);
+        }
+        $isNewCourse = [] === $known;
+        $most = (int) SessionValues::builtIn()->value('known');
+        $chosen = [];
+        while (\count($chosen) < $count) {
+            $next = null;
+            foreach ($candidates as $at => $candidate) {
+                $new = \count(array_diff_key(array_fill_keys($candidate->links(), true), $known));
+                // A course that knows nothing yet begins with what is shortest.
+                if ($new <= $most || ($isNewCourse && [] === $chosen && \count($candidate->links()) <= 1 + $most)) {
+                    $next = [$at, $candidate, $new];
+                    break;
+                }
+            }
+            if (null === $next) {
+                break;
+            }
+            [$at, $candidate, $new] = $next;
+            $chosen[] = new Choice($candidate, $this->why($candidate, $new, $level));
+            $known += array_fill_keys($candidate->links(), true);
+            unset($candidates[$at]);
+        }
+
+        return [$chosen, \count($chosen)];
+    }
+
+    private function why(Candidate $candidate, int $new, int $level): string
+    {
+        $reasons = [AimKind::Due !== $this->wishes->aim->kind && $this->wishes->aim->isMetBy($candidate) ? 'it is about '.$this->wishes->aim->title() : null];
+        $reasons[] = match (true) {
+            0 === $candidate->times => 'this course has not drilled it yet',
+            null !== $candidate->last => \sprintf('last drilled on %s, %s', $candidate->last, 1 === $candidate->times ? 'once' : $candidate->times.' times'),
+            default => \sprintf('drilled %d times', $candidate->times),
+        };
+        $reasons[] = match ($new) {
+            0 => 'every link of it is known',
+            1 => 'one link is new',
+            default => $new.' links are new',
+        };
+        $reasons[] = $candidate->level < $level ? \sprintf('level %d, within reach', $candidate->level) : \sprintf('level %d', $candidate->level);
+
+        return \sprintf('%s: %s.', $candidate->name, implode(', ', array_filter($reasons, static fn (?string $reason): bool => null !== $reason)));
+    }
+
+    /**
+     * @param list<Choice> $choices
+     *
+     * @return list<Choice>
+     */
+    private function ordered(array $choices): array
+    {
+        $order = Sequencer::order(array_map(static fn (Choice $choice): Stop => new Stop($choice->candidate->inStance->chain, $choice->candidate->level), $choices));
+
+        return array_map(static fn (int $place): Choice => $choices[$place], $order->order);
+    }
+
+    private function flows(Candidate $candidate): bool
+    {
+        $options = new CheckOptions($this->wishes->rules, 1.0, $this->wishes->medium, $this->wishes->group);
+
+        return Verdict::Flows === Check::builtIn()->run($candidate->inStance, $options)->verdict;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Compose;
+
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\HouseRules\HouseRules;
+
+/** What a session made in one press has to be like. */
+final readonly class Wishes
+{
+    public const SHORTEST = 15;
+    public const LONGEST = 180;
+
+    /**
+     * @param string $course its name
+     * @param non-empty-list<int> $levels one track each where there are several
+     * @param int $work s of a round
+     * @param int $rest s between rounds
+     * @param list<string> $known links that the course has drilled, see {@see Candidate::links}
+     * @param array<array-key, mixed> $locked a written plan of which the locked parts stay
+     */
+    public function __construct(
+        public string $course,
+        public int $minutes,
+        public Aim $aim,
+        public int $seed,
+        public HouseRules $rules,
+        public Group $group,
+        public Medium $medium,
+        public array $levels,
+        public string $numbering = 'parity',
+        public int $work = 180,
+        public int $rest = 60,
+        public array $known = [],
+        public array $locked = [],
+    ) {
+        if ($minutes < self::SHORTEST || $minutes > self::LONGEST) {
+            throw new \DomainException(\sprintf('A session in one press lasts %d to %d minutes, not %d.', self::SHORTEST, self::LONGEST, $minutes));
+        }
+    }
+}
