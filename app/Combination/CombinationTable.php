@@ -183,6 +183,36 @@ final readonly class CombinationTable implements StoredChains
         return $fingerprints;
     }
 
+    /**
+     * Some of those in use that flow and are of that level or below it, taken by chance from a seed; those with the theme first.
+     *
+     * @param list<string> $without limbs that none of them uses
+     * @param string|null $with a limb that each of them uses
+     *
+     * @return list<CombinationSummary>
+     */
+    public function sample(int $level, array $without, ?string $with, ?string $theme, int $seed, int $most): array
+    {
+        $where = "archived_at IS NULL AND verdict = 'flows' AND level <= ?";
+        $values = [$level];
+        foreach ($without as $limb) {
+            $where .= ' AND weapons NOT LIKE ?';
+            $values[] = "%,$limb,%";
+        }
+        if (null !== $with) {
+            $where .= ' AND weapons LIKE ?';
+            $values[] = "%,$with,%";
+        }
+        $chance = "ORDER BY CRC32(CONCAT(id, '.', ?)) LIMIT $most";
+        $ids = [];
+        if (null !== $theme) {
+            $ids = $this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where AND JSON_CONTAINS(themes, JSON_QUOTE(?)) $chance", [...$values, $theme, $seed]);
+        }
+        $ids = [...$ids, ...$this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where $chance", [...$values, $seed])];
+
+        return $this->summaries(array_values(array_unique(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids))));
+    }
+
     /** What a check of it gives, written anew. */
     public function storeCheck(int $id, CombinationContent $content, CheckSummary $check): void
     {

@@ -60,15 +60,25 @@ final class LineRenderer
     /** @return Drawn */
     public function of(CombinationContent $content, Numbering $numbering, LineSize $size = LineSize::Row): array
     {
-        $rules = $this->rules->named($content->rules);
+        return $this->ofChain($content->notation, $content->stance, $content->rules, $numbering, $size);
+    }
+
+    /**
+     * @param string $notation in parity numbering
+     *
+     * @return Drawn
+     */
+    public function ofChain(string $notation, Stance $stance, string $set, Numbering $numbering, LineSize $size = LineSize::Row): array
+    {
+        $rules = $this->rules->named($set);
         $key = 'line.'.hash('xxh128', implode("\n", [
-            $content->notation,
-            $content->stance->value,
+            $notation,
+            $stance->value,
             $size->value,
-            $this->digests['rules '.$content->rules] ??= serialize($rules->toArray()),
+            $this->digests['rules '.$set] ??= serialize($rules->toArray()),
             $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
         ]));
 
-        return $this->drawingsCache->get($key, fn (): array => $this->serializer->line($content->notation, $content->stance, $rules, $numbering, $size));
+        return $this->drawingsCache->get($key, fn (): array => $this->serializer->line($notation, $stance, $rules, $numbering, $size));
     }
 }

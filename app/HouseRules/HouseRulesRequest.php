@@ -9,6 +9,8 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\Calibration;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
@@ -39,7 +41,15 @@ final readonly class HouseRulesRequest
                 $this->validateThreshold($context, $rule->id, $rule->threshold);
             }
         }
-        foreach (array_diff_key($this->thresholds, $known) as $id => $value) {
+        // What is warned of in sessions has thresholds, too, and no severity; what is not sent is as usual.
+        $warnings = [];
+        foreach (WarningRegistry::definitions() as $warning) {
+            $warnings[$warning->id] = true;
+            if (isset($this->thresholds[$warning->id])) {
+                $this->validateThreshold($context, $warning->id, $warning->threshold);
+            }
+        }
+        foreach (array_diff_key($this->thresholds, $known, $warnings) as $id => $value) {
             $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))->atPath('thresholds')->addViolation();
         }
         try {
@@ -97,10 +107,17 @@ final readonly class HouseRulesRequest
                 $thresholds[(string) $id] = $value;
             }
         }
+        // What is as usual is not kept as a change.
+        foreach (WarningRegistry::definitions() as $warning) {
+            if (($thresholds[$warning->id] ?? null) === $warning->threshold->default) {
+                unset($thresholds[$warning->id]);
+            }
+        }
         $row = $rules->toArray();
+        $kept = array_diff_key($row['thresholds'], array_flip(array_map(static fn (WarningDefinition $warning): string => $warning->id, WarningRegistry::definitions())));
 
         $calibration = null === $this->calibration ? $row['calibration'] ?? [] : self::numbers($this->calibration);
 
-        return HouseRules::of([...$row, 'calibration' => $calibration, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => [...$row['thresholds'], ...$thresholds]]);
+        return HouseRules::of([...$row, 'calibration' => $calibration, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => [...$kept, ...$thresholds]]);
     }
 }

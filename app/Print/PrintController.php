@@ -14,7 +14,6 @@ use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
 use Periplus\Core\Drawing\LineSize;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\Routing\Attribute\Route;
@@ -36,7 +35,7 @@ final readonly class PrintController
         $row = $this->get($id);
         $drawn = $this->lines->of($row->content, $this->numberings->of($user), LineSize::Full);
 
-        return self::file((new LineSvg($drawn['line'], self::WIDTH, $row->content->stance))->write($row->content->name.': '.$drawn['text']), 'image/svg+xml', $row->content->name.'.svg');
+        return FileResponse::of((new LineSvg($drawn['line'], self::WIDTH, $row->content->stance))->write($row->content->name.': '.$drawn['text']), 'image/svg+xml', $row->content->name.'.svg');
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/card.pdf', methods: 'GET')]
@@ -45,7 +44,7 @@ final readonly class PrintController
     {
         $row = $this->get($id);
 
-        return self::file($paper->card($row, $this->numberings->of($user)), 'application/pdf', $row->content->name.'.pdf');
+        return FileResponse::of($paper->card($row, $this->numberings->of($user)), 'application/pdf', $row->content->name.'.pdf');
     }
 
     /** What a search finds, in its order. */
@@ -62,21 +61,11 @@ final readonly class PrintController
             throw new ApiProblem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
         }
 
-        return self::file($paper->wallSheet($this->table->summaries($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
+        return FileResponse::of($paper->wallSheet($this->table->summaries($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
     }
 
     private function get(int $id): CombinationSummary
     {
         return $this->table->summaries([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
-    }
-
-    private static function file(string $content, string $type, string $name): Response
-    {
-        $plain = (string) preg_replace('/[^A-Za-z0-9._ -]+/', '-', $name);
-
-        return new Response($content, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, strtr($name, ['/' => '-', '\\' => '-']), strtr($plain, ['%' => '-'])),
-        ]);
     }
 }

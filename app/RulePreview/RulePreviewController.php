@@ -13,11 +13,14 @@ use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
+use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\School;
 use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Session\Warnings\WarningRegistry;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -45,6 +48,7 @@ final readonly class RulePreviewController
         return new JsonResponse([
             'sets' => $sets,
             'rules' => array_map(self::rule(...), RuleRegistry::weighed()),
+            'warnings' => array_map(static fn (WarningDefinition $warning): array => ['id' => $warning->id, 'title' => $warning->title, 'reason' => $warning->reason, 'fix' => $warning->fix, 'threshold' => [...self::threshold($warning->threshold), 'usual' => $warning->threshold->default]], WarningRegistry::definitions()),
             'schools' => array_map(static fn (string $name, string $school): array => [
                 'name' => $name,
                 'question' => $school::question(),
@@ -121,14 +125,14 @@ final readonly class RulePreviewController
             'reason' => $rule->reason,
             'shows' => self::example($rule->shows),
             'doesNotShow' => self::example($rule->doesNotShow),
-            'threshold' => null === $rule->threshold ? null : [
-                'least' => $rule->threshold->least,
-                'most' => $rule->threshold->most,
-                'unit' => $rule->threshold->unit,
-                'word' => $rule->threshold->word,
-                'isWhole' => \is_int($rule->threshold->default),
-            ],
+            'threshold' => null === $rule->threshold ? null : self::threshold($rule->threshold),
         ];
+    }
+
+    /** @return array{least: int|float, most: int|float, unit: string, word: string, isWhole: bool} */
+    private static function threshold(RuleThreshold $threshold): array
+    {
+        return ['least' => $threshold->least, 'most' => $threshold->most, 'unit' => $threshold->unit, 'word' => $threshold->word, 'isWhole' => \is_int($threshold->default)];
     }
 
     /** @return array<string, mixed> */

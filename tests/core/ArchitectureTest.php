@@ -49,6 +49,9 @@ final class ArchitectureTest extends TestCase
     #[TestWith(['import_line', 'Exchange'])]
     #[TestWith(['saved_view', 'Search'])]
     #[TestWith(['invitation', 'Account'])]
+    #[TestWith(['course', 'Course'])]
+    #[TestWith(['plan_version', 'Plan'])]
+    #[TestWith(['advice', 'Advice'])]
     public function testATableIsAskedInItsFolderAlone(string $table, string $folder): void
     {
         $asked = [];

@@ -12,7 +12,7 @@ final readonly class Candidate
     /**
      * @param string $text in the numbering of the plan
      * @param list<string> $themes
-     * @param int $times it was drilled, or planned, by the course
+     * @param int $times in how many sessions of the course it was
      * @param string|null $last day on which it was, such as 2026-11-26; null when never
      */
     public function __construct(

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Compose;
 
 use Periplus\Core\Flow\Options\Medium;
-use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\RoundStance;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\BlockKind;
@@ -34,14 +33,14 @@ final class Composer
     private array $unmet = [];
 
     /** @param list<Candidate> $candidates */
-    private function __construct(private readonly Wishes $wishes, private readonly array $candidates, private readonly PlanReader $reader, private readonly Advice $advice)
+    private function __construct(private readonly Wishes $wishes, private readonly array $candidates, private readonly PlanReader $reader)
     {
     }
 
     /** @param list<Candidate> $candidates of the library */
-    public static function compose(Wishes $wishes, array $candidates, ?PlanReader $reader = null, ?Advice $advice = null): Composition
+    public static function compose(Wishes $wishes, array $candidates, ?PlanReader $reader = null): Composition
     {
-        $composer = new self($wishes, $candidates, $reader ?? new PlanReader(), $advice ?? Advice::builtIn());
+        $composer = new self($wishes, $candidates, $reader ?? new PlanReader());
         $plan = $composer->plan();
 
         return new Composition($plan, $composer->reasons, $composer->unmet);
@@ -100,7 +99,7 @@ final class Composer
             default => \sprintf('The cool-down takes %s to bring the breath down.', PlanReader::time($seconds)),
         });
 
-        return $this->advice->part($kind->value, $seconds, $kicks ? ['leg-swings', 'knee-lifts'] : ['stance-bounce', 'arms-in-and-out']);
+        return $this->reader->advice->part($kind->value, $seconds, $kicks ? ['leg-swings', 'knee-lifts'] : ['stance-bounce', 'arms-in-and-out']);
     }
 
     /** @return list<array<array-key, mixed>> */
@@ -235,7 +234,7 @@ final class Composer
     private function sides(array $round): array
     {
         $plan = $this->reader->read(['rules' => $this->wishes->rules->id, 'numbering' => $this->wishes->numbering, 'tracks' => $this->tracks(), 'blocks' => [['rounds' => [$round]]]])->plan;
-        $programme = ProgrammeBuilder::build($plan);
+        $programme = ProgrammeBuilder::build($plan, $this->reader->advice);
         $sides = [0.0, 0.0];
         foreach ($programme->tracks() as $track) {
             $load = LoadCounter::of($programme, $track, Stance::Orthodox);

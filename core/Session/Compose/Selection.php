@@ -96,9 +96,9 @@ final readonly class Selection
     {
         $reasons = [AimKind::Due !== $this->wishes->aim->kind && $this->wishes->aim->isMetBy($candidate) ? 'it is about '.$this->wishes->aim->title() : null];
         $reasons[] = match (true) {
-            0 === $candidate->times => 'this course has not drilled it yet',
-            null !== $candidate->last => \sprintf('last drilled on %s, %s', $candidate->last, 1 === $candidate->times ? 'once' : $candidate->times.' times'),
-            default => \sprintf('drilled %d times', $candidate->times),
+            0 === $candidate->times => 'in no session of this course yet',
+            null !== $candidate->last => \sprintf('last in a session on %s, %s', $candidate->last, 1 === $candidate->times ? 'once so far' : $candidate->times.' times so far'),
+            default => \sprintf('in %d sessions so far', $candidate->times),
         };
         $reasons[] = match ($new) {
             0 => 'every link of it is known',

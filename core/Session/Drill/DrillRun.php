@@ -11,6 +11,8 @@ use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Session\Advice\Exercise;
 use Periplus\Core\Technique\Stance;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -24,6 +26,7 @@ final readonly class DrillRun
      * @param int $level of those who work, 1 to 3
      * @param int $seed from which chance is drawn
      * @param int $repeat which time the round is done, from 0
+     * @param Advice|null $advice of the gym; what ships when null
      */
     public function __construct(
         public array $combinations,
@@ -35,7 +38,14 @@ final readonly class DrillRun
         public RoundStance $stance = RoundStance::Own,
         public int $seed = 1,
         public int $repeat = 0,
+        public ?Advice $advice = null,
     ) {
+    }
+
+    /** The exercise of that id, of the gym's own list; null when it has none. */
+    public function exercise(string $id): ?Exercise
+    {
+        return ($this->advice ?? Advice::builtIn())->exercises[$id] ?? null;
     }
 
     /** Chance from the seed, from its start: whoever draws the same gets the same. */

@@ -63,6 +63,11 @@ final readonly class Parameter
         return new self($name, $title, ParameterKind::Text, '', most: $most);
     }
 
+    public static function exercise(string $name, string $title, string $usual): self
+    {
+        return new self($name, $title, ParameterKind::Exercise, $usual, most: 40);
+    }
+
     /** @return array<string, mixed> as the screens have it */
     public function toArray(): array
     {

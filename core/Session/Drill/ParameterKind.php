@@ -14,4 +14,6 @@ enum ParameterKind: string
     case Choices = 'choices';
     case Flag = 'flag';
     case Text = 'text';
+    /** The id of an exercise of the gym. */
+    case Exercise = 'exercise';
 }

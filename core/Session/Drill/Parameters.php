@@ -89,6 +89,7 @@ final readonly class Parameters
             case ParameterKind::Flag:
                 return \is_bool($value) ? $value : null;
             case ParameterKind::Text:
+            case ParameterKind::Exercise:
                 return \is_string($value) && mb_strlen($value) <= $parameter->most ? $value : null;
             case ParameterKind::Choice:
                 return $isChoice($value) && \is_string($value) ? $value : null;
@@ -109,7 +110,7 @@ final readonly class Parameters
             ParameterKind::Whole => \sprintf('a whole number of %s from %d to %d.', $parameter->unit, $parameter->least, $parameter->most),
             ParameterKind::Wholes => \sprintf('a list of at most 12 whole numbers of %s from %d to %d.', $parameter->unit, $parameter->least, $parameter->most),
             ParameterKind::Flag => 'true or false.',
-            ParameterKind::Text => \sprintf('a text of at most %d characters.', $parameter->most),
+            ParameterKind::Text, ParameterKind::Exercise => \sprintf('a text of at most %d characters.', $parameter->most),
             ParameterKind::Choice => implode(' or ', array_keys($parameter->choices)).'.',
             ParameterKind::Choices => 'a list of at least one of '.implode(', ', array_keys($parameter->choices)).'.',
         };

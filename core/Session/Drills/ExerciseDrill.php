@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drills;
 
-use Periplus\Core\Session\Advice\Advice;
-use Periplus\Core\Session\Advice\Exercise;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 
@@ -24,7 +23,7 @@ final readonly class ExerciseDrill implements Drill
             'Squats, skipping, mobility and the like, for a time or a count.',
             [0, 0],
             [
-                Parameter::choice('exercise', 'Exercise', 'jogging', self::names()),
+                Parameter::exercise('exercise', 'Exercise', 'jogging'),
                 Parameter::whole('count', 'Repetitions (0: for the time)', 0, 0, 200, 'repetitions'),
             ],
             [
@@ -37,12 +36,12 @@ final readonly class ExerciseDrill implements Drill
 
     public function problems(DrillRun $run): array
     {
-        return [];
+        return null === $run->exercise($run->parameters->text('exercise')) ? [new DrillProblem(\sprintf('The gym has no exercise "%s". Choose another, or add it to the list.', mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…')), 'parameters.exercise')] : [];
     }
 
     public function cues(DrillRun $run): array
     {
-        $name = Advice::builtIn()->exercises[$run->parameters->text('exercise')]->name;
+        $name = $run->exercise($run->parameters->text('exercise'))->name ?? 'Exercise';
         $count = $run->parameters->whole('count');
 
         return [$run->say(0, CueKind::Exercise, 0 === $count ? $name : $count.' '.lcfirst($name))];
@@ -51,16 +50,5 @@ final readonly class ExerciseDrill implements Drill
     public function portions(DrillRun $run): array
     {
         return [];
-    }
-
-    /** @return array<string, string> names by id */
-    public static function names(?string $for = null): array
-    {
-        $exercises = null === $for ? array_values(Advice::builtIn()->exercises) : Advice::builtIn()->exercisesFor($for);
-
-        return array_combine(
-            array_map(static fn (Exercise $exercise): string => $exercise->id, $exercises),
-            array_map(static fn (Exercise $exercise): string => $exercise->name, $exercises),
-        );
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drills;
 
-use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
+use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
@@ -24,7 +24,7 @@ final readonly class WithConditioning implements Drill
             'A few repetitions of an exercise, then the chain, in turn.',
             [1, 1],
             [
-                Parameter::choice('exercise', 'Exercise', 'squats', ExerciseDrill::names('conditioning')),
+                Parameter::exercise('exercise', 'Exercise', 'squats'),
                 Parameter::whole('count', 'Repetitions', 2, 1, 30, 'repetitions'),
             ],
             [
@@ -37,19 +37,22 @@ final readonly class WithConditioning implements Drill
 
     public function problems(DrillRun $run): array
     {
-        return [];
+        return null === $run->exercise($run->parameters->text('exercise')) ? [new DrillProblem(\sprintf('The gym has no exercise "%s". Choose another, or add it to the list.', mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…')), 'parameters.exercise')] : [];
     }
 
     public function cues(DrillRun $run): array
     {
-        $exercise = Advice::builtIn()->exercises[$run->parameters->text('exercise')];
+        $exercise = $run->exercise($run->parameters->text('exercise'));
 
-        return [$run->show(0, CueKind::Show, $run->chain(), \sprintf('%d %s, then %s', $run->parameters->whole('count'), lcfirst($exercise->name), $run->write($run->chain())))];
+        return [$run->show(0, CueKind::Show, $run->chain(), \sprintf('%d %s, then %s', $run->parameters->whole('count'), lcfirst($exercise->name ?? 'exercise'), $run->write($run->chain())))];
     }
 
     public function portions(DrillRun $run): array
     {
-        $exercise = Advice::builtIn()->exercises[$run->parameters->text('exercise')];
+        $exercise = $run->exercise($run->parameters->text('exercise'));
+        if (null === $exercise) {
+            return [];
+        }
         // As long as one repetition takes where the exercise is counted by itself.
         $each = 1000 * $exercise->seconds / max(1, $exercise->count ?? $exercise->seconds);
         $once = $run->parameters->whole('count') * $each + $run->period($run->chain());

@@ -17,6 +17,7 @@ use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameters;
 use Periplus\Core\Session\Drill\PlannedCombination;
@@ -35,6 +36,8 @@ final class PlanReader
     private const MOST_TRACKS = 6;
     private const LONGEST_ROUND = 7200;
 
+    /** Reminders and exercises of the gym. */
+    public readonly Advice $advice;
     private readonly Reader $reader;
     /** @var array<string, CheckResult> checks that were made, by chain and medium */
     private array $checked = [];
@@ -42,10 +45,12 @@ final class PlanReader
     /**
      * @param array<string, HouseRules>|null $rules by id; the built-in sets when null
      * @param array<string, Numbering>|null $numberings by id; the built-in ones when null
+     * @param Advice|null $advice of the gym; what ships when null
      */
-    public function __construct(private readonly ?array $rules = null, private readonly ?array $numberings = null)
+    public function __construct(private readonly ?array $rules = null, private readonly ?array $numberings = null, ?Advice $advice = null)
     {
         $this->reader = Reader::builtIn();
+        $this->advice = $advice ?? Advice::builtIn();
     }
 
     /** @param mixed $written JSON as it was decoded, objects as arrays */
@@ -323,7 +328,7 @@ final class PlanReader
 
             return null;
         }
-        $run = new DrillRun($combinations, $parameters, $seconds, $plan->options($medium), $plan->numbering, $plan->level($track), $stance);
+        $run = new DrillRun($combinations, $parameters, $seconds, $plan->options($medium), $plan->numbering, $plan->level($track), $stance, advice: $this->advice);
         foreach ($drill->problems($run) as $problem) {
             $fields->problem($problem->message, $problem->field, $problem->stops);
             if ($problem->stops) {

@@ -9,6 +9,7 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Drill\PlannedCombination;
 
 /** One class as it is planned. The shape it is written in stands in docs/formats/session.md. */
 final readonly class SessionPlan
@@ -37,6 +38,23 @@ final readonly class SessionPlan
         public array $tracks,
         public array $blocks,
     ) {
+    }
+
+    /** @return list<PlannedCombination> all that stand in it, of every track */
+    public function combinations(): array
+    {
+        $combinations = [];
+        foreach ($this->blocks as $block) {
+            foreach ($block->rounds as $round) {
+                foreach ([$round->everybody, ...$round->lanes] as $lane) {
+                    foreach ($lane->sets as $set) {
+                        array_push($combinations, ...$set->combinations);
+                    }
+                }
+            }
+        }
+
+        return $combinations;
     }
 
     public function options(?Medium $medium = null): CheckOptions

@@ -4,12 +4,20 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use Periplus\Core\Session\Advice\Advice;
+
 /** A plan as it is written, for changing it; docs/formats/session.md has the shape. */
 final readonly class WrittenPlan
 {
     /** @param array<array-key, mixed> $content */
     public function __construct(public array $content, private PlanReader $reader = new PlanReader())
     {
+    }
+
+    /** Reminders and exercises of the gym. */
+    public function advice(): Advice
+    {
+        return $this->reader->advice;
     }
 
     /** What all of it means. */

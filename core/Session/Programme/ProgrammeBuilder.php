@@ -35,7 +35,7 @@ final class ProgrammeBuilder
     private array $segments = [];
     private readonly ReminderChoice $reminders;
 
-    private function __construct(private readonly SessionPlan $plan, Advice $advice)
+    private function __construct(private readonly SessionPlan $plan, private readonly Advice $advice)
     {
         $this->reminders = new ReminderChoice($advice);
     }
@@ -199,7 +199,7 @@ final class ProgrammeBuilder
     {
         $seed = crc32(implode('/', [$this->plan->seed, $set->place, $place->repeat ?? 0, $track ?? '', $from]));
 
-        return new DrillRun($set->combinations, $set->parameters, $seconds, $this->plan->options($round->medium), $this->plan->numbering, $this->plan->level($track), $round->stance, $seed, $place->repeat ?? 0);
+        return new DrillRun($set->combinations, $set->parameters, $seconds, $this->plan->options($round->medium), $this->plan->numbering, $this->plan->level($track), $round->stance, $seed, $place->repeat ?? 0, $this->advice);
     }
 
     /** With what a round begins. */

@@ -67,6 +67,10 @@ final class Sequencer
         }
         $isExact = max(array_map(\count(...), $groups)) <= self::EXACT;
         $order = $isExact ? $this->exact($groups) : $this->searched($groups);
+        // Of one level either way costs the same; the shorter end comes first.
+        if (1 === \count($groups) && \count($this->stops[$order[0]]->chain) > \count($this->stops[$order[\count($order) - 1]]->chain)) {
+            $order = array_reverse($order);
+        }
         $steps = $this->steps($order);
         $cost = array_sum($steps);
         $bound = $isExact ? $cost : min($cost, $this->bound($groups, $cost));

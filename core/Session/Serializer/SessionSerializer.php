@@ -7,12 +7,12 @@ namespace Periplus\Core\Session\Serializer;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
-use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\PlanProblem;
 use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\PlanReading;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Session\Programme\Cue;
@@ -27,15 +27,20 @@ use Periplus\Core\Technique\Stance;
 /** From a written plan to everything that follows from it, as one JSON-ready array; docs/formats/session.md describes every key. */
 final readonly class SessionSerializer
 {
-    public function __construct(private PlanReader $reader, private ?Advice $advice = null)
+    public function __construct(private PlanReader $reader)
     {
     }
 
     /** @return array<string, mixed> */
     public function of(mixed $written): array
     {
-        $reading = $this->reader->read($written);
-        $programme = ProgrammeBuilder::build($reading->plan, $this->advice);
+        return $this->ofReading($this->reader->read($written));
+    }
+
+    /** @return array<string, mixed> */
+    public function ofReading(PlanReading $reading): array
+    {
+        $programme = ProgrammeBuilder::build($reading->plan, $this->reader->advice);
         $loads = self::loads($programme);
         $byTrack = static fn (?int $track): array => array_column(array_map(
             static fn (array $row): array => [$row[1]->value, $row[2]->toArray()],

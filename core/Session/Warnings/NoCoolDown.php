@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Warnings;
 
 use Periplus\Core\Flow\Rule\RuleThreshold;
-use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\BlockKind;
 use Periplus\Core\Session\Plan\WrittenPlan;
@@ -38,7 +37,7 @@ final readonly class NoCoolDown implements Warning
 
     public function fix(WrittenPlan $plan): WrittenPlan
     {
-        $part = Advice::builtIn()->part(BlockKind::CoolDown->value, 240, []);
+        $part = $plan->advice()->part(BlockKind::CoolDown->value, 240, []);
 
         return $plan->withBlocks([...$plan->blocks(), $part]);
     }

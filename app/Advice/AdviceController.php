@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Advice;
+
+use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Http\IfMatch;
+use Periplus\Core\Session\Advice\Exercise;
+use Periplus\Core\Session\Advice\Reminder;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Reminders and exercises, as the gym has them. */
+#[Route('/api/advice')]
+final readonly class AdviceController
+{
+    public function __construct(private GymAdvice $advice, private AuditLog $audit)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function list(): JsonResponse
+    {
+        $advice = $this->advice->advice();
+
+        return new JsonResponse([
+            'reminders' => array_map(static fn (Reminder $reminder): array => $reminder->toArray(), $advice->reminders),
+            'remindersVersion' => $this->advice->version('reminders'),
+            'reminderTopics' => ReminderRow::TOPICS,
+            'exercises' => array_map(static fn (Exercise $exercise): array => $exercise->toArray(), array_values($advice->exercises)),
+            'exercisesVersion' => $this->advice->version('exercises'),
+        ]);
+    }
+
+    #[Route('/reminders', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function reminders(Request $http, #[MapRequestPayload(acceptFormat: 'json')] RemindersRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->advice->store('reminders', IfMatch::version($http), $request->rows(), $user->id());
+        $this->audit->add($user->id(), 'advice.reminders', null === $request->reminders ? 'took back the reminders that ship with Periplus' : 'changed the reminders');
+
+        return $this->list();
+    }
+
+    #[Route('/exercises', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function exercises(Request $http, #[MapRequestPayload(acceptFormat: 'json')] ExercisesRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->advice->store('exercises', IfMatch::version($http), $request->rows(), $user->id());
+        $this->audit->add($user->id(), 'advice.exercises', null === $request->exercises ? 'took back the exercises that ship with Periplus' : 'changed the exercises');
+
+        return $this->list();
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Advice;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** An exercise as it is written. */
+final readonly class ExerciseRow
+{
+    /** @param list<string> $for */
+    public function __construct(
+        #[Assert\Regex('/^[a-z0-9-]{1,40}$/', message: 'The id of an exercise has small letters, digits and hyphens.')]
+        public string $id,
+        #[Assert\NotBlank(message: 'Give the exercise a name.', normalizer: 'trim')]
+        #[Assert\Length(max: 60, maxMessage: 'A name has at most {{ limit }} characters.')]
+        public string $name,
+        #[Assert\Count(min: 1, minMessage: 'Say where it belongs: warm-up, conditioning or cool-down.')]
+        #[Assert\All([new Assert\Choice(choices: ['warm-up', 'conditioning', 'cool-down'], message: 'It belongs to the warm-up, to conditioning or to the cool-down.')])]
+        public array $for,
+        #[Assert\Length(max: 120, maxMessage: 'What it does has at most {{ limit }} characters.')]
+        public string $does,
+        #[Assert\Range(min: 5, max: 600, notInRangeMessage: 'It lasts {{ min }} to {{ max }} seconds.')]
+        public int $seconds,
+        #[Assert\Range(min: 1, max: 200, notInRangeMessage: 'It is done {{ min }} to {{ max }} times.')]
+        public ?int $count,
+        #[Assert\Length(max: 120, maxMessage: 'The easier form has at most {{ limit }} characters.')]
+        public string $easier,
+        #[Assert\Length(max: 160, maxMessage: 'The caution has at most {{ limit }} characters.')]
+        public string $caution,
+    ) {
+    }
+
+    /** By what two are told apart. */
+    public static function idOf(self $row): string
+    {
+        return $row->id;
+    }
+}

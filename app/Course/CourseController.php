@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Course;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\IfMatch;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[Route('/api/courses')]
+final readonly class CourseController
+{
+    public function __construct(private Courses $courses)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function list(): JsonResponse
+    {
+        return new JsonResponse(['courses' => array_map(static fn (Course $course): array => $course->toArray(), $this->courses->all())]);
+    }
+
+    #[Route('', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function create(#[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->courses->create($request, $user)->toArray(), 201);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->courses->update($id, IfMatch::version($http), $request, $user)->toArray());
+    }
+
+    #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->courses->archive($id, IfMatch::version($http), $user)->toArray());
+    }
+
+    #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->courses->restore($id, IfMatch::version($http), $user)->toArray());
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Periplus\App\Gym\GymSettings;
+use Sabre\VObject\Component\VCalendar;
+
+/** Planned sessions for the calendars of others (RFC 5545). Each keeps its id, so that a calendar that has it updates it. */
+final readonly class Calendar
+{
+    public function __construct(private GymSettings $gym)
+    {
+    }
+
+    /** @param list<Plan> $plans with a start; those that were taken out are cancelled */
+    public function of(array $plans, string $name): string
+    {
+        $calendar = new VCalendar(['PRODID' => '-//Periplus//Sessions//EN', 'X-WR-CALNAME' => $name, 'X-WR-TIMEZONE' => $this->gym->timeZone()->getName(), 'METHOD' => 'PUBLISH']);
+        $id = $this->gym->calendar();
+        foreach ($plans as $plan) {
+            $start = null === $plan->startsAt ? null : $this->gym->moment($plan->startsAt);
+            if (null === $start) {
+                continue;
+            }
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "plan-{$plan->id}@{$id}",
+                'SEQUENCE' => $plan->version,
+                'DTSTAMP' => $plan->updatedAt->setTimezone(new \DateTimeZone('UTC')),
+                'LAST-MODIFIED' => $plan->updatedAt->setTimezone(new \DateTimeZone('UTC')),
+                'DTSTART' => $start,
+                'DTEND' => $start->modify('+'.max(60, intdiv($plan->lengthMs, 1000)).' seconds'),
+                'SUMMARY' => $plan->name,
+                'STATUS' => $plan->archived ? 'CANCELLED' : 'CONFIRMED',
+                'CATEGORIES' => $plan->course['name'] ?? 'Session',
+            ]);
+            $calendar->add($event);
+        }
+
+        return $calendar->serialize();
+    }
+}

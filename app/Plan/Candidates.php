@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\LineRenderer;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\HouseRules\HouseRules;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Compose\Aim;
+use Periplus\Core\Session\Compose\AimKind;
+use Periplus\Core\Session\Compose\Candidate;
+use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\WrittenPlan;
+use Periplus\Core\Technique\Limb;
+
+/** The combinations of the library that may come into a session of a course, with how often it has had them. */
+final readonly class Candidates
+{
+    /** Sessions of the course that are looked back at. */
+    public const PAST = 60;
+    /** A part of a large library is enough to choose from; chance takes it, from the seed. */
+    private const MOST = 700;
+
+    public function __construct(private CombinationTable $combinations, private LineRenderer $lines, private Reader $reader)
+    {
+    }
+
+    /**
+     * @param array<int, array{int, string}> $history see {@see history}
+     *
+     * @return list<Candidate>
+     */
+    public function of(HouseRules $rules, int $level, Aim $aim, int $seed, Numbering $numbering, array $history): array
+    {
+        $not = array_map(static fn (Limb $limb): string => $limb->value, array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true)));
+        $weapon = AimKind::Weapon === $aim->kind ? $aim->weapon?->value : null;
+        // What the course has had is always among them, so that the least drilled is not a matter of chance.
+        $rows = [...$this->combinations->summaries(array_keys($history)), ...$this->combinations->sample($level, array_values($not), $weapon, AimKind::Theme === $aim->kind ? $aim->title() : null, $seed, self::MOST)];
+        $candidates = [];
+        foreach ($rows as $row) {
+            if (null === $row->archivedAt && !isset($candidates[$row->id])) {
+                $candidates[$row->id] = $this->candidate($row, $numbering, $history[$row->id] ?? null);
+            }
+        }
+
+        return array_values(array_filter($candidates, static fn (?Candidate $candidate): bool => null !== $candidate));
+    }
+
+    /**
+     * @param list<Plan> $past the newest first
+     *
+     * @return array<int, array{int, string}> how many sessions had it, and the last day, by the id of the combination
+     */
+    public function history(array $past): array
+    {
+        $history = [];
+        foreach ($past as $plan) {
+            $ids = array_unique(array_filter(array_column((new WrittenPlan($plan->content))->combinations(), 'id'), \is_int(...)));
+            foreach ($ids as $id) {
+                $history[$id] = [1 + ($history[$id][0] ?? 0), $history[$id][1] ?? substr((string) $plan->startsAt, 0, 10)];
+            }
+        }
+
+        return $history;
+    }
+
+    /**
+     * @param list<Plan> $past
+     *
+     * @return list<string> the links that the course has had
+     */
+    public function known(array $past, PlanReader $reader): array
+    {
+        $links = [];
+        foreach ($past as $plan) {
+            foreach ($reader->read($plan->content)->plan->combinations() as $combination) {
+                $candidate = new Candidate(0, 0, '', $combination->text, $combination->inStance, 1);
+                $links += array_fill_keys($candidate->links(), true);
+            }
+        }
+
+        return array_keys($links);
+    }
+
+    /** @param array{int, string}|null $had */
+    private function candidate(CombinationSummary $row, Numbering $numbering, ?array $had): ?Candidate
+    {
+        $content = $row->content;
+        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain;
+
+        return null === $chain ? null : new Candidate(
+            $row->id,
+            $row->version,
+            $content->name,
+            $this->lines->text($content->notation, $content->stance, $numbering),
+            new ChainInStance($chain, $content->stance),
+            $content->level,
+            $content->themes,
+            $had[0] ?? 0,
+            $had[1] ?? null,
+        );
+    }
+}

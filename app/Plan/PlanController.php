@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\IfMatch;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Plans of sessions: every coach plans. */
+#[Route('/api/plans')]
+final readonly class PlanController
+{
+    public function __construct(private Plans $plans, private PlanCheck $check, private PlanPresence $presence)
+    {
+    }
+
+    /** Those of some days with all that has no day, or the templates. */
+    #[Route('', methods: 'GET')]
+    public function list(#[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
+    {
+        $row = static fn (Plan $plan): array => $plan->row();
+
+        return new JsonResponse([
+            'plans' => array_map($row, $this->plans->between($from, $to, $course)),
+            'undated' => array_map($row, $this->plans->undated()),
+            'templates' => array_map($row, $this->plans->templates()),
+        ]);
+    }
+
+    #[Route('', methods: 'POST')]
+    public function create(#[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->plans->create($request, $user), 201);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'GET')]
+    public function read(int $id): JsonResponse
+    {
+        return $this->answer($this->plans->get($id));
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
+    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->plans->update($id, IfMatch::version($http), $request, $user));
+    }
+
+    #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
+    public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->plans->archive($id, IfMatch::version($http), $user));
+    }
+
+    #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
+    public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->plans->restore($id, IfMatch::version($http), $user));
+    }
+
+    #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
+    public function versions(int $id): JsonResponse
+    {
+        return new JsonResponse(['versions' => $this->plans->versions($id)]);
+    }
+
+    #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
+    public function bringBack(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->plans->bringBack($id, IfMatch::version($http), $version, $user));
+    }
+
+    /** Says that one has it open; answers who else has, and whether somebody saved meanwhile. */
+    #[Route('/{id<\d{1,9}>}/presence', methods: 'POST')]
+    public function presence(int $id, #[CurrentUser] User $user): JsonResponse
+    {
+        $version = $this->plans->version($id) ?? throw new ApiProblem(404, 'not-found', 'There is no such session.');
+
+        return new JsonResponse(['version' => $version, 'others' => $this->presence->seen($id, $user)]);
+    }
+
+    /** What follows from a plan; nothing is stored. */
+    #[Route('/check', methods: 'POST')]
+    public function check(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
+    {
+        return new JsonResponse($this->check->document($request->content));
+    }
+
+    /** The plan with less of what is warned of; nothing is stored. */
+    #[Route('/fix', methods: 'POST')]
+    public function fix(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
+    {
+        $fixed = $this->check->serializer()->fixed($request->content, (string) $request->warning) ?? throw new ApiProblem(422, 'invalid', 'There is no such warning.', ['violations' => [['field' => 'warning', 'message' => 'There is no such warning.']]]);
+
+        return new JsonResponse(['content' => (object) $fixed]);
+    }
+
+    private function answer(Plan $plan, int $status = 200): JsonResponse
+    {
+        $response = new JsonResponse($plan->toArray(), $status);
+        $response->setEtag((string) $plan->version);
+
+        return $response;
+    }
+}

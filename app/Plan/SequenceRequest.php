@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Periplus\Core\Flow\Rules\BuiltInHouseRules;
+use Periplus\Core\Session\Sequence\Sequencer;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** Chains that are to be put into an order. */
+final readonly class SequenceRequest
+{
+    /** @param list<array{chain: string, stance?: string}> $combinations */
+    public function __construct(
+        #[Assert\Count(max: Sequencer::MOST, maxMessage: 'At most {{ limit }} combinations are put into an order at once.')]
+        #[Assert\All([new Assert\Collection(fields: ['chain' => new Assert\Sequentially([new Assert\Type('string'), new Assert\Length(max: 1000)]), 'stance' => new Assert\Optional(new Assert\Choice(choices: ['orthodox', 'southpaw']))], extraFieldsMessage: 'A combination has a chain and a stance.')])]
+        public array $combinations,
+        public string $numbering = 'parity',
+        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        public string $rules = 'all-limbs',
+    ) {
+    }
+}

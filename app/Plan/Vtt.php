@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+/** The cues of a session as WebVTT (W3C, WebVTT: The Web Video Text Tracks Format): any player shows them beside a recording. */
+final class Vtt
+{
+    /** Each cue of a track stands until the next one, and no longer than that, ms. */
+    private const LONGEST = 8000;
+
+    /** @param array<string, mixed> $document docs/formats/session.md */
+    public static function of(array $document): string
+    {
+        /** @var array{name: string, lengthMs: int, tracks: list<array{name: string}>, cues: list<array{atMs: int, track: int|null, kind: string, text: string, words: array{orthodox: string, southpaw: string}}>} $document */
+        $lines = ['WEBVTT '.self::text($document['name']), ''];
+        foreach ($document['cues'] as $at => $cue) {
+            $until = $cue['atMs'] + self::LONGEST;
+            foreach (\array_slice($document['cues'], $at + 1) as $next) {
+                if ($next['track'] === $cue['track'] && $next['atMs'] > $cue['atMs']) {
+                    $until = min($until, $next['atMs']);
+                    break;
+                }
+            }
+            $text = $cue['text'];
+            if ($cue['words']['orthodox'] !== $cue['text']) {
+                $text .= "\northodox: {$cue['words']['orthodox']}\nsouthpaw: {$cue['words']['southpaw']}";
+            }
+            $lines[] = $cue['kind'].'-'.$at;
+            $lines[] = self::time($cue['atMs']).' --> '.self::time($until);
+            $lines[] = (null === $cue['track'] ? '' : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? 'Track').'>').implode("\n", array_map(self::text(...), explode("\n", $text)));
+            $lines[] = '';
+        }
+
+        return implode("\n", $lines);
+    }
+
+    private static function time(int $ms): string
+    {
+        return \sprintf('%02d:%02d:%02d.%03d', intdiv($ms, 3_600_000), intdiv($ms, 60_000) % 60, intdiv($ms, 1000) % 60, $ms % 1000);
+    }
+
+    /** On one line, without what the format gives a meaning. */
+    private static function text(string $text): string
+    {
+        return strtr((string) preg_replace('/\s+/u', ' ', $text), ['&' => '&amp;', '<' => '&lt;', '>' => '&gt;']);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Print;
+
+use Periplus\App\Gym\GymSettings;
+use Periplus\App\Http\HeavyWork;
+use Periplus\App\Plan\Calendar;
+use Periplus\App\Plan\Plan;
+use Periplus\App\Plan\PlanCheck;
+use Periplus\App\Plan\Plans;
+use Periplus\App\Plan\Vtt;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Planned sessions on paper and as files for other programs. */
+final readonly class PlanFileController
+{
+    public function __construct(private Plans $plans, private PlanCheck $check, private GymSettings $gym)
+    {
+    }
+
+    /** For the coach's hand. */
+    #[Route('/api/plans/{id<\d{1,9}>}/sheet.pdf', methods: 'GET')]
+    #[HeavyWork]
+    public function sheet(int $id, SessionSheet $paper): Response
+    {
+        $plan = $this->plans->get($id);
+        $document = $this->check->serializer()->of($plan->content);
+        /** @var list<array{reminders: list<string>}> $cues */
+        $cues = $document['cues'];
+        $reminders = \array_slice(array_values(array_unique(array_merge(...array_column($cues, 'reminders')))), 0, 6);
+
+        return FileResponse::of($paper->coach($plan, $this->check->reader()->read($plan->content)->plan, $reminders), 'application/pdf', $plan->name.'.pdf');
+    }
+
+    /** For the door. */
+    #[Route('/api/plans/{id<\d{1,9}>}/door.pdf', methods: 'GET')]
+    #[HeavyWork]
+    public function door(int $id, SessionSheet $paper): Response
+    {
+        $plan = $this->plans->get($id);
+
+        return FileResponse::of($paper->door($plan, $this->check->reader()->read($plan->content)->plan, $this->gym->name()), 'application/pdf', $plan->name.', door.pdf');
+    }
+
+    #[Route('/api/plans/{id<\d{1,9}>}/cues.vtt', methods: 'GET')]
+    public function cues(int $id): Response
+    {
+        $plan = $this->plans->get($id);
+
+        return FileResponse::of(Vtt::of([...$this->check->serializer()->of($plan->content), 'name' => $plan->name]), 'text/vtt', $plan->name.'.vtt');
+    }
+
+    /** The content alone, as docs/formats/session.md describes it: the console reads it, and it can be brought in again. */
+    #[Route('/api/plans/{id<\d{1,9}>}/plan.json', methods: 'GET')]
+    public function content(int $id): Response
+    {
+        $plan = $this->plans->get($id);
+
+        return FileResponse::of(json_encode((object) [...$plan->content, 'name' => $plan->name], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION), 'application/json', $plan->name.'.json');
+    }
+
+    /** All sessions from four weeks ago on, of a course or of the gym. */
+    #[Route('/api/calendar.ics', methods: 'GET')]
+    public function calendar(Calendar $calendar, #[MapQueryParameter] ?int $course = null): Response
+    {
+        $plans = $this->plans->forCalendar($course);
+        $courses = array_filter(array_map(static fn (Plan $plan): ?string => $plan->course['name'] ?? null, $plans), static fn (?string $name): bool => null !== $name);
+
+        return FileResponse::of($calendar->of($plans, $this->gym->name().(null === $course || [] === $courses ? '' : ', '.reset($courses))), 'text/calendar', 'sessions.ics');
+    }
+}

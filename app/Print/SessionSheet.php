@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Print;
+
+use Periplus\App\Http\PlainText;
+use Periplus\App\Plan\Plan;
+use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Load\LoadCounter;
+use Periplus\Core\Session\Plan\Block;
+use Periplus\Core\Session\Plan\BlockKind;
+use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\Core\Session\Plan\Round;
+use Periplus\Core\Session\Plan\SessionPlan;
+use Periplus\Core\Session\Plan\Set;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Programme\ProgrammeBuilder;
+use Periplus\Core\Technique\Stance;
+
+/** A planned session on one page of A4: for the coach's hand, with times, drills, notes and load; and for the door, large. */
+final readonly class SessionSheet
+{
+    private const MARGIN = 14.0;
+    private const WIDTH = 210 - 2 * self::MARGIN;
+    private const BOTTOM = 283.0;
+    /** Points of the coach's sheet, the largest with which it fits one page. */
+    private const SIZES = [11.0, 10.0, 9.0, 8.0, 7.0, 6.0, 5.0];
+
+    /**
+     * @param list<string> $reminders of the day
+     *
+     * @return string the PDF
+     */
+    public function coach(Plan $plan, SessionPlan $session, array $reminders): string
+    {
+        $sizes = self::SIZES;
+        do {
+            $pdf = $this->coachPage($plan, $session, $reminders, array_shift($sizes) ?? 5.0);
+        } while ([] !== $sizes && $pdf->getNumPages() > 1);
+
+        return $pdf->Output('', 'S');
+    }
+
+    /** @return string the PDF */
+    public function door(Plan $plan, SessionPlan $session, string $gym): string
+    {
+        $pdf = new Sheet('P', $plan->name, self::MARGIN);
+        $this->write($pdf, Sheet::WORDS, 16, $gym, 90);
+        $this->write($pdf, Sheet::NUMBERS, \strlen($plan->name) > 40 ? 34 : 46, $plan->name);
+        $this->write($pdf, Sheet::NUMBERS, 24, self::when($plan, $session));
+        $pdf->Ln(6);
+        $lines = self::doorLines($session);
+        // As large as one page allows.
+        $left = self::BOTTOM - 14 - $pdf->GetY();
+        $points = max(9.0, min(26.0, $left / (max(1, \count($lines)) * 0.55)));
+        foreach ($lines as [$isTitle, $text]) {
+            if ($pdf->GetY() > self::BOTTOM - 24) {
+                $this->write($pdf, Sheet::WORDS, 9, 'and more', 90);
+                break;
+            }
+            $this->write($pdf, $isTitle ? Sheet::WORDS : Sheet::NUMBERS, $isTitle ? 0.6 * $points : $points, $text, $isTitle ? 90 : 255);
+        }
+        $pdf->setY(-22);
+        $this->write($pdf, Sheet::WORDS, 8, 'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide. Tell the coach when something hurts.', 90);
+
+        return $pdf->Output('', 'S');
+    }
+
+    /** @param list<string> $reminders */
+    private function coachPage(Plan $plan, SessionPlan $session, array $reminders, float $points): Sheet
+    {
+        $programme = ProgrammeBuilder::build($session);
+        $pdf = new Sheet('P', $plan->name, self::MARGIN);
+        $this->write($pdf, Sheet::NUMBERS, 26, $plan->name);
+        $this->write($pdf, Sheet::WORDS, 10, self::when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);
+        $pdf->Ln(2);
+        foreach ($session->blocks as $number => $block) {
+            $this->block($pdf, $block, self::start($programme, $number), $session, $points);
+        }
+        $pdf->Ln(2);
+        $this->write($pdf, Sheet::WORDS, $points, $this->load($programme), 90);
+        if ([] !== $reminders) {
+            $this->write($pdf, Sheet::WORDS, $points, 'Say: '.implode(' · ', $reminders), 255);
+        }
+        $this->write($pdf, Sheet::WORDS, min(7.5, $points), 'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
+
+        return $pdf;
+    }
+
+    private function block(Sheet $pdf, Block $block, int $startMs, SessionPlan $session, float $points): void
+    {
+        $this->write($pdf, Sheet::NUMBERS, 1.5 * $points, self::clock($startMs).'   '.$block->name);
+        foreach ($block->rounds as $round) {
+            $head = ($round->times > 1 ? $round->times.' × ' : '').self::clock(1000 * $round->seconds).($round->rest > 0 ? ', rest '.$round->rest.' s' : '').('other' === $round->stance->value ? ', other stance' : '').($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
+            $isExercises = BlockKind::Rounds !== $block->kind;
+            if ($isExercises && [] === $round->lanes) {
+                $this->row($pdf, $head, implode(', ', array_map(static fn (Set $set): string => self::exercise($set).' '.$set->seconds.' s', $round->everybody->sets)), $points);
+                continue;
+            }
+            foreach ([] === $round->lanes ? ['' => $round->everybody] : self::named($round, $session) as $name => $lane) {
+                foreach ($lane->sets as $at => $set) {
+                    $this->row($pdf, 0 === $at ? trim($head.'  '.$name) : '', self::line($set), $points);
+                }
+                $head = '';
+            }
+            if ('' !== $round->note) {
+                $this->row($pdf, '', $round->note, 0.85 * $points);
+            }
+        }
+        $pdf->Ln(0.15 * $points);
+    }
+
+    /** @return array<string, \Periplus\Core\Session\Plan\Lane> */
+    private static function named(Round $round, SessionPlan $session): array
+    {
+        $lanes = [];
+        foreach ($session->tracks as $number => $track) {
+            $lanes[$track->name] = $round->lane($number);
+        }
+
+        return $lanes;
+    }
+
+    private function row(Sheet $pdf, string $left, string $right, float $points): void
+    {
+        $y = $pdf->GetY();
+        $pdf->useFont(Sheet::WORDS, $points, PlainText::lines($left));
+        $pdf->setTextColor(86, 91, 102);
+        $pdf->MultiCell(58, 0, PlainText::lines($left), 0, 'L', false, 1);
+        $below = $pdf->GetY();
+        $page = $pdf->getPage();
+        $pdf->setXY(self::MARGIN + 60, $y);
+        $pdf->useFont(Sheet::WORDS, $points, PlainText::lines($right));
+        $pdf->setTextColor(28, 36, 49);
+        $pdf->MultiCell(self::WIDTH - 60, 0, PlainText::lines($right), 0, 'L', false, 1);
+        if ($page === $pdf->getPage()) {
+            $pdf->setY(max($below, $pdf->GetY()));
+        }
+    }
+
+    private static function line(Set $set): string
+    {
+        $chains = implode('  |  ', array_map(static fn (PlannedCombination $one): string => strtr($one->text, [' ' => '  ']).(null === $one->name ? '' : ' ('.$one->name.')'), $set->combinations));
+
+        return $set->drill->definition()->title.('' === $chains ? '' : ':  '.$chains).('' === $set->note ? '' : '  — '.$set->note);
+    }
+
+    private static function exercise(Set $set): string
+    {
+        return 'exercise' === $set->drill->definition()->id ? ucfirst(strtr($set->parameters->text('exercise'), '-', ' ')) : self::line($set);
+    }
+
+    private function load(Programme $programme): string
+    {
+        $parts = [];
+        foreach ($programme->tracks() as $track) {
+            $name = null === $track ? '' : $programme->plan->tracks[$track]->name.', ';
+            foreach (Stance::cases() as $stance) {
+                $load = LoadCounter::of($programme, $track, $stance);
+                $parts[] = \sprintf('%s%s: %d strikes, %d left, %d right; head %d, body %d, leg %d', $name, $stance->value, round($load->strikes), round($load->bySide['left']), round($load->bySide['right']), round($load->byTarget['head']), round($load->byTarget['body']), round($load->byTarget['leg']));
+            }
+        }
+
+        return 'Load. '.implode('. ', $parts).'.';
+    }
+
+    /** @return list<array{bool, string}> whether it is a title, and the text */
+    private static function doorLines(SessionPlan $session): array
+    {
+        $lines = [];
+        foreach ($session->blocks as $block) {
+            $seen = [];
+            foreach ($block->rounds as $round) {
+                foreach ([$round->everybody, ...$round->lanes] as $lane) {
+                    foreach ($lane->sets as $set) {
+                        foreach ($set->combinations as $combination) {
+                            $seen[$combination->text] = strtr($combination->text, [' ' => '  ']);
+                        }
+                    }
+                }
+            }
+            $seconds = PlanReader::seconds(new SessionPlan('', null, $session->rules, $session->group, $session->medium, $session->level, $session->tempo, $session->seed, $session->numbering, $session->tracks, [$block]));
+            $lines[] = [true, $block->name.', '.PlanReader::time($seconds)];
+            foreach ($seen as $text) {
+                $lines[] = [false, $text];
+            }
+        }
+
+        return $lines;
+    }
+
+    private static function start(Programme $programme, int $block): int
+    {
+        foreach ($programme->segments as $segment) {
+            if ($segment->place->block === $block) {
+                return $segment->fromMs;
+            }
+        }
+
+        return 0;
+    }
+
+    private static function when(Plan $plan, SessionPlan $session): string
+    {
+        $day = null === $plan->startsAt ? '' : (new \DateTimeImmutable($plan->startsAt))->format('l j F Y, H:i').', ';
+
+        return $day.PlanReader::time(PlanReader::seconds($session)).(null === $plan->course ? '' : ' · '.$plan->course['name']);
+    }
+
+    private static function clock(int $ms): string
+    {
+        $seconds = intdiv($ms, 1000);
+
+        return \sprintf('%d:%02d', intdiv($seconds, 60), $seconds % 60);
+    }
+
+    private function write(Sheet $pdf, string $font, float $points, string $text, int $tone = 255): void
+    {
+        $text = PlainText::lines($text);
+        $pdf->useFont($font, $points, $text);
+        $tone < 255 ? $pdf->setTextColor(86, 91, 102) : $pdf->setTextColor(28, 36, 49);
+        $pdf->MultiCell(0, 0, $text, 0, 'L', false, 1);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Vocabulary;
+
+use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drills\DrillRegistry;
+use Periplus\Core\Session\Format\BoutFormat;
+use Periplus\Core\Session\Plan\BlockKind;
+use Periplus\Core\Session\Plan\SessionPlan;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What the planner asks of the drills, so that nothing of it stands there a second time. */
+final readonly class DrillController
+{
+    #[Route('/api/drills', methods: 'GET')]
+    public function __invoke(Request $request): Response
+    {
+        $response = new JsonResponse([
+            'drills' => array_map(static fn (DrillDefinition $drill): array => [
+                'id' => $drill->id,
+                'title' => $drill->title,
+                'about' => $drill->about,
+                'least' => $drill->combinations[0],
+                'most' => $drill->combinations[1],
+                'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $drill->parameters),
+                'isWork' => $drill->isWork,
+                'withPartner' => $drill->withPartner,
+            ], DrillRegistry::definitions()),
+            'blocks' => array_map(static fn (BlockKind $kind): array => ['value' => $kind->value, 'label' => $kind->title()], BlockKind::cases()),
+            'boutFormats' => array_map(static fn (BoutFormat $format): array => ['id' => $format->id, 'sport' => $format->sport, 'class' => $format->class, 'rounds' => $format->rounds, 'seconds' => $format->seconds, 'rest' => $format->rest], BoutFormat::all()),
+            'limits' => ['rounds' => SessionPlan::MOST_ROUNDS, 'seconds' => SessionPlan::LONGEST],
+        ]);
+        $response->setEtag(hash('xxh128', (string) $response->getContent()));
+        $response->isNotModified($request);
+
+        return $response;
+    }
+}

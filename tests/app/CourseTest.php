@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** Courses, reminders and exercises, and a session in one press. */
+final class CourseTest extends ApiTestCase
+{
+    public function testACourseIsMadeChangedArchivedAndBroughtBack(): void
+    {
+        $this->signIn('head');
+        $made = $this->ask('POST', '/api/courses', self::course());
+        self::assertSame(201, $made->status);
+        $id = $made->id();
+        self::assertSame([1, 2, 3], $made->body['levels'], 'in their order');
+        self::assertSame(200, $this->ask('PUT', "/api/courses/$id", self::course(['name' => 'Wednesday']), ['If-Match' => '"1"'])->status);
+        self::assertSame(412, $this->ask('PUT', "/api/courses/$id", self::course(), ['If-Match' => '"1"'])->status);
+        self::assertTrue($this->ask('POST', "/api/courses/$id/archive", null, ['If-Match' => '"2"'])->body['archived']);
+        self::assertFalse($this->ask('POST', "/api/courses/$id/restore", null, ['If-Match' => '"3"'])->body['archived']);
+        $courses = $this->ask('GET', '/api/courses')->body['courses'];
+        self::assertIsArray($courses);
+        self::assertSame(['Wednesday'], array_column($courses, 'name'));
+    }
+
+    /** @param array<string, mixed> $with */
+    #[TestWith([['name' => ''], 'Give the course a name.'])]
+    #[TestWith([['levels' => []], 'Choose at least one level.'])]
+    #[TestWith([['levels' => [1, 9]], 'A level is 1, 2 or 3.'])]
+    #[TestWith([['minutes' => 5], 'A session lasts 15 to 180 minutes.'])]
+    #[TestWith([['time' => 'evening'], 'A time is written as 18:30.'])]
+    #[TestWith([['rests' => []], 'Name at least one rest.'])]
+    #[TestWith([['rules' => 'fencing'], 'The rules are boxing, kickboxing or all-limbs.'])]
+    public function testACourseThatCannotBeIsRefusedInPlainWords(array $with, string $sentence): void
+    {
+        $this->signIn('head');
+        $answer = $this->ask('POST', '/api/courses', self::course($with));
+
+        self::assertSame(422, $answer->status);
+        self::assertStringContainsString($sentence, $answer->title());
+    }
+
+    public function testRemindersAreEditedAndTakenBack(): void
+    {
+        $this->signIn('head');
+        $own = [['id' => 'ours-1', 'for' => 'all', 'text' => 'breathe, and smile']];
+        $answer = $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"']);
+        self::assertSame(200, $answer->status, $answer->raw);
+        self::assertEquals($own, $answer->body['reminders']);
+        self::assertSame(412, $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"'])->status);
+        $cues = $this->ask('POST', '/api/plans/check', ['content' => PlanTest::content()])->body['cues'];
+        self::assertIsArray($cues);
+        self::assertContains(['breathe, and smile'], array_column($cues, 'reminders'));
+        $back = $this->ask('PUT', '/api/advice/reminders', ['reminders' => null], ['If-Match' => '"2"']);
+        self::assertIsArray($back->body['reminders']);
+        self::assertGreaterThan(20, \count($back->body['reminders']));
+    }
+
+    public function testAnExerciseOfTheGymCanBePlannedAndOneThatIsGoneIsSaid(): void
+    {
+        $this->signIn('head');
+        $own = [['id' => 'stairs', 'name' => 'Harbour stairs', 'for' => ['warm-up'], 'does' => 'warms', 'seconds' => 60, 'count' => null, 'easier' => 'walking', 'caution' => 'wet steps']];
+        self::assertSame(200, $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status);
+        $texts = fn (string $exercise): array => $this->ask('POST', '/api/plans/check', ['content' => ['blocks' => [['kind' => 'warm-up', 'rounds' => [['seconds' => 60, 'sets' => [['drill' => 'exercise', 'parameters' => ['exercise' => $exercise]]]]]]]]])->body;
+        $cues = $texts('stairs')['cues'];
+        self::assertIsArray($cues);
+        self::assertContains('Harbour stairs', array_column($cues, 'text'));
+        $problems = $texts('jogging')['problems'];
+        self::assertIsArray($problems);
+        self::assertStringContainsString('The gym has no exercise', implode('', array_column($problems, 'message')));
+    }
+
+    /** @param list<mixed> $rows */
+    #[TestWith([[['id' => 'a', 'for' => 'hats', 'text' => 'chin down']]])]
+    #[TestWith([[['id' => 'a', 'for' => 'all', 'text' => '']]])]
+    #[TestWith([[]])]
+    #[TestWith([[['id' => 'a', 'for' => 'all', 'text' => 'one'], ['id' => 'a', 'for' => 'all', 'text' => 'two']]])]
+    public function testRemindersThatCannotBeAreRefused(array $rows): void
+    {
+        $this->signIn('head');
+
+        self::assertSame(422, $this->ask('PUT', '/api/advice/reminders', ['reminders' => $rows], ['If-Match' => '"1"'])->status);
+    }
+
+    public function testASessionInOnePressComesFromTheLibraryAndSaysWhy(): void
+    {
+        $this->signIn('head');
+        $names = [];
+        foreach (['1 2', '1 1 2', '1 2 3', '1 2 3 2 exit', '2 3 2 exit', '1b 2', '1 2b exit', '3 2 exit'] as $number => $chain) {
+            $names[] = $name = 'Number '.$number;
+            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain]))->status);
+        }
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+        $answer = $this->ask('POST', '/api/plans/compose', ['course' => $course, 'minutes' => 60, 'seed' => 3]);
+        self::assertSame(200, $answer->status, $answer->raw);
+        $content = $answer->body['content'];
+        self::assertIsArray($content);
+        self::assertSame(60, $content['minutes']);
+        self::assertCount(3, (array) $content['tracks']);
+        self::assertIsArray($answer->body['reasons']);
+        self::assertStringContainsString('in no session of this course yet', implode('', array_column($answer->body['reasons'], 'message')));
+        self::assertSame([], $this->ask('POST', '/api/plans/check', ['content' => $content])->body['problems']);
+        // Once it was held, what it had counts.
+        $this->ask('POST', '/api/plans', ['name' => 'Held', 'course' => $course, 'startsAt' => '2020-01-07T18:30', 'content' => $content]);
+        $next = $this->ask('POST', '/api/plans/compose', ['course' => $course, 'minutes' => 60, 'seed' => 3]);
+        self::assertIsArray($next->body['reasons']);
+        self::assertStringContainsString('last in a session on 2020-01-07, once so far', implode('', array_column($next->body['reasons'], 'message')));
+        // The second session of the progression has the next rest.
+        $second = $next->body['content'];
+        self::assertIsArray($second);
+        self::assertStringContainsString('"rest":50', json_encode($second, \JSON_THROW_ON_ERROR));
+    }
+
+    /** @param array<string, mixed> $with */
+    #[TestWith([['aim' => 'theme', 'value' => 'dancing'], 422])]
+    #[TestWith([['aim' => 'mood'], 422])]
+    #[TestWith([['minutes' => 4], 422])]
+    #[TestWith([['course' => 99], 404])]
+    public function testWishesThatCannotBeAreRefused(array $with, int $status): void
+    {
+        $this->signIn('head');
+        $course = $this->ask('POST', '/api/courses', self::course())->id();
+
+        self::assertSame($status, $this->ask('POST', '/api/plans/compose', ['course' => $course, ...$with])->status);
+    }
+
+    /**
+     * @param array<string, mixed> $with
+     *
+     * @return array<string, mixed>
+     */
+    private static function course(array $with = []): array
+    {
+        return ['name' => 'Tuesday', 'rules' => 'boxing', 'levels' => [3, 1, 2], 'minutes' => 60, 'weekday' => 2, 'time' => '18:30', 'rests' => [60, 50], ...$with];
+    }
+}
