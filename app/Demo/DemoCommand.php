@@ -34,6 +34,7 @@ final class DemoCommand extends Command
         private readonly DraftReader $drafts,
         private readonly Combinations $combinations,
         private readonly Proposals $proposals,
+        private readonly DemoSessions $sessions,
         private readonly UserPasswordHasherInterface $hasher,
     ) {
         parent::__construct();
@@ -50,6 +51,7 @@ final class DemoCommand extends Command
             $coaches = $this->coaches();
             $count = $this->combinations($coaches);
             $this->proposals($coaches);
+            $this->sessions->load($this->json('courses.json'), $this->json('sessions.json'), $coaches);
             $this->entities->getConnection()->update('gym', ['name' => 'Saltworks'], ['id' => 1]);
 
             return $count;

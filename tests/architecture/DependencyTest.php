@@ -65,7 +65,7 @@ final class DependencyTest
         'App\Course' => ['App\Http', 'App\Audit', 'App\Account'],
         'App\Plan' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Advice', 'App\Course'],
         'App\Vocabulary' => ['App\Exchange', 'App\Print'],
-        'App\Demo' => ['App\Account', 'App\Combination', 'App\Review'],
+        'App\Demo' => ['App\Gym', 'App\Account', 'App\Combination', 'App\Review', 'App\Course', 'App\Plan'],
         'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview'],
         'App\Console' => ['App\Benchmark', 'App\Print'],
         'App\Migrations' => [],

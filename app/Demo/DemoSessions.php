@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Demo;
+
+use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Course\Course;
+use Periplus\App\Course\CourseRequest;
+use Periplus\App\Course\Courses;
+use Periplus\App\Gym\GymSettings;
+use Periplus\App\Plan\ComposeRequest;
+use Periplus\App\Plan\PlanRequest;
+use Periplus\App\Plan\Plans;
+use Periplus\App\Plan\SessionComposer;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Notation\Numbering;
+use Psr\Clock\ClockInterface;
+
+/** Courses, planned sessions around the day on which the gym is loaded, and templates. */
+final readonly class DemoSessions
+{
+    public function __construct(
+        private Courses $courses,
+        private Plans $plans,
+        private SessionComposer $composer,
+        private CombinationTable $combinations,
+        private GymSettings $gym,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @param array<mixed> $courses demo/courses.json
+     * @param array<mixed> $sessions demo/sessions.json
+     * @param array<string, User> $coaches
+     */
+    public function load(array $courses, array $sessions, array $coaches): void
+    {
+        $this->gym->useTimeZone('Europe/Lisbon');
+        $made = [];
+        /** @var array{name: string, rules: string, group: string, medium: string, levels: list<int>, minutes: int, weekday: int, time: string, work: int, longestWork: int, workStep: int, rests: list<int>, note: string} $row */
+        foreach ($courses as $row) {
+            $made[$row['name']] = $this->courses->create(new CourseRequest(...[...$row, 'group' => Group::from($row['group']), 'medium' => Medium::from($row['medium'])]), $coaches['ines']);
+        }
+        /** @var array{name?: string, course?: string, compose?: string, by: string, week?: int, aim?: string, value?: string, seed?: int, template?: bool, content?: array<mixed>} $row */
+        foreach ($sessions as $row) {
+            $course = $made[$row['compose'] ?? $row['course'] ?? ''] ?? null;
+            $content = $row['content'] ?? $this->composer->compose(new ComposeRequest($course->id ?? 0, aim: $row['aim'] ?? 'due', value: $row['value'] ?? null, seed: $row['seed'] ?? 1), Numbering::named('parity'))->plan;
+            $name = $row['name'] ?? $content['name'] ?? '';
+            $this->plans->create(new PlanRequest(
+                \is_string($name) ? $name : '',
+                $this->linked($content),
+                $course?->id,
+                null === $course ? null : $this->start($course, $row['week'] ?? 0),
+                $row['template'] ?? false,
+            ), $coaches[$row['by']]);
+        }
+    }
+
+    /** The day of the course in that week, as the gym writes it. */
+    private function start(Course $course, int $week): string
+    {
+        $today = $this->clock->now()->setTimezone($this->gym->timeZone());
+
+        return $today->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content['weekday'] ?? 1) - 1))->format('Y-m-d').'T'.($course->content['time'] ?? '18:00');
+    }
+
+    /**
+     * Chains that the library has are told by their combination.
+     *
+     * @param array<mixed> $content
+     *
+     * @return array<mixed>
+     */
+    private function linked(array $content): array
+    {
+        $byChain = [];
+        foreach ($this->combinations->after(0, 500) as $summary) {
+            $byChain[$summary->content->stance->value.' '.$summary->content->notation] = ['id' => $summary->id, 'version' => $summary->version, 'name' => $summary->content->name];
+        }
+        $link = static function (array $part) use (&$link, $byChain): array {
+            if (\is_string($part['chain'] ?? null)) {
+                $stance = \is_string($part['stance'] ?? null) ? $part['stance'] : 'orthodox';
+
+                return [...$part, ...$byChain[$stance.' '.$part['chain']] ?? []];
+            }
+
+            return array_map(static fn (mixed $value): mixed => \is_array($value) ? $link($value) : $value, $part);
+        };
+
+        return $link($content);
+    }
+}

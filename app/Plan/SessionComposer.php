@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Periplus\App\Course\Courses;
+use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\Http\ApiProblem;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Compose\Aim;
+use Periplus\Core\Session\Compose\Composer;
+use Periplus\Core\Session\Compose\Composition;
+use Periplus\Core\Session\Compose\Wishes;
+use Periplus\Core\Session\Format\Progression;
+
+/** A session in one press: the wishes for a course, what it has had, and the library, given to the core. */
+final readonly class SessionComposer
+{
+    public function __construct(private PlanCheck $check, private Plans $plans, private Courses $courses, private Candidates $candidates, private GymHouseRules $rules)
+    {
+    }
+
+    /**
+     * @param Numbering $numbering in which its chains are written
+     *
+     * @throws ApiProblem when there is no such course, theme or weapon
+     */
+    public function compose(ComposeRequest $request, Numbering $numbering): Composition
+    {
+        $course = $this->courses->get($request->course);
+        $content = $course->content;
+        try {
+            $aim = Aim::of($request->aim, $request->value);
+        } catch (\DomainException $unknown) {
+            throw new ApiProblem(422, 'invalid', $unknown->getMessage(), ['violations' => [['field' => 'value', 'message' => $unknown->getMessage()]]]);
+        }
+        $past = $this->plans->past($course->id, Candidates::PAST);
+        // Each session that the course has had is a step of its progression.
+        $step = (new Progression($content['work'], $content['longestWork'], $content['workStep'], $content['rests']))->week(\count($past));
+        $rules = $this->rules->named($content['rules']);
+        $reader = $this->check->reader();
+        $wishes = new Wishes(
+            $course->name,
+            $request->minutes ?? $content['minutes'],
+            $aim,
+            $request->seed,
+            $rules,
+            Group::from($content['group']),
+            Medium::from($content['medium']),
+            $content['levels'],
+            $numbering->id,
+            $step['seconds'],
+            $step['rest'],
+            $this->candidates->known($past, $reader),
+            $request->locked ?? [],
+        );
+
+        return Composer::compose($wishes, $this->candidates->of($rules, max($content['levels']), $aim, $request->seed, $numbering, $this->candidates->history($past)), $reader);
+    }
+}
