@@ -8,6 +8,7 @@ const SRC = import.meta.dirname;
 const MAY_USE: Record<string, string[]> = {
   api: [],
   ui: [],
+  advice: [],
   audit: [],
   bench: ["check", "combination", "combination-line", "compare", "family", "numbering", "review"],
   check: ["combination-line"],
@@ -22,6 +23,7 @@ const MAY_USE: Record<string, string[]> = {
   library: ["combination-line"],
   numbering: [],
   review: ["check", "combination-line", "compare"],
+  sessions: ["combination-line", "library"],
   "sign-in": [],
 };
 

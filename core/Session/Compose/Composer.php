@@ -51,8 +51,8 @@ final class Composer
     {
         $w = $this->wishes;
         $locked = new WrittenPlan($w->locked);
-        $warmUp = self::clamp(intdiv($w->minutes * 60 * 12, 100), 180, 600);
-        $coolDown = self::clamp(intdiv($w->minutes * 60 * 7, 100), 120, 300);
+        $warmUp = 30 * self::clamp(intdiv($w->minutes * 60 * 12, 3000), 6, 20);
+        $coolDown = 30 * self::clamp(intdiv($w->minutes * 60 * 7, 3000), 4, 10);
         $conditioning = $w->minutes >= 60 ? 300 : 0;
         $blocks = [$this->part($locked, BlockKind::WarmUp, $warmUp)];
         $after = $conditioning > 0 ? [$this->part($locked, BlockKind::Conditioning, $conditioning)] : [];

@@ -40,21 +40,25 @@ final readonly class SessionPlan
     ) {
     }
 
-    /** @return list<PlannedCombination> all that stand in it, of every track */
-    public function combinations(): array
+    /** @return list<Set> all that stand in it, of every track */
+    public function sets(): array
     {
-        $combinations = [];
+        $sets = [];
         foreach ($this->blocks as $block) {
             foreach ($block->rounds as $round) {
                 foreach ([$round->everybody, ...$round->lanes] as $lane) {
-                    foreach ($lane->sets as $set) {
-                        array_push($combinations, ...$set->combinations);
-                    }
+                    array_push($sets, ...$lane->sets);
                 }
             }
         }
 
-        return $combinations;
+        return $sets;
+    }
+
+    /** @return list<PlannedCombination> all that stand in it, of every track */
+    public function combinations(): array
+    {
+        return array_merge(...array_map(static fn (Set $set): array => $set->combinations, $this->sets()));
     }
 
     public function options(?Medium $medium = null): CheckOptions

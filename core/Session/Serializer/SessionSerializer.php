@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Serializer;
 
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\PlanProblem;
@@ -20,6 +23,7 @@ use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Programme\Segment;
+use Periplus\Core\Session\Sequence\SharedPart;
 use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\Stance;
@@ -65,6 +69,7 @@ final readonly class SessionSerializer
             'load' => $byTrack($programme->tracks()[0]),
             'warnings' => self::warnings(new WarningContext($reading->plan, $programme, $loads)),
             'problems' => array_map(static fn (PlanProblem $problem): array => $problem->toArray(), $reading->problems),
+            'shared' => self::shared($reading->plan),
             'segments' => array_map(self::segment(...), $programme->segments),
             'cues' => array_map(static fn (Cue $cue): array => self::cue($cue, $reading->plan), $programme->cues),
         ];
@@ -80,6 +85,23 @@ final readonly class SessionSerializer
     public function fixed(array $written, string $warning): ?array
     {
         return (WarningRegistry::all()[$warning] ?? null)?->fix(new WrittenPlan($written, $this->reader))->content;
+    }
+
+    /** @return list<array{place: string, items: list<list<int>>}> for each set of several combinations: which items each shares with the one before */
+    private static function shared(SessionPlan $plan): array
+    {
+        $shared = [];
+        foreach ($plan->sets() as $set) {
+            if (\count($set->combinations) > 1) {
+                $sequences = array_map(static fn (PlannedCombination $one): Sequence => Sequence::of($one->inStance->chain), $set->combinations);
+                $shared[$set->place] = [
+                    'place' => $set->place,
+                    'items' => array_map(static fn (int $at): array => 0 === $at ? [] : SharedPart::of($sequences[$at - 1], $sequences[$at]), array_keys($sequences)),
+                ];
+            }
+        }
+
+        return array_values($shared);
     }
 
     /** @return list<array{int|null, Stance, Load}> */
@@ -142,6 +164,8 @@ final readonly class SessionSerializer
             'stance' => $cue->stance->value,
             'lengthMs' => $cue->lengthMs,
             'marked' => $cue->marked,
+            // Each rung is thrown by itself, so that it is checked by itself.
+            'verdict' => null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true) ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict->value : null,
             'reminders' => $cue->reminders,
             'place' => self::place($cue->place),
         ];

@@ -55,6 +55,19 @@ export type NumberingPreview = Schemas["NumberingPreview"];
 export type NumberDifference = Schemas["NumberDifference"];
 export type View = Schemas["Views"]["views"][number];
 export type Coach = Schemas["Coach"];
+export type Course = Schemas["Course"];
+export type CourseRequest = Schemas["CourseRequest"];
+export type Drill = Schemas["Drill"];
+export type DrillParameter = Schemas["DrillParameter"];
+export type Advice = Schemas["Advice"];
+export type Exercise = Schemas["Exercise"];
+export type Reminder = Schemas["Reminder"];
+export type Plan = Schemas["Plan"];
+export type PlanRow = Schemas["PlanRow"];
+export type PlanRequest = Schemas["PlanRequest"];
+export type SessionDocument = Schemas["SessionDocument"];
+export type SessionLoad = Schemas["SessionLoad"];
+export type Composition = Schemas["Composition"];
 
 /** What the server refused, with its sentence for people. */
 export class Refusal extends Error {

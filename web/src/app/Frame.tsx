@@ -8,11 +8,21 @@ import { NoPage } from "../ui/Failure";
 import { layers } from "../ui/layers";
 import { SHORTCUTS, useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
-import { ROLES } from "../ui/words";
+import { ROLES, showTimesOf } from "../ui/words";
 import { Notices } from "./Notices";
 import { fetchScreens } from "./screens";
 
-const GYM = ["/gym", "/house-rules", "/numbering", "/translate", "/exchange", "/coaches", "/audit-log"];
+const GYM = [
+  "/gym",
+  "/settings",
+  "/advice",
+  "/house-rules",
+  "/numbering",
+  "/translate",
+  "/exchange",
+  "/coaches",
+  "/audit-log",
+];
 
 /** The frame around every screen; whoever is not signed in sees the sign-in in the same place. */
 export function Frame() {
@@ -23,6 +33,7 @@ export function Frame() {
   const waiting = useWaiting(session.data?.user ?? null);
 
   useShortcut("help", () => setShowKeys(true));
+  showTimesOf(session.data?.timeZone);
   const known = session.data?.user?.id;
   useEffect(() => {
     if (known !== undefined) {
@@ -68,6 +79,7 @@ export function Frame() {
             Library
           </NavLink>
           <NavLink to="/bench">Bench</NavLink>
+          <NavLink to="/sessions">Sessions</NavLink>
           <NavLink to="/generate">Generate</NavLink>
           <NavLink to="/review">
             Review

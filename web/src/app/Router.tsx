@@ -19,6 +19,10 @@ const Exchange = screen(() => import("../exchange/ExchangeScreen"));
 const Coaches = screen(() => import("../coaches/CoachesScreen"));
 const Account = screen(() => import("../coaches/AccountScreen"));
 const Join = screen(() => import("../coaches/JoinScreen"));
+const Sessions = screen(() => import("../sessions/SessionsScreen"));
+const Planner = screen(() => import("../sessions/PlannerScreen"));
+const Advice = screen(() => import("../advice/AdviceScreen"));
+const Settings = screen(() => import("../advice/SettingsScreen"));
 const Audit = screen(() => import("../audit/AuditScreen"));
 const Combination = screen(() => import("../combination/CombinationScreen"));
 
@@ -37,6 +41,10 @@ const router = createBrowserRouter([
           { path: "bench", element: <Bench key="new" /> },
           { path: "bench/:id", element: <Bench /> },
           { path: "combinations/:id", element: <Combination /> },
+          { path: "sessions", element: <Sessions /> },
+          { path: "sessions/:id", element: <Planner /> },
+          { path: "advice", element: <Advice /> },
+          { path: "settings", element: <Settings /> },
           { path: "compare", element: <Compare /> },
           { path: "generate", element: <Generate /> },
           { path: "house-rules", element: <HouseRules /> },

@@ -2,10 +2,10 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import type { Proposal } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
+import { useHistory } from "../ui/useHistory";
 import { useStable } from "../ui/useStable";
 import { addressOfOptions, type CheckOptions, optionsOf } from "./checkOptions";
 import { addressOf, type Draft, EMPTY, forget, keep, recall } from "./draft";
-import { useHistory } from "./useHistory";
 
 const isEmpty = (draft: Draft) =>
   JSON.stringify({ ...draft, numbering: "" }) === JSON.stringify({ ...EMPTY, numbering: "" });

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Input, Modal } from "antd";
 import { type FormEvent, useState } from "react";
 import { answered, api, type View } from "../api/client";
@@ -6,13 +6,7 @@ import { keys } from "../api/keys";
 import { useIsHeadCoach, useSession } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
-
-function useViews() {
-  return useQuery({
-    queryKey: keys.views,
-    queryFn: ({ signal }) => answered(api.GET("/api/views", { signal })),
-  });
-}
+import { useViews } from "./useLibrary";
 
 /** The address without the page, as a view keeps it. */
 function viewOf(address: URLSearchParams): string {

@@ -12,3 +12,10 @@ export function useLibrary(filters: Filters) {
     placeholderData: keepPreviousData,
   });
 }
+
+export function useViews() {
+  return useQuery({
+    queryKey: keys.views,
+    queryFn: ({ signal }) => answered(api.GET("/api/views", { signal })),
+  });
+}

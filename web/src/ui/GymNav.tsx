@@ -6,6 +6,8 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/numbering", label: "Numbering" },
   { to: "/translate", label: "Translate" },
   { to: "/house-rules", label: "House rules" },
+  { to: "/advice", label: "Reminders and exercises" },
+  { to: "/settings", label: "Time zone", head: true },
   { to: "/exchange", label: "Import and export" },
   { to: "/coaches", label: "Coaches", head: true },
   { to: "/audit-log", label: "Audit log", head: true },

@@ -47,10 +47,33 @@ export function seconds(ms: number): string {
   return `${(ms / 1000).toFixed(2)} s`;
 }
 
+/** The time zone of the gym, in which all its times are shown; the one of this machine until the gym has told it. */
+let zone: string | undefined;
+
+export function showTimesOf(of: string | null | undefined): void {
+  zone = of ?? undefined;
+}
+
 export function day(date: string): string {
-  return new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+  return new Date(date).toLocaleDateString("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    timeZone: zone,
+  });
 }
 
 export function dayAndTime(date: string): string {
-  return new Date(date).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+  return new Date(date).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zone,
+  });
+}
+
+/** Today in the gym, such as 2026-11-26. */
+export function todayInGym(now = new Date()): string {
+  return now.toLocaleDateString("en-CA", { timeZone: zone, year: "numeric", month: "2-digit", day: "2-digit" });
 }

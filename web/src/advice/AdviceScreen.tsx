@@ -1,0 +1,298 @@
+import { Button, Checkbox, Input, InputNumber, Select } from "antd";
+import { useState } from "react";
+import type { Advice, Exercise, Reminder } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { useAdvice } from "../api/useAdvice";
+import { Failure } from "../ui/Failure";
+import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { useSaveExercises, useSaveReminders } from "./useSaveAdvice";
+import "./advice.css";
+
+/** What coaches call out, and the exercises of warm-up, conditioning and cool-down: the gym edits its own lists. */
+export default function AdviceScreen() {
+  const advice = useAdvice();
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>Reminders and exercises</h1>
+      <p className="small">
+        Common practice, in the words of this gym. Two reminders at most stand with a combination on paper and in a
+        session: the one that mends its worst link first, then those of its techniques.
+      </p>
+      <Failure error={advice.error} onRetry={advice.refetch} />
+      {advice.data ? (
+        <div className="columns">
+          <Reminders key={`r${advice.data.remindersVersion}`} advice={advice.data} />
+          <Exercises key={`e${advice.data.exercisesVersion}`} advice={advice.data} />
+        </div>
+      ) : (
+        !advice.isError && <Waiting what="Fetching the lists" />
+      )}
+    </main>
+  );
+}
+
+function Reminders({ advice }: { advice: Advice }) {
+  const head = useIsHeadCoach();
+  const notice = useNotice();
+  const save = useSaveReminders();
+  const [rows, setRows] = useState(advice.reminders);
+  const [of, setOf] = useState("all");
+  const put = (id: string, values: Partial<Reminder>) =>
+    setRows((now) => now.map((row) => (row.id === id ? { ...row, ...values } : row)));
+  const changed = JSON.stringify(rows) !== JSON.stringify(advice.reminders);
+  const store = (reminders: Reminder[] | null) =>
+    save.mutate(
+      { version: advice.remindersVersion, reminders },
+      {
+        onSuccess: () =>
+          notice.done(reminders === null ? "The reminders are as they came." : "The reminders are saved."),
+      },
+    );
+  return (
+    <section className="panel block" aria-label="Reminders">
+      <h2>Reminders</h2>
+      <Failure error={save.error} />
+      <span className="form-row">
+        <Select
+          value={of}
+          aria-label="Reminders for what"
+          options={advice.reminderTopics.map((topic) => ({ value: topic, label: topicWords(topic) }))}
+          onChange={setOf}
+          popupMatchSelectWidth={false}
+        />
+        {head && (
+          <Button onClick={() => setRows((now) => [...now, { id: freshId("own", now), for: of, text: "" }])}>
+            Add one
+          </Button>
+        )}
+      </span>
+      <ul className="advice-rows">
+        {rows
+          .filter((row) => row.for === of)
+          .map((row) => (
+            <li key={row.id}>
+              <Input
+                value={row.text}
+                maxLength={60}
+                readOnly={!head}
+                aria-label="Reminder"
+                onChange={(event) => put(row.id, { text: event.target.value })}
+              />
+              {head && (
+                <Button
+                  aria-label={`Take out ${row.text}`}
+                  onClick={() => setRows((now) => now.filter((one) => one !== row))}
+                >
+                  ✕
+                </Button>
+              )}
+            </li>
+          ))}
+      </ul>
+      {rows.every((row) => row.for !== of) && <p className="small">None for this yet.</p>}
+      {head && (
+        <Keep
+          changed={changed}
+          pending={save.isPending}
+          own={advice.remindersVersion > 1}
+          onSave={() => store(rows)}
+          onDrop={() => setRows(advice.reminders)}
+          onShipped={() => store(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+const PARTS = [
+  { value: "warm-up", label: "warm-up" },
+  { value: "conditioning", label: "conditioning" },
+  { value: "cool-down", label: "cool-down" },
+];
+
+function Exercises({ advice }: { advice: Advice }) {
+  const head = useIsHeadCoach();
+  const notice = useNotice();
+  const save = useSaveExercises();
+  const [rows, setRows] = useState(advice.exercises);
+  const [open, setOpen] = useState<string | null>(null);
+  const put = (id: string, values: Partial<Exercise>) =>
+    setRows((now) => now.map((row) => (row.id === id ? { ...row, ...values } : row)));
+  const changed = JSON.stringify(rows) !== JSON.stringify(advice.exercises);
+  const store = (exercises: Exercise[] | null) =>
+    save.mutate(
+      { version: advice.exercisesVersion, exercises },
+      {
+        onSuccess: () =>
+          notice.done(exercises === null ? "The exercises are as they came." : "The exercises are saved."),
+      },
+    );
+  const add = () => {
+    const id = freshId("own", rows);
+    setRows((now) => [
+      ...now,
+      { id, name: "", for: ["conditioning"], does: "", seconds: 30, count: null, easier: "", caution: "" },
+    ]);
+    setOpen(id);
+  };
+  return (
+    <section className="panel block" aria-label="Exercises">
+      <h2>
+        Exercises{" "}
+        {head && (
+          <Button size="small" onClick={add}>
+            Add one
+          </Button>
+        )}
+      </h2>
+      <Failure error={save.error} />
+      <ul className="advice-rows">
+        {rows.map((row) => (
+          <li key={row.id} className="exercise-row">
+            <button
+              type="button"
+              className="exercise-name"
+              aria-expanded={open === row.id}
+              onClick={() => setOpen(open === row.id ? null : row.id)}
+            >
+              <b>{row.name || "New exercise"}</b>{" "}
+              <small>
+                {row.for.join(", ")} · {row.count ? `${row.count} times` : `${row.seconds} s`}
+                {row.caution && ` · ${row.caution}`}
+              </small>
+            </button>
+            {open === row.id && (
+              <div className="exercise-form">
+                <label htmlFor={`${row.id}-name`}>Name</label>
+                <Input
+                  id={`${row.id}-name`}
+                  value={row.name}
+                  maxLength={60}
+                  readOnly={!head}
+                  onChange={(event) => put(row.id, { name: event.target.value })}
+                />
+                <label htmlFor={`${row.id}-does`}>What it does</label>
+                <Input
+                  id={`${row.id}-does`}
+                  value={row.does}
+                  maxLength={120}
+                  readOnly={!head}
+                  onChange={(event) => put(row.id, { does: event.target.value })}
+                />
+                <span className="field-name">Belongs to</span>
+                <Checkbox.Group
+                  value={row.for}
+                  options={PARTS}
+                  disabled={!head}
+                  onChange={(parts) => put(row.id, { for: parts as Exercise["for"] })}
+                />
+                <span className="pair">
+                  <span>
+                    <span className="small">Seconds</span>
+                    <InputNumber
+                      aria-label="Seconds"
+                      min={5}
+                      max={600}
+                      value={row.seconds}
+                      readOnly={!head}
+                      onChange={(seconds) => put(row.id, { seconds: seconds ?? 30 })}
+                    />
+                  </span>
+                  <span>
+                    <span className="small">or times</span>
+                    <InputNumber
+                      aria-label="Times"
+                      min={1}
+                      max={200}
+                      value={row.count}
+                      readOnly={!head}
+                      onChange={(count) => put(row.id, { count })}
+                    />
+                  </span>
+                </span>
+                <label htmlFor={`${row.id}-easier`}>Easier</label>
+                <Input
+                  id={`${row.id}-easier`}
+                  value={row.easier}
+                  maxLength={120}
+                  readOnly={!head}
+                  onChange={(event) => put(row.id, { easier: event.target.value })}
+                />
+                <label htmlFor={`${row.id}-caution`}>Caution</label>
+                <Input
+                  id={`${row.id}-caution`}
+                  value={row.caution}
+                  maxLength={160}
+                  readOnly={!head}
+                  onChange={(event) => put(row.id, { caution: event.target.value })}
+                />
+                {head && (
+                  <Button onClick={() => setRows((now) => now.filter((one) => one !== row))}>
+                    Take out of the list
+                  </Button>
+                )}
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {head && (
+        <Keep
+          changed={changed}
+          pending={save.isPending}
+          own={advice.exercisesVersion > 1}
+          onSave={() => store(rows)}
+          onDrop={() => setRows(advice.exercises)}
+          onShipped={() => store(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+function Keep({
+  changed,
+  pending,
+  own,
+  onSave,
+  onDrop,
+  onShipped,
+}: {
+  changed: boolean;
+  pending: boolean;
+  own: boolean;
+  onSave: () => void;
+  onDrop: () => void;
+  onShipped: () => void;
+}) {
+  return (
+    <p className="form-row">
+      <Button type="primary" disabled={!changed} loading={pending} onClick={onSave}>
+        Save
+      </Button>
+      {changed && <Button onClick={onDrop}>Drop the changes</Button>}
+      {own && !changed && <Button onClick={onShipped}>Back to those that ship</Button>}
+    </p>
+  );
+}
+
+/** What a reminder is for, as a coach would say it. */
+export function topicWords(topic: string): string {
+  return topic === "all"
+    ? "everything"
+    : topic.startsWith("cause:")
+      ? `a wait for: ${topic.slice(6)}`
+      : topic.replaceAll("-", " ");
+}
+
+/** An id that none of them has. */
+export function freshId(stem: string, rows: { id: string }[]): string {
+  let number = rows.length + 1;
+  while (rows.some((row) => row.id === `${stem}-${number}`)) {
+    number++;
+  }
+  return `${stem}-${number}`;
+}

@@ -1,0 +1,31 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Exercise, ifMatch, type Reminder } from "../api/client";
+import { keys } from "../api/keys";
+
+export function useSaveReminders() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ version, reminders }: { version: number; reminders: Reminder[] | null }) =>
+      answered(
+        api.PUT("/api/advice/reminders", {
+          params: { header: { "If-Match": ifMatch(version)["If-Match"] } },
+          body: { reminders },
+        }),
+      ),
+    onSuccess: (advice) => queries.setQueryData(keys.advice, advice),
+  });
+}
+
+export function useSaveExercises() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ version, exercises }: { version: number; exercises: Exercise[] | null }) =>
+      answered(
+        api.PUT("/api/advice/exercises", {
+          params: { header: { "If-Match": ifMatch(version)["If-Match"] } },
+          body: { exercises },
+        }),
+      ),
+    onSuccess: (advice) => queries.setQueryData(keys.advice, advice),
+  });
+}

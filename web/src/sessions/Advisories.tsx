@@ -1,0 +1,101 @@
+import { Button } from "antd";
+import { useState } from "react";
+import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
+import { contentOf, type Place, renewed } from "./plan";
+import { usePlanInHand } from "./planContext";
+import { reveal } from "./Ruler";
+import { fixed } from "./usePlans";
+
+/** What stands in the way, what is warned of with the press that mends it, and what the library has changed since. */
+export function Advisories({ error }: { error: unknown }) {
+  const { document, content, change, select, old } = usePlanInHand();
+  const notice = useNotice();
+  const [fixing, setFixing] = useState<string | null>(null);
+  if (!document) {
+    return <Failure error={error} />;
+  }
+  const fix = async (warning: { id: string; fix: string }) => {
+    setFixing(warning.id);
+    try {
+      const mended = contentOf(await fixed(content, warning.id));
+      change(() => mended);
+      notice.done(`${warning.fix}: done. Undo takes it back.`);
+    } catch (failure) {
+      notice.failed(failure);
+    } finally {
+      setFixing(null);
+    }
+  };
+  const go = (place: string) => {
+    const found = placeOf(place);
+    if (found?.round !== undefined) {
+      select(found);
+      reveal(found.block, found.round);
+    }
+  };
+  const nothing = document.problems.length + document.warnings.length + document.changed.length === 0;
+  return (
+    <section
+      className={old ? "panel advisories is-old" : "panel advisories"}
+      aria-label="Problems and warnings"
+      aria-live="polite"
+    >
+      <Failure error={error} />
+      {nothing && <p className="all-well">Nothing stands in the way.</p>}
+      <ul>
+        {document.changed.map((one) => (
+          <li key={one.id} className="advisory is-change">
+            <b>{one.name}</b>{" "}
+            {one.archived ? "was archived since it was planned." : "was changed since it was planned."}
+            <span className="both">
+              <span>
+                <small>planned</small> <b className="numbers">{one.planned.chain}</b>
+              </span>
+              <span>
+                <small>now</small> <b className="numbers">{one.now.chain}</b>
+              </span>
+            </span>
+            {!one.archived && (
+              <Button size="small" onClick={() => change((now) => renewed(now, one.id, one.now))}>
+                Take the new one
+              </Button>
+            )}
+          </li>
+        ))}
+        {document.problems
+          .filter((problem) => problem.place !== "" || !document.changed.some((one) => one.name === problem.where))
+          .map((problem) => (
+            <li key={`${problem.place} ${problem.message}`} className={problem.stops ? "advisory stops" : "advisory"}>
+              <button type="button" className="link-button" onClick={() => go(problem.place)}>
+                {problem.where}
+              </button>{" "}
+              {problem.message}
+            </li>
+          ))}
+        {document.warnings.map((warning) => (
+          <li key={`${warning.id} ${warning.message}`} className="advisory">
+            {warning.message}{" "}
+            <details className="small">
+              <summary>why</summary>
+              {warning.reason} The threshold stands in the house rules.
+            </details>
+            <Button size="small" loading={fixing === warning.id} onClick={() => fix(warning)}>
+              {warning.fix}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** A place as the server names it. */
+export function placeOf(address: string): Place | null {
+  const number = (of: string) => {
+    const found = new RegExp(`${of}\\[(\\d+)\\]`).exec(address)?.[1];
+    return found === undefined ? undefined : Number(found);
+  };
+  const block = number("blocks");
+  return block === undefined ? null : { block, round: number("rounds"), track: number("tracks"), set: number("sets") };
+}

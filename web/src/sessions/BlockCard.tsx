@@ -1,0 +1,110 @@
+import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { Input, InputNumber } from "antd";
+import type { Dragged, Dropped } from "./drag";
+import { type Block, copied, moved, withBlock, without } from "./plan";
+import { usePlanInHand } from "./planContext";
+import { RoundCard } from "./RoundCard";
+import { nextRound } from "./startPlan";
+import { clock } from "./time";
+import { Way } from "./Way";
+
+/** A part of the session with its rounds. */
+export function BlockCard({ block, at }: { block: Block; at: number }) {
+  const { change, document, reasons } = usePlanInHand();
+  const name = block.name || block.kind;
+  const drag = useDraggable({ id: `block ${at}`, data: { kind: "block", block: at, label: name } satisfies Dragged });
+  const target = useDroppable({ id: `block-target ${at}`, data: { kind: "block", block: at } satisfies Dropped });
+  const put = (values: Partial<Block>, typed = false) =>
+    change((now) => withBlock(now, at, (b) => ({ ...b, ...values })), typed);
+  const own = document?.segments.filter((segment) => segment.place.block === at && segment.kind !== "changeover") ?? [];
+  const ms = own.length === 0 ? 0 : Math.max(...own.map((one) => one.toMs)) - Math.min(...own.map((one) => one.fromMs));
+  const why = reasons.filter(
+    (reason) => (reason.place === `blocks[${at}]` || reason.place === block.kind) && !reason.place.includes("rounds["),
+  );
+  return (
+    <section
+      ref={target.setNodeRef}
+      className={`block-card block-${block.kind}${target.isOver ? " is-over" : ""}`}
+      aria-label={name}
+    >
+      <header className="block-head" ref={drag.setNodeRef}>
+        <button type="button" className="grip" aria-label={`Move ${name}`} {...drag.listeners} {...drag.attributes}>
+          ⠿
+        </button>
+        <Input
+          className="block-name"
+          variant="borderless"
+          value={block.name}
+          placeholder={block.kind}
+          maxLength={80}
+          aria-label="Name of the block"
+          onChange={(event) => put({ name: event.target.value }, true)}
+        />
+        <b className="block-time">{clock(ms)}</b>
+        <span className="small">
+          then
+          <InputNumber
+            size="small"
+            className="tiny"
+            min={0}
+            max={1800}
+            step={15}
+            value={block.changeover ?? 0}
+            onChange={(changeover) => put({ changeover: changeover ?? 0 }, true)}
+            aria-label="Changeover after the block, seconds"
+          />{" "}
+          s
+        </span>
+        <span className="ways">
+          <Way
+            label="Up"
+            sign="up"
+            onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at - 1) }))}
+          />
+          <Way
+            label="Down"
+            sign="down"
+            onPress={() => change((now) => ({ ...now, blocks: moved(now.blocks, at, at + 1) }))}
+          />
+          <Way label="Copy" sign="copy" onPress={() => change((now) => ({ ...now, blocks: copied(now.blocks, at) }))} />
+          <Way
+            label={block.locked ? "Locked: stays when the rest is made anew" : "Lock"}
+            sign={block.locked ? "locked" : "open"}
+            pressed={block.locked ?? false}
+            onPress={() => put({ locked: !block.locked })}
+          />
+          <Way
+            label="Take out"
+            sign="out"
+            onPress={() => change((now) => ({ ...now, blocks: without(now.blocks, at) }))}
+          />
+        </span>
+      </header>
+      {why.length > 0 && (
+        <details className="why">
+          <summary>{why.length === 1 ? why[0]?.message : `Why: ${why.length} reasons`}</summary>
+          {why.length > 1 && (
+            <ul>
+              {why.map((reason) => (
+                <li key={reason.message}>{reason.message}</li>
+              ))}
+            </ul>
+          )}
+        </details>
+      )}
+      {block.rounds.map((round, number) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
+        <RoundCard key={number} round={round} block={at} at={number} compact={block.kind !== "rounds"} />
+      ))}
+      <button
+        type="button"
+        className="link-button add-round"
+        onClick={() =>
+          change((now) => withBlock(now, at, (b) => ({ ...b, rounds: [...b.rounds, nextRound(b.rounds)] })))
+        }
+      >
+        + round
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,28 @@
+import { Input } from "antd";
+import { useState } from "react";
+
+/** A combination typed into a set, in numbers or words; several at once with a semicolon between. */
+export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (chain: string) => void }) {
+  const [text, setText] = useState("");
+  const add = () => {
+    for (const chain of text.split(";").map((part) => part.trim())) {
+      if (chain !== "") {
+        onAdd(chain);
+      }
+    }
+    setText("");
+  };
+  return (
+    <Input
+      size="small"
+      className="set-field"
+      value={text}
+      maxLength={1000}
+      placeholder={empty ? "type a combination, or drop one in" : "another"}
+      aria-label="Type a combination"
+      onChange={(event) => setText(event.target.value)}
+      onPressEnter={add}
+      onBlur={add}
+    />
+  );
+}

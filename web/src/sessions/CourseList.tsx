@@ -1,0 +1,109 @@
+import { Button } from "antd";
+import { Link } from "react-router";
+import type { Course, PlanRow } from "../api/client";
+import { useNotice } from "../ui/useNotice";
+import { RULES } from "../ui/words";
+import { longDay, shortDay } from "./time";
+import { useShelveCourse } from "./usePlans";
+
+interface Props {
+  courses: Course[];
+  /** What is planned from today on. */
+  plans: PlanRow[];
+  making: string | null;
+  head: boolean;
+  next: (course: Course) => string;
+  onEdit: (course: Course | "new") => void;
+  onHand: (course: Course) => void;
+  onPress: (course: Course) => void;
+}
+
+/** The courses, with what comes next for each. */
+export function CourseList({ courses, plans, making, head, next, onEdit, onHand, onPress }: Props) {
+  const shelve = useShelveCourse();
+  const notice = useNotice();
+  const used = courses.filter((course) => !course.archived);
+  const archived = courses.filter((course) => course.archived);
+  const put = (course: Course) => shelve.mutate(course, { onError: notice.failed });
+  return (
+    <section className="panel block" aria-label="Courses">
+      <h2>
+        Courses
+        {head && (
+          <Button size="small" className="beside-title" onClick={() => onEdit("new")}>
+            New course
+          </Button>
+        )}
+      </h2>
+      {used.length === 0 && (
+        <p className="small">
+          A course is a group that trains regularly.{" "}
+          {head ? "Make one, and its next session is planned in one press." : "The head coach makes them."}
+        </p>
+      )}
+      <ul className="courses">
+        {used.map((course) => {
+          const coming = plans.find((plan) => plan.course?.id === course.id);
+          return (
+            <li key={course.id} className="course">
+              <div>
+                <h3>
+                  {course.name}
+                  {head && (
+                    <button type="button" className="link-button" onClick={() => onEdit(course)}>
+                      change
+                    </button>
+                  )}
+                </h3>
+                <p className="small">
+                  {RULES.find((rules) => rules.value === course.rules)?.label} · level {course.levels.join(", ")} ·{" "}
+                  {course.medium} · {course.minutes} min
+                </p>
+                <p className="small">
+                  {coming ? (
+                    <>
+                      Next:{" "}
+                      <Link to={`/sessions/${coming.id}`}>
+                        {shortDay(coming.startsAt?.slice(0, 10) ?? "")}, {coming.startsAt?.slice(11)}, {coming.name}
+                      </Link>
+                    </>
+                  ) : (
+                    "Nothing is planned yet."
+                  )}
+                </p>
+              </div>
+              <div className="course-ways">
+                <Button
+                  type="primary"
+                  loading={making === `press ${course.id}`}
+                  onClick={() => onPress(course)}
+                  title={`For ${longDay(next(course))}, from what is due`}
+                >
+                  Plan {shortDay(next(course))} in one press
+                </Button>
+                <Button loading={making === `hand ${course.id}`} onClick={() => onHand(course)}>
+                  Plan by hand
+                </Button>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      {archived.length > 0 && head && (
+        <details className="small">
+          <summary>
+            {archived.length === 1 ? "One course is archived" : `${archived.length} courses are archived`}
+          </summary>
+          {archived.map((course) => (
+            <p key={course.id}>
+              {course.name}{" "}
+              <button type="button" className="link-button" onClick={() => put(course)}>
+                bring back
+              </button>
+            </p>
+          ))}
+        </details>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,115 @@
+import { useDraggable } from "@dnd-kit/core";
+import { Button, Input, Select } from "antd";
+import { useState } from "react";
+import type { CombinationRow } from "../api/client";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { useLibrary, useViews } from "../library/useLibrary";
+import { useNotice } from "../ui/useNotice";
+import { useSettled } from "../ui/useSettled";
+import type { Dragged } from "./drag";
+import { dropped, type PlannedChain, setsAt, withSet } from "./plan";
+import { usePlanInHand } from "./planContext";
+
+const SIZE = 20;
+
+/** Combinations of the library to be dropped into a set, or put into the one that is chosen. */
+export function LibraryPanel() {
+  const { content, selected, change, drills } = usePlanInHand();
+  const views = useViews().data?.views ?? [];
+  const notice = useNotice();
+  const [typed, setTyped] = useState("");
+  const [view, setView] = useState(0);
+  const [all, setAll] = useState(false);
+  const kept = new URLSearchParams(views.find((one) => one.id === view)?.address ?? "");
+  const q = useSettled([kept.get("q") ?? "", typed].filter((part) => part.trim() !== "").join(" "), 200);
+  const level = Number(kept.get("level")) || undefined;
+  const found = useLibrary({
+    q,
+    size: SIZE,
+    ...(level && { level }),
+    ...(!all && q.trim() === "" && { rules: content.rules }),
+    verdict: "flows",
+  });
+  const rows = found.data?.combinations ?? [];
+  const put = (row: CombinationRow) => {
+    const place = selected?.set === undefined ? null : selected;
+    const set = place && setsAt(content, place)[place.set ?? -1];
+    if (!place || !set) {
+      notice.warn("Choose a set first: press into it, then +. Or drag the combination there.");
+      return;
+    }
+    const most = drills.find((drill) => drill.id === set.drill)?.most ?? 1;
+    if (most === 0) {
+      notice.warn("This drill takes no combination. Choose another drill, or another set.");
+      return;
+    }
+    change((now) => withSet(now, place, (one) => dropped(one, planned(row), most)));
+  };
+  return (
+    <section className="library-panel panel" aria-label="Library">
+      <Input.Search
+        allowClear
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        placeholder="Search the library"
+        aria-label="Search the library"
+      />
+      <span className="library-narrow">
+        <Select
+          size="small"
+          value={view}
+          aria-label="Saved view"
+          options={[{ value: 0, label: "no saved view" }, ...views.map((one) => ({ value: one.id, label: one.name }))]}
+          onChange={setView}
+          popupMatchSelectWidth={false}
+          getPopupContainer={(node) => node.closest("main") ?? node}
+        />
+        <label className="small">
+          <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> all rules
+        </label>
+      </span>
+      <ul className={found.isPlaceholderData ? "library-rows is-old" : "library-rows"} aria-busy={found.isFetching}>
+        {rows.map((row) => (
+          <Row key={row.id} row={row} onPut={() => put(row)} />
+        ))}
+      </ul>
+      {found.data && rows.length === 0 && (
+        <p className="small">Nothing that flows fits. {all ? "Look for less." : "Look in all rules, or for less."}</p>
+      )}
+      {(found.data?.total ?? 0) > rows.length && (
+        <p className="small">{found.data?.total} fit; narrow the search to see others.</p>
+      )}
+    </section>
+  );
+}
+
+function planned(row: CombinationRow): PlannedChain {
+  return { chain: row.text, stance: row.stance, name: row.name, id: row.id, version: row.version };
+}
+
+function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
+  const drag = useDraggable({
+    id: `library ${row.id}`,
+    data: { kind: "chain", chain: planned(row), label: row.text } satisfies Dragged,
+  });
+  return (
+    <li ref={drag.setNodeRef} className={drag.isDragging ? "library-row is-dragged" : "library-row"}>
+      <button
+        type="button"
+        className="library-grip"
+        {...drag.listeners}
+        {...drag.attributes}
+        aria-label={`Drag ${row.name} into a set`}
+      >
+        <b className="numbers">{row.text}</b>
+        <small>
+          {row.name} · {row.level}
+        </small>
+        <CombinationLine drawing={row.line} width={210} name={row.name} />
+      </button>
+      <Button size="small" aria-label={`Put ${row.name} into the chosen set`} onClick={onPut}>
+        +
+      </Button>
+    </li>
+  );
+}

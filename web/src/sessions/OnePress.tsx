@@ -1,0 +1,116 @@
+import { Button, InputNumber, Modal, Segmented, Select } from "antd";
+import { useState } from "react";
+import { useVocabulary } from "../api/useVocabulary";
+import { Failure } from "../ui/Failure";
+import { layers } from "../ui/layers";
+import { LIMBS } from "../ui/words";
+import type { Reasons } from "./PlannerScreen";
+import { contentOf } from "./plan";
+import type { Planner } from "./usePlanner";
+import { composed, useCourses } from "./usePlans";
+
+const AIMS: { value: "due" | "theme" | "weapon"; label: string }[] = [
+  { value: "due", label: "What is due" },
+  { value: "theme", label: "A theme" },
+  { value: "weapon", label: "A weapon" },
+];
+
+/** The whole session from course, minutes, aim and seed; what is locked stays. */
+export function OnePress({
+  planner,
+  onClose,
+  onReasons,
+}: {
+  planner: Planner;
+  onClose: () => void;
+  onReasons: (why: Reasons) => void;
+}) {
+  const { draft } = planner;
+  const courses = (useCourses().data ?? []).filter((course) => !course.archived);
+  const themes = useVocabulary()?.themes ?? [];
+  const [course, setCourse] = useState(draft.course);
+  const [minutes, setMinutes] = useState<number | null>(draft.content.minutes ?? null);
+  const [aim, setAim] = useState<"due" | "theme" | "weapon">("due");
+  const [value, setValue] = useState<string | null>(null);
+  const [seed, setSeed] = useState(() => draft.content.seed + 1);
+  const [error, setError] = useState<unknown>(null);
+  const [making, setMaking] = useState(false);
+  const chosen = course ?? courses[0]?.id ?? null;
+  const locked = draft.content.blocks.reduce(
+    (count, block) => count + (block.locked ? 1 : 0) + block.rounds.filter((round) => round.locked).length,
+    0,
+  );
+  const make = async () => {
+    if (chosen === null) {
+      return;
+    }
+    setMaking(true);
+    setError(null);
+    try {
+      const made = await composed({ course: chosen, minutes, aim, value, seed, locked: { ...draft.content } });
+      planner.change((now) => ({
+        ...now,
+        course: chosen,
+        name: now.name.trim() === "" || now.name === now.content.blocks[0]?.name ? String(made.content.name) : now.name,
+        content: contentOf(made.content),
+      }));
+      onReasons({ reasons: made.reasons, unmet: made.unmet });
+      onClose();
+    } catch (failure) {
+      setError(failure);
+    } finally {
+      setMaking(false);
+    }
+  };
+  return (
+    <Modal getContainer={layers} open onCancel={onClose} footer={null} title="In one press">
+      <div className="course-form">
+        <Failure error={error} />
+        {courses.length === 0 && <p>There is no course yet. The head coach makes one on the page of the sessions.</p>}
+        <label htmlFor="press-course">Course</label>
+        <Select
+          id="press-course"
+          value={chosen}
+          options={courses.map((one) => ({ value: one.id, label: one.name }))}
+          onChange={(next: number) => setCourse(next)}
+        />
+        <label htmlFor="press-minutes">Minutes</label>
+        <InputNumber
+          id="press-minutes"
+          min={15}
+          max={180}
+          value={minutes}
+          placeholder="as the course"
+          onChange={setMinutes}
+        />
+        <span className="field-name">About</span>
+        <Segmented
+          block
+          value={aim}
+          options={AIMS}
+          aria-label="Aim"
+          onChange={(next) => {
+            setAim(next);
+            setValue(next === "theme" ? (themes[0]?.value ?? null) : next === "weapon" ? "hand" : null);
+          }}
+        />
+        {aim === "theme" && (
+          <Select aria-label="Theme" value={value} options={themes} onChange={(next: string) => setValue(next)} />
+        )}
+        {aim === "weapon" && (
+          <Select aria-label="Weapon" value={value} options={LIMBS} onChange={(next: string) => setValue(next)} />
+        )}
+        <label htmlFor="press-seed">Seed: another one, another session</label>
+        <InputNumber id="press-seed" min={0} max={2_000_000_000} value={seed} onChange={(next) => setSeed(next ?? 1)} />
+        <p className="small">
+          {locked > 0
+            ? `${locked === 1 ? "One locked part stays" : `${locked} locked parts stay`}; the rest is made anew.`
+            : "All of it is made anew. Lock a round or a block to keep it. Undo brings back what is here now."}
+        </p>
+        <Button type="primary" loading={making} disabled={chosen === null} onClick={make}>
+          {locked > 0 ? "Make the rest anew" : "Make the session"}
+        </Button>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,142 @@
+import { Checkbox, Input, InputNumber, Segmented, Select } from "antd";
+import type { Drill, DrillParameter } from "../api/client";
+import type { PlannedSet, Value } from "./plan";
+import { usePlanInHand } from "./planContext";
+
+/** What can be set on a drill; what its fields are comes from the drill itself. */
+export function Parameters({
+  drill,
+  set,
+  onPut,
+}: {
+  drill: Drill;
+  set: PlannedSet;
+  onPut: (values: Partial<PlannedSet>, typed?: boolean) => void;
+}) {
+  const { exercises } = usePlanInHand();
+  const put = (name: string, value: Value | null, typed = false) => {
+    const { [name]: _, ...rest } = set.parameters ?? {};
+    onPut({ parameters: value === null ? rest : { ...rest, [name]: value } }, typed);
+  };
+  return (
+    <div className="parameters">
+      <p className="small">{drill.about}</p>
+      {drill.parameters.map((parameter) => (
+        <span key={parameter.name} className="parameter">
+          <span className="small">{parameter.title}</span>
+          <Field
+            parameter={parameter}
+            value={set.parameters?.[parameter.name] ?? (parameter.usual as Value)}
+            exercises={exercises.map(({ id, name }) => ({ value: id, label: name }))}
+            onPut={(value, typed) => put(parameter.name, value, typed)}
+          />
+        </span>
+      ))}
+      <Input
+        size="small"
+        value={set.note ?? ""}
+        maxLength={1000}
+        placeholder="Note"
+        aria-label="Note of the set"
+        onChange={(event) => onPut({ note: event.target.value }, true)}
+      />
+    </div>
+  );
+}
+
+function Field({
+  parameter,
+  value,
+  exercises,
+  onPut,
+}: {
+  parameter: DrillParameter;
+  value: Value;
+  exercises: { value: string; label: string }[];
+  onPut: (value: Value | null, typed?: boolean) => void;
+}) {
+  const inside = (node: HTMLElement) => node.closest("main") ?? node;
+  switch (parameter.kind) {
+    case "whole":
+      return (
+        <InputNumber
+          size="small"
+          min={parameter.least}
+          max={parameter.most}
+          value={value as number}
+          suffix={parameter.unit}
+          aria-label={parameter.title}
+          onChange={(next) => onPut(next, true)}
+        />
+      );
+    case "wholes":
+      return (
+        <Input
+          size="small"
+          // What is being typed is not yet a list of numbers.
+          key={JSON.stringify(value)}
+          defaultValue={(value as number[]).join(", ")}
+          placeholder="shared equally"
+          suffix={parameter.unit}
+          aria-label={parameter.title}
+          onBlur={(event) => {
+            const numbers = event.target.value.split(/[^\d]+/).filter((part) => part !== "");
+            onPut(numbers.length === 0 ? null : numbers.map(Number));
+          }}
+          onPressEnter={(event) => event.currentTarget.blur()}
+        />
+      );
+    case "flag":
+      return (
+        <Checkbox
+          checked={value as boolean}
+          onChange={(event) => onPut(event.target.checked)}
+          aria-label={parameter.title}
+        />
+      );
+    case "text":
+      return (
+        <Input
+          size="small"
+          value={value as string}
+          maxLength={parameter.most}
+          aria-label={parameter.title}
+          onChange={(event) => onPut(event.target.value, true)}
+        />
+      );
+    case "choices":
+      return (
+        <Select
+          size="small"
+          mode="multiple"
+          value={value as string[]}
+          options={parameter.choices}
+          aria-label={parameter.title}
+          onChange={(next: string[]) => next.length > 0 && onPut(next)}
+          popupMatchSelectWidth={false}
+          getPopupContainer={inside}
+        />
+      );
+    default:
+      return parameter.kind === "choice" && parameter.choices.length <= 3 ? (
+        <Segmented
+          size="small"
+          value={value as string}
+          options={parameter.choices}
+          aria-label={parameter.title}
+          onChange={(next) => onPut(next as string)}
+        />
+      ) : (
+        <Select
+          size="small"
+          value={value as string}
+          options={parameter.kind === "exercise" ? exercises : parameter.choices}
+          aria-label={parameter.title}
+          showSearch={{ optionFilterProp: "label" }}
+          onChange={(next: string) => onPut(next)}
+          popupMatchSelectWidth={false}
+          getPopupContainer={inside}
+        />
+      );
+  }
+}

@@ -1,0 +1,297 @@
+import { Button, Dropdown, Input, InputNumber, Modal, Select } from "antd";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import type { Plan, SessionDocument } from "../api/client";
+import { layers } from "../ui/layers";
+import { TakeOut } from "../ui/TakeOut";
+import { useNotice } from "../ui/useNotice";
+import { RULES } from "../ui/words";
+import { OnePress } from "./OnePress";
+import type { Reasons } from "./PlannerScreen";
+import type { Planner, Saving } from "./usePlanner";
+import { useCourses, useCreatePlan, useShelvePlan } from "./usePlans";
+import { Versions } from "./Versions";
+import { GROUPS, MEDIA } from "./words";
+
+const SAVING: Record<Saving, string> = {
+  saved: "saved",
+  waiting: "not saved yet …",
+  saving: "saving …",
+  failed: "not saved; trying again",
+  changed: "changed by somebody else",
+};
+
+/** The name of the session, when and for whom it is, what can be done with all of it, and whether it is saved. */
+export function PlanHead({
+  plan,
+  planner,
+  document,
+  onReasons,
+}: {
+  plan: Plan;
+  planner: Planner;
+  document: SessionDocument | null;
+  onReasons: (why: Reasons) => void;
+}) {
+  const { draft, change } = planner;
+  const courses = useCourses().data ?? [];
+  const create = useCreatePlan();
+  const shelve = useShelvePlan();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const [open, setOpen] = useState<"press" | "versions" | "settings" | null>(null);
+  const put = (values: Partial<typeof draft>, typed = false) => change((now) => ({ ...now, ...values }), typed);
+  const inside = (node: HTMLElement) => node.closest("main") ?? node;
+  const copy = (isTemplate: boolean) =>
+    create.mutate(
+      {
+        ...draft,
+        isTemplate,
+        startsAt: null,
+        name: isTemplate ? draft.name : `${draft.name}, copy`,
+        content: { ...draft.content },
+      },
+      {
+        onSuccess: (made) => {
+          notice.done(isTemplate ? "Kept as a template." : "This is the copy; it has no day yet.");
+          if (!isTemplate) {
+            navigate(`/sessions/${made.id}`);
+          }
+        },
+        onError: notice.failed,
+      },
+    );
+  const takeOut = () =>
+    shelve.mutate(
+      { id: plan.id, version: planner.version, archived: false },
+      {
+        onSuccess: () => {
+          notice.done(`“${draft.name}” is taken out. The audit log has it.`);
+          navigate("/sessions");
+        },
+        onError: notice.failed,
+      },
+    );
+  const files = (path: string) => (planner.saving === "saved" ? `/api/plans/${plan.id}/${path}` : null);
+  return (
+    <header className="plan-head">
+      <Link
+        to={draft.startsAt ? `/sessions?day=${draft.startsAt.slice(0, 10)}` : "/sessions"}
+        className="back"
+        aria-label="To the sessions"
+      >
+        ‹
+      </Link>
+      <Input
+        className="plan-name"
+        variant="borderless"
+        value={draft.name}
+        maxLength={120}
+        aria-label="Name of the session"
+        status={draft.name.trim() === "" ? "error" : undefined}
+        onChange={(event) => put({ name: event.target.value }, true)}
+      />
+      {draft.isTemplate ? (
+        <span className="tag">template</span>
+      ) : (
+        <input
+          type="datetime-local"
+          className="plan-when"
+          aria-label="Day and time"
+          value={draft.startsAt ?? ""}
+          onChange={(event) => put({ startsAt: event.target.value || null })}
+        />
+      )}
+      <Select
+        className="plan-course"
+        value={draft.course ?? 0}
+        aria-label="Course"
+        options={[
+          { value: 0, label: "no course" },
+          ...courses
+            .filter((one) => !one.archived || one.id === draft.course)
+            .map((one) => ({ value: one.id, label: one.name })),
+        ]}
+        onChange={(course: number) => put({ course: course === 0 ? null : course })}
+        popupMatchSelectWidth={false}
+        getPopupContainer={inside}
+      />
+      <span className="plan-ways">
+        <Button onClick={planner.undo} disabled={!planner.canUndo} aria-label="Undo" title="Undo, Ctrl Z">
+          ↶
+        </Button>
+        <Button onClick={planner.redo} disabled={!planner.canRedo} aria-label="Redo" title="Redo, Ctrl Shift Z">
+          ↷
+        </Button>
+        <Button type="primary" onClick={() => setOpen("press")}>
+          In one press
+        </Button>
+        <TakeOut
+          ways={[
+            {
+              label: files("") === null ? "Sheet for the coach: when it is saved" : "Sheet for the coach, PDF",
+              to: files("sheet.pdf"),
+            },
+            { label: "Sheet for the door, PDF", to: files("door.pdf") },
+            { label: "Cues, WebVTT", to: files("cues.vtt") },
+            { label: "The plan, JSON", to: files("plan.json") },
+          ]}
+        />
+        <Dropdown
+          trigger={["click"]}
+          getPopupContainer={inside}
+          menu={{
+            items: [
+              { key: "settings", label: "Rules, medium, tracks …" },
+              { key: "versions", label: "What it was" },
+              { key: "copy", label: "Copy" },
+              { key: "template", label: "Keep as a template" },
+              { key: "out", label: "Take the session out", danger: true },
+            ],
+            onClick: ({ key }) => {
+              if (key === "settings" || key === "versions") {
+                setOpen(key);
+              } else if (key === "out") {
+                takeOut();
+              } else {
+                copy(key === "template");
+              }
+            },
+          }}
+        >
+          <Button aria-label="More">⋯</Button>
+        </Dropdown>
+      </span>
+      <span className={`saving saving-${planner.saving}`} role="status">
+        {SAVING[planner.saving]}
+        {planner.saving === "failed" && planner.trouble && `: ${planner.trouble}`}
+      </span>
+      {planner.others.length > 0 && (
+        <span className="others" role="status">
+          {planner.others.join(", ")} {planner.others.length === 1 ? "has" : "have"} this session open, too.
+        </span>
+      )}
+      {planner.saving === "changed" && (
+        <p className="conflict" role="alert">
+          {planner.trouble} What you wrote is still here.
+          <Button size="small" onClick={() => void planner.takeTheirs().catch(notice.failed)}>
+            Take theirs; undo brings mine back
+          </Button>
+          <Button size="small" onClick={() => void planner.keepMine().catch(notice.failed)}>
+            Keep mine; theirs stays in “What it was”
+          </Button>
+        </p>
+      )}
+      {open === "press" && <OnePress planner={planner} onClose={() => setOpen(null)} onReasons={onReasons} />}
+      {open === "versions" && <Versions plan={plan} planner={planner} onClose={() => setOpen(null)} />}
+      <Modal
+        getContainer={layers}
+        open={open === "settings"}
+        onCancel={() => setOpen(null)}
+        footer={null}
+        title="Rules, medium, tracks"
+        destroyOnHidden
+      >
+        <Settings planner={planner} document={document} />
+      </Modal>
+    </header>
+  );
+}
+
+/** What holds for the whole session. */
+function Settings({ planner, document }: { planner: Planner; document: SessionDocument | null }) {
+  const { content } = planner.draft;
+  const put = (values: Partial<typeof content>) =>
+    planner.change((now) => ({ ...now, content: { ...now.content, ...values } }), true);
+  const track = (at: number, values: Partial<(typeof content.tracks)[number]>) =>
+    put({ tracks: content.tracks.map((one, place) => (place === at ? { ...one, ...values } : one)) });
+  return (
+    <div className="course-form">
+      <label htmlFor="plan-minutes">Minutes that there are</label>
+      <InputNumber
+        id="plan-minutes"
+        min={1}
+        max={360}
+        value={content.minutes ?? null}
+        onChange={(minutes) => put({ minutes })}
+        placeholder="as long as it takes"
+      />
+      <label htmlFor="plan-rules">Rules</label>
+      <Select id="plan-rules" value={content.rules} options={RULES} onChange={(rules) => put({ rules })} />
+      <label htmlFor="plan-group">Group</label>
+      <Select id="plan-group" value={content.group} options={GROUPS} onChange={(group) => put({ group })} />
+      <label htmlFor="plan-medium">Mostly on</label>
+      <Select id="plan-medium" value={content.medium} options={MEDIA} onChange={(medium) => put({ medium })} />
+      <label htmlFor="plan-level">Level of everybody</label>
+      <InputNumber
+        id="plan-level"
+        min={1}
+        max={3}
+        value={content.level}
+        onChange={(level) => put({ level: level ?? 2 })}
+      />
+      <label htmlFor="plan-seed">Seed of calls</label>
+      <InputNumber
+        id="plan-seed"
+        min={0}
+        max={2_000_000_000}
+        value={content.seed}
+        onChange={(seed) => put({ seed: seed ?? 1 })}
+      />
+      <span className="field-name">Tracks: levels side by side on one clock</span>
+      {content.tracks.map((one, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a track is told by its place
+        <span key={at} className="pair">
+          <Input
+            value={one.name}
+            maxLength={40}
+            aria-label={`Name of track ${at + 1}`}
+            onChange={(event) => track(at, { name: event.target.value })}
+          />
+          <InputNumber
+            min={1}
+            max={3}
+            value={one.level}
+            aria-label={`Level of track ${at + 1}`}
+            onChange={(level) => track(at, { level: level ?? 2 })}
+          />
+          <Button
+            aria-label={`Take track ${at + 1} out`}
+            onClick={() =>
+              put({
+                tracks: content.tracks.filter((_, place) => place !== at),
+                // Tracks are told by their number, so that those behind it move up.
+                blocks: content.blocks.map((block) => ({
+                  ...block,
+                  rounds: block.rounds.map((round) => ({
+                    ...round,
+                    tracks: round.tracks
+                      ?.filter((own) => own.track !== at)
+                      .map((own) => (own.track > at ? { ...own, track: own.track - 1 } : own)),
+                  })),
+                })),
+              })
+            }
+          >
+            ✕
+          </Button>
+        </span>
+      ))}
+      {content.tracks.length < 3 && (
+        <Button
+          onClick={() =>
+            put({
+              tracks: [
+                ...content.tracks,
+                { name: `Level ${content.tracks.length + 1}`, level: Math.min(3, content.tracks.length + 1) },
+              ],
+            })
+          }
+        >
+          Add a track
+        </Button>
+      )}
+      {document && document.problems.length > 0 && <p className="small">{document.problems[0]?.message}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,181 @@
+import {
+  DndContext,
+  type DragEndEvent,
+  DragOverlay,
+  type DragStartEvent,
+  KeyboardSensor,
+  PointerSensor,
+  pointerWithin,
+  rectIntersection,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import { useState } from "react";
+import { useLocation, useParams } from "react-router";
+import type { Plan } from "../api/client";
+import { useAdvice } from "../api/useAdvice";
+import { NoPage } from "../ui/Failure";
+import { useShortcut } from "../ui/useShortcut";
+import { Waiting } from "../ui/Waiting";
+import { Advisories } from "./Advisories";
+import { BlockCard } from "./BlockCard";
+import { type Dragged, type Dropped, drop } from "./drag";
+import { LibraryPanel } from "./LibraryPanel";
+import { LoadPanel } from "./LoadPanel";
+import { PlanHead } from "./PlanHead";
+import type { Place } from "./plan";
+import { PlanContext } from "./planContext";
+import { Ruler } from "./Ruler";
+import { usePlan, usePlanCheck, usePlanner } from "./usePlanner";
+import { useDrills } from "./usePlans";
+import "./sessions.css";
+
+/** A planned session: its clock, its blocks, and what follows from them. */
+export default function PlannerScreen() {
+  const { id } = useParams();
+  const plan = usePlan(Number(id));
+  if (plan.isError) {
+    return <NoPage title="No such session" error={plan.error} />;
+  }
+  return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Waiting what="Opening the session" />;
+}
+
+export interface Reasons {
+  reasons: { place: string; message: string }[];
+  unmet: string[];
+}
+
+function Planner({ plan }: { plan: Plan }) {
+  const planner = usePlanner(plan);
+  const { content } = planner.draft;
+  const check = usePlanCheck(content);
+  const drills = useDrills();
+  const advice = useAdvice().data;
+  const [selected, setSelected] = useState<Place | null>(null);
+  const [dragged, setDragged] = useState<Dragged | null>(null);
+  const [why, setWhy] = useState<Reasons | null>((useLocation().state as Reasons | null) ?? null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor),
+  );
+  useShortcut("undo", () => planner.undo());
+  useShortcut("redo", () => planner.redo());
+  useShortcut("save", () => void planner.save());
+  useShortcut("release", () => setSelected(null));
+
+  const change = (next: (now: typeof content) => typeof content, typed = false) =>
+    planner.change((draft) => ({ ...draft, content: next(draft.content) }), typed);
+  const onDragStart = (event: DragStartEvent) => setDragged((event.active.data.current as Dragged | undefined) ?? null);
+  const onDragEnd = (event: DragEndEvent) => {
+    setDragged(null);
+    const what = event.active.data.current as Dragged | undefined;
+    const where = event.over?.data.current as Dropped | undefined;
+    if (what && where) {
+      change((now) => drop(now, what, where, drills?.drills ?? []));
+    }
+  };
+  if (!drills || !advice) {
+    return <Waiting what="Opening the session" />;
+  }
+  return (
+    <PlanContext
+      value={{
+        content,
+        document: check.data ?? null,
+        old: check.isPlaceholderData || check.isFetching,
+        drills: drills.drills,
+        exercises: advice.exercises,
+        selected,
+        select: setSelected,
+        change,
+        reasons: why?.reasons ?? [],
+      }}
+    >
+      <DndContext
+        sensors={sensors}
+        collisionDetection={(args) => {
+          const inside = pointerWithin(args);
+          return inside.length > 0 ? inside : rectIntersection(args);
+        }}
+        onDragStart={onDragStart}
+        onDragEnd={onDragEnd}
+        onDragCancel={() => setDragged(null)}
+      >
+        <main className="planner">
+          <PlanHead plan={plan} planner={planner} document={check.data ?? null} onReasons={setWhy} />
+          {why && why.unmet.length > 0 && (
+            <ul className="unmet" aria-label="What could not be met">
+              {why.unmet.map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+          )}
+          <Ruler />
+          <div className="planner-body">
+            <LibraryPanel />
+            <section className="planner-blocks" aria-label="The session">
+              {content.blocks.map((block, at) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a block is told by its place
+                <BlockCard key={at} block={block} at={at} />
+              ))}
+              <AddBlock />
+            </section>
+            <aside className="planner-side" aria-label="What follows from it">
+              <Advisories error={check.error} />
+              <LoadPanel />
+            </aside>
+          </div>
+        </main>
+        <DragOverlay dropAnimation={null}>
+          {dragged && <span className="dragged">{dragged.kind === "chain" ? dragged.chain.chain : dragged.label}</span>}
+        </DragOverlay>
+      </DndContext>
+    </PlanContext>
+  );
+}
+
+function AddBlock() {
+  return (
+    <PlanContext.Consumer>
+      {(plan) => (
+        <p className="add-block">
+          <span className="small">Add</span>{" "}
+          {(["rounds", "warm-up", "conditioning", "cool-down", "talk"] as const).map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="chip"
+              onClick={() =>
+                plan?.change((now) => ({
+                  ...now,
+                  blocks: [
+                    ...now.blocks,
+                    {
+                      kind,
+                      name: "",
+                      changeover: 0,
+                      rounds: [
+                        kind === "rounds"
+                          ? { seconds: 180, rest: 60, sets: [{ drill: "repeat", combinations: [] }] }
+                          : {
+                              seconds: kind === "talk" ? 120 : 180,
+                              rest: 0,
+                              lastTen: false,
+                              sets: [
+                                { drill: kind === "talk" ? "talk" : "exercise", combinations: [], parameters: {} },
+                              ],
+                            },
+                      ],
+                    },
+                  ],
+                }))
+              }
+            >
+              {kind}
+            </button>
+          ))}
+        </p>
+      )}
+    </PlanContext.Consumer>
+  );
+}

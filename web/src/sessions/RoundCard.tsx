@@ -1,0 +1,272 @@
+import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { Input, InputNumber, Select } from "antd";
+import { type Dragged, type Dropped, moveRound, roundKey } from "./drag";
+import { copied, join, newSet, type Round, setsAt, split, withBlock, without, withRound, withSets } from "./plan";
+import { usePlanInHand } from "./planContext";
+import { SetCard } from "./SetCard";
+import { clock } from "./time";
+import { Way } from "./Way";
+import { MEDIA } from "./words";
+
+const PATTERNS = [
+  { value: "", label: "as the round" },
+  { value: "60,60", label: "1 on, 1 off" },
+  { value: "120,120", label: "2 on, 2 off" },
+  { value: "180,60", label: "3 on, 1 off" },
+  { value: "30,30", label: "30 on, 30 off" },
+];
+
+/** A round: work and rest, and what each track does in it, side by side. */
+export function RoundCard({
+  round,
+  block,
+  at,
+  compact,
+}: {
+  round: Round;
+  block: number;
+  at: number;
+  compact: boolean;
+}) {
+  const { content, change, selected, select, reasons } = usePlanInHand();
+  const place = { block, round: at };
+  const label = `Round ${at + 1}`;
+  const drag = useDraggable({
+    id: `round ${block} ${at}`,
+    data: { kind: "round", block, round: at, label } satisfies Dragged,
+  });
+  const target = useDroppable({
+    id: `round-target ${block} ${at}`,
+    data: { kind: "round", block, round: at } satisfies Dropped,
+  });
+  const put = (values: Partial<Round>, typed = false) =>
+    change((now) => withRound(now, place, (r) => ({ ...r, ...values })), typed);
+  const chosen = selected?.block === block && selected.round === at;
+  const apart = (round.tracks?.length ?? 0) > 0;
+  const why = reasons.filter((reason) => reason.place === `blocks[${block}].rounds[${at}]`);
+  const lanes = apart ? content.tracks.map((_, track) => track) : [undefined];
+  return (
+    <article
+      id={`round-${block}-${at}`}
+      ref={target.setNodeRef}
+      className={`round-card${chosen ? " is-chosen" : ""}${target.isOver ? " is-over" : ""}`}
+      aria-label={label}
+      onFocusCapture={() => !chosen && select(place)}
+    >
+      <header className="round-head" ref={drag.setNodeRef}>
+        <button
+          type="button"
+          className="grip"
+          aria-label={`Move ${label}: Alt and an arrow. Shift and an arrow stretches it, Ctrl D copies it, Delete takes it out.`}
+          {...drag.listeners}
+          {...drag.attributes}
+          onKeyDown={(event) => {
+            const done = roundKey(content, place, event);
+            if (done) {
+              event.preventDefault();
+              change(() => done.content);
+              select({ block, round: done.round });
+            } else {
+              drag.listeners?.onKeyDown?.(event);
+            }
+          }}
+        >
+          ⠿
+        </button>
+        <b className="round-number">{compact ? "" : at + 1}</b>
+        <InputNumber
+          size="small"
+          className="tiny"
+          min={5}
+          max={7200}
+          step={15}
+          value={round.seconds}
+          aria-label="Work, seconds"
+          onChange={(seconds) => put({ seconds: seconds ?? 60 }, true)}
+        />
+        <span className="small">s work</span>
+        {!compact && (
+          <>
+            <InputNumber
+              size="small"
+              className="tiny"
+              min={0}
+              max={1800}
+              step={5}
+              value={round.rest ?? 0}
+              aria-label="Rest, seconds"
+              onChange={(rest) => put({ rest: rest ?? 0 }, true)}
+            />
+            <span className="small">s rest</span>
+            <span className="small">×</span>
+            <InputNumber
+              size="small"
+              className="tiny"
+              min={1}
+              max={120}
+              value={round.times ?? 1}
+              aria-label="How many times"
+              onChange={(times) => put({ times: times ?? 1 }, true)}
+            />
+            <button
+              type="button"
+              className={round.stance === "other" ? "toggle is-on" : "toggle"}
+              aria-pressed={round.stance === "other"}
+              title="The round in the other stance"
+              onClick={() => put({ stance: round.stance === "other" ? "own" : "other" })}
+            >
+              other stance
+            </button>
+            {content.tracks.length > 0 && (
+              <button
+                type="button"
+                className={apart ? "toggle is-on" : "toggle"}
+                aria-pressed={apart}
+                onClick={() => change((now) => (apart ? join(now, place) : split(now, place)))}
+              >
+                by level
+              </button>
+            )}
+          </>
+        )}
+        <span className="ways">
+          <Way label="Up" sign="up" onPress={() => change((now) => moveRound(now, place, { block, round: at - 1 }))} />
+          <Way
+            label="Down"
+            sign="down"
+            onPress={() => change((now) => moveRound(now, place, { block, round: at + 1 }))}
+          />
+          <Way
+            label="Copy the round"
+            sign="copy"
+            onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: copied(b.rounds, at) })))}
+          />
+          <Way
+            label={round.locked ? "Locked: stays when the rest is made anew" : "Lock the round"}
+            sign={round.locked ? "locked" : "open"}
+            pressed={round.locked ?? false}
+            onPress={() => put({ locked: !round.locked })}
+          />
+          <Way
+            label="Take the round out"
+            sign="out"
+            onPress={() => change((now) => withBlock(now, block, (b) => ({ ...b, rounds: without(b.rounds, at) })))}
+          />
+        </span>
+      </header>
+      {why.length > 0 && <p className="why small">{why.map((reason) => reason.message).join(" ")}</p>}
+      <div className={apart ? `lanes lanes-${lanes.length}` : "lanes"}>
+        {lanes.map((track) => (
+          <LaneColumn key={track ?? "all"} place={{ ...place, track }} round={round} compact={compact} />
+        ))}
+      </div>
+      {(chosen || round.medium || round.moves || round.note) && !compact && (
+        <div className="round-more">
+          <Select
+            size="small"
+            className="medium"
+            value={round.medium ?? ""}
+            aria-label="Medium"
+            options={[{ value: "", label: content.medium }, ...MEDIA.filter((one) => one.value !== content.medium)]}
+            onChange={(medium) => put({ medium: medium === "" ? undefined : (medium as Round["medium"]) })}
+            popupMatchSelectWidth={false}
+            getPopupContainer={(node) => node.parentElement ?? document.body}
+          />
+          <button
+            type="button"
+            className={round.moves ? "toggle is-on" : "toggle"}
+            aria-pressed={round.moves ?? false}
+            title="Athletes move on after each round; otherwise they stay in place"
+            onClick={() => put({ moves: !round.moves })}
+          >
+            move on
+          </button>
+          <Input
+            size="small"
+            className="round-note"
+            value={round.note ?? ""}
+            maxLength={1000}
+            placeholder="Note for the coach"
+            aria-label="Note of the round"
+            onChange={(event) => put({ note: event.target.value }, true)}
+          />
+        </div>
+      )}
+    </article>
+  );
+}
+
+/** What one track, or everybody, does in a round. */
+function LaneColumn({
+  place,
+  round,
+  compact,
+}: {
+  place: { block: number; round: number; track?: number };
+  round: Round;
+  compact: boolean;
+}) {
+  const { content, change } = usePlanInHand();
+  const lane = useDroppable({
+    id: `lane ${place.block} ${place.round} ${place.track ?? ""}`,
+    data: { kind: "lane", place } satisfies Dropped,
+  });
+  const own = place.track === undefined ? undefined : round.tracks?.find((one) => one.track === place.track);
+  const cycle = round.seconds + (round.rest ?? 0);
+  const pattern = own?.pattern?.join(",") ?? "";
+  const known = PATTERNS.some((one) => one.value === pattern);
+  return (
+    <div ref={lane.setNodeRef} className={lane.isOver ? "lane is-over" : "lane"}>
+      {place.track !== undefined && (
+        <header className="lane-head">
+          <b>{content.tracks[place.track]?.name}</b>
+          <Select
+            size="small"
+            value={pattern}
+            aria-label={`Work and rest of ${content.tracks[place.track]?.name ?? "the track"}`}
+            options={[
+              ...PATTERNS.filter(
+                (one) =>
+                  one.value === "" ||
+                  cycle % one.value.split(",").reduce((sum, part) => sum + Number(part), 0) === 0 ||
+                  one.value === pattern,
+              ),
+              ...(known ? [] : [{ value: pattern, label: pattern.replaceAll(",", "/") }]),
+            ]}
+            onChange={(value) =>
+              change((now) =>
+                withRound(now, place, (r) => ({
+                  ...r,
+                  tracks: content.tracks.map((_, track) => {
+                    const one = r.tracks?.find((other) => other.track === track) ?? { track };
+                    return track === place.track
+                      ? { ...one, pattern: value === "" ? undefined : value.split(",").map(Number) }
+                      : one;
+                  }),
+                })),
+              )
+            }
+            popupMatchSelectWidth={false}
+            getPopupContainer={(node) => node.parentElement ?? document.body}
+          />
+        </header>
+      )}
+      {setsAt(content, place).map((set, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a set is told by its place
+        <SetCard key={at} set={set} place={{ ...place, set: at }} compact={compact} />
+      ))}
+      <button
+        type="button"
+        className="link-button add-set"
+        onClick={() =>
+          change((now) => withSets(now, place, (sets) => [...sets, newSet(compact ? "exercise" : "repeat")]))
+        }
+      >
+        + set
+      </button>
+      {setsAt(content, place).length === 0 && (
+        <span className="small"> {clock(1000 * round.seconds)} without a set</span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,200 @@
+import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import type { SessionDocument } from "../api/client";
+import { type Dragged, type Dropped, roundKey, stretch } from "./drag";
+import { usePlanInHand } from "./planContext";
+import { clock } from "./time";
+
+type Segment = SessionDocument["segments"][number];
+
+/** Steps in which a round is stretched, s. */
+const STEP = 15;
+
+/** The session as a clock from left to right: blocks above, a row for each track, its rounds to be moved and stretched. */
+export function Ruler() {
+  const { document, content, old } = usePlanInHand();
+  if (!document || document.lengthMs === 0) {
+    return (
+      <section className="ruler ruler-empty" aria-label="Clock">
+        <p className="small">Nothing takes time yet. Give a round a set, and the clock begins.</p>
+      </section>
+    );
+  }
+  const whole = Math.max(document.lengthMs, 60_000 * (content.minutes ?? 0));
+  const at = (ms: number) => `${(100 * ms) / whole}%`;
+  const rows = content.tracks.length === 0 ? [null] : content.tracks.map((_, track) => track);
+  const every = whole > 5_400_000 ? 15 : whole > 1_500_000 ? 5 : 1;
+  const ticks = Array.from({ length: Math.ceil(whole / 60_000 / every) }, (_, tick) => tick * every);
+  return (
+    <section className={old ? "ruler is-old" : "ruler"} aria-label="Clock" aria-busy={old}>
+      <div className="ruler-blocks" aria-hidden="true">
+        {spans(document.segments, (segment) => segment.place.block).map(([block, from, to]) => (
+          <span key={block} className="ruler-block" style={{ left: at(from), width: at(to - from) }}>
+            {content.blocks[block]?.name || content.blocks[block]?.kind}
+          </span>
+        ))}
+      </div>
+      {rows.map((track) => (
+        <div key={track ?? "all"} className="ruler-row">
+          {track !== null && <span className="ruler-track">{content.tracks[track]?.name}</span>}
+          {document.segments
+            .filter((segment) => segment.track === null || segment.track === track)
+            .map((segment) => (
+              <span
+                key={`${segment.fromMs} ${segment.kind}`}
+                className={`segment segment-${segment.kind}${segment.place.round !== null && content.blocks[segment.place.block ?? -1]?.rounds[segment.place.round]?.stance === "other" ? " segment-other" : ""}`}
+                style={{ left: at(segment.fromMs), width: at(segment.toMs - segment.fromMs) }}
+              />
+            ))}
+        </div>
+      ))}
+      <div className="ruler-rounds">
+        {content.blocks.flatMap((block, b) =>
+          block.rounds.map((round, r) => {
+            const own = document.segments.filter(
+              (segment) => segment.place.block === b && segment.place.round === r && segment.kind !== "changeover",
+            );
+            const from = Math.min(...own.map((segment) => segment.fromMs));
+            const to = Math.max(...own.map((segment) => segment.toMs));
+            return own.length === 0 ? null : (
+              <RoundHandle
+                // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
+                key={`${b} ${r}`}
+                block={b}
+                round={r}
+                left={at(from)}
+                width={at(to - from)}
+                whole={whole}
+                label={`${block.name || block.kind}, round ${r + 1}, ${(round.times ?? 1) > 1 ? `${round.times} × ` : ""}${clock(1000 * round.seconds)}${round.stance === "other" ? ", other stance" : ""}`}
+              />
+            );
+          }),
+        )}
+      </div>
+      <div className="ruler-ticks" aria-hidden="true">
+        {ticks.map((minute) => (
+          <span key={minute} style={{ left: at(minute * 60_000) }}>
+            {minute}
+          </span>
+        ))}
+        {content.minutes && document.lengthMs > 60_000 * content.minutes && (
+          <span className="ruler-end" style={{ left: at(60_000 * content.minutes) }} />
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** From and to of what lies together, by its number. */
+function spans(segments: Segment[], of: (segment: Segment) => number | null): [number, number, number][] {
+  const found = new Map<number, [number, number]>();
+  for (const segment of segments) {
+    const number = of(segment);
+    if (number !== null) {
+      const [from, to] = found.get(number) ?? [segment.fromMs, segment.toMs];
+      found.set(number, [Math.min(from, segment.fromMs), Math.max(to, segment.toMs)]);
+    }
+  }
+  return [...found].map(([number, [from, to]]) => [number, from, to]);
+}
+
+interface HandleProps {
+  block: number;
+  round: number;
+  left: string;
+  width: string;
+  whole: number;
+  label: string;
+}
+
+/** One round on the clock: press to go to it, drag to move it, its right edge to stretch it, and the keys for all of that. */
+function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
+  const { content, change, select, selected } = usePlanInHand();
+  const id = `ruler ${block} ${round}`;
+  const drag = useDraggable({ id, data: { kind: "round", block, round, label } satisfies Dragged });
+  const target = useDroppable({ id, data: { kind: "round", block, round } satisfies Dropped });
+  const [by, setBy] = useState(0);
+  const from = useRef<{ x: number; width: number } | null>(null);
+  const times = content.blocks[block]?.rounds[round]?.times ?? 1;
+  const chosen = selected?.block === block && selected.round === round;
+
+  const onKey = (event: KeyboardEvent<HTMLElement>) => {
+    const done = roundKey(content, { block, round }, event);
+    if (done) {
+      event.preventDefault();
+      event.stopPropagation();
+      change(() => done.content);
+      select({ block, round: done.round });
+      // The key goes on with the round where it is now.
+      requestAnimationFrame(() =>
+        globalThis.document.querySelector<HTMLElement>(`[data-handle="${block} ${done.round}"]`)?.focus(),
+      );
+    } else if (event.key === "ArrowRight" || event.key === "ArrowLeft") {
+      const all = [...globalThis.document.querySelectorAll<HTMLElement>("[data-handle]")];
+      all[all.indexOf(event.currentTarget) + (event.key === "ArrowRight" ? 1 : -1)]?.focus();
+    } else if (event.key === "Enter") {
+      select({ block, round });
+      reveal(block, round);
+    }
+  };
+  const grab = (event: PointerEvent<HTMLElement>) => {
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const ruler = event.currentTarget.closest(".ruler-rounds")?.getBoundingClientRect();
+    from.current = { x: event.clientX, width: ruler?.width ?? 1 };
+  };
+  const pull = (event: PointerEvent<HTMLElement>) => {
+    if (from.current) {
+      const seconds = (((event.clientX - from.current.x) / from.current.width) * whole) / 1000 / times;
+      setBy(STEP * Math.round(seconds / STEP));
+    }
+  };
+  const release = () => {
+    if (from.current && by !== 0) {
+      change((now) => stretch(now, { block, round }, by));
+    }
+    from.current = null;
+    setBy(0);
+  };
+  return (
+    <span
+      ref={(node) => {
+        drag.setNodeRef(node);
+        target.setNodeRef(node);
+      }}
+      className={`round-handle${chosen ? " is-chosen" : ""}${target.isOver ? " is-over" : ""}`}
+      style={{ left, width }}
+    >
+      <button
+        type="button"
+        className="round-press"
+        data-handle={`${block} ${round}`}
+        aria-label={`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete takes it out.`}
+        aria-pressed={chosen}
+        {...drag.listeners}
+        onClick={() => {
+          select({ block, round });
+          reveal(block, round);
+        }}
+        onKeyDown={onKey}
+      >
+        {by !== 0 && (
+          <b className="round-by">{clock(1000 * ((content.blocks[block]?.rounds[round]?.seconds ?? 0) + by))}</b>
+        )}
+      </button>
+      <span
+        className="round-edge"
+        onPointerDown={grab}
+        onPointerMove={pull}
+        onPointerUp={release}
+        onPointerCancel={release}
+        title="Drag to stretch"
+      />
+    </span>
+  );
+}
+
+/** Brings a round into sight. */
+export function reveal(block: number, round: number): void {
+  globalThis.document.getElementById(`round-${block}-${round}`)?.scrollIntoView({ block: "nearest", behavior: "auto" });
+}

@@ -1,0 +1,269 @@
+import { App, Button, Segmented, Select } from "antd";
+import { useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import type { Course, PlanRow } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { useNumbering } from "../api/useNumbering";
+import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { todayInGym } from "../ui/words";
+import { Calendar } from "./Calendar";
+import { CourseDrawer } from "./CourseDrawer";
+import { CourseList } from "./CourseList";
+import { contentOf } from "./plan";
+import { startPlan } from "./startPlan";
+import { addDays, mondayOf, monthAfter, monthName, nextDay, shortDay, weeksOf } from "./time";
+import { composed, useCourses, useCreatePlan, usePlanList } from "./usePlans";
+import "./sessions.css";
+
+const VIEWS = [
+  { value: "week", label: "Week" },
+  { value: "month", label: "Month" },
+];
+
+/** Planned sessions by day, the courses, and the templates. */
+export default function SessionsScreen() {
+  const [search, setSearch] = useSearchParams();
+  const today = todayInGym();
+  const day = /^\d{4}-\d\d-\d\d$/.test(search.get("day") ?? "") ? (search.get("day") as string) : today;
+  const byMonth = search.get("view") === "month";
+  const of = Number(search.get("course")) || undefined;
+  const weeks = byMonth ? weeksOf(day) : [Array.from({ length: 7 }, (_, at) => addDays(mondayOf(day), at))];
+  const [first, last] = [weeks[0]?.[0] ?? day, weeks.at(-1)?.[6] ?? day];
+  const list = usePlanList(first, last, of);
+  // What comes next for each course does not depend on the week that is shown.
+  const coming = usePlanList(today, addDays(today, 120));
+  const courses = useCourses();
+  const create = useCreatePlan();
+  const head = useIsHeadCoach();
+  const numbering = useNumbering();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const { modal } = App.useApp();
+  const [edited, setEdited] = useState<Course | "new" | null>(null);
+  const [making, setMaking] = useState<string | null>(null);
+
+  const put = (values: Record<string, string | null>) =>
+    setSearch(
+      (now) => {
+        const next = new URLSearchParams(now);
+        for (const [name, value] of Object.entries(values)) {
+          value === null ? next.delete(name) : next.set(name, value);
+        }
+        return next;
+      },
+      { replace: true },
+    );
+  const go = (by: number) => put({ day: byMonth ? monthAfter(day, by) : addDays(day, 7 * by) });
+
+  const freeDay = (course: Course | null, on?: string) =>
+    on ??
+    nextDay(
+      course ?? { weekday: null },
+      today,
+      (coming.data?.plans ?? [])
+        .filter((plan) => course && plan.course?.id === course.id)
+        .map((plan) => plan.startsAt?.slice(0, 10) ?? ""),
+    );
+  const startOf = (course: Course | null, on?: string) => `${freeDay(course, on)}T${course?.time ?? "18:00"}`;
+  const make = async (what: string, run: () => Promise<void>) => {
+    setMaking(what);
+    try {
+      await run();
+    } catch (error) {
+      notice.failed(error);
+    } finally {
+      setMaking(null);
+    }
+  };
+  const byHand = (course: Course | null, on?: string) =>
+    make(`hand ${course?.id ?? ""}`, async () => {
+      const content = await startPlan(course, numbering);
+      const plan = await create.mutateAsync({
+        name: course?.name ?? "New session",
+        course: course?.id ?? null,
+        startsAt: startOf(course, on),
+        content: { ...content },
+      });
+      navigate(`/sessions/${plan.id}`);
+    });
+  const inOnePress = (course: Course) =>
+    make(`press ${course.id}`, async () => {
+      const seed = 1 + Math.floor(Math.random() * 99_999);
+      const composition = await composed({ course: course.id, aim: "due", seed });
+      const plan = await create.mutateAsync({
+        name: String(composition.content.name ?? course.name),
+        course: course.id,
+        startsAt: startOf(course),
+        content: composition.content,
+      });
+      navigate(`/sessions/${plan.id}`, { state: { reasons: composition.reasons, unmet: composition.unmet } });
+    });
+  const fromTemplate = (template: PlanRow) =>
+    make(`template ${template.id}`, async () => {
+      const { answered, api } = await import("../api/client");
+      const whole = await answered(api.GET("/api/plans/{id}", { params: { path: { id: template.id } } }));
+      const plan = await create.mutateAsync({
+        name: template.name,
+        course: template.course?.id ?? null,
+        startsAt: startOf(null, day),
+        content: { ...contentOf(whole.content) },
+      });
+      navigate(`/sessions/${plan.id}`);
+    });
+
+  return (
+    <main className="page sessions">
+      <header className="sessions-head">
+        <h1>Sessions</h1>
+        <span className="sessions-when">
+          <Button onClick={() => go(-1)} aria-label={byMonth ? "The month before" : "The week before"}>
+            ‹
+          </Button>
+          <Button onClick={() => put({ day: null })}>Today</Button>
+          <Button onClick={() => go(1)} aria-label={byMonth ? "The month after" : "The week after"}>
+            ›
+          </Button>
+          <strong className="sessions-span">
+            {byMonth ? monthName(day) : `${shortDay(first)} to ${shortDay(last)}, ${monthName(last)}`}
+          </strong>
+        </span>
+        <Segmented
+          value={byMonth ? "month" : "week"}
+          options={VIEWS}
+          onChange={(view) => put({ view: view === "month" ? "month" : null })}
+          aria-label="Week or month"
+        />
+        <Select
+          className="sessions-course"
+          aria-label="Which course"
+          value={of ?? 0}
+          onChange={(course) => put({ course: course === 0 ? null : String(course) })}
+          options={[
+            { value: 0, label: "all courses" },
+            ...(courses.data ?? []).map((course) => ({ value: course.id, label: course.name })),
+          ]}
+          getPopupContainer={(node) => node.parentElement ?? document.body}
+        />
+        <Button type="primary" loading={making === "hand "} onClick={() => byHand(null)}>
+          New session
+        </Button>
+      </header>
+      <Failure error={list.error} onRetry={list.refetch} />
+      {list.data ? (
+        <Calendar
+          weeks={weeks}
+          today={today}
+          month={byMonth ? day.slice(0, 7) : null}
+          plans={list.data.plans}
+          old={list.isPlaceholderData}
+          onNew={(on) => byHand((courses.data ?? []).find((course) => course.id === of) ?? null, on)}
+        />
+      ) : (
+        !list.isError && <Waiting what="Looking what is planned" />
+      )}
+      <div className="sessions-below">
+        <CourseList
+          courses={courses.data ?? []}
+          plans={coming.data?.plans ?? []}
+          making={making}
+          head={head}
+          next={(course) => freeDay(course)}
+          onEdit={setEdited}
+          onHand={(course) => byHand(course)}
+          onPress={inOnePress}
+        />
+        <section className="panel block" aria-label="Templates">
+          <h2>Templates</h2>
+          {list.data?.templates.length === 0 && (
+            <p className="small">None yet. Open a session and keep it as a template from its menu.</p>
+          )}
+          <ul className="plan-rows">
+            {list.data?.templates.map((template) => (
+              <li key={template.id}>
+                <Link to={`/sessions/${template.id}`}>{template.name}</Link>
+                <span className="small">{Math.round(template.lengthMs / 60_000)} min</span>
+                <Button
+                  size="small"
+                  loading={making === `template ${template.id}`}
+                  onClick={() => fromTemplate(template)}
+                >
+                  Plan one
+                </Button>
+              </li>
+            ))}
+          </ul>
+          {(list.data?.undated.length ?? 0) > 0 && (
+            <>
+              <h2>Without a day</h2>
+              <ul className="plan-rows">
+                {list.data?.undated.map((plan) => (
+                  <li key={plan.id}>
+                    <Link to={`/sessions/${plan.id}`}>{plan.name}</Link>
+                    <span className="small">{Math.round(plan.lengthMs / 60_000)} min</span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          <h2>Out</h2>
+          <p className="small">
+            <a href={of ? `/api/calendar.ics?course=${of}` : "/api/calendar.ics"}>Calendar file</a> with{" "}
+            {of ? "the sessions of this course" : "all sessions"}; brought in again, it moves what changed.
+          </p>
+          <BringIn
+            onContent={(name, content) =>
+              make("file", async () => {
+                const plan = await create.mutateAsync({ name, content, startsAt: null });
+                navigate(`/sessions/${plan.id}`);
+              })
+            }
+            onFailed={(sentence) => modal.error({ title: "This file cannot be read", content: sentence })}
+          />
+        </section>
+      </div>
+      {edited !== null && <CourseDrawer course={edited === "new" ? null : edited} onClose={() => setEdited(null)} />}
+    </main>
+  );
+}
+
+/** A plan from a file, as docs/formats/session.md describes it. */
+function BringIn({
+  onContent,
+  onFailed,
+}: {
+  onContent: (name: string, content: Record<string, unknown>) => unknown;
+  onFailed: (sentence: string) => unknown;
+}) {
+  const read = async (file: File) => {
+    try {
+      const content: unknown = JSON.parse(await file.text());
+      if (typeof content !== "object" || content === null || Array.isArray(content)) {
+        throw new Error("It holds no object.");
+      }
+      const { name } = content as { name?: unknown };
+      onContent(typeof name === "string" && name.trim() !== "" ? name : file.name.replace(/\.json$/i, ""), {
+        ...contentOf(content as Record<string, unknown>),
+      });
+    } catch (error) {
+      onFailed(`${file.name} is no plan in JSON. ${error instanceof Error ? error.message : ""}`);
+    }
+  };
+  return (
+    <label className="bring-in small">
+      <span>Bring in a plan as JSON</span>
+      <input
+        type="file"
+        accept="application/json,.json"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) {
+            void read(file);
+          }
+        }}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,67 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Drawer } from "antd";
+import { answered, api, ifMatch, type Plan } from "../api/client";
+import { keys } from "../api/keys";
+import { Failure } from "../ui/Failure";
+import { layers } from "../ui/layers";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime } from "../ui/words";
+import type { Planner } from "./usePlanner";
+
+const CHANGES = {
+  created: "planned",
+  updated: "changed",
+  archived: "taken out",
+  restored: "brought back",
+  back: "made what it was",
+};
+
+/** What the session was before; one state for each time somebody worked on it. */
+export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Planner; onClose: () => void }) {
+  const notice = useNotice();
+  const versions = useQuery({
+    queryKey: keys.planVersions(plan.id, planner.version),
+    queryFn: ({ signal }) =>
+      answered(api.GET("/api/plans/{id}/versions", { params: { path: { id: plan.id } }, signal })),
+  });
+  const back = async (version: number) => {
+    try {
+      await answered(
+        api.POST("/api/plans/{id}/versions/{version}/bring-back", {
+          params: { path: { id: plan.id, version }, header: { "If-Match": ifMatch(planner.version)["If-Match"] } },
+        }),
+      );
+      await planner.takeTheirs();
+      notice.done(`It is again what it was in version ${version}.`);
+      onClose();
+    } catch (error) {
+      notice.failed(error);
+    }
+  };
+  return (
+    <Drawer getContainer={layers} open onClose={onClose} title="What it was" size={420}>
+      <Failure error={versions.error} />
+      {versions.isPending && <Waiting what="Looking" />}
+      <ul className="plan-rows">
+        {versions.data?.versions.map((one) => (
+          <li key={one.version}>
+            <span>
+              <b>{one.name}</b>
+              <br />
+              <small>
+                {CHANGES[one.change]} by {one.editor.name}, {dayAndTime(one.createdAt)} ·{" "}
+                {Math.round(one.lengthMs / 60_000)} min
+              </small>
+            </span>
+            {one.version < planner.version && (
+              <Button size="small" onClick={() => back(one.version)}>
+                Bring back
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </Drawer>
+  );
+}

@@ -1,0 +1,107 @@
+import { expect, test } from "vitest";
+import {
+  address,
+  contentOf,
+  copied,
+  dropped,
+  join,
+  moved,
+  newRound,
+  newSet,
+  type PlanContent,
+  renewed,
+  setsAt,
+  split,
+  without,
+  withSet,
+  withSets,
+} from "./plan";
+
+const plan: PlanContent = {
+  ...contentOf({}),
+  tracks: [
+    { name: "One", level: 1 },
+    { name: "Two", level: 2 },
+  ],
+  blocks: [{ kind: "rounds", name: "Rounds", rounds: [newRound(), newRound()] }],
+};
+
+test("what is missing in a stored plan is as usual, and a chain alone is a combination", () => {
+  const content = contentOf({
+    blocks: [{ rounds: [{ sets: [{ seconds: 60, combinations: ["1 2"] }, { seconds: 30 }] }] }],
+  });
+  expect(content.blocks[0]?.rounds[0]).toMatchObject({
+    seconds: 90,
+    sets: [
+      { drill: "repeat", combinations: [{ chain: "1 2" }] },
+      { drill: "repeat", combinations: [] },
+    ],
+  });
+  expect(content).toMatchObject({ rules: "all-limbs", level: 2, numbering: "parity", tracks: [] });
+});
+
+test("what a plan holds beside what the planner knows is kept", () => {
+  expect(contentOf({ tempo: 1.2, rules: "boxing" })).toMatchObject({ tempo: 1.2, rules: "boxing" });
+});
+
+test("a set of everybody is changed for everybody", () => {
+  const changed = withSet(plan, { block: 0, round: 0, set: 0 }, (set) => ({ ...set, drill: "ladder" }));
+  expect(setsAt(changed, { block: 0, round: 0, track: 1 })[0]?.drill).toBe("ladder");
+  expect(setsAt(changed, { block: 0, round: 1 })[0]?.drill).toBe("repeat");
+});
+
+test("a track whose set is changed gets sets of its own, and the others keep theirs", () => {
+  const changed = withSets(plan, { block: 0, round: 0, track: 1 }, () => [newSet("calls")]);
+  expect(setsAt(changed, { block: 0, round: 0, track: 1 })[0]?.drill).toBe("calls");
+  expect(setsAt(changed, { block: 0, round: 0, track: 0 })[0]?.drill).toBe("repeat");
+  expect(setsAt(changed, { block: 0, round: 0 })[0]?.drill).toBe("repeat");
+});
+
+test("a round is split by track and joined again", () => {
+  const apart = split(plan, { block: 0, round: 1 });
+  expect(apart.blocks[0]?.rounds[1]?.tracks).toHaveLength(2);
+  const changed = withSet(apart, { block: 0, round: 1, track: 0, set: 0 }, (set) => ({ ...set, drill: "calls" }));
+  expect(setsAt(changed, { block: 0, round: 1, track: 1 })[0]?.drill).toBe("repeat");
+  expect(join(changed, { block: 0, round: 1 })).toEqual(plan);
+});
+
+test.each([
+  [0, []],
+  [1, ["3"]],
+  [2, ["1", "3"]],
+  [5, ["1", "2", "3"]],
+])("where a drill takes %s, a third one dropped in leaves %j", (most, left) => {
+  const set = { drill: "x", combinations: most === 0 ? [] : [{ chain: "1" }, { chain: "2" }] };
+  expect(dropped(set, { chain: "3" }, most).combinations.map((one) => one.chain)).toEqual(left);
+});
+
+test("lists are moved, copied and cut at their place", () => {
+  expect(moved(["a", "b", "c"], 0, 2)).toEqual(["b", "c", "a"]);
+  expect(moved(["a", "b"], 0, 2)).toEqual(["a", "b"]);
+  expect(copied(["a", "b"], 0)).toEqual(["a", "a", "b"]);
+  expect(without(["a", "b"], 0)).toEqual(["b"]);
+});
+
+test("a copy is not tied to what it was copied from", () => {
+  const rounds = copied([newRound()], 0);
+  const first = rounds[0];
+  if (first?.sets[0]) {
+    first.sets[0].drill = "calls";
+  }
+  expect(rounds[1]?.sets[0]?.drill).toBe("repeat");
+});
+
+test("a combination that the library has changed is taken over wherever it stands", () => {
+  const apart = split(
+    withSet(plan, { block: 0, round: 0, set: 0 }, (set) => dropped(set, { chain: "1 2", id: 7, version: 1 }, 1)),
+    { block: 0, round: 0 },
+  );
+  const text = JSON.stringify(renewed(apart, 7, { chain: "1 2 3", stance: "southpaw", version: 2 }));
+  expect(text.match(/"chain":"1 2 3"/g)).toHaveLength(3);
+  expect(text).not.toContain('"chain":"1 2"');
+});
+
+test("a place is written as the server names it", () => {
+  expect(address({ block: 1, round: 0, track: 2, set: 3 })).toBe("blocks[1].rounds[0].tracks[2].sets[3]");
+  expect(address({ block: 1 })).toBe("blocks[1]");
+});

@@ -1,0 +1,28 @@
+import { createContext, useContext } from "react";
+import type { Drill, Exercise, SessionDocument } from "../api/client";
+import type { Place, PlanContent } from "./plan";
+
+export interface PlanInHand {
+  content: PlanContent;
+  /** What follows from it; of the content before, while `old`. */
+  document: SessionDocument | null;
+  old: boolean;
+  drills: Drill[];
+  exercises: Exercise[];
+  selected: Place | null;
+  select: (place: Place | null) => void;
+  /** @param typed whether it goes on with the change before, as one types */
+  change: (next: (now: PlanContent) => PlanContent, typed?: boolean) => void;
+  /** Why each part is as it is, where the session was made in one press. */
+  reasons: { place: string; message: string }[];
+}
+
+export const PlanContext = createContext<PlanInHand | null>(null);
+
+export function usePlanInHand(): PlanInHand {
+  const plan = useContext(PlanContext);
+  if (plan === null) {
+    throw new Error("There is no plan around this part.");
+  }
+  return plan;
+}

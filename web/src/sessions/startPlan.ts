@@ -1,0 +1,33 @@
+import type { Course } from "../api/client";
+import { contentOf, newRound, newSet, type PlanContent } from "./plan";
+import { fixed } from "./usePlans";
+
+/** A plan to be filled by hand: as the course works, with a warm-up, one round and a cool-down. */
+export async function startPlan(course: Course | null, numbering: string): Promise<PlanContent> {
+  const content: PlanContent = {
+    minutes: course?.minutes ?? 60,
+    rules: course?.rules ?? "all-limbs",
+    group: course?.group ?? "open",
+    medium: course?.medium ?? "pads",
+    level: Math.max(...(course?.levels ?? [2])),
+    seed: 1,
+    numbering,
+    tracks: course && course.levels.length > 1 ? course.levels.map((level) => ({ name: `Level ${level}`, level })) : [],
+    blocks: [
+      {
+        kind: "rounds",
+        name: "Rounds",
+        changeover: 60,
+        rounds: [newRound(course?.work ?? 180, course?.rests[0] ?? 60)],
+      },
+    ],
+  };
+  return contentOf(await fixed(contentOf(await fixed(content, "no-warm-up")), "no-cool-down"));
+}
+
+/** A round like the one before it, to be filled. */
+export function nextRound(rounds: PlanContent["blocks"][number]["rounds"]) {
+  const before = rounds.at(-1);
+  const round = newRound(before?.seconds, before?.rest);
+  return before?.tracks ? { ...round, tracks: before.tracks.map((track) => ({ ...track, sets: [newSet()] })) } : round;
+}

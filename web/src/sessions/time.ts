@@ -1,0 +1,53 @@
+/** Minutes and seconds as on a round timer: 3:00. */
+export function clock(ms: number): string {
+  const seconds = Math.round(ms / 1000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+}
+
+/** Days are written as 2026-11-26; they are reckoned without a time zone. */
+export function addDays(day: string, days: number): string {
+  const date = new Date(`${day}T00:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + days);
+  return date.toISOString().slice(0, 10);
+}
+
+/** 1, Monday, to 7, Sunday. */
+export function weekdayOf(day: string): number {
+  return new Date(`${day}T00:00:00Z`).getUTCDay() || 7;
+}
+
+export function mondayOf(day: string): string {
+  return addDays(day, 1 - weekdayOf(day));
+}
+
+/** The days of a month in whole weeks. */
+export function weeksOf(day: string): string[][] {
+  const month = day.slice(0, 7);
+  const weeks: string[][] = [];
+  for (let monday = mondayOf(`${month}-01`); monday.slice(0, 7) <= month; monday = addDays(monday, 7)) {
+    weeks.push(Array.from({ length: 7 }, (_, at) => addDays(monday, at)));
+  }
+  return weeks;
+}
+
+export function monthAfter(day: string, months: number): string {
+  const date = new Date(`${day.slice(0, 7)}-01T00:00:00Z`);
+  date.setUTCMonth(date.getUTCMonth() + months);
+  return date.toISOString().slice(0, 10);
+}
+
+const shown = (day: string, options: Intl.DateTimeFormatOptions) =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", { ...options, timeZone: "UTC" });
+
+export const longDay = (day: string) => shown(day, { weekday: "long", day: "numeric", month: "long" });
+export const shortDay = (day: string) => shown(day, { weekday: "short", day: "numeric" });
+export const monthName = (day: string) => shown(day, { month: "long", year: "numeric" });
+
+/** The next day of a course from that day on on which none of these sessions is. */
+export function nextDay(course: { weekday: number | null }, from: string, taken: string[]): string {
+  let day = course.weekday === null ? from : addDays(from, (course.weekday - weekdayOf(from) + 7) % 7);
+  while (taken.includes(day)) {
+    day = addDays(day, course.weekday === null ? 1 : 7);
+  }
+  return day;
+}

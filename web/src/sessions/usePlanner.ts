@@ -1,0 +1,179 @@
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { again, answered, api, ifMatch, type Plan, Refusal, refusal } from "../api/client";
+import { keys } from "../api/keys";
+import { useHistory } from "../ui/useHistory";
+import { useNotice } from "../ui/useNotice";
+import { useSettled } from "../ui/useSettled";
+import { contentOf, type PlanContent } from "./plan";
+
+/** All of a session that a coach writes. */
+export interface Draft {
+  name: string;
+  course: number | null;
+  startsAt: string | null;
+  isTemplate: boolean;
+  content: PlanContent;
+}
+
+export type Saving = "saved" | "waiting" | "saving" | "failed" | "changed";
+
+/** A pause after the last change before it is saved, ms. */
+const PAUSE = 900;
+const PRESENCE = 8000;
+
+export function draftOf(plan: Plan): Draft {
+  return {
+    name: plan.name,
+    course: plan.course?.id ?? null,
+    startsAt: plan.startsAt,
+    isTemplate: plan.isTemplate,
+    content: contentOf(plan.content),
+  };
+}
+
+const same = (one: Draft, other: Draft) => JSON.stringify(one) === JSON.stringify(other);
+
+export function usePlan(id: number) {
+  return useQuery({
+    queryKey: keys.plan(id),
+    queryFn: ({ signal }) => answered(api.GET("/api/plans/{id}", { params: { path: { id } }, signal })),
+    // The planner itself looks whether somebody saved meanwhile.
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 0,
+    retry: again,
+  });
+}
+
+/** What follows from the plan as it is now; the answer before as long as there is no new one. */
+export function usePlanCheck(content: PlanContent) {
+  const settled = useSettled(JSON.stringify(content), 120);
+  return useQuery({
+    queryKey: keys.planCheck(settled),
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST("/api/plans/check", { body: { content: JSON.parse(settled) as Record<string, unknown> }, signal }),
+      ),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+}
+
+/**
+ * A plan with undo and redo that saves itself, and never over what somebody else has saved: then it stays as it is here
+ * until the coach has chosen.
+ */
+export function usePlanner(plan: Plan) {
+  const history = useHistory<Draft>(() => ({ now: draftOf(plan), before: null }));
+  const queries = useQueryClient();
+  const notice = useNotice();
+  const [base, setBase] = useState(() => ({ version: plan.version, draft: draftOf(plan) }));
+  const [saving, setSaving] = useState<Saving>("saved");
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [others, setOthers] = useState<string[]>([]);
+  const busy = useRef(false);
+  const draft = history.now;
+  const unsaved = !same(draft, base.draft);
+  const newest = useRef({ draft, base });
+  newest.current = { draft, base };
+
+  const save = useCallback(
+    async (over?: number) => {
+      if (busy.current) {
+        return;
+      }
+      busy.current = true;
+      setSaving("saving");
+      const { draft: sent, base: from } = newest.current;
+      try {
+        const stored = await answered(
+          api.PUT("/api/plans/{id}", {
+            params: { path: { id: plan.id }, header: { "If-Match": ifMatch(over ?? from.version)["If-Match"] } },
+            body: { ...sent, content: { ...sent.content } },
+          }),
+        );
+        setBase({ version: stored.version, draft: sent });
+        setTrouble(null);
+        setSaving("saved");
+        void queries.invalidateQueries({ queryKey: ["plans", "list"] });
+      } catch (error) {
+        const changed = error instanceof Refusal && error.problem.status === 412;
+        setSaving(changed ? "changed" : "failed");
+        setTrouble(refusal(error).title);
+      } finally {
+        busy.current = false;
+      }
+    },
+    [plan.id, queries],
+  );
+
+  const text = JSON.stringify(draft);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each change of the text begins the pause anew
+  useEffect(() => {
+    if (!unsaved || saving === "changed" || saving === "saving") {
+      return;
+    }
+    setSaving((was) => (was === "failed" ? was : "waiting"));
+    const timer = setTimeout(() => void save(), saving === "failed" ? 5000 : PAUSE);
+    return () => clearTimeout(timer);
+  }, [text, unsaved, save, saving]);
+
+  // Whoever leaves within the pause is asked by the browser.
+  useEffect(() => {
+    if (!unsaved) {
+      return;
+    }
+    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", stay);
+    return () => window.removeEventListener("beforeunload", stay);
+  }, [unsaved]);
+  const leaving = useRef(save);
+  leaving.current = save;
+  useEffect(
+    () => () => {
+      if (!same(newest.current.draft, newest.current.base.draft)) {
+        void leaving.current();
+      }
+    },
+    [],
+  );
+
+  const { change } = history;
+  /** What somebody else has saved; the own one is one undo away. */
+  const takeTheirs = useCallback(async () => {
+    const theirs = await answered(api.GET("/api/plans/{id}", { params: { path: { id: plan.id } } }));
+    setBase({ version: theirs.version, draft: draftOf(theirs) });
+    change(() => draftOf(theirs));
+    setSaving("saved");
+    setTrouble(null);
+    return theirs;
+  }, [plan.id, change]);
+  const keepMine = useCallback(async () => {
+    const theirs = await answered(api.GET("/api/plans/{id}", { params: { path: { id: plan.id } } }));
+    setBase({ version: theirs.version, draft: draftOf(theirs) });
+    await save(theirs.version);
+  }, [plan.id, save]);
+
+  useEffect(() => {
+    const look = async () => {
+      try {
+        const here = await answered(api.POST("/api/plans/{id}/presence", { params: { path: { id: plan.id } } }));
+        setOthers(here.others);
+        const { base: from, draft: mine } = newest.current;
+        if (here.version > from.version && same(mine, from.draft) && !busy.current) {
+          const theirs = await takeTheirs();
+          notice.done(`${theirs.editor.name} changed this session; you see it as it is now.`);
+        }
+      } catch {
+        // Said by the frame when the server is away.
+      }
+    };
+    void look();
+    const timer = setInterval(() => void look(), PRESENCE);
+    return () => clearInterval(timer);
+  }, [plan.id, takeTheirs, notice]);
+
+  return { ...history, draft, version: base.version, saving, trouble, others, save, takeTheirs, keepMine };
+}
+
+export type Planner = ReturnType<typeof usePlanner>;

@@ -1,0 +1,102 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Course, type CourseRequest, ifMatch, type PlanRequest } from "../api/client";
+import { keys } from "../api/keys";
+
+/** Sessions that start on these days, with what has no day, and the templates. */
+export function usePlanList(from: string, to: string, course?: number) {
+  return useQuery({
+    queryKey: keys.planList(from, to, course),
+    queryFn: ({ signal }) => answered(api.GET("/api/plans", { params: { query: { from, to, course } }, signal })),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useCourses() {
+  return useQuery({
+    queryKey: keys.courses,
+    queryFn: ({ signal }) => answered(api.GET("/api/courses", { signal })).then((answer) => answer.courses),
+  });
+}
+
+export function useDrills() {
+  return useQuery({
+    queryKey: keys.drills,
+    queryFn: ({ signal }) => answered(api.GET("/api/drills", { signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  }).data;
+}
+
+export function useSaveCourse(course: Course | null) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: CourseRequest) =>
+      answered(
+        course === null
+          ? api.POST("/api/courses", { body })
+          : api.PUT("/api/courses/{id}", {
+              params: { path: { id: course.id }, header: { "If-Match": ifMatch(course.version)["If-Match"] } },
+              body,
+            }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.courses }),
+  });
+}
+
+export function useShelveCourse() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (course: Course) => {
+      const params = {
+        path: { id: course.id },
+        header: { "If-Match": ifMatch(course.version)["If-Match"] },
+      };
+      return answered(
+        course.archived
+          ? api.POST("/api/courses/{id}/restore", { params })
+          : api.POST("/api/courses/{id}/archive", { params }),
+      );
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.courses }),
+  });
+}
+
+export function useCreatePlan() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: PlanRequest) => answered(api.POST("/api/plans", { body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["plans", "list"] }),
+  });
+}
+
+/** Takes a session out, or brings it back. */
+export function useShelvePlan() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (plan: { id: number; version: number; archived: boolean }) => {
+      const params = { path: { id: plan.id }, header: { "If-Match": ifMatch(plan.version)["If-Match"] } };
+      return answered(
+        plan.archived
+          ? api.POST("/api/plans/{id}/restore", { params })
+          : api.POST("/api/plans/{id}/archive", { params }),
+      );
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.plans }),
+  });
+}
+
+/** The plan with less of what is warned of. */
+export async function fixed(content: object, warning: string): Promise<Record<string, unknown>> {
+  const answer = await answered(api.POST("/api/plans/fix", { body: { content: { ...content }, warning } }));
+  return answer.content;
+}
+
+export async function composed(body: {
+  course: number;
+  minutes?: number | null;
+  aim?: "due" | "theme" | "weapon";
+  value?: string | null;
+  seed?: number;
+  locked?: Record<string, unknown> | null;
+}) {
+  return answered(api.POST("/api/plans/compose", { body }));
+}
