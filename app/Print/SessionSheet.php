@@ -34,9 +34,10 @@ final readonly class SessionSheet
      */
     public function coach(Plan $plan, SessionPlan $session, array $reminders): string
     {
+        $programme = ProgrammeBuilder::build($session);
         $sizes = self::SIZES;
         do {
-            $pdf = $this->coachPage($plan, $session, $reminders, array_shift($sizes) ?? 5.0);
+            $pdf = $this->coachPage($plan, $programme, $reminders, array_shift($sizes) ?? 5.0);
         } while ([] !== $sizes && $pdf->getNumPages() > 1);
 
         return $pdf->Output('', 'S');
@@ -68,9 +69,9 @@ final readonly class SessionSheet
     }
 
     /** @param list<string> $reminders */
-    private function coachPage(Plan $plan, SessionPlan $session, array $reminders, float $points): Sheet
+    private function coachPage(Plan $plan, Programme $programme, array $reminders, float $points): Sheet
     {
-        $programme = ProgrammeBuilder::build($session);
+        $session = $programme->plan;
         $pdf = new Sheet('P', $plan->name, self::MARGIN);
         $this->write($pdf, Sheet::NUMBERS, 26, $plan->name);
         $this->write($pdf, Sheet::WORDS, 10, self::when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);

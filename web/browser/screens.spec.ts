@@ -44,6 +44,10 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
   expect(await faults(page), "compare").toEqual([]);
   for (const [path, sign] of [
     ["/review", "Rope ladder"],
+    ["/sessions", "Liver, three levels"],
+    ["/sessions/1", "Nothing stands in the way."],
+    ["/advice", "Jogging"],
+    ["/settings", "Sessions begin at the time of the gym"],
     ["/numbering", "How the library reads"],
     ["/translate", "Nothing is stored."],
     ["/exchange", "See what it would do"],

@@ -78,7 +78,16 @@ final readonly class DrillRun
     /** From the start to the last release at the tempo of the plan, in whole ms. */
     public function length(Chain $chain): int
     {
-        return (int) ceil(Check::builtIn()->model->timing($chain, $this->options->rules, $this->options->tempo)->length());
+        // The same chain is asked for by cues and by the load of each stance.
+        static $lasting = null;
+        /** @var \WeakMap<Chain, array<string, int>> $known */
+        $known = $lasting ??= new \WeakMap();
+        $key = spl_object_id($this->options->rules).' '.$this->options->tempo;
+        $lengths = $known[$chain] ?? [];
+        $lengths[$key] ??= (int) ceil(Check::builtIn()->model->timing($chain, $this->options->rules, $this->options->tempo)->length());
+        $known[$chain] = $lengths;
+
+        return $lengths[$key];
     }
 
     public function check(Chain $chain): CheckResult

@@ -15,6 +15,7 @@ use Periplus\Core\Session\Drill\DrillProblem;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\ReturnFire\Answer;
 use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\ReturnFire;
 use Periplus\Core\Technique\Stance;
@@ -101,7 +102,12 @@ final readonly class ReturnFireDrill implements Drill
     /** @return list<Defence> */
     private function defences(DrillRun $run): array
     {
-        $answers = ReturnFire::builtIn()->answers(new ChainInStance($run->chain(), Stance::Orthodox), $run->options, WeaponChoices::limbs($run->parameters->choices('counters')));
+        // Cues and the load of each stance ask for the same ones.
+        static $lasting = null;
+        /** @var \WeakMap<DrillRun, list<Answer>> $known */
+        $known = $lasting ??= new \WeakMap();
+        $known[$run] ??= ReturnFire::builtIn()->answers(new ChainInStance($run->chain(), Stance::Orthodox), $run->options, WeaponChoices::limbs($run->parameters->choices('counters')));
+        $answers = $known[$run];
 
         return $answers['same' === $run->parameters->text('opponent') ? 0 : 1]->defences ?? [];
     }

@@ -223,11 +223,13 @@ final class ProgrammeBuilder
     /** @return list<Cue> with the reminders, which are chosen in the order of the session */
     private function remind(): array
     {
-        return array_map(function (Cue $cue): Cue {
+        $checked = [];
+
+        return array_map(function (Cue $cue) use (&$checked): Cue {
             if (null === $cue->chain || !\in_array($cue->kind, self::REMIND, true)) {
                 return $cue;
             }
-            $result = Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), new CheckOptions($this->plan->rules, $this->plan->tempo));
+            $result = $checked[spl_object_id($cue->chain)] ??= Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), new CheckOptions($this->plan->rules, $this->plan->tempo));
             $reminders = array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result));
 
             return new Cue($cue->atMs, $cue->track, $cue->kind, $cue->text, $cue->place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, $reminders);

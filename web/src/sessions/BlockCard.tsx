@@ -93,8 +93,14 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
         </details>
       )}
       {block.rounds.map((round, number) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
-        <RoundCard key={number} round={round} block={at} at={number} compact={block.kind !== "rounds"} />
+        <RoundCard
+          // biome-ignore lint/suspicious/noArrayIndexKey: a round is told by its place
+          key={number}
+          round={round}
+          block={at}
+          at={number}
+          compact={block.kind !== "rounds" && block.kind !== "conditioning"}
+        />
       ))}
       <button
         type="button"

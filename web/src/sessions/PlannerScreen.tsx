@@ -5,8 +5,6 @@ import {
   type DragStartEvent,
   KeyboardSensor,
   PointerSensor,
-  pointerWithin,
-  rectIntersection,
   useSensor,
   useSensors,
 } from "@dnd-kit/core";
@@ -22,6 +20,7 @@ import { BlockCard } from "./BlockCard";
 import { type Dragged, type Dropped, drop } from "./drag";
 import { LibraryPanel } from "./LibraryPanel";
 import { LoadPanel } from "./LoadPanel";
+import { nearestTarget } from "./nearestTarget";
 import { PlanHead } from "./PlanHead";
 import type { Place } from "./plan";
 import { PlanContext } from "./planContext";
@@ -93,10 +92,7 @@ function Planner({ plan }: { plan: Plan }) {
     >
       <DndContext
         sensors={sensors}
-        collisionDetection={(args) => {
-          const inside = pointerWithin(args);
-          return inside.length > 0 ? inside : rectIntersection(args);
-        }}
+        collisionDetection={nearestTarget}
         onDragStart={onDragStart}
         onDragEnd={onDragEnd}
         onDragCancel={() => setDragged(null)}

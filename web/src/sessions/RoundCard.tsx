@@ -51,7 +51,8 @@ export function RoundCard({
       ref={target.setNodeRef}
       className={`round-card${chosen ? " is-chosen" : ""}${target.isOver ? " is-over" : ""}`}
       aria-label={label}
-      onFocusCapture={() => !chosen && select(place)}
+      onClickCapture={() => !chosen && select(place)}
+      onKeyUpCapture={(event) => event.key === "Tab" && !chosen && select(place)}
     >
       <header className="round-head" ref={drag.setNodeRef}>
         <button
@@ -84,7 +85,7 @@ export function RoundCard({
           aria-label="Work, seconds"
           onChange={(seconds) => put({ seconds: seconds ?? 60 }, true)}
         />
-        <span className="small">s work</span>
+        <span className="small">{compact ? "s" : "on"}</span>
         {!compact && (
           <>
             <InputNumber
@@ -97,7 +98,7 @@ export function RoundCard({
               aria-label="Rest, seconds"
               onChange={(rest) => put({ rest: rest ?? 0 }, true)}
             />
-            <span className="small">s rest</span>
+            <span className="small">off</span>
             <span className="small">×</span>
             <InputNumber
               size="small"
@@ -213,6 +214,7 @@ function LaneColumn({
   });
   const own = place.track === undefined ? undefined : round.tracks?.find((one) => one.track === place.track);
   const cycle = round.seconds + (round.rest ?? 0);
+  const sets = setsAt(content, place);
   const pattern = own?.pattern?.join(",") ?? "";
   const known = PATTERNS.some((one) => one.value === pattern);
   return (
@@ -251,9 +253,9 @@ function LaneColumn({
           />
         </header>
       )}
-      {setsAt(content, place).map((set, at) => (
+      {sets.map((set, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a set is told by its place
-        <SetCard key={at} set={set} place={{ ...place, set: at }} compact={compact} />
+        <SetCard key={at} set={set} place={{ ...place, set: at }} compact={compact} alone={sets.length === 1} />
       ))}
       <button
         type="button"
@@ -264,9 +266,7 @@ function LaneColumn({
       >
         + set
       </button>
-      {setsAt(content, place).length === 0 && (
-        <span className="small"> {clock(1000 * round.seconds)} without a set</span>
-      )}
+      {sets.length === 0 && <span className="small"> {clock(1000 * round.seconds)} without a set</span>}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { SessionDocument } from "../api/client";
 import { type Dragged, type Dropped, roundKey, stretch } from "./drag";
 import { usePlanInHand } from "./planContext";
@@ -107,6 +107,9 @@ interface HandleProps {
   label: string;
 }
 
+/** The round that the keys go on with, as long as the clock does not show it yet. */
+let wanted: { block: number; round: number } | null = null;
+
 /** One round on the clock: press to go to it, drag to move it, its right edge to stretch it, and the keys for all of that. */
 function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const { content, change, select, selected } = usePlanInHand();
@@ -118,19 +121,25 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const times = content.blocks[block]?.rounds[round]?.times ?? 1;
   const chosen = selected?.block === block && selected.round === round;
 
+  const press = useRef<HTMLButtonElement>(null);
+  // A copy is on the clock once the server has answered.
+  useEffect(() => {
+    if (wanted?.block === block && wanted.round === round) {
+      wanted = null;
+      press.current?.focus();
+    }
+  });
   const onKey = (event: KeyboardEvent<HTMLElement>) => {
-    const done = roundKey(content, { block, round }, event);
+    const place = wanted ?? { block, round };
+    const done = roundKey(content, place, event);
     if (done) {
       event.preventDefault();
       event.stopPropagation();
       change(() => done.content);
-      select({ block, round: done.round });
-      // The key goes on with the round where it is now.
-      requestAnimationFrame(() =>
-        globalThis.document.querySelector<HTMLElement>(`[data-handle="${block} ${done.round}"]`)?.focus(),
-      );
+      select({ block: place.block, round: done.round });
+      wanted = { block: place.block, round: done.round };
     } else if (event.key === "ArrowRight" || event.key === "ArrowLeft") {
-      const all = [...globalThis.document.querySelectorAll<HTMLElement>("[data-handle]")];
+      const all = [...globalThis.document.querySelectorAll<HTMLElement>(".round-press")];
       all[all.indexOf(event.currentTarget) + (event.key === "ArrowRight" ? 1 : -1)]?.focus();
     } else if (event.key === "Enter") {
       select({ block, round });
@@ -168,7 +177,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
       <button
         type="button"
         className="round-press"
-        data-handle={`${block} ${round}`}
+        ref={press}
         aria-label={`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete takes it out.`}
         aria-pressed={chosen}
         {...drag.listeners}

@@ -243,9 +243,10 @@ function BringIn({
         throw new Error("It holds no object.");
       }
       const { name } = content as { name?: unknown };
-      onContent(typeof name === "string" && name.trim() !== "" ? name : file.name.replace(/\.json$/i, ""), {
-        ...contentOf(content as Record<string, unknown>),
-      });
+      onContent(
+        typeof name === "string" && name.trim() !== "" ? name : file.name.replace(/\.json$/i, ""),
+        content as Record<string, unknown>,
+      );
     } catch (error) {
       onFailed(`${file.name} is no plan in JSON. ${error instanceof Error ? error.message : ""}`);
     }

@@ -12,7 +12,17 @@ import { usePlanInHand } from "./planContext";
 import { Way } from "./Way";
 
 /** A stretch of work: its drill, its combinations with their lines, and what can be set on it. */
-export function SetCard({ set, place, compact }: { set: PlannedSet; place: Place; compact: boolean }) {
+export function SetCard({
+  set,
+  place,
+  compact,
+  alone,
+}: {
+  set: PlannedSet;
+  place: Place;
+  compact: boolean;
+  alone: boolean;
+}) {
   const { content, document, drills, exercises, change, selected, select } = usePlanInHand();
   const notice = useNotice();
   const drill = drills.find((one) => one.id === set.drill);
@@ -65,10 +75,12 @@ export function SetCard({ set, place, compact }: { set: PlannedSet; place: Place
     }
   };
   return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: what is in it takes the press; it only notes where one is
     <div
       ref={target.setNodeRef}
       className={`set-card${chosen ? " is-chosen" : ""}${target.isOver ? " is-over" : ""}${problems.some((one) => one.stops) ? " has-problem" : ""}`}
-      onFocusCapture={() => !chosen && select(place)}
+      onClick={() => !chosen && select(place)}
+      onKeyUp={(event) => event.key === "Tab" && !chosen && select(place)}
     >
       <div className="set-head" ref={drag.setNodeRef}>
         <button
@@ -104,17 +116,19 @@ export function SetCard({ set, place, compact }: { set: PlannedSet; place: Place
             getPopupContainer={(node) => node.closest("main") ?? node}
           />
         )}
-        <InputNumber
-          size="small"
-          className="tiny"
-          min={5}
-          max={7200}
-          step={15}
-          value={set.seconds ?? null}
-          placeholder="share"
-          aria-label="Seconds of the set; its share when empty"
-          onChange={(seconds) => put({ seconds }, true)}
-        />
+        {(!alone || set.seconds) && (
+          <InputNumber
+            size="small"
+            className="tiny"
+            min={5}
+            max={7200}
+            step={15}
+            value={set.seconds ?? null}
+            placeholder="share"
+            aria-label="Seconds of the set; its share when empty"
+            onChange={(seconds) => put({ seconds }, true)}
+          />
+        )}
         <span className="ways">
           <Way
             label="Copy the set"
