@@ -182,14 +182,14 @@ function Exercises({ advice }: { advice: Advice }) {
                   readOnly={!head}
                   onChange={(event) => put(row.id, { does: event.target.value })}
                 />
-                <span className="field-name">Belongs to</span>
+                <span className="exercise-label">Belongs to</span>
                 <Checkbox.Group
                   value={row.for}
                   options={PARTS}
                   disabled={!head}
                   onChange={(parts) => put(row.id, { for: parts as Exercise["for"] })}
                 />
-                <span className="pair">
+                <span className="exercise-pair">
                   <span>
                     <span className="small">Seconds</span>
                     <InputNumber

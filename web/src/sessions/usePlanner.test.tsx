@@ -1,0 +1,129 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
+import { App } from "antd";
+import type { ReactNode } from "react";
+import { afterEach, expect, test } from "vitest";
+import type { Plan } from "../api/client";
+import { serve } from "../testing/page";
+import { usePlanner } from "./usePlanner";
+
+afterEach(() => {
+  cleanup();
+  serve(null);
+});
+
+const PERSON = { id: 1, name: "Liv" };
+const stored = (version: number, name: string): Plan => ({
+  id: 5,
+  version,
+  name,
+  course: null,
+  isTemplate: false,
+  startsAt: "2026-12-01T18:30",
+  lengthMs: 0,
+  problems: 0,
+  author: PERSON,
+  editor: PERSON,
+  updatedAt: "2026-11-26T12:00:00Z",
+  archived: false,
+  content: { blocks: [] },
+});
+
+/** A server that holds one plan, and refuses what was made from an old version. */
+function gym(first: Plan) {
+  const server = { plan: first, writes: [] as string[], away: false };
+  serve(async (request) => {
+    if (server.away) {
+      throw new TypeError("Failed to fetch");
+    }
+    const json = (body: unknown, status = 200) =>
+      new Response(JSON.stringify(body), {
+        status,
+        headers: { "Content-Type": status === 200 ? "application/json" : "application/problem+json" },
+      });
+    if (request.url.endsWith("/presence")) {
+      return json({ version: server.plan.version, others: [] });
+    }
+    if (request.method === "PUT") {
+      if (request.headers.get("If-Match") !== `"${server.plan.version}"`) {
+        return json({ type: "changed-meanwhile", status: 412, title: "Liv changed this session meanwhile." }, 412);
+      }
+      const { name } = (await request.json()) as { name: string };
+      server.writes.push(name);
+      server.plan = stored(server.plan.version + 1, name);
+    }
+    return json(server.plan);
+  });
+  return server;
+}
+
+function around({ children }: { children: ReactNode }) {
+  return (
+    <QueryClientProvider client={new QueryClient()}>
+      <App>{children}</App>
+    </QueryClientProvider>
+  );
+}
+
+const planner = (plan: Plan) => renderHook(() => usePlanner(plan), { wrapper: around }).result;
+const name = (hook: ReturnType<typeof planner>, to: string) =>
+  act(() => hook.current.change((draft) => ({ ...draft, name: to }), true));
+
+test("what was changed is saved by itself, once for all that follows quickly", async () => {
+  const server = gym(stored(1, "First"));
+  const hook = planner(server.plan);
+  expect(hook.current.saving).toBe("saved");
+  name(hook, "Sec");
+  name(hook, "Second");
+  expect(hook.current.saving).toBe("waiting");
+  await waitFor(() => expect(hook.current.saving).toBe("saved"));
+  expect(server.writes).toEqual(["Second"]);
+  expect(hook.current.version).toBe(2);
+});
+
+test("nothing is written where nothing was changed, nor after what was changed is taken back", async () => {
+  const server = gym(stored(1, "First"));
+  const hook = planner(server.plan);
+  name(hook, "Second");
+  act(() => hook.current.undo());
+  await new Promise((done) => setTimeout(done, 1300));
+  expect(server.writes).toEqual([]);
+});
+
+test("what somebody else saved is not written over: the draft stays, and the coach chooses", async () => {
+  const server = gym(stored(1, "First"));
+  const hook = planner(server.plan);
+  name(hook, "Mine");
+  server.plan = stored(2, "Theirs");
+  await waitFor(() => expect(hook.current.saving).toBe("changed"));
+  expect(hook.current.draft.name).toBe("Mine");
+  expect(hook.current.trouble).toContain("Liv changed this session meanwhile");
+  expect(server.writes).toEqual([]);
+  await act(() => hook.current.takeTheirs());
+  expect(hook.current.draft.name).toBe("Theirs");
+  act(() => hook.current.undo());
+  expect(hook.current.draft.name).toBe("Mine");
+});
+
+test("one's own is kept over the newest when the coach says so", async () => {
+  const server = gym(stored(1, "First"));
+  const hook = planner(server.plan);
+  name(hook, "Mine");
+  server.plan = stored(2, "Theirs");
+  await waitFor(() => expect(hook.current.saving).toBe("changed"));
+  await act(() => hook.current.keepMine());
+  await waitFor(() => expect(hook.current.saving).toBe("saved"));
+  expect(server.plan).toMatchObject({ version: 3, name: "Mine" });
+});
+
+test("without a server it says that it is not saved, keeps what was written, and tries again", async () => {
+  const server = gym(stored(1, "First"));
+  const hook = planner(server.plan);
+  server.away = true;
+  name(hook, "Later");
+  await waitFor(() => expect(hook.current.saving).toBe("failed"));
+  expect(hook.current.draft.name).toBe("Later");
+  server.away = false;
+  await act(() => hook.current.save());
+  expect(server.writes).toEqual(["Later"]);
+});
