@@ -44,6 +44,7 @@ final class SearchBenchmarkCommand extends Command
             'search, the first after a write' => $this->measure($client, $searches, afterWrite: true),
             'search, asked again' => $this->measure($client, $searches),
             'what is there already' => $this->measure($client, self::CHAINS, similar: true),
+            'a session in one press' => $this->compose($client),
         ] as $what => [$median, $slowest]) {
             $output->writeln(\sprintf('  %-46s %13.1f  %14.1f', $what, $median, $slowest));
         }
@@ -73,6 +74,24 @@ final class SearchBenchmarkCommand extends Command
         sort($medians);
 
         return [$medians[intdiv(\count($medians), 2)], $medians[\count($medians) - 1]];
+    }
+
+    /** @return array{float, float} median and slowest in ms, each with another seed */
+    private function compose(BenchmarkClient $client): array
+    {
+        /** @var array{courses: list<array{id: int}>} $list */
+        $list = $client->ask('/api/courses');
+        $times = [];
+        foreach ($list['courses'] as ['id' => $course]) {
+            foreach ([['aim' => 'due'], ['aim' => 'theme', 'value' => 'body-work'], ['aim' => 'weapon', 'value' => 'hand']] as $aim) {
+                for ($seed = 1; $seed <= 3; ++$seed) {
+                    $times[] = $client->time('/api/plans/compose', ['course' => $course, 'minutes' => 60, 'seed' => $seed, ...$aim]);
+                }
+            }
+        }
+        sort($times);
+
+        return [$times[intdiv(\count($times), 2)] ?? 0.0, [] === $times ? 0.0 : max($times)];
     }
 
     /** Archives one and brings it back: what the server remembered of searches holds no longer. */

@@ -12,6 +12,9 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
 use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Session\Drill\Parameter;
+use Periplus\Core\Session\Drills\DrillRegistry;
+use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\ModelValue;
 use Periplus\Core\Technique\ModelValues;
 
@@ -20,6 +23,32 @@ final class DocsTables
 {
     /** It has most of the causes. */
     private const WORKED = '1 2 2 14h 14l slip-lead slip-lead 3 exit 3';
+
+    public static function drills(): string
+    {
+        $table = "| drill | what athletes do | asks for | parameters, as usual |\n| --- | --- | --- | --- |\n";
+        foreach (DrillRegistry::definitions() as $drill) {
+            $table .= \sprintf(
+                "| `%s` | %s | %s | %s |\n",
+                $drill->id,
+                $drill->about,
+                $drill->asks(),
+                implode(', ', array_map(static fn (Parameter $parameter): string => \sprintf('`%s` %s', $parameter->name, \is_array($parameter->usual) ? '['.implode(', ', $parameter->usual).']' : var_export($parameter->usual, true)), $drill->parameters)),
+            );
+        }
+
+        return $table;
+    }
+
+    public static function warnings(): string
+    {
+        $table = "| warning | why | threshold | fix |\n| --- | --- | --- | --- |\n";
+        foreach (WarningRegistry::definitions() as $warning) {
+            $table .= \sprintf("| `%s` | %s | %s %s %s | %s |\n", $warning->id, $warning->reason, $warning->threshold->word, $warning->threshold->default, $warning->threshold->unit, $warning->fix);
+        }
+
+        return $table;
+    }
 
     public static function rules(): string
     {

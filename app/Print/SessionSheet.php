@@ -9,7 +9,6 @@ use Periplus\App\Plan\Plan;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\Block;
-use Periplus\Core\Session\Plan\BlockKind;
 use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\SessionPlan;
@@ -25,7 +24,7 @@ final readonly class SessionSheet
     private const WIDTH = 210 - 2 * self::MARGIN;
     private const BOTTOM = 283.0;
     /** Points of the coach's sheet, the largest with which it fits one page. */
-    private const SIZES = [11.0, 10.0, 9.0, 8.0, 7.0, 6.0, 5.0];
+    private const SIZES = [13.0, 12.0, 11.0, 10.0, 9.0, 8.0, 7.0, 6.0, 5.0];
 
     /**
      * @param list<string> $reminders of the day
@@ -54,7 +53,7 @@ final readonly class SessionSheet
         $lines = self::doorLines($session);
         // As large as one page allows.
         $left = self::BOTTOM - 14 - $pdf->GetY();
-        $points = max(9.0, min(26.0, $left / (max(1, \count($lines)) * 0.55)));
+        $points = max(9.0, min(34.0, $left / (max(1, \count($lines)) * 0.55)));
         foreach ($lines as [$isTitle, $text]) {
             if ($pdf->GetY() > self::BOTTOM - 24) {
                 $this->write($pdf, Sheet::WORDS, 9, 'and more', 90);
@@ -77,7 +76,7 @@ final readonly class SessionSheet
         $this->write($pdf, Sheet::WORDS, 10, self::when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);
         $pdf->Ln(2);
         foreach ($session->blocks as $number => $block) {
-            $this->block($pdf, $block, self::start($programme, $number), $session, $points);
+            $this->block($pdf, $block, self::starts($programme, $number), $session, $points);
         }
         $pdf->Ln(2);
         $this->write($pdf, Sheet::WORDS, $points, $this->load($programme), 90);
@@ -89,12 +88,13 @@ final readonly class SessionSheet
         return $pdf;
     }
 
-    private function block(Sheet $pdf, Block $block, int $startMs, SessionPlan $session, float $points): void
+    /** @param array<int, int> $starts of its rounds, ms */
+    private function block(Sheet $pdf, Block $block, array $starts, SessionPlan $session, float $points): void
     {
-        $this->write($pdf, Sheet::NUMBERS, 1.5 * $points, self::clock($startMs).'   '.$block->name);
-        foreach ($block->rounds as $round) {
-            $head = ($round->times > 1 ? $round->times.' × ' : '').self::clock(1000 * $round->seconds).($round->rest > 0 ? ', rest '.$round->rest.' s' : '').('other' === $round->stance->value ? ', other stance' : '').($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
-            $isExercises = BlockKind::Rounds !== $block->kind;
+        $this->write($pdf, Sheet::NUMBERS, 1.5 * $points, self::clock($starts[0] ?? 0).'   '.$block->name);
+        foreach ($block->rounds as $number => $round) {
+            $head = (\count($block->rounds) > 1 ? self::clock($starts[$number] ?? 0).'  ' : '').($round->times > 1 ? $round->times.' × ' : '').self::clock(1000 * $round->seconds).($round->rest > 0 ? ', rest '.$round->rest.' s' : '').('other' === $round->stance->value ? ', other stance' : '').($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
+            $isExercises = [] === array_filter($round->everybody->sets, static fn (Set $set): bool => 'exercise' !== $set->drill->definition()->id);
             if ($isExercises && [] === $round->lanes) {
                 $this->row($pdf, $head, implode(', ', array_map(static fn (Set $set): string => self::exercise($set).' '.$set->seconds.' s', $round->everybody->sets)), $points);
                 continue;
@@ -149,7 +149,7 @@ final readonly class SessionSheet
 
     private static function exercise(Set $set): string
     {
-        return 'exercise' === $set->drill->definition()->id ? ucfirst(strtr($set->parameters->text('exercise'), '-', ' ')) : self::line($set);
+        return ucfirst(strtr($set->parameters->text('exercise'), '-', ' '));
     }
 
     private function load(Programme $programme): string
@@ -191,15 +191,17 @@ final readonly class SessionSheet
         return $lines;
     }
 
-    private static function start(Programme $programme, int $block): int
+    /** @return array<int, int> when each round of a block begins, ms */
+    private static function starts(Programme $programme, int $block): array
     {
+        $starts = [];
         foreach ($programme->segments as $segment) {
-            if ($segment->place->block === $block) {
-                return $segment->fromMs;
+            if ($segment->place->block === $block && null !== $segment->place->round) {
+                $starts[$segment->place->round] = min($segment->fromMs, $starts[$segment->place->round] ?? $segment->fromMs);
             }
         }
 
-        return 0;
+        return $starts;
     }
 
     private static function when(Plan $plan, SessionPlan $session): string

@@ -57,6 +57,72 @@ final class ConsoleTest extends TestCase
         self::assertStringContainsString($says, $out);
     }
 
+    public function testASessionIsWorkedOutFromAFileAndFromStandardInput(): void
+    {
+        $plan = json_encode(['name' => 'Short', 'blocks' => [['rounds' => [['seconds' => 60, 'rest' => 15, 'times' => 10, 'sets' => [['combinations' => ['jab cross']]]]]]]], \JSON_THROW_ON_ERROR);
+        [$code, $out] = self::console(['session', '-', '--json'], $plan);
+        $document = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+
+        self::assertSame([0, 735_000, []], [$code, $document['lengthMs'], $document['problems']]);
+        [$code, $out] = self::console(['session', '-'], $plan);
+        self::assertSame(0, $code);
+        self::assertStringContainsString('Short, 12 min 15 s', $out);
+    }
+
+    #[TestWith(['{"blocks":', 'This is not JSON'])]
+    #[TestWith(['[1]', 'A plan is a JSON object'])]
+    #[TestWith(['{"blocks":[{"rounds":[{"seconds":60,"sets":[{"combinations":["1 99"]}]}]}]}', 'There is no number 99'])]
+    public function testABadPlanGetsASentenceAndAnExitCode(string $plan, string $sentence): void
+    {
+        [$code, $out] = self::console(['session', '-', '--json'], $plan);
+        $document = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+        self::assertIsArray($document['problems']);
+
+        self::assertSame(2, $code);
+        self::assertStringContainsString($sentence, json_encode($document['problems'], \JSON_THROW_ON_ERROR));
+    }
+
+    public function testAFileThatIsNotThereIsSaid(): void
+    {
+        [$code, $out] = self::console(['session', '/nowhere/plan.json']);
+
+        self::assertSame(2, $code);
+        self::assertStringContainsString('There is no file "/nowhere/plan.json"', $out);
+    }
+
+    public function testChainsAreOrderedLineByLine(): void
+    {
+        [$code, $out] = self::console(['sequence', '--json'], "1 2 3 2\n1 2\n1 2 3\n");
+        $document = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+
+        self::assertSame([0, [1, 2, 0], true], [$code, $document['order'], $document['proven']]);
+        [$code, $out] = self::console(['sequence', '--json'], "1 2\nwhat\n");
+        self::assertSame(2, $code);
+        self::assertStringContainsString('Line 1', $out);
+    }
+
+    public function testTheAnswerToAChainNamesDefencesAndCounters(): void
+    {
+        [$code, $out] = self::console(['answer', '--json', '--rules=boxing', '1', '2', '3']);
+        $document = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+        self::assertIsArray($document['answers']);
+        self::assertIsArray($document['answers'][0]);
+        self::assertSame([0, '3', 'orthodox'], [$code, $document['answers'][0]['text'], $document['answers'][0]['opponent']]);
+        self::assertIsArray($document['answers'][0]['defences']);
+        self::assertIsArray($document['answers'][0]['defences'][0]);
+        self::assertSame('roll-rear', $document['answers'][0]['defences'][0]['text']);
+        self::assertIsArray($document['answers'][0]['defences'][0]['counters']);
+        self::assertIsArray($document['answers'][0]['defences'][0]['counters'][0]);
+        self::assertSame(['2', 0], \array_slice(array_values(array_intersect_key($document['answers'][0]['defences'][0]['counters'][0], ['text' => 1, 'waitMs' => 1])), 0, 2));
+        [$code, $out] = self::console(['answer', 'slip', 'left']);
+        self::assertSame(2, $code);
+        self::assertStringContainsString('Nothing of this chain lands', $out);
+    }
+
     /**
      * @param list<string> $arguments
      *

@@ -151,6 +151,7 @@ test("rounds are stretched, copied, moved and taken out by keys, and a reload ha
 });
 
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  await to.scrollIntoViewIfNeeded();
   const [a, b] = [await from.boundingBox(), await to.boundingBox()];
   if (!a || !b) {
     throw new Error("Nothing to drag.");
