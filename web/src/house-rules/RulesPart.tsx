@@ -67,6 +67,33 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
           ))}
         </ul>
       </section>
+      <section className="panel rules" aria-label="Warnings of sessions">
+        <h2>What is warned of in sessions</h2>
+        <ul>
+          {all.warnings.map((warning) => (
+            <li key={warning.id} className="session-warning">
+              <b>{warning.title}</b>
+              <span className="session-threshold">
+                {warning.threshold.word}
+                <InputNumber
+                  size="small"
+                  min={warning.threshold.least}
+                  max={warning.threshold.most}
+                  precision={warning.threshold.isWhole ? 0 : 2}
+                  value={draft.thresholds[warning.id] ?? warning.threshold.usual}
+                  disabled={!mayEdit}
+                  onChange={(value) =>
+                    value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [warning.id]: value } })
+                  }
+                  aria-label={`${warning.title}: warned ${warning.threshold.word}, ${warning.threshold.unit}`}
+                />
+                {warning.threshold.unit}
+              </span>
+              <span className="small">{warning.reason}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
     </>
   );
 }

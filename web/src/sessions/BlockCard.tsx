@@ -42,7 +42,7 @@ export function BlockCard({ block, at }: { block: Block; at: number }) {
         />
         <b className="block-time">{clock(ms)}</b>
         <span className="small">
-          then
+          then{" "}
           <InputNumber
             size="small"
             className="tiny"

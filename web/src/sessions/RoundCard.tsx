@@ -218,7 +218,7 @@ function LaneColumn({
   const pattern = own?.pattern?.join(",") ?? "";
   const known = PATTERNS.some((one) => one.value === pattern);
   return (
-    <div ref={lane.setNodeRef} className={lane.isOver ? "lane is-over" : "lane"}>
+    <div ref={lane.setNodeRef} className={`lane${compact ? " lane-compact" : ""}${lane.isOver ? " is-over" : ""}`}>
       {place.track !== undefined && (
         <header className="lane-head">
           <b>{content.tracks[place.track]?.name}</b>

@@ -92,17 +92,19 @@ export function SetCard({
         >
           ⠿
         </button>
-        <Select
-          size="small"
-          className="set-drill"
-          value={set.drill}
-          aria-label="Drill"
-          showSearch={{ optionFilterProp: "label" }}
-          options={drills.map((one) => ({ value: one.id, label: one.title, title: one.about }))}
-          onChange={(next) => put({ drill: next, parameters: {} })}
-          popupMatchSelectWidth={false}
-          getPopupContainer={(node) => node.closest("main") ?? node}
-        />
+        {(!compact || chosen || set.drill !== "exercise") && (
+          <Select
+            size="small"
+            className="set-drill"
+            value={set.drill}
+            aria-label="Drill"
+            showSearch={{ optionFilterProp: "label" }}
+            options={drills.map((one) => ({ value: one.id, label: one.title, title: one.about }))}
+            onChange={(next) => put({ drill: next, parameters: {} })}
+            popupMatchSelectWidth={false}
+            getPopupContainer={(node) => node.closest("main") ?? node}
+          />
+        )}
         {set.drill === "exercise" && (
           <Select
             size="small"
@@ -130,11 +132,13 @@ export function SetCard({
           />
         )}
         <span className="ways">
-          <Way
-            label="Copy the set"
-            sign="copy"
-            onPress={() => change((now) => withSets(now, place, (sets) => copied(sets, place.set ?? 0)))}
-          />
+          {!compact && (
+            <Way
+              label="Copy the set"
+              sign="copy"
+              onPress={() => change((now) => withSets(now, place, (sets) => copied(sets, place.set ?? 0)))}
+            />
+          )}
           <Way
             label="Take the set out"
             sign="out"
