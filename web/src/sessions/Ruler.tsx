@@ -180,6 +180,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
         ref={press}
         aria-label={`${label}. Shift and an arrow stretches it, Alt and an arrow moves it, Ctrl D copies it, Delete takes it out.`}
         aria-pressed={chosen}
+        title={`${label}\nShift ← → stretches, Alt ← → moves, Ctrl D copies, Delete takes out`}
         {...drag.listeners}
         onClick={() => {
           select({ block, round });
