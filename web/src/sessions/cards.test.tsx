@@ -1,0 +1,297 @@
+import { spawnSync } from "node:child_process";
+import { DndContext } from "@dnd-kit/core";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { App } from "antd";
+import { useState } from "react";
+import { afterEach, expect, test } from "vitest";
+import type { Drill, SessionDocument } from "../api/client";
+import { serve } from "../testing/page";
+import { BlockCard } from "./BlockCard";
+import { Parameters } from "./Parameters";
+import { contentOf, type Place, type PlanContent, type PlannedSet } from "./plan";
+import { PlanContext } from "./planContext";
+
+afterEach(() => {
+  cleanup();
+  serve(null);
+});
+
+const ROOT = new URL("../../..", import.meta.url).pathname;
+
+/** The drills as the core defines them. */
+const DRILLS = JSON.parse(
+  spawnSync(
+    "php",
+    [
+      "-r",
+      `require "${ROOT}vendor/autoload.php";
+       echo json_encode(array_map(fn ($d) => ["id" => $d->id, "title" => $d->title, "about" => $d->about, "least" => $d->combinations[0], "most" => $d->combinations[1],
+         "parameters" => array_map(fn ($p) => $p->toArray(), $d->parameters), "isWork" => $d->isWork, "withPartner" => $d->withPartner], Periplus\\Core\\Session\\Drills\\DrillRegistry::definitions()));`,
+    ],
+    { encoding: "utf8" },
+  ).stdout,
+) as Drill[];
+
+const PLAN = contentOf({
+  tracks: [
+    { name: "New", level: 1 },
+    { name: "Old", level: 3 },
+  ],
+  blocks: [
+    {
+      kind: "rounds",
+      name: "Rounds",
+      rounds: [{ seconds: 180, rest: 60, sets: [{ drill: "repeat", combinations: [] }] }],
+    },
+  ],
+});
+
+interface Hand {
+  now: PlanContent;
+}
+
+/** The first block of a plan that can be changed. */
+function Plan({ start, document, hand }: { start: PlanContent; document: SessionDocument; hand: Hand }) {
+  const [content, setContent] = useState(start);
+  const [selected, select] = useState<Place | null>(null);
+  hand.now = content;
+  const plan = {
+    content,
+    document,
+    old: false,
+    drills: DRILLS,
+    exercises: [],
+    selected,
+    select,
+    change: setContent,
+    reasons: [],
+  };
+  const first = content.blocks[0];
+  return (
+    <PlanContext value={plan}>
+      <DndContext>{first && <BlockCard block={first} at={0} />}</DndContext>
+    </PlanContext>
+  );
+}
+
+/** Its card on the page; `now` is the plan as it is. */
+function block(start: PlanContent = PLAN, more: Partial<SessionDocument> = {}): Hand {
+  const hand = { now: start };
+  const document = {
+    chains: [],
+    cues: [],
+    problems: [],
+    segments: [],
+    shared: [],
+    ...more,
+  } as unknown as SessionDocument;
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <App>
+        <Plan start={start} document={document} hand={hand} />
+      </App>
+    </QueryClientProvider>,
+  );
+  return hand;
+}
+
+const rounds = (hand: { now: PlanContent }) => hand.now.blocks[0]?.rounds ?? [];
+const press = (name: string | RegExp, at = 0) =>
+  fireEvent.click(screen.getAllByRole("button", { name })[at] as HTMLElement);
+const type = (text: string, at = 0) => {
+  const field = screen.getAllByLabelText("Type a combination")[at] as HTMLElement;
+  fireEvent.change(field, { target: { value: text } });
+  fireEvent.keyDown(field, { key: "Enter" });
+};
+
+test("what is typed into a set is its combination; a drill of one has no field for another", () => {
+  const hand = block();
+  type("jab cross");
+  expect(rounds(hand)[0]?.sets[0]?.combinations).toEqual([{ chain: "jab cross", stance: "orthodox" }]);
+  expect(screen.queryByLabelText("Type a combination")).toBeNull();
+  press("Take jab cross out");
+  expect(rounds(hand)[0]?.sets[0]?.combinations).toEqual([]);
+});
+
+test("several are typed at once with a semicolon between, as many as the drill takes", () => {
+  const hand = block(
+    contentOf({
+      ...PLAN,
+      blocks: [
+        { kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [{ drill: "set-list", combinations: [] }] }] },
+      ],
+    }),
+  );
+  type("1 2; 1 2 3;; 1 6");
+  expect(rounds(hand)[0]?.sets[0]?.combinations.map((one) => one.chain)).toEqual(["1 2", "1 2 3", "1 6"]);
+});
+
+test("a round is copied, split by level, joined, put into the other stance, locked and taken out", () => {
+  const hand = block();
+  type("1 2");
+  press("Copy the round");
+  expect(rounds(hand)).toHaveLength(2);
+  press("by level");
+  expect(rounds(hand)[0]?.tracks?.map((track) => track.track)).toEqual([0, 1]);
+  expect(screen.getByText("New")).toBeTruthy();
+  press("by level");
+  expect(rounds(hand)[0]?.tracks).toBeUndefined();
+  press("other stance", 1);
+  expect(rounds(hand)[1]?.stance).toBe("other");
+  press("Lock the round", 1);
+  expect(rounds(hand)[1]?.locked).toBe(true);
+  press("Take the round out", 0);
+  expect(rounds(hand)).toHaveLength(1);
+  expect(rounds(hand)[0]?.stance).toBe("other");
+});
+
+test("each level gets its own combination, and the others keep theirs", () => {
+  const hand = block();
+  press("by level");
+  type("1 2 3", 1);
+  expect(rounds(hand)[0]?.tracks?.map((track) => track.sets?.[0]?.combinations[0]?.chain)).toEqual([
+    undefined,
+    "1 2 3",
+  ]);
+});
+
+test("sets and rounds are added and moved", () => {
+  const hand = block();
+  type("1");
+  press("+ set");
+  type("2");
+  expect(rounds(hand)[0]?.sets.map((set) => set.combinations[0]?.chain)).toEqual(["1", "2"]);
+  press("+ round");
+  expect(rounds(hand)[1]).toMatchObject({ seconds: 180, rest: 60 });
+  press("Up", 2);
+  expect(rounds(hand)[1]?.sets).toHaveLength(2);
+});
+
+test("a round takes whole seconds of work and rest, and how often it is done", () => {
+  const hand = block();
+  for (const [label, value] of [
+    ["Work, seconds", "120"],
+    ["Rest, seconds", "30"],
+    ["How many times", "4"],
+  ] as const) {
+    fireEvent.change(screen.getByLabelText(label), { target: { value } });
+  }
+  expect(rounds(hand)[0]).toMatchObject({ seconds: 120, rest: 30, times: 4 });
+});
+
+test("a problem stands at its set", () => {
+  const problem = {
+    place: "blocks[0].rounds[0].sets[0].combinations",
+    where: "",
+    message: "This set is empty.",
+    stops: true,
+  };
+  block(PLAN, { problems: [problem] });
+  expect(within(screen.getByRole("article")).getByText("This set is empty.")).toBeTruthy();
+});
+
+test("rungs stand with their own verdicts, each once", () => {
+  const cue = (text: string, verdict: string) => ({
+    kind: "rung",
+    text,
+    verdict,
+    track: null,
+    place: { block: 0, round: 0, repeat: 0, set: 0 },
+  });
+  const cues = [cue("1", "flows"), cue("1 31", "breaks"), cue("1", "flows")] as unknown as SessionDocument["cues"];
+  block(PLAN, { cues });
+  expect([...document.querySelectorAll(".rung")].map((rung) => `${rung.textContent} ${rung.className}`)).toEqual([
+    "1 rung rung-flows",
+    "1 31 rung rung-breaks",
+  ]);
+});
+
+test("the order comes from the server, and what it cannot read changes nothing", async () => {
+  const set = { drill: "set-list", combinations: [{ chain: "1 2 3" }, { chain: "1" }, { chain: "1 2" }] };
+  const hand = block(
+    contentOf({ ...PLAN, blocks: [{ kind: "rounds", name: "", rounds: [{ seconds: 60, sets: [set] }] }] }),
+  );
+  const answer = {
+    order: [1, 2, 0],
+    steps: [1, 1],
+    cost: 2,
+    bound: 2,
+    proven: true,
+    levels: [1, 1, 1],
+    shared: [[], [0], [0, 1]],
+    problems: [] as { line: number; message: string }[],
+  };
+  serve(async () => new Response(JSON.stringify(answer), { headers: { "Content-Type": "application/json" } }));
+  fireEvent.click(screen.getByText("1 2 3"));
+  press("Put in order");
+  await waitFor(() =>
+    expect(rounds(hand)[0]?.sets[0]?.combinations.map((one) => one.chain)).toEqual(["1", "1 2", "1 2 3"]),
+  );
+  answer.problems = [{ line: 0, message: "Line 0 cannot be read." }];
+  press("Put in order");
+  expect(await screen.findByText("Line 0 cannot be read.")).toBeTruthy();
+  expect(rounds(hand)[0]?.sets[0]?.combinations.map((one) => one.chain)).toEqual(["1", "1 2", "1 2 3"]);
+});
+
+test.each(DRILLS.map((drill) => [drill.id, drill] as const))(
+  "%s has a field for each of its parameters",
+  (_, drill) => {
+    const set: PlannedSet = { drill: drill.id, combinations: [], parameters: {} };
+    render(
+      <PlanContext
+        value={{
+          content: PLAN,
+          document: null,
+          old: false,
+          drills: DRILLS,
+          exercises: [
+            { id: "squats", name: "Squats", for: [], does: "", seconds: 30, count: 10, easier: "", caution: "" },
+          ],
+          selected: null,
+          select: () => {},
+          change: () => {},
+          reasons: [],
+        }}
+      >
+        <Parameters drill={drill} set={set} onPut={() => {}} />
+      </PlanContext>,
+    );
+    expect(screen.getByText(drill.about)).toBeTruthy();
+    for (const parameter of drill.parameters) {
+      expect(screen.getAllByLabelText(parameter.title).length, parameter.title).toBeGreaterThan(0);
+    }
+  },
+);
+
+test("seconds each are read however they are written, and none means equally", () => {
+  const drill = DRILLS.find((one) => one.id === "set-list") as Drill;
+  const puts: Partial<PlannedSet>[] = [];
+  render(
+    <PlanContext
+      value={{
+        content: PLAN,
+        document: null,
+        old: false,
+        drills: DRILLS,
+        exercises: [],
+        selected: null,
+        select: () => {},
+        change: () => {},
+        reasons: [],
+      }}
+    >
+      <Parameters
+        drill={drill}
+        set={{ drill: "set-list", combinations: [], parameters: { announce: 6 } }}
+        onPut={(values) => puts.push(values)}
+      />
+    </PlanContext>,
+  );
+  const field = screen.getByLabelText("Seconds each");
+  for (const written of ["30, 30 60", " "]) {
+    fireEvent.change(field, { target: { value: written } });
+    fireEvent.blur(field);
+  }
+  expect(puts).toEqual([{ parameters: { announce: 6, seconds: [30, 30, 60] } }, { parameters: { announce: 6 } }]);
+});
