@@ -15,6 +15,7 @@ import { useAdvice } from "../api/useAdvice";
 import { NoPage } from "../ui/Failure";
 import { useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
+import { AddBlock } from "./AddBlock";
 import { Advisories } from "./Advisories";
 import { BlockCard } from "./BlockCard";
 import { type Dragged, type Dropped, drop } from "./drag";
@@ -114,7 +115,7 @@ function Planner({ plan }: { plan: Plan }) {
                 // biome-ignore lint/suspicious/noArrayIndexKey: a block is told by its place
                 <BlockCard key={at} block={block} at={at} />
               ))}
-              <AddBlock />
+              <AddBlock formats={drills.boutFormats} />
             </section>
             <aside className="planner-side" aria-label="What follows from it">
               <Advisories error={check.error} />
@@ -127,51 +128,5 @@ function Planner({ plan }: { plan: Plan }) {
         </DragOverlay>
       </DndContext>
     </PlanContext>
-  );
-}
-
-function AddBlock() {
-  return (
-    <PlanContext.Consumer>
-      {(plan) => (
-        <p className="add-block">
-          <span className="small">Add</span>{" "}
-          {(["rounds", "warm-up", "conditioning", "cool-down", "talk"] as const).map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              className="chip"
-              onClick={() =>
-                plan?.change((now) => ({
-                  ...now,
-                  blocks: [
-                    ...now.blocks,
-                    {
-                      kind,
-                      name: "",
-                      changeover: 0,
-                      rounds: [
-                        kind === "rounds"
-                          ? { seconds: 180, rest: 60, sets: [{ drill: "repeat", combinations: [] }] }
-                          : {
-                              seconds: kind === "talk" ? 120 : 180,
-                              rest: 0,
-                              lastTen: false,
-                              sets: [
-                                { drill: kind === "talk" ? "talk" : "exercise", combinations: [], parameters: {} },
-                              ],
-                            },
-                      ],
-                    },
-                  ],
-                }))
-              }
-            >
-              {kind}
-            </button>
-          ))}
-        </p>
-      )}
-    </PlanContext.Consumer>
   );
 }

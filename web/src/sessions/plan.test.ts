@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { boutBlock, emptyBlock } from "./AddBlock";
 import {
   address,
   contentOf,
@@ -104,4 +105,20 @@ test("a combination that the library has changed is taken over wherever it stand
 test("a place is written as the server names it", () => {
   expect(address({ block: 1, round: 0, track: 2, set: 3 })).toBe("blocks[1].rounds[0].tracks[2].sets[3]");
   expect(address({ block: 1 })).toBe("blocks[1]");
+});
+
+test("rounds of a bout are as many and as long as the format says, and free", () => {
+  const block = boutBlock({ id: "x", sport: "Boxing", class: "amateur", rounds: 3, seconds: 180, rest: 60 });
+  expect(block).toMatchObject({
+    name: "Boxing, amateur",
+    rounds: [{ seconds: 180, rest: 60, times: 3, sets: [{ drill: "free" }] }],
+  });
+});
+
+test.each([
+  ["rounds", "repeat"],
+  ["warm-up", "exercise"],
+  ["talk", "talk"],
+] as const)("a new block of kind %s begins with %s", (kind, drill) => {
+  expect(emptyBlock(kind).rounds[0]?.sets[0]?.drill).toBe(drill);
 });

@@ -1,0 +1,71 @@
+import { Select } from "antd";
+import type { components } from "../api/schema";
+import { type Block, newSet } from "./plan";
+import { usePlanInHand } from "./planContext";
+
+type Format = components["schemas"]["Drills"]["boutFormats"][number];
+
+const KINDS: Block["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down", "talk"];
+
+/** A new block at the end: empty rounds, a part of exercises, a talk, or rounds as a sport bouts them. */
+export function AddBlock({ formats }: { formats: Format[] }) {
+  const { change } = usePlanInHand();
+  const add = (block: Block) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));
+  return (
+    <p className="add-block">
+      <span className="small">Add</span>{" "}
+      {KINDS.map((kind) => (
+        <button key={kind} type="button" className="chip" onClick={() => add(emptyBlock(kind))}>
+          {kind}
+        </button>
+      ))}
+      <Select
+        size="small"
+        className="bout-format"
+        value={null}
+        placeholder="rounds of a bout"
+        aria-label="Rounds of a bout, from memory: check the current rulebook"
+        options={formats.map((format) => ({
+          value: format.id,
+          label: `${format.sport}, ${format.class}: ${format.rounds} × ${format.seconds / 60} min`,
+        }))}
+        onChange={(id: string | null) => {
+          const format = formats.find((one) => one.id === id);
+          if (format) {
+            add(boutBlock(format));
+          }
+        }}
+        popupMatchSelectWidth={false}
+        getPopupContainer={(node) => node.closest("main") ?? node}
+      />
+      <span className="small">Formats of bouts are from memory: check the current rulebook.</span>
+    </p>
+  );
+}
+
+export function emptyBlock(kind: Block["kind"]): Block {
+  return {
+    kind,
+    name: "",
+    changeover: 0,
+    rounds: [
+      kind === "rounds"
+        ? { seconds: 180, rest: 60, sets: [newSet()] }
+        : {
+            seconds: kind === "talk" ? 120 : 180,
+            rest: 0,
+            lastTen: false,
+            sets: [newSet(kind === "talk" ? "talk" : "exercise")],
+          },
+    ],
+  };
+}
+
+export function boutBlock(format: Format): Block {
+  return {
+    kind: "rounds",
+    name: `${format.sport}, ${format.class}`,
+    changeover: 0,
+    rounds: [{ seconds: format.seconds, rest: format.rest, times: format.rounds, sets: [newSet("free")] }],
+  };
+}
