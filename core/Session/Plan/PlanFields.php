@@ -111,7 +111,7 @@ final class PlanFields
     public function choice(string $field, string $what, \BackedEnum $usual): \BackedEnum
     {
         $value = $this->values[$field] ?? $usual->value;
-        $case = \is_string($value) || \is_int($value) ? $usual::tryFrom($value) : null;
+        $case = \is_string($value) ? $usual::tryFrom($value) : null;
         if (null === $case) {
             $this->problem(\sprintf('%s is %s, not %s.', $what, implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $usual::cases())), self::shown($value)), $field);
 

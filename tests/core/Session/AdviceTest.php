@@ -98,9 +98,9 @@ final class AdviceTest extends TestCase
 
     public function testWhatIsAskedForFirstComesFirst(): void
     {
-        $part = Advice::builtIn()->part('warm-up', 300, ['leg-swings']);
+        $plan = (new PlanReader())->read(['blocks' => [Advice::builtIn()->part('warm-up', 300, ['leg-swings'])]])->plan;
 
-        self::assertSame('leg-swings', $part['rounds'][0]['sets'][0]['parameters']['exercise'] ?? null);
+        self::assertSame('leg-swings', $plan->sets()[0]->parameters->text('exercise'));
     }
 
     #[TestWith(['jumps', 'knees'])]
