@@ -110,6 +110,10 @@ const SIGNS: Record<string, string> = {
   "/audit-log": ".plain-table td",
   "/family": ".plain-table td",
   "/account": ".stack",
+  "/sessions": ".calendar",
+  "/sessions/1": ".planner-blocks",
+  "/advice": ".advice-rows",
+  "/settings": ".stack",
 };
 
 test("no screen is wider than a phone", async ({ page }) => {
@@ -131,6 +135,10 @@ test("no screen is wider than a phone", async ({ page }) => {
     "/audit-log",
     "/family",
     "/account",
+    "/sessions",
+    "/sessions/1",
+    "/advice",
+    "/settings",
   ]) {
     await page.goto(address);
     await expect(page.locator(SIGNS[address] ?? ".combination-line").first()).toBeVisible();

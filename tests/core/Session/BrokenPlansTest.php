@@ -36,7 +36,8 @@ final class BrokenPlansTest extends TestCase
                 $written = self::broken($written, $random);
             }
             $document = $serializer->of($written);
-            self::assertIsString(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+            // Throws when it is no JSON.
+            json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE);
             /** @var list<array{message: string, where: string}> $problems */
             $problems = $document['problems'];
             foreach ($problems as $problem) {
@@ -59,7 +60,7 @@ final class BrokenPlansTest extends TestCase
             foreach (array_keys(WarningRegistry::all()) as $warning) {
                 $fixed = $serializer->fixed(\is_array($written) ? $written : [], $warning);
                 self::assertIsArray($fixed);
-                self::assertIsArray((new PlanReader())->read($fixed)->problems);
+                self::assertGreaterThanOrEqual(0, PlanReader::seconds((new PlanReader())->read($fixed)->plan));
             }
         }
     }
