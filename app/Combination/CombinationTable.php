@@ -184,10 +184,9 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * Some of those in use that flow and are of that level or below it, taken by chance from a seed; those with the theme first.
+     * Some of those in use that flow and are of that level or below it, taken by chance from a seed; those with the limb or the theme first.
      *
      * @param list<string> $without limbs that none of them uses
-     * @param string|null $with a limb that each of them uses
      *
      * @return list<CombinationSummary>
      */
@@ -199,12 +198,11 @@ final readonly class CombinationTable implements StoredChains
             $where .= ' AND weapons NOT LIKE ?';
             $values[] = "%,$limb,%";
         }
-        if (null !== $with) {
-            $where .= ' AND weapons LIKE ?';
-            $values[] = "%,$with,%";
-        }
         $chance = "ORDER BY CRC32(CONCAT(id, '.', ?)) LIMIT $most";
         $ids = [];
+        if (null !== $with) {
+            $ids = $this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where AND weapons LIKE ? $chance", [...$values, "%,$with,%", $seed]);
+        }
         if (null !== $theme) {
             $ids = $this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where AND JSON_CONTAINS(themes, JSON_QUOTE(?)) $chance", [...$values, $theme, $seed]);
         }

@@ -138,7 +138,8 @@ final class Composer
      */
     private function round(int $number, int $count, array $choices): array
     {
-        [$drill, $why] = $this->drill($number, $count, max(0, ...array_map(\count(...), $choices)));
+        $most = max(0, ...array_map(\count(...), $choices));
+        [$drill, $why] = 0 === $most ? ['free', 'Free work, because nothing of the library fits.'] : $this->drill($number, $count, $most);
         $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
         $this->say("blocks[1].rounds[$number]", $why);
         $round = ['seconds' => $this->wishes->work, 'rest' => $this->wishes->rest, 'sets' => $sets[0]];

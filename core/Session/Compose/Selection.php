@@ -74,10 +74,13 @@ final readonly class Selection
             $next = null;
             foreach ($candidates as $at => $candidate) {
                 $new = \count(array_diff_key(array_fill_keys($candidate->links(), true), $known));
-                // A course that knows nothing yet begins with what is shortest.
-                if ($new <= $most || ($isNewCourse && [] === $chosen && \count($candidate->links()) <= 1 + $most)) {
+                if ($new <= $most) {
                     $next = [$at, $candidate, $new];
                     break;
+                }
+                // Of a course without a session yet nobody knows what it can do: what asks for least comes first.
+                if ($isNewCourse && (null === $next || $new < $next[2])) {
+                    $next = [$at, $candidate, $new];
                 }
             }
             if (null === $next) {

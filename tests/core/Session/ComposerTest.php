@@ -88,6 +88,20 @@ final class ComposerTest extends TestCase
         self::assertSame([], array_filter((new PlanReader())->read($composition->plan)->problems, static fn ($problem): bool => $problem->stops));
     }
 
+    public function testACourseWithoutASessionBeginsWithWhatAsksForLeastAlsoWhereAllAskForMore(): void
+    {
+        $long = array_filter(self::candidates(), static fn (Candidate $one): bool => \count($one->links()) >= 4);
+        $composition = Composer::compose(self::wishes(60, [3], Aim::of('due', null), 1), array_values($long));
+        $held = Composer::compose(self::wishes(60, [3], Aim::of('due', null), 1, ['jab.h cross.h']), array_values($long));
+
+        self::assertNotSame([], self::ids($composition->plan));
+        self::assertSame([], $composition->unmet);
+        // A course that has had sessions gets nothing that is more than two links away, and free work says why.
+        if ([] === self::ids($held->plan)) {
+            self::assertContains('Free work, because nothing of the library fits.', array_column($held->reasons, 'message'));
+        }
+    }
+
     public function testWhatWasDrilledLeastComesFirst(): void
     {
         $candidates = array_map(

@@ -105,7 +105,7 @@ function Row({ row, onPut }: { row: CombinationRow; onPut: () => void }) {
         <small>
           {row.name} · {row.level}
         </small>
-        <CombinationLine drawing={row.line} width={210} name={row.name} />
+        <CombinationLine drawing={row.line} name={row.name} />
       </button>
       <Button size="small" aria-label={`Put ${row.name} into the chosen set`} onClick={onPut}>
         +

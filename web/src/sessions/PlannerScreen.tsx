@@ -93,6 +93,7 @@ function Planner({ plan }: { plan: Plan }) {
     >
       <DndContext
         sensors={sensors}
+        autoScroll={{ threshold: { x: 0, y: 0.08 } }}
         collisionDetection={nearestTarget}
         onDragStart={onDragStart}
         onDragEnd={onDragEnd}

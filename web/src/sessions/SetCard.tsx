@@ -178,7 +178,6 @@ export function SetCard({
                 {known && !compact && (
                   <CombinationLine
                     drawing={known.line}
-                    width={230}
                     name={one.name ?? one.chain}
                     marked={shared.size > 0 ? shared : undefined}
                   />
