@@ -21,7 +21,7 @@ final class Sequencer
     public const EXACT = 12;
     public const MOST = 200;
     /** Work of the local search and of the bound: pairs that they look at. */
-    private const LOOKS = 2_500_000;
+    private const LOOKS = 1_800_000;
     private const ASCENT_LOOKS = 960_000;
     private const NOTHING = 1e-9;
 
