@@ -116,8 +116,10 @@ final class Composer
         }
         $wanted = self::clamp(intdiv($count + 1, 2), 2, 6);
         $choices = [];
+        $selection = new Selection($this->wishes);
+        $flowing = $selection->flowing($this->candidates);
         foreach ($this->wishes->levels as $level) {
-            [$choices[], $unmet] = (new Selection($this->wishes))->of($this->candidates, $level, $wanted, $taken);
+            [$choices[], $unmet] = $selection->of($flowing, $level, $wanted, $taken);
             array_push($this->unmet, ...$unmet);
         }
         foreach (array_unique(array_map(static fn (Choice $choice): string => $choice->why, array_merge(...$choices))) as $why) {

@@ -24,14 +24,14 @@ final readonly class Selection
     }
 
     /**
-     * @param list<Candidate> $candidates
+     * @param list<Candidate> $candidates that flow
      * @param list<int> $taken ids that stand in the session already
      *
      * @return array{list<Choice>, list<string>} in their order, and what could not be met
      */
     public function of(array $candidates, int $level, int $count, array $taken): array
     {
-        $fitting = array_values(array_filter($candidates, fn (Candidate $one): bool => $one->level <= $level && !\in_array($one->id, $taken, true) && $this->flows($one)));
+        $fitting = array_values(array_filter($candidates, static fn (Candidate $one): bool => $one->level <= $level && !\in_array($one->id, $taken, true)));
         $unmet = [];
         $meant = array_values(array_filter($fitting, $this->wishes->aim->isMetBy(...)));
         if ([] === $meant && [] !== $fitting) {
@@ -125,10 +125,17 @@ final readonly class Selection
         return array_map(static fn (int $place): Choice => $choices[$place], $order->order);
     }
 
-    private function flows(Candidate $candidate): bool
+    /**
+     * Those that flow under the rules of the course, for its group.
+     *
+     * @param list<Candidate> $candidates
+     *
+     * @return list<Candidate>
+     */
+    public function flowing(array $candidates): array
     {
         $options = new CheckOptions($this->wishes->rules, 1.0, $this->wishes->medium, $this->wishes->group);
 
-        return Verdict::Flows === Check::builtIn()->run($candidate->inStance, $options)->verdict;
+        return array_values(array_filter($candidates, static fn (Candidate $one): bool => Verdict::Flows === Check::builtIn()->run($one->inStance, $options)->verdict));
     }
 }
