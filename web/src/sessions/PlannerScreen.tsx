@@ -28,6 +28,7 @@ import { PlanContext } from "./planContext";
 import { Ruler } from "./Ruler";
 import { usePlan, usePlanCheck, usePlanner } from "./usePlanner";
 import { useDrills } from "./usePlans";
+import "./planner.css";
 import "./sessions.css";
 
 /** A planned session: its clock, its blocks, and what follows from them. */
