@@ -94,7 +94,8 @@ function Planner({ plan }: { plan: Plan }) {
     >
       <DndContext
         sensors={sensors}
-        autoScroll={{ threshold: { x: 0, y: 0.08 } }}
+        // The clock stands at the upper edge, where a drag would scroll the page away under it.
+        autoScroll={dragged?.kind === "round" && dragged.onClock ? false : { threshold: { x: 0, y: 0.08 } }}
         collisionDetection={nearestTarget}
         onDragStart={onDragStart}
         onDragEnd={onDragEnd}

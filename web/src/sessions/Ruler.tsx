@@ -114,7 +114,7 @@ let wanted: { block: number; round: number } | null = null;
 function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const { content, change, select, selected } = usePlanInHand();
   const id = `ruler ${block} ${round}`;
-  const drag = useDraggable({ id, data: { kind: "round", block, round, label } satisfies Dragged });
+  const drag = useDraggable({ id, data: { kind: "round", block, round, label, onClock: true } satisfies Dragged });
   const target = useDroppable({ id, data: { kind: "round", block, round } satisfies Dropped });
   const [by, setBy] = useState(0);
   const from = useRef<{ x: number; width: number } | null>(null);

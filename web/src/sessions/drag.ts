@@ -16,7 +16,7 @@ import {
 export type Dragged =
   | { kind: "chain"; chain: PlannedChain; label: string }
   | { kind: "set"; place: Place; label: string }
-  | { kind: "round"; block: number; round: number; label: string }
+  | { kind: "round"; block: number; round: number; label: string; onClock?: boolean }
   | { kind: "block"; block: number; label: string };
 
 /** Where it can be dropped. */
