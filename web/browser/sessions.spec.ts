@@ -161,6 +161,8 @@ async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.down();
   await page.mouse.move(a.x + 40, a.y + 20, { steps: 4 });
   await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+  // A hand stays until it sees where it would drop.
+  await expect(page.locator(".is-over").first()).toBeAttached();
   await page.mouse.up();
 }
 
@@ -187,7 +189,7 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await expect(handle(page, /^Rounds, round 1, 1:00/)).toBeVisible();
   const edge = page
     .locator(".round-handle")
-    .filter({ has: handle(page, /^Rounds, round 2, 3:00/) })
+    .filter({ has: page.getByRole("button", { name: /^Rounds, round 2, 3:00/ }) })
     .locator(".round-edge");
   const box = await edge.boundingBox();
   const clock = await page.locator(".ruler-rounds").boundingBox();
