@@ -186,8 +186,11 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await second.getByLabel("Work, seconds").fill("60");
   await page.keyboard.press("Tab");
   await expect(handle(page, /^Rounds, round 2, 1:00/)).toBeVisible();
+  // Until the answer is there the round is drawn at its old length.
+  await expect(page.getByRole("region", { name: "Clock" })).toHaveAttribute("aria-busy", "false");
   await drag(page, handle(page, /^Rounds, round 2, 1:00/), handle(page, /^Rounds, round 1, 3:00/));
   await expect(handle(page, /^Rounds, round 1, 1:00/)).toBeVisible();
+  await expect(page.getByRole("region", { name: "Clock" })).toHaveAttribute("aria-busy", "false");
   const edge = page
     .locator(".round-handle")
     .filter({ has: page.getByRole("button", { name: /^Rounds, round 2, 3:00/ }) })

@@ -1,7 +1,7 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { SessionDocument } from "../api/client";
-import { type Dragged, type Dropped, roundKey, stretch } from "./drag";
+import { type Dragged, type Dropped, roundKey, SHORTEST, stretch } from "./drag";
 import { usePlanInHand } from "./planContext";
 import { clock } from "./time";
 
@@ -189,7 +189,9 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
         onKeyDown={onKey}
       >
         {by !== 0 && (
-          <b className="round-by">{clock(1000 * ((content.blocks[block]?.rounds[round]?.seconds ?? 0) + by))}</b>
+          <b className="round-by">
+            {clock(1000 * Math.max(SHORTEST, (content.blocks[block]?.rounds[round]?.seconds ?? 0) + by))}
+          </b>
         )}
       </button>
       <span

@@ -122,7 +122,8 @@ export function roundKey(
   return null;
 }
 
-const SHORTEST = 15;
+/** Seconds: a round on the clock is never stretched below it. */
+export const SHORTEST = 15;
 const LONGEST = 3600;
 
 /** A round longer or shorter by so many seconds. */
