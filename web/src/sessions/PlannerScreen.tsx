@@ -82,8 +82,8 @@ function Planner({ plan }: { plan: Plan }) {
     <PlanContext
       value={{
         content,
-        document: check.data ?? null,
-        old: check.isPlaceholderData || check.isFetching,
+        document: check.document,
+        old: check.old,
         drills: drills.drills,
         exercises: advice.exercises,
         selected,
@@ -102,7 +102,7 @@ function Planner({ plan }: { plan: Plan }) {
         onDragCancel={() => setDragged(null)}
       >
         <main className="planner">
-          <PlanHead plan={plan} planner={planner} document={check.data ?? null} onReasons={setWhy} />
+          <PlanHead plan={plan} planner={planner} document={check.document} onReasons={setWhy} />
           {why && why.unmet.length > 0 && (
             <ul className="unmet" aria-label="What could not be met">
               {why.unmet.map((sentence) => (

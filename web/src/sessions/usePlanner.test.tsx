@@ -5,7 +5,8 @@ import type { ReactNode } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Plan } from "../api/client";
 import { serve } from "../testing/page";
-import { usePlanner } from "./usePlanner";
+import { contentOf } from "./plan";
+import { usePlanCheck, usePlanner } from "./usePlanner";
 
 afterEach(() => {
   cleanup();
@@ -126,4 +127,21 @@ test("without a server it says that it is not saved, keeps what was written, and
   server.away = false;
   await act(() => hook.current.save());
   expect(server.writes).toEqual(["Later"]);
+});
+
+test("the answer to a plan is old from the first change until the next answer is there", async () => {
+  serve(async (request) => {
+    const { content } = (await request.json()) as { content: { minutes: number } };
+    return new Response(JSON.stringify({ lengthMs: content.minutes }), {
+      headers: { "Content-Type": "application/json" },
+    });
+  });
+  const hook = renderHook(({ minutes }) => usePlanCheck({ ...contentOf({}), minutes }), {
+    wrapper: around,
+    initialProps: { minutes: 50 },
+  });
+  await waitFor(() => expect(hook.result.current).toMatchObject({ document: { lengthMs: 50 }, old: false }));
+  hook.rerender({ minutes: 60 });
+  expect(hook.result.current).toMatchObject({ document: { lengthMs: 50 }, old: true });
+  await waitFor(() => expect(hook.result.current).toMatchObject({ document: { lengthMs: 60 }, old: false }));
 });

@@ -45,10 +45,11 @@ export function usePlan(id: number) {
   });
 }
 
-/** What follows from the plan as it is now; the answer before as long as there is no new one. */
+/** What follows from the plan as it is now; the answer before as long as there is no new one, and then it is `old`. */
 export function usePlanCheck(content: PlanContent) {
-  const settled = useSettled(JSON.stringify(content), 120);
-  return useQuery({
+  const now = JSON.stringify(content);
+  const settled = useSettled(now, 120);
+  const { data, error, isPlaceholderData, isFetching } = useQuery({
     queryKey: keys.planCheck(settled),
     queryFn: ({ signal }) =>
       answered(
@@ -57,6 +58,7 @@ export function usePlanCheck(content: PlanContent) {
     placeholderData: keepPreviousData,
     staleTime: 60_000,
   });
+  return { document: data ?? null, error, old: now !== settled || isPlaceholderData || isFetching };
 }
 
 /**
