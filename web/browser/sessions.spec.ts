@@ -209,6 +209,23 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await saved(page);
 });
 
+test("a session that is taken out says so where it stands, and is brought back there", async ({ page }) => {
+  await signIn(page, COACH);
+  await newSession(page);
+  await page.getByLabel("Name of the session").fill("Taken out by mistake");
+  await saved(page);
+  await page.getByRole("button", { name: "More" }).click();
+  await page.getByRole("menuitem", { name: "Take the session out" }).click();
+  await expect(page.getByText("This session is taken out")).toBeVisible();
+  await page.getByRole("button", { name: "Bring it back" }).click();
+  await expect(page.getByText("This session is taken out")).toHaveCount(0);
+  // It can be changed and saved as before.
+  await page.getByLabel("Name of the session").fill("Back again");
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel("Name of the session")).toHaveValue("Back again");
+});
+
 test("two coaches are told of each other, and neither overwrites the other unseen", async ({ page, browser }) => {
   test.setTimeout(120_000);
   await signIn(page, COACH);

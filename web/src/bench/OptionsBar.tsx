@@ -2,8 +2,8 @@ import { Segmented, Select } from "antd";
 import { memo } from "react";
 import type { NumberingId, Rules, Stance } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
-import { RULES, STANCES } from "../ui/words";
-import { ATHLETES, type CheckOptions, GROUPS, MEDIA, TEMPOS } from "./checkOptions";
+import { GROUPS, MEDIA, RULES, STANCES } from "../ui/words";
+import { ATHLETES, type CheckOptions, TEMPOS } from "./checkOptions";
 
 interface Props {
   stance: Stance;

@@ -1,4 +1,5 @@
 import type { CheckRequest } from "../api/client";
+import { GROUPS, MEDIA } from "../ui/words";
 
 /** Against whom, how fast, at what, for whom and with which body a chain is checked; nothing of it is stored. */
 export type CheckOptions = Required<Pick<CheckRequest, "opponent" | "tempo" | "medium" | "group" | "athlete">>;
@@ -15,17 +16,6 @@ export const TEMPOS = [
   { value: 1.6, label: "learning tempo" },
   { value: 1, label: "working tempo" },
   { value: 0.8, label: "fast tempo" },
-];
-export const MEDIA: { value: CheckOptions["medium"]; label: string }[] = [
-  { value: "shadow", label: "shadow" },
-  { value: "bag", label: "bag" },
-  { value: "pads", label: "pads" },
-  { value: "partner", label: "partner" },
-];
-export const GROUPS: { value: CheckOptions["group"]; label: string }[] = [
-  { value: "open", label: "open group" },
-  { value: "beginners", label: "beginners" },
-  { value: "youth", label: "youth" },
 ];
 export const ATHLETES: { value: CheckOptions["athlete"]; label: string }[] = [
   { value: "small", label: "small build" },

@@ -1,5 +1,5 @@
 import { Button } from "antd";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
 import { contentOf, type Place, renewed } from "./plan";
@@ -12,6 +12,8 @@ export function Advisories({ error }: { error: unknown }) {
   const { document, content, change, select, old } = usePlanInHand();
   const notice = useNotice();
   const [fixing, setFixing] = useState<string | null>(null);
+  const newest = useRef(content);
+  newest.current = content;
   if (!document) {
     return <Failure error={error} />;
   }
@@ -19,6 +21,11 @@ export function Advisories({ error }: { error: unknown }) {
     setFixing(warning.id);
     try {
       const mended = contentOf(await fixed(content, warning.id));
+      // The answer is about what was there when it was asked for.
+      if (newest.current !== content) {
+        notice.warn("The session was changed meanwhile, so nothing was done. Press once more.");
+        return;
+      }
       change(() => mended);
       notice.done(`${warning.fix}: done. Undo takes it back.`);
     } catch (failure) {

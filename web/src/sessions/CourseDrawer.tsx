@@ -4,9 +4,19 @@ import type { Course, CourseRequest } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { LEVELS, RULES, STANCES } from "../ui/words";
+import { GROUPS, LEVELS, MEDIA, RULES, STANCES } from "../ui/words";
 import { useSaveCourse, useShelveCourse } from "./usePlans";
-import { GROUPS, MEDIA, WEEKDAYS } from "./words";
+
+const WEEKDAYS = [
+  { value: 0, label: "no fixed day" },
+  { value: 1, label: "Monday" },
+  { value: 2, label: "Tuesday" },
+  { value: 3, label: "Wednesday" },
+  { value: 4, label: "Thursday" },
+  { value: 5, label: "Friday" },
+  { value: 6, label: "Saturday" },
+  { value: 7, label: "Sunday" },
+];
 
 const NEW: Required<Omit<CourseRequest, "weekday" | "time">> & Pick<CourseRequest, "weekday" | "time"> = {
   name: "",

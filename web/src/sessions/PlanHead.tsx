@@ -5,13 +5,12 @@ import type { Plan, SessionDocument } from "../api/client";
 import { layers } from "../ui/layers";
 import { TakeOut } from "../ui/TakeOut";
 import { useNotice } from "../ui/useNotice";
-import { RULES } from "../ui/words";
+import { GROUPS, MEDIA, RULES } from "../ui/words";
 import { OnePress } from "./OnePress";
 import type { Reasons } from "./PlannerScreen";
 import type { Planner, Saving } from "./usePlanner";
 import { useCourses, useCreatePlan, useShelvePlan } from "./usePlans";
 import { Versions } from "./Versions";
-import { GROUPS, MEDIA } from "./words";
 
 const SAVING: Record<Saving, string> = {
   saved: "saved",
@@ -36,7 +35,7 @@ export function PlanHead({
   const { draft, change } = planner;
   const courses = useCourses().data ?? [];
   const create = useCreatePlan();
-  const shelve = useShelvePlan();
+  const shelving = useShelvePlan();
   const navigate = useNavigate();
   const notice = useNotice();
   const [open, setOpen] = useState<"press" | "versions" | "settings" | null>(null);
@@ -61,17 +60,15 @@ export function PlanHead({
         onError: notice.failed,
       },
     );
-  const takeOut = () =>
-    shelve.mutate(
-      { id: plan.id, version: planner.version, archived: false },
-      {
-        onSuccess: () => {
-          notice.done(`“${draft.name}” is taken out. The audit log has it.`);
-          navigate("/sessions");
-        },
-        onError: notice.failed,
-      },
-    );
+  /** Takes the session out, or brings it back when it was taken out. */
+  const shelve = async () => {
+    try {
+      await shelving.mutateAsync({ id: plan.id, version: planner.version, archived: plan.archived });
+      await planner.takeTheirs();
+    } catch (error) {
+      notice.failed(error);
+    }
+  };
   const files = (path: string) => (planner.saving === "saved" ? `/api/plans/${plan.id}/${path}` : null);
   return (
     <header className="plan-head">
@@ -146,13 +143,13 @@ export function PlanHead({
               { key: "versions", label: "What it was" },
               { key: "copy", label: "Copy" },
               { key: "template", label: "Keep as a template" },
-              { key: "out", label: "Take the session out", danger: true },
+              { key: "out", label: plan.archived ? "Bring the session back" : "Take the session out", danger: true },
             ],
             onClick: ({ key }) => {
               if (key === "settings" || key === "versions") {
                 setOpen(key);
               } else if (key === "out") {
-                takeOut();
+                void shelve();
               } else {
                 copy(key === "template");
               }
@@ -170,6 +167,14 @@ export function PlanHead({
         <span className="others" role="status">
           {planner.others.join(", ")} {planner.others.length === 1 ? "has" : "have"} this session open, too.
         </span>
+      )}
+      {plan.archived && (
+        <p className="conflict" role="status">
+          This session is taken out: it is in no week any more, and calendars show it as cancelled.
+          <Button size="small" loading={shelving.isPending} onClick={() => void shelve()}>
+            Bring it back
+          </Button>
+        </p>
       )}
       {planner.saving === "changed" && (
         <p className="conflict" role="alert">

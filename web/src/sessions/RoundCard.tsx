@@ -1,12 +1,12 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { Input, InputNumber, Select } from "antd";
+import { MEDIA } from "../ui/words";
 import { type Dragged, type Dropped, moveRound, roundKey } from "./drag";
 import { copied, join, newSet, type Round, setsAt, split, withBlock, without, withRound, withSets } from "./plan";
 import { usePlanInHand } from "./planContext";
 import { SetCard } from "./SetCard";
 import { clock } from "./time";
 import { Way } from "./Way";
-import { MEDIA } from "./words";
 
 const PATTERNS = [
   { value: "", label: "as the round" },

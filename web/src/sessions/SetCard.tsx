@@ -1,5 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { InputNumber, Select } from "antd";
+import { useRef } from "react";
 import { answered, api } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { useNotice } from "../ui/useNotice";
@@ -34,6 +35,8 @@ export function SetCard({
   const target = useDroppable({ id: `set-target ${key}`, data: { kind: "set", place } satisfies Dropped });
   const put = (values: Partial<PlannedSet>, typed = false) =>
     change((now) => withSet(now, place, (s) => ({ ...s, ...values })), typed);
+  const newest = useRef(set);
+  newest.current = set;
   const chosen = selected !== null && address(selected) === key;
   const most = drill?.most ?? 1;
   const problems =
@@ -62,6 +65,11 @@ export function SetCard({
       );
       if (answer.problems.length > 0) {
         notice.warn(answer.problems[0]?.message ?? "One of them cannot be read.");
+        return;
+      }
+      // The answer is about the combinations that were there when it was asked for.
+      if (newest.current.combinations !== set.combinations) {
+        notice.warn("The set was changed meanwhile, so it was not put in order. Press once more.");
         return;
       }
       put({ combinations: answer.order.flatMap((at) => set.combinations[at] ?? []) });

@@ -124,7 +124,8 @@ export function roundKey(
 
 /** Seconds: a round on the clock is never stretched below it. */
 export const SHORTEST = 15;
-const LONGEST = 3600;
+/** Seconds: the longest round that a plan may have. */
+const LONGEST = 7200;
 
 /** A round longer or shorter by so many seconds. */
 export function stretch(content: PlanContent, place: { block: number; round: number }, by: number): PlanContent {

@@ -1,4 +1,4 @@
-import type { Coach, FileFormat, Limb, Rules, Stance, Verdict } from "../api/client";
+import type { Coach, Course, FileFormat, Limb, Rules, Stance, Verdict } from "../api/client";
 
 /** In which the library goes out and comes in, the plainest first. */
 export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
@@ -28,6 +28,19 @@ export const LEVELS = [
 export const STANCES: { value: Stance; label: string }[] = [
   { value: "orthodox", label: "orthodox" },
   { value: "southpaw", label: "southpaw" },
+];
+
+export const MEDIA: { value: Course["medium"]; label: string }[] = [
+  { value: "shadow", label: "shadow" },
+  { value: "bag", label: "bag" },
+  { value: "pads", label: "pads" },
+  { value: "partner", label: "partner" },
+];
+
+export const GROUPS: { value: Course["group"]; label: string }[] = [
+  { value: "open", label: "open group" },
+  { value: "beginners", label: "beginners" },
+  { value: "youth", label: "youth" },
 ];
 
 export const LIMBS: { value: Limb; label: string }[] = [
