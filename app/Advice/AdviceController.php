@@ -32,7 +32,7 @@ final readonly class AdviceController
         return new JsonResponse([
             'reminders' => array_map(static fn (Reminder $reminder): array => $reminder->toArray(), $advice->reminders),
             'remindersVersion' => $this->advice->version('reminders'),
-            'reminderTopics' => ReminderRow::TOPICS,
+            'reminderTopics' => Reminder::TOPICS,
             'exercises' => array_map(static fn (Exercise $exercise): array => $exercise->toArray(), array_values($advice->exercises)),
             'exercisesVersion' => $this->advice->version('exercises'),
         ]);

@@ -4,18 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\App\Advice;
 
+use Periplus\Core\Session\Advice\Reminder;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A reminder as it is written. */
 final readonly class ReminderRow
 {
-    /** What a reminder may belong to; core/data/reminders.schema.json has the same. */
-    public const TOPICS = ['all', 'straight', 'hook', 'body-hook', 'uppercut', 'overhand', 'head-movement', 'round kick', 'low-kick', 'switch kick', 'push kick', 'knee', 'elbow', 'spinning', 'feint', 'footwork', 'cause:turn', 'cause:load', 'cause:limb', 'cause:range', 'cause:feet', 'cause:head'];
-
     public function __construct(
         #[Assert\Regex('/^[a-z0-9-]{1,60}$/', message: 'The id of a reminder has small letters, digits and hyphens.')]
         public string $id,
-        #[Assert\Choice(choices: self::TOPICS, message: 'A reminder is for all, a technique or a cause of waiting.')]
+        #[Assert\Choice(choices: Reminder::TOPICS, message: 'A reminder is for all, a technique or a cause of waiting.')]
         public string $for,
         #[Assert\Length(min: 3, max: 60, minMessage: 'A reminder has at least {{ limit }} characters.', maxMessage: 'A reminder has at most {{ limit }} characters: it is read from the wall.', normalizer: 'trim')]
         public string $text,

@@ -28,12 +28,9 @@ final readonly class PlanFileController
     public function sheet(int $id, SessionSheet $paper): Response
     {
         $plan = $this->plans->get($id);
-        $document = $this->check->serializer()->of($plan->content);
-        /** @var list<array{reminders: list<string>}> $cues */
-        $cues = $document['cues'];
-        $reminders = \array_slice(array_values(array_unique(array_merge(...array_column($cues, 'reminders')))), 0, 6);
+        $reader = $this->check->reader();
 
-        return FileResponse::of($paper->coach($plan, $this->check->reader()->read($plan->content)->plan, $reminders), 'application/pdf', $plan->name.'.pdf');
+        return FileResponse::of($paper->coach($plan, $reader->read($plan->content)->plan, $reader->advice), 'application/pdf', $plan->name.'.pdf');
     }
 
     /** For the door. */

@@ -6,6 +6,7 @@ namespace Periplus\App\Print;
 
 use Periplus\App\Http\PlainText;
 use Periplus\App\Plan\Plan;
+use Periplus\Core\Session\Advice\Advice;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Plan\Block;
@@ -13,6 +14,7 @@ use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\Set;
+use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
@@ -23,20 +25,18 @@ final readonly class SessionSheet
     private const MARGIN = 14.0;
     private const WIDTH = 210 - 2 * self::MARGIN;
     private const BOTTOM = 283.0;
+    /** Most reminders on the sheet of the coach. */
+    private const REMINDERS = 6;
     /** Points of the coach's sheet, the largest with which it fits one page. */
     private const SIZES = [13.0, 12.0, 11.0, 10.0, 9.0, 8.0, 7.0, 6.0, 5.0];
 
-    /**
-     * @param list<string> $reminders of the day
-     *
-     * @return string the PDF
-     */
-    public function coach(Plan $plan, SessionPlan $session, array $reminders): string
+    /** @return string the PDF */
+    public function coach(Plan $plan, SessionPlan $session, Advice $advice): string
     {
-        $programme = ProgrammeBuilder::build($session);
+        $programme = ProgrammeBuilder::build($session, $advice);
         $sizes = self::SIZES;
         do {
-            $pdf = $this->coachPage($plan, $programme, $reminders, array_shift($sizes) ?? 5.0);
+            $pdf = $this->coachPage($plan, $programme, $advice, array_shift($sizes) ?? 5.0);
         } while ([] !== $sizes && $pdf->getNumPages() > 1);
 
         return $pdf->Output('', 'S');
@@ -67,8 +67,7 @@ final readonly class SessionSheet
         return $pdf->Output('', 'S');
     }
 
-    /** @param list<string> $reminders */
-    private function coachPage(Plan $plan, Programme $programme, array $reminders, float $points): Sheet
+    private function coachPage(Plan $plan, Programme $programme, Advice $advice, float $points): Sheet
     {
         $session = $programme->plan;
         $pdf = new Sheet('P', $plan->name, self::MARGIN);
@@ -76,10 +75,11 @@ final readonly class SessionSheet
         $this->write($pdf, Sheet::WORDS, 10, self::when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);
         $pdf->Ln(2);
         foreach ($session->blocks as $number => $block) {
-            $this->block($pdf, $block, self::starts($programme, $number), $session, $points);
+            $this->block($pdf, $block, self::starts($programme, $number), $session, $advice, $points);
         }
         $pdf->Ln(2);
         $this->write($pdf, Sheet::WORDS, $points, $this->load($programme), 90);
+        $reminders = \array_slice(array_unique(array_merge(...array_map(static fn (Cue $cue): array => $cue->reminders, $programme->cues))), 0, self::REMINDERS);
         if ([] !== $reminders) {
             $this->write($pdf, Sheet::WORDS, $points, 'Say: '.implode(' · ', $reminders), 255);
         }
@@ -89,14 +89,14 @@ final readonly class SessionSheet
     }
 
     /** @param array<int, int> $starts of its rounds, ms */
-    private function block(Sheet $pdf, Block $block, array $starts, SessionPlan $session, float $points): void
+    private function block(Sheet $pdf, Block $block, array $starts, SessionPlan $session, Advice $advice, float $points): void
     {
         $this->write($pdf, Sheet::NUMBERS, 1.5 * $points, self::clock($starts[0] ?? 0).'   '.$block->name);
         foreach ($block->rounds as $number => $round) {
             $head = (\count($block->rounds) > 1 ? self::clock($starts[$number] ?? 0).'  ' : '').($round->times > 1 ? $round->times.' × ' : '').self::clock(1000 * $round->seconds).($round->rest > 0 ? ', rest '.$round->rest.' s' : '').('other' === $round->stance->value ? ', other stance' : '').($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
             $isExercises = [] === array_filter($round->everybody->sets, static fn (Set $set): bool => 'exercise' !== $set->drill->definition()->id);
             if ($isExercises && [] === $round->lanes) {
-                $this->row($pdf, $head, implode(', ', array_map(static fn (Set $set): string => self::exercise($set).' '.$set->seconds.' s', $round->everybody->sets)), $points);
+                $this->row($pdf, $head, implode(', ', array_map(static fn (Set $set): string => self::exercise($set, $advice).' '.$set->seconds.' s', $round->everybody->sets)), $points);
                 continue;
             }
             foreach ([] === $round->lanes ? ['' => $round->everybody] : self::named($round, $session) as $name => $lane) {
@@ -147,9 +147,12 @@ final readonly class SessionSheet
         return $set->drill->definition()->title.('' === $chains ? '' : ':  '.$chains).('' === $set->note ? '' : '  — '.$set->note);
     }
 
-    private static function exercise(Set $set): string
+    /** As the gym calls it; an exercise that it has taken out since has its id alone. */
+    private static function exercise(Set $set, Advice $advice): string
     {
-        return ucfirst(strtr($set->parameters->text('exercise'), '-', ' '));
+        $id = $set->parameters->text('exercise');
+
+        return ucfirst($advice->exercises[$id]->name ?? $id);
     }
 
     private function load(Programme $programme): string

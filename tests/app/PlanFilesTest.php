@@ -23,6 +23,18 @@ final class PlanFilesTest extends ApiTestCase
     }
 
     #[IgnoreDeprecations]
+    public function testThePaperOfTheCoachNamesExercisesAsTheGymDoes(): void
+    {
+        $this->signIn('head');
+        $all = $this->ask('GET', '/api/advice')->body['exercises'];
+        self::assertIsArray($all);
+        $own = array_map(static fn (mixed $one): array => \is_array($one) ? [...$one, 'name' => 'jogging' === $one['id'] ? 'once round the quay' : $one['name']] : [], $all);
+        self::assertSame(200, $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status);
+
+        self::assertStringContainsString('Once round the quay', $this->pdf('sheet.pdf', self::long()));
+    }
+
+    #[IgnoreDeprecations]
     public function testThePaperForTheDoorIsOnePageWithDayAndCombinations(): void
     {
         $text = $this->pdf('door.pdf', self::long());

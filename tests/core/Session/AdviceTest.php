@@ -40,6 +40,13 @@ final class AdviceTest extends TestCase
         self::assertSame($topics, \array_slice(ReminderChoice::topics(self::check($chain)), 0, \count($topics)));
     }
 
+    public function testEveryTopicHasAReminderAndNoReminderIsForAnotherTopic(): void
+    {
+        $for = array_unique(array_map(static fn (Reminder $reminder): string => $reminder->for, Advice::builtIn()->reminders));
+
+        self::assertEqualsCanonicalizing(Reminder::TOPICS, $for);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function strikes(): iterable
     {
