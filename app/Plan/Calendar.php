@@ -14,7 +14,7 @@ final readonly class Calendar
     {
     }
 
-    /** @param list<Plan> $plans with a start; those that were taken out are cancelled */
+    /** @param list<Plan> $plans with a start; those that are archived are cancelled */
     public function of(array $plans, string $name): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Periplus//Sessions//EN', 'X-WR-CALNAME' => $name, 'X-WR-TIMEZONE' => $this->gym->timeZone()->getName(), 'METHOD' => 'PUBLISH']);

@@ -81,7 +81,7 @@ final readonly class Plans
         return $this->select('p.archived_at IS NULL AND p.is_template = 0 AND p.course_id = ? AND p.starts_at <= ? ORDER BY p.starts_at DESC, p.id DESC LIMIT '.$most, [$course, $this->now()]);
     }
 
-    /** @return list<Plan> all with a start from four weeks ago on, those that were taken out among them */
+    /** @return list<Plan> all with a start from four weeks ago on, archived ones among them */
     public function forCalendar(?int $course): array
     {
         $since = $this->clock->now()->modify('-28 days')->format('Y-m-d H:i:s');
@@ -119,7 +119,7 @@ final readonly class Plans
 
     public function archive(int $id, int $basedOn, User $editor): Plan
     {
-        return $this->change($id, $basedOn, ['archived_at' => $this->now()], 'archived', $editor, \sprintf('took out the session “%s”', $this->get($id)->name));
+        return $this->change($id, $basedOn, ['archived_at' => $this->now()], 'archived', $editor, \sprintf('archived the session “%s”', $this->get($id)->name));
     }
 
     public function restore(int $id, int $basedOn, User $editor): Plan

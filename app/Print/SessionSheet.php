@@ -147,7 +147,7 @@ final readonly class SessionSheet
         return $set->drill->definition()->title.('' === $chains ? '' : ':  '.$chains).('' === $set->note ? '' : '  — '.$set->note);
     }
 
-    /** As the gym calls it; an exercise that it has taken out since has its id alone. */
+    /** As the gym calls it; an exercise that it no longer has keeps its id alone. */
     private static function exercise(Set $set, Advice $advice): string
     {
         $id = $set->parameters->text('exercise');

@@ -209,16 +209,16 @@ test("a combination is dropped from the library, a round is moved on the clock a
   await saved(page);
 });
 
-test("a session that is taken out says so where it stands, and is brought back there", async ({ page }) => {
+test("a session that is archived says so where it stands, and is brought back there", async ({ page }) => {
   await signIn(page, COACH);
   await newSession(page);
-  await page.getByLabel("Name of the session").fill("Taken out by mistake");
+  await page.getByLabel("Name of the session").fill("Archived by mistake");
   await saved(page);
   await page.getByRole("button", { name: "More" }).click();
-  await page.getByRole("menuitem", { name: "Take the session out" }).click();
-  await expect(page.getByText("This session is taken out")).toBeVisible();
+  await page.getByRole("menuitem", { name: "Archive the session" }).click();
+  await expect(page.getByText("This session is archived")).toBeVisible();
   await page.getByRole("button", { name: "Bring it back" }).click();
-  await expect(page.getByText("This session is taken out")).toHaveCount(0);
+  await expect(page.getByText("This session is archived")).toHaveCount(0);
   // It can be changed and saved as before.
   await page.getByLabel("Name of the session").fill("Back again");
   await saved(page);

@@ -60,7 +60,7 @@ export function PlanHead({
         onError: notice.failed,
       },
     );
-  /** Takes the session out, or brings it back when it was taken out. */
+  /** Archives the session, or brings it back when it is archived. */
   const shelve = async () => {
     try {
       await shelving.mutateAsync({ id: plan.id, version: planner.version, archived: plan.archived });
@@ -143,12 +143,12 @@ export function PlanHead({
               { key: "versions", label: "What it was" },
               { key: "copy", label: "Copy" },
               { key: "template", label: "Keep as a template" },
-              { key: "out", label: plan.archived ? "Bring the session back" : "Take the session out", danger: true },
+              { key: "archive", label: plan.archived ? "Bring the session back" : "Archive the session", danger: true },
             ],
             onClick: ({ key }) => {
               if (key === "settings" || key === "versions") {
                 setOpen(key);
-              } else if (key === "out") {
+              } else if (key === "archive") {
                 void shelve();
               } else {
                 copy(key === "template");
@@ -170,7 +170,7 @@ export function PlanHead({
       )}
       {plan.archived && (
         <p className="conflict" role="status">
-          This session is taken out: it is in no week any more, and calendars show it as cancelled.
+          This session is archived: it is in no week any more, and calendars show it as cancelled.
           <Button size="small" loading={shelving.isPending} onClick={() => void shelve()}>
             Bring it back
           </Button>

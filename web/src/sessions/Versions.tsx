@@ -12,7 +12,7 @@ import type { Planner } from "./usePlanner";
 const CHANGES = {
   created: "planned",
   updated: "changed",
-  archived: "taken out",
+  archived: "archived",
   restored: "brought back",
   back: "made what it was",
 };
