@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Rules;
 
 use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleDefinition;
+use Periplus\Core\Technique\Instances;
 
 /** Every rule of this folder, in the order in which a coach would raise them. */
 final readonly class RuleRegistry
@@ -16,14 +17,7 @@ final readonly class RuleRegistry
         /** @var list<Rule>|null $rules */
         static $rules = null;
         if (null === $rules) {
-            $rules = [];
-            $files = glob(__DIR__.'/*.php');
-            foreach (false === $files ? [] : $files as $file) {
-                $class = __NAMESPACE__.'\\'.basename($file, '.php');
-                if (is_subclass_of($class, Rule::class)) {
-                    $rules[] = new $class();
-                }
-            }
+            $rules = Instances::of(__DIR__, __NAMESPACE__, Rule::class);
             usort($rules, static fn (Rule $one, Rule $other): int => $one->definition()->order <=> $other->definition()->order);
         }
 

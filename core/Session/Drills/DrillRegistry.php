@@ -6,26 +6,18 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillDefinition;
+use Periplus\Core\Technique\Instances;
 
-/** Every drill of the folder of drills, in the order in which a coach would look for them. */
+/** Every drill of this folder, in the order in which a coach would look for them. */
 final readonly class DrillRegistry
 {
-    private const FOLDER = __DIR__;
-
     /** @return array<string, Drill> by id */
     public static function all(): array
     {
         /** @var array<string, Drill>|null $drills */
         static $drills = null;
         if (null === $drills) {
-            $found = [];
-            $files = glob(self::FOLDER.'/*.php');
-            foreach (false === $files ? [] : $files as $file) {
-                $class = __NAMESPACE__.'\\'.basename($file, '.php');
-                if (is_subclass_of($class, Drill::class)) {
-                    $found[] = new $class();
-                }
-            }
+            $found = Instances::of(__DIR__, __NAMESPACE__, Drill::class);
             usort($found, static fn (Drill $one, Drill $other): int => $one->definition()->order <=> $other->definition()->order);
             $drills = [];
             foreach ($found as $drill) {

@@ -6,6 +6,7 @@ namespace Periplus\Core\Session\Warnings;
 
 use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningDefinition;
+use Periplus\Core\Technique\Instances;
 
 /** Every warning of this folder, in the order in which a coach would raise them. */
 final readonly class WarningRegistry
@@ -16,14 +17,7 @@ final readonly class WarningRegistry
         /** @var array<string, Warning>|null $warnings */
         static $warnings = null;
         if (null === $warnings) {
-            $found = [];
-            $files = glob(__DIR__.'/*.php');
-            foreach (false === $files ? [] : $files as $file) {
-                $class = __NAMESPACE__.'\\'.basename($file, '.php');
-                if (is_subclass_of($class, Warning::class)) {
-                    $found[] = new $class();
-                }
-            }
+            $found = Instances::of(__DIR__, __NAMESPACE__, Warning::class);
             usort($found, static fn (Warning $one, Warning $other): int => $one->definition()->order <=> $other->definition()->order);
             $warnings = [];
             foreach ($found as $warning) {
