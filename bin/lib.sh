@@ -72,6 +72,9 @@ debian_packages() {
     have mariadbd || missing+=(mariadb-server)
     have nginx || missing+=(nginx)
     have $PHP_FPM || missing+=(php8.2-fpm)
+    [ -e /usr/lib/nginx/modules/ngx_nchan_module.so ] || missing+=(libnginx-mod-nchan)
+    have espeak-ng || missing+=(espeak-ng)
+    have openssl || missing+=(openssl)
     for need in "$@"; do
         case $need in
             chromium) have chromium || missing+=(chromium) ;;
@@ -157,6 +160,7 @@ environment() { # [DATABASE]
     SYMFONY_TRUSTED_HOSTS=$(printf '%s\n' $APP_HOSTS | sed 's/\./\\./g; s/.*/^&$/' | paste -sd,)
     DATABASE_URL="mysql://periplus:$(secret "$STATE/secrets/database")@127.0.0.1:$DB_PORT/${1:-periplus}?charset=utf8mb4"
     PERIPLUS_URL="http://127.0.0.1:$PORT"
+    export PERIPLUS_CLIPS=$STATE/clips PERIPLUS_PUSH=$RUN/push/publish.sock
 }
 
 # Commands of the application share no memory with the servers, but find the same kind of cache.
@@ -180,6 +184,7 @@ app_cache() {
     umask 077
 }
 
+. "$ROOT/bin/network.sh"
 . "$ROOT/bin/servers.sh"
 . "$ROOT/bin/upgrade.sh"
 . "$ROOT/bin/backup.sh"

@@ -54,7 +54,7 @@ stop_all() {
     end 15 QUIT $(ours $NGINX)
     end 15 QUIT $(ours $PHP_FPM)
     end 60 TERM $(ours $MARIADB)
-    rm -rf "$RUN"/php-* "$RUN"/*.pid "$RUN"/*.sock "$RUN/db"
+    rm -rf "$RUN"/php-* "$RUN"/*.pid "$RUN"/*.sock "$RUN/db" "$RUN/push" "$RUN/network"
 }
 
 until_ready() { # SECONDS COMMAND...
@@ -186,7 +186,10 @@ server_config() {
     local account=; [ "$(id -u)" = 0 ] && account="user = $WEB_ACCOUNT
 group = $(id -gn "$WEB_ACCOUNT")
 listen.owner = $WEB_ACCOUNT"
+    mkdir -p "$PERIPLUS_CLIPS" "$RUN/push"
     give "$WEB_ACCOUNT" "$STATE/tmp/php"
+    give "$WEB_ACCOUNT" "$PERIPLUS_CLIPS"
+    give "$WEB_ACCOUNT" "$RUN/push"
     PHP_CONFIG="[global]
 pid = @PHP@/fpm.pid
 error_log = $STATE/log/php.log
@@ -207,6 +210,8 @@ env[SYMFONY_TRUSTED_HOSTS] = '$SYMFONY_TRUSTED_HOSTS'
 env[APP_CACHE_DIR] = \"${APP_CACHE_DIR:-}\"
 env[DATABASE_URL] = \"$DATABASE_URL\"
 env[TMPDIR] = \"$STATE/tmp/php\"
+env[PERIPLUS_CLIPS] = \"$PERIPLUS_CLIPS\"
+env[PERIPLUS_PUSH] = \"$PERIPLUS_PUSH\"
 php_admin_value[memory_limit] = 256M
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
@@ -251,10 +256,15 @@ web_server_start() {
 }
 
 nginx_start() {
+    [ -z "$NETWORK" ] || network_certificate
     local user= name names= before pid config=$RUN/nginx.conf
     [ "$(id -u)" = 0 ] && user="user $WEB_ACCOUNT;"
     for name in $APP_HOSTS; do names+=" $name"; done
     sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g" "$ROOT/bin/nginx.conf" >"$config.new"
+    local template; template=$(<"$config.new")
+    template=${template//@NETWORK_PAGES@/$(network_config pages)}
+    template=${template//@NETWORK_OTHERS@/$(network_config others)}
+    printf '%s\n' "${template//@NETWORK_HTTP@/$(network_config http)}" >"$config.new"
     nginx -t -q -c "$config.new" -p "$RUN" -e "$STATE/log/web.log" 2>>"$STATE/log/web.log" || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server cannot be set up. Its log is $STATE/log/web.log."; }
     pid=$(leader $NGINX)
     if [ -n "$pid" ] && cmp -s "$config.new" "$config"; then
@@ -268,7 +278,7 @@ nginx_start() {
         until_ready 5 has_new_worker "$before" || true
     else
         end 15 QUIT $(ours $NGINX) # left without the process that led them, they hold the port
-        rm -f "$RUN/nginx.pid"
+        rm -f "$RUN/nginx.pid" "$RUN/push/publish.sock"
         (unlock; cd "$RUN" && nginx -c "$config" -p "$RUN" -e "$STATE/log/web.log") 2>>"$STATE/log/web.log" \
             || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server did not start. Its log is $STATE/log/web.log."; }
     fi

@@ -1,6 +1,7 @@
-import { readFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
+import { VitePWA } from "vite-plugin-pwa";
 
 /** The colours of the palette, which paper shares, as CSS variables. */
 function palette(): Plugin {
@@ -21,8 +22,52 @@ function palette(): Plugin {
   };
 }
 
+/** The files that a page asks for, and those that they ask for. */
+function partsOf(page: string, folder: string): Set<string> {
+  const found = new Set([page]);
+  for (const file of found) {
+    if (/\.(html|js|css)$/.test(file)) {
+      for (const [name] of readFileSync(new URL(file, folder), "utf8").matchAll(/[\w.-]+\.(?:js|css|woff2|svg)/g)) {
+        for (const path of [`assets/${name}`, name]) {
+          if (existsSync(new URL(path, folder))) {
+            found.add(path);
+          }
+        }
+      }
+    }
+  }
+  return found;
+}
+
+/** A worker that keeps the page of walls and athletes, with all that it is made of, for a time without the server. */
+const worker = VitePWA({
+  strategies: "generateSW",
+  filename: "wall-worker.js",
+  injectRegister: null,
+  manifest: false,
+  workbox: {
+    globPatterns: ["wall.html", "mark.svg", "assets/*.{js,css,woff2}"],
+    navigateFallback: "/wall.html",
+    navigateFallbackAllowlist: [/^\/(wall|follow)\//],
+    inlineWorkboxRuntime: true,
+    skipWaiting: true,
+    clientsClaim: true,
+    manifestTransforms: [
+      async (entries) => {
+        const parts = partsOf("wall.html", new URL("./dist/", import.meta.url).href);
+        return { manifest: entries.filter((entry) => parts.has(entry.url)), warnings: [] };
+      },
+    ],
+  },
+});
+
 export default defineConfig({
-  plugins: [react(), palette()],
-  build: { target: "es2022", assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
+  plugins: [react(), palette(), worker],
+  build: {
+    target: "es2022",
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 1200,
+    rolldownOptions: { input: ["index.html", "wall.html"] },
+  },
   server: { proxy: { "/api": "http://127.0.0.1:8420" } },
 });

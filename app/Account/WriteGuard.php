@@ -16,6 +16,8 @@ final readonly class WriteGuard
     public const LARGEST = 65_536;
     /** Largest file to be imported, in bytes. */
     public const LARGEST_IMPORT = 4_194_304;
+    /** Largest clip of a voice, in bytes. */
+    public const LARGEST_CLIP = 1_048_576;
 
     public function __construct(private RequestToken $token)
     {
@@ -27,11 +29,16 @@ final readonly class WriteGuard
         if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
-        $largest = '/api/imports' === $request->getPathInfo() ? self::LARGEST_IMPORT : self::LARGEST;
+        $largest = match ($request->getPathInfo()) {
+            '/api/imports' => self::LARGEST_IMPORT,
+            '/api/voice/clips' => self::LARGEST_CLIP,
+            default => self::LARGEST,
+        };
         if ((int) $request->headers->get('Content-Length', '0') > $largest || \strlen($request->getContent()) > $largest) {
             throw new ApiProblem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024));
         }
-        if (!$this->token->isValid($request)) {
+        // A screen is told by the key in its address, which no page of elsewhere knows; nobody's session counts there.
+        if (!str_starts_with($request->getPathInfo(), '/api/screens/') && !$this->token->isValid($request)) {
             throw new ApiProblem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
         }
     }

@@ -14,12 +14,14 @@ use Periplus\App\Plan\ComposeRequest;
 use Periplus\App\Plan\PlanRequest;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Plan\SessionComposer;
+use Periplus\App\Wall\WallRequest;
+use Periplus\App\Wall\Walls;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
-/** Courses, planned sessions around the day on which the gym is loaded, and templates. */
+/** Courses, planned sessions around the day on which the gym is loaded, templates, and two walls. */
 final readonly class DemoSessions
 {
     public function __construct(
@@ -27,6 +29,7 @@ final readonly class DemoSessions
         private Plans $plans,
         private SessionComposer $composer,
         private CombinationTable $combinations,
+        private Walls $walls,
         private GymSettings $gym,
         private ClockInterface $clock,
     ) {
@@ -40,6 +43,9 @@ final readonly class DemoSessions
     public function load(array $courses, array $sessions, array $coaches): void
     {
         $this->gym->useTimeZone('Europe/Lisbon');
+        foreach (['Floor', 'Bag room'] as $name) {
+            $this->walls->create(new WallRequest($name), $coaches['ines']);
+        }
         $made = [];
         /** @var array{name: string, rules: string, group: string, medium: string, levels: list<int>, minutes: int, weekday: int, time: string, work: int, longestWork: int, workStep: int, rests: list<int>, note: string} $row */
         foreach ($courses as $row) {

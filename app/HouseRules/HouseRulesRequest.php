@@ -85,10 +85,13 @@ final readonly class HouseRulesRequest
     {
         $numbers = [];
         foreach ($values as $key => $value) {
-            if (!\is_int($value) && !\is_float($value)) {
-                throw new \DomainException(\sprintf('The value of "%s" is a number.', mb_substr((string) $key, 0, 60)));
+            if (!\is_string($key)) {
+                throw new \DomainException(\sprintf('There is no number "%d" in the model.', $key));
             }
-            $numbers[(string) $key] = $value;
+            if (!\is_int($value) && !\is_float($value)) {
+                throw new \DomainException(\sprintf('The value of "%s" is a number.', mb_substr($key, 0, 60)));
+            }
+            $numbers[$key] = $value;
         }
 
         return $numbers;

@@ -23,6 +23,8 @@ final readonly class Plans
     private const SELECT = 'SELECT p.*, a.name AS author_name, e.name AS editor_name FROM plan p JOIN user a ON a.id = p.author_id JOIN user e ON e.id = p.editor_id';
     /** Most rows of a list. */
     private const MOST = 500;
+    /** Levels of JSON that MariaDB takes, less one for what it stands in. */
+    private const DEEPEST = 30;
     /** s within which one coach's saves are one version */
     private const STINT = 900;
 
@@ -223,6 +225,11 @@ final readonly class Plans
             $starts = $this->gym->moment($request->startsAt) ?? throw new ApiProblem(422, 'invalid', \sprintf('"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave out does not exist.', $request->startsAt), ['violations' => [['field' => 'startsAt', 'message' => 'There is no such time.']]]);
         }
         $course = null === $request->course ? null : $this->courses->get($request->course)->id;
+        try {
+            $content = json_encode((object) $request->content, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION, self::DEEPEST);
+        } catch (\JsonException) {
+            throw new ApiProblem(422, 'invalid', 'This is nested deeper than any session. Take the plan from where it was written again.', ['violations' => [['field' => 'content', 'message' => 'It is nested too deeply.']]]);
+        }
         $reading = $this->check->reader()->read($request->content);
 
         return [
@@ -232,7 +239,7 @@ final readonly class Plans
             'is_template' => (int) $request->isTemplate,
             'length_ms' => 1000 * PlanReader::seconds($reading->plan),
             'problems' => \count($reading->problems),
-            'content' => json_encode((object) $request->content, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION),
+            'content' => $content,
         ];
     }
 

@@ -106,7 +106,11 @@ final readonly class LineDrawing
                 'shape' => $strike ? self::shape($item->strike->role, $tile) : null,
                 'label' => $strike ? self::label($label, $tile, $item->strike->role) : [],
                 'glyph' => $strike ? null : self::glyph($item),
-                'glyphSize' => LineSize::Row === $size ? 17 : 20,
+                'glyphSize' => match ($size) {
+                    LineSize::Row => 17,
+                    LineSize::Wall => 32,
+                    default => 20,
+                },
                 'name' => !$strike && $size->isNamed() ? $label : null,
                 'sentence' => self::sentence($chain, $timing, $at),
             ];

@@ -199,6 +199,7 @@ final class HouseRulesTest extends ApiTestCase
     #[TestWith([['calibration' => ['body.turnRate' => 10]]])]
     #[TestWith([['calibration' => ['body.turnRate' => 'fast']]])]
     #[TestWith([['calibration' => ['nobody.out' => 100]]])]
+    #[TestWith([['calibration' => [1, 2, 3]]])]
     #[TestWith([['calibration' => ['lead-round-kick.needs.load.from' => 0.25, 'lead-round-kick.needs.load.to' => 0.2]]])]
     public function testRulesThatMakeNoSenseAreRefused(array $change): void
     {

@@ -35,6 +35,18 @@ final class PlanTest extends ApiTestCase
         self::assertEquals($content, $this->ask('GET', '/api/plans/'.$made->id())->body['content'], 'nothing is lost');
     }
 
+    public function testAPlanThatIsNestedDeeperThanTheDatabaseTakesIsRefusedInWords(): void
+    {
+        $this->signIn('coach');
+        $content = [];
+        for ($level = 0; $level < 40; ++$level) {
+            $content = [$content];
+        }
+        $answer = $this->ask('POST', '/api/plans', self::plan(['content' => $content]));
+
+        self::assertSame([422, 'This is nested deeper than any session. Take the plan from where it was written again.'], [$answer->status, $answer->title()]);
+    }
+
     public function testAWriteFromAnOldVersionOverwritesNothing(): void
     {
         $this->signIn('coach');

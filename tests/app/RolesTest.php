@@ -104,6 +104,29 @@ final class RolesTest extends ApiTestCase
         'GET /api/plans/{id}/cues.vtt' => [401, 404, 404],
         'GET /api/plans/{id}/plan.json' => [401, 404, 404],
         'GET /api/calendar.ics' => [401, 200, 200],
+        // Every coach leads; this session and this wall are not there.
+        'GET /api/walls' => [401, 200, 200],
+        'POST /api/walls' => [401, 201, 201],
+        'PUT /api/walls/{id}' => [401, 404, 404],
+        'POST /api/walls/{id}/revoke' => [401, 404, 404],
+        'GET /api/runs' => [401, 200, 200],
+        'POST /api/runs' => [401, 201, 201],
+        'GET /api/runs/{id}' => [401, 404, 404],
+        'POST /api/runs/{id}/commands' => [401, 404, 404],
+        'POST /api/runs/{id}/walls' => [401, 404, 404],
+        'GET /api/runs/{id}/record' => [401, 404, 404],
+        // A screen is told by its key, whoever is signed in; this one is made up.
+        'GET /api/screens/{key}' => [410, 410, 410],
+        'GET /api/screens/{key}/programmes/{run}/{version}' => [410, 410, 410],
+        'GET /api/screens/{key}/clips/{run}/{version}/{digest}' => [410, 410, 410],
+        'POST /api/screens/{key}/commands' => [410, 410, 410],
+        'POST /api/screens/{key}/shown' => [410, 410, 410],
+        'GET /api/screens/{key}/listen' => [410, 410, 410],
+        'GET /api/voice' => [401, 200, 200],
+        'PUT /api/voice' => [401, 403, 204],
+        'GET /api/voice/sample' => [401, 200, 200],
+        'POST /api/voice/clips' => [401, 422, 422],
+        'POST /api/voice/clips/forget' => [401, 404, 404],
     ];
 
     public function testEveryRouteIsInTheTable(): void
@@ -135,13 +158,14 @@ final class RolesTest extends ApiTestCase
                 'nobody' === $name ? $this->signOut() : $this->signIn($name);
                 [$method, $path] = explode(' ', $route);
                 $number = match (true) {
-                    str_contains($path, 'rule-previews'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations'), str_contains($path, 'courses'), str_contains($path, 'plans') => '999999',
+                    str_contains($path, 'rule-previews'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations'), str_contains($path, 'courses'), str_contains($path, 'plans'), str_contains($path, 'walls'), str_contains($path, 'runs') => '999999',
                     str_contains($path, 'proposals') => (string) $proposal,
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json']);
+                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{digest}' => str_repeat('0', 32)]);
                 $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
+                $address .= str_ends_with($path, '/sample') ? '?text=one' : '';
                 $answer = $this->ask($method, $address, self::body($method, $path), $headers);
                 self::assertSame($statuses[$column], $answer->status, \sprintf('%s as %s: %s', $route, $name, $answer->raw));
             }
@@ -165,6 +189,15 @@ final class RolesTest extends ApiTestCase
             '/api/plans/fix' === $path => ['content' => PlanTest::content(), 'warning' => 'no-warm-up'],
             '/api/plans/compose' === $path => ['course' => 999999],
             '/api/plans/sequence' === $path => ['combinations' => [['chain' => '1 2'], ['chain' => '1 2 3']]],
+            '/api/walls' === $path, '/api/walls/{id}' === $path => ['name' => 'Floor'],
+            '/api/runs' === $path => ['id' => 'start-0001', 'timer' => ['rounds' => 2]],
+            '/api/runs/{id}/walls' === $path => ['walls' => [1]],
+            '/api/runs/{id}/commands' === $path => ['id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
+            '/api/screens/{key}/commands' === $path => ['run' => 1, 'id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
+            '/api/screens/{key}/shown' === $path => ['run' => 1, 'shown' => []],
+            '/api/voice' === $path => ['voice' => 'female'],
+            '/api/voice/clips' === $path => ['text' => 'one', 'wav' => 'AAAA'],
+            '/api/voice/clips/forget' === $path => ['text' => 'one'],
             '/api/courses' === $path, '/api/courses/{id}' === $path => ['name' => 'Tuesday'],
             '/api/gym/time-zone' === $path => ['timeZone' => 'Europe/Lisbon'],
             '/api/advice/reminders' === $path => ['reminders' => null],

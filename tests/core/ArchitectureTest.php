@@ -51,6 +51,11 @@ final class ArchitectureTest extends TestCase
     #[TestWith(['invitation', 'Account'])]
     #[TestWith(['course', 'Course'])]
     #[TestWith(['plan_version', 'Plan'])]
+    #[TestWith(['run_command', 'Run'])]
+    #[TestWith(['run_shown', 'Run'])]
+    #[TestWith(['run_programme', 'Run'])]
+    #[TestWith(['wall_run', 'Wall'])]
+    #[TestWith(['recorded_clip', 'Voice'])]
     #[TestWith(['advice', 'Advice'])]
     public function testATableIsAskedInItsFolderAlone(string $table, string $folder): void
     {

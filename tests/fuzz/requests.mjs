@@ -179,7 +179,7 @@ function request() {
   for (const parameter of operation.parameters) {
     const value = plain(maybe(0.85) ? fitting(parameter.schema, parameter.name) : any([...TEXTS.slice(0, 6), ...ODD]));
     if (parameter.in === "path") {
-      const known = { format: any(["json", "csv", "text"]), set: any(["boxing", "kickboxing", "all-limbs"]) }[parameter.name];
+      const known = { format: any(["json", "csv", "text"]), set: any(["boxing", "kickboxing", "all-limbs"]), key: any(KEYS), run: any(["1", "2", "3"]), version: any(["1", "2"]) }[parameter.name];
       path = path.replace(`{${parameter.name}}`, encodeURIComponent((maybe(0.9) && known) || value.slice(0, 200)));
     } else if (parameter.in === "query" && maybe(0.5)) {
       query.append(maybe(0.05) ? `${parameter.name}[]` : parameter.name, parameter.name === "q" ? any(["starts with jab or 2", "no liver", "level 9", "((", "has", '"', ...TEXTS.slice(0, 15).map(plain)]).slice(0, 2000) : value.slice(0, 500));
@@ -230,6 +230,14 @@ async function putRight() {
     await person.arrive();
   }
 }
+
+// Walls and a session that run, so that keys and events meet something.
+const KEYS = [];
+for (const name of ["Floor", "Bag room"]) {
+  KEYS.push(JSON.parse((await everyone[0].send("POST", "/api/walls", { "Content-Type": "application/json" }, JSON.stringify({ name }))).text).key);
+}
+const started = JSON.parse((await everyone[0].send("POST", "/api/runs", { "Content-Type": "application/json" }, JSON.stringify({ id: "start-of-fuzz", timer: {} }))).text);
+KEYS.push(started.followKey);
 
 const tally = {};
 const routes = new Set();

@@ -21,6 +21,8 @@ export async function held(): Promise<{ port: number; letGo: () => Promise<void>
 export class OtherGym {
   /** Further names that the pages answer to. */
   hosts = "";
+  /** What it is told of the gym's network. */
+  network: Record<string, string> = {};
 
   private constructor(
     readonly state: string,
@@ -46,6 +48,7 @@ export class OtherGym {
       PERIPLUS_PORT: String(this.port),
       PERIPLUS_DB_PORT: String(this.dbPort),
       PERIPLUS_HOSTS: this.hosts,
+      ...this.network,
     };
   }
 

@@ -46,6 +46,8 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
     ["/review", "Rope ladder"],
     ["/sessions", "Liver, three levels"],
     ["/sessions/1", "Nothing stands in the way."],
+    ["/run", "Round timer"],
+    ["/voice", "What the sessions of these weeks say"],
     ["/advice", "Jogging"],
     ["/settings", "Sessions begin at the time of the gym"],
     ["/numbering", "How the library reads"],
@@ -64,6 +66,22 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
   await page.getByText("Kick the tide").click();
   await expect(page.getByRole("group", { name: /^Combination line, Proposed/ })).toBeVisible();
   expect(await faults(page), "proposal").toEqual([]);
+  await page.goto("/sessions/1");
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByLabel("Begins in, seconds").fill("0");
+  expect(await faults(page), "start").toEqual([]);
+  await page.getByRole("button", { name: "Start", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
+  expect(await faults(page), "remote").toEqual([]);
+  const { walls } = await (await page.request.get("/api/walls")).json();
+  await page.goto(`/wall/${walls[0].key}`);
+  await expect(page.locator(".wall-clock")).toBeVisible();
+  await page.keyboard.press("i");
+  expect(await faults(page), "wall").toEqual([]);
+  const { run } = await (await page.request.get(`/api/screens/${walls[0].key}`)).json();
+  await page.goto(`/follow/${run.followKey}`);
+  await expect(page.getByLabel("Stance")).toBeVisible();
+  expect(await faults(page), "athlete").toEqual([]);
 });
 
 test("the first page needs at most 300 kB of script, gzipped, and nothing from elsewhere", async ({

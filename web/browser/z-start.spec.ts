@@ -31,7 +31,7 @@ test("a port that is taken is named, with what to do", async () => {
 
   const wrong = run("start", gym(free.port, taken.port), "--frehs");
   expect(wrong.status).toBe(1);
-  expect(wrong.stderr).toContain('bin/start knows --fresh and --dev, not "--frehs".');
+  expect(wrong.stderr).toContain('bin/start knows --fresh, --network and --dev, not "--frehs".');
 });
 
 test("folders and ports that cannot be are refused in one sentence", () => {
@@ -245,6 +245,7 @@ test("a checkout in a folder with blanks and a state given by a relative path wo
     "src",
     "public",
     "index.html",
+    "wall.html",
     "package.json",
     "package-lock.json",
     "tsconfig.json",

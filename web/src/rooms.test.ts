@@ -23,8 +23,10 @@ const MAY_USE: Record<string, string[]> = {
   library: ["combination-line"],
   numbering: [],
   review: ["check", "combination-line", "compare"],
-  sessions: ["combination-line", "library"],
+  run: ["library", "wall"],
+  sessions: ["combination-line", "library", "run"],
   "sign-in": [],
+  wall: ["combination-line"],
 };
 
 // Tests may use what they like.

@@ -15,6 +15,7 @@ final readonly class DrillCue
      * @param Chain|null $chain what is thrown, for the words in both stances
      * @param list<int> $marked places of the chain's items that are new
      * @param int|null $lengthMs how long the chain takes at its tempo
+     * @param string|null $before what is done before the chain, such as two squats
      */
     public function __construct(
         public int $atMs,
@@ -24,6 +25,7 @@ final readonly class DrillCue
         public RoundStance $stance = RoundStance::Own,
         public array $marked = [],
         public ?int $lengthMs = null,
+        public ?string $before = null,
     ) {
     }
 }

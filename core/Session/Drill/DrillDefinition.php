@@ -17,6 +17,7 @@ final readonly class DrillDefinition
      * @param int $order in which a coach would look for it
      * @param bool $isWork whether athletes work; otherwise the time counts as rest
      * @param bool $withPartner whether it asks for two who face each other
+     * @param array{string, string}|null $waitsWhen the parameter and its value with which the clock waits at the end for the coach
      */
     public function __construct(
         public string $id,
@@ -28,7 +29,14 @@ final readonly class DrillDefinition
         public int $order,
         public bool $isWork = true,
         public bool $withPartner = false,
+        public ?array $waitsWhen = null,
     ) {
+    }
+
+    /** Whether the clock waits at the end for the coach. */
+    public function waits(Parameters $parameters): bool
+    {
+        return null !== $this->waitsWhen && $parameters->text($this->waitsWhen[0]) === $this->waitsWhen[1];
     }
 
     /** How many combinations it asks for, in words. */

@@ -112,9 +112,9 @@ final readonly class DrillRun
      *
      * @param list<int> $marked
      */
-    public function show(int $atMs, CueKind $kind, Chain $chain, ?string $text = null, ?RoundStance $stance = null, array $marked = []): DrillCue
+    public function show(int $atMs, CueKind $kind, Chain $chain, ?string $text = null, ?RoundStance $stance = null, array $marked = [], ?string $before = null): DrillCue
     {
-        return new DrillCue($atMs, $kind, $text ?? $this->write($chain), $chain, $stance ?? $this->stance, $marked, $this->length($chain));
+        return new DrillCue($atMs, $kind, $text ?? $this->write($chain), $chain, $stance ?? $this->stance, $marked, $this->length($chain), $before);
     }
 
     public function say(int $atMs, CueKind $kind, string $text): DrillCue

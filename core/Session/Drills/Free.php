@@ -38,7 +38,9 @@ final readonly class Free implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return [$run->say(0, CueKind::Show, 'free: '.implode(', ', $run->parameters->choices('weapons')))];
+        $weapons = $run->parameters->choices('weapons');
+
+        return [$run->say(0, CueKind::Show, \count($weapons) === \count(WeaponChoices::ALL) ? 'free' : 'free: '.implode(', ', $weapons))];
     }
 
     public function portions(DrillRun $run): array

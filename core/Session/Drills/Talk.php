@@ -31,6 +31,7 @@ final readonly class Talk implements Drill
             ],
             190,
             isWork: false,
+            waitsWhen: ['clock', 'waits'],
         );
     }
 

@@ -44,7 +44,9 @@ final readonly class WithConditioning implements Drill
     {
         $exercise = $run->exercise($run->parameters->text('exercise'));
 
-        return [$run->show(0, CueKind::Show, $run->chain(), \sprintf('%d %s, then %s', $run->parameters->whole('count'), lcfirst($exercise->name ?? 'exercise'), $run->write($run->chain())))];
+        $before = \sprintf('%d %s', $run->parameters->whole('count'), lcfirst($exercise->name ?? 'exercise'));
+
+        return [$run->show(0, CueKind::Show, $run->chain(), $before.', then '.$run->write($run->chain()), before: $before)];
     }
 
     public function portions(DrillRun $run): array

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
+use Periplus\Core\Session\Drill\PlannedCombination;
+
 /** What one track, or everybody, does in a round. */
 final readonly class Lane
 {
@@ -13,6 +15,39 @@ final readonly class Lane
      */
     public function __construct(public array $windows, public array $sets)
     {
+    }
+
+    /**
+     * With more time at a moment: what goes on then goes on for longer, and what comes after it comes later.
+     *
+     * @param int $at s from the start of the round
+     */
+    public function lengthened(int $at, int $seconds): self
+    {
+        $windows = [];
+        $worked = null;
+        $work = 0;
+        foreach ($this->windows as [$from, $to]) {
+            if ($from <= $at && $at < $to) {
+                $worked = $work + $at - $from;
+            }
+            $work += $to - $from;
+            $windows[] = [$from > $at ? $from + $seconds : $from, $to > $at ? $to + $seconds : $to];
+        }
+        $sets = [];
+        foreach ($this->sets as $set) {
+            $isNow = null !== $worked && $worked >= 0 && $worked < $set->seconds;
+            $sets[] = $isNow ? $set->lasting($set->seconds + $seconds) : $set;
+            $worked = null === $worked || $isNow ? null : $worked - $set->seconds;
+        }
+
+        return new self($windows, $sets);
+    }
+
+    /** With another combination in place of one of a set. */
+    public function swapped(int $set, int $combination, PlannedCombination $other): self
+    {
+        return isset($this->sets[$set]) ? new self($this->windows, array_values(array_replace($this->sets, [$set => $this->sets[$set]->swapped($combination, $other)]))) : $this;
     }
 
     /** s */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\RoundStance;
 
 /** Work and rest, as often as it says. */
@@ -36,6 +37,39 @@ final readonly class Round
     public function cycle(): int
     {
         return $this->seconds + $this->rest;
+    }
+
+    /**
+     * With more time at a moment, for every track alike.
+     *
+     * @param int $at s from its start
+     */
+    public function lengthened(int $at, int $seconds): self
+    {
+        $isWork = $at < $this->seconds;
+
+        return $this->with($this->seconds + ($isWork ? $seconds : 0), $this->rest + ($isWork ? 0 : $seconds), static fn (Lane $lane): Lane => $lane->lengthened($at, $seconds));
+    }
+
+    /**
+     * With another combination in place of one of a set.
+     *
+     * @param int|null $track whose set it is; everybody's when null
+     */
+    public function swapped(?int $track, int $set, int $combination, PlannedCombination $other): self
+    {
+        return $this->with($this->seconds, $this->rest, static fn (Lane $lane, ?int $of): Lane => $of === $track ? $lane->swapped($set, $combination, $other) : $lane);
+    }
+
+    /** @param \Closure(Lane, int|null): Lane $change of each lane; that of everybody has no track */
+    private function with(int $seconds, int $rest, \Closure $change): self
+    {
+        $lanes = [];
+        foreach ($this->lanes as $track => $lane) {
+            $lanes[$track] = $change($lane, $track);
+        }
+
+        return new self($this->place, $this->where, $seconds, $rest, $this->times, $this->stance, $this->medium, $this->moves, $this->lastTen, $this->note, $change($this->everybody, null), $lanes);
     }
 
     /** The lane of that track. */

@@ -21,6 +21,7 @@ final readonly class Cue
      * @param list<int> $marked places of items that are new
      * @param int|null $lengthMs how long the chain takes
      * @param list<string> $reminders that stand with it
+     * @param string|null $before what is done before the chain, such as two squats
      */
     public function __construct(
         public int $atMs,
@@ -33,6 +34,13 @@ final readonly class Cue
         public array $marked = [],
         public ?int $lengthMs = null,
         public array $reminders = [],
+        public ?string $before = null,
     ) {
+    }
+
+    /** @param list<string> $reminders */
+    public function with(array $reminders): self
+    {
+        return new self($this->atMs, $this->track, $this->kind, $this->text, $this->place, $this->chain, $this->stance, $this->marked, $this->lengthMs, $reminders, $this->before);
     }
 }

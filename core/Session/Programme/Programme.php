@@ -29,6 +29,29 @@ final readonly class Programme
         return array_values(array_filter($this->segments, static fn (Segment $segment): bool => null === $segment->track || $track === $segment->track));
     }
 
+    /** @return list<int> moments, in ms, at which the clock waits for the coach, in their order */
+    public function waits(): array
+    {
+        $waits = [];
+        foreach ($this->segments as $segment) {
+            if (null !== $segment->set && $segment->set->drill->definition()->waits($segment->set->parameters)) {
+                $waits[$segment->toMs] = $segment->toMs;
+            }
+        }
+        sort($waits);
+
+        return $waits;
+    }
+
+    /** @return list<int> moments, in ms, at which something else begins for a track: where one may jump to */
+    public function stretches(): array
+    {
+        $starts = array_values(array_unique(array_map(static fn (Segment $segment): int => $segment->fromMs, $this->segments)));
+        sort($starts);
+
+        return $starts;
+    }
+
     /** Work of that track, ms; everything else is rest. */
     public function workMs(?int $track): int
     {

@@ -35,14 +35,14 @@ final class ProgrammeBuilder
     private array $segments = [];
     private readonly ReminderChoice $reminders;
 
-    private function __construct(private readonly SessionPlan $plan, private readonly Advice $advice)
+    private function __construct(private readonly SessionPlan $plan, private readonly Advice $advice, private readonly Amendments $amendments)
     {
         $this->reminders = new ReminderChoice($advice);
     }
 
-    public static function build(SessionPlan $plan, ?Advice $advice = null): Programme
+    public static function build(SessionPlan $plan, ?Advice $advice = null, Amendments $amendments = new Amendments()): Programme
     {
-        return (new self($plan, $advice ?? Advice::builtIn()))->programme();
+        return (new self($plan, $advice ?? Advice::builtIn(), $amendments))->programme();
     }
 
     private function programme(): Programme
@@ -50,10 +50,11 @@ final class ProgrammeBuilder
         $at = 0;
         foreach ($this->plan->blocks as $number => $block) {
             $at = $this->block($block, $number, $at);
-            if ($block->changeover > 0 && $number < \count($this->plan->blocks) - 1) {
-                $this->segments[] = new Segment($at, $at + 1000 * $block->changeover, null, SegmentKind::Changeover, new Place($number));
+            $changeover = $this->amendments->changeover($block, $number);
+            if ($changeover > 0 && $number < \count($this->plan->blocks) - 1) {
+                $this->segments[] = new Segment($at, $at + 1000 * $changeover, null, SegmentKind::Changeover, new Place($number));
                 $this->cues[] = new Cue($at, null, CueKind::Changeover, 'Next: '.$this->plan->blocks[$number + 1]->name, new Place($number));
-                $at += 1000 * $block->changeover;
+                $at += 1000 * $changeover;
             }
         }
         if ([] !== $this->segments) {
@@ -67,15 +68,21 @@ final class ProgrammeBuilder
     /** @return int when it is over, ms */
     private function block(Block $block, int $number, int $at): int
     {
-        $all = array_sum(array_map(static fn (Round $round): int => $round->times, $block->rounds));
+        $times = [];
+        foreach ($block->rounds as $place => $round) {
+            $times[$place] = $this->amendments->times($round, new Place($number, $place));
+        }
+        $all = array_sum($times);
         $count = 0;
         foreach ($block->rounds as $place => $round) {
-            for ($repeat = 0; $repeat < $round->times; ++$repeat) {
+            for ($repeat = 0; $repeat < $times[$place]; ++$repeat) {
                 ++$count;
-                $next = $repeat < $round->times - 1 ? $round : $block->rounds[$place + 1] ?? null;
-                $announced = null === $next ? null : $this->first($next);
+                $comes = $repeat < $times[$place] - 1 ? new Place($number, $place, $repeat + 1) : new Place($number, $place + 1, 0);
+                $next = $block->rounds[$comes->round] ?? null;
+                $announced = null === $next ? null : $this->amendments->round($next, $comes);
                 $title = BlockKind::Rounds === $block->kind && $all > 1 ? \sprintf('Round %d of %d', $count, $all) : $block->name;
-                $at = $this->round($round, new Place($number, $place, $repeat), $at, $title, $count === $all, $announced);
+                $here = new Place($number, $place, $repeat);
+                $at = $this->round($this->amendments->round($round, $here), $here, $at, $title, $count === $all, $announced);
             }
         }
 
@@ -84,11 +91,11 @@ final class ProgrammeBuilder
 
     /**
      * @param bool $isLast of its block, after which nobody rests
-     * @param DrillCue|null $next with what the next round begins
+     * @param Round|null $next that comes after it
      *
      * @return int when it is over, ms
      */
-    private function round(Round $round, Place $place, int $at, string $title, bool $isLast, ?DrillCue $next): int
+    private function round(Round $round, Place $place, int $at, string $title, bool $isLast, ?Round $next): int
     {
         $whole = $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
         $tracks = [] === $round->lanes ? [null] : array_keys($this->plan->tracks);
@@ -100,7 +107,7 @@ final class ProgrammeBuilder
         return $at + 1000 * $whole;
     }
 
-    private function lane(Lane $lane, Round $round, Place $place, int $start, int $whole, ?int $track, string $title, ?DrillCue $next): void
+    private function lane(Lane $lane, Round $round, Place $place, int $start, int $whole, ?int $track, string $title, ?Round $next): void
     {
         $pieces = self::pieces($lane);
         $clock = 0;
@@ -137,8 +144,8 @@ final class ProgrammeBuilder
         $this->rest($clock, $whole, $start, $track, $place, $next);
     }
 
-    /** @param DrillCue|null $next what is announced in it */
-    private function rest(int $from, int $to, int $start, ?int $track, Place $place, ?DrillCue $next): void
+    /** @param Round|null $next which is announced in it, to each track with what it begins for them */
+    private function rest(int $from, int $to, int $start, ?int $track, Place $place, ?Round $next): void
     {
         if ($from >= $to) {
             return;
@@ -146,8 +153,14 @@ final class ProgrammeBuilder
         $at = $start + 1000 * $from;
         $this->segments[] = new Segment($at, $start + 1000 * $to, $track, SegmentKind::Rest, $place);
         $this->cues[] = new Cue($at, $track, CueKind::Rest, \sprintf('Rest, %d s', $to - $from), $place);
-        if (null !== $next) {
-            $this->cues[] = self::cue(new DrillCue(0, CueKind::Next, 'Next: '.$next->text, $next->chain, $next->stance, [], $next->lengthMs), $at, $track, $place);
+        if (null === $next) {
+            return;
+        }
+        foreach (null === $track && [] !== $next->lanes ? array_keys($this->plan->tracks) : [$track] as $of) {
+            $first = $this->first($next, $of);
+            if (null !== $first) {
+                $this->cues[] = self::cue(new DrillCue(0, CueKind::Next, 'Next: '.$first->text, $first->chain, $first->stance, [], $first->lengthMs), $at, $of, $place);
+            }
         }
     }
 
@@ -202,22 +215,22 @@ final class ProgrammeBuilder
         return new DrillRun($set->combinations, $set->parameters, $seconds, $this->plan->options($round->medium), $this->plan->numbering, $this->plan->level($track), $round->stance, $seed, $place->repeat ?? 0, $this->advice);
     }
 
-    /** With what a round begins. */
-    private function first(Round $round): ?DrillCue
+    /** With what a round begins for that track. */
+    private function first(Round $round, ?int $track): ?DrillCue
     {
-        $set = $round->everybody->sets[0] ?? null;
+        $set = (null === $track ? $round->everybody : $round->lane($track))->sets[0] ?? null;
 
         if (null === $set) {
             return null;
         }
-        $cue = $set->drill->cues($this->run($set, $round, new Place(), $set->seconds, null, 0))[0] ?? null;
+        $cue = $set->drill->cues($this->run($set, $round, new Place(), $set->seconds, $track, 0))[0] ?? null;
 
         return null === $cue || CueKind::Call === $cue->kind ? new DrillCue(0, CueKind::Show, $set->drill->definition()->title) : $cue;
     }
 
     private static function cue(DrillCue $cue, int $at, ?int $track, Place $place): Cue
     {
-        return new Cue($at, $track, $cue->kind, $cue->text, $place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs);
+        return new Cue($at, $track, $cue->kind, $cue->text, $place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, [], $cue->before);
     }
 
     /** @return list<Cue> with the reminders, which are chosen in the order of the session */
@@ -230,9 +243,8 @@ final class ProgrammeBuilder
                 return $cue;
             }
             $result = $checked[spl_object_id($cue->chain)] ??= Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), new CheckOptions($this->plan->rules, $this->plan->tempo));
-            $reminders = array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result));
 
-            return new Cue($cue->atMs, $cue->track, $cue->kind, $cue->text, $cue->place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, $reminders);
+            return $cue->with(array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result)));
         }, $this->cues);
     }
 }

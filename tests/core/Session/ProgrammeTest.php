@@ -167,4 +167,14 @@ final class ProgrammeTest extends TestCase
 
         return ['seed' => mt_rand(), 'tracks' => [['name' => 'A', 'level' => 1], ['name' => 'B', 'level' => 3]], 'blocks' => $blocks];
     }
+
+    public function testARestAnnouncesToEachTrackWithWhatItsOwnRoundBegins(): void
+    {
+        $tracks = [['name' => 'One', 'level' => 1], ['name' => 'Two', 'level' => 2]];
+        $lanes = ['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 2']]], 'tracks' => [['track' => 0, 'pattern' => [60, 30], 'sets' => [['combinations' => ['1']]]], ['track' => 1, 'pattern' => [60, 30], 'sets' => [['combinations' => ['3 2']]]]]];
+        $programme = Plans::programme(Plans::of([['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 1']]]], $lanes, $lanes], ['tracks' => $tracks]));
+        $next = array_map(static fn (Cue $cue): array => [$cue->atMs, $cue->track, $cue->text], array_values(array_filter($programme->cues, static fn (Cue $cue): bool => CueKind::Next === $cue->kind)));
+
+        self::assertSame([[60_000, 0, 'Next: 1'], [60_000, 1, 'Next: 3 2'], [150_000, 0, 'Next: 1'], [150_000, 1, 'Next: 3 2']], $next);
+    }
 }

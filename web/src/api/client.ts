@@ -68,6 +68,21 @@ export type PlanRequest = Schemas["PlanRequest"];
 export type SessionDocument = Schemas["SessionDocument"];
 export type SessionLoad = Schemas["SessionLoad"];
 export type Composition = Schemas["Composition"];
+export type Programme = Schemas["Programme"];
+export type ProgrammeChain = Schemas["ProgrammeChain"];
+export type ProgrammeCue = Schemas["ProgrammeCue"];
+export type ProgrammeSegment = Schemas["ProgrammeSegment"];
+export type Run = Schemas["Run"];
+export type RunCommand = Schemas["CommandRequest"];
+export type RunRecord = Schemas["RunRecord"];
+export type RunState = Schemas["RunState"];
+export type Screen = Schemas["Screen"];
+export type ScreenRun = Schemas["ScreenRun"];
+export type Shown = Schemas["ShownRequest"]["shown"][number];
+export type StartRequest = Schemas["StartRequest"];
+export type Voice = Schemas["Voice"];
+export type VoiceSettings = Schemas["VoiceSettings"];
+export type Wall = Schemas["Wall"];
 
 /** What the server refused, with its sentence for people. */
 export class Refusal extends Error {

@@ -16,6 +16,7 @@ const GYM = [
   "/gym",
   "/settings",
   "/advice",
+  "/voice",
   "/house-rules",
   "/numbering",
   "/translate",
@@ -80,6 +81,7 @@ export function Frame() {
           </NavLink>
           <NavLink to="/bench">Bench</NavLink>
           <NavLink to="/sessions">Sessions</NavLink>
+          <NavLink to="/run">Run</NavLink>
           <NavLink to="/generate">Generate</NavLink>
           <NavLink to="/review">
             Review

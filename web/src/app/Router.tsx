@@ -21,6 +21,9 @@ const Account = screen(() => import("../coaches/AccountScreen"));
 const Join = screen(() => import("../coaches/JoinScreen"));
 const Sessions = screen(() => import("../sessions/SessionsScreen"));
 const Planner = screen(() => import("../sessions/PlannerScreen"));
+const Running = screen(() => import("../run/RunScreen"));
+const Remote = screen(() => import("../run/RemoteScreen"));
+const Voice = screen(() => import("../run/VoiceScreen"));
 const Advice = screen(() => import("../advice/AdviceScreen"));
 const Settings = screen(() => import("../advice/SettingsScreen"));
 const Audit = screen(() => import("../audit/AuditScreen"));
@@ -43,6 +46,9 @@ const router = createBrowserRouter([
           { path: "combinations/:id", element: <Combination /> },
           { path: "sessions", element: <Sessions /> },
           { path: "sessions/:id", element: <Planner /> },
+          { path: "run", element: <Running /> },
+          { path: "run/:id", element: <Remote /> },
+          { path: "voice", element: <Voice /> },
           { path: "advice", element: <Advice /> },
           { path: "settings", element: <Settings /> },
           { path: "compare", element: <Compare /> },

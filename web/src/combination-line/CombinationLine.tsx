@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useId, useMemo } from "react";
+import { type KeyboardEvent, type ReactNode, useId, useMemo } from "react";
 import type { LineDrawing, Stance } from "../api/client";
 import { Feet } from "./Feet";
 import { LineItem } from "./LineItem";
@@ -23,6 +23,8 @@ interface Props {
   /** Only for the row size: the width in px. */
   width?: number;
   name: string;
+  /** Drawn over it, such as where one is in time. */
+  overlay?: (line: Placed) => ReactNode;
 }
 
 /** The picture of a combination: time to the right, height as target, weight and feet below. */
@@ -36,12 +38,15 @@ export function CombinationLine({
   marked,
   width: fixed,
   name,
+  overlay,
 }: Props) {
   const [holder, measured] = useWidth(fixed ?? 720);
   const width = fixed ?? measured;
   const line = useMemo(() => place(drawing, width, spanMs), [drawing, width, spanMs]);
   const hatch = useId();
   const small = drawing.size === "row";
+  // A line that moves is looked at; nothing in it can be pressed.
+  const moves = overlay !== undefined;
 
   const onKey = (event: KeyboardEvent, at: number) => {
     const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
@@ -94,7 +99,7 @@ export function CombinationLine({
                 marked={marked?.has(at) ?? false}
               />
             );
-            return small ? (
+            return small || moves ? (
               drawn
             ) : (
               <g
@@ -117,6 +122,7 @@ export function CombinationLine({
             );
           })}
         </g>
+        {overlay?.(line)}
       </svg>
     </div>
   );

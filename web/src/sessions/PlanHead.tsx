@@ -2,6 +2,7 @@ import { Button, Dropdown, Input, InputNumber, Modal, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Plan, SessionDocument } from "../api/client";
+import { StartDialog } from "../run/StartDialog";
 import { layers } from "../ui/layers";
 import { TakeOut } from "../ui/TakeOut";
 import { useNotice } from "../ui/useNotice";
@@ -38,7 +39,7 @@ export function PlanHead({
   const shelving = useShelvePlan();
   const navigate = useNavigate();
   const notice = useNotice();
-  const [open, setOpen] = useState<"press" | "versions" | "settings" | null>(null);
+  const [open, setOpen] = useState<"press" | "versions" | "settings" | "run" | null>(null);
   const put = (values: Partial<typeof draft>, typed = false) => change((now) => ({ ...now, ...values }), typed);
   const inside = (node: HTMLElement) => node.closest("main") ?? node;
   const copy = (isTemplate: boolean) =>
@@ -120,8 +121,14 @@ export function PlanHead({
         <Button onClick={planner.redo} disabled={!planner.canRedo} aria-label="Redo" title="Redo, Ctrl Shift Z">
           ↷
         </Button>
-        <Button type="primary" onClick={() => setOpen("press")}>
-          In one press
+        <Button onClick={() => setOpen("press")}>In one press</Button>
+        <Button
+          type="primary"
+          disabled={planner.saving !== "saved" || draft.isTemplate}
+          title={draft.isTemplate ? "A template is copied first" : "Start it on the walls"}
+          onClick={() => setOpen("run")}
+        >
+          Run
         </Button>
         <TakeOut
           ways={[
@@ -188,6 +195,7 @@ export function PlanHead({
         </p>
       )}
       {open === "press" && <OnePress planner={planner} onClose={() => setOpen(null)} onReasons={onReasons} />}
+      {open === "run" && <StartDialog plan={plan} onClose={() => setOpen(null)} />}
       {open === "versions" && <Versions plan={plan} planner={planner} onClose={() => setOpen(null)} />}
       <Modal
         getContainer={layers}

@@ -5,6 +5,7 @@ import type { Course, PlanRow } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
+import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { todayInGym } from "../ui/words";
@@ -219,7 +220,9 @@ export default function SessionsScreen() {
                 navigate(`/sessions/${plan.id}`);
               })
             }
-            onFailed={(sentence) => modal.error({ title: "This file cannot be read", content: sentence })}
+            onFailed={(sentence) =>
+              modal.error({ title: "This file cannot be read", content: sentence, getContainer: layers })
+            }
           />
         </section>
       </div>

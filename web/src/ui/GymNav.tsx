@@ -7,6 +7,7 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/translate", label: "Translate" },
   { to: "/house-rules", label: "House rules" },
   { to: "/advice", label: "Reminders and exercises" },
+  { to: "/voice", label: "Voice" },
   { to: "/settings", label: "Time zone", head: true },
   { to: "/exchange", label: "Import and export" },
   { to: "/coaches", label: "Coaches", head: true },

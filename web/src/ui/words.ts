@@ -86,6 +86,16 @@ export function dayAndTime(date: string): string {
   });
 }
 
+/** The time of the day with its seconds, of a moment in ms since 1970. */
+export function timeWithSeconds(ms: number): string {
+  return new Date(ms).toLocaleTimeString("en-GB", {
+    hour: "2-digit",
+    minute: "2-digit",
+    second: "2-digit",
+    timeZone: zone,
+  });
+}
+
 /** Today in the gym, such as 2026-11-26. */
 export function todayInGym(now = new Date()): string {
   return now.toLocaleDateString("en-CA", { timeZone: zone, year: "numeric", month: "2-digit", day: "2-digit" });

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\App\Plan\PlanRequest;
+use Periplus\App\Voice\Clips;
+use Periplus\Core\Session\Wall\WallSerializer;
+use Psr\Log\LoggerInterface;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\ControllerArgumentsEvent;
+use Symfony\Component\HttpKernel\Event\TerminateEvent;
+
+/** Makes the clips of what a session says once it is planned, after the coach has their answer: none is waited for in the gym. */
+final class ClipsOfPlans
+{
+    private ?PlanRequest $planned = null;
+
+    public function __construct(private readonly Programmes $programmes, private readonly Clips $clips, private readonly LoggerInterface $logger)
+    {
+    }
+
+    #[AsEventListener]
+    public function remember(ControllerArgumentsEvent $event): void
+    {
+        foreach ($event->getArguments() as $argument) {
+            if ($argument instanceof PlanRequest && $event->isMainRequest()) {
+                $this->planned = $argument;
+            }
+        }
+    }
+
+    #[AsEventListener]
+    public function make(TerminateEvent $event): void
+    {
+        $planned = $this->planned;
+        $this->planned = null;
+        if (null === $planned || !$event->getResponse()->isSuccessful()) {
+            return;
+        }
+        try {
+            $this->clips->prepare(WallSerializer::spoken($this->programmes->build($planned->content)));
+        } catch (\Throwable $failed) {
+            $this->logger->error('Calls could not be spoken: '.$failed->getMessage());
+        }
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\App\Account\User;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Sessions that run: every coach starts and leads them. */
+#[Route('/api/runs')]
+final readonly class RunController
+{
+    public function __construct(private Runs $runs)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function list(): JsonResponse
+    {
+        $now = $this->runs->now();
+        $row = static fn (Run $run): array => $run->toArray($now);
+
+        return new JsonResponse(['running' => array_map($row, $this->runs->running()), 'ended' => array_map($row, $this->runs->ended())]);
+    }
+
+    #[Route('', methods: 'POST')]
+    public function start(#[MapRequestPayload(acceptFormat: 'json')] StartRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->runs->start($request, $user)->toArray($this->runs->now()), 201);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'GET')]
+    public function read(int $id): JsonResponse
+    {
+        return new JsonResponse($this->runs->get($id)->toArray($this->runs->now()));
+    }
+
+    #[Route('/{id<\d{1,9}>}/commands', methods: 'POST')]
+    public function command(int $id, #[MapRequestPayload(acceptFormat: 'json')] CommandRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->runs->command($id, $request, $user)->toArray($this->runs->now()));
+    }
+
+    /** Shows it on further walls. */
+    #[Route('/{id<\d{1,9}>}/walls', methods: 'POST')]
+    public function show(int $id, #[MapRequestPayload(acceptFormat: 'json')] ShowRequest $request): JsonResponse
+    {
+        return new JsonResponse($this->runs->show($id, $request->walls)->toArray($this->runs->now()));
+    }
+
+    /** What was really shown and done. */
+    #[Route('/{id<\d{1,9}>}/record', methods: 'GET')]
+    public function record(int $id): JsonResponse
+    {
+        return new JsonResponse($this->runs->record($id));
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\App\Gym\GymSettings;
+use Periplus\App\Http\ApiProblem;
+use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Wall\Wall;
+use Periplus\App\Wall\Walls;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+
+/**
+ * What a screen asks by the key in its address: a wall, or the phone of an athlete. A key opens the session of that screen
+ * and nothing else; nobody is signed in here.
+ */
+#[Route('/api/screens/{key<[0-9a-f]{32}>}')]
+final readonly class ScreenController
+{
+    public function __construct(private Runs $runs, private Walls $walls, private Programmes $programmes, private GymSettings $gym, private GymNumberings $numberings)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function read(string $key): JsonResponse
+    {
+        $wall = $this->walls->withKey($key);
+        $run = $this->run($key, $wall);
+        if (null !== $wall) {
+            $this->walls->seen($wall);
+        }
+
+        return new JsonResponse([
+            'kind' => null === $wall ? 'athlete' : 'wall',
+            'gym' => $this->gym->name(),
+            'name' => $wall->name ?? '',
+            'hasKeys' => $wall->hasKeys ?? false,
+            'numberings' => null === $wall ? array_map(static fn (array $row): array => ['id' => $row[0]->id, 'name' => $row[0]->name], array_values($this->numberings->all())) : [],
+            'run' => $run?->forScreens(),
+            'nowMs' => $this->runs->now(),
+        ]);
+    }
+
+    /** @param string|null $numbering in which an athlete reads; that of the plan when null */
+    #[Route('/programmes/{run<\d{1,9}>}/{version<\d{1,9}>}', methods: 'GET')]
+    public function programme(string $key, int $run, int $version, #[MapQueryParameter] ?string $numbering = null): JsonResponse
+    {
+        $this->mine($key, $run);
+        $document = $this->programmes->document($run, $version);
+        $named = null === $numbering ? null : $this->numberings->all()[$numbering][0] ?? throw new ApiProblem(404, 'not-found', 'There is no such numbering. It may have been archived.');
+
+        return new JsonResponse(null === $named ? $document : [...$document, 'chains' => $this->runs->chainsIn($run, $version, $named)]);
+    }
+
+    #[Route('/clips/{run<\d{1,9}>}/{version<\d{1,9}>}/{digest<[0-9a-f]{32}>}', methods: 'GET')]
+    public function clip(string $key, int $run, int $version, string $digest): Response
+    {
+        $this->mine($key, $run);
+        try {
+            $sound = $this->programmes->clip($run, $version, $digest) ?? throw new ApiProblem(404, 'not-found', 'Nothing of this session is said so.');
+        } catch (\RuntimeException $failed) {
+            throw $failed instanceof ApiProblem ? $failed : new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
+        }
+
+        return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
+    }
+
+    #[Route('/commands', methods: 'POST')]
+    public function command(string $key, #[MapRequestPayload(acceptFormat: 'json')] WallCommandRequest $request): JsonResponse
+    {
+        $wall = $this->wall($key);
+        if (!$wall->hasKeys || !$request->kind->isForWalls()) {
+            throw new ApiProblem(403, 'not-allowed', 'This screen only shows. A coach leads the session.');
+        }
+        $this->mine($key, $request->run);
+
+        return new JsonResponse($this->runs->command($request->run, $request->command(), $wall)->forScreens());
+    }
+
+    /** What the wall has shown; sent again when no answer came. */
+    #[Route('/shown', methods: 'POST')]
+    public function shown(string $key, #[MapRequestPayload(acceptFormat: 'json')] ShownRequest $request): Response
+    {
+        $this->runs->shown($request, $this->wall($key));
+
+        return new Response(status: 204);
+    }
+
+    /** Asked by the web server before it lets a screen listen. */
+    #[Route('/listen', methods: 'GET')]
+    public function listen(string $key): Response
+    {
+        $this->run($key, $this->walls->withKey($key));
+
+        return new Response(status: 204);
+    }
+
+    private function wall(string $key): Wall
+    {
+        return $this->walls->withKey($key) ?? throw self::unknown();
+    }
+
+    /** @throws ApiProblem when the key opens nothing */
+    private function run(string $key, ?Wall $wall): ?Run
+    {
+        return null === $wall ? $this->runs->followed($key) ?? throw self::unknown() : (null === $wall->run ? null : $this->runs->get($wall->run));
+    }
+
+    /** @throws ApiProblem when the screen does not show that session */
+    private function mine(string $key, int $run): void
+    {
+        if ($this->run($key, $this->walls->withKey($key))?->id !== $run) {
+            throw new ApiProblem(404, 'not-found', 'This screen does not show that session.');
+        }
+    }
+
+    private static function unknown(): ApiProblem
+    {
+        return new ApiProblem(410, 'key-revoked', 'This address opens nothing any more. Ask a coach for a new one.');
+    }
+}

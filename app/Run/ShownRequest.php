@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What a wall has shown of a session. */
+final readonly class ShownRequest
+{
+    /** @param list<array{passage: string, cue: string, atMs: int}> $shown with times on the server's clock */
+    public function __construct(
+        public int $run,
+        #[Assert\Count(max: 500, maxMessage: 'At most {{ limit }} at a time.')]
+        #[Assert\All([new Assert\Collection(
+            fields: [
+                'passage' => [new Assert\Regex('/^[A-Za-z0-9-]{8,64}$/', message: 'A passage is named by the id of a command.')],
+                'cue' => [new Assert\Regex('/^[a-z0-9-]{1,80}$/', message: 'A cue is named by its key.')],
+                'atMs' => [new Assert\Type('int', message: 'A time is a number of milliseconds.'), new Assert\Range(min: 0, max: 9_000_000_000_000, notInRangeMessage: 'There is no such time.')],
+            ],
+            missingFieldsMessage: 'Name passage, cue and time of each.',
+            extraFieldsMessage: 'This field is not known.',
+        )])]
+        public array $shown,
+    ) {
+    }
+}

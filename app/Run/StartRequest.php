@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What runs, on which walls. */
+final readonly class StartRequest
+{
+    /**
+     * @param string $id chosen by whoever starts it, so that a press that is sent twice starts one session
+     * @param int|null $plan to be run; without one it is a round timer
+     * @param list<int>|null $walls all when null
+     * @param int $leadIn s until it begins
+     * @param int $speed how many times quicker; more than 1 is a rehearsal
+     */
+    public function __construct(
+        #[Assert\Regex('/^[A-Za-z0-9-]{8,64}$/', message: 'An id has 8 to 64 letters, digits and hyphens.')]
+        public string $id,
+        public ?int $plan = null,
+        #[Assert\Valid]
+        public ?TimerRequest $timer = null,
+        #[Assert\All([new Assert\Type('int', message: 'A wall is named by its number.')])]
+        #[Assert\Count(max: 50, maxMessage: 'At most {{ limit }} walls.')]
+        public ?array $walls = null,
+        #[Assert\Range(min: 0, max: 600, notInRangeMessage: 'A session begins within {{ min }} to {{ max }} seconds.')]
+        public int $leadIn = 10,
+        #[Assert\Range(min: 1, max: 60, notInRangeMessage: 'A rehearsal is {{ min }} to {{ max }} times as quick.')]
+        public int $speed = 1,
+    ) {
+    }
+}

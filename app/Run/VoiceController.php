@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\ApiProblem;
+use Periplus\App\Plan\Plan;
+use Periplus\App\Plan\Plans;
+use Periplus\App\Voice\Clips;
+use Periplus\App\Voice\VoiceSettings;
+use Periplus\Core\Session\Wall\WallSerializer;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** How calls are spoken, and what coaches recorded in place of the voice. */
+#[Route('/api/voice')]
+final readonly class VoiceController
+{
+    /** Days before and after today whose sessions are looked at. */
+    private const AROUND = 14;
+
+    public function __construct(private Clips $clips, private Plans $plans, private Programmes $programmes, private ClockInterface $clock)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function read(): JsonResponse
+    {
+        $recorded = $this->clips->recorded();
+        $said = array_fill_keys(array_keys($recorded), true) + array_fill_keys($this->said(), false);
+        ksort($said, \SORT_NATURAL);
+
+        return new JsonResponse([...$this->clips->settings()->toArray(), 'longestMs' => Clips::LONGEST, 'clips' => array_map(static fn (string $text, bool $isRecorded): array => ['text' => $text, 'recorded' => $isRecorded], array_map(strval(...), array_keys($said)), $said)]);
+    }
+
+    #[Route('', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function use(#[MapRequestPayload(acceptFormat: 'json')] VoiceSettings $settings, #[CurrentUser] User $user): Response
+    {
+        $this->clips->use($settings, $user);
+
+        return new Response(status: 204);
+    }
+
+    /** How a text sounds, in the voice of the gym or as it was recorded. */
+    #[Route('/sample', methods: 'GET')]
+    public function sample(#[MapQueryParameter] string $text): Response
+    {
+        if ('' === trim($text) || mb_strlen($text) > 200) {
+            throw new ApiProblem(422, 'invalid', 'Type what shall be said, in at most 200 characters.');
+        }
+        try {
+            $sound = $this->clips->sound($this->clips->digests([$text])[$text], $text);
+        } catch (\RuntimeException) {
+            throw new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
+        }
+
+        return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
+    }
+
+    #[Route('/clips', methods: 'POST')]
+    public function record(#[MapRequestPayload(acceptFormat: 'json')] ClipRequest $request, #[CurrentUser] User $user): Response
+    {
+        $this->clips->record(trim($request->text), (string) base64_decode($request->wav, true), $user);
+
+        return new Response(status: 204);
+    }
+
+    /** The voice says it again. */
+    #[Route('/clips/forget', methods: 'POST')]
+    public function forget(#[MapRequestPayload(acceptFormat: 'json')] ForgetClipRequest $request, #[CurrentUser] User $user): Response
+    {
+        $this->clips->forget($request->text, $user);
+
+        return new Response(status: 204);
+    }
+
+    /** @return list<string> what the sessions of these weeks say */
+    private function said(): array
+    {
+        $today = $this->clock->now();
+        $plans = $this->plans->between($today->modify('-'.self::AROUND.' days')->format('Y-m-d'), $today->modify('+'.self::AROUND.' days')->format('Y-m-d'));
+
+        return array_values(array_unique(array_merge(...array_map(fn (Plan $plan): array => WallSerializer::spoken($this->programmes->build($plan->content)), \array_slice($plans, 0, 40)))));
+    }
+}

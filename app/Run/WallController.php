@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\App\Account\User;
+use Periplus\App\Wall\Wall;
+use Periplus\App\Wall\WallRequest;
+use Periplus\App\Wall\Walls;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The walls of the gym: every coach adds them, and takes their keys back. */
+#[Route('/api/walls')]
+final readonly class WallController
+{
+    public function __construct(private Walls $walls, private Push $push)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function list(): JsonResponse
+    {
+        return new JsonResponse(['walls' => array_map(static fn (Wall $wall): array => $wall->toArray(), $this->walls->all())]);
+    }
+
+    #[Route('', methods: 'POST')]
+    public function create(#[MapRequestPayload(acceptFormat: 'json')] WallRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->walls->create($request, $user)->toArray(), 201);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
+    public function update(int $id, #[MapRequestPayload(acceptFormat: 'json')] WallRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $wall = $this->walls->update($id, $request, $user);
+        $this->push->changed($wall->key);
+
+        return new JsonResponse($wall->toArray());
+    }
+
+    /** The wall goes dark: at once where it listens, within a minute where it only asks. */
+    #[Route('/{id<\d{1,9}>}/revoke', methods: 'POST')]
+    public function revoke(int $id, #[CurrentUser] User $user): Response
+    {
+        $this->push->changed($this->walls->revoke($id, $user)->key);
+
+        return new Response(status: 204);
+    }
+}

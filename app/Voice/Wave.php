@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Voice;
+
+/** Sound of 16 bits and one channel, as a WAV file holds it (RIFF/WAVE, PCM: format tag 1). */
+final readonly class Wave
+{
+    /** What counts as silence, of 32767. */
+    private const SILENCE = 500;
+    /** ms that are kept after the last sound */
+    private const TAIL = 30;
+
+    /** @param list<int> $samples */
+    public function __construct(public int $rate, public array $samples)
+    {
+    }
+
+    /**
+     * From a WAV file, also one whose length is not known, as it comes from a pipe.
+     *
+     * @throws \UnexpectedValueException when it is none, or of another kind; the message says so to a coach
+     */
+    public static function of(string $file): self
+    {
+        if (!str_starts_with($file, 'RIFF') || 'WAVE' !== substr($file, 8, 4)) {
+            throw new \UnexpectedValueException('This is no WAV file.');
+        }
+        $rate = 0;
+        for ($at = 12; $at + 8 <= \strlen($file); $at += 8 + $length + ($length & 1)) {
+            $name = substr($file, $at, 4);
+            $length = self::number('V', $file, $at + 4);
+            if ('fmt ' === $name && $at + 24 <= \strlen($file)) {
+                if (1 !== self::number('v', $file, $at + 8) || 1 !== self::number('v', $file, $at + 10) || 16 !== self::number('v', $file, $at + 22)) {
+                    throw new \UnexpectedValueException('A clip is a WAV file of 16 bits and one channel.');
+                }
+                $rate = self::number('V', $file, $at + 12);
+            }
+            if ('data' === $name && $rate > 0) {
+                $data = substr($file, $at + 8, $length);
+                $unsigned = unpack('v*', substr($data, 0, 2 * intdiv(\strlen($data), 2)));
+                /** @var list<int> $unsigned */
+                $unsigned = false === $unsigned ? [] : array_values($unsigned);
+
+                return new self($rate, array_map(static fn (int $sample): int => $sample > 32767 ? $sample - 65536 : $sample, $unsigned));
+            }
+        }
+        throw new \UnexpectedValueException('This WAV file holds no sound.');
+    }
+
+    /** Without the silence before and after it, so that it is heard at the moment for which it is meant. */
+    public function trimmed(): self
+    {
+        $loud = array_keys(array_filter($this->samples, static fn (int $sample): bool => abs($sample) > self::SILENCE));
+        if ([] === $loud) {
+            return $this;
+        }
+        $last = $loud[\count($loud) - 1] + intdiv($this->rate * self::TAIL, 1000);
+
+        return new self($this->rate, \array_slice($this->samples, $loud[0], $last - $loud[0] + 1));
+    }
+
+    public function withPeak(int $peak): self
+    {
+        $highest = max(1, ...array_map(abs(...), [0, ...$this->samples]));
+
+        return new self($this->rate, array_map(static fn (int $sample): int => (int) round($sample * $peak / $highest), $this->samples));
+    }
+
+    public function ms(): int
+    {
+        return intdiv(1000 * \count($this->samples), $this->rate);
+    }
+
+    public function bytes(): string
+    {
+        $data = pack('v*', ...array_map(static fn (int $sample): int => $sample & 0xFFFF, $this->samples));
+
+        return 'RIFF'.pack('V', 36 + \strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16).'data'.pack('V', \strlen($data)).$data;
+    }
+
+    private static function number(string $format, string $file, int $at): int
+    {
+        $number = unpack($format, $file, $at);
+
+        return \is_array($number) && \is_int($number[1]) ? $number[1] : 0;
+    }
+}

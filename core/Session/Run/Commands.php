@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Run;
+
+use Periplus\Core\Session\Programme\Amendment;
+use Periplus\Core\Session\Programme\Place;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Programme\Segment;
+
+/** What comes of each command, from the state and the programme alone. */
+final readonly class Commands
+{
+    /** ms that a press adds */
+    public const LONGER = 60_000;
+    /** Longest that a session becomes by such presses, ms. */
+    private const LONGEST = 12 * 3_600_000;
+
+    public function __construct(private Programme $programme)
+    {
+    }
+
+    /**
+     * @param int $now on the server's clock, ms
+     *
+     * @throws CommandRefused when it makes no sense now
+     */
+    public function after(RunState $state, RunCommand $command, int $now): RunChange
+    {
+        if (null !== $state->endedMs) {
+            throw new CommandRefused('This session has ended.');
+        }
+
+        return match ($command->kind) {
+            CommandKind::Pause => new RunChange(null === $state->pausedMs ? $state->paused($now) : $state, ''),
+            CommandKind::Resume => new RunChange($state->stands($now) ? $this->goingOn($state->resumed($now), $state->position($now)) : $state, ''),
+            CommandKind::Jump => $this->jump($state, $command, $now),
+            CommandKind::End => new RunChange($state->ended($now), ''),
+            CommandKind::Longer => $this->longer($state, $now),
+            CommandKind::Again => $this->again($state, $now),
+            CommandKind::Swap => $this->swap($state, $command, $now),
+        };
+    }
+
+    private function jump(RunState $state, RunCommand $command, int $now): RunChange
+    {
+        $to = $command->toMs ?? throw new CommandRefused('Say where to jump.');
+        if ($to < 0 || $to > $this->programme->lengthMs) {
+            throw new CommandRefused(\sprintf('The session lasts %d s; %d s is not in it.', intdiv($this->programme->lengthMs, 1000), intdiv($to, 1000)));
+        }
+
+        // Where the clock waits it waits again, but not before it has got there.
+        return new RunChange($this->goingOn($state->jumped($now, $to, $command->id), $to - 1), (string) $to);
+    }
+
+    /** A state that waits at the first moment after that one at which the plan says so. */
+    public function goingOn(RunState $state, int $after): RunState
+    {
+        foreach ($this->programme->waits() as $ms) {
+            if ($ms > $after) {
+                return $state->holdingAt($ms);
+            }
+        }
+
+        return $state->holdingAt(null);
+    }
+
+    private function longer(RunState $state, int $now): RunChange
+    {
+        if ($this->programme->lengthMs + self::LONGER > self::LONGEST) {
+            throw new CommandRefused('A session lasts twelve hours at most.');
+        }
+        $segment = $this->now($state, $now);
+        $place = $segment->place;
+        if (null === $place->round) {
+            return new RunChange($state, 'block '.$place->block, Amendment::longer($place, 0, intdiv(self::LONGER, 1000)));
+        }
+        $at = intdiv(max(0, $state->position($now)) - $this->start($place), 1000);
+
+        return new RunChange($state, $this->name($place).' '.$segment->fromMs, Amendment::longer(self::round($place), $at, intdiv(self::LONGER, 1000)));
+    }
+
+    private function again(RunState $state, int $now): RunChange
+    {
+        $place = $this->now($state, $now)->place;
+        if (null === $place->round) {
+            throw new CommandRefused('Between two blocks there is no round that could be done once more.');
+        }
+
+        return new RunChange($state, $this->name($place), Amendment::again(self::round($place)));
+    }
+
+    private function swap(RunState $state, RunCommand $command, int $now): RunChange
+    {
+        $with = $command->with ?? throw new CommandRefused('Say which combination comes in.');
+        $segment = $this->now($state, $now, $command->track);
+        if (null === $segment->set || !isset($segment->set->combinations[$command->combination])) {
+            throw new CommandRefused('What goes on now has no such combination. Swap it once its round has begun.');
+        }
+
+        return new RunChange($state, $this->name($segment->place).' '.$segment->place->set.' '.$segment->track.' '.$command->combination.' '.$with->text, Amendment::swap($segment->place, $segment->track, $command->combination, $with));
+    }
+
+    /**
+     * What goes on now, of that track, or of the first one.
+     *
+     * @throws CommandRefused when nothing does
+     */
+    private function now(RunState $state, int $now, ?int $track = null): Segment
+    {
+        $at = max(0, $state->position($now));
+        foreach ($this->programme->segments($track ?? $this->programme->tracks()[0]) as $segment) {
+            if ($segment->fromMs <= $at && $at < $segment->toMs) {
+                return $segment;
+            }
+        }
+        throw new CommandRefused('The session is over. Go back to a round first.');
+    }
+
+    /** When the round began, ms. */
+    private function start(Place $place): int
+    {
+        $starts = [];
+        foreach ($this->programme->segments as $segment) {
+            if ($this->name($segment->place) === $this->name($place)) {
+                $starts[] = $segment->fromMs;
+            }
+        }
+
+        return [] === $starts ? 0 : min($starts);
+    }
+
+    private static function round(Place $place): Place
+    {
+        return new Place($place->block, $place->round, $place->repeat);
+    }
+
+    private function name(Place $place): string
+    {
+        return $place->block.'.'.$place->round.'.'.$place->repeat;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Run;
+
+/** A plan of rounds and rests with nothing in them, for a coach who only needs the clock. */
+final readonly class RoundTimer
+{
+    /**
+     * @param int $seconds of work in each round
+     * @param int $rest s between rounds
+     *
+     * @return array<string, mixed> a written plan
+     */
+    public static function plan(int $rounds, int $seconds, int $rest): array
+    {
+        return ['name' => 'Round timer', 'blocks' => [['kind' => 'rounds', 'name' => 'Rounds', 'rounds' => [['seconds' => $seconds, 'rest' => $rest, 'times' => $rounds, 'lastTen' => true, 'sets' => [['drill' => 'free', 'combinations' => [], 'parameters' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']]]]]]]]];
+    }
+}

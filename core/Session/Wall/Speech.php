@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Wall;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Programme\Cue;
+use Periplus\Core\Technique\Stance;
+use Periplus\Core\Technique\Target;
+
+/**
+ * What a voice says with a cue: the numbers of the gym for strikes, words by role for all else, so that it is true for both
+ * stances. Numbers that are bound to the hand mean other strikes in the other stance, so that strikes are said in words there.
+ */
+final readonly class Speech
+{
+    private Writer $writer;
+    private bool $hasNumbers;
+    private \NumberFormatter $words;
+
+    public function __construct(Numbering $numbering)
+    {
+        $this->writer = new Writer($numbering);
+        $this->hasNumbers = !$numbering->boundToHand;
+        $this->words = new \NumberFormatter('en', \NumberFormatter::SPELLOUT);
+    }
+
+    /** What is said with a cue; null where a bell or a clap is heard, or nothing. */
+    public function of(Cue $cue): ?string
+    {
+        $chain = null === $cue->chain ? null : $this->chain($cue->chain);
+
+        return match ($cue->kind) {
+            CueKind::Call, CueKind::LastCall, CueKind::Rung, CueKind::Step => $chain,
+            CueKind::Next => null === $chain ? self::plain($cue->text) : 'next: '.$chain,
+            CueKind::Change => 'switch',
+            CueKind::Stance => self::plain($cue->text),
+            CueKind::Theme => self::plain(explode(':', $cue->text)[0]),
+            CueKind::Side => self::plain(explode(':', $cue->text)[0]),
+            CueKind::Phase, CueKind::Count, CueKind::Exercise => self::plain($cue->text),
+            CueKind::On => 'go',
+            CueKind::Off => 'easy',
+            default => null,
+        };
+    }
+
+    /** A chain as it is called. */
+    public function chain(Chain $chain): string
+    {
+        $inStance = new ChainInStance($chain, Stance::Orthodox);
+        $said = '';
+        $wasNumber = null;
+        foreach ($chain->items as $at => $item) {
+            $code = $item instanceof StrikeItem && $this->hasNumbers ? $this->writer->item($item, $inStance->stances[$at]) : '';
+            $number = 1 === preg_match('/^(\d{1,2})([hbl]?)$/', $code, $found);
+            $word = $number ? $this->words->format((int) $found[1]).('' === $found[2] ? '' : ' '.Target::from($found[2])->word()) : self::plain(Words::byRole()->item($item, $inStance->stances[$at]));
+            // A short silence keeps a move apart from the numbers around it.
+            $said .= (null === $wasNumber ? '' : ($wasNumber && $number ? ' ' : ', ')).$word;
+            $wasNumber = $number;
+        }
+
+        return $said;
+    }
+
+    private static function plain(string $text): string
+    {
+        return trim((string) preg_replace('/[^\p{L}\p{N},.\x27]+/u', ' ', $text));
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Session;
+
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Drill\CueKind;
+use Periplus\Core\Session\Programme\Amendment;
+use Periplus\Core\Session\Programme\Amendments;
+use Periplus\Core\Session\Programme\Place;
+use Periplus\Core\Session\Programme\ProgrammeBuilder;
+use Periplus\Core\Session\Wall\Sound;
+use Periplus\Core\Session\Wall\Speech;
+use Periplus\Core\Session\Wall\WallSerializer;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** What a screen is given to play, and what a voice says in it. */
+final class WallTest extends TestCase
+{
+    #[TestWith(['1 2 3b', 'one two three body'])]
+    #[TestWith(['1 2 slip-lead 2', 'one two, slip lead, two'])]
+    #[TestWith(['1 2 step-out 14l', 'one two, step out, fourteen leg'])]
+    #[TestWith(['exit', 'exit'])]
+    public function testAChainIsSaidInNumbersAndItsMovesInWordsThatHoldForBothStances(string $chain, string $said): void
+    {
+        self::assertSame($said, (new Speech(Numbering::named('parity')))->chain(Chains::read($chain)));
+    }
+
+    public function testAStrikeWithoutANumberIsSaidInWords(): void
+    {
+        // A numbering of six has no number for a kick.
+        self::assertSame('one two, rear round kick to the leg', (new Speech(Numbering::named('six')))->chain(Chains::read('1 2 14l')));
+    }
+
+    public function testNumbersOfTheHandAreSaidInWordsThatHoldForBothStances(): void
+    {
+        self::assertSame('jab, cross, lead hook', (new Speech(Numbering::named('hands')))->chain(Chains::read('1 2 3')));
+    }
+
+    public function testEveryCueThatIsHeardIsSeen(): void
+    {
+        foreach (self::document()['cues'] as $cue) {
+            if (null !== $cue['say'] || null !== $cue['sound']) {
+                self::assertNotSame('', $cue['text'], $cue['key']);
+            }
+        }
+        self::assertNotSame([], array_filter(array_column(self::document()['cues'], 'say'), \is_string(...)));
+    }
+
+    public function testOneVoiceSaysOneThingAtATime(): void
+    {
+        $said = array_column(array_filter(self::document()['cues'], static fn (array $cue): bool => null !== $cue['say']), 'atMs');
+
+        self::assertSame(array_unique($said), $said);
+    }
+
+    public function testAMinuteMoreChangesNoKeyOfWhatWasShownBefore(): void
+    {
+        $plan = Plans::read(Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]));
+        $keys = static function (Amendments $amendments) use ($plan): array {
+            /** @var array{cues: list<array{key: string, atMs: int}>} $document */
+            $document = WallSerializer::of(ProgrammeBuilder::build($plan, amendments: $amendments));
+
+            return array_column(array_filter($document['cues'], static fn (array $cue): bool => $cue['atMs'] <= 160_000), 'key');
+        };
+
+        self::assertSame($keys(new Amendments()), $keys(new Amendments([Amendment::longer(new Place(0, 0, 1), 10, 60)])));
+    }
+
+    public function testEveryCueHasAKeyOfItsOwn(): void
+    {
+        $keys = array_column(self::document()['cues'], 'key');
+        self::assertSame(array_unique($keys), $keys);
+        foreach ($keys as $key) {
+            self::assertMatchesRegularExpression('/^\d+-(all|\d)-[a-z-]+-\d+$/', $key);
+        }
+    }
+
+    public function testTheSameChainIsDrawnOnceAndNamedByItsPlace(): void
+    {
+        $document = self::document();
+        $places = array_values(array_unique(array_filter(array_column($document['cues'], 'chain'), \is_int(...))));
+        sort($places);
+
+        self::assertSame(array_keys($document['chains']), $places);
+        $first = $document['chains'][0];
+        self::assertSame(['orthodox' => '1 2', 'southpaw' => '1 2'], $first['numbers']);
+        self::assertSame(['orthodox' => ['left jab', 'right cross'], 'southpaw' => ['right jab', 'left cross']], $first['words']);
+    }
+
+    public function testAChainTakesLongerAtLearningTempo(): void
+    {
+        foreach (self::document()['chains'] as $chain) {
+            self::assertGreaterThan($chain['line']['lengthMs'], $chain['learningMs']);
+        }
+    }
+
+    public function testAnAthleteReadsItInAnotherNumbering(): void
+    {
+        $programme = Plans::programme(Plans::set('repeat', ['1 2 3b']));
+
+        /** @var array{cues: list<array{say: string|null}>, chains: list<array{numbers: array<string, string>}>} $read */
+        $read = WallSerializer::of($programme, Numbering::named('body-pairs'));
+        self::assertSame('1 2 7', $read['chains'][0]['numbers']['orthodox'], 'the lead hook to the body is seven there');
+        // The voice stays that of the plan.
+        /** @var array{cues: list<array{say: string|null}>} $planned */
+        $planned = WallSerializer::of($programme);
+        self::assertSame(array_column($planned['cues'], 'say'), array_column($read['cues'], 'say'));
+    }
+
+    #[TestWith([CueKind::Bell, Sound::Bell])]
+    #[TestWith([CueKind::Rest, Sound::EndBell])]
+    #[TestWith([CueKind::LastTen, Sound::Clap])]
+    #[TestWith([CueKind::Call, null])]
+    public function testWorkBeginsWithABellAndEndsWithTwo(CueKind $kind, ?Sound $sound): void
+    {
+        self::assertSame($sound, Sound::of($kind));
+    }
+
+    /** @return array{cues: list<array{key: string, atMs: int, text: string, say: string|null, sound: string|null, chain: int|null}>, chains: list<array{numbers: array<string, string>, words: array<string, list<string>>, line: array{lengthMs: int}, learningMs: int}>} */
+    private static function document(): array
+    {
+        /** @var array{cues: list<array{key: string, atMs: int, text: string, say: string|null, sound: string|null, chain: int|null}>, chains: list<array{numbers: array<string, string>, words: array<string, list<string>>, line: array{lengthMs: int}, learningMs: int}>} $document */
+        $document = WallSerializer::of(Plans::programme(Plans::of([
+            ['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['seconds' => 60, 'combinations' => ['1 2']], ['seconds' => 60, 'drill' => 'calls', 'combinations' => ['1', '1 2', 'slip-lead 3']]]],
+            ['seconds' => 90, 'rest' => 30, 'sets' => [['drill' => 'ladder', 'combinations' => ['1 2 3b'], 'parameters' => ['rung' => 10]]]],
+            ['seconds' => 60, 'sets' => [['drill' => 'themes', 'combinations' => []]]],
+        ])));
+
+        return $document;
+    }
+}

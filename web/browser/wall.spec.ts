@@ -1,0 +1,213 @@
+import type { APIRequestContext, Browser, Page } from "@playwright/test";
+import { expect, HEAD_COACH, signIn, test } from "./gym";
+import { OtherGym, signInAt } from "./other-gym";
+
+const SPEED = 60;
+
+interface Clock {
+  now: number;
+  bound: number;
+  position: number | null;
+  date: number;
+}
+
+/** What a screen says of its clock, with the time of this machine at which it said so. */
+const clockOf = (page: Page): Promise<Clock> =>
+  page.evaluate(
+    () =>
+      new Promise((done) =>
+        dispatchEvent(
+          new CustomEvent("screen-clock", {
+            detail: (clock: Omit<Clock, "date">) =>
+              done({ ...clock, date: performance.timeOrigin + performance.now() }),
+          }),
+        ),
+      ),
+  );
+
+/** How far two walls are apart, in ms of real time. */
+async function apart(one: Page, other: Page): Promise<number> {
+  const [a, b] = await Promise.all([clockOf(one), clockOf(other)]);
+  return Math.abs((a.position ?? 0) / SPEED - a.date - ((b.position ?? 0) / SPEED - b.date));
+}
+
+/** What stands on a wall now, but for its time. */
+const stands = (page: Page) =>
+  page.locator(".wall-title, .wall-state, .wall-numbers, .wall-track-numbers").allInnerTexts();
+
+async function open(browser: Browser, address: string): Promise<Page> {
+  const page = await (await browser.newContext({ baseURL: new URL(address).origin })).newPage();
+  await page.goto(address);
+  return page;
+}
+
+async function newWall(api: APIRequestContext, headers: Record<string, string>, name: string): Promise<string> {
+  const answer = await api.post("/api/walls", { headers, data: { name } });
+  expect(answer.status()).toBe(201);
+  return (await answer.json()).key;
+}
+
+const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+/** The plan of the demo gym that has three levels, calls and a ladder. */
+async function planned(api: APIRequestContext): Promise<number> {
+  const { plans } = await (await api.get("/api/plans?from=2000-01-01&to=2100-01-01")).json();
+  return plans.find((plan: { name: string }) => plan.name.includes("three levels")).id;
+}
+
+test("a session runs from first bell to last on two walls while server and database are killed, and its record is complete", async ({
+  browser,
+}) => {
+  const gym = await OtherGym.make();
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const { api, headers } = await gym.signIn();
+    const keys = [await newWall(api, headers, "Floor"), await newWall(api, headers, "Bag room")];
+    const walls = await Promise.all(keys.map((key) => open(browser, `${gym.address}/wall/${key}`)));
+    const [floor, bags] = walls as [Page, Page];
+    for (const wall of walls) {
+      await expect(wall.getByText("No session runs on this wall")).toBeVisible();
+      // Kept for a time without the server.
+      await wall.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    }
+    const data = { id: "start-of-test", plan: await planned(api), speed: SPEED, leadIn: 6 };
+    const run = await (await api.post("/api/runs", { headers, data })).json();
+    const remote = await open(browser, gym.address);
+    await signIn(remote, HEAD_COACH);
+    await remote.goto(`${gym.address}/run/${run.id}`);
+
+    for (const wall of walls) {
+      await expect(wall.getByText("Warm-up")).toBeVisible();
+    }
+    expect(await apart(floor, bags)).toBeLessThanOrEqual(50);
+    await remote.getByRole("button", { name: "Pause" }).click();
+    for (const wall of walls) {
+      await expect(wall.getByText("Paused")).toBeVisible();
+    }
+    expect(await stands(floor)).toEqual(await stands(bags));
+    await remote.getByRole("button", { name: "Go on" }).click();
+    for (const wall of walls) {
+      await expect(wall.getByText("Paused")).toBeHidden();
+    }
+    await expect(floor.getByText("Round 1 of 8")).toBeVisible();
+
+    for (const program of ["nginx", "php-fpm8.2", "mariadbd"]) {
+      for (const pid of gym.processes(program)) {
+        process.kill(pid, "SIGKILL");
+      }
+    }
+    await expect(floor.getByText("no server · it goes on")).toBeVisible();
+    await bags.reload();
+    await expect(bags.locator(".wall-head")).toBeVisible();
+    const before = await clockOf(floor);
+    await pause(1500);
+    expect((await clockOf(floor)).position ?? 0).toBeGreaterThan(before.position ?? 0);
+    expect(await apart(floor, bags)).toBeLessThanOrEqual(50);
+
+    const again = gym.begin("start");
+    await new Promise((done) => again.on("exit", done));
+    await expect(floor.getByText("no server · it goes on")).toBeHidden();
+    expect(await apart(floor, bags)).toBeLessThanOrEqual(50);
+    for (const wall of walls) {
+      await expect(wall.getByText("Well done.")).toBeVisible({ timeout: 120_000 });
+    }
+
+    const programme = await (await api.get(`/api/screens/${keys[0]}/programmes/${run.id}/1`)).json();
+    const shown = async () =>
+      (await (await api.get(`/api/runs/${run.id}/record`)).json()).shown.map((one: { cue: string }) => one.cue).sort();
+    const all = programme.cues.map((cue: { key: string }) => cue.key).sort();
+    await expect.poll(shown).toEqual(all);
+
+    await remote.reload();
+    await remote.getByRole("button", { name: "End", exact: true }).click();
+    await remote.getByRole("button", { name: "End it" }).click();
+    await expect(remote.getByText(`${all.length} cues were shown`)).toBeVisible();
+  } finally {
+    gym.end();
+  }
+});
+
+test("a coach starts a plan, leads it from the remote, and an athlete follows it", async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const { api, headers } = await signInAt(baseURL ?? "", HEAD_COACH);
+  const key = await newWall(api, headers, "Test wall");
+  const wall = await open(browser, `${baseURL}/wall/${key}`);
+  await signIn(page, HEAD_COACH);
+  await page.goto(`/sessions/${await planned(api)}`);
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByLabel("Begins in, seconds").fill("0");
+  await page.getByRole("button", { name: "Start", exact: true }).click();
+  await expect(page).toHaveURL(/\/run\/\d+$/);
+  await expect(wall.getByText("Warm-up")).toBeVisible();
+
+  // To the first round with tracks, by a tap on the session's line.
+  await page
+    .getByRole("button", { name: /^Jump to 8:00, Ladder/ })
+    .first()
+    .click();
+  await expect(wall.locator(".wall-track")).toHaveCount(3);
+  await page.getByRole("button", { name: "Pause" }).click();
+  await expect(wall.getByText("Paused")).toBeVisible();
+  const long = (await page.locator(".session-times span").last().innerText()).split(":");
+  await page.getByRole("button", { name: "+ 1 minute" }).click();
+  await expect(page.locator(".session-times span").last()).toHaveText(`${Number(long[0]) + 1}:${long[1]}`);
+
+  await page.getByRole("button", { name: "Swap …" }).click();
+  await page.getByLabel(/^In place of/).fill("1 2 3 2");
+  await page.getByRole("button", { name: "Take what is typed" }).click();
+  await expect(wall.locator(".wall-track-numbers").first()).toHaveText("1 2 3 2");
+
+  const follow = page.getByRole("link", { name: "Open it" });
+  await page.getByText("Code for athletes").click();
+  const phone = await open(browser, `${baseURL}${await follow.getAttribute("href")}`);
+  await expect(phone.getByText("1 2 3 2")).toBeVisible();
+  await expect(phone.getByText("left jab, right cross, left hook, right cross")).toBeVisible();
+  await phone.getByLabel("Stance").selectOption("southpaw");
+  await expect(phone.getByText("right jab, left cross, right hook, left cross")).toBeVisible();
+  await phone.getByLabel("Numbers").selectOption({ label: "Hands" });
+  await expect(phone.locator(".athlete-numbers")).toHaveText("2 1 4 1");
+  await expect(phone.getByRole("button")).toHaveCount(0);
+
+  // The keys of the wall, and a device beside it, do the same.
+  await wall.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
+  const device = await open(browser, `${baseURL}/wall/${key}/device`);
+  await device.getByRole("button", { name: "Pause" }).click();
+  await expect(page.getByRole("button", { name: "Go on" })).toBeVisible();
+  await expect(wall.getByText("Paused")).toBeVisible();
+
+  await page.goto("/run");
+  await page.getByRole("button", { name: "More for Test wall" }).click();
+  await page.getByText("Revoke its address").click();
+  await page.getByRole("button", { name: "Revoke", exact: true }).click();
+  await expect(wall.getByText("This address opens nothing any more.")).toBeVisible();
+});
+
+test("a wall says how well it is set, and its calls are heard within 20 ms of their cues", async ({
+  browser,
+  baseURL,
+}) => {
+  const { api, headers } = await signInAt(baseURL ?? "", HEAD_COACH);
+  const key = await newWall(api, headers, "Sound");
+  const { walls } = await (await api.get("/api/walls")).json();
+  const wall = walls.find((one: { name: string }) => one.name === "Sound").id;
+  const data = { id: `sound-${Date.now()}`, plan: await planned(api), walls: [wall] };
+  await api.post("/api/runs", { headers, data });
+  const page = await open(browser, `${baseURL}/wall/${key}`);
+  await expect(page.locator(".wall-head")).toBeVisible();
+  await page.keyboard.press("i");
+  await expect(page.getByText(/at most \d+ ms off/)).toBeVisible();
+  const measure = async () => {
+    await page.getByRole("button", { name: "Measure the sound" }).click();
+    const said = page.getByText(/sounds measured/);
+    await expect(said).toBeVisible({ timeout: 60_000 });
+    const [, count, worst] = (await said.innerText()).match(/(\d+) sounds measured, at most (\d+) ms off/) ?? [];
+    return { count: Number(count), worst: Number(worst) };
+  };
+  // Bells are there at once, calls as soon as they are fetched.
+  await expect.poll(async () => (await measure()).count).toBeGreaterThan(30);
+  expect((await measure()).worst).toBeLessThanOrEqual(20);
+});

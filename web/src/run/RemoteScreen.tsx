@@ -1,0 +1,219 @@
+import { App, Button } from "antd";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { Link, useParams } from "react-router";
+import type { Programme, Run, RunCommand } from "../api/client";
+import { NoPage } from "../ui/Failure";
+import { layers } from "../ui/layers";
+import { QrCode } from "../ui/QrCode";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { stretchAfter, stretchBefore, tracksOf } from "../wall/moment";
+import { newId } from "../wall/screenClient";
+import { positionAt, stands } from "../wall/state";
+import { timeLeft } from "../wall/time";
+import { useScreen, useTick } from "../wall/useScreen";
+import { WallPreview } from "../wall/WallScreen";
+import { RunRecord } from "./RunRecord";
+import { SwapDialog } from "./SwapDialog";
+import { useCommand, useRun } from "./useRuns";
+import "./run.css";
+
+/** A coach leads the session: what the walls show, small, and big buttons. */
+export default function RemoteScreen() {
+  const id = Number(useParams().id);
+  const run = useRun(id);
+  if (run.isPending) {
+    return <Waiting what="Fetching the session" />;
+  }
+  if (run.isError) {
+    return (
+      <NoPage title="This session is not to be had" error={run.error}>
+        <Button onClick={() => run.refetch()}>Try again</Button>
+      </NoPage>
+    );
+  }
+  return <Remote run={run.data} />;
+}
+
+type Press = Partial<RunCommand> & Pick<RunCommand, "kind">;
+
+function Remote({ run }: { run: Run }) {
+  const { client, view } = useScreen(run.followKey);
+  const command = useCommand(run.id);
+  const notice = useNotice();
+  const { modal } = App.useApp();
+  const [swaps, setSwaps] = useState(false);
+  useTick(5);
+  const now = client.clock.now();
+  const playing = view.run ?? run;
+  const programme = view.programme;
+  const position = positionAt(playing.state, now);
+  const stopped = stands(playing.state, now);
+  const ended = playing.state.endedMs !== null;
+
+  // One press after the other, each with the answer to the one before in view: two of the same hand are two.
+  const answered = useRef({ revision: run.revision, last: Promise.resolve() });
+  const { mutateAsync } = command;
+  const press = useCallback(
+    (what: Press) => {
+      const id = newId();
+      const next = async () => {
+        const seen = Math.max(answered.current.revision, client.view.run?.revision ?? 0);
+        try {
+          answered.current.revision = (await mutateAsync({ id, seen, ...what })).revision;
+          await client.refresh();
+        } catch (error) {
+          notice.failed(error);
+        }
+      };
+      answered.current.last = answered.current.last.then(next);
+    },
+    [mutateAsync, client, notice],
+  );
+  const toggle = () => press({ kind: stopped ? "resume" : "pause" });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName)) {
+        return;
+      }
+      const { programme: played } = client.view;
+      const at = client.position() ?? 0;
+      if (event.key === " ") {
+        event.preventDefault();
+        toggle();
+      } else if (event.key === "ArrowRight" && played) {
+        press({ kind: "jump", toMs: stretchAfter(played, at) });
+      } else if (event.key === "ArrowLeft" && played) {
+        press({ kind: "jump", toMs: stretchBefore(played, at) });
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  return (
+    <main className="remote">
+      <header className="remote-head">
+        <Link to="/run" className="remote-out" aria-label="To all that runs">
+          ‹
+        </Link>
+        <h1>{run.name}</h1>
+        {run.isRehearsal && <span className="tag">rehearsal, {run.state.speed} times as quick</span>}
+      </header>
+      {view.reach === "away" && (
+        <p className="remote-away" role="status">
+          No connection to the gym’s server. The walls go on by themselves; what you press here is not done.
+        </p>
+      )}
+      {ended ? (
+        <RunRecord run={run} />
+      ) : programme === null ? (
+        <Waiting what="Fetching what the walls show" />
+      ) : (
+        <>
+          <div className="remote-screen">
+            <WallPreview client={client} view={view} />
+          </div>
+          <div className="remote-buttons">
+            <Button
+              className="remote-back"
+              onClick={() => press({ kind: "jump", toMs: stretchBefore(programme, position) })}
+            >
+              ‹ Back
+            </Button>
+            <Button className="remote-pause" type="primary" onClick={toggle}>
+              {stopped ? "Go on" : "Pause"}
+            </Button>
+            <Button
+              className="remote-skip"
+              onClick={() => press({ kind: "jump", toMs: stretchAfter(programme, position) })}
+            >
+              Skip ›
+            </Button>
+            <Button onClick={() => press({ kind: "longer" })}>+ 1 minute</Button>
+            <Button onClick={() => press({ kind: "again" })}>Round again</Button>
+            <Button onClick={() => setSwaps(true)}>Swap …</Button>
+          </div>
+          <SessionLine programme={programme} position={position} onJump={(toMs) => press({ kind: "jump", toMs })} />
+          <footer className="remote-foot">
+            <details>
+              <summary>Code for athletes</summary>
+              <div className="wall-code">
+                <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label="Follow it on a phone" />
+                <a href={`/follow/${run.followKey}`} target="_blank" rel="noreferrer">
+                  Open it
+                </a>
+              </div>
+            </details>
+            <Button
+              danger
+              onClick={() =>
+                modal.confirm({
+                  getContainer: layers,
+                  title: "End the session?",
+                  content: "The walls show that it is over. What was shown is kept.",
+                  okText: "End it",
+                  cancelText: "Go on",
+                  onOk: () => press({ kind: "end" }),
+                })
+              }
+            >
+              End
+            </Button>
+          </footer>
+        </>
+      )}
+      {swaps && programme && (
+        <SwapDialog
+          programme={programme}
+          position={position}
+          onSwap={(what) => {
+            setSwaps(false);
+            press({ kind: "swap", ...what });
+          }}
+          onClose={() => setSwaps(false)}
+        />
+      )}
+    </main>
+  );
+}
+
+/** The whole session from left to right; a tap jumps to what begins there. */
+function SessionLine({
+  programme,
+  position,
+  onJump,
+}: {
+  programme: Programme;
+  position: number;
+  onJump: (toMs: number) => void;
+}) {
+  const at = (ms: number) => `${(100 * ms) / programme.lengthMs}%`;
+  return (
+    <section className="session-line" aria-label="The session’s line">
+      {tracksOf(programme).map((track) => (
+        <div key={track ?? "all"} className="session-row">
+          {programme.segments
+            .filter((segment) => segment.track === null || segment.track === track)
+            .map((segment) => (
+              <button
+                key={segment.fromMs}
+                type="button"
+                className={`session-part part-${segment.kind}${segment.fromMs <= position && position < segment.toMs ? " part-now" : ""}`}
+                style={{ left: at(segment.fromMs), width: at(segment.toMs - segment.fromMs) }}
+                title={`${timeLeft(segment.fromMs)} ${segment.title ?? segment.kind}`}
+                aria-label={`Jump to ${timeLeft(segment.fromMs)}, ${segment.title ?? segment.kind}`}
+                onClick={() => onJump(segment.fromMs)}
+              />
+            ))}
+        </div>
+      ))}
+      <span className="session-now" style={{ left: at(Math.min(programme.lengthMs, Math.max(0, position))) }} />
+      <p className="session-times">
+        <span>{timeLeft(Math.max(0, position))}</span>
+        <span>{timeLeft(programme.lengthMs)}</span>
+      </p>
+    </section>
+  );
+}

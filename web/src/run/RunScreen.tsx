@@ -1,0 +1,75 @@
+import { Button } from "antd";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Run } from "../api/client";
+import { Failure } from "../ui/Failure";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime } from "../ui/words";
+import { StartDialog } from "./StartDialog";
+import { useRuns } from "./useRuns";
+import { WallList } from "./WallList";
+import "./run.css";
+
+/** What runs in the gym, the walls that show it, and a round timer. */
+export default function RunScreen() {
+  const runs = useRuns();
+  const [starts, setStarts] = useState(false);
+  return (
+    <main className="page">
+      <header className="page-head">
+        <h1>Run</h1>
+        <Button type="primary" onClick={() => setStarts(true)}>
+          Round timer
+        </Button>
+      </header>
+      <Failure error={runs.error} />
+      <section className="panel block">
+        <h2>Now</h2>
+        {runs.isPending && <Waiting what="Looking what runs" />}
+        {runs.data?.running.length === 0 && (
+          <p className="run-hint">
+            Nothing runs. Open a session under <Link to="/sessions">Sessions</Link> and press Run, or start a round
+            timer.
+          </p>
+        )}
+        <ul className="run-list">
+          {runs.data?.running.map((run) => (
+            <li key={run.id}>
+              <Link to={`/run/${run.id}`}>
+                <b>{run.name}</b>
+              </Link>
+              <span>
+                {run.isOver ? "over" : run.state.pausedMs === null ? "runs" : "paused"}
+                {run.isRehearsal && ", a rehearsal"}
+              </span>
+              <span className="small">
+                {run.starter.name}, {dayAndTime(run.startedAt)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <WallList />
+      <section className="panel block">
+        <h2>Before</h2>
+        {runs.data?.ended.length === 0 && <p className="small">No session has ended yet.</p>}
+        <ul className="run-list">
+          {runs.data?.ended.map((run) => (
+            <Ended key={run.id} run={run} />
+          ))}
+        </ul>
+      </section>
+      {starts && <StartDialog plan={null} onClose={() => setStarts(false)} />}
+    </main>
+  );
+}
+
+function Ended({ run }: { run: Run }) {
+  return (
+    <li>
+      <Link to={`/run/${run.id}`}>{run.name}</Link>
+      <span>{run.isRehearsal ? "rehearsal" : ""}</span>
+      <span className="small">{dayAndTime(run.startedAt)}</span>
+    </li>
+  );
+}

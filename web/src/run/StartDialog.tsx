@@ -1,0 +1,116 @@
+import { Button, Checkbox, InputNumber, Modal, Select } from "antd";
+import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
+import { layers } from "../ui/layers";
+import { useNotice } from "../ui/useNotice";
+import { newId } from "../wall/screenClient";
+import { useRuns, useStart, useWalls } from "./useRuns";
+
+const SPEEDS = [
+  { value: 1, label: "as it is: it counts as drilled" },
+  { value: 10, label: "rehearsal, 10 times as quick" },
+  { value: 60, label: "rehearsal, 60 times as quick" },
+];
+
+/** Starts a plan, or a round timer when there is none, on the walls that are chosen. */
+export function StartDialog({ plan, onClose }: { plan: { id: number; name: string } | null; onClose: () => void }) {
+  const walls = useWalls().data ?? [];
+  const running = useRuns().data?.running ?? [];
+  const start = useStart();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const [chosen, setChosen] = useState<number[] | null>(null);
+  const [timer, setTimer] = useState({ rounds: 6, seconds: 180, rest: 60 });
+  const [leadIn, setLeadIn] = useState(10);
+  const [speed, setSpeed] = useState(1);
+  // One press however often it is sent.
+  const id = useMemo(newId, []);
+  const on = chosen ?? walls.map((wall) => wall.id);
+  const taken = walls.filter(
+    (wall) => on.includes(wall.id) && running.some((run) => run.id === wall.run && !run.isOver),
+  );
+  const go = () =>
+    start.mutate(
+      { id, plan: plan?.id ?? null, timer: plan ? null : timer, walls: on, leadIn, speed },
+      { onSuccess: (run) => navigate(`/run/${run.id}`), onError: notice.failed },
+    );
+  return (
+    <Modal
+      open
+      getContainer={layers}
+      onCancel={onClose}
+      title={plan ? `Run “${plan.name}”` : "Round timer"}
+      footer={
+        <Button type="primary" size="large" onClick={go} loading={start.isPending}>
+          Start
+        </Button>
+      }
+    >
+      <div className="stack">
+        {!plan && (
+          <div className="timer-fields">
+            <label htmlFor="timer-rounds">Rounds</label>
+            <InputNumber
+              id="timer-rounds"
+              min={1}
+              max={60}
+              value={timer.rounds}
+              onChange={(rounds) => setTimer({ ...timer, rounds: rounds ?? 1 })}
+            />
+            <label htmlFor="timer-seconds">Work, seconds</label>
+            <InputNumber
+              id="timer-seconds"
+              min={5}
+              max={3600}
+              step={15}
+              value={timer.seconds}
+              onChange={(seconds) => setTimer({ ...timer, seconds: seconds ?? 180 })}
+            />
+            <label htmlFor="timer-rest">Rest, seconds</label>
+            <InputNumber
+              id="timer-rest"
+              min={0}
+              max={600}
+              step={10}
+              value={timer.rest}
+              onChange={(rest) => setTimer({ ...timer, rest: rest ?? 0 })}
+            />
+          </div>
+        )}
+        <fieldset className="run-walls">
+          <legend>On</legend>
+          {walls.map((wall) => (
+            <Checkbox
+              key={wall.id}
+              checked={on.includes(wall.id)}
+              onChange={(event) =>
+                setChosen(event.target.checked ? [...on, wall.id] : on.filter((other) => other !== wall.id))
+              }
+            >
+              {wall.name}
+            </Checkbox>
+          ))}
+          {walls.length === 0 && (
+            <p className="small">The gym has no wall yet. It runs all the same; add a wall under Run.</p>
+          )}
+        </fieldset>
+        {taken.length > 0 && (
+          <p className="small" role="status">
+            {taken.map((wall) => wall.name).join(", ")} {taken.length === 1 ? "shows" : "show"} a session that still
+            runs. It goes on without {taken.length === 1 ? "that wall" : "those walls"}.
+          </p>
+        )}
+        <div className="timer-fields">
+          <label htmlFor="lead-in">Begins in, seconds</label>
+          <InputNumber id="lead-in" min={0} max={600} value={leadIn} onChange={(value) => setLeadIn(value ?? 10)} />
+          <label htmlFor="speed">Speed</label>
+          <Select id="speed" value={speed} options={SPEEDS} onChange={setSpeed} popupMatchSelectWidth={false} />
+        </div>
+        <p className="small">
+          A call does not see the floor: contact, space and who is tired are the coach’s. The rules of the sport body
+          and the advice of physicians come first.
+        </p>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,82 @@
+import { Button, Input, Modal, Select } from "antd";
+import { useState } from "react";
+import type { Programme, RunCommand } from "../api/client";
+import { useLibrary } from "../library/useLibrary";
+import { layers } from "../ui/layers";
+import { useSettled } from "../ui/useSettled";
+
+type Swap = Pick<RunCommand, "track" | "combination" | "chain" | "combinationId">;
+
+/** Puts another combination in place of one that is drilled now. */
+export function SwapDialog({
+  programme,
+  position,
+  onSwap,
+  onClose,
+}: {
+  programme: Programme;
+  position: number;
+  onSwap: (what: Swap) => void;
+  onClose: () => void;
+}) {
+  // What was drilled when it was opened: the round may end meanwhile.
+  const [options] = useState(() =>
+    programme.segments
+      .filter((segment) => segment.fromMs <= position && position < segment.toMs)
+      .flatMap(({ track, combinations }) =>
+        combinations.map((one, combination) => ({
+          value: `${track ?? ""} ${combination}`,
+          label: `${track === null ? "" : `${programme.tracks[track]?.name}: `}${one.text}`,
+          track,
+          combination,
+        })),
+      ),
+  );
+  const [which, setWhich] = useState(options[0]?.value);
+  const [typed, setTyped] = useState("");
+  const found = useLibrary({ q: useSettled(typed, 200), size: 6, verdict: "flows" }).data?.combinations ?? [];
+  const chosen = options.find((one) => one.value === which);
+  const swap = (chain: string, combinationId: number | null) =>
+    chosen && onSwap({ track: chosen.track, combination: chosen.combination, chain, combinationId });
+  return (
+    <Modal open getContainer={layers} onCancel={onClose} footer={null} title="Swap a combination">
+      {chosen ? (
+        <form
+          className="stack"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (typed.trim() !== "") {
+              swap(typed.trim(), null);
+            }
+          }}
+        >
+          {options.length > 1 && (
+            <Select value={which} options={options} onChange={setWhich} aria-label="Which combination goes" />
+          )}
+          <label htmlFor="swap-chain">In place of {chosen.label}</label>
+          <Input
+            id="swap-chain"
+            size="large"
+            value={typed}
+            placeholder="a chain, or words to find one"
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          <ul className="swap-rows">
+            {found.map((row) => (
+              <li key={row.id}>
+                <Button block onClick={() => swap(row.text, row.id)}>
+                  <b>{row.text}</b> <span className="small">{row.name}</span>
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <Button htmlType="submit" disabled={typed.trim() === ""}>
+            Take what is typed
+          </Button>
+        </form>
+      ) : (
+        <p>Nothing that is drilled now has a combination. Swap it once its round has begun.</p>
+      )}
+    </Modal>
+  );
+}

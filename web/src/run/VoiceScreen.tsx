@@ -1,0 +1,184 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, Segmented } from "antd";
+import { useRef, useState } from "react";
+import { answered, api, type VoiceSettings } from "../api/client";
+import { keys } from "../api/keys";
+import { useIsHeadCoach } from "../api/session";
+import { Failure } from "../ui/Failure";
+import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { clipOf } from "./recording";
+import "./run.css";
+
+const CHOICES = {
+  voice: ["male", "female"],
+  pace: ["slow", "plain", "fast"],
+  loudness: ["quiet", "loud"],
+} as const;
+
+/** The voice of calls, and clips of coaches in its place. */
+export default function VoiceScreen() {
+  const queries = useQueryClient();
+  const head = useIsHeadCoach();
+  const notice = useNotice();
+  const voice = useQuery({
+    queryKey: keys.voice,
+    queryFn: ({ signal }) => answered(api.GET("/api/voice", { signal })),
+  });
+  const again = () => queries.invalidateQueries({ queryKey: keys.voice });
+  const save = useMutation({
+    mutationFn: (body: VoiceSettings) => answered(api.PUT("/api/voice", { body })),
+    onSuccess: again,
+    onError: notice.failed,
+  });
+  const record = useMutation({
+    mutationFn: async ({ text, sound }: { text: string; sound: Blob }) =>
+      answered(api.POST("/api/voice/clips", { body: { text, wav: await clipOf(sound) } })),
+    onSuccess: async () => {
+      await again();
+      notice.done("Recorded. It is heard from the next session on.");
+    },
+    onError: (error) =>
+      error instanceof DOMException
+        ? notice.warn("This browser cannot read that sound. Take a WAV file.")
+        : notice.failed(error),
+  });
+  const forget = useMutation({
+    mutationFn: (text: string) => answered(api.POST("/api/voice/clips/forget", { body: { text } })),
+    onSuccess: again,
+    onError: notice.failed,
+  });
+  const now = voice.data;
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>Voice of calls</h1>
+      <Failure error={voice.error} />
+      {!now ? (
+        <Waiting what="Looking what is said" />
+      ) : (
+        <>
+          <section className="panel block">
+            <h2>Voice</h2>
+            <div className="voice-fields">
+              {(["voice", "pace", "loudness"] as const).map((field) => (
+                <Segmented<string>
+                  key={field}
+                  aria-label={field}
+                  options={[...CHOICES[field]]}
+                  value={now[field]}
+                  disabled={!head}
+                  onChange={(value) =>
+                    save.mutate({ voice: now.voice, pace: now.pace, loudness: now.loudness, [field]: value })
+                  }
+                />
+              ))}
+              <Button onClick={() => play("one two, slip lead, two")}>Listen</Button>
+            </div>
+            {!head && <p className="small">The head coach chooses the voice.</p>}
+          </section>
+          <section className="panel block">
+            <h2>What the sessions of these weeks say</h2>
+            <p className="small">
+              Your own clip takes the place of the voice, up to {now.longestMs / 1000} seconds; silence before and after
+              it is cut off.
+            </p>
+            {now.clips.length === 0 && <p>No session of these weeks says anything.</p>}
+            <ul className="clip-list">
+              {now.clips.map((clip) => (
+                <li key={clip.text}>
+                  <span>
+                    {clip.text} {clip.recorded && <b className="tag">recorded</b>}
+                  </span>
+                  <Button size="small" onClick={() => play(clip.text)}>
+                    Listen
+                  </Button>
+                  <Recorder
+                    longestMs={now.longestMs}
+                    onSound={(sound) => record.mutate({ text: clip.text, sound })}
+                    onRefused={notice.warn}
+                  />
+                  {clip.recorded && (
+                    <Button size="small" onClick={() => forget.mutate(clip.text)}>
+                      The voice again
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </section>
+        </>
+      )}
+    </main>
+  );
+}
+
+/** Plays it through the audio clock: the page may load no media of its own. */
+async function play(text: string): Promise<void> {
+  const answer = await fetch(`/api/voice/sample?text=${encodeURIComponent(text)}`);
+  if (!answer.ok) {
+    return;
+  }
+  const context = new AudioContext();
+  const source = context.createBufferSource();
+  source.buffer = await context.decodeAudioData(await answer.arrayBuffer());
+  source.connect(context.destination);
+  source.onended = () => void context.close();
+  source.start();
+}
+
+/** Records with the microphone of this device, or takes a file. */
+function Recorder({
+  longestMs,
+  onSound,
+  onRefused,
+}: {
+  longestMs: number;
+  onSound: (sound: Blob) => void;
+  onRefused: (sentence: string) => void;
+}) {
+  const recorder = useRef<MediaRecorder | null>(null);
+  const [records, setRecords] = useState(false);
+  const start = async () => {
+    try {
+      const stream = await navigator.mediaDevices.getUserMedia({ audio: true });
+      const next = new MediaRecorder(stream);
+      recorder.current = next;
+      next.ondataavailable = (event) => onSound(event.data);
+      next.onstop = () => {
+        setRecords(false);
+        for (const track of stream.getTracks()) {
+          track.stop();
+        }
+      };
+      next.start();
+      setRecords(true);
+      setTimeout(() => next.state === "recording" && next.stop(), longestMs);
+    } catch {
+      onRefused("This browser gives no microphone here. Take a sound file instead.");
+    }
+  };
+  return (
+    <>
+      <Button size="small" danger={records} onClick={() => (records ? recorder.current?.stop() : void start())}>
+        {records ? "Stop" : "Record"}
+      </Button>
+      <label className="clip-file">
+        or a file
+        <input
+          type="file"
+          accept="audio/*"
+          aria-label="Take a sound file"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) {
+              onSound(file);
+            }
+            event.target.value = "";
+          }}
+        />
+      </label>
+    </>
+  );
+}

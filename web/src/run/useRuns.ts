@@ -1,0 +1,86 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type RunCommand, type StartRequest } from "../api/client";
+import { keys } from "../api/keys";
+
+/** ms after which lists of what runs are asked for again */
+const AGAIN = 10_000;
+
+/** What runs, and what ended last. */
+export function useRuns() {
+  return useQuery({
+    queryKey: keys.runs,
+    queryFn: ({ signal }) => answered(api.GET("/api/runs", { signal })),
+    refetchInterval: AGAIN,
+  });
+}
+
+export function useRun(id: number) {
+  return useQuery({
+    queryKey: keys.run(id),
+    queryFn: ({ signal }) => answered(api.GET("/api/runs/{id}", { params: { path: { id } }, signal })),
+  });
+}
+
+/** What was really shown and done. */
+export function useRunRecord(id: number, wanted: boolean) {
+  return useQuery({
+    queryKey: keys.runRecord(id),
+    queryFn: ({ signal }) => answered(api.GET("/api/runs/{id}/record", { params: { path: { id } }, signal })),
+    enabled: wanted,
+  });
+}
+
+export function useWalls() {
+  return useQuery({
+    queryKey: keys.walls,
+    queryFn: ({ signal }) => answered(api.GET("/api/walls", { signal })).then((answer) => answer.walls),
+    refetchInterval: AGAIN,
+  });
+}
+
+export function useStart() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: StartRequest) => answered(api.POST("/api/runs", { body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.runs }),
+  });
+}
+
+/** One press. It is sent again with the same id when no answer came, so that it counts once. */
+export function useCommand(run: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: RunCommand) =>
+      answered(api.POST("/api/runs/{id}/commands", { params: { path: { id: run } }, body })),
+    retry: 3,
+    retryDelay: 700,
+    onSuccess: (answer) => queries.setQueryData(keys.run(run), answer),
+  });
+}
+
+export function useChangeWalls() {
+  const queries = useQueryClient();
+  const onSuccess = () => queries.invalidateQueries({ queryKey: keys.walls });
+  return {
+    add: useMutation({ mutationFn: (name: string) => answered(api.POST("/api/walls", { body: { name } })), onSuccess }),
+    put: useMutation({
+      mutationFn: (wall: { id: number; name: string; hasKeys: boolean }) =>
+        answered(
+          api.PUT("/api/walls/{id}", {
+            params: { path: { id: wall.id } },
+            body: { name: wall.name, hasKeys: wall.hasKeys },
+          }),
+        ),
+      onSuccess,
+    }),
+    revoke: useMutation({
+      mutationFn: (id: number) => answered(api.POST("/api/walls/{id}/revoke", { params: { path: { id } } })),
+      onSuccess,
+    }),
+    show: useMutation({
+      mutationFn: ({ run, wall }: { run: number; wall: number }) =>
+        answered(api.POST("/api/runs/{id}/walls", { params: { path: { id: run } }, body: { walls: [wall] } })),
+      onSuccess,
+    }),
+  };
+}

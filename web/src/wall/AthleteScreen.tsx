@@ -1,0 +1,123 @@
+import { useState } from "react";
+import type { Stance } from "../api/client";
+import { MovingLine } from "./MovingLine";
+import { momentOf, standingAt, tracksOf } from "./moment";
+import { positionAt, stands } from "./state";
+import { timeLeft } from "./time";
+import { useScreen, useTick } from "./useScreen";
+import { whatComes } from "./words";
+import "./wall.css";
+import "./athlete.css";
+
+/** The session on the phone of an athlete: in their own stance, in the numbering they read, to look at only. */
+export function AthleteScreen({ screenKey }: { screenKey: string }) {
+  const [stance, setStance] = useState<Stance>(() =>
+    localStorage.getItem("stance") === "southpaw" ? "southpaw" : "orthodox",
+  );
+  const [numbering, setNumbering] = useState<string | null>(() => localStorage.getItem("numbering"));
+  const [track, setTrack] = useState(() => Number(localStorage.getItem("track") ?? 0));
+  const { client, view } = useScreen(screenKey, numbering);
+  useTick();
+  const { run, programme, screen } = view;
+  const keep = (name: string, value: string) => localStorage.setItem(name, value);
+  if (view.revoked || run === null || programme === null) {
+    return (
+      <main className="athlete">
+        <h1>{screen?.gym ?? "Periplus"}</h1>
+        <p>
+          {view.revoked
+            ? "This session is not there any more. Scan the code on the wall again."
+            : "Waiting for the gym’s server …"}
+        </p>
+      </main>
+    );
+  }
+  const now = client.clock.now();
+  const position = positionAt(run.state, now);
+  const tracks = tracksOf(programme);
+  const mine = tracks[Math.min(track, tracks.length - 1)] ?? null;
+  const moment = momentOf(programme, mine, position);
+  const { resting, cue, chain, slowly, thrownIn, isOther } = standingAt(moment, programme);
+  const thrown = thrownIn[stance];
+  const from = cue?.atMs ?? 0;
+  return (
+    <main className={`athlete athlete-${moment.kind}`}>
+      <header>
+        <b>{moment.title || run.name}</b>
+        <span>{stands(run.state, now) ? "paused" : moment.kind === "work" ? "work" : moment.kind}</span>
+      </header>
+      <p className="athlete-clock">{moment.kind === "over" ? "End" : timeLeft(moment.leftMs)}</p>
+      {chain ? (
+        <>
+          <p className="athlete-numbers">
+            {resting && <small>next </small>}
+            {chain.numbers[thrown]}
+          </p>
+          <p className="athlete-words">{chain.words[thrown].join(", ")}</p>
+          {isOther && <p className="athlete-words">in your other stance</p>}
+          <div className="athlete-line">
+            <MovingLine chain={chain} slowly={slowly} again since={() => (client.position() ?? from) - from} />
+          </div>
+        </>
+      ) : (
+        <p className="athlete-numbers">{cue && whatComes(cue)}</p>
+      )}
+      <ul>
+        {moment.reminders.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+      <fieldset>
+        <legend>How you read it</legend>
+        <label>
+          Stance
+          <select
+            value={stance}
+            onChange={(event) => {
+              keep("stance", event.target.value);
+              setStance(event.target.value as Stance);
+            }}
+          >
+            <option value="orthodox">orthodox</option>
+            <option value="southpaw">southpaw</option>
+          </select>
+        </label>
+        <label>
+          Numbers
+          <select
+            value={numbering ?? ""}
+            onChange={(event) => {
+              keep("numbering", event.target.value);
+              setNumbering(event.target.value || null);
+            }}
+          >
+            <option value="">those of the session</option>
+            {screen?.numberings.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {tracks.length > 1 && (
+          <label>
+            Group
+            <select
+              value={track}
+              onChange={(event) => {
+                keep("track", event.target.value);
+                setTrack(Number(event.target.value));
+              }}
+            >
+              {programme.tracks.map((one, at) => (
+                <option key={one.name} value={at}>
+                  {one.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+      </fieldset>
+    </main>
+  );
+}

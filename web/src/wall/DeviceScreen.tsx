@@ -1,0 +1,70 @@
+import { useEffect, useState } from "react";
+import { stretchAfter } from "./moment";
+import { soundsOf } from "./sounds";
+import { positionAt, stands } from "./state";
+import { timeLeft } from "./time";
+import { useScreen, useTick } from "./useScreen";
+import "./wall.css";
+
+/** ms for which the lamp of the bell is lit */
+const LIT = 1500;
+
+/**
+ * Stand-ins for two devices of a gym: a button to press with a glove, and a bell. Both do nothing but what any device can do
+ * over HTTP; docs/formats/devices.md has the calls.
+ */
+export function DeviceScreen({ screenKey }: { screenKey: string }) {
+  const { client, view } = useScreen(screenKey);
+  const [said, setSaid] = useState("");
+  useTick();
+  const { run, programme } = view;
+  const now = client.clock.now();
+  const position = run === null ? 0 : positionAt(run.state, now);
+  const bells =
+    programme === null ? [] : soundsOf(programme).filter((sound) => sound.kind === "bell" || sound.kind === "end-bell");
+  const next = bells.find((bell) => bell.atMs > position);
+  const rings =
+    run !== null && bells.some((bell) => bell.atMs <= position && position - bell.atMs < LIT * run.state.speed);
+  const isStanding = run !== null && stands(run.state, now);
+  useEffect(() => {
+    document.title = "Button and bell";
+  }, []);
+  return (
+    <main className="wall-page device">
+      <button
+        type="button"
+        className="device-button"
+        disabled={run === null || !view.screen?.hasKeys}
+        onClick={() => {
+          setSaid(isStanding ? "sent: resume" : "sent: pause");
+          void client.press(isStanding ? "resume" : "pause");
+        }}
+      >
+        {isStanding ? "Go on" : "Pause"}
+      </button>
+      <button
+        type="button"
+        className="device-button"
+        disabled={run === null || programme === null || !view.screen?.hasKeys}
+        onClick={() => {
+          if (programme) {
+            setSaid("sent: jump to what comes");
+            void client.press("jump", stretchAfter(programme, position));
+          }
+        }}
+      >
+        Skip
+      </button>
+      <p className={rings ? "device-bell is-ringing" : "device-bell"} role="status">
+        {run === null
+          ? "No session runs"
+          : rings
+            ? "Bell"
+            : next && !isStanding
+              ? `Bell in ${timeLeft((next.atMs - position) / run.state.speed)}`
+              : "No bell to come"}
+      </p>
+      <p className="device-said">{said}</p>
+    </main>
+  );
+}

@@ -1,0 +1,94 @@
+import type { Programme, ScreenRun } from "../api/client";
+import { QrCode } from "../ui/QrCode";
+import { MovingLine } from "./MovingLine";
+import { numbersOf, standingAt, type TrackMoment } from "./moment";
+import { Picture } from "./Picture";
+import { timeLeft } from "./time";
+import { sizeOf, stateWord, whatComes } from "./words";
+
+/** A moment at which everybody does the same. */
+export function Together({
+  moment,
+  run,
+  programme,
+  stopped,
+  since,
+}: {
+  moment: TrackMoment;
+  run: ScreenRun;
+  programme: Programme;
+  stopped: boolean;
+  /** ms of the programme since that moment of it, asked anew at each picture */
+  since: (from: number) => () => number;
+}) {
+  const { resting, cue, chain, slowly, thrownIn, isOther } = standingAt(moment, programme);
+  const called = cue?.kind === "call" || cue?.kind === "last-call";
+  const hasSets = moment.kind === "work" && moment.setLeftMs < moment.leftMs - 900;
+  const start = cue?.atMs ?? 0;
+  const numbers = chain && numbersOf(chain);
+  // Where nothing is said but the time, the time has all the room.
+  const onlyTime = chain === null && (cue === null || whatComes(cue) === "free");
+  return (
+    <main
+      className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""}`}
+    >
+      <header className="wall-head">
+        <span className="wall-title">
+          {moment.title}
+          {moment.segment?.title && moment.kind === "work" && <small>{moment.segment.title}</small>}
+        </span>
+        <strong className="wall-state">{stateWord(moment, stopped)}</strong>
+      </header>
+      <section className="wall-time" role="timer" aria-label="Time left">
+        <span className="wall-clock">{timeLeft(moment.leftMs)}</span>
+        {hasSets && <span className="wall-set">set {timeLeft(moment.setLeftMs)}</span>}
+      </section>
+      {onlyTime || (
+        <section className="wall-what" aria-label={resting ? "What comes" : "What now"}>
+          {resting && <p className="wall-next-word">Next</p>}
+          {cue?.before && <p className="wall-before">{cue.before}, then</p>}
+          {chain && numbers ? (
+            <>
+              <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>
+                {numbers}
+                {cue?.kind === "show" && cue.text.endsWith("then free") && <small>then free</small>}
+              </p>
+              {isOther && <p className="wall-other">in the other stance</p>}
+              <dl className="wall-words">
+                <div>
+                  <dt>O</dt>
+                  <dd>{chain.words[thrownIn.orthodox].join(", ")}</dd>
+                </div>
+                <div>
+                  <dt>S</dt>
+                  <dd>{chain.words[thrownIn.southpaw].join(", ")}</dd>
+                </div>
+              </dl>
+            </>
+          ) : (
+            <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
+              {cue ? whatComes(cue) : moment.title}
+            </p>
+          )}
+        </section>
+      )}
+      <section className="wall-picture">
+        {!resting && <Picture moment={moment} programme={programme} />}
+        {chain && <MovingLine chain={chain} slowly={slowly} again={!called} since={since(start)} />}
+      </section>
+      <footer className="wall-foot">
+        {moment.kind === "work" && moment.next && moment.next.atMs > start ? (
+          <p className="wall-announced">{moment.next.text}</p>
+        ) : (
+          <p className="wall-reminder">{moment.reminders[0] ?? moment.segment?.note ?? ""}</p>
+        )}
+        {resting && run.state.speed === 1 && (
+          <div className="wall-follow">
+            <QrCode address={`${window.location.origin}/follow/${run.followKey}`} label="Follow it on a phone" />
+          </div>
+        )}
+      </footer>
+      <progress className="wall-bar" max={1} value={moment.part} aria-label="How much of it is over" />
+    </main>
+  );
+}

@@ -1,0 +1,63 @@
+import type { Programme } from "../api/client";
+import { numbersOf, standingAt, type TrackMoment } from "./moment";
+import { timeLeft } from "./time";
+import { sizeOf, stateWord, whatComes } from "./words";
+
+/** ms for which the words of one stance stand, where both take turns */
+const TURN = 5000;
+
+/** A moment at which each track does its own: a line and a light for each. */
+export function Tracks({
+  moments,
+  programme,
+  stopped,
+}: {
+  moments: TrackMoment[];
+  programme: Programme;
+  stopped: boolean;
+}) {
+  return (
+    <main className={`wall wall-tracks ${stopped ? "is-stopped" : ""}`}>
+      <header className="wall-head">
+        <span className="wall-title">{(moments[0]?.title ?? "").replace(/, [^,]*$/, "")}</span>
+        <strong className="wall-state">{stopped ? "Paused" : ""}</strong>
+      </header>
+      {moments.map((moment) => (
+        <Track key={moment.track} moment={moment} programme={programme} />
+      ))}
+    </main>
+  );
+}
+
+function Track({ moment, programme }: { moment: TrackMoment; programme: Programme }) {
+  const { resting, cue, chain, thrownIn } = standingAt(moment, programme);
+  // Both stances in turn, as there is no room for both.
+  const turn = Math.floor(moment.leftMs / TURN) % 2 === 0 ? "orthodox" : "southpaw";
+  return (
+    <section className={`wall-track is-${moment.kind} ${moment.lastTen ? "is-last" : ""}`} aria-label={moment.name}>
+      <span className="wall-light" aria-hidden="true" />
+      <span className="wall-who">
+        <b>{moment.name}</b>
+        <em>{stateWord(moment, false)}</em>
+      </span>
+      <span className="wall-track-time">{timeLeft(moment.leftMs)}</span>
+      <span className="wall-track-what">
+        <b className={`wall-track-numbers wall-track-${sizeOf(chain ? numbersOf(chain) : "")}`}>
+          {resting && cue && <small>next </small>}
+          {chain ? numbersOf(chain) : cue && whatComes(cue)}
+        </b>
+        {chain && (
+          <i>
+            {turn === "orthodox" ? "O" : "S"} {chain.words[thrownIn[turn]].join(", ")}
+          </i>
+        )}
+      </span>
+      <progress
+        className="wall-bar"
+        max={1}
+        value={moment.part}
+        aria-label={`How much of it is over for ${moment.name}`}
+      />
+    </section>
+  );
+}

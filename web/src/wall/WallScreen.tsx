@@ -1,0 +1,127 @@
+import { useCallback, useState } from "react";
+import type { Programme, ScreenRun } from "../api/client";
+import { Corner } from "./Corner";
+import { momentOf, type TrackMoment, tracksOf } from "./moment";
+import type { ScreenClient, ScreenView } from "./screenClient";
+import { positionAt, stands, timeOf } from "./state";
+import { Together } from "./Together";
+import { Tracks } from "./Tracks";
+import { timeLeft } from "./time";
+import { useAwake } from "./useAwake";
+import { useScreen, useTick } from "./useScreen";
+import { useSound } from "./useSound";
+import { useWallKeys } from "./useWallKeys";
+import "./wall.css";
+
+/** ms for which the end of a session stands */
+const LONG_OVER = 15 * 60_000;
+
+/** What hangs in the gym: how long, what now, what next, who works; read from eight metres. */
+export function WallScreen({ screenKey }: { screenKey: string }) {
+  const { client, view } = useScreen(screenKey);
+  const sound = useSound(client, view, screenKey);
+  const [corner, setCorner] = useState(false);
+  useTick();
+  useAwake();
+  const { run, programme } = view;
+  const now = client.clock.now();
+  const position = run === null ? 0 : positionAt(run.state, now);
+  // What is long over makes room for whatever the gym does next.
+  const overAt =
+    run === null ? null : (run.state.endedMs ?? (stands(run.state, now) ? null : timeOf(run.state, run.lengthMs)));
+  const isLongOver = overAt !== null && now > overAt + LONG_OVER;
+
+  const showCorner = useCallback(() => setCorner((open) => !open), []);
+  useWallKeys(client, sound, showCorner);
+
+  if (view.revoked) {
+    return (
+      <main className="wall wall-dark">
+        <p>This address opens nothing any more. Ask a coach for a new one.</p>
+      </main>
+    );
+  }
+  const stopped = run !== null && stands(run.state, now);
+  return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: every key does the same as a press, see above
+    // biome-ignore lint/a11y/noStaticElementInteractions: a press anywhere lets the page be heard
+    <div className="wall-page" onClick={sound.allow} onDoubleClick={showCorner}>
+      {run !== null && programme !== null && !isLongOver ? (
+        <Playing run={run} programme={programme} position={position} stopped={stopped} client={client} />
+      ) : (
+        <main className="wall wall-idle">
+          <h1>{view.screen?.gym ?? "Periplus"}</h1>
+          <p className="wall-large">
+            {view.screen === null ? "No connection to the gym’s server yet" : "No session runs on this wall"}
+          </p>
+          <p className="wall-soft">{view.screen?.name}</p>
+        </main>
+      )}
+      {sound.needsPress && (
+        <button type="button" className="wall-sound" onClick={sound.allow}>
+          Press once for the sound
+        </button>
+      )}
+      {corner && <Corner client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}
+      {!corner && view.reach === "away" && run !== null && <p className="wall-away">no server · it goes on</p>}
+    </div>
+  );
+}
+
+/** What the walls show, small, for a coach who leads them. */
+export function WallPreview({ client, view }: { client: ScreenClient; view: ScreenView }) {
+  useTick(5);
+  if (view.run === null || view.programme === null) {
+    return null;
+  }
+  const now = client.clock.now();
+  const { state } = view.run;
+  return (
+    <div className="wall-page wall-small">
+      <Playing
+        run={view.run}
+        programme={view.programme}
+        position={positionAt(state, now)}
+        stopped={stands(state, now)}
+        client={client}
+      />
+    </div>
+  );
+}
+
+/** A session at a moment. */
+function Playing({
+  run,
+  programme,
+  position,
+  stopped,
+  client,
+}: {
+  run: ScreenRun;
+  programme: Programme;
+  position: number;
+  stopped: boolean;
+  client: ScreenClient;
+}) {
+  const moments = tracksOf(programme).map((track) => momentOf(programme, track, position));
+  const first = moments[0] as TrackMoment;
+  const since = useCallback((from: number) => () => (client.position() ?? from) - from, [client]);
+  if (first.kind === "over" || run.state.endedMs !== null) {
+    return (
+      <main className="wall wall-over">
+        <h1>End</h1>
+        <p className="wall-large">{run.name}</p>
+        <p className="wall-soft">{timeLeft(Math.min(position, programme.lengthMs))} of training. Well done.</p>
+      </main>
+    );
+  }
+  // Tracks that all do the same, or wait for the same, are shown as one.
+  const together = moments.every(
+    (moment) => (moment.segment?.track ?? null) === null && moment.next?.key === first.next?.key,
+  );
+  return together || moments.length === 1 ? (
+    <Together moment={first} run={run} programme={programme} stopped={stopped} since={since} />
+  ) : (
+    <Tracks moments={moments} programme={programme} stopped={stopped} />
+  );
+}

@@ -1,0 +1,176 @@
+import type { Programme, ProgrammeChain, ProgrammeCue, ProgrammeSegment, Stance } from "../api/client";
+
+/** What one track does at a moment. */
+export interface TrackMoment {
+  track: number | null;
+  name: string;
+  kind: ProgrammeSegment["kind"] | "before" | "over";
+  segment: ProgrammeSegment | null;
+  /** Until the bell: the end of this work or rest, sets in it counted together, ms. */
+  leftMs: number;
+  /** Until the next change within it, ms. */
+  setLeftMs: number;
+  /** How much of it is over, 0 to 1. */
+  part: number;
+  lastTen: boolean;
+  /** Such as "Round 2 of 5". */
+  title: string;
+  /** What is to be thrown, or shown, now. */
+  shown: ProgrammeCue | null;
+  /** What goes on besides: the rung, the theme, the side, the count. */
+  steps: ProgrammeCue[];
+  /** Place of the one that counts now; -1 when all do. */
+  step: number;
+  /** What is announced. */
+  next: ProgrammeCue | null;
+  reminders: string[];
+}
+
+/** Cues that show a combination by themselves. */
+const SHOWS = new Set(["show", "rung", "step", "call", "last-call", "demonstration", "stance", "side", "theme"]);
+/** Cues of which a drill's own picture is made. */
+const STEPS = new Set([
+  "rung",
+  "step",
+  "count",
+  "phase",
+  "on",
+  "off",
+  "side",
+  "stance",
+  "theme",
+  "answer",
+  "defence",
+  "counter",
+]);
+
+/** The tracks, or null alone when everybody works together. */
+export function tracksOf(programme: Programme): (number | null)[] {
+  return programme.tracks.length === 0 ? [null] : programme.tracks.map((_, track) => track);
+}
+
+const of = (track: number | null) => (one: { track: number | null }) => one.track === null || one.track === track;
+
+export function momentOf(programme: Programme, track: number | null, at: number): TrackMoment {
+  const name = track === null ? "" : (programme.tracks[track]?.name ?? "");
+  const segments = programme.segments.filter(of(track));
+  const cues = programme.cues.filter(of(track));
+  const place = segments.findIndex((segment) => segment.fromMs <= at && at < segment.toMs);
+  const segment = segments[place] ?? null;
+  const nothing = { track, name, lastTen: false, steps: [], step: -1, reminders: [], setLeftMs: 0, part: 0 };
+  if (segment === null) {
+    const before = at < 0;
+    // With what it begins: an exercise, as a rule.
+    const first = before ? (cues.find((cue) => cue.kind !== "bell") ?? null) : null;
+    return {
+      ...nothing,
+      kind: before ? "before" : "over",
+      segment: null,
+      leftMs: before ? -at : 0,
+      title: before ? (segments[0]?.block ?? "") : "",
+      shown: null,
+      next: first,
+    };
+  }
+  // A bell begins work anew; without one, sets follow each other in one round. Exercises have their own time each.
+  const bells = new Set(cues.filter((cue) => cue.kind === "bell").map((cue) => cue.atMs));
+  const alone = segment.drill === "exercise";
+  let first = place;
+  while (
+    !alone &&
+    first > 0 &&
+    segments[first - 1]?.kind === segment.kind &&
+    !bells.has(segments[first]?.fromMs ?? 0)
+  ) {
+    first -= 1;
+  }
+  let last = place;
+  while (!alone && segments[last + 1]?.kind === segment.kind && !bells.has(segments[last + 1]?.fromMs ?? 0)) {
+    last += 1;
+  }
+  const from = segments[first]?.fromMs ?? segment.fromMs;
+  const to = segments[last]?.toMs ?? segment.toMs;
+  const begun = cues.filter((cue) => segment.fromMs <= cue.atMs && cue.atMs <= at);
+  const here = cues.filter((cue) => segment.fromMs <= cue.atMs && cue.atMs < segment.toMs);
+  const steps = here.filter((cue) => STEPS.has(cue.kind));
+  const reached = steps.filter((cue) => cue.atMs <= at).length - 1;
+  const shown = begun.filter((cue) => SHOWS.has(cue.kind)).at(-1) ?? begun.filter((cue) => cue.text !== "").at(-1);
+  const rung = here.filter((cue) => cue.kind === "rung");
+  const ownPace = rung.length > 1 && rung.every((cue) => cue.atMs === segment.fromMs);
+  return {
+    ...nothing,
+    kind: segment.kind,
+    segment,
+    leftMs: to - at,
+    setLeftMs: segment.toMs - at,
+    part: (at - from) / Math.max(1, to - from),
+    lastTen: begun.some((cue) => cue.kind === "last-ten"),
+    title: begun.find((cue) => cue.kind === "bell")?.text ?? titleOf(cues, from) ?? segment.block,
+    shown:
+      segment.kind === "rest" || segment.kind === "changeover"
+        ? null
+        : ownPace
+          ? (rung.at(-1) ?? null)
+          : (shown ?? null),
+    steps,
+    step: ownPace ? -1 : reached,
+    next: begun.filter((cue) => cue.kind === "next" || cue.kind === "changeover").at(-1) ?? null,
+    // In a rest those of what comes.
+    reminders:
+      (segment.kind === "work" || segment.kind === "listen"
+        ? begun.filter((cue) => cue.reminders.length > 0).at(-1)
+        : cues.find((cue) => cue.atMs > at && cue.reminders.length > 0)
+      )?.reminders ?? [],
+  };
+}
+
+/** What the last bell by then said. */
+function titleOf(cues: ProgrammeCue[], at: number): string | undefined {
+  return cues.filter((cue) => cue.kind === "bell" && cue.atMs <= at).at(-1)?.text;
+}
+
+/** What stands on a screen at a moment: what is to be thrown, or what comes while one rests. */
+export interface Standing {
+  resting: boolean;
+  cue: ProgrammeCue | null;
+  chain: ProgrammeChain | null;
+  /** Shown slowly, for everybody to look at. */
+  slowly: boolean;
+  /** In which stance each athlete stands for it. */
+  thrownIn: Record<Stance, Stance>;
+  /** Whether that is not their own. */
+  isOther: boolean;
+}
+
+export function standingAt(moment: TrackMoment, programme: Programme): Standing {
+  const resting = ["rest", "before", "changeover"].includes(moment.kind);
+  const cue = resting ? moment.next : moment.shown;
+  const isOther = cue?.stance === "other";
+  return {
+    resting,
+    cue,
+    chain: cue?.chain == null ? null : (programme.chains[cue.chain] ?? null),
+    slowly: resting || cue?.kind === "demonstration",
+    thrownIn: isOther ? { orthodox: "southpaw", southpaw: "orthodox" } : { orthodox: "orthodox", southpaw: "southpaw" },
+    isOther,
+  };
+}
+
+/** The numbers of a chain; of both stances where the hand decides what a number means. */
+export function numbersOf(chain: ProgrammeChain): string {
+  const { orthodox, southpaw } = chain.numbers;
+  return orthodox === southpaw ? orthodox : `${orthodox} / ${southpaw}`;
+}
+
+/** The start of the stretch that comes after that moment; the end when there is none. */
+export function stretchAfter(programme: Programme, at: number): number {
+  return programme.stretches.find((ms) => ms > at) ?? programme.lengthMs;
+}
+
+/** ms after the start of a stretch within which "back" means the one before */
+const JUST_BEGUN = 3000;
+
+/** The start of this stretch; of the one before when this has only just begun. */
+export function stretchBefore(programme: Programme, at: number): number {
+  return programme.stretches.filter((ms) => ms <= at - JUST_BEGUN).at(-1) ?? 0;
+}

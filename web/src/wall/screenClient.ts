@@ -1,0 +1,440 @@
+import type { Programme, Screen, ScreenRun, Shown } from "../api/client";
+import type { RoundTrip, ServerClock } from "./clock";
+import { after, type LocalCommand, positionAt, timeOf } from "./state";
+import type { Store } from "./store";
+
+/** How a screen is told of changes: at once, by asking again and again, or not at all. */
+export type Reach = "told" | "asking" | "away";
+
+/** All that a screen shows follows from this and the clock. */
+export interface ScreenView {
+  screen: Screen | null;
+  run: ScreenRun | null;
+  programme: Programme | null;
+  reach: Reach;
+  /** The address opens nothing any more. */
+  revoked: boolean;
+  /** Presses that the server does not know yet. */
+  waiting: number;
+}
+
+/** A press of this screen that the server has not answered yet. */
+interface Pending extends LocalCommand {
+  run: number;
+  seen: number;
+}
+
+interface Stored {
+  screen: Screen;
+  programme: Programme | null;
+}
+
+/** ms between questions while one is told of changes, and while one is not */
+const CALM = 20_000;
+const EAGER = 2000;
+/** ms between two looks at what is being shown */
+const LOOK = 200;
+/** ms of real time after which what came meanwhile counts as not shown: the device slept */
+const ASLEEP = 5000;
+/** ms between measurements of the clock */
+const MEASURE = 60_000;
+const TRIPS = 6;
+const BATCH = 400;
+
+interface Parts {
+  key: string;
+  clock: ServerClock;
+  store: Store;
+  /** In which an athlete reads; that of the plan when null. */
+  numbering?: string | null;
+  events?: (address: string) => EventSource;
+  local?: () => number;
+}
+
+/**
+ * What a screen knows and does: it loads the whole programme once, is told of changes or asks for them, answers its own keys
+ * also without the server, and reports what it has shown until the server has it.
+ */
+export class ScreenClient {
+  view: ScreenView = { screen: null, run: null, programme: null, reach: "away", revoked: false, waiting: 0 };
+  private pending: Pending[] = [];
+  private shown: { run: number; shown: Shown[] }[] = [];
+  private readonly listeners = new Set<() => void>();
+  private timers: ReturnType<typeof setTimeout>[] = [];
+  private source: EventSource | null = null;
+  private polling: ReturnType<typeof setTimeout> | null = null;
+  private measuring = false;
+  private refreshing: Promise<void> | null = null;
+  private seenUntil: { run: number; passage: string; position: number; at: number } | null = null;
+  private reporting = false;
+  private sending = false;
+  private stopped = false;
+  readonly clock: ServerClock;
+
+  constructor(private readonly parts: Parts) {
+    this.clock = parts.clock;
+  }
+
+  /** Under which it is kept: what one reads in another numbering is another programme. */
+  private get place(): string {
+    return `screen ${this.parts.key} ${this.parts.numbering ?? ""}`;
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  async start(): Promise<void> {
+    const { key, store } = this.parts;
+    this.stopped = false;
+    const known = await store.read<Stored>(this.place);
+    const off = await store.read<number>("clock");
+    if (typeof off === "number") {
+      this.clock.begin(off);
+    }
+    this.pending = (await store.read<Pending[]>(`commands ${key}`)) ?? [];
+    this.shown = (await store.read<typeof this.shown>(`shown ${key}`)) ?? [];
+    if (known && !this.view.screen && !this.stopped) {
+      this.put({ screen: known.screen, run: known.screen.run, programme: known.programme });
+    }
+    if (this.stopped) {
+      return;
+    }
+    void this.measure();
+    await this.refresh();
+    if (this.stopped) {
+      return;
+    }
+    this.listen();
+    this.timers.push(
+      setInterval(() => this.look(), LOOK),
+      setInterval(() => void this.measure(), MEASURE),
+    );
+    this.ask();
+  }
+
+  stop(): void {
+    this.stopped = true;
+    for (const timer of this.timers) {
+      clearInterval(timer);
+    }
+    if (this.polling !== null) {
+      clearTimeout(this.polling);
+    }
+    this.source?.close();
+  }
+
+  /** Where the programme stands now, ms; null when nothing runs. */
+  position(): number | null {
+    const { run } = this.view;
+    return run === null ? null : positionAt(run.state, this.clock.now());
+  }
+
+  /** A press at this screen. It counts at once; the server is told as soon as it is there. */
+  async press(kind: LocalCommand["kind"], toMs: number | null = null): Promise<void> {
+    const { run, programme } = this.view;
+    if (run === null || programme === null) {
+      return;
+    }
+    const command: Pending = {
+      id: newId(),
+      kind,
+      toMs,
+      givenMs: Math.round(this.clock.now()),
+      run: run.id,
+      seen: this.view.screen?.run?.revision ?? run.revision,
+    };
+    this.pending.push(command);
+    this.put({});
+    await this.keep();
+    await this.send();
+  }
+
+  /** Asks where the screen stands, and takes what is new. */
+  refresh(): Promise<void> {
+    this.refreshing ??= this.load().finally(() => {
+      this.refreshing = null;
+    });
+    return this.refreshing;
+  }
+
+  private async load(): Promise<void> {
+    const { key, store } = this.parts;
+    try {
+      const answer = await fetch(`/api/screens/${key}`, { cache: "no-store" });
+      if (answer.status === 410) {
+        this.source?.close();
+        this.put({ revoked: true, screen: null, run: null, programme: null });
+        await store.write(this.place, undefined);
+        return;
+      }
+      if (!answer.ok) {
+        throw new Error(String(answer.status));
+      }
+      const screen = this.newest((await answer.json()) as Screen);
+      const programme = await this.programmeOf(screen.run);
+      this.put({
+        screen,
+        programme,
+        revoked: false,
+        reach: this.source?.readyState === 1 ? "told" : "asking",
+      });
+      await store.write(this.place, { screen, programme } satisfies Stored);
+      await this.send();
+      await this.report();
+    } catch {
+      this.put({ reach: "away" });
+    }
+  }
+
+  /** An answer that was under way while one was told of something newer does not take it back. */
+  private newest(answer: Screen): Screen {
+    const known = this.view.screen?.run;
+    const isOlder = known && answer.run?.id === known.id && answer.run.revision < known.revision;
+    return isOlder ? { ...answer, run: known } : answer;
+  }
+
+  private async programmeOf(run: ScreenRun | null): Promise<Programme | null> {
+    const { programme, screen } = this.view;
+    if (run === null) {
+      return null;
+    }
+    if (programme !== null && screen?.run?.id === run.id && programme.version === run.programme) {
+      return programme;
+    }
+    const { key, numbering } = this.parts;
+    const answer = await fetch(
+      `/api/screens/${key}/programmes/${run.id}/${run.programme}${numbering ? `?numbering=${encodeURIComponent(numbering)}` : ""}`,
+    );
+    if (!answer.ok) {
+      throw new Error(String(answer.status));
+    }
+    return (await answer.json()) as Programme;
+  }
+
+  private listen(): void {
+    const open = this.parts.events ?? ((address: string) => new EventSource(address));
+    if (this.stopped || this.view.revoked) {
+      return;
+    }
+    const source = open(`/api/screens/${this.parts.key}/events`);
+    this.source = source;
+    source.onopen = () => {
+      // Something may have been said before one listened.
+      void this.refresh();
+    };
+    source.onmessage = (event) => void this.told(JSON.parse(event.data as string) as { run?: ScreenRun });
+    source.onerror = () => {
+      this.put({ reach: this.view.reach === "told" ? "asking" : this.view.reach });
+      this.ask();
+    };
+  }
+
+  private async told(message: { run?: ScreenRun }): Promise<void> {
+    const run = message.run;
+    const { screen, programme } = this.view;
+    if (run && screen?.run?.id === run.id && programme?.version === run.programme) {
+      if (run.revision >= screen.run.revision) {
+        const next = { ...screen, run };
+        this.put({ screen: next, reach: "told" });
+        await this.parts.store.write(this.place, { screen: next, programme } satisfies Stored);
+      }
+      return;
+    }
+    await this.refresh();
+  }
+
+  /** Asks again after a while; a stream that was cut for good is opened anew. */
+  private ask(): void {
+    if (this.polling !== null) {
+      clearTimeout(this.polling);
+    }
+    if (this.stopped) {
+      return;
+    }
+    this.polling = setTimeout(
+      () => {
+        void this.refresh().finally(() => {
+          if (this.source?.readyState === 2 && !this.view.revoked && this.view.reach !== "away") {
+            this.listen();
+          }
+          this.ask();
+        });
+      },
+      this.view.reach === "told" ? CALM : EAGER,
+    );
+  }
+
+  /** Sends presses in their order. What the server has said no to is not said again. */
+  private async send(): Promise<void> {
+    if (this.sending) {
+      return;
+    }
+    this.sending = true;
+    await this.sendAll().finally(() => {
+      this.sending = false;
+    });
+  }
+
+  private async sendAll(): Promise<void> {
+    const { key } = this.parts;
+    while (this.pending.length > 0) {
+      const command = this.pending[0] as Pending;
+      let answer: Response;
+      try {
+        answer = await fetch(`/api/screens/${key}/commands`, {
+          method: "POST",
+          headers: { "Content-Type": "application/json" },
+          body: JSON.stringify(command),
+        });
+      } catch {
+        return;
+      }
+      if (answer.status >= 500) {
+        return;
+      }
+      this.pending = this.pending.filter((one) => one !== command);
+      await this.keep();
+      const { screen } = this.view;
+      if (answer.ok && screen) {
+        const run = (await answer.json()) as ScreenRun;
+        // Further presses were made with the answer to this one in view.
+        this.pending = this.pending.map((one) => (one.seen === command.seen ? { ...one, seen: run.revision } : one));
+        this.put({ screen: { ...screen, run: screen.run && screen.run.revision > run.revision ? screen.run : run } });
+      } else {
+        this.put({});
+      }
+    }
+  }
+
+  /** Notes what has come since the last look. */
+  private look(): void {
+    if (this.clock.wake()) {
+      void this.measure();
+      void this.refresh();
+    }
+    const { run, programme, screen } = this.view;
+    const local = this.parts.local?.() ?? performance.now();
+    if (run === null || programme === null || screen?.kind !== "wall" || !this.clock.isSet()) {
+      this.seenUntil = null;
+      return;
+    }
+    const { state } = run;
+    const position = positionAt(state, this.clock.now());
+    const before = this.seenUntil;
+    this.seenUntil = { run: run.id, passage: state.passage, position, at: local };
+    // A screen that joins later, or wakes, begins where it joins.
+    const watched = before?.run === run.id && local - before.at < ASLEEP;
+    const from = !watched ? position - 1 : before.passage === state.passage ? before.position : this.startOf(position);
+    const shown: Shown[] = programme.cues
+      .filter((cue) => from < cue.atMs && cue.atMs <= position)
+      .map((cue) => ({ passage: state.passage, cue: cue.key, atMs: Math.round(timeOf(state, cue.atMs)) }));
+    if (shown.length > 0) {
+      this.shown.push({ run: run.id, shown });
+      void this.keep();
+      void this.report();
+    }
+  }
+
+  /** Just before the stretch in which a jump has led. */
+  private startOf(position: number): number {
+    return (this.view.programme?.stretches.filter((ms) => ms <= position).at(-1) ?? 0) - 1;
+  }
+
+  /** Sends what was shown, until the server has it. */
+  private async report(): Promise<void> {
+    if (this.reporting || this.view.screen?.kind !== "wall") {
+      return;
+    }
+    this.reporting = true;
+    try {
+      while (this.shown.length > 0) {
+        const first = this.shown[0];
+        if (!first) {
+          break;
+        }
+        const same = this.shown.filter((one) => one.run === first.run);
+        const batch: Shown[] = [];
+        const sent = same.filter((one) => {
+          const fits = batch.length === 0 || batch.length + one.shown.length <= BATCH;
+          if (fits) {
+            batch.push(...one.shown);
+          }
+          return fits;
+        });
+        const answer = await fetch(`/api/screens/${this.parts.key}/shown`, {
+          method: "POST",
+          headers: { "Content-Type": "application/json" },
+          body: JSON.stringify({ run: first.run, shown: batch.slice(0, 500) }),
+        });
+        // What it refuses it would refuse again.
+        if (answer.status >= 500) {
+          break;
+        }
+        this.shown = this.shown.filter((one) => !sent.includes(one));
+        await this.keep();
+      }
+    } catch {
+      // Away: it is sent with the next look or question.
+    } finally {
+      this.reporting = false;
+    }
+  }
+
+  private async keep(): Promise<void> {
+    const { key, store } = this.parts;
+    await Promise.all([store.write(`commands ${key}`, this.pending), store.write(`shown ${key}`, this.shown)]);
+  }
+
+  private async measure(): Promise<void> {
+    if (this.measuring) {
+      return;
+    }
+    this.measuring = true;
+    const local = this.parts.local ?? (() => performance.now());
+    const trips: RoundTrip[] = [];
+    try {
+      for (let trip = 0; trip < TRIPS; trip += 1) {
+        const sentMs = local();
+        const answer = await fetch("/api/clock", { cache: "no-store" });
+        const receivedMs = local();
+        if (answer.ok) {
+          trips.push({ sentMs, receivedMs, serverMs: 1000 * Number(await answer.text()) });
+        }
+      }
+    } catch {
+      // Asked again in a while; what is known of the clock stays.
+    } finally {
+      this.clock.measure(trips);
+      this.measuring = false;
+      if (trips.length > 0) {
+        void this.parts.store.write("clock", this.clock.fromDate());
+      }
+      this.put({});
+    }
+  }
+
+  /** What the server said, with the presses on top that it does not know yet, and which nobody's newer one has replaced. */
+  private put(values: Partial<ScreenView>): void {
+    const next = { ...this.view, ...values };
+    const said = next.screen?.run ?? null;
+    let run = said;
+    if (said !== null && next.programme !== null) {
+      for (const command of this.pending) {
+        if (command.run === said.id && command.seen === said.revision) {
+          run = { ...said, state: after((run ?? said).state, command, next.programme.waits) };
+        }
+      }
+    }
+    this.view = { ...next, run, waiting: this.pending.length };
+    for (const listener of this.listeners) {
+      listener();
+    }
+  }
+}
+
+/** An id that nobody else chooses; also on a page without TLS, where crypto.randomUUID is missing. */
+export function newId(): string {
+  return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+}

@@ -1,0 +1,56 @@
+import type { Programme } from "../api/client";
+import { Player } from "./player";
+import { type Sound, soundsOf } from "./sounds";
+
+const RATE = 48_000;
+/** s that are rendered at a time: less than a player plans ahead */
+const WINDOW = 60;
+/** Silence before the first sound of a window, s. */
+const LEAD = 0.5;
+/** What counts as heard, of 1. */
+const HEARD = 0.012;
+/** Most windows that are rendered. */
+const MOST = 90;
+
+export interface SoundCheck {
+  measured: number;
+  /** How far from its cue the worst one is heard, ms. */
+  worstMs: number;
+}
+
+/**
+ * Renders the sounds of a programme without a loudspeaker, through the same player, and measures when each is heard. Sounds
+ * that begin while another is still heard are left out: where one begins in the other cannot be told.
+ *
+ * @param buffers the sounds that the player has
+ */
+export async function checkSounds(programme: Programme, buffers: Map<string, AudioBuffer>): Promise<SoundCheck> {
+  const sounds = soundsOf(programme).filter((sound) => buffers.has(sound.clip ?? sound.kind));
+  let measured = 0;
+  let worstMs = 0;
+  let at = 0;
+  for (let window = 0; window < MOST && at < sounds.length; window += 1) {
+    const from = (sounds[at] as Sound).atMs;
+    const here = sounds.filter((sound) => sound.atMs >= from && sound.atMs < from + 1000 * (WINDOW - 5));
+    const context = new OfflineAudioContext(1, RATE * WINDOW, RATE);
+    new Player(context, buffers).plan(here, { position: from - 1000 * LEAD, runs: true, speed: 1 });
+    const heard = (await context.startRendering()).getChannelData(0);
+    let quietFrom = 0;
+    for (const sound of here) {
+      const expected = (sound.atMs - from) / 1000 + LEAD;
+      const buffer = buffers.get(sound.clip ?? sound.kind) as AudioBuffer;
+      if (expected > quietFrom + 0.05 && !here.some((other) => other !== sound && other.atMs === sound.atMs)) {
+        const begin = Math.round(RATE * Math.max(quietFrom + 0.01, expected - 0.4));
+        let onset = begin;
+        while (onset < heard.length && Math.abs(heard[onset] ?? 0) < HEARD) {
+          onset += 1;
+        }
+        measured += 1;
+        worstMs = Math.max(worstMs, 1000 * Math.abs(onset / RATE - expected));
+      }
+      quietFrom = Math.max(quietFrom, expected + buffer.duration);
+    }
+    at += here.length;
+  }
+  return { measured, worstMs };
+}

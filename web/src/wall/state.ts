@@ -1,0 +1,65 @@
+import type { RunState } from "../api/client";
+
+/** The moment of the programme at that time of the server, in ms; below zero before it begins. */
+export function positionAt(state: RunState, now: number): number {
+  const clock = ((state.endedMs ?? now) - state.zeroMs) * state.speed;
+  return state.pausedMs ?? Math.min(clock, state.holdMs ?? clock);
+}
+
+/** Whether the clock stands, by a coach or because the plan says that it waits here. */
+export function stands(state: RunState, now: number): boolean {
+  return (
+    state.endedMs !== null ||
+    state.pausedMs !== null ||
+    (state.holdMs !== null && positionAt(state, now) >= state.holdMs)
+  );
+}
+
+/** When a moment of the programme comes, on the server's clock, if nothing is changed any more. */
+export function timeOf(state: RunState, ms: number): number {
+  return state.zeroMs + ms / state.speed;
+}
+
+/** A press that a wall may answer by itself. */
+export interface LocalCommand {
+  id: string;
+  kind: "pause" | "resume" | "jump";
+  toMs: number | null;
+  /** On the server's clock. */
+  givenMs: number;
+}
+
+/**
+ * What comes of a command while the server is away; with it the server decides, by the same rules (core/Session/Run).
+ *
+ * @param waits moments at which the clock waits for the coach, in their order
+ */
+export function after(state: RunState, command: LocalCommand, waits: number[]): RunState {
+  const now = Math.round(command.givenMs);
+  const at = Math.trunc(positionAt(state, now));
+  const going = (next: RunState, from: number): RunState => ({
+    ...next,
+    holdMs: waits.find((ms) => ms > from) ?? null,
+  });
+  if (state.endedMs !== null) {
+    return state;
+  }
+  if (command.kind === "pause") {
+    return state.pausedMs === null ? { ...state, pausedMs: at } : state;
+  }
+  if (command.kind === "resume") {
+    return stands(state, now)
+      ? going({ ...state, zeroMs: now - Math.trunc(at / state.speed), pausedMs: null }, at)
+      : state;
+  }
+  const to = command.toMs ?? 0;
+  return going(
+    {
+      ...state,
+      zeroMs: now - Math.trunc(to / state.speed),
+      passage: command.id,
+      pausedMs: state.pausedMs === null ? null : to,
+    },
+    to - 1,
+  );
+}

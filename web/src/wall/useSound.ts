@@ -1,0 +1,148 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { Programme } from "../api/client";
+import { Player } from "./player";
+import type { ScreenClient, ScreenView } from "./screenClient";
+import { checkSounds, type SoundCheck } from "./soundCheck";
+import { soundsOf } from "./sounds";
+import { positionAt, stands } from "./state";
+
+/** ms between two looks at what has to be planned */
+const LOOK = 500;
+/** The browser's own store of files, in which clips are kept for a time without the server. */
+const CLIPS = "periplus-clips";
+
+export interface SoundState {
+  /** The browser lets no page be heard before somebody has pressed something on it. */
+  needsPress: boolean;
+  volume: number;
+  muted: boolean;
+  /** Clips that could not be fetched, so that what they say is only seen. */
+  missing: number;
+  allow: () => void;
+  setVolume: (volume: number) => void;
+  setMuted: (muted: boolean) => void;
+  /** Measures how far from its cue each sound is heard; null where there is nothing to measure. */
+  check: () => Promise<SoundCheck | null>;
+}
+
+const stored = (name: string, usual: string) => localStorage.getItem(name) ?? usual;
+
+/** The sound of a screen: bells, claps and calls at their moments. */
+export function useSound(client: ScreenClient, view: ScreenView, key: string): SoundState {
+  const context = useRef<AudioContext | null>(null);
+  const player = useRef<Player | null>(null);
+  const [needsPress, setNeedsPress] = useState(true);
+  const [volume, keepVolume] = useState(() => Number(stored("wall volume", "1")));
+  const [muted, keepMuted] = useState(() => stored("wall muted", "no") === "yes");
+  const [missing, setMissing] = useState(0);
+  const sounds = useMemo(() => (view.programme ? soundsOf(view.programme) : []), [view.programme]);
+
+  const begin = useCallback(() => {
+    if (typeof AudioContext === "undefined") {
+      return;
+    }
+    context.current ??= new AudioContext({ latencyHint: "interactive" });
+    player.current ??= new Player(context.current);
+    const now = context.current;
+    const look = () => setNeedsPress(now.state !== "running");
+    now.onstatechange = look;
+    void now.resume().then(look, look);
+    look();
+  }, []);
+  useEffect(() => {
+    // Where the browser lets it, at once; a kiosk is set up so.
+    begin();
+    return () => {
+      void context.current?.close();
+      context.current = null;
+      player.current = null;
+    };
+  }, [begin]);
+
+  useEffect(() => {
+    player.current?.volume(muted ? 0 : volume);
+  }, [muted, volume]);
+
+  const run = view.run?.id;
+  const fetchClips = useCallback(
+    async (programme: Programme) => {
+      let failed = 0;
+      for (const clip of new Set(programme.cues.map((cue) => cue.clip))) {
+        const now = player.current;
+        if (clip === null || now === null || now.has(clip)) {
+          continue;
+        }
+        try {
+          await now.add(clip, await clipFile(`/api/screens/${key}/clips/${run}/${programme.version}/${clip}`, clip));
+        } catch {
+          failed += 1;
+        }
+      }
+      setMissing(failed);
+    },
+    [key, run],
+  );
+  const { programme } = view;
+  useEffect(() => {
+    if (programme === null) {
+      return;
+    }
+    void fetchClips(programme);
+    // What could not be had is asked for again.
+    const again = setInterval(() => void fetchClips(programme), 15_000);
+    return () => clearInterval(again);
+  }, [programme, fetchClips]);
+
+  useEffect(() => {
+    const plan = () => {
+      const { run: running } = client.view;
+      const now = client.clock.now();
+      player.current?.plan(running === null ? [] : sounds, {
+        position: running === null ? 0 : positionAt(running.state, now),
+        // While the browser holds the sound back nothing is planned, or all of it would be heard at once after the press.
+        runs: running !== null && !stands(running.state, now) && context.current?.state === "running",
+        speed: running?.state.speed ?? 1,
+      });
+    };
+    plan();
+    const timer = setInterval(plan, LOOK);
+    const told = client.subscribe(plan);
+    return () => {
+      clearInterval(timer);
+      told();
+    };
+  }, [client, sounds]);
+
+  return {
+    needsPress,
+    volume,
+    muted,
+    missing,
+    allow: begin,
+    check: async () => (view.programme && player.current ? checkSounds(view.programme, player.current.buffers) : null),
+    setVolume: (next) => {
+      localStorage.setItem("wall volume", String(next));
+      keepVolume(next);
+    },
+    setMuted: (next) => {
+      localStorage.setItem("wall muted", next ? "yes" : "no");
+      keepMuted(next);
+    },
+  };
+}
+
+/** From the store of the browser when it is there; what a clip says never changes under its name. */
+async function clipFile(address: string, clip: string): Promise<ArrayBuffer> {
+  const store = "caches" in globalThis ? await caches.open(CLIPS).catch(() => null) : null;
+  const name = `/clips/${clip}`;
+  const known = await store?.match(name);
+  if (known) {
+    return known.arrayBuffer();
+  }
+  const answer = await fetch(address);
+  if (!answer.ok) {
+    throw new Error(String(answer.status));
+  }
+  await store?.put(name, answer.clone());
+  return answer.arrayBuffer();
+}
