@@ -41,7 +41,7 @@ final class DependencyTest
         'Core\Session\Drills' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check', 'Core\Flow\Next', 'Core\Session\Drill', 'Core\Session\ReturnFire'],
         'Core\Session\Plan' => ['Core\Technique', 'Core\Combination', 'Core\HouseRules', 'Core\Notation', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Rules', 'Core\Flow\Check', 'Core\Session\Advice', 'Core\Session\Drill', 'Core\Session\Drills'],
         'Core\Session\Programme' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Options', 'Core\Flow\Check', 'Core\Session\Drill', 'Core\Session\Advice', 'Core\Session\Plan'],
-        'Core\Session\Run' => ['Core\Session\Drill', 'Core\Session\Plan', 'Core\Session\Programme'],
+        'Core\Session\Run' => ['Core\Session\Drill', 'Core\Session\Drills', 'Core\Session\Plan', 'Core\Session\Programme'],
         'Core\Session\Wall' => ['Core\Technique', 'Core\Combination', 'Core\Notation', 'Core\Drawing', 'Core\Flow\Timing', 'Core\Flow\Options', 'Core\Flow\Check', 'Core\Session\Drill', 'Core\Session\Plan', 'Core\Session\Programme'],
         'Core\Session\Load' => ['Core\Technique', 'Core\Combination', 'Core\Flow\Options', 'Core\Session\Drill', 'Core\Session\Plan', 'Core\Session\Programme'],
         'Core\Session\Warning' => ['Core\Technique', 'Core\HouseRules', 'Core\Flow\Rule', 'Core\Session\Plan', 'Core\Session\Programme', 'Core\Session\Load'],

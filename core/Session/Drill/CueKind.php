@@ -36,4 +36,22 @@ enum CueKind: string
     case Rest = 'rest';
     case Changeover = 'changeover';
     case End = 'end';
+
+    /** Whether what is done from then on stands in it, until another one does. */
+    public function stands(): bool
+    {
+        return match ($this) {
+            self::Show, self::Change, self::Rung, self::Step, self::Side, self::Stance, self::Theme, self::Call, self::LastCall, self::Exercise, self::Demonstration, self::Talk => true,
+            default => false,
+        };
+    }
+
+    /** Whether it is one of several of which a drill is made, such as the rungs of a ladder. */
+    public function isStep(): bool
+    {
+        return match ($this) {
+            self::Rung, self::Step, self::Count, self::Phase, self::On, self::Off, self::Side, self::Stance, self::Theme, self::Answer, self::Defence, self::Counter => true,
+            default => false,
+        };
+    }
 }

@@ -9,6 +9,8 @@ use Periplus\Core\Combination\Chain;
 /** One thing that happens at one moment of a drill. */
 final readonly class DrillCue
 {
+    public string $short;
+
     /**
      * @param int $atMs from the start of the drill's stretch of work
      * @param string $text in the numbering of the plan
@@ -16,6 +18,8 @@ final readonly class DrillCue
      * @param list<int> $marked places of the chain's items that are new
      * @param int|null $lengthMs how long the chain takes at its tempo
      * @param string|null $before what is done before the chain, such as two squats
+     * @param string|null $after how it goes on after the chain, such as free
+     * @param string|null $short the text without what a screen shows beside it; the same text when null
      */
     public function __construct(
         public int $atMs,
@@ -26,6 +30,15 @@ final readonly class DrillCue
         public array $marked = [],
         public ?int $lengthMs = null,
         public ?string $before = null,
+        public ?string $after = null,
+        ?string $short = null,
     ) {
+        $this->short = $short ?? $text;
+    }
+
+    /** Its announcement at another moment. */
+    public function announced(int $atMs = 0): self
+    {
+        return new self($atMs, CueKind::Next, 'Next: '.$this->text, $this->chain, $this->stance, [], $this->lengthMs, $this->before, $this->after, $this->short);
     }
 }

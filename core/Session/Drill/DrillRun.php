@@ -112,13 +112,13 @@ final readonly class DrillRun
      *
      * @param list<int> $marked
      */
-    public function show(int $atMs, CueKind $kind, Chain $chain, ?string $text = null, ?RoundStance $stance = null, array $marked = [], ?string $before = null): DrillCue
+    public function show(int $atMs, CueKind $kind, Chain $chain, ?string $text = null, ?RoundStance $stance = null, array $marked = [], ?string $before = null, ?string $after = null, ?string $short = null): DrillCue
     {
-        return new DrillCue($atMs, $kind, $text ?? $this->write($chain), $chain, $stance ?? $this->stance, $marked, $this->length($chain), $before);
+        return new DrillCue($atMs, $kind, $text ?? $this->write($chain), $chain, $stance ?? $this->stance, $marked, $this->length($chain), $before, $after, $short);
     }
 
-    public function say(int $atMs, CueKind $kind, string $text): DrillCue
+    public function say(int $atMs, CueKind $kind, string $text, ?string $short = null): DrillCue
     {
-        return new DrillCue($atMs, $kind, $text, null, $this->stance);
+        return new DrillCue($atMs, $kind, $text, null, $this->stance, short: $short);
     }
 }

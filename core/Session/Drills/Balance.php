@@ -46,7 +46,7 @@ final readonly class Balance implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return array_map(static fn (array $stretch): DrillCue => $run->show($stretch[0], CueKind::Side, $run->chain(), $stretch[2]->value.' stance: '.$run->write($run->chain()), $stretch[2]), self::stretches($run));
+        return array_map(static fn (array $stretch): DrillCue => $run->show($stretch[0], CueKind::Side, $run->chain(), $stretch[2]->value.' stance: '.$run->write($run->chain()), $stretch[2], short: $stretch[2]->value.' stance'), self::stretches($run));
     }
 
     public function portions(DrillRun $run): array

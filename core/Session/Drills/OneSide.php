@@ -43,7 +43,7 @@ final readonly class OneSide implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return array_map(static fn (array $stretch): DrillCue => $run->say($stretch[0], CueKind::Side, $stretch[2]->value.' side only: '.implode(', ', $run->parameters->choices('weapons'))), self::stretches($run));
+        return array_map(static fn (array $stretch): DrillCue => $run->say($stretch[0], CueKind::Side, $stretch[2]->value.' side only: '.implode(', ', $run->parameters->choices('weapons')), $stretch[2]->value.' side only'), self::stretches($run));
     }
 
     public function portions(DrillRun $run): array

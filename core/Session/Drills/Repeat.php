@@ -38,7 +38,9 @@ final readonly class Repeat implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).('vary' === $run->parameters->text('targets') ? ', vary the targets' : ''))];
+        $after = 'vary' === $run->parameters->text('targets') ? 'vary the targets' : null;
+
+        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).(null === $after ? '' : ', '.$after), after: $after)];
     }
 
     public function portions(DrillRun $run): array

@@ -60,7 +60,7 @@ final readonly class SetList implements Drill
             $cues[] = $run->show($from, 0 === $at ? CueKind::Show : CueKind::Change, $chain);
             $next = $stretches[$at + 1] ?? null;
             if (null !== $next) {
-                $cues[] = $run->show(max($from, $next[0] - $announce), CueKind::Next, $next[2], 'Next: '.$run->write($next[2]));
+                $cues[] = $run->show(0, CueKind::Change, $next[2])->announced(max($from, $next[0] - $announce));
             }
         }
 

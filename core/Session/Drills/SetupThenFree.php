@@ -41,7 +41,7 @@ final readonly class SetupThenFree implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).', then free')];
+        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).', then free', after: 'then free')];
     }
 
     public function portions(DrillRun $run): array

@@ -50,7 +50,7 @@ final readonly class Themes implements Drill
         foreach (self::stretches($run) as [$from, , $theme]) {
             $fitting = self::fitting($run, $theme);
             $text = $theme->title().([] === $fitting ? '' : ': '.implode(' · ', array_map($run->write(...), $fitting)));
-            $cues[] = [] === $fitting ? $run->say($from, CueKind::Theme, $text) : $run->show($from, CueKind::Theme, $fitting[0], $text);
+            $cues[] = [] === $fitting ? $run->say($from, CueKind::Theme, $text) : $run->show($from, CueKind::Theme, $fitting[0], $text, short: $theme->title());
         }
 
         return $cues;

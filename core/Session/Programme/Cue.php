@@ -11,6 +11,8 @@ use Periplus\Core\Session\Drill\RoundStance;
 /** One thing that happens at one moment of a session. */
 final readonly class Cue
 {
+    public string $short;
+
     /**
      * @param int $atMs from the start of the session
      * @param int|null $track whose it is, counted from 0; everybody's when null
@@ -22,6 +24,8 @@ final readonly class Cue
      * @param int|null $lengthMs how long the chain takes
      * @param list<string> $reminders that stand with it
      * @param string|null $before what is done before the chain, such as two squats
+     * @param string|null $after how it goes on after the chain, such as free
+     * @param string|null $short the text without what a screen shows beside it; the same text when null
      */
     public function __construct(
         public int $atMs,
@@ -35,12 +39,21 @@ final readonly class Cue
         public ?int $lengthMs = null,
         public array $reminders = [],
         public ?string $before = null,
+        public ?string $after = null,
+        ?string $short = null,
     ) {
+        $this->short = $short ?? $text;
+    }
+
+    /** Whether what is done from now on stands in it. A change of drills says only that, and the drill says what. */
+    public function stands(): bool
+    {
+        return $this->kind->stands() && (CueKind::Change !== $this->kind || null !== $this->chain);
     }
 
     /** @param list<string> $reminders */
     public function with(array $reminders): self
     {
-        return new self($this->atMs, $this->track, $this->kind, $this->text, $this->place, $this->chain, $this->stance, $this->marked, $this->lengthMs, $reminders, $this->before);
+        return new self($this->atMs, $this->track, $this->kind, $this->text, $this->place, $this->chain, $this->stance, $this->marked, $this->lengthMs, $reminders, $this->before, $this->after, $this->short);
     }
 }

@@ -53,7 +53,7 @@ final class ProgrammeBuilder
             $changeover = $this->amendments->changeover($block, $number);
             if ($changeover > 0 && $number < \count($this->plan->blocks) - 1) {
                 $this->segments[] = new Segment($at, $at + 1000 * $changeover, null, SegmentKind::Changeover, new Place($number));
-                $this->cues[] = new Cue($at, null, CueKind::Changeover, 'Next: '.$this->plan->blocks[$number + 1]->name, new Place($number));
+                $this->cues[] = self::cue(new DrillCue(0, CueKind::Changeover, 'Next: '.$this->plan->blocks[$number + 1]->name, short: $this->plan->blocks[$number + 1]->name), $at, null, new Place($number));
                 $at += 1000 * $changeover;
             }
         }
@@ -101,7 +101,7 @@ final class ProgrammeBuilder
         $tracks = [] === $round->lanes ? [null] : array_keys($this->plan->tracks);
         foreach ($tracks as $track) {
             $lane = null === $track ? $round->everybody : $round->lane($track);
-            $this->lane($lane, $round, $place, $at, $whole, $track, null === $track ? $title : $title.', '.$this->plan->tracks[$track]->name, $next);
+            $this->lane($lane, $round, $place, $at, $whole, $track, $title, $next);
         }
 
         return $at + 1000 * $whole;
@@ -116,7 +116,7 @@ final class ProgrammeBuilder
                 break;
             }
             $this->rest($clock, $from, $start, $track, $place, null);
-            $this->cues[] = new Cue($start + 1000 * $from, $track, CueKind::Bell, $title, $place);
+            $this->cues[] = self::cue(new DrillCue(0, CueKind::Bell, null === $track ? $title : $title.', '.$this->plan->tracks[$track]->name, short: $title), $start + 1000 * $from, $track, $place);
             foreach ($pieces[$number] as $part => [$setNumber, $pieceFrom, $pieceTo, $isNew]) {
                 $set = $lane->sets[$setNumber];
                 $run = $this->run($set, $round, $place, $pieceTo - $pieceFrom, $track, $pieceFrom);
@@ -159,7 +159,7 @@ final class ProgrammeBuilder
         foreach (null === $track && [] !== $next->lanes ? array_keys($this->plan->tracks) : [$track] as $of) {
             $first = $this->first($next, $of);
             if (null !== $first) {
-                $this->cues[] = self::cue(new DrillCue(0, CueKind::Next, 'Next: '.$first->text, $first->chain, $first->stance, [], $first->lengthMs), $at, $of, $place);
+                $this->cues[] = self::cue($first->announced(), $at, $of, $place);
             }
         }
     }
@@ -175,7 +175,7 @@ final class ProgrammeBuilder
         // What is called at random is not foretold.
         $first = isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
         $announced = max($earliest, $at - (int) (1000 * SessionValues::builtIn()->value('announce')));
-        $this->cues[] = self::cue(new DrillCue(0, CueKind::Next, 'Next: '.$first->text, $first->chain, $first->stance, [], $first->lengthMs), $announced, $track, $place);
+        $this->cues[] = self::cue($first->announced(), $announced, $track, $place);
         $this->cues[] = new Cue($at, $track, CueKind::Change, $title, $place);
     }
 
@@ -230,7 +230,7 @@ final class ProgrammeBuilder
 
     private static function cue(DrillCue $cue, int $at, ?int $track, Place $place): Cue
     {
-        return new Cue($at, $track, $cue->kind, $cue->text, $place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, [], $cue->before);
+        return new Cue($at, $track, $cue->kind, $cue->text, $place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, [], $cue->before, $cue->after, $cue->short);
     }
 
     /** @return list<Cue> with the reminders, which are chosen in the order of the session */

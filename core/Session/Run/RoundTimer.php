@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Run;
 
+use Periplus\Core\Session\Drills\WeaponChoices;
+
 /** A plan of rounds and rests with nothing in them, for a coach who only needs the clock. */
 final readonly class RoundTimer
 {
@@ -15,6 +17,6 @@ final readonly class RoundTimer
      */
     public static function plan(int $rounds, int $seconds, int $rest): array
     {
-        return ['name' => 'Round timer', 'blocks' => [['kind' => 'rounds', 'name' => 'Rounds', 'rounds' => [['seconds' => $seconds, 'rest' => $rest, 'times' => $rounds, 'lastTen' => true, 'sets' => [['drill' => 'free', 'combinations' => [], 'parameters' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']]]]]]]]];
+        return ['name' => 'Round timer', 'blocks' => [['kind' => 'rounds', 'name' => 'Rounds', 'rounds' => [['seconds' => $seconds, 'rest' => $rest, 'times' => $rounds, 'lastTen' => true, 'sets' => [['drill' => 'free', 'combinations' => [], 'parameters' => ['weapons' => array_keys(WeaponChoices::ALL)]]]]]]]];
     }
 }

@@ -39,12 +39,9 @@ final readonly class Speech
 
         return match ($cue->kind) {
             CueKind::Call, CueKind::LastCall, CueKind::Rung, CueKind::Step => $chain,
-            CueKind::Next => null === $chain ? self::plain($cue->text) : 'next: '.$chain,
+            CueKind::Next => 'next: '.($chain ?? self::plain($cue->short)),
             CueKind::Change => 'switch',
-            CueKind::Stance => self::plain($cue->text),
-            CueKind::Theme => self::plain(explode(':', $cue->text)[0]),
-            CueKind::Side => self::plain(explode(':', $cue->text)[0]),
-            CueKind::Phase, CueKind::Count, CueKind::Exercise => self::plain($cue->text),
+            CueKind::Stance, CueKind::Theme, CueKind::Side, CueKind::Phase, CueKind::Count, CueKind::Exercise => self::plain($cue->short),
             CueKind::On => 'go',
             CueKind::Off => 'easy',
             default => null,

@@ -125,7 +125,7 @@ final class WallSerializer
         ];
     }
 
-    /** @return array{key: string, atMs: int, track: int|null, kind: string, text: string, before: string|null, stance: string, lengthMs: int|null, marked: list<int>, reminders: list<string>, chain: int|null, sound: string|null, say: string|null} */
+    /** @return array{key: string, atMs: int, track: int|null, kind: string, text: string, short: string, stands: bool, isStep: bool, before: string|null, after: string|null, stance: string, lengthMs: int|null, marked: list<int>, reminders: list<string>, chain: int|null, sound: string|null, say: string|null} */
     private function cue(Cue $cue, string $key): array
     {
         return [
@@ -134,7 +134,11 @@ final class WallSerializer
             'track' => $cue->track,
             'kind' => $cue->kind->value,
             'text' => $cue->text,
+            'short' => $cue->short,
+            'stands' => $cue->stands(),
+            'isStep' => $cue->kind->isStep(),
             'before' => $cue->before,
+            'after' => $cue->after,
             'stance' => $cue->stance->value,
             'lengthMs' => $cue->lengthMs,
             'marked' => $cue->marked,

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillCue;
 use Periplus\Core\Session\Drill\DrillExample;
@@ -60,6 +61,34 @@ final class DrillsTest extends TestCase
         self::assertLessThan($run->ms(), max($times));
         $worked = array_sum(array_map(static fn (Portion $portion): float => $portion->ms, $drill->portions($run)));
         self::assertLessThanOrEqual($run->ms() + 1, $worked);
+    }
+
+    /** What is counted as thrown, part after part of the work, begins with what stands on the wall meanwhile. */
+    #[DataProvider('examples')]
+    public function testWhatIsThrownStands(Drill $drill, DrillExample $example): void
+    {
+        $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
+        $standing = array_filter($drill->cues($run), static fn (DrillCue $cue): bool => $cue->kind->stands() && null !== $cue->chain);
+        $from = 0.0;
+        foreach ($drill->portions($run) as $portion) {
+            $begun = array_filter($standing, static fn (DrillCue $cue): bool => $cue->atMs <= $from + $portion->ms / 2);
+            $last = max([0, ...array_column($begun, 'atMs')]);
+            // Calls come at random, and are counted in equal parts.
+            $now = 'calls' === $drill->definition()->id ? $standing : array_filter($begun, static fn (DrillCue $cue): bool => $cue->atMs === $last);
+            $thrown = null === $portion->chain ? null : $run->write($portion->chain);
+            $texts = array_map(static fn (DrillCue $cue): string => null === $cue->chain ? '' : $run->write($cue->chain), $now);
+            self::assertTrue(null === $thrown || [] !== array_filter($texts, static fn (string $text): bool => str_starts_with($thrown, $text)), $thrown.' is thrown, and what stands is '.implode(', ', $texts));
+            $from += $portion->ms;
+        }
+    }
+
+    /** A chain that is neither is not seen by anybody. */
+    #[DataProvider('examples')]
+    public function testEveryChainStandsOrIsAStepOrIsAnnounced(Drill $drill, DrillExample $example): void
+    {
+        foreach ($drill->cues(self::drilled($drill, $example->combinations, $example->parameters, $example->seconds)) as $cue) {
+            self::assertTrue(null === $cue->chain || $cue->kind->stands() || $cue->kind->isStep() || CueKind::Next === $cue->kind, $cue->kind->value);
+        }
     }
 
     public function testThereIsADrillForEachRowOfTheTable(): void

@@ -111,6 +111,34 @@ final class WallTest extends TestCase
         self::assertSame(array_column($planned['cues'], 'say'), array_column($read['cues'], 'say'));
     }
 
+    public function testAScreenIsGivenShortWhatItShowsBesideOtherThings(): void
+    {
+        /** @var array{cues: list<array{kind: string, text: string, short: string, before: string|null, after: string|null, say: string|null}>} $document */
+        $document = WallSerializer::of(Plans::programme(Plans::of([
+            ['seconds' => 60, 'rest' => 30, 'sets' => [['drill' => 'themes', 'combinations' => ['1 1 2'], 'parameters' => ['themes' => ['jab']]]]],
+            ['seconds' => 60, 'rest' => 30, 'sets' => [['drill' => 'setup-free', 'combinations' => ['1 2']]]],
+            ['seconds' => 60, 'sets' => [['combinations' => ['1 2'], 'parameters' => ['targets' => 'vary']]]],
+        ])));
+        $of = static fn (string $kind): array => array_values(array_map(static fn (array $cue): array => [$cue['text'], $cue['short'], $cue['after'], $cue['say']], array_filter($document['cues'], static fn (array $cue): bool => $kind === $cue['kind'])));
+
+        self::assertSame([['jab: 1 1 2', 'jab', null, 'jab']], $of('theme'));
+        self::assertSame([['1 2, then free', '1 2, then free', 'then free', null], ['1 2, vary the targets', '1 2, vary the targets', 'vary the targets', null]], $of('show'));
+        self::assertSame([['Next: 1 2, then free', '1 2, then free', 'then free', 'next: one two'], ['Next: 1 2, vary the targets', '1 2, vary the targets', 'vary the targets', 'next: one two']], $of('next'));
+    }
+
+    public function testAChangeOfDrillsIsNoCombinationAndOneWithinAListIs(): void
+    {
+        $changes = static function (array $sets): array {
+            /** @var array{cues: list<array{kind: string, stands: bool}>} $document */
+            $document = WallSerializer::of(Plans::programme(Plans::of([['seconds' => 60, 'sets' => $sets]])));
+
+            return array_column(array_filter($document['cues'], static fn (array $cue): bool => CueKind::Change->value === $cue['kind']), 'stands');
+        };
+
+        self::assertSame([true], $changes([['drill' => 'set-list', 'combinations' => ['1 2', '3 2']]]));
+        self::assertSame([false], $changes([['seconds' => 30, 'combinations' => ['1 2']], ['seconds' => 30, 'drill' => 'thirds', 'combinations' => []]]));
+    }
+
     #[TestWith([CueKind::Bell, Sound::Bell])]
     #[TestWith([CueKind::Rest, Sound::EndBell])]
     #[TestWith([CueKind::LastTen, Sound::Clap])]

@@ -4,20 +4,6 @@ import { Waiting } from "../ui/Waiting";
 import { dayAndTime, timeWithSeconds } from "../ui/words";
 import { useRunRecord } from "./useRuns";
 
-/** Cues that say what was trained; bells and claps are not listed. */
-const LISTED = new Set([
-  "show",
-  "switch",
-  "rung",
-  "step",
-  "theme",
-  "exercise",
-  "demonstration",
-  "talk",
-  "side",
-  "phase",
-]);
-
 const COMMANDS: Record<string, string> = {
   pause: "paused",
   resume: "went on",
@@ -38,16 +24,22 @@ export function RunRecord({ run }: { run: Run }) {
     return <Failure error={record.error} />;
   }
   const { shown, commands } = record.data;
-  const lines = [
+  const lines = together([
     ...shown
-      .filter((one) => LISTED.has(one.kind ?? ""))
-      .map((one) => ({ atMs: one.atMs, text: one.text ?? "", by: "" })),
+      .filter((one) => one.stands)
+      .map((one) => ({
+        atMs: one.atMs,
+        text: one.text ?? "",
+        by: "",
+        calls: one.kind === "call" || one.kind === "last-call" ? String(one.track) : null,
+      })),
     ...commands.map((one) => ({
       atMs: one.atMs,
       text: `${COMMANDS[one.kind] ?? one.kind}${one.chain ? `: ${one.chain}` : ""}`,
       by: one.by,
+      calls: null,
     })),
-  ].sort((one, other) => one.atMs - other.atMs);
+  ]);
   return (
     <section className="panel block" aria-label="What was shown">
       <h2>What was shown</h2>
@@ -65,4 +57,26 @@ export function RunRecord({ run }: { run: Run }) {
       </ol>
     </section>
   );
+}
+
+interface Line {
+  atMs: number;
+  text: string;
+  by: string;
+  /** Told by its track where it is a call. */
+  calls: string | null;
+}
+
+/** In their order; calls of one track that follow each other share a line. */
+function together(lines: Line[]): Line[] {
+  const rows: Line[] = [];
+  for (const line of lines.sort((one, other) => one.atMs - other.atMs)) {
+    const last = rows.at(-1);
+    if (last && line.calls !== null && last.calls === line.calls) {
+      last.text += ` · ${line.text}`;
+    } else {
+      rows.push({ ...line, text: line.calls === null ? line.text : `called: ${line.text}` });
+    }
+  }
+  return rows;
 }

@@ -51,7 +51,7 @@ export default function RunScreen() {
       </section>
       <WallList />
       <section className="panel block">
-        <h2>Before</h2>
+        <h2>Ended</h2>
         {runs.data?.ended.length === 0 && <p className="small">No session has ended yet.</p>}
         <ul className="run-list">
           {runs.data?.ended.map((run) => (

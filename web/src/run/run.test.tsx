@@ -4,7 +4,7 @@ import { App } from "antd";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { serve } from "../testing/page";
-import { cue, programme, running, segment, screen as wallScreen } from "../testing/programme";
+import { cue, programme, running, segment, shows, screen as wallScreen } from "../testing/programme";
 import RemoteScreen from "./RemoteScreen";
 import RunScreen from "./RunScreen";
 import { wavOf } from "./recording";
@@ -57,7 +57,7 @@ function gym(with_: { running?: object[]; ended?: object[]; walls?: object[]; re
       [`GET /api/screens/${RUN.followKey}`]: { ...wallScreen(), kind: "athlete", run: { ...run, revision } },
       [`GET /api/screens/${RUN.followKey}/programmes/7/1`]: programme(
         [segment(0, 120, "work", { combinations: [{ name: null, id: null, text: "1 2" }] }), segment(120, 150, "rest")],
-        [cue(0, "bell", { text: "Round 1 of 2" }), cue(0, "show", { text: "1 2" })],
+        [cue(0, "bell", { text: "Round 1 of 2" }), shows(0, "show", { text: "1 2" })],
       ),
     };
     return answers[path] === undefined ? new Response("{}", { status: 404 }) : Response.json(answers[path]);
@@ -185,6 +185,17 @@ test("a swap names the combination that goes and the chain that comes", async ()
   );
 });
 
+const seen = (afterMs: number, kind: string, text: string, stands = false) => ({
+  passage: "start-0001",
+  cue: `${afterMs}-all-${kind}-1`,
+  atMs: 1_000_000 + afterMs,
+  kind,
+  text,
+  stands,
+  track: null,
+  wall: "Floor",
+});
+
 test("of a session that has ended one sees what was shown and who pressed what", async () => {
   run = {
     ...run,
@@ -196,31 +207,18 @@ test("of a session that has ended one sees what was shown and who pressed what",
       run,
       commands: [{ kind: "swap", atMs: 1_000_500, by: "Liv", chain: "1 2 3b" }],
       shown: [
-        {
-          passage: "start-0001",
-          cue: "0-all-bell-1",
-          atMs: 1_000_000,
-          kind: "bell",
-          text: "Round 1",
-          track: null,
-          wall: "Floor",
-        },
-        {
-          passage: "start-0001",
-          cue: "0-all-show-1",
-          atMs: 1_000_000,
-          kind: "show",
-          text: "1 2",
-          track: null,
-          wall: "Floor",
-        },
+        seen(0, "bell", "Round 1"),
+        seen(0, "show", "1 2", true),
+        seen(2000, "call", "1", true),
+        seen(4000, "last-ten", "Last ten seconds"),
+        seen(5000, "call", "3 2", true),
       ],
     },
   });
   open("/run/7");
-  expect(await screen.findByText(/2 cues were shown/)).toBeTruthy();
+  expect(await screen.findByText(/5 cues were shown/)).toBeTruthy();
   const lines = screen.getAllByRole("listitem").map((line) => line.textContent?.replace(/^[\d:]+ /, ""));
-  expect(lines).toEqual([" 1 2", "Liv swapped a combination: 1 2 3b"]);
+  expect(lines).toEqual([" 1 2", "Liv swapped a combination: 1 2 3b", " called: 1 · 3 2"]);
 });
 
 test("a recorded clip is a WAV file of 16 bits and one channel", () => {

@@ -9,7 +9,11 @@ export function cue(atMs: number, kind: string, values: Partial<ProgrammeCue> = 
     track,
     kind,
     text: kind,
+    short: values.text ?? kind,
+    stands: false,
+    isStep: false,
     before: null,
+    after: null,
     stance: "own",
     lengthMs: null,
     marked: [],
@@ -20,6 +24,11 @@ export function cue(atMs: number, kind: string, values: Partial<ProgrammeCue> = 
     clip: null,
     ...values,
   };
+}
+
+/** A cue in which stands what is done from then on. */
+export function shows(atMs: number, kind: string, values: Partial<ProgrammeCue> = {}): ProgrammeCue {
+  return cue(atMs, kind, { stands: true, ...values });
 }
 
 export function segment(

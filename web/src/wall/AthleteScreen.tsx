@@ -5,7 +5,6 @@ import { momentOf, standingAt, tracksOf } from "./moment";
 import { positionAt, stands } from "./state";
 import { timeLeft } from "./time";
 import { useScreen, useTick } from "./useScreen";
-import { whatComes } from "./words";
 import "./wall.css";
 import "./athlete.css";
 
@@ -51,7 +50,9 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
         <>
           <p className="athlete-numbers">
             {resting && <small>next </small>}
+            {cue?.before && <small>{cue.before}, then </small>}
             {chain.numbers[thrown]}
+            {cue?.after && <small>, {cue.after}</small>}
           </p>
           <p className="athlete-words">{chain.words[thrown].join(", ")}</p>
           {isOther && <p className="athlete-words">in your other stance</p>}
@@ -60,7 +61,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
           </div>
         </>
       ) : (
-        <p className="athlete-numbers">{cue && whatComes(cue)}</p>
+        <p className="athlete-numbers">{cue?.short}</p>
       )}
       <ul>
         {moment.reminders.map((one) => (

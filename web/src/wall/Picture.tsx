@@ -50,7 +50,7 @@ function label(cue: ProgrammeCue, programme: Programme): string {
   if (cue.kind === "stance") {
     return cue.stance;
   }
-  return cue.text.split(":")[0] ?? cue.text;
+  return cue.short;
 }
 
 /** One column a step, as high as its count. */

@@ -4,7 +4,7 @@ import { MovingLine } from "./MovingLine";
 import { numbersOf, standingAt, type TrackMoment } from "./moment";
 import { Picture } from "./Picture";
 import { timeLeft } from "./time";
-import { sizeOf, stateWord, whatComes } from "./words";
+import { sizeOf, stateWord } from "./words";
 
 /** A moment at which everybody does the same. */
 export function Together({
@@ -27,7 +27,7 @@ export function Together({
   const start = cue?.atMs ?? 0;
   const numbers = chain && numbersOf(chain);
   // Where nothing is said but the time, the time has all the room.
-  const onlyTime = chain === null && (cue === null || whatComes(cue) === "free");
+  const onlyTime = chain === null && (cue === null || cue.short === "free");
   return (
     <main
       className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""}`}
@@ -51,7 +51,7 @@ export function Together({
             <>
               <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>
                 {numbers}
-                {cue?.kind === "show" && cue.text.endsWith("then free") && <small>then free</small>}
+                {cue?.after && <small>{cue.after}</small>}
               </p>
               {isOther && <p className="wall-other">in the other stance</p>}
               <dl className="wall-words">
@@ -67,7 +67,7 @@ export function Together({
             </>
           ) : (
             <p className={`wall-numbers wall-numbers-${cue?.kind === "count" ? "short" : "words"}`}>
-              {cue ? whatComes(cue) : moment.title}
+              {cue?.short ?? moment.title}
             </p>
           )}
         </section>

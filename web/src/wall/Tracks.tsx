@@ -1,7 +1,7 @@
 import type { Programme } from "../api/client";
 import { numbersOf, standingAt, type TrackMoment } from "./moment";
 import { timeLeft } from "./time";
-import { sizeOf, stateWord, whatComes } from "./words";
+import { sizeOf, stateWord } from "./words";
 
 /** ms for which the words of one stance stand, where both take turns */
 const TURN = 5000;
@@ -19,7 +19,7 @@ export function Tracks({
   return (
     <main className={`wall wall-tracks ${stopped ? "is-stopped" : ""}`}>
       <header className="wall-head">
-        <span className="wall-title">{(moments[0]?.title ?? "").replace(/, [^,]*$/, "")}</span>
+        <span className="wall-title">{moments[0]?.title}</span>
         <strong className="wall-state">{stopped ? "Paused" : ""}</strong>
       </header>
       {moments.map((moment) => (
@@ -44,7 +44,9 @@ function Track({ moment, programme }: { moment: TrackMoment; programme: Programm
       <span className="wall-track-what">
         <b className={`wall-track-numbers wall-track-${sizeOf(chain ? numbersOf(chain) : "")}`}>
           {resting && cue && <small>next </small>}
-          {chain ? numbersOf(chain) : cue && whatComes(cue)}
+          {cue?.before && <small>{cue.before}, then </small>}
+          {chain ? numbersOf(chain) : cue?.short}
+          {cue?.after && <small>, {cue.after}</small>}
         </b>
         {chain && (
           <i>

@@ -2,7 +2,7 @@ import { act, cleanup, fireEvent, screen as page, render } from "@testing-librar
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Programme, ProgrammeChain, RunState, Screen } from "../api/client";
 import { serve } from "../testing/page";
-import { cue, programme, running, screen, segment } from "../testing/programme";
+import { cue, programme, running, screen, segment, shows } from "../testing/programme";
 import { AthleteScreen } from "./AthleteScreen";
 import { numbersOf } from "./moment";
 import { WallScreen } from "./WallScreen";
@@ -73,9 +73,9 @@ beforeEach(() => {
     [segment(0, 120, "work"), segment(120, 150, "rest")],
     [
       cue(0, "bell", { text: "Round 1 of 2" }),
-      cue(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] }),
+      shows(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] }),
       cue(110_000, "last-ten", { text: "Last ten seconds" }),
-      cue(120_000, "next", { text: "Next: 1 2", chain: 0, stance: "other" }),
+      cue(120_000, "next", { text: "Next: 1 2", short: "1 2", chain: 0, stance: "other" }),
     ],
     { chains: [jab] },
   );
@@ -141,9 +141,9 @@ test("each track has its line, its light and what it throws", async () => {
       segment(0, 120, "work", { track: 1 }),
     ],
     [
-      cue(0, "show", { track: 0, text: "1 2", chain: 0 }),
-      cue(60_000, "next", { track: 0, text: "Next: 1 2", chain: 0 }),
-      cue(0, "show", { track: 1, text: "1 2", chain: 0 }),
+      shows(0, "show", { track: 0, text: "1 2", chain: 0 }),
+      cue(60_000, "next", { track: 0, text: "Next: 1 2", short: "1 2", chain: 0 }),
+      shows(0, "show", { track: 1, text: "1 2", chain: 0 }),
     ],
     {
       chains: [jab],

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { cue, programme, segment } from "../testing/programme";
+import { cue, programme, segment, shows } from "../testing/programme";
 import { momentOf, stretchAfter, stretchBefore, tracksOf } from "./moment";
 import { timeLeft } from "./time";
 
@@ -7,15 +7,15 @@ const two = programme(
   [segment(0, 60, "work"), segment(60, 120, "work"), segment(120, 150, "rest"), segment(150, 270, "work")],
   [
     cue(0, "bell", { text: "Round 1 of 2" }),
-    cue(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] }),
+    shows(0, "show", { text: "1 2", chain: 0, reminders: ["chin down"] }),
     cue(50_000, "next", { text: "Next: 1 2 3", chain: 1 }),
     cue(60_000, "switch", { text: "Repeat" }),
-    cue(60_000, "show", { text: "1 2 3", chain: 1 }),
+    shows(60_000, "show", { text: "1 2 3", chain: 1 }),
     cue(110_000, "last-ten", { text: "Last ten seconds" }),
     cue(120_000, "rest", { text: "Rest, 30 s" }),
     cue(120_000, "next", { text: "Next: 3 2", chain: 2 }),
     cue(150_000, "bell", { text: "Round 2 of 2" }),
-    cue(150_000, "show", { text: "3 2", chain: 2, reminders: ["elbow level"] }),
+    shows(150_000, "show", { text: "3 2", chain: 2, reminders: ["elbow level"] }),
   ],
 );
 
@@ -37,6 +37,30 @@ describe("what is on at a moment", () => {
     expect([moment.shown?.text, moment.next?.text]).toEqual(["1 2", "Next: 1 2 3"]);
   });
 
+  test("a list of combinations changes within its set: the one that was announced stands from then on", () => {
+    const list = programme(
+      [segment(0, 60, "work", { drill: "set-list" })],
+      [
+        shows(0, "show", { text: "1 2", chain: 0 }),
+        cue(25_000, "next", { text: "Next: 3 2", short: "3 2", chain: 1 }),
+        shows(30_000, "switch", { text: "3 2", chain: 1 }),
+      ],
+    );
+    expect([29_999, 30_000, 59_000].map((at) => momentOf(list, null, at).shown?.chain)).toEqual([0, 1, 1]);
+  });
+
+  test("where nothing but steps is said, the step stands, and never that ten seconds are left", () => {
+    const thirds = programme(
+      [segment(0, 60, "work")],
+      [
+        cue(0, "switch", { text: "Thirds" }),
+        cue(0, "phase", { text: "technique", isStep: true }),
+        cue(50_000, "last-ten", { text: "Last ten seconds" }),
+      ],
+    );
+    expect(momentOf(thirds, null, 55_000).shown?.text).toBe("technique");
+  });
+
   test("the title stays in the second set, whose bell rang long before", () => {
     expect(momentOf(two, null, 70_000).title).toBe("Round 1 of 2");
   });
@@ -56,7 +80,7 @@ describe("what is on at a moment", () => {
     expect([moment.kind, moment.leftMs, moment.next?.text]).toEqual(["before", 4000, "1 2"]);
     const warm = programme(
       [segment(0, 60, "work", { drill: "exercise" })],
-      [cue(0, "bell"), cue(0, "exercise", { text: "Skipping" }), cue(60_000, "show", { text: "1 2" })],
+      [cue(0, "bell"), shows(0, "exercise", { text: "Skipping" }), shows(60_000, "show", { text: "1 2" })],
     );
     expect(momentOf(warm, null, -1).next?.text).toBe("Skipping");
   });
@@ -95,7 +119,7 @@ describe("what is on at a moment", () => {
       programme(
         [segment(0, 60, "work", { drill: "ladder" })],
         [1, 2, 3].map((rung) =>
-          cue((rung - 1) * apart, "rung", { text: "1 2 3".slice(0, 2 * rung - 1), chain: rung - 1 }),
+          shows((rung - 1) * apart, "rung", { isStep: true, text: "1 2 3".slice(0, 2 * rung - 1), chain: rung - 1 }),
         ),
       );
     const clock = momentOf(rungs(10_000), null, 12_000);
@@ -107,7 +131,7 @@ describe("what is on at a moment", () => {
   test("each exercise of a warm-up has its own time", () => {
     const warm = programme(
       [segment(0, 60, "work", { drill: "exercise" }), segment(60, 120, "work", { drill: "exercise" })],
-      [cue(0, "exercise", { text: "Skipping" }), cue(60_000, "exercise", { text: "Arm swings" })],
+      [shows(0, "exercise", { text: "Skipping" }), shows(60_000, "exercise", { text: "Arm swings" })],
     );
     const moment = momentOf(warm, null, 20_000);
     expect([moment.leftMs, moment.shown?.text]).toEqual([40_000, "Skipping"]);

@@ -26,24 +26,6 @@ export interface TrackMoment {
   reminders: string[];
 }
 
-/** Cues that show a combination by themselves. */
-const SHOWS = new Set(["show", "rung", "step", "call", "last-call", "demonstration", "stance", "side", "theme"]);
-/** Cues of which a drill's own picture is made. */
-const STEPS = new Set([
-  "rung",
-  "step",
-  "count",
-  "phase",
-  "on",
-  "off",
-  "side",
-  "stance",
-  "theme",
-  "answer",
-  "defence",
-  "counter",
-]);
-
 /** The tracks, or null alone when everybody works together. */
 export function tracksOf(programme: Programme): (number | null)[] {
   return programme.tracks.length === 0 ? [null] : programme.tracks.map((_, track) => track);
@@ -92,9 +74,9 @@ export function momentOf(programme: Programme, track: number | null, at: number)
   const to = segments[last]?.toMs ?? segment.toMs;
   const begun = cues.filter((cue) => segment.fromMs <= cue.atMs && cue.atMs <= at);
   const here = cues.filter((cue) => segment.fromMs <= cue.atMs && cue.atMs < segment.toMs);
-  const steps = here.filter((cue) => STEPS.has(cue.kind));
+  const steps = here.filter((cue) => cue.isStep);
   const reached = steps.filter((cue) => cue.atMs <= at).length - 1;
-  const shown = begun.filter((cue) => SHOWS.has(cue.kind)).at(-1) ?? begun.filter((cue) => cue.text !== "").at(-1);
+  const shown = begun.filter((cue) => cue.stands).at(-1) ?? begun.filter((cue) => cue.isStep).at(-1);
   const rung = here.filter((cue) => cue.kind === "rung");
   const ownPace = rung.length > 1 && rung.every((cue) => cue.atMs === segment.fromMs);
   return {
@@ -105,7 +87,7 @@ export function momentOf(programme: Programme, track: number | null, at: number)
     setLeftMs: segment.toMs - at,
     part: (at - from) / Math.max(1, to - from),
     lastTen: begun.some((cue) => cue.kind === "last-ten"),
-    title: begun.find((cue) => cue.kind === "bell")?.text ?? titleOf(cues, from) ?? segment.block,
+    title: begun.find((cue) => cue.kind === "bell")?.short ?? titleOf(cues, from) ?? segment.block,
     shown:
       segment.kind === "rest" || segment.kind === "changeover"
         ? null
@@ -126,7 +108,7 @@ export function momentOf(programme: Programme, track: number | null, at: number)
 
 /** What the last bell by then said. */
 function titleOf(cues: ProgrammeCue[], at: number): string | undefined {
-  return cues.filter((cue) => cue.kind === "bell" && cue.atMs <= at).at(-1)?.text;
+  return cues.filter((cue) => cue.kind === "bell" && cue.atMs <= at).at(-1)?.short;
 }
 
 /** What stands on a screen at a moment: what is to be thrown, or what comes while one rests. */

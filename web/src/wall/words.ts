@@ -1,4 +1,3 @@
-import type { ProgrammeCue } from "../api/client";
 import type { TrackMoment } from "./moment";
 
 /** The word for what one does, so that it is known without colour. */
@@ -10,11 +9,6 @@ export function stateWord(moment: TrackMoment, stopped: boolean): string {
     return moment.lastTen ? "Last ten" : "Work";
   }
   return { before: "Get ready", rest: "Rest", listen: "Watch", changeover: "Change over", over: "End" }[moment.kind];
-}
-
-/** The text of a cue where the word "next" stands beside it already. */
-export function whatComes(cue: ProgrammeCue): string {
-  return cue.text.replace(/^Next: /, "");
 }
 
 /** How large a chain can be written. */
