@@ -20,7 +20,7 @@ final readonly class CommandRequest
      * @param int|null $combinationId of the library, where it comes from there
      */
     public function __construct(
-        #[Assert\Regex('/^[A-Za-z0-9-]{8,64}$/', message: 'An id has 8 to 64 letters, digits and hyphens.')]
+        #[Id]
         public string $id,
         public CommandKind $kind,
         #[Assert\PositiveOrZero(message: 'The revision that was seen is a number.')]

@@ -73,6 +73,23 @@ final readonly class Programmes
         return [...$document, 'version' => $version, 'cues' => array_map(static fn (array $cue): array => [...$cue, 'clip' => null === $cue['say'] ? null : $digests[$cue['say']]], $document['cues'])];
     }
 
+    /**
+     * What may be shown in any of its versions.
+     *
+     * @return array<string, array{key: string, kind: string, text: string, stands: bool, track: int|null}> by key
+     */
+    public function cues(int $run): array
+    {
+        $cues = [];
+        foreach ($this->connection->fetchFirstColumn('SELECT document FROM run_programme WHERE run_id = ? ORDER BY version', [$run]) as $stored) {
+            /** @var array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null}>} $document */
+            $document = json_decode(\is_string($stored) ? $stored : '', true, flags: \JSON_THROW_ON_ERROR);
+            $cues = [...$cues, ...array_column($document['cues'], null, 'key')];
+        }
+
+        return $cues;
+    }
+
     /** The sound of a clip of that session; null when nothing of it is said so. */
     public function clip(int $run, int $version, string $digest): ?string
     {

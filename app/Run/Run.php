@@ -33,7 +33,7 @@ final readonly class Run
     ) {
     }
 
-    /** Whether it went at its own speed, so that it counts as drilled. */
+    /** Whether it goes quicker than in truth, so that it does not count as drilled. */
     public function isRehearsal(): bool
     {
         return $this->state->speed > 1;

@@ -148,7 +148,8 @@ final readonly class Runs
     public function command(int $id, CommandRequest $request, User|Wall $by): Run
     {
         $changed = false;
-        $this->connection->transactional(function () use ($id, $request, $by, &$changed): void {
+        $spoken = [];
+        $this->connection->transactional(function () use ($id, $request, $by, &$changed, &$spoken): void {
             $run = $this->locked($id);
             if (false !== $this->connection->fetchOne('SELECT 1 FROM run_command WHERE run_id = ? AND command_key = ?', [$id, $request->id])) {
                 return;
@@ -187,11 +188,11 @@ final readonly class Runs
             }
             $this->connection->insert('run_command', ['run_id' => $id, 'revision' => $run->revision + 1, 'command_key' => $request->id, 'kind' => $request->kind->value, 'target' => $target, 'amendment' => null === $amendment ? null : json_encode($amendment, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE), 'given_ms' => $now, 'user_id' => $by instanceof User ? $by->id() : null, 'wall_id' => $by instanceof Wall ? $by->id : null]);
             $this->connection->update('run', ['state' => json_encode($state->toArray(), \JSON_THROW_ON_ERROR), 'revision' => $run->revision + 1, 'programme' => $version, 'length_ms' => $programme->lengthMs, 'ended_ms' => $state->endedMs], ['id' => $id]);
-            if (null !== $amendment) {
-                $this->prepare(WallSerializer::spoken($programme));
-            }
+            $spoken = null === $amendment ? [] : WallSerializer::spoken($programme);
             $changed = true;
         });
+        // Without the lock: nobody's next press waits for a voice.
+        $this->prepare($spoken);
         $run = $this->get($id);
         if ($changed) {
             $this->tell($run);
@@ -231,17 +232,12 @@ final readonly class Runs
         $shown = $this->connection->fetchAllAssociative('SELECT s.passage, s.cue, s.shown_ms, w.name AS wall FROM run_shown s LEFT JOIN wall w ON w.id = s.wall_id WHERE s.run_id = ? ORDER BY s.shown_ms, s.cue', [$id]);
         /** @var list<array{kind: string, given_ms: int|string, amendment: string|null, user: string|null, wall: string|null}> $commands */
         $commands = $this->connection->fetchAllAssociative('SELECT c.kind, c.given_ms, c.amendment, u.name AS user, w.name AS wall FROM run_command c LEFT JOIN user u ON u.id = c.user_id LEFT JOIN wall w ON w.id = c.wall_id WHERE c.run_id = ? ORDER BY c.revision', [$id]);
-        $cues = [];
-        for ($version = 1; $version <= $run->programme; ++$version) {
-            /** @var array{cues: list<array{key: string, kind: string, text: string, track: int|null}>} $document */
-            $document = $this->programmes->document($id, $version);
-            $cues = [...$cues, ...array_column($document['cues'], null, 'key')];
-        }
+        $cues = $this->programmes->cues($id);
 
         return [
             'run' => $run->toArray($this->now()),
             'commands' => array_map(static fn (array $row): array => ['kind' => $row['kind'], 'atMs' => (int) $row['given_ms'], 'by' => $row['user'] ?? $row['wall'] ?? '', 'chain' => self::chain($row['amendment'])], $commands),
-            'shown' => array_map(static fn (array $row): array => ['passage' => $row['passage'], 'cue' => $row['cue'], 'atMs' => (int) $row['shown_ms'], 'kind' => $cues[$row['cue']]['kind'] ?? null, 'text' => $cues[$row['cue']]['text'] ?? null, 'track' => $cues[$row['cue']]['track'] ?? null, 'wall' => $row['wall']], $shown),
+            'shown' => array_map(static fn (array $row): array => ['passage' => $row['passage'], 'cue' => $row['cue'], 'atMs' => (int) $row['shown_ms'], 'kind' => $cues[$row['cue']]['kind'] ?? null, 'text' => $cues[$row['cue']]['text'] ?? null, 'stands' => $cues[$row['cue']]['stands'] ?? false, 'track' => $cues[$row['cue']]['track'] ?? null, 'wall' => $row['wall']], $shown),
         ];
     }
 

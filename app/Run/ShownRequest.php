@@ -15,7 +15,7 @@ final readonly class ShownRequest
         #[Assert\Count(max: 500, maxMessage: 'At most {{ limit }} at a time.')]
         #[Assert\All([new Assert\Collection(
             fields: [
-                'passage' => [new Assert\Regex('/^[A-Za-z0-9-]{8,64}$/', message: 'A passage is named by the id of a command.')],
+                'passage' => [new Assert\Regex(Id::PATTERN, message: 'A passage is named by the id of a command.')],
                 'cue' => [new Assert\Regex('/^[a-z0-9-]{1,80}$/', message: 'A cue is named by its key.')],
                 'atMs' => [new Assert\Type('int', message: 'A time is a number of milliseconds.'), new Assert\Range(min: 0, max: 9_000_000_000_000, notInRangeMessage: 'There is no such time.')],
             ],

@@ -17,7 +17,7 @@ final readonly class StartRequest
      * @param int $speed how many times quicker; more than 1 is a rehearsal
      */
     public function __construct(
-        #[Assert\Regex('/^[A-Za-z0-9-]{8,64}$/', message: 'An id has 8 to 64 letters, digits and hyphens.')]
+        #[Id]
         public string $id,
         public ?int $plan = null,
         #[Assert\Valid]

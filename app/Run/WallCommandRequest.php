@@ -17,7 +17,7 @@ final readonly class WallCommandRequest
      */
     public function __construct(
         public int $run,
-        #[Assert\Regex('/^[A-Za-z0-9-]{8,64}$/', message: 'An id has 8 to 64 letters, digits and hyphens.')]
+        #[Id]
         public string $id,
         public CommandKind $kind,
         #[Assert\PositiveOrZero(message: 'The revision that was seen is a number.')]

@@ -43,7 +43,7 @@ final readonly class WallController
         return new JsonResponse($wall->toArray());
     }
 
-    /** The wall goes dark: at once where it listens, within a minute where it only asks. */
+    /** The wall goes dark: at once where it listens, within twenty seconds where it only asks. */
     #[Route('/{id<\d{1,9}>}/revoke', methods: 'POST')]
     public function revoke(int $id, #[CurrentUser] User $user): Response
     {
