@@ -46,13 +46,11 @@ export function Together({
       {onlyTime || (
         <section className="wall-what" aria-label={resting ? "What comes" : "What now"}>
           {resting && <p className="wall-next-word">Next</p>}
-          {cue?.before && <p className="wall-before">{cue.before}, then</p>}
+          {cue?.before && <p className="wall-beside">{cue.before}, then</p>}
           {chain && numbers ? (
             <>
-              <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>
-                {numbers}
-                {cue?.after && <small>{cue.after}</small>}
-              </p>
+              <p className={`wall-numbers wall-numbers-${sizeOf(numbers)}`}>{numbers}</p>
+              {cue?.after && <p className="wall-beside">{cue.after}</p>}
               {isOther && <p className="wall-other">in the other stance</p>}
               <dl className="wall-words">
                 <div>

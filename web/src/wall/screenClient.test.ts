@@ -291,6 +291,19 @@ describe("the record", () => {
     ).toBe(true);
   });
 
+  test("has nothing of a jump before it: what began earlier in the session is shown from the jump on", async () => {
+    const { client } = await open();
+    await vi.advanceTimersByTimeAsync(5000);
+    const pressed = client.clock.now();
+    await client.press("jump", 95_000);
+    await vi.advanceTimersByTimeAsync(1000);
+    const passed = [...server.shown.values()].filter((one) => one.passage !== "start-0001");
+    expect(passed.map((one) => one.cue)).toContain(half.cues.filter((one) => one.atMs <= 95_000).at(-1)?.key);
+    for (const one of passed) {
+      expect(one.atMs).toBeGreaterThanOrEqual(Math.round(pressed));
+    }
+  });
+
   test("has nothing that came while the device slept", async () => {
     await open();
     await vi.advanceTimersByTimeAsync(15_000);

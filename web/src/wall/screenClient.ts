@@ -321,15 +321,21 @@ export class ScreenClient {
       return;
     }
     const { state } = run;
-    const position = positionAt(state, this.clock.now());
+    const now = this.clock.now();
+    const position = positionAt(state, now);
     const before = this.seenUntil;
     this.seenUntil = { run: run.id, passage: state.passage, position, at: local };
     // A screen that joins later, or wakes, begins where it joins.
     const watched = before?.run === run.id && local - before.at < ASLEEP;
-    const from = !watched ? position - 1 : before.passage === state.passage ? before.position : this.startOf(position);
+    const jumped = watched && before.passage !== state.passage;
+    const from = jumped ? this.startOf(position) : watched ? before.position : position - 1;
     const shown: Shown[] = programme.cues
       .filter((cue) => from < cue.atMs && cue.atMs <= position)
-      .map((cue) => ({ passage: state.passage, cue: cue.key, atMs: Math.round(timeOf(state, cue.atMs)) }));
+      .map((cue) => {
+        // What begins before the moment to which one jumped is shown from the jump on.
+        const atMs = Math.round(jumped ? now : timeOf(state, cue.atMs));
+        return { passage: state.passage, cue: cue.key, atMs };
+      });
     if (shown.length > 0) {
       this.shown.push({ run: run.id, shown });
       void this.keep();
