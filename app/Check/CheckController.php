@@ -7,7 +7,9 @@ namespace Periplus\App\Check;
 use Periplus\App\Account\User;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\Core\Flow\Rules\InferredRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
+use Periplus\Core\Notation\Reader;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,7 +22,7 @@ final readonly class CheckController
 {
     private const LINES = 'application/x-ndjson';
 
-    public function __construct(private CheckSerializer $serializer, private Parts $parts, private GymHouseRules $rules, private GymNumberings $numberings)
+    public function __construct(private CheckSerializer $serializer, private Parts $parts, private GymHouseRules $rules, private GymNumberings $numberings, private Reader $reader)
     {
     }
 
@@ -29,7 +31,8 @@ final readonly class CheckController
     public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, Request $http, #[CurrentUser] User $user): Response
     {
         $text = $request->chainText($this->numberings);
-        $options = $request->options($this->rules->named($request->rules));
+        $rules = $request->rules ?? InferredRules::of($this->reader->read($text->text, $text->numbering, $text->stance)->chain);
+        $options = $request->options($this->rules->named($rules));
         $check = $this->serializer->of($text, $options, $request->draw());
         $parts = $this->parts->of($request, $text, $options, $this->numberings->of($user));
         if (!\in_array(self::LINES, $http->getAcceptableContentTypes(), true)) {

@@ -24,7 +24,8 @@ final readonly class CheckRequest
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
         #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        public string $rules = 'all-limbs',
+        /** As the chain asks for when null. */
+        public ?string $rules = null,
         public string $numbering = 'parity',
         #[Assert\Range(min: CheckOptions::FASTEST, max: CheckOptions::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
         public float $tempo = 1.0,
@@ -43,10 +44,10 @@ final readonly class CheckRequest
         #[Assert\All([new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full or sheet.')])]
         public array $draw = [],
         /** @var list<string> what is asked for beside the check */
-        #[Assert\Count(max: 3)]
-        #[Assert\All([new Assert\Choice(callback: [self::class, 'parts'], message: 'A part is next, similar or mends.')])]
+        #[Assert\Count(max: 4)]
+        #[Assert\All([new Assert\Choice(callback: [self::class, 'parts'], message: 'A part is next, edits, similar or mends.')])]
         public array $with = [],
-        /** Of the cursor, in characters: something is to follow the item there; the last item when null. */
+        /** Of the cursor, in characters: the item there is followed or edited; the last item when null. */
         #[Assert\PositiveOrZero(message: 'A place in the text is counted from 0.')]
         public ?int $caret = null,
         /** The combination that is being changed, which is not similar to itself. */

@@ -9,6 +9,8 @@ enum Part: string
 {
     /** What can follow. */
     case Next = 'next';
+    /** What can be done by hand with the item at the cursor. */
+    case Edits = 'edits';
     /** What the library has that is the same or near. */
     case Similar = 'similar';
     /** What mends the chain. */

@@ -9,6 +9,7 @@ use Periplus\App\Similarity\MatchRenderer;
 use Periplus\App\Similarity\SimilarCombinations;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Serializer\ItemEditSerializer;
 use Periplus\Core\Flow\Serializer\MendSerializer;
 use Periplus\Core\Flow\Serializer\NextSerializer;
 use Periplus\Core\Notation\ChainText;
@@ -20,6 +21,7 @@ final readonly class Parts
 {
     public function __construct(
         private NextSerializer $next,
+        private ItemEditSerializer $edits,
         private MendSerializer $mends,
         private Reader $reader,
         private SimilarCombinations $similar,
@@ -38,6 +40,7 @@ final readonly class Parts
             if (\in_array($part->value, $request->with, true)) {
                 yield $part->value => match ($part) {
                     Part::Next => $this->next->of($text, $options, $request->caret),
+                    Part::Edits => $this->edits->of($text, $options, $request->caret),
                     Part::Similar => $this->similar($text, $request->except, $numbering),
                     Part::Mends => $this->mends->of($text, $options),
                 };

@@ -17,6 +17,9 @@ use Periplus\Core\Technique\Stance;
 /** What the library keeps of a check, so that it can be filtered without checking again. */
 final readonly class CheckSummary
 {
+    /** The weapons of a chain of hands alone. */
+    public const HANDS_ALONE = ',hand,';
+
     /**
      * @param string $weapons the limbs that land, as ",hand,leg,"
      * @param int $strikes how many, feints among them

@@ -7,6 +7,7 @@ namespace Periplus\App\Combination;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Rules\InferredRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
@@ -30,7 +31,7 @@ final readonly class DraftReader
         $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
 
         return new CombinationDraft(
-            new CombinationContent($request->name, (new Writer(Numbering::named('parity')))->write($inStance), $request->stance, $request->rules, $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
+            new CombinationContent($request->name, (new Writer(Numbering::named('parity')))->write($inStance), $request->stance, $request->rules ?? InferredRules::of($reading->chain), $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
             $inStance,
         );
     }

@@ -20,7 +20,8 @@ final readonly class SaveRequest
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
         #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        public string $rules = 'all-limbs',
+        /** As the chain asks for when null. */
+        public ?string $rules = null,
         #[Assert\Count(max: 8, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([new Assert\NotNull(message: 'A theme is a word.'), new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]
         public array $themes = [],

@@ -17,7 +17,7 @@ final readonly class ImportFile
     private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
 
     /**
-     * @param array{numbering: string, stance: string, rules: string} $given what holds where the file does not say
+     * @param array{numbering: string, stance: string, rules: string} $given what holds where the file does not say; no rules for those that each chain asks for
      *
      * @return list<ImportEntry>
      *
@@ -86,7 +86,7 @@ final readonly class ImportFile
                 'chain' => $row['chain'],
                 'numbering' => 'parity',
                 'stance' => $string('stance', 'orthodox'),
-                'rules' => $string('rules', 'all-limbs'),
+                'rules' => $string('rules', ''),
                 'themes' => $themes,
                 'level' => \is_int($row['level'] ?? null) && false !== ($row['levelChosen'] ?? null) ? $row['level'] : null,
                 'note' => $string('note', ''),

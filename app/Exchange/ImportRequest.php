@@ -20,7 +20,8 @@ final readonly class ImportRequest
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
         #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        public string $rules = 'all-limbs',
+        /** As each chain asks for when null. */
+        public ?string $rules = null,
     ) {
     }
 }

@@ -62,7 +62,7 @@ final readonly class ImportRuns
     /** @return int the id */
     public function start(ImportRequest $request, int $starter): int
     {
-        $options = ['numbering' => $this->numberings->named($request->numbering)->id, 'stance' => $request->stance->value, 'rules' => $request->rules];
+        $options = ['numbering' => $this->numberings->named($request->numbering)->id, 'stance' => $request->stance->value, 'rules' => $request->rules ?? ''];
         $entries = ImportFile::of($request->format, $request->content, $options);
 
         return $this->connection->transactional(function () use ($request, $options, $entries, $starter): int {
@@ -294,7 +294,7 @@ final readonly class ImportRuns
     private function draft(array $fields): CombinationDraft
     {
         $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new ApiProblem(422, 'invalid', \sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
-        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['numbering'], $stance, mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
+        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['numbering'], $stance, '' === $fields['rules'] ? null : mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
         $violations = $this->validator->validate($request);
         if (\count($violations) > 0) {
             throw new ApiProblem(422, 'invalid', (string) $violations->get(0)->getMessage());

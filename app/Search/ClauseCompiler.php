@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CheckSummary;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\ClauseVisitor;
@@ -58,6 +59,15 @@ final readonly class ClauseCompiler implements ClauseVisitor
     public static function trait(array $row, array $term): Criterion
     {
         return new Criterion($row, [[[$term], null]], isTrait: true);
+    }
+
+    /** Those that were written for the rules; for boxing those of hands alone as well, under whichever rules they were written. */
+    public static function rules(string $rules): Criterion
+    {
+        return self::trait(
+            IndexTerms::BOXING === $rules ? ['c.rules = ? OR c.weapons = ?', [$rules, CheckSummary::HANDS_ALONE]] : ['c.rules = ?', [$rules]],
+            self::is(IndexTerms::trait('rules', $rules)),
+        );
     }
 
     public static function column(string $column, int|string $value): Criterion
@@ -151,7 +161,10 @@ final readonly class ClauseCompiler implements ClauseVisitor
         if ('theme' === $clause->name) {
             return $this->archived ? new Criterion(['c.themes LIKE ?', ['%'.$like]]) : new Criterion(null, [[[['LIKE ?', [IndexTerms::THEME.$like]]], null]]);
         }
-        if (\in_array($clause->name, ['level', 'verdict', 'rules', 'stance'], true)) {
+        if ('rules' === $clause->name) {
+            return self::rules($clause->value);
+        }
+        if (\in_array($clause->name, ['level', 'verdict', 'stance'], true)) {
             return self::column($clause->name, $clause->value);
         }
         if ('author' === $clause->name) {

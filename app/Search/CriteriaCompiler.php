@@ -25,7 +25,10 @@ final readonly class CriteriaCompiler
         if (null !== $list->weapon) {
             $criteria[] = ClauseCompiler::trait(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], ClauseCompiler::is(IndexTerms::TRAIT.$list->weapon->value));
         }
-        foreach (['verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $column => $value) {
+        if (null !== $list->rules) {
+            $criteria[] = ClauseCompiler::rules($list->rules);
+        }
+        foreach (['verdict' => $list->verdict?->value, 'level' => $list->level] as $column => $value) {
             if (null !== $value) {
                 $criteria[] = ClauseCompiler::column($column, $value);
             }

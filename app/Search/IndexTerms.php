@@ -12,13 +12,14 @@ use Periplus\Core\Similarity\Family;
 
 /**
  * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,
- * verdict, rules, stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the terms
+ * verdict, rules (boxing for hands alone as well), stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the terms
  * for joined and landing forward, and free strikes of any count as "*".
  */
 final readonly class IndexTerms
 {
     public const THEME = '#';
     public const TRAIT = '@';
+    public const BOXING = 'boxing';
     public const HAS = '.';
     public const FIRST = '^';
     public const LAST = '$';
@@ -44,6 +45,9 @@ final readonly class IndexTerms
             'strikes' => $checked->strikes,
             'author' => $author,
         ]));
+        if (CheckSummary::HANDS_ALONE === $checked->weapons) {
+            $terms[] = self::trait('rules', self::BOXING);
+        }
         foreach ([...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->contacts, ','))] as $trait) {
             $terms[] = self::TRAIT.$trait;
         }

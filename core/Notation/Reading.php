@@ -28,4 +28,26 @@ final readonly class Reading
     {
         return new self($this->chain, $this->spans, $this->problems, [$note, ...$this->notes]);
     }
+
+    /**
+     * The item in which the cursor stands or right behind which it stands, or else the last one before it. Repeated items
+     * share their place, and the last of them counts.
+     *
+     * @param int|null $caret in characters; the last item when null
+     */
+    public function placeOf(?int $caret): int
+    {
+        if (null === $caret) {
+            return \count($this->spans) - 1;
+        }
+        $place = 0;
+        foreach ($this->spans as $at => $span) {
+            if ($span->at > $caret || ($span->at > $this->spans[$place]->at && $this->spans[$place]->at + $this->spans[$place]->length >= $caret)) {
+                break;
+            }
+            $place = $at;
+        }
+
+        return $place;
+    }
 }

@@ -6,6 +6,7 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Edit;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\MoveItem;
@@ -86,7 +87,7 @@ final readonly class EditList
     }
 
     /** @return list<StrikeItem> the other strikes of its kind, at the same target where they go there */
-    private function exchanges(Item $item): array
+    public function exchanges(Item $item): array
     {
         if (!$item instanceof StrikeItem) {
             return [];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Edit;
+use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Verdict;

@@ -6,6 +6,8 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Edit;
+use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Check\Finding;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Mend;
 
+use Periplus\Core\Combination\Edit;
+
 /** What can be done about a chain. */
 final readonly class MendResult
 {

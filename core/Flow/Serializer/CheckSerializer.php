@@ -96,7 +96,7 @@ final readonly class CheckSerializer
     {
         return [
             'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
-            'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null, 'summary' => null,
+            'rules' => null, 'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null, 'summary' => null,
             'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'stances' => null, 'mirror' => null, 'carry' => null, 'drawings' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
@@ -130,6 +130,7 @@ final readonly class CheckSerializer
             'words' => Words::byRole()->write($inStance),
             'fingerprint' => $fingerprint->plain,
             'fingerprintWithEffort' => $fingerprint->withEffort,
+            'rules' => $options->rules->id,
             'verdict' => $result->verdict->value,
             'linkVerdict' => $result->linkVerdict->value,
             'lengthMs' => self::ms($result->timing->length()),

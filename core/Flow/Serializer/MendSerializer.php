@@ -7,16 +7,17 @@ namespace Periplus\Core\Flow\Serializer;
 use Periplus\Core\Combination\Beat;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Edit;
+use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Check\CheckResult;
-use Periplus\Core\Flow\Mend\Edit;
-use Periplus\Core\Flow\Mend\EditKind;
 use Periplus\Core\Flow\Mend\Mend;
 use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Mend\MendResult;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Notation\EditedText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -40,14 +41,15 @@ final readonly class MendSerializer
     /** @return array<string, mixed> nothing in it when the text cannot be read */
     public function of(ChainText $text, CheckOptions $options): array
     {
-        $numbering = $text->numbering;
-        $chain = $this->reader->read($text->text, $numbering, $text->stance)->chain;
+        $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
+        $chain = $reading->chain;
         if (null === $chain) {
             return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
         }
         $result = $this->check->run(new ChainInStance($chain, $text->stance), $options);
         $mends = $this->finder->mends($result, $options);
-        $show = fn (Mend $mend): array => $this->mend($mend, $result, $numbering);
+        $edited = new EditedText($this->reader, $text, $reading);
+        $show = fn (Mend $mend): array => $this->mend($mend, $result, $edited);
 
         return [
             'verdict' => $result->verdict->value,
@@ -67,14 +69,14 @@ final readonly class MendSerializer
     }
 
     /** @return array<string, mixed> */
-    private function mend(Mend $mend, CheckResult $before, Numbering $numbering): array
+    private function mend(Mend $mend, CheckResult $before, EditedText $edited): array
     {
         $inStance = new ChainInStance($mend->chain, $before->inStance->stance);
 
         return [
             'words' => implode(', and ', array_map(static fn (Edit $edit): string => self::words($edit, $before->inStance->chain), $mend->edits)),
             'edits' => array_map(static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at], $mend->edits),
-            'text' => (new Writer($numbering))->write($inStance),
+            'text' => $edited->with($mend->edits),
             'notation' => (new Writer(Numbering::named('parity')))->write($inStance),
             'verdict' => $mend->verdict()->value,
             'lengthMs' => (int) round($mend->result->timing->length()),

@@ -12,7 +12,6 @@ use Periplus\Core\Flow\Next\Next;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Reader;
-use Periplus\Core\Notation\Span;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
@@ -44,7 +43,7 @@ final readonly class NextSerializer
         if (null === $chain && !$isEmpty) {
             return ['after' => null, 'next' => []];
         }
-        $place = null === $reading ? -1 : self::place($reading->spans, $caret);
+        $place = null === $reading ? -1 : $reading->placeOf($caret);
         $items = null === $chain ? [] : \array_slice($chain->items, 0, $place + 1);
         $stance = $this->stance($chain, $text->stance, $place);
         $writer = new Writer($numbering);
@@ -64,27 +63,6 @@ final readonly class NextSerializer
                 'reason' => $next->reason,
             ], $this->next->after($items, $options)),
         ];
-    }
-
-    /**
-     * The item in which the cursor stands or right behind which it stands, or else the last one before it.
-     *
-     * @param list<Span> $spans of the items, at least one; repeated items share theirs, and the last of them counts
-     */
-    private static function place(array $spans, ?int $caret): int
-    {
-        if (null === $caret) {
-            return \count($spans) - 1;
-        }
-        $place = 0;
-        foreach ($spans as $at => $span) {
-            if ($span->at > $caret || ($span->at > $spans[$place]->at && $spans[$place]->at + $spans[$place]->length >= $caret)) {
-                break;
-            }
-            $place = $at;
-        }
-
-        return $place;
     }
 
     private function stance(?Chain $chain, Stance $start, int $place): Stance

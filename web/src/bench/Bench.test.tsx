@@ -101,9 +101,9 @@ test("a keystroke is one request, and all that it brings is shown as it comes", 
   await waitFor(() => expect(check("1 2")).toBeDefined());
   check("1 2")?.line(one);
   await screen.findByRole("group", { name: "Combination line: 1 2" });
-  expect(screen.queryByRole("button", { name: /^lead hook, at once/ }), "what follows is not here yet").toBeNull();
+  expect(screen.queryByRole("button", { name: /^lead hook, no wait/ }), "what follows is not here yet").toBeNull();
   check("1 2")?.line({ next: NEXT });
-  await screen.findByRole("button", { name: /^lead hook, at once/ });
+  await screen.findByRole("button", { name: /^lead hook, no wait/ });
   check("1 2")?.line({ similar: SIMILAR });
   await screen.findByRole("link", { name: "Long way home" });
   check("1 2")?.line({ mends: MENDS });
@@ -116,7 +116,7 @@ test("what follows is written at the end, stands in the address, and is undone b
   open();
   type("1 2");
   await answer("1 2", one);
-  fireEvent.click(await screen.findByRole("button", { name: /^lead hook, at once/ }));
+  fireEvent.click(await screen.findByRole("button", { name: /^lead hook, no wait/ }));
   expect(entry().value).toBe("1 2 3");
   await waitFor(() => expect(new URLSearchParams(window.location.search).get("chain")).toBe("1 2 3"));
   fireEvent.keyDown(document.body, { key: "z", ctrlKey: true });

@@ -4,10 +4,14 @@ import type { Combination, Mend, NumberingId, Proposal, Rules, Stance } from "..
 import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { useCheck } from "../check/useCheck";
+import type { KeyedEdit } from "../combination-line/CombinationLine";
 import { useTranslate } from "../numbering/useTranslation";
+import { hasKeyboard } from "../ui/device";
+import { useNotice } from "../ui/useNotice";
 import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
 import { useStable } from "../ui/useStable";
+import { VerdictMark } from "../ui/VerdictMark";
 import { CheckPanel } from "./CheckPanel";
 import { ConflictDialog } from "./ConflictDialog";
 import { type Draft, draftOf, TO_SAVE } from "./draft";
@@ -15,6 +19,7 @@ import { EmptyLine } from "./EmptyLine";
 import { EntryButtons } from "./EntryButtons";
 import { EntryHelp } from "./EntryHelp";
 import { EntryLine } from "./EntryLine";
+import { ItemPanel } from "./ItemPanel";
 import { MendCompare } from "./MendCompare";
 import { NextStrip } from "./NextStrip";
 import { OptionsBar } from "./OptionsBar";
@@ -22,6 +27,7 @@ import { SaveDrawer } from "./SaveDrawer";
 import { TouchPad } from "./TouchPad";
 import { useDraft } from "./useDraft";
 import { useEntry } from "./useEntry";
+import { useItemEdits } from "./useItemEdits";
 import { useNext } from "./useNext";
 import { useSaving } from "./useSaving";
 import { WhatIsChanged } from "./WhatIsChanged";
@@ -43,7 +49,11 @@ export function Bench({ id, stored, proposal }: Props) {
   const mine = useNumbering();
   const combinationId = id === "new" || proposal ? null : Number(id);
   const except = combinationId ?? proposal?.combination?.id ?? null;
-  const { draft, change, history, options, give, untouched, leaveFor } = useDraft(id, stored, proposal);
+  const { draft, change, history, options, give, untouched, leaveFor, begin, aside, goOn } = useDraft(
+    id,
+    stored,
+    proposal,
+  );
   const { text, stance, rules, numbering } = draft;
 
   const request = useMemo(
@@ -61,6 +71,9 @@ export function Bench({ id, stored, proposal }: Props) {
   });
   const { selected, select } = entry;
   const next = useNext(request, checked, selected);
+  const settledCheck = settled ? readable : undefined;
+  const picked = entry.isPicked && settled ? selected : null;
+  const hand = useItemEdits(request, settledCheck, picked, entry.replace);
   const saving = useSaving({ draft, combinationId, proposal, checked, leaveFor });
   const [shownStance, setShownStance] = useState<Stance>(stance);
   const [compared, setCompared] = useState<Mend | null>(null);
@@ -83,7 +96,7 @@ export function Bench({ id, stored, proposal }: Props) {
   const onNumbering = useStable((to: NumberingId) =>
     translate({ text, from: numbering, to, stance }, (line) => change({ numbering: to, text: line })),
   );
-  const onRules = useCallback((to: Rules) => change({ rules: to }), [change]);
+  const onRules = useCallback((to: Rules | null) => change({ rules: to }), [change]);
   const onStance = useCallback(
     (to: Stance) => {
       change({ stance: to });
@@ -102,7 +115,22 @@ export function Bench({ id, stored, proposal }: Props) {
   const onMend = useStable((mend: Mend) => {
     setCompared(null);
     entry.replace(mend.text);
+    if (hasKeyboard()) {
+      entry.focus();
+    }
   });
+  const notice = useNotice();
+  const onCopy = useStable(() => notice.copy(window.location.href, "The link is copied."));
+  const onClear = useStable(() => {
+    begin();
+    entry.release();
+    entry.focus();
+  });
+  const onEdit = useStable((what: KeyedEdit, at: number) => void hand.byKey(what, at));
+  useShortcut("findings", () => {
+    document.querySelector<HTMLElement>(".findings .mend, .findings .finding button")?.focus();
+  });
+  const onExample = useStable((example: string) => entry.replace(example));
   const onCompareEnd = useCallback(() => setCompared(null), []);
   const onTakeTheirs = (theirs: Combination) => {
     change(draftOf(theirs, mine));
@@ -129,13 +157,29 @@ export function Bench({ id, stored, proposal }: Props) {
       <h1 className="unseen">{stored ? `Bench: ${stored.name}` : "Bench: a new combination"}</h1>
       <div className="bench-options">
         <WhatIsChanged name={stored?.name} combinationId={combinationId} proposal={proposal} untouched={untouched} />
-        <OptionsBar {...{ stance, rules, numbering, options, onStance, onRules, onNumbering }} onOptions={give} />
+        <OptionsBar
+          {...{ stance, rules, numbering, options, onStance, onRules, onNumbering }}
+          found={readable?.rules ?? null}
+          onOptions={give}
+        />
       </div>
       <div className="work-grid">
         <div className="work-main">
           <section className="panel bench-entry">
             <EntryLine {...{ text, problems, current, entry, history }} check={latest} />
-            <EntryButtons history={history} doing={saving.doing} onSave={saving.open} />
+            <EntryButtons
+              history={history}
+              doing={saving.doing}
+              onClear={id === "new" ? onClear : undefined}
+              isEmpty={text.trim() === ""}
+              onCopy={onCopy}
+              onSave={saving.open}
+            />
+            {readable?.verdict && (
+              <span className={isOld ? "entry-verdict entry-verdict-old" : "entry-verdict"}>
+                <VerdictMark verdict={readable.verdict} />
+              </span>
+            )}
             <EntryHelp {...{ checked, problems }} isUnfinished={inHand !== null} onCorrect={entry.correct} />
           </section>
           <section
@@ -150,20 +194,33 @@ export function Bench({ id, stored, proposal }: Props) {
                 onShownStance={setShownStance}
                 selected={selected}
                 onSelect={select}
+                onEdit={onEdit}
+                tempo={options.tempo}
               />
             ) : (
-              <EmptyLine unreadable={unreadable} onExample={entry.replace} />
+              <EmptyLine {...{ unreadable, aside }} onExample={onExample} onGoOn={goOn} />
             )}
           </section>
-          <NextStrip next={next.next} within={next.within} old={checked.old || next.failed} onPress={onNext} />
-          <TouchPad numbering={numbering} stance={stance} onPress={entry.press} />
         </div>
         <CheckPanel
           {...{ request, checked, isOld, similar, selected, onMend, onCarry }}
           onSelect={select}
           onCompare={setCompared}
         />
+        <div className="work-main bench-tools">
+          <NextStrip next={next.next} within={next.within} old={checked.old || next.failed} onPress={onNext} />
+          <TouchPad
+            {...{ numbering, stance }}
+            onPress={entry.press}
+            onFeint={entry.feint}
+            onBackspace={entry.backspace}
+            onUndo={history.undo}
+          />
+        </div>
       </div>
+      {picked !== null && readable?.items[picked] && (
+        <ItemPanel name={readable.items[picked].words} edits={hand.edits} onEdit={hand.make} onClose={entry.release} />
+      )}
       <SaveDrawer
         check={checked.old ? undefined : readable}
         draft={draft}

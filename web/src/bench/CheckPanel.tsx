@@ -8,7 +8,7 @@ import { compareAddress } from "../compare/address";
 import { Similar } from "./Similar";
 
 interface Props {
-  request: CheckRequest & Required<Pick<CheckRequest, "rules" | "stance">>;
+  request: CheckRequest & Required<Pick<CheckRequest, "stance">>;
   checked: Checked;
   isOld: boolean;
   similar: Matches | null | undefined;
@@ -34,7 +34,8 @@ export function CheckPanel({
   const { readable, parts, old, error } = checked;
   const reachable = useReachable();
   const first = readable?.notation ?? "";
-  const { rules, stance } = request;
+  const { stance } = request;
+  const rules = request.rules ?? readable?.rules ?? "all-limbs";
   const compare = useCallback(
     (second: string, secondStance: Stance, secondTitle: string) =>
       compareAddress({ first, firstStance: stance, firstTitle: "As it is", second, secondStance, secondTitle, rules }),

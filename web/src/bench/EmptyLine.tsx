@@ -1,7 +1,15 @@
 const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 6 3", "1 2 step-out 14l exit"];
 
+interface Props {
+  unreadable: boolean;
+  /** What stood on the bench before; null when there is nothing. */
+  aside: { text: string } | null;
+  onExample: (text: string) => void;
+  onGoOn: () => void;
+}
+
 /** In place of the picture as long as there is none: what to do, and examples to begin with. */
-export function EmptyLine({ unreadable, onExample }: { unreadable: boolean; onExample: (text: string) => void }) {
+export function EmptyLine({ unreadable, aside, onExample, onGoOn }: Props) {
   return (
     <div className="bench-empty">
       <h2>{unreadable ? "Not readable yet" : "Type a combination, or touch the pad"}</h2>
@@ -10,6 +18,13 @@ export function EmptyLine({ unreadable, onExample }: { unreadable: boolean; onEx
           ? "The picture comes as soon as what is underlined can be read. What you typed is kept."
           : "You see it in both stances at once, with the weight under it and every wait in milliseconds."}
       </p>
+      {!unreadable && aside && (
+        <p>
+          <button type="button" className="chip chip-main" onClick={onGoOn}>
+            Go on with {aside.text}
+          </button>
+        </p>
+      )}
       <p>
         {EXAMPLES.map((example) => (
           <button key={example} type="button" className="chip" onClick={() => onExample(example)}>

@@ -1,5 +1,6 @@
 import { Button } from "antd";
 import { memo } from "react";
+import { Stops } from "../ui/Stops";
 import { SHORTCUTS } from "../ui/useShortcut";
 import type { Doing } from "./useSaving";
 
@@ -8,13 +9,17 @@ const SAVE: Record<Doing, string> = { save: "Save", propose: "Propose", approve:
 interface Props {
   history: { undo: () => void; redo: () => void; canUndo: boolean; canRedo: boolean };
   doing: Doing;
+  /** Undefined where something is being changed, so that emptying the line would mean something else. */
+  onClear: (() => void) | undefined;
+  isEmpty: boolean;
+  onCopy: () => void;
   onSave: () => void;
 }
 
-/** Beside the entry line: undo, redo, and the way into the library. */
-export const EntryButtons = memo(function EntryButtons({ history, doing, onSave }: Props) {
+/** Beside the entry line: undo, redo, begin anew, the link, and the way into the library. */
+export const EntryButtons = memo(function EntryButtons({ history, doing, onClear, isEmpty, onCopy, onSave }: Props) {
   return (
-    <span className="bench-buttons">
+    <Stops label="With this line" className="bench-buttons">
       <button
         type="button"
         className="quiet"
@@ -35,9 +40,17 @@ export const EntryButtons = memo(function EntryButtons({ history, doing, onSave 
       >
         ↷
       </button>
+      {onClear && (
+        <button type="button" className="quiet quiet-word" disabled={isEmpty} onClick={onClear}>
+          Clear
+        </button>
+      )}
+      <button type="button" className="quiet quiet-word" disabled={isEmpty} onClick={onCopy}>
+        Copy link
+      </button>
       <Button type="primary" onClick={onSave} title={`${SAVE[doing]} (${SHORTCUTS.save.shown})`}>
         {SAVE[doing]}
       </Button>
-    </span>
+    </Stops>
   );
 });

@@ -1,5 +1,6 @@
-import { type KeyboardEvent, type RefObject, useLayoutEffect } from "react";
+import { type KeyboardEvent, type RefObject, useEffect, useLayoutEffect } from "react";
 import type { Check, ReadingProblem } from "../api/client";
+import { hasKeyboard } from "../ui/device";
 import { isShortcut } from "../ui/useShortcut";
 
 interface Props {
@@ -54,8 +55,15 @@ export function EntryLine({ text, check, problems, current, entry, history }: Pr
     }
   }, [text, field]);
 
+  // Where there is a keyboard one begins to type at once; on a touch screen it would cover the pad.
+  useEffect(() => {
+    if (hasKeyboard()) {
+      field.current?.focus({ preventScroll: true });
+    }
+  }, [field]);
+
   const onKey = (event: KeyboardEvent<HTMLTextAreaElement>) => {
-    if (event.key === "Enter") {
+    if (event.key === "Enter" && !isShortcut("play", event)) {
       event.preventDefault();
     } else if (isShortcut("undo", event) || isShortcut("redo", event)) {
       // The browser would undo within the field alone.

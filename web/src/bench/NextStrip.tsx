@@ -1,6 +1,7 @@
 import { Segmented } from "antd";
 import { memo, useState } from "react";
 import type { Continuations } from "../api/client";
+import { Stops } from "../ui/Stops";
 import { LIMBS } from "../ui/words";
 
 const SHOWN = 40;
@@ -19,7 +20,7 @@ interface Props {
   onPress: (text: string) => void;
 }
 
-/** What flows from here, the soonest first: from the end of the chain, or from where the cursor stands. */
+/** What can follow, the soonest first: from the end of the chain, or from where the cursor stands. */
 export const NextStrip = memo(function NextStrip({ next, within, old, onPress }: Props) {
   const [filter, setFilter] = useState("");
   const [pointed, setPointed] = useState<string | null>(null);
@@ -30,37 +31,35 @@ export const NextStrip = memo(function NextStrip({ next, within, old, onPress }:
     .slice(0, SHOWN);
   const reason = shown.find((one) => one.text === pointed)?.reason;
   return (
-    <section className="panel next" aria-label="What flows from here">
+    <section className="panel next" aria-label="What can follow">
       <div className="next-head">
-        <h2>From here</h2>
+        <h2>What can follow</h2>
         <Segmented size="small" value={filter} onChange={setFilter} options={FILTERS} aria-label="Which weapon" />
         <span className="next-reason" aria-live="polite">
-          {reason ??
-            (within ? "After the item at the cursor, the soonest first." : "After the last item, the soonest first.")}
+          {reason ?? (within ? "After the item at the cursor, soonest first." : "After the last item, soonest first.")}
         </span>
       </div>
-      <ul className={old ? "next-old" : undefined}>
+      <Stops label="What can follow" className={old ? "next-list next-old" : "next-list"}>
         {shown.map((one) => (
-          <li key={one.text}>
-            <button
-              type="button"
-              className={`chip next-${one.verdict}`}
-              onClick={() => {
-                setPointed(null);
-                onPress(one.text);
-              }}
-              onPointerEnter={() => setPointed(one.text)}
-              onPointerLeave={() => setPointed(null)}
-              onFocus={() => setPointed(one.text)}
-              onBlur={() => setPointed(null)}
-              aria-label={`${one.words}, ${one.waitMs === 0 ? "at once" : `${one.waitMs} ms`}`}
-              title={one.words}
-            >
-              {one.text} <small>{one.waitMs === 0 ? "at once" : `+${one.waitMs}`}</small>
-            </button>
-          </li>
+          <button
+            key={one.text}
+            type="button"
+            className={`chip next-${one.verdict}`}
+            onClick={() => {
+              setPointed(null);
+              onPress(one.text);
+            }}
+            onPointerEnter={() => setPointed(one.text)}
+            onPointerLeave={() => setPointed(null)}
+            onFocus={() => setPointed(one.text)}
+            onBlur={() => setPointed(null)}
+            aria-label={`${one.words}, ${one.waitMs === 0 ? "no wait" : `${one.waitMs} ms wait`}`}
+            title={one.words}
+          >
+            {one.text} <small>{one.waitMs === 0 ? "no wait" : `+${one.waitMs}`}</small>
+          </button>
         ))}
-      </ul>
+      </Stops>
     </section>
   );
 });

@@ -2,16 +2,19 @@ import { Segmented, Select } from "antd";
 import { memo } from "react";
 import type { NumberingId, Rules, Stance } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
-import { GROUPS, MEDIA, RULES, STANCES } from "../ui/words";
-import { ATHLETES, type CheckOptions, TEMPOS } from "./checkOptions";
+import { GROUPS, MEDIA, RULES, STANCES, TEMPOS } from "../ui/words";
+import { ATHLETES, type CheckOptions } from "./checkOptions";
 
 interface Props {
   stance: Stance;
-  rules: Rules;
+  /** Chosen; null for those that the chain asks for. */
+  rules: Rules | null;
+  /** Those that it is checked under. */
+  found: Rules | null;
   numbering: NumberingId;
   options: CheckOptions;
   onStance: (stance: Stance) => void;
-  onRules: (rules: Rules) => void;
+  onRules: (rules: Rules | null) => void;
   onNumbering: (numbering: NumberingId) => void;
   onOptions: (part: Partial<CheckOptions>) => void;
 }
@@ -22,16 +25,22 @@ const CHOICES: {
   choices: { value: string | number; label: string }[];
   label: string;
 }[] = [
-  { name: "tempo", choices: TEMPOS, label: "Tempo" },
+  { name: "tempo", choices: TEMPOS.map(({ value, name }) => ({ value, label: `${name} tempo` })), label: "Tempo" },
   { name: "medium", choices: MEDIA, label: "What it is thrown at" },
   { name: "group", choices: GROUPS, label: "For which group" },
   { name: "athlete", choices: ATHLETES, label: "Which athlete" },
 ];
+/** The rules that nobody chose, and why they are these. */
+function inferred(found: Rules | null): string {
+  const name = RULES.find((rule) => rule.value === found)?.label;
+  return name === undefined ? "By the chain" : found === "boxing" ? "Hands: boxing" : `Chain: ${name.toLowerCase()}`;
+}
+
 const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: "Parity" }];
 
 /** For whom, against whom, under which rules and in which numbers the line is read and checked. */
 export const OptionsBar = memo(function OptionsBar(props: Props) {
-  const { stance, rules, numbering, options, onStance, onRules, onNumbering, onOptions } = props;
+  const { stance, rules, found, numbering, options, onStance, onRules, onNumbering, onOptions } = props;
   // Without the list of numberings the bench goes on in the numbers that every gym has.
   const numberings = useNumberings().data?.numberings ?? PARITY;
   return (
@@ -66,7 +75,13 @@ export const OptionsBar = memo(function OptionsBar(props: Props) {
           aria-label={label}
         />
       ))}
-      <Select size="small" value={rules} onChange={onRules} options={RULE_SETS} aria-label="House rules" />
+      <Select<Rules | "">
+        size="small"
+        value={rules ?? ""}
+        onChange={(value) => onRules(value === "" ? null : value)}
+        options={[{ value: "", label: inferred(found) }, ...RULE_SETS]}
+        aria-label="House rules"
+      />
       <Select
         size="small"
         value={numbering}

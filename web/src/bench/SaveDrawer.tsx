@@ -96,7 +96,19 @@ export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: P
           </p>
         )}
         <span className="field-name">Rules</span>
-        <Segmented block value={draft.rules} onChange={(rules) => give({ rules })} options={RULES} aria-label="Rules" />
+        <Segmented
+          block
+          value={draft.rules ?? check?.rules ?? "all-limbs"}
+          onChange={(rules) => give({ rules })}
+          options={RULES}
+          aria-label="Rules"
+        />
+        {draft.rules === null && check?.rules && (
+          <p className="small save-level">
+            {check.rules === "boxing" ? "Hands alone, so boxing." : "As the chain asks for."} Choose others to keep
+            them.
+          </p>
+        )}
         <label htmlFor="note">Note</label>
         <Input.TextArea
           id="note"

@@ -15,9 +15,10 @@ afterEach(() => {
 
 async function pad() {
   const onPress = vi.fn();
+  const told = { onFeint: vi.fn(), onBackspace: vi.fn(), onUndo: vi.fn() };
   render(
     <Around>
-      <TouchPad numbering="parity" stance="orthodox" onPress={onPress} />
+      <TouchPad numbering="parity" stance="orthodox" onPress={onPress} {...told} />
     </Around>,
   );
   await screen.findByRole("button", { name: /^1/ });
@@ -26,7 +27,7 @@ async function pad() {
     fireEvent.click(screen.getByRole("button", { name }));
     return onPress.mock.lastCall?.[0] as string;
   };
-  return { choose, press };
+  return { choose, press, ...told };
 }
 
 test("the pad writes numbers, with the letter of the target where one is chosen and it can be had", async () => {
@@ -54,10 +55,18 @@ test("no arm is offered the leg", async () => {
 
 test("the pad writes moves by their names and signs as they are", async () => {
   const { choose, press } = await pad();
-  expect(press(/Lands together/)).toBe("+");
+  expect(press(/^join/)).toBe("+");
   choose("Defence");
   expect(press(/slip lead/)).toBe("slip-lead");
   choose("Footwork");
   expect(press(/step out/)).toBe("step-out");
   expect(press(/clinch/)).toBe("clinch");
+});
+
+test("the pad takes back, and makes the last strike a feint", async () => {
+  const { onFeint, onBackspace, onUndo } = await pad();
+  fireEvent.click(screen.getByRole("button", { name: "feint" }));
+  fireEvent.click(screen.getByRole("button", { name: "take away" }));
+  fireEvent.click(screen.getByRole("button", { name: "undo" }));
+  expect([onFeint, onBackspace, onUndo].map((told) => told.mock.calls.length)).toEqual([1, 1, 1]);
 });

@@ -4,6 +4,7 @@ import type { NumberingId, Numberings, Stance, Target } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Glyph } from "../combination-line/Glyph";
+import { Stops } from "../ui/Stops";
 
 type Number_ = Numberings["numberings"][number]["numbers"][number];
 
@@ -21,14 +22,24 @@ const TARGETS: { value: string; label: string; word: Target | null }[] = [
   { value: "l", label: "leg", word: "leg" },
 ];
 
+const SIGNS = [
+  { sign: "/", name: "beat", does: "A pause of one beat" },
+  { sign: "+", name: "join", does: "The next strike lands together with the last" },
+  { sign: "!", name: "hard", does: "The last strike is hard" },
+  { sign: "~", name: "light", does: "The last strike is light" },
+];
+
 interface Props {
   numbering: NumberingId;
   stance: Stance;
   onPress: (text: string) => void;
+  onFeint: () => void;
+  onBackspace: () => void;
+  onUndo: () => void;
 }
 
 /** Strikes and moves under the thumb: what is pressed is written at the place of the cursor. */
-export const TouchPad = memo(function TouchPad({ numbering, stance, onPress }: Props) {
+export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onFeint, onBackspace, onUndo }: Props) {
   const numberings = useNumberings();
   const vocabulary = useVocabulary();
   const [page, setPage] = useState("hand");
@@ -66,22 +77,33 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress }: P
             aria-label="Target of the next strike"
           />
         )}
-        <span className="pad-signs">
-          {["/", "+", "!", "~"].map((sign) => (
-            <button
-              key={sign}
-              type="button"
-              className="key key-sign"
-              onClick={() => onPress(sign)}
-              aria-label={SIGNS[sign]}
-              title={SIGNS[sign]}
-            >
-              {sign}
-            </button>
-          ))}
-        </span>
       </div>
-      <div className="pad-keys">
+      <Stops label="Signs, and taking back" className="pad-signs">
+        {SIGNS.map(({ sign, name, does }) => (
+          <button key={name} type="button" className="key key-sign" onClick={() => onPress(sign)} title={does}>
+            <b aria-hidden="true">{sign}</b>
+            <small>{name}</small>
+          </button>
+        ))}
+        <button
+          type="button"
+          className="key key-sign"
+          onClick={onFeint}
+          title="The last strike is shown, not delivered"
+        >
+          <b aria-hidden="true">( )</b>
+          <small>feint</small>
+        </button>
+        <button type="button" className="key key-sign" onClick={onBackspace} title="Take away the last item">
+          <b aria-hidden="true">⌫</b>
+          <small>take away</small>
+        </button>
+        <button type="button" className="key key-sign" onClick={onUndo} title="Undo">
+          <b aria-hidden="true">↶</b>
+          <small>undo</small>
+        </button>
+      </Stops>
+      <Stops label="Strikes and moves" className="pad-keys">
         {striking && numbers.length === 0 && (
           <p className="small">
             {chosen?.name} has no numbers for these; write them in words, such as “rear low kick”.
@@ -108,17 +130,10 @@ export const TouchPad = memo(function TouchPad({ numbering, stance, onPress }: P
               <small>{move.words}</small>
             </button>
           ))}
-      </div>
+      </Stops>
     </section>
   );
 });
-
-const SIGNS: Record<string, string> = {
-  "/": "A beat",
-  "+": "Lands together with the strike before",
-  "!": "The last strike is hard",
-  "~": "The last strike is light",
-};
 
 function keyName(number: Number_, vocabulary: ReturnType<typeof useVocabulary>): string {
   const name = vocabulary?.strikes.find((strike) => strike.family === number.family)?.shortName ?? number.family;

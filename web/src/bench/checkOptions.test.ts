@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { GROUPS, MEDIA } from "../ui/words";
-import { ATHLETES, addressOfOptions, type CheckOptions, optionsOf, TEMPOS, USUAL } from "./checkOptions";
+import { GROUPS, MEDIA, TEMPOS } from "../ui/words";
+import { ATHLETES, addressOfOptions, type CheckOptions, optionsOf, USUAL } from "./checkOptions";
 
 const one = <T>(options: { value: T }[]) => fc.constantFrom(...options.map((option) => option.value));
 const options: fc.Arbitrary<CheckOptions> = fc.record({

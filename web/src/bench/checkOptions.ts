@@ -1,5 +1,5 @@
 import type { CheckRequest } from "../api/client";
-import { GROUPS, MEDIA } from "../ui/words";
+import { GROUPS, MEDIA, TEMPOS } from "../ui/words";
 
 /** Against whom, how fast, at what, for whom and with which body a chain is checked; nothing of it is stored. */
 export type CheckOptions = Required<Pick<CheckRequest, "opponent" | "tempo" | "medium" | "group" | "athlete">>;
@@ -12,11 +12,6 @@ export const USUAL: CheckOptions = {
   athlete: "middle",
 };
 
-export const TEMPOS = [
-  { value: 1.6, label: "learning tempo" },
-  { value: 1, label: "working tempo" },
-  { value: 0.8, label: "fast tempo" },
-];
 export const ATHLETES: { value: CheckOptions["athlete"]; label: string }[] = [
   { value: "small", label: "small build" },
   { value: "middle", label: "middle build" },

@@ -4,7 +4,8 @@ import type { Combination, NumberingId, Proposal, Rules, Stance } from "../api/c
 export interface Draft {
   text: string;
   stance: Stance;
-  rules: Rules;
+  /** Chosen by the coach; null for those that the chain asks for. */
+  rules: Rules | null;
   numbering: NumberingId;
   name: string;
   themes: string[];
@@ -18,7 +19,7 @@ export interface Draft {
 export const EMPTY: Draft = {
   text: "",
   stance: "orthodox",
-  rules: "all-limbs",
+  rules: null,
   numbering: "parity",
   name: "",
   themes: [],
@@ -96,5 +97,22 @@ export function forget(id: string): void {
 export function addressOf(draft: Draft): Record<string, string> {
   const { text, stance, rules, numbering, basedOn } = draft;
   const version: Record<string, string> = basedOn === null ? {} : { version: String(basedOn) };
-  return text === "" ? {} : { chain: text, stance, rules, numbering, ...version };
+  return text === "" ? {} : { chain: text, stance, ...(rules ? { rules } : {}), numbering, ...version };
+}
+
+const ASIDE = "periplus.bench.aside";
+
+/** Keeps what stood on the bench before a new combination was begun. */
+export function layAside(draft: Draft): void {
+  localStorage.setItem(ASIDE, JSON.stringify(draft));
+}
+
+/** What was laid aside last; null when there is nothing. */
+export function laidAside(): Draft | null {
+  try {
+    const written = localStorage.getItem(ASIDE);
+    return written ? { ...EMPTY, ...(JSON.parse(written) as Partial<Draft>) } : null;
+  } catch {
+    return null;
+  }
 }

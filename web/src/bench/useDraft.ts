@@ -1,11 +1,12 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useLocation, useNavigate, useSearchParams } from "react-router";
 import type { Proposal } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
+import { FRESH } from "../ui/newCombination";
 import { useHistory } from "../ui/useHistory";
 import { useStable } from "../ui/useStable";
 import { addressOfOptions, type CheckOptions, optionsOf } from "./checkOptions";
-import { addressOf, type Draft, EMPTY, forget, keep, recall } from "./draft";
+import { addressOf, type Draft, EMPTY, forget, keep, laidAside, layAside, recall } from "./draft";
 
 const isEmpty = (draft: Draft) =>
   JSON.stringify({ ...draft, numbering: "" }) === JSON.stringify({ ...EMPTY, numbering: "" });
@@ -51,6 +52,24 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     void navigate(page);
   });
 
+  const [aside, setAside] = useState(laidAside);
+  const begin = useStable(() => {
+    if (!isEmpty(now)) {
+      layAside(now);
+      setAside(now);
+    }
+    changeAll(() => ({ ...EMPTY, numbering: mine }));
+  });
+  const goOn = useStable(() => aside && changeAll(() => aside));
+  // "New combination" was asked for, here or elsewhere. A reload does not ask for it again.
+  const { state } = useLocation();
+  useLayoutEffect(() => {
+    if (state === FRESH && id === "new") {
+      begin();
+      void navigate("/bench", { replace: true, state: null });
+    }
+  }, [state, id, begin, navigate]);
+
   const untouched = stored !== null && JSON.stringify(now) === JSON.stringify(stored);
   useEffect(() => {
     // On the way to another page nothing is kept, and the address is left alone: it would call the bench back.
@@ -73,5 +92,18 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     }
   }, [id, now, options, untouched, setAddress, proposal]);
 
-  return { draft: now, change, history, options, give, untouched, leaveFor };
+  return {
+    draft: now,
+    change,
+    history,
+    options,
+    give,
+    untouched,
+    leaveFor,
+    /** Empties the bench; what stood on it is laid aside. */
+    begin,
+    /** What was laid aside last, and the way back to it. */
+    aside: aside?.text ? aside : null,
+    goOn,
+  };
 }

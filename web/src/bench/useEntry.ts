@@ -35,18 +35,25 @@ export function useEntry({ text, items, onChange }: Line) {
   const field = useRef<HTMLTextAreaElement>(null);
   const caret = useRef(Array.from(text).length);
   const [selected, setSelected] = useState<number | null>(null);
+  // A press on a tile or a word means the item; the cursor only passes it.
+  const [isPicked, setPicked] = useState(false);
 
   const typing = useRef(false);
 
-  const place = useStable((next: string, at: number) => {
+  const place = useStable((next: string, at: number, item: number | null = null) => {
     typing.current = false;
     onChange(next);
     caret.current = at;
-    setSelected(null);
+    setSelected(item);
+    setPicked(item !== null);
   });
+  /** The item in which the cursor stands or before it. */
+  const before = () => items?.findLast((item) => item.at < caret.current);
   return {
     field,
     selected,
+    /** Whether the selected item was pressed, so that something may be done with it. */
+    isPicked: isPicked && selected !== null,
     /** Where the cursor stands, in characters. */
     caret: useStable(() => Math.min(caret.current, Array.from(text).length)),
     /** The word that is being typed, which may not be finished; null after a press. */
@@ -54,6 +61,7 @@ export function useEntry({ text, items, onChange }: Line) {
     release: useStable(() => setSelected(null)),
     select: useStable((at: number | null) => {
       setSelected(at);
+      setPicked(at !== null);
       const item = at === null ? undefined : items?.[at];
       if (item && field.current) {
         const units = (count: number) => Array.from(text).slice(0, count).join("").length;
@@ -72,6 +80,7 @@ export function useEntry({ text, items, onChange }: Line) {
       if (items && document.activeElement === field.current) {
         const found = items.findIndex((item) => at >= item.at && at <= item.at + item.length);
         setSelected(found < 0 ? null : found);
+        setPicked(false);
       }
     }),
     /** Writes at the cursor. */
@@ -85,8 +94,35 @@ export function useEntry({ text, items, onChange }: Line) {
       const next = written(text, item ? item.at + item.length : Array.from(text).length, what);
       place(next.text, next.caret);
     }),
-    /** Puts another text in place of the whole line. */
-    replace: useStable((next: string) => place(next, Array.from(next).length)),
+    /** Takes away the item before the cursor, or the word there as long as items are not known. */
+    backspace: useStable(() => {
+      const item = before() ?? wordInHand(text.slice(0, caret.current).trimEnd(), caret.current);
+      if (item) {
+        const rest = replaceCharacters(
+          text,
+          { at: item.at, length: Math.max(item.length, caret.current - item.at) },
+          "",
+        );
+        place(rest.trimEnd(), Math.min(item.at, Array.from(rest.trimEnd()).length));
+      }
+    }),
+    /** Has the strike before the cursor be shown and not delivered. */
+    feint: useStable(() => {
+      const item = before() ?? wordInHand(text, caret.current);
+      if (item) {
+        const word = Array.from(text)
+          .slice(item.at, item.at + item.length)
+          .join("");
+        place(replaceCharacters(text, item, `(${word})`), item.at + item.length + 2);
+      }
+    }),
+    /**
+     * Puts another text in place of the whole line.
+     *
+     * @param item that is selected in it
+     */
+    replace: useStable((next: string, item: number | null = null) => place(next, Array.from(next).length, item)),
+    focus: useStable(() => field.current?.focus({ preventScroll: true })),
     /** Puts something else in place of what cannot be read. */
     correct: useStable((what: Place, by: string) => {
       place(replaceCharacters(text, what, by), what.at + Array.from(by).length);

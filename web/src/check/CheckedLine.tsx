@@ -1,7 +1,12 @@
 import { memo, useState } from "react";
 import type { Check, Stance } from "../api/client";
-import { CombinationLine } from "../combination-line/CombinationLine";
+import { CombinationLine, type KeyedEdit } from "../combination-line/CombinationLine";
+import { Legend } from "../combination-line/Legend";
+import { MovingMark } from "../combination-line/MovingMark";
 import { StanceWords } from "../combination-line/StanceWords";
+import { PlayBar } from "../play/PlayBar";
+import { usePlay } from "../play/usePlay";
+import { useShortcut } from "../ui/useShortcut";
 import "./check.css";
 
 interface Props {
@@ -12,9 +17,15 @@ interface Props {
   onShownStance: (stance: Stance) => void;
   selected: number | null;
   onSelect: (at: number | null) => void;
+  onEdit?: (what: KeyedEdit, at: number) => void;
+  /** At which it was checked. */
+  tempo?: number;
 }
 
-/** The full drawing, the sentence of what is pointed at or selected, or else how the two face each other, and both stances under it. */
+/**
+ * The full drawing, which can be played; the sentence of what is pointed at or selected, or else how the two face each
+ * other; and both stances under it.
+ */
 export const CheckedLine = memo(function CheckedLine({
   check,
   stances,
@@ -22,8 +33,13 @@ export const CheckedLine = memo(function CheckedLine({
   onShownStance,
   selected,
   onSelect,
+  onEdit,
+  tempo = 1,
 }: Props) {
   const [pointed, setPointed] = useState<string | null>(null);
+  const [explains, setExplains] = useState(false);
+  const play = usePlay(check, tempo);
+  useShortcut("play", play.press);
   const drawing = check.drawings?.full;
   const sentence = pointed ?? (selected === null ? null : (drawing?.items[selected]?.sentence ?? null));
   return (
@@ -35,12 +51,22 @@ export const CheckedLine = memo(function CheckedLine({
           selected={selected}
           onSelect={onSelect}
           onPoint={setPointed}
+          onEdit={onEdit}
           name={`Combination line: ${check.text}`}
+          overlay={play.plays ? (line) => <MovingMark line={line} stance={shownStance} at={play.at} /> : undefined}
         />
       )}
       <p className={sentence ? "sentence" : "sentence sentence-guard"} aria-live="polite">
         {sentence ?? stances[shownStance].guard.message}
       </p>
+      <div className="line-foot">
+        <PlayBar play={play}>
+          <button type="button" className="link-button" aria-expanded={explains} onClick={() => setExplains(!explains)}>
+            {explains ? "Hide the signs" : "What the signs mean"}
+          </button>
+        </PlayBar>
+        {explains && <Legend />}
+      </div>
       <StanceWords
         stances={stances}
         shownStance={shownStance}

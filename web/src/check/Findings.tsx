@@ -1,11 +1,10 @@
 import { memo } from "react";
 import type { Check, Finding, Mend, Mends } from "../api/client";
+import { Stops } from "../ui/Stops";
 import { VerdictMark } from "../ui/VerdictMark";
-import { seconds } from "../ui/words";
+import { SEVERITIES, seconds } from "../ui/words";
 import { MendList } from "./MendList";
 import "./check.css";
-
-const WORDS: Record<Finding["severity"], string> = { must: "must", should: "should", hint: "hint", credit: "good" };
 
 interface Props {
   check: Check;
@@ -34,20 +33,24 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
         </span>
       </header>
       {check.summary && <p className="summary">{check.summary}</p>}
+      {waits.length > 0 && (
+        <Stops label="Waits" className="waits">
+          {waits.map((link) => (
+            <div key={link.to} className={`finding finding-${link.verdict}`}>
+              <button type="button" aria-pressed={selected === link.to} onClick={() => onSelect(link.to)}>
+                <b>
+                  {check.items[link.from]?.text} → {check.items[link.to]?.text}: {link.verdict}, +{link.waitMs} ms
+                </b>
+                <span>{link.reason}</span>
+              </button>
+            </div>
+          ))}
+        </Stops>
+      )}
       <ul>
-        {waits.map((link) => (
-          <li key={link.to} className={`finding finding-${link.verdict}`}>
-            <button type="button" aria-pressed={selected === link.to} onClick={() => onSelect(link.to)}>
-              <b>
-                {check.items[link.from]?.text} → {check.items[link.to]?.text}: {link.verdict}, +{link.waitMs} ms
-              </b>
-              <span>{link.reason}</span>
-            </button>
-          </li>
-        ))}
         {mends && mends.mends.length > 0 && (
           <li className="finding finding-mends">
-            <b className="mends-head">To mend it</b>
+            <b className="mends-head">Fix it</b>
             {offer(mends.mends, "Mends of the chain")}
           </li>
         )}
@@ -59,7 +62,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
               onClick={() => onSelect(finding.at)}
             >
               <span>
-                <em>{WORDS[finding.severity]}</em>
+                <em>{SEVERITIES[finding.severity]}</em>
                 {finding.message}
               </span>
             </button>

@@ -7,6 +7,7 @@ import {
   type Check,
   type CheckRequest,
   type Continuations,
+  type ItemEdits,
   isAway,
   type Matches,
   type Mends,
@@ -20,6 +21,7 @@ import { linesOf } from "../api/lines";
 export interface CheckAnswer {
   check: Check;
   next?: Continuations;
+  edits?: ItemEdits;
   /** Null while the library cannot be asked. */
   similar?: Matches | null;
   mends?: Mends;

@@ -3,6 +3,8 @@ import { afterEach, expect, test, vi } from "vitest";
 import type { Check, LineDrawing } from "../api/client";
 import { checked, checkedDemo, DEMO, drawn } from "../testing/core";
 import { CombinationLine } from "./CombinationLine";
+import { type Footing, footingAt } from "./footing";
+import { curveAt } from "./place";
 import { StanceWords } from "./StanceWords";
 
 afterEach(cleanup);
@@ -94,7 +96,7 @@ test("a reload and a break are gaps as wide as their wait, with their millisecon
 
 test("a screen reader is told what each item is, when it lands and what the link before it needs", () => {
   const [check] = checked(["1 2 2 exit"]) as [Check];
-  draw(check, "full");
+  draw(check, "full", { onSelect: () => {} });
   const names = screen.getAllByRole("button").map((button) => button.getAttribute("aria-label"));
   expect(names.length).toBe(4);
   expect(names[0]).toMatch(/^Jab, lands at \d\.\d\d s\.$/);
@@ -223,4 +225,76 @@ test.each([
   screenPoints.forEach((value, at) => {
     expect(paperPoints[at]).toBeCloseTo(value, 1);
   });
+});
+
+test("an item is taken away, moved and aimed by keys", () => {
+  const [check] = checked(["1 2 3"]) as [Check];
+  const onEdit = vi.fn();
+  draw(check, "full", { onSelect: () => {}, onEdit, selected: 1 });
+  const tile = screen.getAllByRole("button")[1] as HTMLElement;
+  for (const [key, shiftKey] of [
+    ["Delete", false],
+    ["ArrowLeft", true],
+    ["ArrowRight", true],
+    ["ArrowUp", true],
+    ["ArrowDown", true],
+  ] as const) {
+    fireEvent.keyDown(tile, { key, shiftKey });
+  }
+  expect(onEdit.mock.calls).toEqual([
+    ["leave-out", 1],
+    ["earlier", 1],
+    ["later", 1],
+    ["higher", 1],
+    ["lower", 1],
+  ]);
+});
+
+test("what nobody asks about cannot be pressed, and is one picture with its name", () => {
+  const [check] = checked(["1 2 3"]) as [Check];
+  draw(check, "full");
+  expect(screen.queryAllByRole("button")).toEqual([]);
+  expect(screen.getByRole("img", { name: "line" })).toBeTruthy();
+});
+
+const moving = named.flatMap(([name, check]) => {
+  const drawing = check.drawings?.full;
+  return drawing?.ribbon ? [[name, drawing] as const] : [];
+});
+
+test.each(moving)(
+  "%s: the weight that moves is on its curve at every dot, and the feet stand as they are drawn",
+  (_, drawing) => {
+    for (const dot of drawing.ribbon?.dots ?? []) {
+      expect(curveAt(drawing.ribbon?.line ?? [], dot.ms)).toBeCloseTo(dot.y, 0);
+    }
+    for (const strip of Object.values(drawing.feet ?? {})) {
+      for (const pair of strip.pairs.filter((one) => !one.isBefore)) {
+        const footing = footingAt(strip, drawing.items, pair.ms);
+        expect(footing?.soles.map(({ x, y, isLeft }) => [x, y, isLeft])).toEqual(
+          expect.arrayContaining(pair.soles.map(({ x, y, isLeft }) => [x, y, isLeft])),
+        );
+      }
+    }
+  },
+);
+
+test("while they are moved the feet are between where the strip has them before and after", () => {
+  const [check] = checked(["1 step-out 3 switch"]) as [Check];
+  const drawing = check.drawings?.full as LineDrawing;
+  const strip = (drawing.feet as NonNullable<LineDrawing["feet"]>).orthodox;
+  const numbers = (footing: Footing | null | undefined) =>
+    footing ? [footing.dx, footing.dy, ...footing.soles.flatMap(({ x, y }) => [x, y])] : [];
+  for (const place of [1, 3]) {
+    const item = check.items[place] as Check["items"][number];
+    const [before, after] = [true, false].map((isBefore) =>
+      numbers(strip.pairs.find((pair) => pair.isBefore === isBefore && pair.ms === item.endMs)),
+    ) as [number[], number[]];
+    const at = (part: number) =>
+      numbers(footingAt(strip, drawing.items, item.startMs + part * (item.endMs - item.startMs)));
+    const byFoot = (values: number[]) => [...values].sort((a, b) => a - b);
+    expect(at(0)).toEqual(before);
+    expect(byFoot(at(1))).toEqual(byFoot(after));
+    expect(at(0.5)).not.toEqual(before);
+  }
 });

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type ReactNode, useId, useMemo } from "react";
+import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from "react";
 import type { LineDrawing, Stance } from "../api/client";
 import { Feet } from "./Feet";
 import { LineItem } from "./LineItem";
@@ -6,6 +6,17 @@ import { type Placed, place } from "./place";
 import { Ribbon } from "./Ribbon";
 import { useWidth } from "./useWidth";
 import "./combination-line.css";
+
+/** What a key does with a tile. */
+export type KeyedEdit = "leave-out" | "earlier" | "later" | "higher" | "lower";
+const EDIT_KEYS: Record<string, KeyedEdit> = {
+  Delete: "leave-out",
+  Backspace: "leave-out",
+  "Shift ArrowLeft": "earlier",
+  "Shift ArrowRight": "later",
+  "Shift ArrowUp": "higher",
+  "Shift ArrowDown": "lower",
+};
 
 interface Props {
   /** What the core has worked out; here it is only written. */
@@ -16,6 +27,8 @@ interface Props {
   onSelect?: (at: number | null) => void;
   /** Told what the pointer or the focus is on, so that its sentence can be shown. */
   onPoint?: (sentence: string | null) => void;
+  /** Told what is to be done with an item by a key, such as "earlier". */
+  onEdit?: (what: KeyedEdit, at: number) => void;
   /** The time that the width stands for, in ms, where two lines share one axis; the length of the chain by itself. */
   spanMs?: number;
   /** Places of the items to be marked as different. */
@@ -34,6 +47,7 @@ export function CombinationLine({
   selected = null,
   onSelect,
   onPoint,
+  onEdit,
   spanMs,
   marked,
   width: fixed,
@@ -44,11 +58,26 @@ export function CombinationLine({
   const width = fixed ?? measured;
   const line = useMemo(() => place(drawing, width, spanMs), [drawing, width, spanMs]);
   const hatch = useId();
+  const svg = useRef<SVGSVGElement>(null);
+  const inside = useRef(false);
+  // Whoever works in it by keys goes along with what is selected, also when it has moved.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another drawing may have put it elsewhere
+  useEffect(() => {
+    if (inside.current && selected !== null) {
+      svg.current?.querySelector<SVGElement>(`[data-at="${selected}"]`)?.focus();
+    }
+  }, [selected, drawing]);
   const small = drawing.size === "row";
-  // A line that moves is looked at; nothing in it can be pressed.
-  const moves = overlay !== undefined;
+  // What nobody asks about is looked at; nothing in it can be pressed.
+  const still = small || (onSelect === undefined && onPoint === undefined);
 
   const onKey = (event: KeyboardEvent, at: number) => {
+    const edit = EDIT_KEYS[event.shiftKey ? `Shift ${event.key}` : event.key];
+    if (edit && onEdit) {
+      event.preventDefault();
+      onEdit(edit, at);
+      return;
+    }
     const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
     if (step !== 0 && drawing.items[at + step]) {
       event.preventDefault();
@@ -64,12 +93,19 @@ export function CombinationLine({
   };
 
   return (
-    <div className={`combination-line line-${drawing.size}`} ref={holder}>
+    <div className={`combination-line line-${drawing.size}${overlay ? " line-plays" : ""}`} ref={holder}>
       <svg
         width={line.width}
         height={drawing.height}
         viewBox={`0 0 ${line.width} ${drawing.height}`}
-        role={small ? "img" : "group"}
+        ref={svg}
+        role={still ? "img" : "group"}
+        onFocus={() => {
+          inside.current = true;
+        }}
+        onBlur={(event) => {
+          inside.current = event.target.isConnected && event.currentTarget.contains(event.relatedTarget);
+        }}
         aria-label={small ? drawing.words : name}
       >
         <defs>
@@ -91,19 +127,13 @@ export function CombinationLine({
         <g>
           {drawing.items.map((item, at) => {
             const drawn = (
-              <LineItem
-                key={`${at}-${item.text}`}
-                item={item}
-                line={line}
-                selected={selected === at}
-                marked={marked?.has(at) ?? false}
-              />
+              <LineItem key={at} item={item} line={line} selected={selected === at} marked={marked?.has(at) ?? false} />
             );
-            return small || moves ? (
+            return still ? (
               drawn
             ) : (
               <g
-                key={`${at}-${item.text}`}
+                key={at}
                 data-at={at}
                 role="button"
                 aria-pressed={selected === at}
@@ -190,11 +220,8 @@ function Wait({
       className="wait"
       role="img"
       aria-label={gap.sentence}
-      tabIndex={0}
       onPointerEnter={() => onPoint?.(gap.sentence)}
       onPointerLeave={() => onPoint?.(null)}
-      onFocus={() => onPoint?.(gap.sentence)}
-      onBlur={() => onPoint?.(null)}
     >
       {area}
       <text x={(from + to) / 2} y={gap.top - 6} className={`gap-label gap-label-${gap.verdict}`}>

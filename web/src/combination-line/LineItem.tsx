@@ -59,7 +59,7 @@ export function LineItem({
 }
 
 /** A feint is hollow, a hard strike heavier, a light one thinner. */
-function Tile({ item, x }: { item: Item; x: number }) {
+export function Tile({ item, x }: { item: Item; x: number }) {
   const classes = ["tile", `tile-${item.role}`, item.isFeint ? "tile-feint" : "", `tile-${item.effort}`];
   return (
     <g transform={`translate(${x} ${item.y})`} className={classes.join(" ")}>

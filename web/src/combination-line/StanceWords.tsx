@@ -1,4 +1,5 @@
 import type { Check, Stance } from "../api/client";
+import { Stops } from "../ui/Stops";
 import { beforeContact } from "./sentences";
 
 interface Props {
@@ -13,7 +14,7 @@ interface Props {
 /** One drawing, two stances: left and right written out for each stance, and what each strike meets marked where it happens. */
 export function StanceWords({ stances, shownStance, onShownStance, selected, onSelect }: Props) {
   return (
-    <div className="stance-words">
+    <Stops label="Left and right in both stances" className="stance-words">
       {(["orthodox", "southpaw"] as const).map((stance) => {
         const other = stances[stance === "orthodox" ? "southpaw" : "orthodox"];
         return (
@@ -54,6 +55,6 @@ export function StanceWords({ stances, shownStance, onShownStance, selected, onS
           </div>
         );
       })}
-    </div>
+    </Stops>
   );
 }

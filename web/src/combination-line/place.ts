@@ -30,3 +30,38 @@ export function place(drawing: LineDrawing, room: number, spanMs = drawing.lengt
           .join("");
   return { drawing, width, right: round(width - drawing.edge), x, curve };
 }
+
+/**
+ * The height of a curve at a moment.
+ *
+ * @param pieces as in a drawing: a point, then cubic pieces that go on to the right
+ * @returns drawing units; before its beginning and after its end what it has there; null for no curve
+ */
+export function curveAt(pieces: number[][], ms: number): number | null {
+  const [first, ...rest] = pieces;
+  let [x0 = 0, y0 = 0] = first ?? [];
+  if (!first || rest.length === 0) {
+    return null;
+  }
+  for (const [x1 = 0, y1 = 0, x2 = 0, y2 = 0, x3 = 0, y3 = 0] of rest) {
+    if (ms <= x3) {
+      if (ms <= x0) {
+        return y0;
+      }
+      const bezier = (t: number, a: number, b: number, c: number, d: number) =>
+        (1 - t) ** 3 * a + 3 * (1 - t) ** 2 * t * b + 3 * (1 - t) * t ** 2 * c + t ** 3 * d;
+      let [from, to] = [0, 1];
+      for (let step = 0; step < 30; step += 1) {
+        const half = (from + to) / 2;
+        if (bezier(half, x0, x1, x2, x3) < ms) {
+          from = half;
+        } else {
+          to = half;
+        }
+      }
+      return bezier((from + to) / 2, y0, y1, y2, y3);
+    }
+    [x0, y0] = [x3, y3];
+  }
+  return y0;
+}

@@ -1,6 +1,9 @@
 import type { Check, Stance } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { MovingMark } from "../combination-line/MovingMark";
 import { beforeContact } from "../combination-line/sentences";
+import { PlayBar } from "../play/PlayBar";
+import { usePlay } from "../play/usePlay";
 import { VerdictMark } from "../ui/VerdictMark";
 import { seconds } from "../ui/words";
 import { difference } from "./difference";
@@ -22,28 +25,39 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
   return (
     <div className="compare">
       {[first, second].map((side, at) => (
-        <section key={side.title} aria-label={side.title}>
-          <h3>
-            {side.title} <span className="compare-text">{side.check.text}</span>
-            {side.check.verdict && <VerdictMark verdict={side.check.verdict} />}
-            <small>{seconds(side.check.lengthMs ?? 0)}</small>
-          </h3>
-          {side.check.drawings?.card && (
-            <CombinationLine
-              drawing={side.check.drawings.card}
-              spanMs={span}
-              marked={marks[at as 0 | 1]}
-              name={`Combination line, ${side.title}: ${side.check.text}`}
-            />
-          )}
-          <Words side={side} />
-        </section>
+        <OneSide key={side.title} side={side} spanMs={span} marked={marks[at as 0 | 1]} />
       ))}
       <p className="compare-sum">
         {change(length, "shorter", "longer", "As long as before")};{" "}
         {change(wait, "less", "more", "as much", " waiting")}.
       </p>
     </div>
+  );
+}
+
+/** One of the two: its line, which can be played, and its words. */
+function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked: ReadonlySet<number> }) {
+  const { title, check, stance } = side;
+  const play = usePlay(check);
+  return (
+    <section aria-label={title}>
+      <h3>
+        {title} <span className="compare-text">{check.text}</span>
+        {check.verdict && <VerdictMark verdict={check.verdict} />}
+        <small>{seconds(check.lengthMs ?? 0)}</small>
+        <PlayBar play={play} withTempo={false} />
+      </h3>
+      {check.drawings?.card && (
+        <CombinationLine
+          drawing={check.drawings.card}
+          spanMs={spanMs}
+          marked={marked}
+          name={`Combination line, ${title}: ${check.text}`}
+          overlay={play.plays ? (line) => <MovingMark line={line} stance={stance} at={play.at} /> : undefined}
+        />
+      )}
+      <Words side={side} />
+    </section>
   );
 }
 

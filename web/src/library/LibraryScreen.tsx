@@ -5,6 +5,7 @@ import type { CombinationPage } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
+import { FRESH } from "../ui/newCombination";
 import { TakeOut } from "../ui/TakeOut";
 import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
@@ -55,7 +56,7 @@ export default function LibraryScreen() {
   }, [settled]);
 
   useShortcut("search", () => search.current?.focus());
-  useShortcut("write", () => void navigate("/bench"));
+  useShortcut("write", () => void navigate("/bench", { state: FRESH }));
   useShortcut("rows", (event) => {
     const within = event.target instanceof HTMLTableRowElement;
     return within ? false : document.querySelector<HTMLElement>(".library-table tbody tr")?.focus();
@@ -81,7 +82,7 @@ export default function LibraryScreen() {
         <span className="new-item library-out">
           <Link to="/family">Families</Link>
           <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0, paper)} />
-          <Button type="primary" onClick={() => navigate("/bench")}>
+          <Button type="primary" onClick={() => navigate("/bench", { state: FRESH })}>
             New combination
           </Button>
         </span>
@@ -143,7 +144,7 @@ export default function LibraryScreen() {
           filtered={filtered}
           archived={filters.archived === true}
           onClear={clear}
-          onNew={() => navigate("/bench")}
+          onNew={() => navigate("/bench", { state: FRESH })}
           without={data.without}
           onWithout={(text) => {
             const filter = FILTERS.find(({ name }) => text.startsWith(`${name} `) && address.get(name));

@@ -4,6 +4,7 @@ import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
+import { FRESH } from "../ui/newCombination";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";
@@ -57,7 +58,7 @@ export default function ReviewScreen() {
           <label htmlFor="review-mine">only mine</label>
         </span>
         {user?.role === "coach" && (
-          <Button type="primary" className="new-item" onClick={() => navigate("/bench")}>
+          <Button type="primary" className="new-item" onClick={() => navigate("/bench", { state: FRESH })}>
             Propose a new one
           </Button>
         )}

@@ -8,6 +8,8 @@ interface Shortcut {
   /** With Ctrl, or Cmd on a Mac; without it, it is no shortcut while one types. */
   mod?: true;
   shift?: true;
+  /** Writes nothing, so that it works while one types. */
+  silent?: true;
   shown: string;
   does: string;
 }
@@ -29,7 +31,12 @@ export const SHORTCUTS = {
   },
   save: { key: "s", mod: true, shown: "Ctrl S", does: "Save, on the bench and in a session" },
   neighbour: { key: "arrowright", shown: "← →", does: "On a tile: the neighbour before or after" },
-  release: { key: "escape", shown: "Esc", does: "Let go of what is selected" },
+  play: { key: "enter", mod: true, shown: "Ctrl Enter", does: "Play the line, or stop" },
+  findings: { key: "f8", silent: true, shown: "F8", does: "Go to the first mend or finding" },
+  leaveOut: { key: "delete", shown: "Del", does: "On a tile: leave it out" },
+  move: { key: "arrowright", shift: true, shown: "Shift ← →", does: "On a tile: move it earlier or later" },
+  aim: { key: "arrowup", shift: true, shown: "Shift ↑ ↓", does: "On a tile: aim it higher or lower" },
+  release: { key: "escape", silent: true, shown: "Esc", does: "Let go of what is selected" },
   help: { key: "?", shown: "?", does: "These keys" },
 } satisfies Record<string, Shortcut>;
 
@@ -47,7 +54,11 @@ export function isShortcut(name: ShortcutName, event: Pressed): boolean {
   // A sign such as "?" may need Shift on one keyboard and not on another.
   return mod && key === shortcut.also
     ? !event.shiftKey
-    : key === shortcut.key && (!mod || event.shiftKey === (shortcut.shift ?? false));
+    : key === shortcut.key && (!(mod || isArrow(key)) || event.shiftKey === (shortcut.shift ?? false));
+}
+
+function isArrow(key: string): boolean {
+  return key.startsWith("arrow");
 }
 
 /** Whether a key goes into a field. */
@@ -69,7 +80,7 @@ export function useShortcut(name: ShortcutName, act: (event: KeyboardEvent) => u
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       // Escape and keys with Ctrl write nothing.
-      const free = "mod" in SHORTCUTS[name] || name === "release" || !isTyping(event.target);
+      const free = "mod" in SHORTCUTS[name] || "silent" in SHORTCUTS[name] || !isTyping(event.target);
       if (isShortcut(name, event) && free && newest.current(event) !== false && name !== "release") {
         event.preventDefault();
       }

@@ -1,4 +1,4 @@
-import type { Coach, Course, FileFormat, Limb, Rules, Stance, Verdict } from "../api/client";
+import type { Coach, Course, FileFormat, Finding, Limb, Rules, Stance, Verdict } from "../api/client";
 
 /** In which the library goes out and comes in, the plainest first. */
 export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
@@ -50,10 +50,25 @@ export const LIMBS: { value: Limb; label: string }[] = [
   { value: "elbow", label: "Elbows" },
 ];
 
+/** How much longer than at working tempo everything takes. */
+export const TEMPOS = [
+  { value: 1.6, name: "learning" },
+  { value: 1, name: "working" },
+  { value: 0.8, name: "fast" },
+];
+
 export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
   flows: { sign: "●", word: "flows" },
   reload: { sign: "▲", word: "reload" },
   breaks: { sign: "✕", word: "breaks" },
+};
+
+/** How serious a finding is; what is good is no finding of fault. */
+export const SEVERITIES: Record<Finding["severity"], string> = {
+  must: "breaks",
+  should: "fix",
+  hint: "tip",
+  credit: "good",
 };
 
 export function seconds(ms: number): string {

@@ -1,7 +1,7 @@
-import { useEffect, useRef } from "react";
+import { useCallback } from "react";
 import type { ProgrammeChain } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
-import type { Placed } from "../combination-line/place";
+import { MovingMark } from "../combination-line/MovingMark";
 
 /** ms of stillness before it begins again */
 const BREATH = 1400;
@@ -33,41 +33,15 @@ export function MovingLine({
   /** ms of the programme since it was first thrown, asked anew at each picture */
   since: () => number;
 }) {
-  const mark = useRef<SVGGElement>(null);
-  const placed = useRef<Placed | null>(null);
   const slower = slowly ? chain.learningMs / Math.max(1, chain.line.lengthMs) : 1;
-  useEffect(() => {
-    let frame = 0;
-    const draw = () => {
-      const at = playedAt(since(), chain.line.lengthMs, slower, again);
-      const group = mark.current;
-      const line = placed.current;
-      if (group && line) {
-        group.style.visibility = at === null ? "hidden" : "visible";
-        if (at !== null) {
-          group.setAttribute("transform", `translate(${line.x(at)} 0)`);
-        }
-      }
-      frame = requestAnimationFrame(draw);
-    };
-    draw();
-    return () => cancelAnimationFrame(frame);
-  }, [chain, slower, again, since]);
+  const at = useCallback(() => playedAt(since(), chain.line.lengthMs, slower, again), [since, chain, slower, again]);
   return (
     <div className="wall-line">
       <CombinationLine
         drawing={chain.line}
         width={ROOM}
         name={chain.line.words}
-        overlay={(line) => {
-          placed.current = line;
-          return (
-            <g ref={mark} className="wall-now">
-              <path d={`M0 6V${chain.line.height - 4}`} />
-              <path d="M-7 0h14l-7 10z" />
-            </g>
-          );
-        }}
+        overlay={(line) => <MovingMark line={line} at={at} />}
       />
     </div>
   );

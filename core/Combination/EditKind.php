@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\Mend;
+namespace Periplus\Core\Combination;
 
 enum EditKind: string
 {

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\Core\Flow\Mend;
-
-use Periplus\Core\Combination\Item;
+namespace Periplus\Core\Combination;
 
 /** One small change of a chain. */
 final readonly class Edit

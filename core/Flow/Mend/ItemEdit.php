@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+use Periplus\Core\Combination\Edit;
+
+/** What a coach may do by hand with one item of a chain. */
+final readonly class ItemEdit
+{
+    /**
+     * @param list<Edit> $edits in the order of their places
+     * @param string $name what a coach calls it: "leave out", "to the body", "lead uppercut"
+     * @param int|null $at where the item stands afterwards; null when it is gone
+     */
+    public function __construct(public ItemEditKind $kind, public string $name, public array $edits, public ?int $at)
+    {
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+enum ItemEditKind: string
+{
+    case LeaveOut = 'leave-out';
+    case Earlier = 'earlier';
+    case Later = 'later';
+    case Target = 'target';
+    /** Light, hard or plain; shown or delivered. */
+    case Effort = 'effort';
+    /** Another strike or move of its kind. */
+    case Exchange = 'exchange';
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Mend;
+
+use Periplus\Core\Combination\Beat;
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\Edit;
+use Periplus\Core\Combination\Effort;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Technique\Catalogue;
+
+/** Everything that can be done by hand with one item of a chain and leaves a valid one. */
+final readonly class ItemEdits
+{
+    private EditList $edits;
+
+    public function __construct(private Catalogue $catalogue)
+    {
+        $this->edits = new EditList($catalogue);
+    }
+
+    /**
+     * @param int $at place of the item
+     *
+     * @return list<ItemEdit>
+     */
+    public function of(Chain $chain, int $at): array
+    {
+        $items = $chain->items;
+        $item = $items[$at];
+        $all = [];
+        if (\count($items) > 1) {
+            $all[] = new ItemEdit(ItemEditKind::LeaveOut, 'leave out', self::leftOut($items, $at), null);
+        }
+        if ($at > 0) {
+            $all[] = new ItemEdit(ItemEditKind::Earlier, 'move earlier', [Edit::insert($at - 1, $item), Edit::drop($at)], $at - 1);
+        }
+        if (isset($items[$at + 1])) {
+            $all[] = new ItemEdit(ItemEditKind::Later, 'move later', [Edit::drop($at), Edit::insert($at + 2, $item)], $at + 1);
+        }
+        foreach ($item instanceof StrikeItem ? [...self::targets($item), ...self::efforts($item)] : [] as [$kind, $name, $other]) {
+            $all[] = new ItemEdit($kind, $name, [Edit::exchange($at, $other)], $at);
+        }
+        foreach ($this->others($item) as $other) {
+            $all[] = new ItemEdit(ItemEditKind::Exchange, $other->name(), [Edit::exchange($at, $other)], $at);
+        }
+
+        return array_values(array_filter($all, static fn (ItemEdit $edit): bool => EditList::isValid(Edit::apply($items, $edit->edits))));
+    }
+
+    /**
+     * What landed together with it stands alone then.
+     *
+     * @param list<Item> $items
+     *
+     * @return list<Edit>
+     */
+    private static function leftOut(array $items, int $at): array
+    {
+        $next = $items[$at + 1] ?? null;
+        $leads = !($items[$at] instanceof StrikeItem && $items[$at]->joined);
+
+        return [Edit::drop($at), ...($leads && $next instanceof StrikeItem && $next->joined ? [Edit::exchange($at + 1, $next->with(joined: false))] : [])];
+    }
+
+    /** @return list<array{ItemEditKind, string, StrikeItem}> */
+    private static function targets(StrikeItem $item): array
+    {
+        $all = [];
+        foreach ($item->strike->targets as $target) {
+            if ($target !== $item->target) {
+                $all[] = [ItemEditKind::Target, 'to the '.$target->word(), new StrikeItem($item->strike, $target, $item->effort, $item->feint, $item->joined, $item->landsForward)];
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return list<array{ItemEditKind, string, StrikeItem}> */
+    private static function efforts(StrikeItem $item): array
+    {
+        $all = [];
+        foreach (['light' => Effort::Light, 'plain' => Effort::Plain, 'hard' => Effort::Hard] as $name => $effort) {
+            if ($effort !== $item->effort && !$item->feint) {
+                $all[] = [ItemEditKind::Effort, $name, $item->with(effort: $effort)];
+            }
+        }
+        $all[] = $item->feint
+            ? [ItemEditKind::Effort, 'deliver', $item->with(feint: false)]
+            : [ItemEditKind::Effort, 'feint', $item->with(effort: Effort::Plain, feint: true)];
+
+        return $all;
+    }
+
+    /** @return list<Item> the other strikes of its limb, or the other moves of its kind */
+    private function others(Item $item): array
+    {
+        if ($item instanceof MoveItem) {
+            $alike = array_filter($this->catalogue->moves, static fn ($move): bool => $move->kind === $item->move->kind && $move !== $item->move);
+
+            return [...array_map(static fn ($move): MoveItem => new MoveItem($move), array_values($alike)), new Beat()];
+        }
+
+        return $this->edits->exchanges($item);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Flow\Serializer;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Edit;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Mend\ItemEdit;
+use Periplus\Core\Flow\Mend\ItemEdits;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Notation\ChainText;
+use Periplus\Core\Notation\EditedText;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Catalogue;
+
+/** From a text to what can be done by hand with one of its items, as one JSON-ready array; docs/formats/suggest.md describes every key. */
+final readonly class ItemEditSerializer
+{
+    private ItemEdits $edits;
+
+    public function __construct(private Reader $reader, private Check $check, Catalogue $catalogue)
+    {
+        $this->edits = new ItemEdits($catalogue);
+    }
+
+    /**
+     * @param int|null $caret place in the text, in characters, of the item; the last one when null
+     *
+     * @return array{at: int|null, edits: list<array<string, mixed>>} nothing in it when the text cannot be read
+     */
+    public function of(ChainText $text, CheckOptions $options, ?int $caret): array
+    {
+        $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
+        $chain = $reading->chain;
+        if (null === $chain) {
+            return ['at' => null, 'edits' => []];
+        }
+        $at = $reading->placeOf($caret);
+        $edited = new EditedText($this->reader, $text, $reading);
+
+        return ['at' => $at, 'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $text, $options): array {
+            $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $text->stance);
+            $result = $this->check->run($inStance, $options);
+
+            return [
+                'kind' => $edit->kind->value,
+                'name' => $edit->name,
+                'text' => $edited->with($edit->edits),
+                'at' => $edit->at,
+                'verdict' => $result->verdict->value,
+                'lengthMs' => (int) round($result->timing->length()),
+            ];
+        }, $this->edits->of($chain, $at))];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\Core\Flow;
+
+use Periplus\Core\Flow\Rules\InferredRules;
+use Periplus\Tests\Core\Chains;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class InferredRulesTest extends TestCase
+{
+    /** Boxing lands the hands alone. Unified rules of boxing, Association of Boxing Commissions, from memory. */
+    #[TestWith(['1 2 3b slip-lead 2', 'boxing'])]
+    #[TestWith(['1', 'boxing'])]
+    #[TestWith(['1 2 14l', 'all-limbs'])]
+    #[TestWith(['1 31', 'all-limbs'])]
+    #[TestWith(['(14) 2', 'all-limbs'])]
+    #[TestWith(['slip-lead exit', 'all-limbs'])]
+    public function testHandsAloneAreBoxing(string $chain, string $rules): void
+    {
+        self::assertSame($rules, InferredRules::of(Chains::read($chain)));
+    }
+
+    public function testWhatCannotBeReadAsksForNoRulesOfItsOwn(): void
+    {
+        self::assertSame('all-limbs', InferredRules::of(null));
+    }
+}

@@ -1,0 +1,52 @@
+import type { ItemEdit } from "../api/client";
+import { Stops } from "../ui/Stops";
+import { VERDICTS } from "../ui/words";
+
+interface Props {
+  name: string;
+  /** Undefined while they are not known. */
+  edits: ItemEdit[] | undefined;
+  onEdit: (edit: ItemEdit) => void;
+  onClose: () => void;
+}
+
+const SIGNS: Partial<Record<ItemEdit["kind"], string>> = { "leave-out": "✕", earlier: "◀", later: "▶" };
+const ROWS: { kinds: ItemEdit["kind"][]; label: string }[] = [
+  { kinds: ["leave-out", "earlier", "later", "target", "effort"], label: "Change it" },
+  { kinds: ["exchange"], label: "Put in its place" },
+];
+
+/** What can be done with the item that was pressed, each with the verdict of the chain that it makes. */
+export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
+  return (
+    <section className="panel next item-panel" aria-label="Change the selected item">
+      <div className="next-head">
+        <h2>Change the {name}</h2>
+        <button type="button" className="quiet item-close" onClick={onClose}>
+          Done
+        </button>
+      </div>
+      {ROWS.map(({ kinds, label }) => (
+        <Stops key={label} label={`${label}: ${name}`} className="item-edits">
+          {edits
+            ?.filter((edit) => kinds.includes(edit.kind))
+            .map((edit) => (
+              <button
+                key={edit.kind + edit.name}
+                type="button"
+                className={`chip next-${edit.verdict}`}
+                onClick={() => onEdit(edit)}
+                aria-label={`${edit.name}: the chain ${VERDICTS[edit.verdict].word} then`}
+              >
+                {SIGNS[edit.kind] && <span aria-hidden="true">{SIGNS[edit.kind]} </span>}
+                {edit.name}{" "}
+                <small className={`verdict-${edit.verdict}`} aria-hidden="true">
+                  {VERDICTS[edit.verdict].sign}
+                </small>
+              </button>
+            ))}
+        </Stops>
+      ))}
+    </section>
+  );
+}

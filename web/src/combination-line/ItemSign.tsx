@@ -1,0 +1,17 @@
+import type { LineDrawing } from "../api/client";
+import { Glyph } from "./Glyph";
+import { Tile } from "./LineItem";
+
+/** One item of a drawing by itself, as it stands in a line. */
+export function ItemSign({ item, tile }: { item: LineDrawing["items"][number]; tile: number }) {
+  const room = tile + 14;
+  return (
+    <svg width={room} height={room} viewBox={`${-room / 2} ${item.y - room / 2} ${room} ${room}`} aria-hidden="true">
+      {item.kind === "strike" ? (
+        <Tile item={item} x={0} />
+      ) : (
+        <Glyph path={item.glyph} x={0} y={item.y} size={item.glyphSize} />
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,55 @@
+import { useQuery } from "@tanstack/react-query";
+import { answered, api } from "../api/client";
+import { keys } from "../api/keys";
+import { ItemSign } from "./ItemSign";
+
+/** A line in which every sign comes once, and what each of its items stands for. */
+const SAMPLE = "1 2 (3) 4! 5~ slip-lead / 14>";
+const SIGNS = [
+  "Light, with a point: the lead side strikes.",
+  "Solid, square: the rear side strikes.",
+  "Hollow: a feint, shown and not delivered.",
+  "Heavy: thrown hard.",
+  "Thin: thrown lightly.",
+  "A glyph on the base line: a move of the head or the feet.",
+  "A pause of one beat.",
+  "“>” behind a number: the kicking foot comes down in front, so the stance changes.",
+];
+const PLACES: [string, string][] = [
+  ["to the right", "Time. The faint bar before a tile is the strike’s way out."],
+  ["height", "Target: head high, body in the middle, leg low."],
+  ["hatched gap", "A reload: weight or hips are not where the next strike needs them; so many ms go by."],
+  ["torn gap", "A break: the wait is so long that the chain falls apart there."],
+  ["touching tiles", "They land together."],
+  ["ribbon", "Weight: up on the front foot, down on the back foot."],
+  ["dashed line", "The hips; where they leave the feet it is marked."],
+  ["feet", "From above, wherever they step or turn; the dashed ones are where they were."],
+];
+
+/** What every sign of a line means, told in place. */
+export function Legend() {
+  const sample = useQuery({
+    queryKey: keys.legend,
+    queryFn: ({ signal }) => answered(api.POST("/api/check", { body: { text: SAMPLE, draw: ["card"] }, signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const drawing = sample.data?.drawings?.card;
+  return (
+    <dl className="legend">
+      {drawing?.items.map((item, at) => (
+        <div key={SIGNS[at]}>
+          <dt>
+            <ItemSign item={item} tile={drawing.tile} />
+          </dt>
+          <dd>{SIGNS[at]}</dd>
+        </div>
+      ))}
+      {PLACES.map(([sign, means]) => (
+        <div key={sign}>
+          <dt>{sign}</dt>
+          <dd>{means}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,65 @@
+import { Slider } from "antd";
+import type { ReactNode } from "react";
+import { Stops } from "../ui/Stops";
+import { SHORTCUTS } from "../ui/useShortcut";
+import { TEMPOS } from "../ui/words";
+import type { Play } from "./usePlay";
+import "./play.css";
+
+/** How quickly it goes, as a part of working tempo, per cent. */
+const percent = (tempo: number) => Math.round(100 / tempo);
+
+interface Props {
+  play: Play;
+  withTempo?: boolean;
+  /** More buttons beside it. */
+  children?: ReactNode;
+}
+
+/** Plays a line and stops it, at a tempo of one's own. */
+export function PlayBar({ play, withTempo = true, children }: Props) {
+  return (
+    <div className="play-bar">
+      <Stops label="Play the line" className="play-keys">
+        <button
+          type="button"
+          className="play-press"
+          disabled={!play.can}
+          aria-pressed={play.plays}
+          onClick={play.press}
+          title={`Play or stop (${SHORTCUTS.play.shown})`}
+        >
+          <span aria-hidden="true">{play.plays ? "■" : "▶"}</span> {play.plays ? "Stop" : "Play"}
+        </button>
+        {withTempo &&
+          TEMPOS.map(({ value, name }) => (
+            <button
+              key={name}
+              type="button"
+              className="play-tempo"
+              aria-pressed={play.tempo === value}
+              onClick={() => play.choose(value)}
+            >
+              {name}
+            </button>
+          ))}
+        {children}
+      </Stops>
+      {withTempo && (
+        <>
+          <Slider
+            className="play-slider"
+            min={50}
+            max={140}
+            step={5}
+            value={percent(play.tempo)}
+            onChange={(value: number) => play.choose(100 / value)}
+            tooltip={{ open: false }}
+            ariaLabelForHandle="Tempo of playing, per cent of working tempo"
+          />
+          <span className="play-percent">{percent(play.tempo)} %</span>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { useEffect, useMemo, useRef, useSyncExternalStore } from "react";
+import type { Check } from "../api/client";
+import { useStable } from "../ui/useStable";
+import { clicksOf } from "./clicks";
+import { type Line, LinePlayer } from "./linePlayer";
+
+/** One line is heard at a time, whichever screen it stands on. */
+const told = new Set<() => void>();
+let context: AudioContext | null = null;
+let player: LinePlayer | null = null;
+let whose: object | null = null;
+/** How much longer than at working tempo everything takes; null for the tempo of each line. */
+let chosen: number | null = null;
+
+function subscribe(listener: () => void) {
+  told.add(listener);
+  return () => {
+    told.delete(listener);
+  };
+}
+
+function tell() {
+  for (const listener of told) {
+    listener();
+  }
+}
+
+/** Only a press may begin a sound. */
+function ready(): LinePlayer {
+  if (!player) {
+    const clock = {
+      get currentTime() {
+        return performance.now() / 1000;
+      },
+    };
+    context = typeof AudioContext === "undefined" ? null : new AudioContext({ latencyHint: "interactive" });
+    player = new LinePlayer(context ?? clock);
+  }
+  void context?.resume();
+  return player;
+}
+
+function stop() {
+  player?.stop();
+  whose = null;
+  tell();
+}
+
+/**
+ * A line that can be played.
+ *
+ * @param check what is heard; undefined while it is not known
+ * @param tempo at which it was checked
+ */
+export function usePlay(check: Check | undefined, tempo = 1) {
+  const me = useRef({});
+  const line = useMemo<Line | null>(
+    () => (check ? { clicks: clicksOf(check), lengthMs: check.lengthMs ?? 0 } : null),
+    [check],
+  );
+  const plays = useSyncExternalStore(subscribe, () => whose === me.current);
+  const at = useSyncExternalStore(subscribe, () => chosen) ?? tempo;
+  useEffect(() => {
+    if (plays && line) {
+      player?.change(line, at / tempo);
+    }
+  }, [plays, line, at, tempo]);
+  useEffect(() => {
+    const mine = me.current;
+    return () => {
+      if (whose === mine) {
+        stop();
+      }
+    };
+  }, []);
+  return {
+    plays,
+    can: line !== null && line.clicks.length > 0,
+    /** The tempo of playing: how much longer than at working tempo it takes. */
+    tempo: at,
+    choose: useStable((next: number) => {
+      chosen = next;
+      tell();
+    }),
+    press: useStable(() => {
+      if (whose === me.current) {
+        stop();
+      } else if (line) {
+        ready().begin(line, at / tempo);
+        whose = me.current;
+        tell();
+      }
+    }),
+    /** The moment that is heard now, ms of the line. */
+    at: useStable(() => (whose === me.current ? (player?.at() ?? null) : null)),
+  };
+}
+
+export type Play = ReturnType<typeof usePlay>;
