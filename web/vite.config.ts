@@ -14,10 +14,12 @@ function palette(): Plugin {
       if (asked !== id) {
         return null;
       }
-      const { colours } = JSON.parse(readFileSync(file, "utf8")) as { colours: Record<string, string> };
-      return `:root{${Object.entries(colours)
-        .map(([name, value]) => `--${name}:${value}`)
-        .join(";")}}`;
+      const { colours, dark } = JSON.parse(readFileSync(file, "utf8")) as Record<string, Record<string, string>>;
+      const variables = (of: Record<string, string> = {}) =>
+        Object.entries(of)
+          .map(([name, value]) => `--${name}:${value}`)
+          .join(";");
+      return `:root{${variables(colours)}}:root[data-theme="dark"]{${variables(dark)}}`;
     },
   };
 }

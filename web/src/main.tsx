@@ -8,13 +8,13 @@ import "./ui/ui.css";
 import "./app/app.css";
 import { QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { ConfigProvider, App as Messages } from "antd";
-import { StrictMode } from "react";
+import { type ReactNode, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { again, Refusal } from "./api/client";
 import { isReachable, onConnection } from "./api/connection";
 import { keys } from "./api/keys";
 import { Router } from "./app/Router";
-import { theme } from "./app/theme";
+import { useTheme } from "./app/theme";
 
 const queries: QueryClient = new QueryClient({
   // Asked at once, with a network or without: what cannot be had is said, and never waited for in silence.
@@ -39,17 +39,25 @@ onConnection(() => {
   }
 });
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? "";
+function Themed({ children }: { children: ReactNode }) {
+  return (
+    <ConfigProvider theme={useTheme()} csp={{ nonce }} button={{ autoInsertSpace: false }}>
+      {children}
+    </ConfigProvider>
+  );
+}
+
 const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(
     <StrictMode>
-      <ConfigProvider theme={theme} csp={{ nonce }} button={{ autoInsertSpace: false }}>
+      <Themed>
         <Messages message={{ maxCount: 3 }}>
           <QueryClientProvider client={queries}>
             <Router />
           </QueryClientProvider>
         </Messages>
-      </ConfigProvider>
+      </Themed>
     </StrictMode>,
   );
 }

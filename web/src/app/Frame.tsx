@@ -1,6 +1,6 @@
 import { Button, Modal } from "antd";
 import { Suspense, useEffect, useState } from "react";
-import { Link, NavLink, Outlet, useLocation } from "react-router";
+import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useSession, useSignOut } from "../api/session";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
@@ -11,6 +11,7 @@ import { Waiting } from "../ui/Waiting";
 import { ROLES, showTimesOf } from "../ui/words";
 import { Notices } from "./Notices";
 import { fetchScreens } from "./screens";
+import { usePage } from "./usePage";
 
 const GYM = [
   "/gym",
@@ -33,6 +34,7 @@ export function Frame() {
   const [showKeys, setShowKeys] = useState(false);
   const waiting = useWaiting(session.data?.user ?? null);
 
+  usePage();
   useShortcut("help", () => setShowKeys(true));
   showTimesOf(session.data?.timeZone);
   const known = session.data?.user?.id;
@@ -105,6 +107,7 @@ export function Frame() {
         </span>
       </header>
       <Notices />
+      <ScrollRestoration />
       <div id="content">
         <Suspense fallback={<Waiting />}>
           <Outlet />

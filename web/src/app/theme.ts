@@ -1,32 +1,47 @@
-import type { ThemeConfig } from "antd";
+import { theme as ant, type ThemeConfig } from "antd";
+import { useSyncExternalStore } from "react";
 import palette from "../../../core/data/palette.json";
-
-const { colours } = palette;
+import { isDark, onAppearance } from "../ui/appearance";
 
 /** The colours of the palette, for what Ant Design draws. */
-export const theme: ThemeConfig = {
-  token: {
-    colorPrimary: colours.ink,
-    colorInfo: colours.lead,
-    colorSuccess: colours.success,
-    colorWarning: colours.warning,
-    colorError: colours.breaks,
-    colorLink: colours.lead,
-    colorBgBase: colours.card,
-    colorBgLayout: colours.paper,
-    colorTextBase: colours.ink,
-    colorBorder: colours.border,
-    colorBorderSecondary: colours["border-soft"],
-    colorTextPlaceholder: colours.placeholder,
-    borderRadius: 5,
-    fontFamily: '"IBM Plex Sans", sans-serif',
-    fontSize: 15,
-    controlHeight: 38,
-    // Without motion: a button whose answer came within its fade kept its spinner, and its name, for good.
-    motion: false,
-  },
-  components: {
-    Segmented: { trackBg: colours.track, itemSelectedBg: colours.card, itemColor: colours["track-ink"] },
-    Drawer: { colorBgElevated: colours.card },
-  },
-};
+function themeOf(dark: boolean): ThemeConfig {
+  const colours = dark ? palette.dark : palette.colours;
+  return {
+    algorithm: dark ? ant.darkAlgorithm : ant.defaultAlgorithm,
+    token: {
+      colorPrimary: colours.ink,
+      colorInfo: colours.lead,
+      colorSuccess: colours.success,
+      colorWarning: colours.warning,
+      colorError: colours.breaks,
+      colorLink: colours.lead,
+      colorBgBase: colours.card,
+      colorBgContainer: colours.card,
+      colorBgElevated: colours.card,
+      colorBgLayout: colours.paper,
+      colorTextBase: colours.ink,
+      colorTextLightSolid: colours.card,
+      colorBorder: colours.border,
+      colorBorderSecondary: colours["border-soft"],
+      colorTextPlaceholder: colours.placeholder,
+      borderRadius: 5,
+      fontFamily: '"IBM Plex Sans", sans-serif',
+      fontSize: 15,
+      controlHeight: 38,
+      // Without motion: a button whose answer came within its fade kept its spinner, and its name, for good.
+      motion: false,
+    },
+    components: {
+      Segmented: { trackBg: colours.track, itemSelectedBg: colours.card, itemColor: colours["track-ink"] },
+      Drawer: { colorBgElevated: colours.card },
+      Button: { primaryColor: colours.card },
+    },
+  };
+}
+
+const THEMES = { light: themeOf(false), dark: themeOf(true) };
+
+/** The theme that whoever sits here has chosen, or that the device asks for. */
+export function useTheme(): ThemeConfig {
+  return useSyncExternalStore(onAppearance, isDark) ? THEMES.dark : THEMES.light;
+}

@@ -1,16 +1,23 @@
 import { useMutation } from "@tanstack/react-query";
-import { Button, Input, Select } from "antd";
+import { Button, Input, Segmented, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { answered, api } from "../api/client";
 import { useSession } from "../api/session";
 import { useNumberings } from "../api/useNumbering";
 import { useChooseNumbering } from "../numbering/useChooseNumbering";
+import { type Appearance, appearance, choose as showAs } from "../ui/appearance";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
 import "../ui/gym.css";
 
-/** One's own numbering and password. */
+const LOOKS: { value: Appearance; label: string }[] = [
+  { value: "device", label: "as this device" },
+  { value: "light", label: "light" },
+  { value: "dark", label: "dark" },
+];
+
+/** One's own numbering, look and password. */
 export default function AccountScreen() {
   const session = useSession();
   const numberings = useNumberings();
@@ -18,6 +25,7 @@ export default function AccountScreen() {
   const notice = useNotice();
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
+  const [look, setLook] = useState(appearance);
   const password = useMutation({
     mutationFn: () => answered(api.PUT("/api/me/password", { body: { current, new: next } })),
     onSuccess: async () => {
@@ -56,6 +64,19 @@ export default function AccountScreen() {
           <Link to="/numbering">Look at the numberings</Link>
         </div>
         <p className="small">Every combination is shown in these numbers, whatever it was written in.</p>
+      </section>
+      <section className="panel block">
+        <h2>Light or dark</h2>
+        <Segmented
+          value={look}
+          onChange={(to) => {
+            showAs(to);
+            setLook(to);
+          }}
+          options={LOOKS}
+          aria-label="Light or dark"
+        />
+        <p className="small">On this device alone. A wall is always dark.</p>
       </section>
       <section className="panel block">
         <h2>Password</h2>

@@ -15,6 +15,7 @@ import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
 import { NoPage } from "../ui/Failure";
 import { TakeOut } from "../ui/TakeOut";
+import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
@@ -92,9 +93,7 @@ function Page({ combination }: { combination: Combination }) {
 
   return (
     <main className="page">
-      <p className="trail">
-        <Link to="/library">Library</Link> /
-      </p>
+      <Trail to="/library" place="Library" name={combination.name} />
       <header className="page-head">
         <h1>{combination.name}</h1>
         <VerdictMark verdict={combination.verdict} />

@@ -3,6 +3,7 @@ import type { Rules, Stance } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { Failure } from "../ui/Failure";
+import { Trail } from "../ui/Trail";
 import { Waiting } from "../ui/Waiting";
 import { Compare } from "./Compare";
 
@@ -24,9 +25,7 @@ export default function CompareScreen() {
   const stance = side("second").stance;
   return (
     <main className="page">
-      <p className="trail">
-        <Link to="/library">Library</Link> /
-      </p>
+      <Trail to="/library" place="Library" name="Compare" />
       <h1>Compare</h1>
       <Failure error={error} />
       {!error && problem && <p>{problem.message}</p>}

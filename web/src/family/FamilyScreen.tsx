@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { Failure } from "../ui/Failure";
+import { Trail } from "../ui/Trail";
 import { Waiting } from "../ui/Waiting";
 import { useFamilyOverview } from "./useFamily";
 import "../ui/gym.css";
@@ -10,9 +11,7 @@ export default function FamilyScreen() {
   const overview = useFamilyOverview();
   return (
     <main className="page">
-      <p className="trail">
-        <Link to="/library">Library</Link> /
-      </p>
+      <Trail to="/library" place="Library" name="Families" />
       <h1>Families</h1>
       <p className="small">
         A combination grew from the longest other one that is its beginning. Open one to walk its tree.

@@ -8,6 +8,7 @@ import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Compare } from "../compare/Compare";
 import { Failure, NoPage } from "../ui/Failure";
+import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
@@ -93,9 +94,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
 
   return (
     <main className="page">
-      <p className="trail">
-        <Link to="/review">Review</Link> /
-      </p>
+      <Trail to="/review" place="Review" name={proposal.combination?.name ?? proposal.content.name} />
       <header className="page-head">
         <h1>{proposal.combination?.name ?? proposal.content.name}</h1>
         <span className={`review-kind review-kind-${proposal.kind}`}>{KINDS[proposal.kind]}</span>
