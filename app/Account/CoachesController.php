@@ -112,9 +112,13 @@ final readonly class CoachesController
     }
 
     #[Route('/api/invitations/accept', methods: 'POST')]
-    public function accept(#[MapRequestPayload(acceptFormat: 'json')] AcceptRequest $request): Response
+    public function accept(#[MapRequestPayload(acceptFormat: 'json')] AcceptRequest $request, Security $security): Response
     {
-        $this->invitations->accept($request);
+        $user = $this->invitations->accept($request);
+        // Whoever has just given a password need not give it again; one who is blocked is not let in by it.
+        if ($user->isActive()) {
+            $security->login($user, 'json_login', 'api');
+        }
 
         return new Response(status: 204);
     }

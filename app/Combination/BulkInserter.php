@@ -16,9 +16,14 @@ final readonly class BulkInserter
     {
     }
 
-    /** @param list<NewCombination> $combinations */
-    public function create(array $combinations, int $author, string $authorName): void
+    /**
+     * @param list<NewCombination> $combinations
+     *
+     * @return list<int> their ids, in the same order
+     */
+    public function create(array $combinations, int $author, string $authorName): array
     {
+        $ids = [];
         $now = $this->clock->now();
         foreach (array_chunk($combinations, self::ROWS) as $chunk) {
             $id = $this->table->insert($chunk, $author, $now);
@@ -28,7 +33,7 @@ final readonly class BulkInserter
                 if (!$new->archived) {
                     $inUse[] = new IndexedCombination($id, $new->content, $new->check, $author, $authorName);
                 }
-                ++$id;
+                $ids[] = $id++;
             }
             $this->connection->executeStatement(
                 'INSERT INTO combination_version (combination_id, version, content, change_kind, editor_id, created_at) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')),
@@ -36,5 +41,7 @@ final readonly class BulkInserter
             );
             $this->indices->add($inUse);
         }
+
+        return $ids;
     }
 }

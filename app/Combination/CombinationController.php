@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Periplus\App\Account\User;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -33,6 +34,23 @@ final readonly class CombinationController
         $combination = $this->library->create($this->drafts->read($request), $user);
 
         return $this->answer($combination, $user, 201, ['Location' => '/api/combinations/'.$combination->id()]);
+    }
+
+    /** The same with several, or with none of them. */
+    #[Route('/bulk', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
+    public function bulk(#[MapRequestPayload(acceptFormat: 'json')] BulkRequest $request, Bulk $bulk, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(['combinations' => array_map(static fn (Combination $one): array => ['id' => $one->id(), 'version' => $one->version()], $bulk->do($request, $user))]);
+    }
+
+    /** One of two that are much alike is kept, with what the other had beside its chain. */
+    #[Route('/merge', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function merge(#[MapRequestPayload(acceptFormat: 'json')] MergeRequest $request, Bulk $bulk, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($bulk->merge($request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]

@@ -11,6 +11,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A combination as a coach sends it to be saved. */
 final readonly class SaveRequest
 {
+    public const MOST_THEMES = 8;
+
     /** @param list<string> $themes */
     public function __construct(
         #[Assert\NotBlank(message: 'Give it a name.', normalizer: 'trim')]
@@ -22,7 +24,7 @@ final readonly class SaveRequest
         #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
         /** As the chain asks for when null. */
         public ?string $rules = null,
-        #[Assert\Count(max: 8, maxMessage: 'At most {{ limit }} themes.')]
+        #[Assert\Count(max: self::MOST_THEMES, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([new Assert\NotNull(message: 'A theme is a word.'), new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]
         public array $themes = [],
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]

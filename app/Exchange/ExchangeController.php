@@ -88,6 +88,26 @@ final readonly class ExchangeController
         return new JsonResponse(['lines' => $rows, 'size' => self::SIZE]);
     }
 
+    #[Route('/api/imports/{id<\d{1,9}>}/lines/{entry<\d{1,9}>}', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function edit(int $id, int $entry, #[MapRequestPayload(acceptFormat: 'json')] LineRequest $request): JsonResponse
+    {
+        $this->imports->edit($id, $entry, $request);
+
+        return new JsonResponse($this->imports->state($id));
+    }
+
+    /** Takes back what was imported, but for what was changed since. */
+    #[Route('/api/imports/{id<\d{1,9}>}/undo', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
+    public function undo(int $id, #[CurrentUser] User $user): JsonResponse
+    {
+        $stays = $this->imports->undo($id, $user);
+
+        return new JsonResponse([...$this->imports->state($id), 'stays' => $stays]);
+    }
+
     #[Route('/api/imports/{id<\d{1,9}>}/advance', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]

@@ -166,6 +166,10 @@ final readonly class ImportFile
         $lines = preg_split('/\r\n|\n|\r/', PlainText::lines($content), 10 * self::MOST);
         foreach (false === $lines ? [] : $lines as $at => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
+            // "Sea gate: 1 2 3": a name may stand before the chain as well.
+            if ('' === $name && 1 === preg_match('/^([^:]*\p{L}[^:]*):\s+([^:]+)$/u', $chain, $found)) {
+                [$name, $chain] = [trim($found[1]), trim($found[2])];
+            }
             if ('' === $chain) {
                 // A line that begins with "#" is a remark.
                 continue;

@@ -138,7 +138,7 @@ final readonly class ImportRuns
             }
             /** @var list<array{line: int|string, kind: string, content: string, fingerprint: string, combination_id: int|string|null, combination_version: int|string|null}> $rows */
             $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, fingerprint, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
-            [$new, $changed] = [[], []];
+            [$new, $lines, $changed] = [[], [], []];
             foreach ($rows as $row) {
                 [$content, $archived] = self::stored($row['content']);
                 $draft = $this->drafts->of($content);
@@ -146,13 +146,19 @@ final readonly class ImportRuns
                     $changed[] = [(int) $row['combination_id'], (int) $row['combination_version'], $draft];
                 } else {
                     $new[] = new NewCombination($draft->content, $this->library->checked($draft), $archived);
+                    $lines[] = (int) $row['line'];
                 }
             }
             try {
-                $this->inserter->create($new, $user->id(), $user->name());
+                $ids = $this->inserter->create($new, $user->id(), $user->name());
             } catch (UniqueConstraintViolationException) {
                 $this->refuseWhatCame($new);
                 throw new ApiProblem(409, 'already-there', 'A chain of this file came into the library meanwhile. Read the file again.');
+            }
+            foreach (array_chunk(array_combine($lines, $ids), self::ROWS, true) as $chunk) {
+                $cases = implode(' ', array_fill(0, \count($chunk), 'WHEN ? THEN ?'));
+                $values = array_merge(...array_map(static fn (int $line, int $made): array => [$line, $made], array_keys($chunk), array_values($chunk)));
+                $this->connection->executeStatement('UPDATE import_line SET combination_id = CASE line '.$cases.' END WHERE import_id = ? AND line IN ('.implode(', ', array_keys($chunk)).')', [...$values, $id]);
             }
             $this->library->write(function () use ($id, $user, $new, $changed): void {
                 foreach ($changed as [$combination, $version, $draft]) {
@@ -161,6 +167,84 @@ final readonly class ImportRuns
                 $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)));
                 $this->connection->update('import_run', ['state' => 'applied'], ['id' => $id]);
             });
+        });
+    }
+
+    /**
+     * Takes an import back as one: what it brought is archived, and what it changed is again as it was. What somebody has
+     * changed since stays.
+     *
+     * @return list<string> the names of what stays
+     */
+    public function undo(int $id, User $user): array
+    {
+        set_time_limit(300);
+
+        return $this->connection->transactional(function () use ($id, $user): array {
+            $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
+            if ('applied' !== $this->run($id)['state']) {
+                throw new ApiProblem(409, 'not-applied', 'This import is not in place, so there is nothing to take back.');
+            }
+            /** @var list<array{kind: string, combination_id: int|string, combination_version: int|string|null}> $rows */
+            $rows = $this->connection->fetchAllAssociative("SELECT kind, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') AND combination_id IS NOT NULL ORDER BY line DESC", [$id]);
+
+            return $this->library->write(function () use ($rows, $id, $user): array {
+                $stays = [];
+                foreach ($rows as $row) {
+                    $combination = (int) $row['combination_id'];
+                    $summary = $this->table->summaries([$combination])[0] ?? null;
+                    $before = 'new' === $row['kind'] ? 0 : (int) $row['combination_version'];
+                    if (null === $summary || $summary->version !== $before + 1) {
+                        $stays[] = $summary->content->name ?? '';
+                    } elseif ('changed' === $row['kind']) {
+                        $this->library->bringBack($combination, $summary->version, $before, $user);
+                    } elseif (null === $summary->archivedAt) {
+                        $this->library->archive($combination, $summary->version, $user);
+                    }
+                }
+                $this->audit->add($user->id(), 'library.import-undone', \sprintf('took an import back: %d of %d', \count($rows) - \count($stays), \count($rows)));
+                $this->connection->update('import_run', ['state' => 'undone'], ['id' => $id]);
+
+                return array_values(array_filter($stays, static fn (string $name): bool => '' !== $name));
+            });
+        });
+    }
+
+    /** Another chain or name for one entry, or leaving it out; what it would do is worked out anew. */
+    public function edit(int $id, int $line, LineRequest $request): void
+    {
+        $this->connection->transactional(function () use ($id, $line, $request): void {
+            $this->connection->fetchOne('SELECT id FROM import_run WHERE id = ? FOR UPDATE', [$id]);
+            $run = $this->run($id);
+            if ('ready' !== $run['state']) {
+                throw new ApiProblem(409, 'not-ready', 'Entries can be changed once the file is read to the end, and before it is imported.');
+            }
+            /** @var array{source: string, content: string|null}|false $row */
+            $row = $this->connection->fetchAssociative('SELECT source, content FROM import_line WHERE import_id = ? AND line = ?', [$id, $line]);
+            if (false === $row) {
+                throw new ApiProblem(404, 'not-found', 'There is no such entry in this file.');
+            }
+            $place = ['import_id' => $id, 'line' => $line];
+            // An entry that is looked at anew is not a duplicate of itself.
+            $this->connection->update('import_line', ['kind' => $request->leaveOut ? 'left-out' : self::WAITING, 'message' => '', 'fingerprint' => ''], $place);
+            if ($request->leaveOut) {
+                return;
+            }
+            $before = null === $row['content'] ? null : self::stored($row['content']);
+            $isNew = null !== $request->chain || null === $before;
+            $fields = [
+                'name' => $request->name ?? $before[0]->name ?? '',
+                'chain' => $request->chain ?? $before[0]->notation ?? '',
+                'numbering' => $isNew ? $run['options']['numbering'] : 'parity',
+                'stance' => $before[0]->stance->value ?? $run['options']['stance'],
+                'rules' => $before[0]->rules ?? $run['options']['rules'],
+                'themes' => $before[0]->themes ?? [],
+                'level' => null !== $before && true === $before[0]->levelChosen ? $before[0]->level : null,
+                'note' => $before[0]->note ?? '',
+                'archived' => $before[1] ?? false,
+            ];
+            $entry = new ImportEntry($line, $row['source'], $fields);
+            $this->connection->update('import_line', $this->judge($id, [['line' => $line, 'source' => $row['source'], 'content' => $entry->json(), 'message' => '']])[$line], $place);
         });
     }
 

@@ -35,8 +35,30 @@ final readonly class Paper
     /** @return string the PDF */
     public function card(CombinationSummary $row, Numbering $numbering): string
     {
+        return $this->cards([$row], $numbering);
+    }
+
+    /**
+     * @param non-empty-list<CombinationSummary> $rows
+     *
+     * @return string the PDF, a page each
+     */
+    public function cards(array $rows, Numbering $numbering): string
+    {
+        $pdf = new Sheet('P', 1 === \count($rows) ? $rows[0]->content->name : 'Cards', self::MARGIN);
+        foreach ($rows as $at => $row) {
+            if ($at > 0) {
+                $pdf->AddPage();
+            }
+            $this->onePage($pdf, $row, $numbering);
+        }
+
+        return $pdf->Output('', 'S');
+    }
+
+    private function onePage(Sheet $pdf, CombinationSummary $row, Numbering $numbering): void
+    {
         $content = $row->content;
-        $pdf = new Sheet('P', $content->name, self::MARGIN);
         $drawn = $this->lines->of($content, $numbering, LineSize::Full);
         $document = $this->serializer->of(new ChainText($content->notation, $content->stance), new CheckOptions(BuiltInHouseRules::named($content->rules)));
         /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
@@ -75,8 +97,6 @@ final readonly class Paper
         }
         $pdf->setY(-18);
         $this->write($pdf, Sheet::WORDS, 7.5, 'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
-
-        return $pdf->Output('', 'S');
     }
 
     /**

@@ -14,7 +14,9 @@ use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
 use Periplus\Core\Drawing\LineSize;
+use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -47,21 +49,40 @@ final readonly class PrintController
         return FileResponse::of($paper->card($row, $this->numberings->of($user)), 'application/pdf', $row->content->name.'.pdf');
     }
 
+    /** The cards of what a search finds, in its order. */
+    #[Route('/api/cards.pdf', methods: 'GET')]
+    #[HeavyWork]
+    public function cards(CompleteSearch $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest()): Response
+    {
+        $numbering = $this->numberings->of($user);
+
+        return FileResponse::of($paper->cards($this->found($searches, $list, $numbering), $numbering), 'application/pdf', 'cards.pdf');
+    }
+
     /** What a search finds, in its order. */
     #[Route('/api/wall-sheet.pdf', methods: 'GET')]
     #[HeavyWork]
-    public function wallSheet(CompleteSearch $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest()): Response
+    public function wallSheet(CompleteSearch $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] string $title = ''): Response
     {
         $numbering = $this->numberings->of($user);
-        $ids = $searches->all($list, $numbering);
-        if ([] === $ids) {
-            throw new ApiProblem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.');
-        }
-        if (\count($ids) > Paper::MOST) {
-            throw new ApiProblem(422, 'too-many', \sprintf('A wall sheet holds %d combinations, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
-        }
 
-        return FileResponse::of($paper->wallSheet($this->table->summaries($ids), '' === trim($list->q) ? 'Combinations' : trim($list->q), $numbering), 'application/pdf', 'wall-sheet.pdf');
+        return FileResponse::of($paper->wallSheet($this->found($searches, $list, $numbering), match (true) {
+            '' !== trim($title) => mb_substr(trim($title), 0, 60),
+            '' !== trim($list->q) => trim($list->q),
+            default => 'Combinations',
+        }, $numbering), 'application/pdf', 'wall-sheet.pdf');
+    }
+
+    /** @return non-empty-list<CombinationSummary> as many as paper holds */
+    private function found(CompleteSearch $searches, SearchRequest $list, Numbering $numbering): array
+    {
+        $ids = $searches->all($list, $numbering);
+        if (\count($ids) > Paper::MOST) {
+            throw new ApiProblem(422, 'too-many', \sprintf('Paper is made of %d combinations at most, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
+        }
+        $rows = $this->table->summaries($ids);
+
+        return [] === $rows ? throw new ApiProblem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.') : $rows;
     }
 
     private function get(int $id): CombinationSummary

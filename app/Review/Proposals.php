@@ -65,13 +65,35 @@ final readonly class Proposals
         return [array_map(Proposal::of(...), $rows), (int) $total];
     }
 
-    /** @return array{open: int, returned: int} how many wait for the head coach, and how many for that author */
+    /** @return array{open: int, returned: int, approved: int, rejected: int} how many wait for the head coach and how many for that author; and how many of that author's were approved, and rejected by somebody else */
     public function waiting(int $author): array
     {
         /** @var array{open: int|string, returned: int|string|null} $row */
         $row = $this->connection->fetchAssociative("SELECT COALESCE(SUM(state = 'open'), 0) AS open, COALESCE(SUM(state = 'returned' AND author_id = ?), 0) AS returned FROM proposal WHERE state IN ('open', 'returned')", [$author]);
 
-        return ['open' => (int) $row['open'], 'returned' => (int) $row['returned']];
+        /** @var array{approved: int|string, rejected: int|string} $decided */
+        $decided = $this->connection->fetchAssociative("SELECT COALESCE(SUM(p.state = 'approved'), 0) AS approved, COALESCE(SUM(p.state = 'withdrawn' AND EXISTS (SELECT 1 FROM proposal_step s WHERE s.proposal_id = p.id AND s.step = 'withdrawn' AND s.user_id <> p.author_id)), 0) AS rejected FROM proposal p WHERE p.author_id = ?", [$author]);
+
+        return ['open' => (int) $row['open'], 'returned' => (int) $row['returned'], 'approved' => (int) $decided['approved'], 'rejected' => (int) $decided['rejected']];
+    }
+
+    /**
+     * What was said last about each of them, once it is not open.
+     *
+     * @param list<int> $ids
+     *
+     * @return array<int, array{who: string, remark: string, byAuthor: bool}> by id of the proposal
+     */
+    public function answers(array $ids): array
+    {
+        $answers = [];
+        /** @var list<array{proposal_id: int|string, remark: string, name: string, user_id: int|string, author_id: int|string}> $rows */
+        $rows = [] === $ids ? [] : $this->connection->fetchAllAssociative("SELECT s.proposal_id, s.remark, u.name, s.user_id, p.author_id FROM proposal_step s JOIN proposal p ON p.id = s.proposal_id JOIN user u ON u.id = s.user_id WHERE s.id IN (SELECT MAX(id) FROM proposal_step WHERE proposal_id IN (?) GROUP BY proposal_id) AND p.state <> 'open'", [$ids], [ArrayParameterType::INTEGER]);
+        foreach ($rows as $row) {
+            $answers[(int) $row['proposal_id']] = ['who' => $row['name'], 'remark' => $row['remark'], 'byAuthor' => (int) $row['user_id'] === (int) $row['author_id']];
+        }
+
+        return $answers;
     }
 
     public function propose(ProposalRequest $request, User $author): Proposal

@@ -113,7 +113,9 @@ final readonly class ReviewController
         $ids = array_values(array_unique(array_filter(array_map(static fn (Proposal $proposal): ?int => $proposal->combination, $proposals), is_int(...))));
         $combinations = array_column($this->table->summaries($ids), null, 'id');
 
-        return array_map(function (Proposal $proposal) use ($combinations, $numbering): array {
+        $answers = $this->proposals->answers(array_map(static fn (Proposal $proposal): int => $proposal->id, $proposals));
+
+        return array_map(function (Proposal $proposal) use ($combinations, $answers, $numbering): array {
             $combination = $combinations[$proposal->combination ?? 0] ?? null;
             $drawn = $this->lines->of($proposal->content, $numbering);
 
@@ -123,6 +125,7 @@ final readonly class ReviewController
                 'kind' => $proposal->kind->value,
                 'state' => $proposal->state->value,
                 'combination' => null === $combination ? null : ['id' => $combination->id, 'name' => $combination->content->name, 'version' => $combination->version, 'archived' => null !== $combination->archivedAt],
+                'answer' => $answers[$proposal->id] ?? null,
                 'basedOn' => $proposal->basedOn,
                 'content' => [...$proposal->content->toArray(), 'text' => $drawn['text']],
                 'verdict' => $drawn['verdict'],

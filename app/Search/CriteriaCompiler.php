@@ -22,16 +22,17 @@ final readonly class CriteriaCompiler
     public function of(array $clauses, SearchRequest $list, bool $archived): array
     {
         $criteria = [];
-        if (null !== $list->weapon) {
-            $criteria[] = ClauseCompiler::trait(['c.weapons LIKE ?', ['%,'.$list->weapon->value.',%']], ClauseCompiler::is(IndexTerms::TRAIT.$list->weapon->value));
+        foreach ($list->filters() as $filter => $values) {
+            // Of several values one has to hold.
+            $criteria[] = Criterion::either(array_map(static fn (string $value): Criterion => match ($filter) {
+                'weapon' => ClauseCompiler::trait(['c.weapons LIKE ?', ['%,'.$value.',%']], ClauseCompiler::is(IndexTerms::TRAIT.$value)),
+                'rules' => ClauseCompiler::rules($value),
+                default => ClauseCompiler::column($filter, $value),
+            }, explode(',', $values)));
         }
-        if (null !== $list->rules) {
-            $criteria[] = ClauseCompiler::rules($list->rules);
-        }
-        foreach (['verdict' => $list->verdict?->value, 'level' => $list->level] as $column => $value) {
-            if (null !== $value) {
-                $criteria[] = ClauseCompiler::column($column, $value);
-            }
+        if ('' !== $list->ids) {
+            $ids = array_map(intval(...), explode(',', $list->ids));
+            $criteria[] = new Criterion(['c.id IN ('.implode(', ', array_fill(0, \count($ids), '?')).')', $ids]);
         }
         foreach ($clauses as $clause) {
             $criteria[] = $clause->accept(new ClauseCompiler($this->connection, $archived));

@@ -69,10 +69,7 @@ final readonly class SearchController
             unset($rest[$at]);
             $without[] = ['text' => $clause->text(), 'total' => $this->query->count(array_values($rest), $list)];
         }
-        foreach (['weapon' => $list->weapon?->value, 'verdict' => $list->verdict?->value, 'rules' => $list->rules, 'level' => $list->level] as $filter => $value) {
-            if (null === $value) {
-                continue;
-            }
+        foreach ($list->filters() as $filter => $value) {
             $without[] = ['text' => $filter.' '.$value, 'total' => $this->query->count($clauses, $list->without($filter))];
         }
 

@@ -57,6 +57,25 @@ final readonly class SearchIndex implements CombinationIndex
         $this->insert($rows);
     }
 
+    /** @return array<array-key, int> how many combinations in use have each theme, by theme */
+    public function themes(): array
+    {
+        $themes = [];
+        /** @var list<array{term: string, times: int|string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT term, COUNT(*) AS times FROM index_term WHERE term LIKE ? GROUP BY term ORDER BY term', [IndexTerms::THEME.'%']);
+        foreach ($rows as $row) {
+            $themes[substr($row['term'], \strlen(IndexTerms::THEME))] = (int) $row['times'];
+        }
+
+        return $themes;
+    }
+
+    /** @return list<int> the ids of what is in use and has that theme */
+    public function having(string $theme): array
+    {
+        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $this->connection->fetchFirstColumn('SELECT combination_id FROM index_term WHERE term = ? ORDER BY combination_id', [IndexTerms::THEME.$theme]));
+    }
+
     /** @param list<int|string> $rows a term and the id of a combination, in turn */
     private function insert(array $rows): void
     {

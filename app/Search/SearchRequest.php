@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Periplus\App\Combination\Sort;
-use Periplus\Core\Flow\Rules\BuiltInHouseRules;
-use Periplus\Core\Flow\Timing\Verdict;
-use Periplus\Core\Technique\Limb;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** Which combinations are asked for; every member can stand in the address. */
@@ -19,12 +16,17 @@ final readonly class SearchRequest
     public function __construct(
         #[Assert\Length(max: self::LONGEST, maxMessage: 'Search for at most {{ limit }} characters.')]
         public string $q = '',
-        public ?Limb $weapon = null,
-        public ?Verdict $verdict = null,
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        public ?string $rules = null,
-        #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
-        public ?int $level = null,
+        #[Assert\Regex('/\A(?:(?:hand|elbow|leg|knee)(?:,(?!\z)|\z)){0,4}\z/', message: 'Weapons are hand, elbow, leg and knee, with commas between.')]
+        public string $weapon = '',
+        #[Assert\Regex('/\A(?:(?:flows|reload|breaks)(?:,(?!\z)|\z)){0,3}\z/', message: 'Verdicts are flows, reload and breaks, with commas between.')]
+        public string $verdict = '',
+        #[Assert\Regex('/\A(?:(?:boxing|kickboxing|all-limbs)(?:,(?!\z)|\z)){0,3}\z/', message: 'The rules are boxing, kickboxing or all-limbs, with commas between.')]
+        public string $rules = '',
+        #[Assert\Regex('/\A(?:[123](?:,(?!\z)|\z)){0,3}\z/', message: 'Levels are 1, 2 and 3, with commas between.')]
+        public string $level = '',
+        /** Only these, such as "4,17,3". */
+        #[Assert\Regex('/\A(?:\d{1,9}(?:,(?!\z)|\z)){0,200}\z/', message: 'Ids are numbers, with commas between, at most 200.')]
+        public string $ids = '',
         public bool $archived = false,
         #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length or updated.')]
         public string $sort = 'name',
@@ -40,7 +42,13 @@ final readonly class SearchRequest
     /** Whether no filter is set. */
     public function isWhole(): bool
     {
-        return null === $this->weapon && null === $this->verdict && null === $this->rules && null === $this->level && !$this->archived;
+        return '' === $this->weapon.$this->verdict.$this->rules.$this->level.$this->ids && !$this->archived;
+    }
+
+    /** @return array<string, string> the filters that are set, by name, of several values each */
+    public function filters(): array
+    {
+        return array_filter(['weapon' => $this->weapon, 'verdict' => $this->verdict, 'rules' => $this->rules, 'level' => $this->level], static fn (string $values): bool => '' !== $values);
     }
 
     /** The same without one of its filters. */
@@ -48,10 +56,11 @@ final readonly class SearchRequest
     {
         return new self(
             $this->q,
-            'weapon' === $filter ? null : $this->weapon,
-            'verdict' === $filter ? null : $this->verdict,
-            'rules' === $filter ? null : $this->rules,
-            'level' === $filter ? null : $this->level,
+            'weapon' === $filter ? '' : $this->weapon,
+            'verdict' === $filter ? '' : $this->verdict,
+            'rules' === $filter ? '' : $this->rules,
+            'level' === $filter ? '' : $this->level,
+            $this->ids,
             $this->archived,
         );
     }

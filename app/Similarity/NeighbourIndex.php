@@ -39,6 +39,19 @@ final readonly class NeighbourIndex implements CombinationIndex
         return $ids;
     }
 
+    /**
+     * Pairs that share a hash of their neighbourhoods, those that share most first.
+     *
+     * @return list<array{int, int}> the older one first
+     */
+    public function pairs(int $most): array
+    {
+        /** @var list<array{int|string, int|string}> $rows */
+        $rows = $this->connection->fetchAllNumeric('SELECT a.combination_id, b.combination_id FROM deletion_neighbour a JOIN deletion_neighbour b ON b.hash = a.hash AND b.combination_id > a.combination_id GROUP BY 1, 2 ORDER BY COUNT(*) DESC, 1, 2 LIMIT '.$most);
+
+        return array_map(static fn (array $row): array => [(int) $row[0], (int) $row[1]], $rows);
+    }
+
     public function add(array $combinations): void
     {
         $rows = [];

@@ -24,6 +24,8 @@ use Periplus\Core\Technique\Catalogue;
 final readonly class SimilarCombinations
 {
     private const MOST = 300;
+    /** Pairs that are looked at. */
+    private const MOST_PAIRS = 4000;
 
     public function __construct(private ChainTable $chains, private NeighbourIndex $neighbours, private Catalogue $catalogue)
     {
@@ -179,6 +181,35 @@ final readonly class SimilarCombinations
         $parents = Family::parents([[$id, $text], ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $rows)]);
 
         return array_map(static fn (ChainRow $row): array => ['row' => $row->toArray(), 'parent' => $parents[$row->id] ?? $id], $rows);
+    }
+
+    /**
+     * The pairs of the whole library that are the closest: the same but for effort or a target, or one item apart.
+     *
+     * @return list<array{one: Relative, other: Relative, relation: Relation, distance: float}> the closest first
+     */
+    public function pairs(int $most): array
+    {
+        $pairs = $this->neighbours->pairs(self::MOST_PAIRS);
+        $rows = [];
+        foreach ($this->chains->withIds(array_values(array_unique(array_merge(...$pairs)))) as $row) {
+            $rows[$row->id] = $row;
+        }
+        $found = [];
+        $distance = EditDistance::builtIn();
+        foreach ($pairs as [$one, $other]) {
+            if (!isset($rows[$one], $rows[$other])) {
+                continue;
+            }
+            [$first, $second] = [Sequence::read($rows[$one]->sequence), Sequence::read($rows[$other]->sequence)];
+            $relation = Relation::between($first, $second, $distance);
+            if (\in_array($relation, [Relation::Same, Relation::TargetDiffers, Relation::OneApart], true)) {
+                $found[] = ['one' => $rows[$one]->toArray(), 'other' => $rows[$other]->toArray(), 'relation' => $relation, 'distance' => $distance->distance($first, $second)];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => [$a['distance'], $a['one']['name'], $a['other']['name']] <=> [$b['distance'], $b['one']['name'], $b['other']['name']]);
+
+        return \array_slice($found, 0, $most);
     }
 
     /**

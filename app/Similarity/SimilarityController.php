@@ -6,8 +6,10 @@ namespace Periplus\App\Similarity;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -18,6 +20,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class SimilarityController
 {
     private const LISTED = 50;
+    /** Pairs that are shown at a time. */
+    private const PAIRS = 60;
 
     public function __construct(private SimilarCombinations $similar, private LineRenderer $lines, private MatchRenderer $matches, private GymNumberings $numberings)
     {
@@ -50,6 +54,29 @@ final readonly class SimilarityController
             'orphanCount' => $overview['orphanCount'],
             'hubs' => array_map(fn (array $hub): array => [...$this->lines->with($hub['row'], $numbering), 'children' => $hub['children']], $overview['hubs']),
         ]);
+    }
+
+    /** Pairs of the whole library that may be one combination. */
+    #[Route('/api/near-duplicates', methods: 'GET')]
+    #[HeavyWork]
+    public function nearDuplicates(CombinationTable $table, #[CurrentUser] User $user): JsonResponse
+    {
+        $numbering = $this->numberings->of($user);
+        $pairs = $this->similar->pairs(self::PAIRS);
+        $ids = array_values(array_unique(array_merge(...array_map(static fn (array $pair): array => [$pair['one']['id'], $pair['other']['id']], $pairs))));
+        $rows = [];
+        foreach ($table->summaries($ids) as $row) {
+            $drawn = $this->lines->of($row->content, $numbering);
+            $rows[$row->id] = [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
+        }
+
+        return new JsonResponse(['pairs' => array_values(array_filter(array_map(static fn (array $pair): ?array => isset($rows[$pair['one']['id']], $rows[$pair['other']['id']]) ? [
+            'one' => $rows[$pair['one']['id']],
+            'other' => $rows[$pair['other']['id']],
+            'relation' => $pair['relation']->value,
+            'words' => $pair['relation']->words(),
+            'distance' => $pair['distance'],
+        ] : null, $pairs)))]);
     }
 
     /**

@@ -155,6 +155,62 @@ final class ExchangeTest extends ApiTestCase
         self::assertSame(['new', 'unreadable'], $lines());
     }
 
+    public function testABadEntryIsMendedInPlaceAndAGoodOneLeftOut(): void
+    {
+        $this->signIn('head');
+        $started = $this->ask('POST', '/api/imports', ['format' => 'text', 'content' => "1 2 zork # Ladder\nSea gate: 1 2 3\n1 1 2"]);
+        $import = '/api/imports/'.$started->id();
+        $this->ask('POST', $import.'/advance');
+        $counts = fn (): mixed => $this->ask('GET', $import)->body['counts'];
+        self::assertSame(['new' => 2, 'unreadable' => 1], $counts());
+        self::assertSame('Sea gate', self::text(array_column($this->lines($import), 'content'), 'name', 0));
+
+        $this->ask('PUT', $import.'/lines/1', ['chain' => '1 2 2', 'name' => 'Ladder']);
+        self::assertSame(['new' => 3], $counts());
+        $this->ask('PUT', $import.'/lines/3', ['leaveOut' => true]);
+        self::assertSame(['left-out' => 1, 'new' => 2], $counts());
+        $this->ask('PUT', $import.'/lines/3', []);
+        self::assertSame(['new' => 3], $counts());
+        $this->ask('PUT', $import.'/lines/3', ['chain' => '1 2 3']);
+        self::assertSame(['duplicate' => 1, 'new' => 2], $counts(), 'It is the chain of the second entry now.');
+        $this->ask('PUT', $import.'/lines/3', ['leaveOut' => true]);
+        self::assertSame('applied', $this->ask('POST', $import.'/apply')->body['state']);
+        self::assertSame(2, $this->ask('GET', '/api/combinations')->body['total']);
+        self::assertSame(409, $this->ask('PUT', $import.'/lines/1', ['leaveOut' => true])->status);
+    }
+
+    public function testAnImportIsTakenBackAsOneButForWhatWasChangedSince(): void
+    {
+        $this->signIn('head');
+        $was = $this->ask('POST', '/api/combinations', self::combination())->id();
+        $started = $this->ask('POST', '/api/imports', ['format' => 'csv', 'content' => "name,chain,note\nCellar window,1 2 3b exit,From a file.\nStair,1 1 2,\nRoof,1 2 3,"]);
+        $import = '/api/imports/'.$started->id();
+        self::assertSame(409, $this->ask('POST', $import.'/undo')->status);
+        $this->ask('POST', $import.'/advance');
+        $this->ask('POST', $import.'/apply');
+        self::assertSame('From a file.', $this->ask('GET', '/api/combinations/'.$was)->body['note']);
+        $rows = $this->ask('GET', '/api/combinations?q=Roof')->body['combinations'];
+        self::assertIsArray($rows);
+        $two = \is_array($rows[0] ?? null) && \is_int($rows[0]['id']) ? $rows[0]['id'] : 0;
+        $this->ask('PUT', '/api/combinations/'.$two, self::combination(['name' => 'Roof', 'text' => '1 2 3 2']), ['If-Match' => '"1"']);
+
+        $undone = $this->ask('POST', $import.'/undo');
+        self::assertSame([200, 'undone', ['Roof']], [$undone->status, $undone->body['state'], $undone->body['stays']]);
+        self::assertSame('Under the elbow.', $this->ask('GET', '/api/combinations/'.$was)->body['note']);
+        self::assertSame(['Cellar window', 'Roof'], array_map(static fn (mixed $row): mixed => \is_array($row) ? $row['name'] : null, (array) $this->ask('GET', '/api/combinations')->body['combinations']));
+        self::assertSame(1, $this->ask('GET', '/api/combinations?archived=true')->body['total']);
+        self::assertSame(409, $this->ask('POST', $import.'/undo')->status);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function lines(string $import): array
+    {
+        /** @var list<array<string, mixed>> $lines */
+        $lines = $this->ask('GET', $import.'/lines')->body['lines'];
+
+        return $lines;
+    }
+
     public function testPlaceOfAMistakeInJsonIsFound(): void
     {
         foreach (['{"a": [1, 2,]}' => 13, '{"a" 1}' => 6, '[1 2]' => 4, '{"a": tru}' => 7, '[1, 2' => 6, '{,}' => 2, "[\"a\tb\"]" => 2, '[1]]' => 4, '{"a": 01}' => 7] as $json => $column) {

@@ -94,6 +94,10 @@ final class GymTest extends ApiTestCase
         self::assertSame(422, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD])->status);
         self::assertSame(409, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'New', 'email' => 'coach@gym.example'])->status, 'The link is not used up by it.');
         self::assertSame(204, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'New', 'email' => 'new@gym.example'])->status);
+        $session = $this->ask('GET', '/api/session')->body['user'];
+        self::assertIsArray($session, 'Whoever has just given a password is signed in.');
+        self::assertSame('New', $session['name']);
+        $this->signOut();
         self::assertSame(404, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'More', 'email' => 'more@gym.example'])->status, 'Once.');
         $this->signIn('new');
         self::assertSame('coach', $this->user()['role']);
@@ -122,6 +126,7 @@ final class GymTest extends ApiTestCase
         self::assertIsString($link);
         $this->signOut();
         self::assertSame(204, $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => 'quite-another-one'])->status);
+        $this->signOut();
         self::assertSame(401, $this->ask('POST', '/api/session', ['email' => 'coach@gym.example', 'password' => self::PASSWORD])->status);
 
         $this->signIn('other');

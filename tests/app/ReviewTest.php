@@ -17,7 +17,7 @@ final class ReviewTest extends ApiTestCase
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total'], 'It is not in use yet.');
 
         $this->signIn('head');
-        self::assertSame(['open' => 1, 'returned' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
+        self::assertSame(['open' => 1, 'returned' => 0, 'approved' => 0, 'rejected' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
         $approved = $this->decide($proposal, 'approve', ['remark' => 'Good.']);
         self::assertSame('approved', $approved->body['state']);
         $list = self::rows($this->ask('GET', '/api/combinations')->body['combinations']);
@@ -76,13 +76,32 @@ final class ReviewTest extends ApiTestCase
         $this->signIn('other');
         self::assertSame(403, $this->revise($returned, ['text' => '1 2 3b step-back'])->status);
         $this->signIn('coach');
-        self::assertSame(['open' => 0, 'returned' => 1], $this->ask('GET', '/api/proposals')->body['waiting']);
+        self::assertSame(['open' => 0, 'returned' => 1, 'approved' => 0, 'rejected' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
+        self::assertSame([['who' => 'Head Coach', 'remark' => 'End with a step.', 'byAuthor' => false]], array_column(self::rows($this->ask('GET', '/api/proposals?list=returned')->body['proposals']), 'answer'));
         self::assertSame(412, $this->revise($proposal, ['text' => '1 2 3b step-back'])->status, 'It was made from a version that is gone.');
         $revised = $this->revise($returned, ['text' => '1 2 3b step-back']);
         self::assertSame([200, 'open'], [$revised->status, $revised->body['state']]);
         $this->signIn('head');
         $this->decide($revised, 'approve', []);
         self::assertSame(1, $this->ask('GET', '/api/combinations?q=ends+step-back')->body['total']);
+    }
+
+    public function testWhatBecameOfProposalsIsCountedForTheirAuthor(): void
+    {
+        $this->signIn('coach');
+        $proposals = array_map(fn (string $text): Answer => $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => $text, 'text' => $text])]), ['1 2', '1 2 3', '1 1 2']);
+        $this->decide($proposals[2], 'withdraw', []);
+        $this->signIn('head');
+        $this->decide($proposals[0], 'approve', []);
+        $this->decide($proposals[1], 'withdraw', ['remark' => 'We have it.']);
+        self::assertSame(['open' => 0, 'returned' => 0, 'approved' => 0, 'rejected' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
+
+        $this->signIn('coach');
+        $decided = $this->ask('GET', '/api/proposals?list=decided&mine=true');
+        self::assertSame(['open' => 0, 'returned' => 0, 'approved' => 1, 'rejected' => 1], $decided->body['waiting'], 'What its author took back is neither.');
+        $byName = array_column(self::rows($decided->body['proposals']), 'answer', 'id');
+        self::assertSame(['who' => 'Head Coach', 'remark' => 'We have it.', 'byAuthor' => false], $byName[$proposals[1]->id()]);
+        self::assertSame(['who' => 'Coach Coach', 'remark' => '', 'byAuthor' => true], $byName[$proposals[2]->id()]);
     }
 
     public function testAHeadCoachApprovesWithAnEdit(): void

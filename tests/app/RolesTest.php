@@ -30,6 +30,11 @@ final class RolesTest extends ApiTestCase
         'GET /api/vocabulary' => [401, 200, 200],
         'GET /api/combinations' => [401, 200, 200],
         'POST /api/combinations' => [401, 403, 409],
+        'POST /api/combinations/bulk' => [401, 403, 422],
+        'POST /api/combinations/merge' => [401, 403, 422],
+        'GET /api/near-duplicates' => [401, 200, 200],
+        'GET /api/themes' => [401, 200, 200],
+        'POST /api/themes/rename' => [401, 403, 422],
         'GET /api/combinations/{id}' => [401, 200, 200],
         'PUT /api/combinations/{id}' => [401, 403, 200],
         'POST /api/combinations/{id}/archive' => [401, 403, 200],
@@ -39,12 +44,15 @@ final class RolesTest extends ApiTestCase
         'GET /api/combinations/{id}/family' => [401, 200, 200],
         'GET /api/combinations/{id}/line.svg' => [401, 200, 200],
         'GET /api/combinations/{id}/card.pdf' => [401, 200, 200],
+        'GET /api/cards.pdf' => [401, 200, 200],
         'GET /api/wall-sheet.pdf' => [401, 200, 200],
         'GET /api/family' => [401, 200, 200],
         'GET /api/export.{format}' => [401, 200, 200],
         'POST /api/imports' => [401, 403, 201],
         'GET /api/imports/{id}' => [401, 403, 404],
         'GET /api/imports/{id}/lines' => [401, 403, 200],
+        'PUT /api/imports/{id}/lines/{entry}' => [401, 403, 404],
+        'POST /api/imports/{id}/undo' => [401, 403, 404],
         'POST /api/imports/{id}/advance' => [401, 403, 404],
         'POST /api/imports/{id}/apply' => [401, 403, 404],
         'GET /api/proposals' => [401, 200, 200],
@@ -163,7 +171,7 @@ final class RolesTest extends ApiTestCase
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{digest}' => str_repeat('0', 32)]);
+                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{entry}' => '1', '{digest}' => str_repeat('0', 32)]);
                 $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
                 $address .= str_ends_with($path, '/sample') ? '?text=one' : '';
                 $answer = $this->ask($method, $address, self::body($method, $path), $headers);
@@ -179,6 +187,10 @@ final class RolesTest extends ApiTestCase
             'GET' === $method, 'DELETE' === $method => null,
             '/api/session' === $path => ['email' => 'nobody@gym.example', 'password' => 'no'],
             \in_array($path, ['/api/check', '/api/translate'], true) => ['text' => '1 2'],
+            str_ends_with($path, '/lines/{entry}') => ['leaveOut' => true],
+            '/api/combinations/bulk' === $path => ['combinations' => [], 'action' => 'archive'],
+            '/api/combinations/merge' === $path => ['keep' => 1, 'keepVersion' => 1, 'drop' => 1, 'dropVersion' => 1],
+            '/api/themes/rename' === $path => ['from' => 'liver', 'to' => ''],
             '/api/generate' === $path => ['count' => 1],
             '/api/imports' === $path => ['format' => 'text', 'content' => '1 2 3 # Three'],
             '/api/proposals' === $path => ['kind' => 'new', 'content' => self::combination(['text' => '1 1 1'])],

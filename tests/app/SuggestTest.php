@@ -95,7 +95,7 @@ final class SuggestTest extends ApiTestCase
         $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'with' => ['horoscope']], ['Accept' => 'application/x-ndjson']);
 
         self::assertSame([422, 'application/problem+json'], [$answer->status, $answer->contentType]);
-        self::assertStringContainsString('next, similar or mends', $answer->raw);
+        self::assertStringContainsString('next, edits, similar or mends', $answer->raw);
     }
 
     public function testGeneratedChainsAreNotInTheLibraryYet(): void

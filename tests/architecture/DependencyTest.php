@@ -55,7 +55,7 @@ final class DependencyTest
         'App\HouseRules' => ['App\Http'],
         'App\Numbering' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account'],
         'App\Combination' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering'],
-        'App\Search' => ['App\Http', 'App\Gym', 'App\Account', 'App\Numbering', 'App\Combination'],
+        'App\Search' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\Numbering', 'App\Combination'],
         'App\Similarity' => ['App\Http', 'App\Account', 'App\Numbering', 'App\Combination'],
         'App\Review' => ['App\Http', 'App\Audit', 'App\Account', 'App\Numbering', 'App\Combination'],
         'App\RulePreview' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Search'],

@@ -3,6 +3,7 @@ import { noteConnection } from "./connection";
 import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];
+export type BulkRequest = Schemas["BulkRequest"];
 export type Check = Schemas["Check"];
 export type CheckRequest = Schemas["CheckRequest"];
 export type Balance = Schemas["Balance"];
@@ -55,6 +56,9 @@ export type Numbering = Schemas["Numbering"];
 export type NumberingRequest = Schemas["NumberingRequest"];
 export type NumberingPreview = Schemas["NumberingPreview"];
 export type NumberDifference = Schemas["NumberDifference"];
+export type MergeRequest = Schemas["MergeRequest"];
+export type NearDuplicates = Schemas["NearDuplicates"];
+export type ThemeRequest = Schemas["ThemeRequest"];
 export type View = Schemas["Views"]["views"][number];
 export type Coach = Schemas["Coach"];
 export type Course = Schemas["Course"];

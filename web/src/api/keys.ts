@@ -17,6 +17,8 @@ export const keys = {
   versions: (id: number, version: number) => ["versions", id, version],
   families: ["family"],
   family: (of: number | "overview") => ["family", of],
+  nearDuplicates: ["combinations", "near-duplicates"],
+  themes: ["combinations", "themes"],
   views: ["views"],
   proposals: ["proposals"],
   proposalPage: (...asked: unknown[]) => ["proposals", ...asked],

@@ -21,6 +21,7 @@ const GYM = [
   "/house-rules",
   "/numbering",
   "/translate",
+  "/themes",
   "/exchange",
   "/coaches",
   "/audit-log",
@@ -78,7 +79,7 @@ export function Frame() {
           Periplus
         </NavLink>
         <nav aria-label="Screens">
-          <NavLink to="/library" className={/^\/(combinations|family)/.test(pathname) ? "active" : ""}>
+          <NavLink to="/library" className={/^\/(combinations|family|near-duplicates)/.test(pathname) ? "active" : ""}>
             Library
           </NavLink>
           <NavLink to="/bench">Bench</NavLink>

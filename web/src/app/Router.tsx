@@ -6,6 +6,8 @@ import { ScreenError } from "./ScreenError";
 import { screen } from "./screens";
 
 const Library = screen(() => import("../library/LibraryScreen"));
+const NearDuplicates = screen(() => import("../library/NearDuplicatesScreen"));
+const Themes = screen(() => import("../library/ThemesScreen"));
 const Bench = screen(() => import("../bench/BenchScreen"));
 const Compare = screen(() => import("../compare/CompareScreen"));
 const Generate = screen(() => import("../generate/GenerateScreen"));
@@ -41,6 +43,8 @@ const router = createBrowserRouter([
         children: [
           { index: true, element: <Navigate to="/library" replace /> },
           { path: "library", element: <Library /> },
+          { path: "near-duplicates", element: <NearDuplicates /> },
+          { path: "themes", element: <Themes /> },
           { path: "bench", element: <Bench key="new" /> },
           { path: "bench/:id", element: <Bench /> },
           { path: "combinations/:id", element: <Combination /> },

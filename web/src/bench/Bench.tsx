@@ -225,6 +225,7 @@ export function Bench({ id, stored, proposal }: Props) {
         check={checked.old ? undefined : readable}
         draft={draft}
         isNew={except === null}
+        except={except}
         saving={saving}
         similar={similar}
         onChange={change}

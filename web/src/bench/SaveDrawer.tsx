@@ -1,5 +1,5 @@
-import { Alert, Button, Drawer, Input, Segmented, Select } from "antd";
-import type { FormEvent } from "react";
+import { Alert, Button, Drawer, Input, type InputRef, Segmented, Select } from "antd";
+import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
 import { type Check, type Matches, refusal } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
@@ -8,6 +8,7 @@ import { layers } from "../ui/layers";
 import { LEVELS, RULES } from "../ui/words";
 import type { Draft } from "./draft";
 import { Similar } from "./Similar";
+import { useSameName } from "./useSameName";
 import type { Doing, Saving } from "./useSaving";
 
 interface Props {
@@ -15,6 +16,8 @@ interface Props {
   check: Check | undefined;
   draft: Draft;
   isNew: boolean;
+  /** The combination that is changed; null for a new one. */
+  except: number | null;
   saving: Saving;
   similar: Matches | null | undefined;
   onChange: (change: Partial<Draft>, typed?: boolean) => void;
@@ -28,13 +31,22 @@ const WORDS: Record<Doing, { isNew: string; change: string; button: string }> = 
 };
 
 /** Name and place of a combination in the library. */
-export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: Props) {
+export function SaveDrawer({ check, draft, isNew, except, saving, similar, onChange }: Props) {
   const { doing, isWaiting, refused } = saving;
   const existing = refused ? refusal(refused).existing : undefined;
   const give = (part: Partial<Draft>) => onChange(part, true);
+  const nameless = draft.name.trim() === "";
+  const [isAsked, setAsked] = useState(false);
+  const field = useRef<InputRef>(null);
+  const sameName = useSameName(draft.name, except);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    saving.send();
+    setAsked(true);
+    if (nameless) {
+      field.current?.focus();
+    } else if (!isWaiting) {
+      saving.send();
+    }
   };
   return (
     <Drawer
@@ -46,8 +58,37 @@ export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: P
       // The name is focused; without motion the drawer would take the focus back.
       autoFocus={false}
       destroyOnHidden
+      footer={
+        <div className="save-foot">
+          <Failure error={refused} more={existing && <Link to={`/combinations/${existing.id}`}>Open it</Link>} />
+          {isWaiting && (
+            <Alert
+              type="warning"
+              className="save-waits"
+              showIcon
+              role="status"
+              title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
+              action={<Button onClick={saving.giveUp}>Do not send it</Button>}
+            />
+          )}
+          <Button
+            type="primary"
+            htmlType="submit"
+            loading={saving.sending}
+            form="save-form"
+            disabled={draft.text.trim() === "" || isWaiting}
+          >
+            {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
+          </Button>
+          {nameless && isAsked && (
+            <p className="save-missing" role="alert">
+              Give it a name first.
+            </p>
+          )}
+        </div>
+      }
     >
-      <form className="save-form" onSubmit={submit}>
+      <form className="save-form" id="save-form" onSubmit={submit}>
         <p className="save-chain">{draft.text}</p>
         {check?.drawings?.card && (
           <CombinationLine drawing={check.drawings.card} name={`Combination line of what is saved: ${check.text}`} />
@@ -55,12 +96,20 @@ export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: P
         <label htmlFor="name">Name</label>
         <Input
           id="name"
+          ref={field}
+          status={nameless && isAsked ? "error" : undefined}
           autoFocus
           value={draft.name}
           maxLength={120}
           onChange={(event) => give({ name: event.target.value })}
           placeholder="What coaches will call it"
         />
+        {sameName && (
+          <p className="save-same" role="status">
+            <Link to={`/combinations/${sameName.id}`}>{sameName.text}</Link> has this name already. Two of one name are
+            hard to tell apart.
+          </p>
+        )}
         <label htmlFor="themes">Themes</label>
         <Select
           id="themes"
@@ -132,28 +181,6 @@ export function SaveDrawer({ check, draft, isNew, saving, similar, onChange }: P
           </>
         )}
         <Similar similar={similar} />
-        <div className="save-foot">
-          <Failure error={refused} more={existing && <Link to={`/combinations/${existing.id}`}>Open it</Link>} />
-          {isWaiting && (
-            <Alert
-              type="warning"
-              className="save-waits"
-              showIcon
-              role="status"
-              title="There is no connection. It waits here, and goes out once as soon as the server is back and has checked it."
-              action={<Button onClick={saving.giveUp}>Do not send it</Button>}
-            />
-          )}
-          <Button
-            type="primary"
-            htmlType="submit"
-            loading={saving.sending}
-            disabled={draft.name.trim() === "" || draft.text.trim() === "" || isWaiting}
-          >
-            {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
-          </Button>
-          {draft.name.trim() === "" && <p className="small">It needs a name first.</p>}
-        </div>
       </form>
     </Drawer>
   );

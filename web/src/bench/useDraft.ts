@@ -2,7 +2,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import { useLocation, useNavigate, useSearchParams } from "react-router";
 import type { Proposal } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
-import { FRESH } from "../ui/newCombination";
+import { type Beginning, isFresh } from "../ui/newCombination";
 import { useHistory } from "../ui/useHistory";
 import { useStable } from "../ui/useStable";
 import { addressOfOptions, type CheckOptions, optionsOf } from "./checkOptions";
@@ -53,19 +53,19 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
   });
 
   const [aside, setAside] = useState(laidAside);
-  const begin = useStable(() => {
+  const begin = useStable((beginning: Beginning = {}) => {
     if (!isEmpty(now)) {
       layAside(now);
       setAside(now);
     }
-    changeAll(() => ({ ...EMPTY, numbering: mine }));
+    changeAll(() => ({ ...EMPTY, ...beginning, numbering: mine }));
   });
   const goOn = useStable(() => aside && changeAll(() => aside));
   // "New combination" was asked for, here or elsewhere. A reload does not ask for it again.
   const { state } = useLocation();
   useLayoutEffect(() => {
-    if (state === FRESH && id === "new") {
-      begin();
+    if (isFresh(state) && id === "new") {
+      begin(state.fresh);
       void navigate("/bench", { replace: true, state: null });
     }
   }, [state, id, begin, navigate]);

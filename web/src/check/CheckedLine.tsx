@@ -61,12 +61,7 @@ export const CheckedLine = memo(function CheckedLine({
       </p>
       <div className="line-foot">
         <PlayBar play={play}>
-          <button
-            type="button"
-            className="link-button play-more"
-            aria-expanded={explains}
-            onClick={() => setExplains(!explains)}
-          >
+          <button type="button" className="link-button" aria-expanded={explains} onClick={() => setExplains(!explains)}>
             {explains ? "Hide the signs" : "What the signs mean"}
           </button>
         </PlayBar>

@@ -14,6 +14,7 @@ import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
 import { NoPage } from "../ui/Failure";
+import type { Fresh } from "../ui/newCombination";
 import { TakeOut } from "../ui/TakeOut";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
@@ -21,6 +22,7 @@ import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
 import "../ui/gym.css";
+import { NameDialog } from "./NameDialog";
 import { useArchive, useBringBack, useCombination, useVersions } from "./useCombination";
 import "./combination.css";
 
@@ -44,6 +46,7 @@ function Page({ combination }: { combination: Combination }) {
   const readIn = useNumbering();
   const notice = useNotice();
   const [selected, setSelected] = useState<number | null>(null);
+  const [naming, setNaming] = useState(false);
   const shownStance: Stance = (address.get("stance") as Stance | null) ?? combination.stance;
   const opponent: Stance = (address.get("opponent") as Stance | null) ?? "orthodox";
   const { readable } = useCheck({
@@ -83,8 +86,7 @@ function Page({ combination }: { combination: Combination }) {
     archive.mutate(
       { restore, version: combination.version },
       {
-        onSuccess: () =>
-          notice.done(restore ? "Back in the library." : "Archived. It can be brought back here at any time."),
+        onSuccess: () => notice.done(restore ? "Restored." : "Archived. It can be brought back here at any time."),
         onError: notice.failed,
       },
     );
@@ -105,6 +107,8 @@ function Page({ combination }: { combination: Combination }) {
               { label: "Line as a picture (SVG)", to: `/api/combinations/${combination.id}/line.svg` },
             ]}
           />
+          <Button onClick={() => setNaming(true)}>Rename and tag</Button>
+          <Button onClick={() => navigate("/bench", { state: variantOf(combination) })}>Duplicate</Button>
           {head ? (
             <Button onClick={toggle} loading={archive.isPending}>
               {combination.archivedAt ? "Restore" : "Archive"}
@@ -121,6 +125,7 @@ function Page({ combination }: { combination: Combination }) {
           </Button>
         </span>
       </header>
+      <NameDialog combination={combination} isOpen={naming} onClose={() => setNaming(false)} />
       {combination.archivedAt && (
         <p className="archived-note">
           Out of use since {dayAndTime(combination.archivedAt)}. It is not in the list until it is restored.
@@ -218,7 +223,11 @@ function Page({ combination }: { combination: Combination }) {
                 }
               />
               {family.data && (
-                <AlreadyThere matches={family.data.alike} total={family.data.alike.length} title="Much like it" />
+                <AlreadyThere
+                  matches={family.data.alike}
+                  total={family.data.alike.length}
+                  title="Similar in the library"
+                />
               )}
             </>
           )}
@@ -228,12 +237,17 @@ function Page({ combination }: { combination: Combination }) {
   );
 }
 
+/** The same once more, to be changed on the bench under a name of its own. */
+function variantOf({ name, text, stance, rules, themes, note }: Combination): Fresh {
+  return { fresh: { name: `${name}, variant`, text, stance, rules, themes, note } };
+}
+
 const CHANGES: Record<Version["change"], string> = {
   created: "wrote it",
   updated: "changed",
   archived: "archived it",
   restored: "restored it",
-  "brought-back": "brought back an earlier version:",
+  "brought-back": "restored an earlier version:",
   imported: "changed by an import:",
 };
 const FIELDS = {
@@ -276,13 +290,13 @@ function History({ combination }: { combination: Combination }) {
                     bringBack.mutate(
                       { version: combination.version, back: version.version },
                       {
-                        onSuccess: () => notice.done(`Version ${version.version} is back, as the newest.`),
+                        onSuccess: () => notice.done(`Version ${version.version} is restored, as the newest.`),
                         onError: notice.failed,
                       },
                     )
                   }
                 >
-                  bring back
+                  restore this version
                 </button>
               )}
             </span>

@@ -1,7 +1,7 @@
 import { Button, Input, type InputRef, Pagination, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import type { CombinationPage } from "../api/client";
+import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
@@ -10,13 +10,14 @@ import { TakeOut } from "../ui/TakeOut";
 import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
-import { FILTERS, filtersOf, SIZE, SORTS, waysOut, withoutClause } from "./filters";
+import { BulkBar } from "./BulkBar";
+import { FILTERS, filtersOf, SIZE, sortedBy, valuesOf, waysOut, withoutClause } from "./filters";
 import { LibraryTable } from "./LibraryTable";
 import { NothingFound } from "./NothingFound";
 import { NotUnderstood } from "./NotUnderstood";
 import { SearchHelp } from "./SearchHelp";
 import { useLibrary } from "./useLibrary";
-import { Views } from "./Views";
+import { useViewName, Views } from "./Views";
 import "./library.css";
 
 /** After the last key, before a search goes out, ms. */
@@ -36,13 +37,11 @@ export default function LibraryScreen() {
   // What is typed reaches the address a moment later, and must not bring back filters that were cleared meanwhile.
   const latest = useRef(address);
   latest.current = address;
-  const set = (name: string, value: string | number | boolean | null | undefined) => {
+  const set = (values: Record<string, string | null>) => {
     const next = new URLSearchParams(latest.current);
     next.delete("page");
-    if (value === null || value === undefined || value === "" || value === false) {
-      next.delete(name);
-    } else {
-      next.set(name, String(value));
+    for (const [name, value] of Object.entries(values)) {
+      value ? next.set(name, value) : next.delete(name);
     }
     setAddress(next, { replace: true });
   };
@@ -51,7 +50,7 @@ export default function LibraryScreen() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: only what is typed starts the clock
   useEffect(() => {
     if (settled !== (latest.current.get("q") ?? "")) {
-      set("q", settled);
+      set({ q: settled });
     }
   }, [settled]);
 
@@ -68,6 +67,8 @@ export default function LibraryScreen() {
     setAddress(address.get("archived") ? { archived: "true" } : {}, { replace: true });
   };
   const data = library.data;
+  const [chosen, setChosen] = useState<CombinationRow[]>([]);
+  const view = useViewName(address);
   // What is shown was found by an earlier search, and the answer to this one cannot be had.
   const old = library.isPlaceholderData && (library.failureCount > 0 || !reachable);
   return (
@@ -80,8 +81,9 @@ export default function LibraryScreen() {
             : ""}
         </span>
         <span className="new-item library-out">
+          <Link to="/near-duplicates">Near duplicates</Link>
           <Link to="/family">Families</Link>
-          <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0, paper)} />
+          <TakeOut ways={waysOut(filters, data?.total ?? 0, data?.search.problems.length === 0, paper, view)} />
           <Button type="primary" onClick={() => navigate("/bench", { state: FRESH })}>
             New combination
           </Button>
@@ -99,26 +101,23 @@ export default function LibraryScreen() {
           maxLength={300}
         />
         {FILTERS.map(({ name, label, any, options }) => (
-          <Select<string | number>
+          <Select<string[]>
             key={name}
             aria-label={label}
             placeholder={any}
+            mode="multiple"
+            maxTagCount="responsive"
             allowClear
-            value={filters[name]}
-            onChange={(value) => set(name, value)}
+            showSearch={false}
+            value={valuesOf(filters, name)}
+            onChange={(values) => set({ [name]: values.join(",") })}
             options={options}
           />
         ))}
-        <Select
-          aria-label="Sort"
-          value={filters.sort}
-          onChange={(value) => set("sort", value === "name" ? null : value)}
-          options={SORTS}
-        />
         <Button
           type={filters.archived ? "primary" : "default"}
           aria-pressed={filters.archived === true}
-          onClick={() => set("archived", !filters.archived)}
+          onClick={() => set({ archived: filters.archived ? null : "true" })}
         >
           Archived
         </Button>
@@ -149,20 +148,27 @@ export default function LibraryScreen() {
           onWithout={(text) => {
             const filter = FILTERS.find(({ name }) => text.startsWith(`${name} `) && address.get(name));
             if (filter) {
-              set(filter.name, null);
+              set({ [filter.name]: null });
             } else {
               const rest = withoutClause(typed, text);
               setTyped(rest);
-              set("q", rest);
+              set({ q: rest });
             }
           }}
         />
       )}
       {data && data.combinations.length > 0 && (
         <div className={old ? "library-old" : undefined}>
-          <LibraryTable rows={data.combinations} />
+          <LibraryTable
+            rows={data.combinations}
+            filters={filters}
+            onSort={(column) => set(sortedBy(filters, column))}
+            chosen={chosen}
+            onChoose={setChosen}
+          />
         </div>
       )}
+      <BulkBar chosen={chosen} archived={filters.archived === true} paper={paper} onChoose={setChosen} />
       {data && data.total > SIZE && (
         <Pagination
           className="pages"

@@ -1,15 +1,36 @@
+import { Checkbox } from "antd";
 import type { KeyboardEvent } from "react";
 import { Link, useNavigate } from "react-router";
 import type { CombinationRow } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
-import { seconds } from "../ui/words";
+import { day, seconds } from "../ui/words";
+import type { SortName } from "./filters";
+import type { Filters } from "./useLibrary";
 
-const LINE_WIDTH = 400;
+const LINE_WIDTH = 360;
 
-/** One row a combination; arrows move between them. */
-export function LibraryTable({ rows }: { rows: CombinationRow[] }) {
+interface Props {
+  rows: CombinationRow[];
+  filters: Filters;
+  onSort: (column: SortName) => void;
+  chosen: CombinationRow[];
+  onChoose: (rows: CombinationRow[]) => void;
+}
+
+const COLUMNS: { title: string; sort?: SortName }[] = [
+  { title: "Name", sort: "name" },
+  { title: "Line" },
+  { title: "Numbers" },
+  { title: "Level", sort: "level" },
+  { title: "Check", sort: "length" },
+  { title: "Changed", sort: "updated" },
+];
+
+/** One row a combination; arrows move between them, a column head sorts, a box chooses. */
+export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props) {
   const navigate = useNavigate();
+  const all = rows.length > 0 && rows.every((row) => chosen.some(({ id }) => id === row.id));
   const onKey = (event: KeyboardEvent<HTMLTableRowElement>, id: number) => {
     const row = event.currentTarget;
     const to =
@@ -26,11 +47,38 @@ export function LibraryTable({ rows }: { rows: CombinationRow[] }) {
       <table className="library-table">
         <thead>
           <tr>
-            <th scope="col">Name</th>
-            <th scope="col">Line</th>
-            <th scope="col">Numbers</th>
-            <th scope="col">Level</th>
-            <th scope="col">Check</th>
+            <td className="cell-choose">
+              <Checkbox
+                checked={all}
+                indeterminate={!all && chosen.length > 0}
+                onChange={() => onChoose(all ? [] : rows)}
+                aria-label="Choose all on this page"
+              />
+            </td>
+            {COLUMNS.map(({ title, sort }) => (
+              <th
+                key={title}
+                scope="col"
+                aria-sort={
+                  sort === undefined || sort !== filters.sort
+                    ? undefined
+                    : filters.direction === "up"
+                      ? "ascending"
+                      : "descending"
+                }
+              >
+                {sort === undefined ? (
+                  title
+                ) : (
+                  <button type="button" className="sort" onClick={() => onSort(sort)}>
+                    {title}
+                    <span aria-hidden="true">
+                      {sort !== filters.sort ? "" : filters.direction === "up" ? " ▲" : " ▼"}
+                    </span>
+                  </button>
+                )}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
@@ -41,6 +89,16 @@ export function LibraryTable({ rows }: { rows: CombinationRow[] }) {
               onKeyDown={(event) => onKey(event, row.id)}
               onClick={() => navigate(`/combinations/${row.id}`)}
             >
+              {/* biome-ignore lint/a11y/useKeyWithClickEvents: the box in it takes the keys */}
+              <td className="cell-choose" onClick={(event) => event.stopPropagation()}>
+                <Checkbox
+                  checked={chosen.some(({ id }) => id === row.id)}
+                  onChange={(event) =>
+                    onChoose(event.target.checked ? [...chosen, row] : chosen.filter(({ id }) => id !== row.id))
+                  }
+                  aria-label={`Choose ${row.name}`}
+                />
+              </td>
               <td className="cell-name">
                 <Link to={`/combinations/${row.id}`} tabIndex={-1} onClick={(event) => event.stopPropagation()}>
                   {row.name}
@@ -64,6 +122,7 @@ export function LibraryTable({ rows }: { rows: CombinationRow[] }) {
                 <VerdictMark verdict={row.verdict} />
                 <small>{seconds(row.lengthMs)}</small>
               </td>
+              <td className="cell-changed">{day(row.updatedAt)}</td>
             </tr>
           ))}
         </tbody>

@@ -6,6 +6,7 @@ import { keys } from "../api/keys";
 import { useIsHeadCoach, useSession } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
+import { useNotice } from "../ui/useNotice";
 import { useViews } from "./useLibrary";
 
 /** The address without the page, as a view keeps it. */
@@ -14,6 +15,12 @@ function viewOf(address: URLSearchParams): string {
   kept.delete("page");
   kept.sort();
   return kept.toString();
+}
+
+/** The name of the view that is shown; empty when it is none. */
+export function useViewName(address: URLSearchParams): string {
+  const now = viewOf(address);
+  return useViews().data?.views.find((view) => view.address === now)?.name ?? "";
 }
 
 /** Searches kept under a name, one's own and those shared with the gym. */
@@ -26,6 +33,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   const [name, setName] = useState("");
   const [shared, setShared] = useState(false);
   const now = viewOf(address);
+  const notice = useNotice();
   const again = () => queries.invalidateQueries({ queryKey: keys.views });
   const save = useMutation({
     mutationFn: () => answered(api.POST("/api/views", { body: { name, address: now, shared } })),
@@ -37,6 +45,16 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
   });
   const remove = useMutation({
     mutationFn: (view: View) => answered(api.DELETE("/api/views/{id}", { params: { path: { id: view.id } } })),
+    onSuccess: (_, view) =>
+      notice.undo(`“${view.name}” is deleted.`, () =>
+        keep.mutate({ name: view.name, address: view.address, shared: view.shared }),
+      ),
+    onError: notice.failed,
+    onSettled: again,
+  });
+  const keep = useMutation({
+    mutationFn: (body: Pick<View, "name" | "address" | "shared">) => answered(api.POST("/api/views", { body })),
+    onError: notice.failed,
     onSettled: again,
   });
   const open = views.find((view) => view.address === now);
@@ -61,12 +79,12 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
       ))}
       {now !== "" && !open && (
         <button type="button" className="link-button" onClick={() => setNaming(true)}>
-          Keep this search
+          Save view
         </button>
       )}
       {mayRemove && (
         <button type="button" className="link-button" onClick={() => remove.mutate(open)}>
-          Forget “{open.name}”
+          Delete “{open.name}”
         </button>
       )}
       <Modal
@@ -74,7 +92,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
         open={naming}
         onCancel={() => setNaming(false)}
         footer={null}
-        title="Keep this search"
+        title="Save view"
         destroyOnHidden
       >
         <form className="stack" onSubmit={submit}>
@@ -93,7 +111,7 @@ export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (
           </label>
           <Failure error={save.error} />
           <Button type="primary" htmlType="submit" loading={save.isPending} disabled={name.trim() === ""}>
-            Keep it
+            Save view
           </Button>
         </form>
       </Modal>

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { filtersOf, waysOut, withoutClause } from "./filters";
+import { filtersOf, sortedBy, valuesOf, waysOut, withoutClause } from "./filters";
 
 const of = (address: string) => filtersOf(new URLSearchParams(address));
 
@@ -14,7 +14,7 @@ test("every filter is read from the address, and the newest come first", () => {
     weapon: "leg",
     verdict: "reload",
     rules: "boxing",
-    level: 2,
+    level: "2",
     archived: true,
     sort: "updated",
     direction: "down",
@@ -25,7 +25,7 @@ test("every filter is read from the address, and the newest come first", () => {
 
 test("what is taken out is what is found, without the page that is shown", () => {
   const ways = waysOut(of("q=starts+1&level=2&page=4"), 7, true, 60);
-  expect(ways.map((way) => way.label)).toEqual(["Wall sheet (PDF)", "Text", "CSV", "JSON"]);
+  expect(ways.map((way) => way.label)).toEqual(["Wall sheet (PDF)", "Cards, a page each (PDF)", "Text", "CSV", "JSON"]);
   for (const way of ways) {
     const asked = new URLSearchParams(way.to?.split("?")[1]);
     expect([asked.get("q"), asked.get("level"), asked.get("page")], way.label).toEqual(["starts 1", "2", null]);
@@ -34,7 +34,7 @@ test("what is taken out is what is found, without the page that is shown", () =>
 
 test("a wall sheet is not offered for more than fits, nor any file for a search that is not understood", () => {
   expect(waysOut(of(""), 61, true, 60)[0]).toEqual({
-    label: "Wall sheet (PDF): up to 60, narrow the search",
+    label: "Paper: up to 60, narrow the search",
     to: null,
   });
   expect(waysOut(of(""), 60, true, 60)[0]?.to).toMatch(/^\/api\/wall-sheet\.pdf/);
@@ -53,4 +53,19 @@ test("a clause that is taken away leaves the others, with no comma too many", ()
       expect(rest).not.toMatch(/^\s*,|,\s*$/);
     }),
   );
+});
+
+test("a column head sorts by its column, and the other way round when it does already", () => {
+  expect(sortedBy(of(""), "level")).toEqual({ sort: "level", direction: null });
+  expect(sortedBy(of("sort=level"), "level")).toEqual({ sort: "level", direction: "down" });
+  expect(sortedBy(of("sort=level&direction=down"), "level")).toEqual({ sort: "level", direction: null });
+  expect(sortedBy(of(""), "name")).toEqual({ sort: null, direction: "down" });
+  expect(sortedBy(of(""), "updated"), "the newest first").toEqual({ sort: "updated", direction: null });
+  expect(of("sort=tail&direction=aside")).toMatchObject({ sort: "name", direction: "up" });
+});
+
+test("a filter has several values, and a wall sheet the name of its view", () => {
+  expect(valuesOf(of("weapon=hand,leg"), "weapon")).toEqual(["hand", "leg"]);
+  expect(valuesOf(of(""), "level")).toEqual([]);
+  expect(waysOut(of("q=liver"), 3, true, 60, "Liver & more")[0]?.to).toContain("title=Liver+%26+more");
 });

@@ -11,41 +11,39 @@ export const FILTERS: {
   name: "weapon" | "verdict" | "rules" | "level";
   label: string;
   any: string;
-  options: { value: string | number; label: string }[];
+  options: { value: string; label: string }[];
 }[] = [
   { name: "weapon", label: "Weapon", any: "Any weapon", options: LIMBS },
   { name: "verdict", label: "Verdict", any: "Any verdict", options: VERDICT_OPTIONS },
   { name: "rules", label: "Rules", any: "Any rules", options: RULES },
-  { name: "level", label: "Level", any: "Any level", options: LEVELS },
+  {
+    name: "level",
+    label: "Level",
+    any: "Any level",
+    options: LEVELS.map(({ value, label }) => ({ value: String(value), label })),
+  },
 ];
-export const SORTS = [
-  { value: "name", label: "By name" },
-  { value: "level", label: "By level" },
-  { value: "length", label: "By length" },
-  { value: "updated", label: "Newest first" },
-];
+
+/** The columns by which the list is sorted, and which way each begins. */
+export const SORTS = { name: "up", level: "up", length: "up", updated: "down" } as const;
+export type SortName = keyof typeof SORTS;
 
 /** The filters live in the address, so that a view can be shared. */
 export function filtersOf(address: URLSearchParams): Filters {
-  const sort = (address.get("sort") ?? "name") as NonNullable<Filters["sort"]>;
+  const asked = address.get("sort") ?? "";
+  const sort = (asked in SORTS ? asked : "name") as SortName;
+  const direction = address.get("direction");
   const filters: Filters = {
     sort,
-    direction: sort === "updated" ? "down" : "up",
+    direction: direction === "up" || direction === "down" ? direction : SORTS[sort],
     page: Number(address.get("page")) || 1,
     size: SIZE,
   };
-  const q = address.get("q");
-  if (q) {
-    filters.q = q;
-  }
-  for (const name of ["weapon", "verdict", "rules"] as const) {
+  for (const name of ["q", "weapon", "verdict", "rules", "level"] as const) {
     const value = address.get(name);
     if (value) {
-      Object.assign(filters, { [name]: value });
+      filters[name] = value;
     }
-  }
-  if (address.get("level")) {
-    filters.level = Number(address.get("level"));
   }
   if (address.get("archived")) {
     filters.archived = true;
@@ -53,17 +51,34 @@ export function filtersOf(address: URLSearchParams): Filters {
   return filters;
 }
 
+/** The values of a filter, of which one has to hold. */
+export function valuesOf(filters: Filters, name: (typeof FILTERS)[number]["name"]): string[] {
+  return filters[name]?.split(",") ?? [];
+}
+
+/** What the address has to say so that the list is sorted by a column: the other way round when it is already. */
+export function sortedBy(now: Filters, column: SortName): Record<"sort" | "direction", string | null> {
+  const usual = SORTS[column];
+  const turned = usual === "up" ? "down" : "up";
+  const direction = now.sort === column && now.direction === usual ? turned : usual;
+  return { sort: column === "name" ? null : column, direction: direction === usual ? null : direction };
+}
+
 /** What a search finds, as files and on paper. */
-export function waysOut(filters: Filters, total: number, understood: boolean, paper: number): Way[] {
+export function waysOut(filters: Filters, total: number, understood: boolean, paper: number, title = ""): Way[] {
   const { page: _, size: __, ...rest } = filters;
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
+  const titled = title === "" ? "" : `&${new URLSearchParams({ title })}`;
   if (!understood) {
     return [{ label: "The search is not understood, so there is nothing to take out", to: null }];
   }
   return [
-    total > paper || total === 0
-      ? { label: `Wall sheet (PDF): up to ${paper}, narrow the search`, to: null }
-      : { label: "Wall sheet (PDF)", to: `/api/wall-sheet.pdf?${query}` },
+    ...(total > paper || total === 0
+      ? [{ label: `Paper: up to ${paper}, narrow the search`, to: null }]
+      : [
+          { label: "Wall sheet (PDF)", to: `/api/wall-sheet.pdf?${query}${titled}` },
+          { label: "Cards, a page each (PDF)", to: `/api/cards.pdf?${query}` },
+        ]),
     ...Object.entries(FILE_FORMATS).map(([format, { name }]) => ({
       label: name,
       to: `/api/export.${format}?${query}`,

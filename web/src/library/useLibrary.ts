@@ -1,6 +1,13 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  answered,
+  api,
+  type BulkRequest,
+  type MergeRequest,
+  type NearDuplicates,
+  type ThemeRequest,
+} from "../api/client";
+import { keys, libraryChanged } from "../api/keys";
 import type { operations } from "../api/schema";
 
 export type Filters = NonNullable<operations["listCombinations"]["parameters"]["query"]>;
@@ -17,5 +24,46 @@ export function useViews() {
   return useQuery({
     queryKey: keys.views,
     queryFn: ({ signal }) => answered(api.GET("/api/views", { signal })),
+  });
+}
+
+export type BulkAction = BulkRequest["action"];
+
+/** The same with several combinations, or with none of them. */
+export function useBulk() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: BulkRequest) => answered(api.POST("/api/combinations/bulk", { body })),
+    onSettled: () => libraryChanged(queries),
+  });
+}
+
+export type Pair = NearDuplicates["pairs"][number];
+
+export function useNearDuplicates() {
+  return useQuery({
+    queryKey: keys.nearDuplicates,
+    queryFn: ({ signal }) => answered(api.GET("/api/near-duplicates", { signal })),
+  });
+}
+
+/** Keeps one of two. */
+export function useMerge() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: MergeRequest) => answered(api.POST("/api/combinations/merge", { body })),
+    onSettled: () => libraryChanged(queries),
+  });
+}
+
+export function useThemes() {
+  return useQuery({ queryKey: keys.themes, queryFn: ({ signal }) => answered(api.GET("/api/themes", { signal })) });
+}
+
+export function useRenameTheme() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: ThemeRequest) => answered(api.POST("/api/themes/rename", { body })),
+    onSettled: () => libraryChanged(queries),
   });
 }

@@ -43,7 +43,7 @@ export function PlayBar({ play, withTempo = true, children }: Props) {
               {name}
             </button>
           ))}
-        {children}
+        {children && <span className="play-more">{children}</span>}
       </Stops>
       {withTempo && (
         <>

@@ -22,11 +22,11 @@ export function LibraryPanel() {
   const [all, setAll] = useState(false);
   const kept = new URLSearchParams(views.find((one) => one.id === view)?.address ?? "");
   const q = useSettled([kept.get("q") ?? "", typed].filter((part) => part.trim() !== "").join(" "), 200);
-  const level = Number(kept.get("level")) || undefined;
+  const level = kept.get("level") ?? "";
   const found = useLibrary({
     q,
     size: SIZE,
-    ...(level && { level }),
+    ...(level !== "" && { level }),
     ...(!all && q.trim() === "" && { rules: content.rules }),
     verdict: "flows",
   });

@@ -6,6 +6,7 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/numbering", label: "Numbering" },
   { to: "/translate", label: "Translate" },
   { to: "/house-rules", label: "House rules" },
+  { to: "/themes", label: "Themes" },
   { to: "/advice", label: "Reminders and exercises" },
   { to: "/voice", label: "Voice" },
   { to: "/settings", label: "Time zone", head: true },

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 
 export interface Way {
   label: string;
@@ -9,24 +9,33 @@ export interface Way {
 /** What can be taken out of a page, as files and on paper. */
 export function TakeOut({ ways }: { ways: Way[] }) {
   const box = useRef<HTMLDetailsElement>(null);
+  const [isOpen, setOpen] = useState(false);
   useEffect(() => {
     const close = (event: Event) => {
-      const away =
-        event instanceof KeyboardEvent ? event.key === "Escape" : !box.current?.contains(event.target as Node);
-      if (away && box.current?.open) {
+      if ((event as KeyboardEvent).key === "Escape" && box.current) {
         box.current.open = false;
       }
     };
-    document.addEventListener("pointerdown", close);
     document.addEventListener("keydown", close);
     return () => {
-      document.removeEventListener("pointerdown", close);
       document.removeEventListener("keydown", close);
     };
   }, []);
   return (
-    <details className="take-out" ref={box}>
+    <details className="take-out" ref={box} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>Take out ▾</summary>
+      {/* A click beside the menu closes it and does nothing else. */}
+      {isOpen && (
+        <div
+          className="take-out-shade"
+          aria-hidden="true"
+          onClick={() => {
+            if (box.current) {
+              box.current.open = false;
+            }
+          }}
+        />
+      )}
       <ul>
         {ways.map((way) => (
           <li key={way.label}>

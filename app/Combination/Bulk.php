@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Combination;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\ApiProblem;
+
+/** Does the same with several combinations, or with none: one that was changed meanwhile stops all. */
+final readonly class Bulk
+{
+    public function __construct(private Library $library, private Combinations $combinations, private DraftReader $drafts)
+    {
+    }
+
+    /** @return list<Combination> as they are then */
+    public function do(BulkRequest $request, User $user): array
+    {
+        $theme = mb_strtolower(trim($request->theme));
+        if ('' === $theme && \in_array($request->action, ['tag', 'untag'], true)) {
+            throw new ApiProblem(422, 'invalid', 'Name the theme.', ['violations' => [['field' => 'theme', 'message' => 'Name the theme.']]]);
+        }
+
+        return $this->library->write(fn (): array => array_map(fn (array $one): Combination => match ($request->action) {
+            'archive' => $this->library->archive($one['id'], $one['version'], $user),
+            'restore' => $this->library->restore($one['id'], $one['version'], $user),
+            'tag' => $this->retheme($one['id'], $one['version'], null, $theme, $user),
+            default => $this->retheme($one['id'], $one['version'], $theme, null, $user),
+        }, $request->all()));
+    }
+
+    /** The one that is kept gets the themes and the note of the other, which is archived. */
+    public function merge(MergeRequest $request, User $user): Combination
+    {
+        return $this->library->write(function () use ($request, $user): Combination {
+            $dropped = $this->library->archive($request->drop, $request->dropVersion, $user)->content();
+            $kept = $this->combinations->get($request->keep)->content();
+            $note = '' === $dropped->note || str_contains($kept->note, $dropped->note) ? $kept->note : trim($kept->note."\n".$dropped->note);
+            $content = new CombinationContent($kept->name, $kept->notation, $kept->stance, $kept->rules, self::themes([...$kept->themes, ...$dropped->themes]), $kept->level, mb_substr($note, 0, 2000), $kept->levelChosen);
+
+            return $this->library->update($request->keep, $request->keepVersion, $this->drafts->of($content), $user);
+        });
+    }
+
+    /**
+     * Every combination with a theme gets another in its place; those that have the other already have it once then.
+     *
+     * @param list<int> $ids of those that have it
+     *
+     * @return int how many
+     */
+    public function renameTheme(array $ids, string $from, string $to, User $user): int
+    {
+        $this->library->write(fn () => array_map(fn (int $id): Combination => $this->retheme($id, $this->combinations->get($id)->version(), $from, $to, $user), $ids));
+
+        return \count($ids);
+    }
+
+    private function retheme(int $id, int $version, ?string $from, ?string $to, User $user): Combination
+    {
+        $content = $this->combinations->get($id)->content();
+        $themes = array_values(array_filter(array_map(static fn (string $theme): ?string => $theme === $from ? $to : $theme, $content->themes), is_string(...)));
+        $themes = self::themes(null === $from && null !== $to ? [...$themes, $to] : $themes);
+
+        return $this->library->update($id, $version, $this->drafts->of(new CombinationContent($content->name, $content->notation, $content->stance, $content->rules, $themes, $content->level, $content->note, $content->levelChosen)), $user);
+    }
+
+    /**
+     * @param list<string> $themes
+     *
+     * @return list<string> none twice, as many as a combination has at most
+     */
+    private static function themes(array $themes): array
+    {
+        return \array_slice(array_values(array_unique($themes)), 0, SaveRequest::MOST_THEMES);
+    }
+}

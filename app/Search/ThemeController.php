@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Search;
+
+use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\Bulk;
+use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\HeavyWork;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The themes of the combinations in use: how many have each, and another name for one. */
+#[Route('/api/themes')]
+final readonly class ThemeController
+{
+    public function __construct(private SearchIndex $index)
+    {
+    }
+
+    #[Route('', methods: 'GET')]
+    public function list(): JsonResponse
+    {
+        return new JsonResponse(['themes' => array_map(static fn (string $theme, int $count): array => ['theme' => $theme, 'combinations' => $count], array_map(strval(...), array_keys($themes = $this->index->themes())), array_values($themes))]);
+    }
+
+    /** A name that another theme has already makes the two one. */
+    #[Route('/rename', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
+    public function rename(#[MapRequestPayload(acceptFormat: 'json')] ThemeRequest $request, Bulk $bulk, AuditLog $audit, #[CurrentUser] User $user): JsonResponse
+    {
+        [$from, $to] = [mb_strtolower(trim($request->from)), mb_strtolower(trim($request->to))];
+        $ids = $this->index->having($from);
+        if ([] === $ids) {
+            throw new ApiProblem(404, 'not-found', \sprintf('No combination in use has the theme “%s”.', $from));
+        }
+        $count = $from === $to ? 0 : $bulk->renameTheme($ids, $from, $to, $user);
+        $audit->add($user->id(), 'theme.renamed', \sprintf('renamed the theme “%s” to “%s” in %d combinations', $from, $to, $count));
+
+        return new JsonResponse(['combinations' => $count]);
+    }
+}

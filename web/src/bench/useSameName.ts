@@ -1,0 +1,25 @@
+import { useQuery } from "@tanstack/react-query";
+import { answered, api, type CombinationRow } from "../api/client";
+import { keys } from "../api/keys";
+import { useSettled } from "../ui/useSettled";
+
+/** After the last key, before it is asked, ms. */
+const PAUSE = 250;
+
+/**
+ * The combination in use that has this name already.
+ *
+ * @param except the one that is being changed
+ */
+export function useSameName(name: string, except: number | null): CombinationRow | undefined {
+  const wanted = useSettled(name.trim().toLowerCase(), PAUSE);
+  const query = { q: `"${wanted.replaceAll('"', " ")}"`, size: 100 };
+  const found = useQuery({
+    queryKey: keys.combinationPage(query),
+    queryFn: ({ signal }) => answered(api.GET("/api/combinations", { params: { query }, signal })),
+    enabled: wanted !== "",
+  });
+  return wanted === ""
+    ? undefined
+    : found.data?.combinations.find((row) => row.id !== except && row.name.toLowerCase() === wanted);
+}

@@ -1,0 +1,119 @@
+import { Button, Input, Modal, Select } from "antd";
+import { type FormEvent, useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Combination, SaveRequest } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { useNumbering } from "../api/useNumbering";
+import { usePropose } from "../review/useReview";
+import { Failure } from "../ui/Failure";
+import { layers } from "../ui/layers";
+import { useNotice } from "../ui/useNotice";
+import { useSave } from "./useCombination";
+
+/** Another name, other themes or another note, without the bench; the chain stays as it is. */
+export function NameDialog({
+  combination,
+  isOpen,
+  onClose,
+}: {
+  combination: Combination;
+  isOpen: boolean;
+  onClose: () => void;
+}) {
+  const head = useIsHeadCoach();
+  const numbering = useNumbering();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const save = useSave(combination.id);
+  const propose = usePropose();
+  const { text, stance, rules, level, levelChosen, version, id } = combination;
+  const [name, setName] = useState(combination.name);
+  const [themes, setThemes] = useState(combination.themes);
+  const [note, setNote] = useState(combination.note);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it begins with what is in use whenever it is opened
+  useEffect(() => {
+    if (isOpen) {
+      setName(combination.name);
+      setThemes(combination.themes);
+      setNote(combination.note);
+      save.reset();
+      propose.reset();
+    }
+  }, [isOpen]);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const body: SaveRequest = {
+      name,
+      text,
+      numbering,
+      stance,
+      rules,
+      themes,
+      level: levelChosen ? level : null,
+      note,
+    };
+    if (head) {
+      save.mutate(
+        { body, basedOn: version },
+        {
+          onSuccess: () => {
+            notice.done("Saved.");
+            onClose();
+          },
+        },
+      );
+    } else {
+      propose.mutate(
+        { kind: "change", combination: id, basedOn: version, content: body },
+        {
+          onSuccess: (made) => {
+            notice.done("Proposed. What is in use stays until the head coach approves.");
+            void navigate(`/review/${made.id}`);
+          },
+        },
+      );
+    }
+  };
+  return (
+    <Modal getContainer={layers} open={isOpen} onCancel={onClose} footer={null} title="Rename and tag" destroyOnHidden>
+      <form className="stack" onSubmit={submit}>
+        <label htmlFor="combination-name">Name</label>
+        <Input
+          id="combination-name"
+          autoFocus
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <label htmlFor="combination-themes">Themes</label>
+        <Select
+          id="combination-themes"
+          mode="tags"
+          value={themes}
+          onChange={setThemes}
+          tokenSeparators={[","]}
+          maxCount={8}
+          open={false}
+          suffixIcon={null}
+        />
+        <label htmlFor="combination-note">Note</label>
+        <Input.TextArea
+          id="combination-note"
+          rows={3}
+          value={note}
+          maxLength={2000}
+          onChange={(event) => setNote(event.target.value)}
+        />
+        <Failure error={save.error ?? propose.error} />
+        <Button
+          type="primary"
+          htmlType="submit"
+          loading={save.isPending || propose.isPending}
+          disabled={name.trim() === ""}
+        >
+          {head ? "Save" : "Propose"}
+        </Button>
+      </form>
+    </Modal>
+  );
+}

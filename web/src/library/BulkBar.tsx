@@ -1,0 +1,118 @@
+import { Button, Input, Popover } from "antd";
+import { useState } from "react";
+import type { CombinationRow } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { layers } from "../ui/layers";
+import { useNotice } from "../ui/useNotice";
+import { type BulkAction, useBulk } from "./useLibrary";
+
+const DONE: Record<BulkAction, string> = {
+  archive: "archived",
+  restore: "restored",
+  tag: "tagged",
+  untag: "untagged",
+};
+const UNDOES: Record<BulkAction, BulkAction> = { archive: "restore", restore: "archive", tag: "untag", untag: "tag" };
+
+interface Props {
+  chosen: CombinationRow[];
+  /** Whether they are out of use. */
+  archived: boolean;
+  /** As many as paper holds. */
+  paper: number;
+  onChoose: (rows: CombinationRow[]) => void;
+}
+
+/** What can be done with several combinations at once; over the end of the page while some are chosen. */
+export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
+  const head = useIsHeadCoach();
+  const bulk = useBulk();
+  const notice = useNotice();
+  const [theme, setTheme] = useState("");
+  if (chosen.length === 0) {
+    return null;
+  }
+  const many = `${chosen.length} ${chosen.length === 1 ? "combination" : "combinations"}`;
+  const run = (action: BulkAction) => {
+    const combinations = chosen.map(({ id, version }) => ({ id, version }));
+    bulk.mutate(
+      { action, combinations, theme },
+      {
+        onSuccess: (done) => {
+          // What had the theme before keeps it when the tag is taken back.
+          const had =
+            action === "tag" ? new Set(chosen.filter((row) => row.themes.includes(theme)).map(({ id }) => id)) : null;
+          const back = done.combinations.filter(({ id }) => !had?.has(id));
+          notice.undo(
+            `${many} ${DONE[action]}.`,
+            () =>
+              back.length > 0 &&
+              bulk.mutate({ action: UNDOES[action], combinations: back, theme }, { onError: notice.failed }),
+          );
+          onChoose([]);
+          setTheme("");
+        },
+        onError: notice.failed,
+      },
+    );
+  };
+  const ids = chosen.map(({ id }) => id).join(",");
+  const query = `ids=${ids}${archived ? "&archived=true" : ""}`;
+  return (
+    <section className="panel bulk" aria-label="With what is chosen">
+      <b role="status">{many} chosen</b>
+      {head && !archived && (
+        <>
+          <Popover
+            trigger="click"
+            getPopupContainer={layers}
+            content={
+              <form
+                className="bulk-tag"
+                onSubmit={(event) => {
+                  event.preventDefault();
+                  run("tag");
+                }}
+              >
+                <Input
+                  value={theme}
+                  maxLength={40}
+                  onChange={(event) => setTheme(event.target.value.toLowerCase())}
+                  aria-label="Theme for all of them"
+                  placeholder="Theme"
+                />
+                <Button type="primary" htmlType="submit" disabled={theme.trim() === ""}>
+                  Tag
+                </Button>
+                <Button disabled={theme.trim() === ""} onClick={() => run("untag")}>
+                  Take the tag away
+                </Button>
+              </form>
+            }
+          >
+            <Button>Tag…</Button>
+          </Popover>
+          <Button loading={bulk.isPending} onClick={() => run("archive")}>
+            Archive
+          </Button>
+        </>
+      )}
+      {head && archived && (
+        <Button loading={bulk.isPending} onClick={() => run("restore")}>
+          Restore
+        </Button>
+      )}
+      {chosen.length <= paper ? (
+        <>
+          <Button href={`/api/cards.pdf?${query}`}>Print cards</Button>
+          <Button href={`/api/wall-sheet.pdf?${query}`}>Print a wall sheet</Button>
+        </>
+      ) : (
+        <span className="small">Paper holds {paper} of them at most.</span>
+      )}
+      <Button type="text" onClick={() => onChoose([])}>
+        Choose none
+      </Button>
+    </section>
+  );
+}

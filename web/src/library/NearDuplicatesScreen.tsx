@@ -1,0 +1,103 @@
+import { Button } from "antd";
+import { Link } from "react-router";
+import type { CombinationRow } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { Failure } from "../ui/Failure";
+import { Trail } from "../ui/Trail";
+import { useNotice } from "../ui/useNotice";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { type Pair, useBulk, useMerge, useNearDuplicates } from "./useLibrary";
+import "./library.css";
+
+/** Pairs of the whole library that may be one combination, the closest first: one is kept, or both are. */
+export default function NearDuplicatesScreen() {
+  const found = useNearDuplicates();
+  const pairs = found.data?.pairs ?? [];
+  return (
+    <main className="page">
+      <Trail to="/library" place="Library" name="Near duplicates" />
+      <h1>Near duplicates</h1>
+      <p className="small">
+        Chains that differ by one item, by a target or by effort alone. Merging keeps one of the two, with the themes
+        and the note of both; the other is archived and can be restored.
+      </p>
+      {found.isPending && <Waiting what="Comparing the library" />}
+      <Failure error={found.error} onRetry={found.refetch} />
+      {found.data && pairs.length === 0 && (
+        <div className="panel empty">
+          <h2>No two are that close</h2>
+          <p>Every combination of the library differs from every other by more than one item.</p>
+        </div>
+      )}
+      <ol className="pairs">
+        {pairs.map((pair) => (
+          <li key={`${pair.one.id} ${pair.other.id}`} className="panel">
+            <OnePair pair={pair} />
+          </li>
+        ))}
+      </ol>
+    </main>
+  );
+}
+
+function OnePair({ pair }: { pair: Pair }) {
+  const head = useIsHeadCoach();
+  const merge = useMerge();
+  const bulk = useBulk();
+  const notice = useNotice();
+  const keep = (kept: CombinationRow, dropped: CombinationRow) =>
+    merge.mutate(
+      { keep: kept.id, keepVersion: kept.version, drop: dropped.id, dropVersion: dropped.version },
+      {
+        onSuccess: () => notice.done(`“${kept.name}” is kept; “${dropped.name}” is archived and can be restored.`),
+        onError: notice.failed,
+      },
+    );
+  const archive = (row: CombinationRow) =>
+    bulk.mutate(
+      { action: "archive", combinations: [{ id: row.id, version: row.version }] },
+      {
+        onSuccess: ({ combinations }) =>
+          notice.undo(`“${row.name}” is archived.`, () =>
+            bulk.mutate({ action: "restore", combinations }, { onError: notice.failed }),
+          ),
+        onError: notice.failed,
+      },
+    );
+  const sides: [CombinationRow, CombinationRow][] = [
+    [pair.one, pair.other],
+    [pair.other, pair.one],
+  ];
+  return (
+    <>
+      <p className="pair-words">
+        “{pair.one.name}” is {pair.words} “{pair.other.name}”
+      </p>
+      {sides.map(([row, other]) => (
+        <div key={row.id} className="pair-side">
+          <span className="cell-name">
+            <Link to={`/combinations/${row.id}`}>{row.name}</Link>
+            <small>{row.themes.join(" · ") || "no themes"}</small>
+          </span>
+          <span className="pair-line">
+            <CombinationLine drawing={row.line} width={320} name={row.name} />
+          </span>
+          <b className="numbers">{row.text}</b>
+          <VerdictMark verdict={row.verdict} />
+          {head && (
+            <span className="pair-ways">
+              <Button size="small" loading={merge.isPending} onClick={() => keep(row, other)}>
+                Keep this, merge the other in
+              </Button>
+              <Button size="small" onClick={() => archive(row)}>
+                Archive this
+              </Button>
+            </span>
+          )}
+        </div>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,112 @@
+import { Button, Input } from "antd";
+import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
+import { useIsHeadCoach } from "../api/session";
+import { Failure } from "../ui/Failure";
+import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { useRenameTheme, useThemes } from "./useLibrary";
+import "../ui/gym.css";
+import "./library.css";
+
+/** The themes of the library, each with its combinations; the head coach gives one another name or makes two one. */
+export default function ThemesScreen() {
+  const head = useIsHeadCoach();
+  const themes = useThemes();
+  const rows = themes.data?.themes ?? [];
+  const [renaming, setRenaming] = useState<string | null>(null);
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>Themes</h1>
+      <p className="small">
+        {head
+          ? "A theme that gets the name of another becomes one with it. Every combination that had it gets a new version."
+          : "The head coach renames and merges themes."}
+      </p>
+      {themes.isPending && <Waiting what="Fetching the themes" />}
+      <Failure error={themes.error} onRetry={themes.refetch} />
+      {themes.data && rows.length === 0 && (
+        <div className="panel empty">
+          <h2>No themes yet</h2>
+          <p>Give a combination a theme when you save it, such as slips, liver or low kick.</p>
+        </div>
+      )}
+      {rows.length > 0 && (
+        <table className="panel plain-table themes">
+          <thead>
+            <tr>
+              <th scope="col">Theme</th>
+              <th scope="col">Combinations</th>
+              {head && <td />}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ theme, combinations }) => (
+              <tr key={theme}>
+                <td>
+                  {renaming === theme ? (
+                    <Rename theme={theme} others={rows.map((row) => row.theme)} onEnd={() => setRenaming(null)} />
+                  ) : (
+                    <Link to={`/library?q=${encodeURIComponent(`theme ${theme}`)}`}>{theme}</Link>
+                  )}
+                </td>
+                <td>{combinations}</td>
+                {head && (
+                  <td>
+                    {renaming !== theme && (
+                      <Button size="small" onClick={() => setRenaming(theme)}>
+                        Rename
+                      </Button>
+                    )}
+                  </td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </main>
+  );
+}
+
+function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onEnd: () => void }) {
+  const [to, setTo] = useState(theme);
+  const rename = useRenameTheme();
+  const notice = useNotice();
+  const wanted = to.trim().toLowerCase();
+  const merges = wanted !== theme && others.includes(wanted);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    rename.mutate(
+      { from: theme, to: wanted },
+      {
+        onSuccess: ({ combinations }) => {
+          const said = `“${theme}” is “${wanted}” now in ${combinations} combinations.`;
+          // Two that became one cannot be told apart again.
+          merges
+            ? notice.done(said)
+            : notice.undo(said, () => rename.mutate({ from: wanted, to: theme }, { onError: notice.failed }));
+          onEnd();
+        },
+        onError: notice.failed,
+      },
+    );
+  };
+  return (
+    <form className="theme-form" onSubmit={submit}>
+      <Input
+        autoFocus
+        value={to}
+        maxLength={40}
+        onChange={(event) => setTo(event.target.value)}
+        aria-label={`New name of ${theme}`}
+      />
+      <Button type="primary" htmlType="submit" loading={rename.isPending} disabled={wanted === "" || wanted === theme}>
+        {merges ? `Merge with “${wanted}”` : "Rename"}
+      </Button>
+      <Button onClick={onEnd}>Cancel</Button>
+    </form>
+  );
+}
