@@ -7,6 +7,7 @@ namespace Periplus\App\Check;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Severity;
@@ -38,6 +39,8 @@ final readonly class GenerateRequest
         public int $seed = 1,
         #[Assert\Range(min: 1, max: GenerationCriteria::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
         public int $count = 8,
+        /** For beginners the level is 1 where none is asked for. */
+        public Group $group = Group::Open,
         public Stance $stance = Stance::Orthodox,
         public string $numbering = 'parity',
     ) {
@@ -48,6 +51,6 @@ final readonly class GenerateRequest
     {
         $weapons = array_map(Limb::from(...), array_values(array_unique($this->weapons)));
 
-        return new GenerationCriteria(new CheckOptions($rules, $this->tempo), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level, $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
+        return new GenerationCriteria(new CheckOptions($rules, $this->tempo, group: $this->group), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level ?? (Group::Beginners === $this->group ? 1 : null), $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
     }
 }

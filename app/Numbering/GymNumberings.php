@@ -72,6 +72,17 @@ final class GymNumberings
     }
 
     /** The version, held until the transaction ends; null when there is none of that id. */
+    /** @return array<string, list<string>> by numbering the names of the coaches who read in it */
+    public function readers(): array
+    {
+        $readers = [];
+        foreach ($this->connection->fetchAllAssociative('SELECT name, numbering FROM user WHERE active = 1 ORDER BY name') as $row) {
+            $readers[\is_string($row['numbering']) ? $row['numbering'] : $this->ofGym()][] = \is_string($row['name']) ? $row['name'] : '';
+        }
+
+        return $readers;
+    }
+
     public function version(string $id): ?int
     {
         /** @var int|string|false $version */

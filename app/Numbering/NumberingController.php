@@ -57,6 +57,7 @@ final readonly class NumberingController
         $response = new JsonResponse([
             'numberings' => $numberings,
             'ofGym' => $this->numberings->ofGym(),
+            'readers' => (object) $this->numberings->readers(),
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);

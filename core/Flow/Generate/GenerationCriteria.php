@@ -81,6 +81,21 @@ final readonly class GenerationCriteria
         return $relaxed;
     }
 
+    /**
+     * The same with fewer strikes, the longest first.
+     *
+     * @return list<array{string, self, array<string, int|string|bool|list<string>|null>}> as {@see relaxed} has them
+     */
+    public function shorter(): array
+    {
+        $shorter = [];
+        for ($length = $this->length - 1; $length >= self::SHORTEST; --$length) {
+            $shorter[] = [\sprintf('with %d strikes', $length), $this->with(length: $length), ['length' => $length]];
+        }
+
+        return $shorter;
+    }
+
     /** Whether each weapon has to be there. */
     public function each(): bool
     {

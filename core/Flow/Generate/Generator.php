@@ -31,6 +31,8 @@ final readonly class Generator
     /** Tries for the criteria as they are, and for each of them given up. */
     private const TRIES = 1500;
     private const TRIES_RELAXED = 250;
+    /** Chains that are drawn for one that is shown. */
+    private const DRAWN = 2;
     /** Tries for one place in a chain. */
     private const PICKS = 12;
 
@@ -49,7 +51,7 @@ final readonly class Generator
     /** @param list<string> $known fingerprints of chains that are not wanted again */
     public function generate(GenerationCriteria $criteria, array $known = []): GenerationResult
     {
-        $results = $this->results($criteria, self::TRIES, $criteria->count, $known);
+        $results = $this->ranked($criteria, self::TRIES, $known);
         $relax = [];
         if (\count($results) < $criteria->count) {
             foreach ($criteria->relaxed() as $criterion => [$words, $left, $sent]) {
@@ -60,7 +62,57 @@ final readonly class Generator
             }
         }
 
-        return new GenerationResult($results, $relax);
+        return [] === $results ? $this->bent($criteria, $known, $relax) : new GenerationResult($results, $relax);
+    }
+
+    /**
+     * Where nothing meets all wishes, the chains that meet all but one: shorter ones first, since a wish for a level or a
+     * theme means more to a coach than a number of strikes.
+     *
+     * @param list<string> $known
+     * @param array<string, array{words: string, criteria: array<string, int|string|bool|list<string>|null>}> $relax
+     */
+    private function bent(GenerationCriteria $criteria, array $known, array $relax): GenerationResult
+    {
+        foreach ([...$criteria->shorter(), ...$criteria->relaxed()] as [$words, $left, $sent]) {
+            $results = $this->ranked($left, self::TRIES_RELAXED, $known);
+            if ([] !== $results) {
+                return new GenerationResult($results, $relax, ['words' => $words, 'criteria' => $sent]);
+            }
+        }
+
+        return new GenerationResult([], $relax);
+    }
+
+    /**
+     * Of more than are wanted those that a coach would call.
+     *
+     * @param list<string> $known
+     *
+     * @return list<CheckResult>
+     */
+    private function ranked(GenerationCriteria $criteria, int $tries, array $known): array
+    {
+        $results = $this->results($criteria, $tries, self::DRAWN * $criteria->count, $known);
+        usort($results, static fn (CheckResult $a, CheckResult $b): int => self::oddness($a->inStance->chain) <=> self::oddness($b->inStance->chain));
+
+        return \array_slice($results, 0, $criteria->count);
+    }
+
+    /**
+     * How far a chain is from what a coach would call: a move that comes twice, as many moves as strikes, a strike thrown
+     * three times, one limb alone. Common practice, no source.
+     */
+    public static function oddness(Chain $chain): int
+    {
+        $strikes = array_map(static fn (StrikeItem $item): string => $item->key(), array_values($chain->strikes()));
+        $moves = array_map(static fn (Item $item): string => $item->key(), array_values(array_diff_key($chain->items, $chain->strikes())));
+        $often = [] === $strikes ? 0 : max(array_count_values($strikes));
+
+        return 2 * (\count($moves) - \count(array_unique($moves)))
+            + max(0, 2 * \count($moves) - \count($strikes))
+            + 2 * max(0, $often - 2)
+            + (1 === \count(array_unique($strikes)) ? 2 : 0);
     }
 
     /**

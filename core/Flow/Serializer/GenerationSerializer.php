@@ -54,6 +54,7 @@ final readonly class GenerationSerializer
                 ];
             }, $generation->results),
             'asked' => $criteria->count,
+            'bent' => $generation->bent,
             'relax' => array_map(static fn (string $criterion, array $relaxed): array => ['criterion' => $criterion, ...$relaxed], array_keys($generation->relax), array_values($generation->relax)),
         ];
     }

@@ -163,6 +163,11 @@ export function Bench({ id, stored, proposal }: Props) {
           onOptions={give}
         />
       </div>
+      {proposal?.answer?.remark && (
+        <p className="panel remark" role="note">
+          <b>{proposal.answer.who}:</b> <q>{proposal.answer.remark}</q>
+        </p>
+      )}
       <div className="work-grid">
         <div className="work-main">
           <section className="panel bench-entry">

@@ -38,7 +38,17 @@ export function CheckPanel({
   const rules = request.rules ?? readable?.rules ?? "all-limbs";
   const compare = useCallback(
     (second: string, secondStance: Stance, secondTitle: string) =>
-      compareAddress({ first, firstStance: stance, firstTitle: "As it is", second, secondStance, secondTitle, rules }),
+      compareAddress({
+        first,
+        firstStance: stance,
+        firstTitle: "As it is",
+        second,
+        secondStance,
+        secondTitle,
+        rules,
+        from: window.location.pathname,
+        fromName: "Bench",
+      }),
     [first, rules, stance],
   );
   return (

@@ -9,6 +9,7 @@ import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
 import { useCheck } from "../check/useCheck";
 import { compareAddress } from "../compare/address";
+import { Became } from "../compare/Became";
 import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
@@ -213,6 +214,8 @@ function Page({ combination }: { combination: Combination }) {
                     secondStance: stance,
                     firstTitle: combination.name,
                     secondTitle,
+                    from: `/combinations/${combination.id}`,
+                    fromName: combination.name,
                   })
                 }
                 onSelect={setSelected}
@@ -279,7 +282,7 @@ function History({ combination }: { combination: Combination }) {
               {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
                 <>
                   {" "}
-                  <Link to={compareVersions(versions[at + 1] as Version, version)}>compare</Link>
+                  <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>compare</Link>
                 </>
               )}
               {at > 0 && head && (
@@ -307,7 +310,7 @@ function History({ combination }: { combination: Combination }) {
   );
 }
 
-function compareVersions(before: Version, now: Version): string {
+function compareVersions(before: Version, now: Version, { id, name }: Combination): string {
   return compareAddress({
     first: before.notation,
     second: now.notation,
@@ -316,12 +319,14 @@ function compareVersions(before: Version, now: Version): string {
     secondStance: now.stance,
     firstTitle: `Version ${before.version}`,
     secondTitle: `Version ${now.version}`,
+    from: `/combinations/${id}`,
+    fromName: name,
   });
 }
 
-/** A field in plain words; a chain in the numbers of whoever reads. */
+/** A field in plain words. */
 function shown(version: Version, field: keyof typeof FIELDS): string {
-  const value = version[field === "notation" ? "text" : field];
+  const value = version[field];
   return Array.isArray(value) ? value.join(", ") || "none" : String(value);
 }
 
@@ -343,7 +348,13 @@ function Difference({ now, before }: { now: Version; before: Version | undefined
           {FIELDS[field]}{" "}
           {field === "note" ? null : (
             <>
-              <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
+              {field === "notation" ? (
+                <Became before={before.text} after={now.text} />
+              ) : (
+                <>
+                  <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
+                </>
+              )}
             </>
           )}
         </span>

@@ -6,7 +6,7 @@ import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
 import { VerdictMark } from "../ui/VerdictMark";
 import { seconds } from "../ui/words";
-import { difference } from "./difference";
+import { difference, moreOf } from "./difference";
 import "./compare.css";
 
 export interface Side {
@@ -27,11 +27,42 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
       {[first, second].map((side, at) => (
         <OneSide key={side.title} side={side} spanMs={span} marked={marks[at as 0 | 1]} />
       ))}
+      <Changes first={first} second={second} />
       <p className="compare-sum">
         {change(length, "shorter", "longer", "As long as before")};{" "}
         {change(wait, "less", "more", "as much", " waiting")}.
       </p>
     </div>
+  );
+}
+
+/** What the strikes meet, and the way out: what the second no longer has, and what it has instead. */
+function Changes({ first, second }: { first: Side; second: Side }) {
+  const meets = ({ check, stance }: Side) => check.stances?.[stance].contacts.flat() ?? [];
+  const lost = moreOf(meets(first), meets(second));
+  const gained = moreOf(meets(second), meets(first));
+  const [out, outThen] = [first, second].map(({ check, stance }) => check.stances?.[stance].guard.out);
+  if (lost.length + gained.length === 0 && out === outThen) {
+    return null;
+  }
+  return (
+    <ul className="compare-changes">
+      {lost.length > 0 && (
+        <li>
+          <b>Lost:</b> {lost.join(", ")}
+        </li>
+      )}
+      {gained.length > 0 && (
+        <li>
+          <b>Gained:</b> {gained.join(", ")}
+        </li>
+      )}
+      {out !== outThen && (
+        <li>
+          <b>Way out:</b> to the {outThen} instead of the {out}
+        </li>
+      )}
+    </ul>
   );
 }
 

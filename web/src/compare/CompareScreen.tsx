@@ -17,6 +17,11 @@ export default function CompareScreen() {
     rules,
     readIn,
   });
+  const from = address.get("from") ?? "";
+  // Only a page of this gym is gone back to.
+  const cameFrom = /^\/(?!\/)/.test(from)
+    ? { to: from, place: address.get("fromName") || "Back" }
+    : { to: "/library", place: "Library" };
   const first = useCheck(side("first"));
   const second = useCheck(side("second"));
   const error = first.error ?? second.error;
@@ -25,7 +30,7 @@ export default function CompareScreen() {
   const stance = side("second").stance;
   return (
     <main className="page">
-      <Trail to="/library" place="Library" name="Compare" />
+      <Trail to={cameFrom.to} place={cameFrom.place} name="Compare" />
       <h1>Compare</h1>
       <Failure error={error} />
       {!error && problem && <p>{problem.message}</p>}
@@ -36,9 +41,14 @@ export default function CompareScreen() {
             second={{ title: titles[1], check: second.readable, stance }}
           />
           <p className="compare-links">
-            <Link to={`/bench?${new URLSearchParams({ chain: second.readable.notation ?? "", stance, rules })}`}>
-              Open “{titles[1]}” on the bench
-            </Link>
+            {([first.readable, second.readable] as const).map((check, at) => (
+              <Link
+                key={titles[at]}
+                to={`/bench?${new URLSearchParams({ chain: check.notation ?? "", stance: side(at === 0 ? "first" : "second").stance, rules })}`}
+              >
+                Open “{titles[at]}” on the bench
+              </Link>
+            ))}
           </p>
         </section>
       ) : error || problem ? null : (

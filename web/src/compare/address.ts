@@ -9,6 +9,9 @@ export function compareAddress(options: {
   secondStance?: Stance;
   firstTitle?: string;
   secondTitle?: string;
+  /** Where one came from, such as "/combinations/4", and what it is called. */
+  from?: string;
+  fromName?: string;
 }): string {
   return `/compare?${new URLSearchParams(Object.entries(options).filter(([, value]) => value !== undefined))}`;
 }

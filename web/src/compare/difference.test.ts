@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import type { Item } from "../api/client";
 import { chains, item } from "../testing/chains";
-import { difference } from "./difference";
+import { became, difference, moreOf } from "./difference";
 
 const words = (chain: Item[]) => chain.map((one) => one.words);
 const without = (chain: Item[], places: Set<number>) => words(chain.filter((_, at) => !places.has(at)));
@@ -55,4 +55,26 @@ test("a slip put in between is the only mark", () => {
   const before = [item("jab"), item("cross"), item("cross")];
   const after = [item("jab"), item("cross"), item("slip lead"), item("cross")];
   expect(difference(before, after)).toEqual([new Set(), new Set([2])]);
+});
+
+test("a chain that became another shows what came and what went, and gives both back", () => {
+  expect(became(["1", "2", "2"], ["1", "2", "slip-rear", "2"])).toEqual([
+    { text: "1", kind: "same" },
+    { text: "2", kind: "same" },
+    { text: "slip-rear", kind: "new" },
+    { text: "2", kind: "same" },
+  ]);
+  const words = fc.array(fc.constantFrom("1", "2", "3b", "exit", "slip-lead"), { maxLength: 8 });
+  fc.assert(
+    fc.property(words, words, (before, after) => {
+      const all = became(before, after);
+      expect(all.filter(({ kind }) => kind !== "new").map(({ text }) => text)).toEqual(before);
+      expect(all.filter(({ kind }) => kind !== "gone").map(({ text }) => text)).toEqual(after);
+    }),
+  );
+});
+
+test("what is lost is what the first has more often", () => {
+  expect(moreOf(["liver", "liver", "thigh"], ["liver"])).toEqual(["liver", "thigh"]);
+  expect(moreOf([], ["liver"])).toEqual([]);
 });

@@ -30,3 +30,36 @@ export function difference(a: Item[], b: Item[]): [Set<number>, Set<number>] {
   }
   return [onlyA, onlyB];
 }
+
+/** A row of words as it became another: what stayed, what went and what came, in the order of both. */
+export function became(before: string[], after: string[]): { text: string; kind: "same" | "gone" | "new" }[] {
+  const wrap = (words: string[]) => words.map((word) => ({ words: word })) as Item[];
+  const [gone, come] = difference(wrap(before), wrap(after));
+  const all: { text: string; kind: "same" | "gone" | "new" }[] = [];
+  let at = 0;
+  before.forEach((text, place) => {
+    while (come.has(at) && !gone.has(place)) {
+      all.push({ text: after[at] ?? "", kind: "new" });
+      at += 1;
+    }
+    all.push({ text, kind: gone.has(place) ? "gone" : "same" });
+    at += gone.has(place) ? 0 : 1;
+  });
+  for (const text of after.slice(at)) {
+    all.push({ text, kind: "new" });
+  }
+  return all;
+}
+
+/** What the first has more often than the second, each once. */
+export function moreOf(first: string[], second: string[]): string[] {
+  const rest = [...second];
+  const more = first.filter((one) => {
+    const at = rest.indexOf(one);
+    if (at >= 0) {
+      rest.splice(at, 1);
+    }
+    return at < 0;
+  });
+  return [...new Set(more)];
+}

@@ -4,7 +4,7 @@ import { useNumbering } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
-import { LIMBS, RULES, STANCES } from "../ui/words";
+import { GROUPS, LIMBS, RULES, SEVERITIES, STANCES } from "../ui/words";
 import { criteriaOf } from "./criteria";
 import { Results } from "./Results";
 import { useGenerate } from "./useGenerate";
@@ -16,11 +16,7 @@ const LEVELS = [
   { value: 2, label: "2" },
   { value: 3, label: "3" },
 ];
-const CLEAN = [
-  { value: "must", label: "must" },
-  { value: "should", label: "should" },
-  { value: "hint", label: "hint" },
-];
+const CLEAN = (["must", "should", "hint"] as const).map((value) => ({ value, label: SEVERITIES[value] }));
 
 /** Chains that are made from criteria and are not in the library yet. */
 export default function GenerateScreen() {
@@ -75,6 +71,14 @@ export default function GenerateScreen() {
           options={[{ value: "", label: "any theme" }, ...(vocabulary?.themes ?? [])]}
           getPopupContainer={(node) => node.parentElement ?? document.body}
         />
+        <span className="field-name">For</span>
+        <Segmented
+          block
+          value={criteria.group}
+          onChange={(group) => put({ group: group === "open" ? "" : group })}
+          options={GROUPS}
+          aria-label="For which group"
+        />
         <span className="field-name">Level</span>
         <Segmented
           block
@@ -83,7 +87,7 @@ export default function GenerateScreen() {
           options={LEVELS}
           aria-label="Level"
         />
-        <span className="field-name">Clean of findings at</span>
+        <span className="field-name">No finding as serious as</span>
         <Segmented
           block
           value={criteria.clean}

@@ -1,50 +1,67 @@
-import { Button } from "antd";
+import { Button, Checkbox } from "antd";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { GenerateRequest, Generation } from "../api/client";
+import { type GenerateRequest, type Generation, refusal } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { TO_SAVE } from "../bench/draft";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { VerdictMark } from "../ui/VerdictMark";
 import { seconds } from "../ui/words";
 import { addressOf } from "./criteria";
+import { type Kept, useKeepChains } from "./useGenerate";
 
 const LINE_WIDTH = 430;
+type Chain = Generation["chains"][number];
 
-/** What was made, and which criterion to give up where too few could be made. */
-export function Results({
-  generation,
-  criteria,
-  old,
-  onPut,
-}: {
+interface Props {
   generation: Generation;
   criteria: GenerateRequest;
   old: boolean;
   onPut: (values: Record<string, string | number>) => void;
-}) {
-  const few = generation.chains.length < generation.asked;
+}
+
+/** What was made, which wish was bent for it, and which to give up where too few could be made; several are saved at once. */
+export function Results({ generation, criteria, old, onPut }: Props) {
+  const head = useIsHeadCoach();
+  const { chains, asked, bent, relax } = generation;
+  const [chosen, setChosen] = useState<string[]>([]);
+  const keep = useKeepChains(criteria);
+  const open = chains.filter(({ notation }) => chosen.includes(notation) && !keep.kept.has(notation));
+  const few = bent === null && chains.length < asked;
+  const word = head ? "Save" : "Propose";
   return (
     <>
+      {bent && (
+        <section className="panel few" role="status">
+          <h2>Nothing fits all of this</h2>
+          <p>
+            The nearest that can be had, {bent.words}:{" "}
+            <button type="button" className="chip" onClick={() => onPut(addressOf(bent.criteria))}>
+              Ask for these
+            </button>
+          </p>
+        </section>
+      )}
       {few && (
         <section className="panel few" role="status">
           <h2>
-            {generation.chains.length === 0
+            {chains.length === 0
               ? "Nothing new fits all of this"
-              : `Only ${generation.chains.length} of ${generation.asked} new ones fit all of this`}
+              : `Only ${chains.length} of ${asked} new ones fit all of this`}
           </h2>
-          {generation.relax.length === 0 ? (
-            <p>No single thing is to blame; give up two, or make the chain shorter.</p>
+          {relax.length === 0 ? (
+            <p>No single wish is to blame; give up two, or make the chain shorter.</p>
           ) : (
             <p>
               Give one up, and this many come:{" "}
-              {generation.relax.map((relax) => (
+              {relax.map((one) => (
                 <button
-                  key={relax.criterion}
+                  key={one.criterion}
                   type="button"
                   className="chip"
-                  onClick={() => onPut(addressOf(relax.criteria))}
+                  onClick={() => onPut(addressOf(one.criteria))}
                 >
-                  {relax.words}
+                  {one.words}
                 </button>
               ))}
             </p>
@@ -52,26 +69,69 @@ export function Results({
         </section>
       )}
       <ol className={old ? "generation-list generation-old" : "generation-list"}>
-        {generation.chains.map((chain) => (
-          <Row key={chain.notation} chain={chain} criteria={criteria} />
+        {chains.map((chain) => (
+          <Row
+            key={chain.notation}
+            chain={chain}
+            criteria={criteria}
+            kept={keep.kept.get(chain.notation)}
+            isChosen={chosen.includes(chain.notation)}
+            onChoose={(on) =>
+              setChosen((now) => (on ? [...now, chain.notation] : now.filter((one) => one !== chain.notation)))
+            }
+            word={word}
+          />
         ))}
       </ol>
+      {open.length > 0 && (
+        <section className="panel keep-bar" aria-label="With what is chosen">
+          <b role="status">
+            {open.length} {open.length === 1 ? "chain" : "chains"} chosen
+          </b>
+          <Button type="primary" loading={keep.isPending} onClick={() => keep.save(open)}>
+            {word} {open.length === 1 ? "it" : "them"}, named by their numbers
+          </Button>
+          <Button type="text" onClick={() => setChosen([])}>
+            Choose none
+          </Button>
+        </section>
+      )}
     </>
   );
 }
 
-function Row({ chain, criteria }: { chain: Generation["chains"][number]; criteria: GenerateRequest }) {
-  const head = useIsHeadCoach();
+function Row({
+  chain,
+  criteria,
+  kept,
+  isChosen,
+  onChoose,
+  word,
+}: {
+  chain: Chain;
+  criteria: GenerateRequest;
+  kept: Kept | undefined;
+  isChosen: boolean;
+  onChoose: (on: boolean) => void;
+  word: string;
+}) {
   const navigate = useNavigate();
   const { rules = "boxing", stance = "orthodox", numbering = "parity" } = criteria;
   const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;
   return (
-    <li className="panel generation-row">
+    <li className={kept && "to" in kept ? "panel generation-row generation-kept" : "panel generation-row"}>
       <div>
+        <Checkbox
+          checked={isChosen || (kept !== undefined && "to" in kept)}
+          disabled={kept !== undefined && "to" in kept}
+          onChange={(event) => onChoose(event.target.checked)}
+          aria-label={`Choose ${chain.text}`}
+        />{" "}
         <Link to={bench} className="generation-text">
           {chain.text}
         </Link>
         <p className="small">{chain.words}</p>
+        {kept && "error" in kept && <p className="generation-refused">{refusal(kept.error).title}</p>}
       </div>
       <div className="generation-line">
         <CombinationLine drawing={chain.line} width={LINE_WIDTH} name={chain.words} />
@@ -81,14 +141,18 @@ function Row({ chain, criteria }: { chain: Generation["chains"][number]; criteri
         <small>
           {seconds(chain.lengthMs)} · level {chain.level}
         </small>
-        <span className="generation-ways">
-          <Button size="small" onClick={() => navigate(bench)}>
-            Bench
-          </Button>
-          <Button size="small" onClick={() => navigate(bench, { state: TO_SAVE })}>
-            {head ? "Save" : "Propose"}
-          </Button>
-        </span>
+        {kept && "to" in kept ? (
+          <Link to={kept.to}>✓ {kept.words}</Link>
+        ) : (
+          <span className="generation-ways">
+            <Button size="small" onClick={() => navigate(bench)}>
+              Bench
+            </Button>
+            <Button size="small" onClick={() => navigate(bench, { state: TO_SAVE })}>
+              {word}
+            </Button>
+          </span>
+        )}
       </div>
     </li>
   );

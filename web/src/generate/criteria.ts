@@ -1,5 +1,5 @@
 import type { GenerateRequest, Limb, NumberingId, Rules, Stance } from "../api/client";
-import { LIMBS } from "../ui/words";
+import { GROUPS, LIMBS } from "../ui/words";
 
 /** The criteria live in the address, so that a list can be shared and comes back the same. */
 export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
@@ -16,6 +16,7 @@ export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Re
     rules: (address.get("rules") ?? "boxing") as Rules,
     seed: Number(address.get("seed")) || 1,
     count: 8,
+    group: GROUPS.find(({ value }) => value === address.get("group"))?.value ?? "open",
     stance: (address.get("stance") ?? "orthodox") as Stance,
     numbering,
   };

@@ -1,6 +1,8 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { answered, api, type GenerateRequest } from "../api/client";
-import { keys } from "../api/keys";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { answered, api, type GenerateRequest, type Generation, type SaveRequest } from "../api/client";
+import { keys, libraryChanged } from "../api/keys";
+import { useIsHeadCoach } from "../api/session";
 
 /** Chains made from criteria; the same criteria with the same seed are the same chains. */
 export function useGenerate(criteria: GenerateRequest) {
@@ -10,4 +12,40 @@ export function useGenerate(criteria: GenerateRequest) {
     staleTime: Number.POSITIVE_INFINITY,
     placeholderData: keepPreviousData,
   });
+}
+
+/** What became of a chain that was to be kept: where it is, or why not. */
+export type Kept = { to: string; words: string } | { error: unknown };
+
+/** Saves chains, or proposes them, one after the other and each by itself: what is refused stands beside its chain. */
+export function useKeepChains({ rules, stance, numbering }: GenerateRequest) {
+  const head = useIsHeadCoach();
+  const queries = useQueryClient();
+  const [kept, setKept] = useState<ReadonlyMap<string, Kept>>(new Map());
+  const { mutate, isPending } = useMutation({
+    mutationFn: async (chains: Generation["chains"]) => {
+      for (const { text, notation } of chains) {
+        const body: SaveRequest = {
+          name: text,
+          text,
+          ...(numbering && { numbering }),
+          ...(stance && { stance }),
+          rules,
+        };
+        const result = await (head
+          ? answered(api.POST("/api/combinations", { body })).then(({ id }) => ({
+              to: `/combinations/${id}`,
+              words: "in the library",
+            }))
+          : answered(api.POST("/api/proposals", { body: { kind: "new", content: body } })).then(({ id }) => ({
+              to: `/review/${id}`,
+              words: "proposed",
+            }))
+        ).catch((error: unknown) => ({ error }));
+        setKept((before) => new Map(before).set(notation, result));
+      }
+    },
+    onSettled: () => libraryChanged(queries),
+  });
+  return { kept, isPending, save: mutate };
 }

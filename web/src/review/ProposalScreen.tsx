@@ -6,6 +6,7 @@ import { useIsHeadCoach, useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Became } from "../compare/Became";
 import { Compare } from "../compare/Compare";
 import { Failure, NoPage } from "../ui/Failure";
 import { Trail } from "../ui/Trail";
@@ -13,21 +14,21 @@ import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime, LEVELS, RULES } from "../ui/words";
-import { KINDS } from "./ReviewScreen";
+import { answerOf, KINDS } from "./ReviewScreen";
 import { type Decision, useDecide, useProposal } from "./useReview";
 import "../ui/gym.css";
 import "./review.css";
 
 const STATES: Record<Proposal["state"], string> = {
   open: "waits for the head coach",
-  returned: "returned to its author",
+  returned: "sent back to its author",
   approved: "approved",
   withdrawn: "withdrawn",
 };
 const STEPS: Record<Proposal["steps"][number]["step"], string> = {
   proposed: "proposed it",
   revised: "revised it",
-  returned: "returned it",
+  returned: "sent it back",
   approved: "approved it",
   withdrawn: "withdrew it",
 };
@@ -111,6 +112,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
       </header>
       <div className="columns">
         <div>
+          {proposal.answer && <Answer proposal={proposal} />}
           {!decided && proposal.combination?.archived && (
             <p className="changed-meanwhile" role="note">
               {proposal.kind === "retire"
@@ -192,9 +194,9 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                       <Button
                         disabled={remark.trim() === ""}
                         title={remark.trim() === "" ? "Say in a remark what is to be done" : undefined}
-                        onClick={() => run("return", "Returned to its author.")}
+                        onClick={() => run("return", "Sent back to its author.")}
                       >
-                        Return with the remark
+                        Send back
                       </Button>
                     )}
                     {proposal.kind !== "retire" && (
@@ -206,8 +208,16 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                   <Button onClick={() => navigate(`/bench?${benchAddress(proposal)}`)}>Revise on the bench</Button>
                 )}
                 {(own || head) && (
-                  <Button danger onClick={() => run("withdraw", "Withdrawn. It is kept under “Decided”.")}>
-                    {own ? "Withdraw" : "Turn down"}
+                  <Button
+                    danger
+                    onClick={() =>
+                      run(
+                        "withdraw",
+                        own ? "Withdrawn. It is kept under “Decided”." : "Rejected. It is kept under “Decided”.",
+                      )
+                    }
+                  >
+                    {own ? "Withdraw" : "Reject"}
                   </Button>
                 )}
               </span>
@@ -231,6 +241,23 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
         </aside>
       </div>
     </main>
+  );
+}
+
+/** What became of it, and what was said about it. */
+function Answer({ proposal }: { proposal: Proposal }) {
+  const { answer, state, combination } = proposal;
+  return (
+    <section className={`panel block answer answer-${state}`} aria-label="The answer">
+      <h2>{answerOf(proposal)}</h2>
+      {answer?.remark && <q>{answer.remark}</q>}
+      {state === "approved" && combination && (
+        <p>
+          {combination.archived ? "Archived: " : "In use: "}
+          <Link to={`/combinations/${combination.id}`}>{combination.name}</Link>
+        </p>
+      )}
+    </section>
   );
 }
 
@@ -272,12 +299,20 @@ function Fields({ proposal }: { proposal: Proposal }) {
         {shown.map(({ name, label, show }) => (
           <tr key={name}>
             <th scope="row">{label}</th>
-            {kind === "change" && newest && (
-              <td>
-                <del>{show(newest)}</del>
+            {kind === "change" && newest && name === "notation" ? (
+              <td colSpan={2}>
+                <Became before={newest.text} after={result.text} />
               </td>
+            ) : (
+              <>
+                {kind === "change" && newest && (
+                  <td>
+                    <del>{show(newest)}</del>
+                  </td>
+                )}
+                <td>{show(result)}</td>
+              </>
             )}
-            <td>{show(result)}</td>
           </tr>
         ))}
       </tbody>

@@ -14,10 +14,24 @@ import "./review.css";
 
 export const KINDS: Record<ProposalRow["kind"], string> = { new: "new", change: "change", retire: "retire" };
 
+/** What became of a proposal, and by whom. */
+export function answerOf({ state, answer }: Pick<ProposalRow, "state" | "answer">): string {
+  const words = {
+    open: "Waits",
+    returned: "Sent back",
+    approved: "Approved",
+    withdrawn: answer?.byAuthor ? "Withdrawn" : "Rejected",
+  };
+  return `${words[state]} by ${answer?.who ?? ""}`;
+}
+
 const EMPTY: Record<ReviewList, [string, string]> = {
   open: ["Nothing waits for a decision", "What coaches propose on the bench or on a combination's page comes here."],
-  returned: ["Nothing was returned", "A proposal that the head coach returns with a remark waits here for its author."],
-  decided: ["Nothing was decided yet", "Approved and withdrawn proposals are kept here."],
+  returned: [
+    "Nothing was sent back",
+    "A proposal that the head coach sends back with a remark waits here for its author.",
+  ],
+  decided: ["Nothing was decided yet", "Approved, rejected and withdrawn proposals are kept here."],
 };
 
 /** What coaches propose, and what became of it. */
@@ -25,7 +39,10 @@ export default function ReviewScreen() {
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
   const user = useSession().data?.user;
-  const list = (address.get("list") ?? "open") as ReviewList;
+  const waiting = useProposals("open", false).data?.waiting;
+  // A coach comes for what was sent back to them.
+  const usual: ReviewList = user?.role === "coach" && (waiting?.returned ?? 0) > 0 ? "returned" : "open";
+  const list = (address.get("list") ?? usual) as ReviewList;
   const mine = address.get("mine") === "true";
   const page = Number(address.get("page")) || 1;
   const proposals = useProposals(list, mine, undefined, page);
@@ -45,10 +62,10 @@ export default function ReviewScreen() {
         <h1>Review</h1>
         <Segmented
           value={list}
-          onChange={(value) => put("list", value === "open" ? null : value)}
+          onChange={(value) => put("list", value)}
           options={[
-            { value: "open", label: `To decide${count(proposals.data?.waiting.open)}` },
-            { value: "returned", label: "Returned" },
+            { value: "open", label: `To decide${count(waiting?.open)}` },
+            { value: "returned", label: `Sent back${count(waiting?.returned)}` },
             { value: "decided", label: "Decided" },
           ]}
           aria-label="Which proposals"
@@ -57,6 +74,11 @@ export default function ReviewScreen() {
           <Switch size="small" checked={mine} onChange={(on) => put("mine", on ? "true" : null)} id="review-mine" />
           <label htmlFor="review-mine">only mine</label>
         </span>
+        {waiting && waiting.approved + waiting.rejected > 0 && (
+          <span className="small">
+            Yours: {waiting.approved} approved, {waiting.rejected} rejected
+          </span>
+        )}
         {user?.role === "coach" && (
           <Button type="primary" className="new-item" onClick={() => navigate("/bench", { state: FRESH })}>
             Propose a new one
@@ -108,8 +130,13 @@ function Row({ row }: { row: ProposalRow }) {
         <small>
           {row.author.name} · {dayAndTime(row.updatedAt)}
           {row.combination?.archived && row.kind !== "retire" ? " · of an archived combination" : ""}
-          {row.state === "approved" || row.state === "withdrawn" ? ` · ${row.state}` : ""}
         </small>
+        {row.answer && (
+          <span className={`review-answer answer-${row.state}`}>
+            {answerOf(row)}
+            {row.answer.remark && <q>{row.answer.remark}</q>}
+          </span>
+        )}
       </span>
       <span className="numbers">{content.text}</span>
       <VerdictMark verdict={row.verdict} />

@@ -32,7 +32,8 @@ final class GeneratorTest extends TestCase
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
                 $criteria = new GenerationCriteria($options, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
-                foreach (Generator::builtIn()->generate($criteria)->results as $result) {
+                $generation = Generator::builtIn()->generate($criteria);
+                foreach (null === $generation->bent ? $generation->results : [] as $result) {
                     self::assertFits($result, $criteria);
                     ++$made;
                 }
@@ -67,9 +68,39 @@ final class GeneratorTest extends TestCase
     {
         $generation = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
 
-        self::assertSame([], $generation->results);
+        self::assertNotNull($generation->bent, 'The wishes bend to what can be met.');
+        self::assertNotSame([], $generation->results);
         self::assertArrayHasKey($relax, $generation->relax);
         self::assertMatchesRegularExpression('/: [1-9]/', $generation->relax[$relax]['words']);
+    }
+
+    /** Four strikes are more than a first lesson: fewer come, and that is said. */
+    public function testAWishForALevelIsMetByFewerStrikes(): void
+    {
+        $generation = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 8, level: 1));
+
+        self::assertNotNull($generation->bent);
+        self::assertStringStartsWith('with ', $generation->bent['words']);
+        foreach ($generation->results as $result) {
+            self::assertSame(1, Scale::builtIn()->of($result)->level);
+        }
+    }
+
+    /** Common practice, no source. */
+    #[TestWith(['1 2 3', '1 pivot-out 1 pivot-out'])]
+    #[TestWith(['1 2 slip-lead 2', '1 slip-lead 2 slip-lead'])]
+    #[TestWith(['1 2 3 2', '1 1 1 2'])]
+    public function testWhatACoachWouldCallComesBeforeWhatIsOdd(string $called, string $odd): void
+    {
+        self::assertLessThan(Generator::oddness(Chains::read($odd)), Generator::oddness(Chains::read($called)));
+    }
+
+    public function testTheListBeginsWithWhatIsLeastOdd(): void
+    {
+        $oddness = array_map(static fn (CheckResult $result): int => Generator::oddness($result->inStance->chain), Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 3, seed: 4))->results);
+        $sorted = $oddness;
+        sort($sorted);
+        self::assertSame($sorted, $oddness);
     }
 
     #[TestWith(['head-movement', '1 slip-lead 2', '1 2 slip-lead'])]
