@@ -74,7 +74,7 @@ test("everything on the bench can be reached by keyboard", async ({ page }) => {
     });
     reached.add(name);
   }
-  for (const part of ["Save", "orthodox", "A beat", "Cross to cross: reload, 210 ms."]) {
+  for (const part of ["Save", "orthodox", "beat", "2 → 2: reload, +210 ms"]) {
     expect(
       [...reached].some((name) => name.includes(part)),
       `${part} by Tab`,
@@ -92,7 +92,7 @@ test("a chain that is there already is named, and nothing typed is lost", async 
   await write(page, "jab cross left hook body exit", "1 2 3b exit");
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill("The same again");
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText('already in the library as "Cellar window"');
   await page.getByRole("link", { name: "Open it" }).click();
   await expect(page.getByRole("heading", { name: "Cellar window" })).toBeVisible();

@@ -11,7 +11,7 @@ test("a mend is compared, made with one press, and undone", async ({ page }) => 
   const dialog = page.getByRole("dialog", { name: "slip rear before the second cross" });
   await expect(dialog.getByRole("group", { name: /Mended: 1 2 slip-rear 2 exit/ })).toBeVisible();
   await expect(dialog).toContainText("0.14 s less waiting");
-  await dialog.getByRole("button", { name: "Make it so" }).click();
+  await dialog.getByRole("button", { name: "Apply" }).click();
   await expect(entry(page)).toHaveValue("1 2 slip-rear 2 exit");
   await expect(page.getByText("Every link flows")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
@@ -24,25 +24,25 @@ test("a mend is compared, made with one press, and undone", async ({ page }) => 
 test("what flows from here follows the cursor, says its cause and is written in", async ({ page }) => {
   await signIn(page, COACH);
   await page.goto(bench("1 2", "boxing"));
-  const strip = page.getByRole("region", { name: "What flows from here" });
-  await expect(strip.getByRole("button", { name: "lead hook, at once" })).toHaveCount(0);
-  await expect(strip.getByRole("button", { name: "cross, 210 ms" })).toBeVisible();
-  await strip.getByRole("button", { name: "cross, 210 ms" }).hover();
+  const strip = page.getByRole("region", { name: "What can follow" });
+  await expect(strip.getByRole("button", { name: "lead hook, no wait" })).toHaveCount(0);
+  await expect(strip.getByRole("button", { name: "cross, 210 ms wait" })).toBeVisible();
+  await strip.getByRole("button", { name: "cross, 210 ms wait" }).hover();
   await expect(strip).toContainText("The hips are still through");
-  await strip.getByRole("button", { name: "lead uppercut, 70 ms" }).click();
+  await strip.getByRole("button", { name: "lead uppercut, 70 ms wait" }).click();
   await expect(entry(page)).toHaveValue("1 2 5");
   await page.mouse.move(5, 5);
   await page.getByRole("button", { name: "left jab", exact: true }).click();
   await expect(strip).toContainText("After the item at the cursor");
   await strip.getByText("Moves").click();
-  await strip.getByRole("button", { name: "slip lead, at once" }).click();
+  await strip.getByRole("button", { name: "slip lead, no wait" }).click();
   await expect(entry(page)).toHaveValue("1 slip-lead 2 5");
 });
 
 test("build, group and medium change what the check says", async ({ page }) => {
   await signIn(page, COACH);
   await page.goto(bench("1 6 14h exit"));
-  await expect(page.getByText(/to spare, least in the/)).toBeVisible();
+  await expect(page.getByText(/margin, tightest on the/)).toBeVisible();
   await page.getByLabel("For which group").click();
   await page.getByTitle("youth", { exact: true }).click();
   await expect(page.getByText(/from the right, is not for youth, unless the governing body/)).toBeVisible();
@@ -83,8 +83,9 @@ test("chains are made from criteria, come back by their address, and go to the b
   await page.goto("/generate?rules=kickboxing&weapons=hand,leg&theme=kicks-off-hands&seed=3");
   await expect(chains.first().getByRole("link")).toHaveText(first);
   await page.goto("/generate?rules=boxing&weapons=elbow");
-  await expect(page.getByText("Nothing new fits all of this")).toBeVisible();
-  await page.getByRole("button", { name: /with any weapon/ }).click();
+  await expect(page.getByText("Nothing fits all of this")).toBeVisible();
+  await expect(page.getByText("The nearest that can be had, with any weapon")).toBeVisible();
+  await page.getByRole("button", { name: "Ask for these" }).click();
   await expect(chains).toHaveCount(8);
   await chains.first().getByRole("button", { name: "Bench" }).click();
   await expect(page.getByText("Every link flows")).toBeVisible();
@@ -95,7 +96,7 @@ test("chains are made from criteria, come back by their address, and go to the b
   const made = (await chains.nth(1).getByRole("link").textContent()) ?? "";
   await chains.nth(1).getByRole("button", { name: "Propose" }).click();
   await page.locator(".save-form").getByLabel("Name").fill(`Made ${Date.now()}`);
-  await page.locator(".save-form").getByRole("button", { name: "Propose", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Propose", exact: true }).click();
   await expect(page).toHaveURL(/\/review\/\d+$/);
   await expect(page.locator(".numbers", { hasText: made }).first()).toBeVisible();
 });

@@ -21,7 +21,7 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
   await page.getByRole("button", { name: "Propose", exact: true }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
   await page.getByLabel("Remark").fill("For the late group.");
-  await page.locator(".save-form").getByRole("button", { name: "Propose", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Propose", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
   await expect(page.getByText("waits for the head coach")).toBeVisible();
   const address = page.url();
@@ -32,10 +32,10 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
   await head.getByRole("link", { name: /Review/ }).click();
   await head.getByText(name).click();
   await expect(head.getByText("For the late group.")).toBeVisible();
-  await expect(head.getByRole("button", { name: "Return with the remark" })).toBeDisabled();
+  await expect(head.getByRole("button", { name: "Send back" })).toBeDisabled();
   await head.getByLabel("Remark").fill("End on the rear hand.");
-  await head.getByRole("button", { name: "Return with the remark" }).click();
-  await expect(head.getByText("Returned to its author.")).toBeVisible();
+  await head.getByRole("button", { name: "Send back" }).click();
+  await expect(head.getByText("Sent back to its author.")).toBeVisible();
 
   await page.goto("/review?list=returned");
   await page.getByText(name).click();
@@ -70,7 +70,7 @@ test("two proposals for one combination: the second is looked at against the new
     return who.url();
   };
   const send = async (who: Page) => {
-    await who.locator(".save-form").getByRole("button", { name: "Propose", exact: true }).click();
+    await who.locator(".save-foot").getByRole("button", { name: "Propose", exact: true }).click();
     await expect(who.getByText("waits for the head coach")).toBeVisible();
   };
   const first = await propose(page, async () => {
@@ -109,7 +109,7 @@ test("an import with mistakes says what each line would do, and all of it goes i
   await page
     .getByLabel("What is to be imported")
     .fill(`${unique()} # ${name}\n1 2 zork # Broken\n1 2 3b exit # Cellar window\n1 2 3b exit # Twice`);
-  await page.getByRole("button", { name: "See what it would do" }).click();
+  await page.getByRole("button", { name: "Preview" }).click();
   await expect(page.getByText("new 1")).toBeVisible();
   await expect(page.getByText("Line 2: 1 2 zork # Broken")).toBeVisible();
   await expect(page.getByText('"zork" is not a strike or a move.')).toBeVisible();
@@ -126,7 +126,7 @@ test("an import with mistakes says what each line would do, and all of it goes i
     mimeType: "application/json",
     buffer: Buffer.from('{"format": "periplus-library",\n "version": 1,\n "combinations": [ { "name": } ] }'),
   });
-  await page.getByRole("button", { name: "See what it would do" }).click();
+  await page.getByRole("button", { name: "Preview" }).click();
   await expect(page.getByText("This JSON is broken at line 3, column 30.")).toBeVisible();
 });
 
@@ -144,7 +144,7 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await expect(page.getByText(/combinations read differently/)).toBeVisible();
   await expect(page.getByText("1 2 H1b exit").first()).toBeVisible();
   await page.getByRole("button", { name: "Save the numbering" }).click();
-  await expect(page.getByRole("button", { name: "Read in it" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Use for me" })).toBeVisible();
   await signOut(page);
 
   await signIn(page, COACH);
@@ -160,7 +160,7 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await page.getByRole("region", { name: "In the other stance" }).getByRole("link", { name: "compare" }).last().click();
   await expect(page.getByText("2 1 H2b exit", { exact: true })).toBeVisible();
   await page.goBack();
-  await page.getByRole("button", { name: "Carry it over" }).click();
+  await page.getByRole("button", { name: "Apply" }).click();
   await expect(entry(page)).toHaveValue("2 1 H2b exit");
   await expect(page.getByText("cross, jab, rear hook to the body, exit")).toBeVisible();
   await page.goBack();
@@ -184,15 +184,17 @@ test("a search is understood, explained when empty, and kept under a name", asyn
     await expect(page.getByText(said, { exact: true })).toBeVisible();
   }
   await expect(page.getByRole("link", { name: "Kick the tide" })).toBeVisible();
-  await page.getByRole("button", { name: "Keep this search" }).click();
+  await page.getByRole("button", { name: "Save view" }).click();
   const name = `Kicks ${Date.now()}`;
   await page.getByLabel("Name", { exact: true }).fill(name);
-  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("button", { name: "Save view" }).click();
   await page.goto("/library");
   await page.getByRole("button", { name, exact: true }).click();
   await expect(page.getByLabel("Search the library")).toHaveValue("starts 1, ends kick, no switch");
-  await page.getByRole("button", { name: `Forget “${name}”` }).click();
+  await page.getByRole("button", { name: `Delete “${name}”` }).click();
   await expect(page.getByRole("button", { name, exact: true })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("button", { name, exact: true })).toBeVisible();
 
   await page.getByLabel("Search the library").fill("starts kick, ends elbow");
   await expect(page.getByText("Nothing fits all of these")).toBeVisible();
@@ -204,7 +206,7 @@ test("what is there already is named while one writes, and a family is walked", 
   await signIn(page, COACH);
   await page.goto("/bench");
   await write(page, "1 2 3b exit");
-  const similar = page.getByRole("region", { name: "In the library already" });
+  const similar = page.getByRole("region", { name: "Similar in the library" });
   await expect(similar).toContainText("Cellar window");
   await expect(similar).toContainText("the same chain");
   await similar.getByRole("link", { name: "Cellar window" }).click();
@@ -215,7 +217,7 @@ test("what is there already is named while one writes, and a family is walked", 
   await expect(family).toContainText("Cellar window");
 });
 
-test("an invited coach joins by the link and signs in", async ({ page, browser }) => {
+test("an invited coach joins by the link and is signed in", async ({ page, browser }) => {
   await signIn(page, HEAD_COACH);
   await page.goto("/coaches");
   await page.getByRole("button", { name: "Make a link" }).click();
@@ -225,11 +227,11 @@ test("an invited coach joins by the link and signs in", async ({ page, browser }
   const email = `new-${Date.now()}@saltworks.example`;
   await joining.getByLabel("Your name, as the other coaches see it").fill("Noor Haddad");
   await joining.getByLabel("E-mail").fill(email);
-  await joining.getByLabel("Password, at least 10 characters").fill("fourth-bell-7");
+  await joining.getByLabel("Password", { exact: true }).fill("fourth-bell-7");
   await joining.getByRole("button", { name: "Join" }).click();
-  await expect(joining.getByRole("heading", { name: "Welcome to the gym" })).toBeVisible();
-  await signIn(joining, { email, password: "fourth-bell-7", name: "Noor Haddad" });
-  await joining.goto("/library");
+  // Whoever has just chosen a password need not give it again.
+  await expect(joining.getByRole("heading", { name: "Library" })).toBeVisible();
+  await expect(joining.getByText("Noor Haddad")).toBeVisible();
   await joining.goto(link ?? "");
   await expect(joining.getByText("This link was used already, was withdrawn or is too old.")).toBeVisible();
   await joining.context().close();

@@ -28,7 +28,7 @@ test("without a network nothing stands under a chain that is about another, and 
   const name = `Kept for later ${Date.now()}`;
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText("There is no connection. It waits here")).toBeVisible();
   // What is drawn beside the form is not about another chain, either.
   await expect(page.locator(".save-form .combination-line")).toHaveCount(0);
@@ -61,7 +61,7 @@ test("a save whose answer is lost is not made twice", async ({ page, context }) 
       await route.continue();
     }
   });
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible({ timeout: 60_000 });
   await page.goto(`/library?q=${encodeURIComponent(`"${name}"`)}`);
   await expect(page.getByText("1 combination found")).toBeVisible();
@@ -131,7 +131,7 @@ test("the level of a changed chain is the one of its check, and nobody is said t
   const name = `Level follows ${Date.now()}`;
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
   await page
     .getByRole("button", { name: "Open on the bench" })
@@ -143,7 +143,7 @@ test("the level of a changed chain is the one of its check, and nobody is said t
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.locator(".save-level")).toContainText("The check says 3");
   await expect(page.getByText("You gave it your own.")).toBeHidden();
-  await page.locator(".save-form").getByRole("button", { name: "Save the change" }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save the change" }).click();
   await expect(page.getByText(/level 3/)).toBeVisible();
   await expect(page.getByText("given by a coach")).toBeHidden();
 });

@@ -29,8 +29,8 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
   await expect(page.getByRole("group", { name: /^Combination line/ })).toBeVisible();
   expect(await faults(page), "combination").toEqual([]);
   await page.goto("/generate?rules=boxing&weapons=elbow");
-  await expect(page.getByText("Nothing new fits all of this")).toBeVisible();
-  await page.getByRole("button", { name: /with any weapon/ }).click();
+  await expect(page.getByText("Nothing fits all of this")).toBeVisible();
+  await page.getByRole("button", { name: "Ask for these" }).click();
   await expect(page.getByRole("button", { name: "Bench" }).first()).toBeVisible();
   expect(await faults(page), "generate").toEqual([]);
   await page.goto("/house-rules?set=kickboxing");
@@ -52,7 +52,7 @@ test("axe finds no serious fault on any screen", async ({ page }) => {
     ["/settings", "Sessions begin at the time of the gym"],
     ["/numbering", "How the library reads"],
     ["/translate", "Nothing is stored."],
-    ["/exchange", "See what it would do"],
+    ["/exchange", "Preview"],
     ["/coaches", "Tomas Okafor"],
     ["/audit-log", "proposed the new “Rope ladder”"],
     ["/family", "Most grow from these"],
@@ -128,7 +128,7 @@ test("the library is filtered, shared by its address, and says why it is empty",
   await page.keyboard.press("Escape");
   await page.locator("h1").click();
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expect(page.getByRole("dialog", { name: "Guide and keys" })).toBeVisible();
 });
 
 test("who is not signed in sees the sign-in, and a wrong password says so", async ({ page }) => {

@@ -37,7 +37,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   const name = `Tide mill ${Date.now()}`;
   await page.getByLabel("Name", { exact: true }).fill(name);
   await page.getByLabel("Note").fill("The slip goes to the side that is wanted next.");
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
   await signOut(page);
 
@@ -57,7 +57,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   await expect(page).toHaveURL(/stance=southpaw/);
   const other = page.getByRole("region", { name: "In the other stance" });
   await expect(other).toContainText("so the liver is lost. The same hand instead: rear hook to the body.");
-  await other.getByRole("button", { name: "Carry it over" }).click();
+  await other.getByRole("button", { name: "Apply" }).click();
   await expect(entry(page)).toHaveValue("2 1 4b slip-lead 1 exit");
   await expect(page.locator(".stance-shown")).toContainText("left hook to the liver");
 });
@@ -153,7 +153,7 @@ test("two head coaches change the same combination and nothing is overwritten un
   await page.keyboard.press("Control+s");
   const name = `Two hands ${Date.now()}`;
   await page.getByLabel("Name", { exact: true }).fill(name);
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
   const address = page.url();
   await page.getByRole("button", { name: "Open on the bench" }).click();

@@ -14,7 +14,7 @@ test("what was saved survives a killed database, and what could not be saved sta
   await write(page, chain);
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
 
   process.kill(Number(readFileSync(`${state}/run/db/db.pid`, "utf8")), "SIGKILL");
@@ -22,11 +22,11 @@ test("what was saved survives a killed database, and what could not be saved sta
   await write(page, `${chain} 1 exit`);
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill(`${name}, later`);
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText("Nothing was saved; try again shortly.");
 
   execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 300_000 });
-  await page.locator(".save-form").getByRole("button", { name: "Save", exact: true }).click();
+  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name: `${name}, later` })).toBeVisible();
   await page.goto(`/library?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("2 combinations found")).toBeVisible();

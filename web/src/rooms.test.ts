@@ -19,6 +19,7 @@ const MAY_USE: Record<string, string[]> = {
   exchange: [],
   family: [],
   generate: ["bench", "check", "combination-line"],
+  guide: [],
   "house-rules": ["check", "combination-line"],
   library: ["combination-line"],
   numbering: [],

@@ -18,9 +18,9 @@ final class Summary
         $timing = self::timing($result);
 
         return match (true) {
-            [] !== $must && Verdict::Flows === $result->linkVerdict => \sprintf('The timing is fine, and a house rule is broken: %s.', implode(', ', $must)),
-            [] !== $must => \sprintf('%s, and a house rule is broken: %s.', $timing, implode(', ', $must)),
-            [] !== $should => \sprintf('%s; worth mending: %s.', $timing, implode(', ', $should)),
+            [] !== $must && Verdict::Flows === $result->linkVerdict => \sprintf('The timing is fine, but it breaks a house rule: %s.', implode(', ', $must)),
+            [] !== $must => \sprintf('%s, and it breaks a house rule: %s.', $timing, implode(', ', $must)),
+            [] !== $should => \sprintf('%s; worth fixing: %s.', $timing, implode(', ', $should)),
             Verdict::Flows === $result->linkVerdict && [] !== $result->timing->links => $timing.': weight and hips arrive where each next strike needs them.',
             default => $timing.'.',
         };

@@ -40,7 +40,7 @@ final readonly class NoExit implements Rule
         $stands = ($context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes) && $this->matters($context);
         $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
         $message = match ($context->options->rules->schools->ending) {
-            Ending::Move => $stands ? 'Nothing takes the athlete out after the last strike. Exit, pivot, roll or step.' : null,
+            Ending::Move => $stands ? 'No exit after the last strike. Exit, pivot, roll or step.' : null,
             Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb ? \sprintf('The last strike is the %s; this gym finishes with a kick.', $strike->strike->name) : null,
             Ending::LeadHand => null !== $strike && (Limb::Hand !== $strike->strike->limb || Role::Lead !== $strike->strike->role) ? \sprintf('The last strike is the %s; this gym finishes with a lead hand.', $strike->strike->name) : null,
             Ending::Any => null,

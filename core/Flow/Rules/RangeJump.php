@@ -28,7 +28,7 @@ final readonly class RangeJump implements Rule
             new RuleExample('1 step-in 31'),
             order: 10,
             severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
-            threshold: new RuleThreshold(2, 1, 4, 'bands'),
+            threshold: new RuleThreshold(2, 1, 4, 'range steps'),
         );
     }
 

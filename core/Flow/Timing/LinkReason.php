@@ -35,7 +35,7 @@ final class LinkReason
         // Weight and hips are what the coach asks about; a step mends the range.
         usort($causes, static fn (Cause $one, Cause $other): int => (Cause::Range === $one ? 1 : 0) <=> (Cause::Range === $other ? 1 : 0));
         if ([] === array_diff([Cause::Turn->value, Cause::Load->value], array_map(static fn (Cause $cause): string => $cause->value, $causes)) && $state->turnBy === $state->loadBy) {
-            return \sprintf('%s and %s%s; the %s needs both put right.', ucfirst(self::hips($item, $state)), self::weight($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy));
+            return \sprintf('%s and %s%s; the %s needs time to reset weight and hips.', ucfirst(self::hips($item, $state)), self::weight($item, $state), self::since($items, $state->turnBy), self::again($items, $item, $state->turnBy));
         }
         $clauses = array_map(static fn (Cause $cause): string => match ($cause) {
             Cause::Limb => self::limb($item, $state),

@@ -51,6 +51,8 @@ export type ProposalRow = Schemas["ProposalRow"];
 export type ProposalRequest = Schemas["ProposalRequest"];
 export type DecisionRequest = Schemas["DecisionRequest"];
 export type Import = Schemas["Import"];
+export type ImportLine = Schemas["ImportLines"]["lines"][number];
+export type ImportLineRequest = Schemas["ImportLineRequest"];
 export type ImportRequest = Schemas["ImportRequest"];
 export type Numbering = Schemas["Numbering"];
 export type NumberingRequest = Schemas["NumberingRequest"];
@@ -101,7 +103,7 @@ export class Refusal extends Error {
 export const AWAY: Problem = {
   type: "away",
   status: 0,
-  title: "The server does not answer. What you typed is still here; try again shortly.",
+  title: "Cannot reach the server. What you typed is still here; try again shortly.",
 };
 
 /** What a proxy says when there is nothing behind it. */

@@ -2,6 +2,7 @@ import { Button, Modal } from "antd";
 import { Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useSession, useSignOut } from "../api/session";
+import { PAGES } from "../guide/pages";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
 import { NoPage } from "../ui/Failure";
@@ -50,7 +51,7 @@ export function Frame() {
   }
   if (session.isError) {
     return (
-      <NoPage title="The gym does not answer" error={session.error}>
+      <NoPage title="Cannot reach the server" error={session.error}>
         <Button onClick={() => session.refetch()}>Try again</Button>
       </NoPage>
     );
@@ -95,7 +96,7 @@ export function Frame() {
           </NavLink>
         </nav>
         <span className="bar-rest">
-          <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label="Show the keys">
+          <button type="button" className="quiet" onClick={() => setShowKeys(true)} aria-label="Guide and keys">
             ?
           </button>
           <Link to="/account" className="who" title="Your numbering and password">
@@ -114,7 +115,20 @@ export function Frame() {
           <Outlet />
         </Suspense>
       </div>
-      <Modal getContainer={layers} open={showKeys} onCancel={() => setShowKeys(false)} footer={null} title="Keys">
+      <Modal
+        getContainer={layers}
+        open={showKeys}
+        onCancel={() => setShowKeys(false)}
+        footer={null}
+        title="Guide and keys"
+      >
+        <p className="guide-links">
+          {PAGES.map(({ id, title }) => (
+            <Link key={id} to={`/guide/${id}`} onClick={() => setShowKeys(false)}>
+              {title}
+            </Link>
+          ))}
+        </p>
         <dl className="keys">
           {Object.values(SHORTCUTS).map(({ shown, does }) => (
             <div key={shown}>

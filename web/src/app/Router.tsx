@@ -29,6 +29,7 @@ const Voice = screen(() => import("../run/VoiceScreen"));
 const Advice = screen(() => import("../advice/AdviceScreen"));
 const Settings = screen(() => import("../advice/SettingsScreen"));
 const Audit = screen(() => import("../audit/AuditScreen"));
+const Guide = screen(() => import("../guide/GuideScreen"));
 const Combination = screen(() => import("../combination/CombinationScreen"));
 
 const router = createBrowserRouter([
@@ -71,6 +72,8 @@ const router = createBrowserRouter([
           { path: "coaches/:id", element: <Coaches /> },
           { path: "audit-log", element: <Audit /> },
           { path: "record", element: <Navigate to="/audit-log" replace /> },
+          { path: "guide", element: <Guide /> },
+          { path: "guide/:id", element: <Guide /> },
           { path: "account", element: <Account /> },
           { path: "*", element: <NoSuchPage /> },
         ],

@@ -138,7 +138,7 @@ test("when the library cannot be asked, that is said", async () => {
   open();
   type("1 2");
   await answer("1 2", one, null);
-  await screen.findByText(/What the library has already cannot be said/);
+  await screen.findByText(/Cannot say what is similar in the library/);
 });
 
 test("a head coach saves with what was typed and goes to the combination", async () => {

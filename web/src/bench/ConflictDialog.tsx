@@ -19,7 +19,7 @@ export function ConflictDialog({ conflict, draft, onKeepEditing, onTakeTheirs, o
     <Modal
       getContainer={layers}
       open={conflict !== null}
-      title="Changed meanwhile"
+      title="Someone else changed this"
       onCancel={onKeepEditing}
       footer={[
         <Button key="keep" onClick={onKeepEditing}>

@@ -26,10 +26,10 @@ export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
       onCancel={onClose}
       footer={[
         <Button key="close" onClick={onClose}>
-          Leave it
+          Cancel
         </Button>,
         <Button key="mend" type="primary" disabled={!ready} onClick={() => mend && onMend(mend)}>
-          Make it so
+          Apply
         </Button>,
       ]}
     >

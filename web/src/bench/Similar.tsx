@@ -6,7 +6,7 @@ import { AlreadyThere } from "../family/AlreadyThere";
 export const Similar = memo(function Similar({ similar }: { similar: Matches | null | undefined }) {
   return similar === null ? (
     <p className="panel block small" role="note">
-      What the library has already cannot be said: its database does not answer.
+      Cannot say what is similar in the library: its database does not answer.
     </p>
   ) : similar ? (
     <AlreadyThere matches={similar.matches} total={similar.total} />

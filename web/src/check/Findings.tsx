@@ -113,7 +113,7 @@ function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
           <dt>Balance</dt>
           <dd>
             <button type="button" onClick={() => onSelect(at)}>
-              {balance.leastCm < 0 ? "at the edge of the feet" : `${balance.leastCm.toFixed(0)} cm to spare, least`} in
+              {balance.leastCm < 0 ? "At the edge of the feet" : `${balance.leastCm.toFixed(0)} cm margin, tightest`} on
               the {check.items[at]?.words}
             </button>
           </dd>

@@ -24,7 +24,7 @@ export function MendList({ mends, lengthMs, name, onMend, onCompare }: Props) {
     <ul className="mends" aria-label={name}>
       {shown.map((mend) => (
         <li key={mend.text}>
-          <button type="button" className="mend" onClick={() => onMend(mend)} title={`Make it ${mend.text}`}>
+          <button type="button" className="mend" onClick={() => onMend(mend)} title={`Apply: ${mend.text}`}>
             <span className={`mend-sign verdict-${mend.verdict}`} aria-hidden="true">
               {VERDICTS[mend.verdict].sign}
             </span>

@@ -42,7 +42,7 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
       </ul>
       {differs && (
         <div className="carry">
-          <b>Same limbs, roles swapped</b>
+          <b>Keep the same limbs</b>
           <span className="carry-line">{carry.text}</span>
           <span className="small">{carry.words}</span>
           {carry.changes
@@ -54,9 +54,9 @@ export const OtherStance = memo(function OtherStance({ check, compare, onSelect,
             ))}
           <span className="carry-actions">
             <Button size="small" onClick={() => onCarry(carry.text, carry.stance)}>
-              Carry it over
+              Apply
             </Button>
-            <Link to={compare(carry.notation, carry.stance, "Same limbs, roles swapped")}>compare</Link>
+            <Link to={compare(carry.notation, carry.stance, "Keep the same limbs")}>compare</Link>
           </span>
         </div>
       )}

@@ -59,11 +59,11 @@ test("a house rule that is broken never stands above a sentence that all is well
   ];
   expect(broken.linkVerdict).toBe("flows");
   expect(findings(broken).querySelector(".summary")?.textContent).toBe(
-    "The timing is fine, and a house rule is broken: outside the rules.",
+    "The timing is fine, but it breaks a house rule: outside the rules.",
   );
   cleanup();
   expect(findings(worth).querySelector(".summary")?.textContent).toBe(
-    "Every link flows; worth mending: head never moves.",
+    "Every link flows; worth fixing: head never moves.",
   );
 });
 
@@ -71,7 +71,7 @@ test("a chain that flows says so, with its measures", () => {
   const [check] = checked(["1 2 exit"]) as [Check];
   const said = findings(check).textContent;
   expect(said).toContain("Every link flows");
-  expect(said).toContain(`${check.balance?.leastCm.toFixed(0)} cm to spare`);
+  expect(said).toContain(`${check.balance?.leastCm.toFixed(0)} cm margin`);
   expect(said).toContain(`Level ${check.level?.level}`);
 });
 
@@ -95,7 +95,7 @@ test("three mends are shown at first, the others on request, each to be made or 
   fireEvent.click(screen.getByRole("button", { name: "2 other ways" }));
   expect(within(list).getAllByText(/way \d/).length).toBe(5);
   expect(list.textContent).toContain("1.50 s → 1.00 s");
-  fireEvent.click(screen.getByTitle("Make it 1 4"));
+  fireEvent.click(screen.getByTitle("Apply: 1 4"));
   expect(onMend).toHaveBeenCalledExactlyOnceWith(mends[3]);
   fireEvent.click(screen.getByRole("button", { name: "Compare: way 2" }));
   expect(onCompare).toHaveBeenCalledExactlyOnceWith(mends[1]);
@@ -111,7 +111,7 @@ test("the other stance says what is lost, and carries the same limbs over in the
     </MemoryRouter>,
   );
   expect(screen.getByText(/the liver is lost/)).toBeTruthy();
-  fireEvent.click(screen.getByRole("button", { name: "Carry it over" }));
+  fireEvent.click(screen.getByRole("button", { name: "Apply" }));
   expect(onCarry).toHaveBeenCalledExactlyOnceWith("2 1 8", "southpaw");
   expect(
     compare.mock.calls.map(([text]) => text),

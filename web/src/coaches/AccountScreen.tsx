@@ -9,6 +9,7 @@ import { useChooseNumbering } from "../numbering/useChooseNumbering";
 import { type Appearance, appearance, choose as showAs } from "../ui/appearance";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
+import { PASSWORD_RULE } from "../ui/words";
 import "../ui/gym.css";
 
 const LOOKS: { value: Appearance; label: string }[] = [
@@ -88,13 +89,17 @@ export default function AccountScreen() {
             value={current}
             onChange={(event) => setCurrent(event.target.value)}
           />
-          <label htmlFor="next">New password, at least 10 characters</label>
+          <label htmlFor="next">New password</label>
           <Input.Password
             id="next"
+            aria-describedby="password-rule"
             autoComplete="new-password"
             value={next}
             onChange={(event) => setNext(event.target.value)}
           />
+          <p className="small" id="password-rule">
+            {PASSWORD_RULE}
+          </p>
           <Failure error={password.error} />
           <Button htmlType="submit" loading={password.isPending} disabled={current === "" || next.length < 10}>
             Change the password

@@ -24,6 +24,14 @@ export default function CoachesScreen() {
   const [what, setWhat] = useState("");
   const put = (coach: Coach, part: Partial<Coach>) =>
     change.mutate({ id: coach.id, ...part }, { onError: notice.failed });
+  const changeRole = (coach: Coach, to: Coach["role"]) =>
+    change.mutate(
+      { id: coach.id, role: to },
+      {
+        onSuccess: () => notice.undo(`${coach.name} is ${ROLES[to]} now.`, () => put(coach, { role: coach.role })),
+        onError: notice.failed,
+      },
+    );
   const make = (to: Parameters<typeof link.mutate>[0], said: string) => {
     setWhat(said);
     link.mutate(to, { onError: notice.failed });
@@ -79,7 +87,7 @@ export default function CoachesScreen() {
                 <th scope="col">Role</th>
                 <th scope="col">Last sign-in</th>
                 <th scope="col">Password</th>
-                <th scope="col">May sign in</th>
+                <th scope="col">Status</th>
               </tr>
             </thead>
             <tbody>
@@ -94,7 +102,7 @@ export default function CoachesScreen() {
                     <Segmented
                       size="small"
                       value={coach.role}
-                      onChange={(value) => put(coach, { role: value })}
+                      onChange={(to) => changeRole(coach, to)}
                       options={ROLE_OPTIONS}
                       aria-label={`Role of ${coach.name}`}
                     />
@@ -106,7 +114,7 @@ export default function CoachesScreen() {
                       disabled={!coach.active}
                       onClick={() => make({ reset: coach.id }, `With this link ${coach.name} sets a new password`)}
                     >
-                      Set anew by a link
+                      Reset password
                     </Button>
                   </td>
                   <td>
@@ -114,17 +122,17 @@ export default function CoachesScreen() {
                       <Popconfirm
                         getPopupContainer={layers}
                         title={`${coach.name} is signed out everywhere, and links made by or for them end.`}
-                        okText="Stop it"
-                        cancelText="Leave it"
+                        okText="Block"
+                        cancelText="Cancel"
                         onConfirm={() => put(coach, { active: false })}
                       >
                         <Button size="small" disabled={coach.id === me?.id}>
-                          yes; stop it
+                          Active · block
                         </Button>
                       </Popconfirm>
                     ) : (
                       <Button size="small" onClick={() => put(coach, { active: true })}>
-                        no; let in again
+                        Blocked · unblock
                       </Button>
                     )}
                   </td>

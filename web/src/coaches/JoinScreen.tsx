@@ -7,7 +7,7 @@ import { keys } from "../api/keys";
 import { useSession } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
-import { ROLES } from "../ui/words";
+import { PASSWORD_RULE, ROLES } from "../ui/words";
 import "../ui/gym.css";
 
 /** Where an invitation leads: a new account, or a new password. */
@@ -32,6 +32,8 @@ export default function JoinScreen() {
           body: look.data?.kind === "invite" ? { token, password, name, email } : { token, password },
         }),
       ),
+    // The server has signed them in.
+    onSuccess: () => window.location.assign("/library"),
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -46,16 +48,6 @@ export default function JoinScreen() {
       <NoPage title="This link does not open" error={failure}>
         <a href="/library">To the sign-in</a>
       </NoPage>
-    );
-  }
-  if (accept.isSuccess) {
-    return (
-      <main className="page page-narrow">
-        <h1>{look.data.kind === "invite" ? "Welcome to the gym" : "Your new password is set"}</h1>
-        <p>
-          <a href="/library">Sign in</a> with your e-mail address and the password you chose.
-        </p>
-      </main>
     );
   }
   const invite = look.data.kind === "invite";
@@ -78,18 +70,22 @@ export default function JoinScreen() {
             />
           </>
         )}
-        <label htmlFor="password">Password, at least 10 characters</label>
+        <label htmlFor="password">Password</label>
         <Input.Password
           id="password"
+          aria-describedby="password-rule"
           autoComplete="new-password"
           value={password}
           onChange={(event) => setPassword(event.target.value)}
         />
+        <p className="small" id="password-rule">
+          {PASSWORD_RULE}
+        </p>
         <Failure error={accept.error} />
         <Button
           type="primary"
           htmlType="submit"
-          loading={accept.isPending}
+          loading={accept.isPending || accept.isSuccess}
           disabled={password.length < 10 || (invite && (name.trim() === "" || email.trim() === ""))}
         >
           {invite ? "Join" : "Set the password"}

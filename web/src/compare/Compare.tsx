@@ -72,12 +72,12 @@ function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked:
   const play = usePlay(check);
   return (
     <section aria-label={title}>
-      <h3>
+      <h2>
         {title} <span className="compare-text">{check.text}</span>
         {check.verdict && <VerdictMark verdict={check.verdict} />}
         <small>{seconds(check.lengthMs ?? 0)}</small>
         <PlayBar play={play} withTempo={false} />
-      </h3>
+      </h2>
       {check.drawings?.card && (
         <CombinationLine
           drawing={check.drawings.card}

@@ -1,15 +1,35 @@
-import { Pagination, Segmented } from "antd";
+import { Button, Pagination, Segmented } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Import } from "../api/client";
+import type { Import, ImportLine, ImportLineRequest, NumberingId, Stance } from "../api/client";
+import { EditLine } from "./EditLine";
 import { choicesOf, KINDS } from "./kinds";
-import { useImportLines } from "./useImport";
+import { useEditLine, useImportLines } from "./useImport";
 
-/** What each entry of the file would do, or has done. */
-export function ImportLines({ state }: { state: Import }) {
+interface Props {
+  state: Import;
+  /** How the file was read where it does not say. */
+  given: { numbering: NumberingId; stance: Stance };
+  onState: (state: Import) => void;
+}
+
+/** What each entry of the file would do, or has done; before it is imported each can be mended or left out. */
+export function ImportLines({ state, given, onState }: Props) {
   const [kind, setKind] = useState("");
   const [page, setPage] = useState(1);
   const lines = useImportLines(state, kind, page);
+  const [edited, setEdited] = useState<number | null>(null);
+  const edit = useEditLine(state.id);
+  const change = (entry: number, body: Omit<ImportLineRequest, "entry">) =>
+    edit.mutate(
+      { entry, ...body },
+      {
+        onSuccess: (next) => {
+          setEdited(null);
+          onState(next);
+        },
+      },
+    );
   const choices = choicesOf(state);
   const total = choices.find((choice) => choice.value === kind)?.count ?? 0;
   return (
@@ -32,10 +52,19 @@ export function ImportLines({ state }: { state: Import }) {
             {lines.data?.lines.map((line) => (
               <tr key={line.entry}>
                 <td>
-                  <span className={`import-kind import-${line.kind}`}>{line.kind}</span>
+                  <span className={`import-kind import-${line.kind}`}>{line.kind.replace("-", " ")}</span>
                 </td>
                 <td>
-                  {line.content ? (
+                  {edited === line.entry ? (
+                    <EditLine
+                      {...given}
+                      {...entryOf(line)}
+                      saving={edit.isPending}
+                      error={edit.error}
+                      onSave={(chain, name) => change(line.entry, { chain, name })}
+                      onClose={() => setEdited(null)}
+                    />
+                  ) : line.content ? (
                     <>
                       <b>{line.content.name}</b> <span className="numbers">{line.content.text}</span>
                     </>
@@ -47,6 +76,33 @@ export function ImportLines({ state }: { state: Import }) {
                       {line.kind === "unreadable" && line.content ? `${line.source}: ` : ""}
                       {line.message} {line.combination && <Link to={`/combinations/${line.combination}`}>open</Link>}
                     </small>
+                  )}
+                </td>
+                <td className="line-ways">
+                  {state.state === "ready" && edited !== line.entry && (
+                    <>
+                      {line.kind !== "left-out" && (
+                        <Button
+                          size="small"
+                          onClick={() => {
+                            edit.reset();
+                            setEdited(line.entry);
+                          }}
+                        >
+                          Edit
+                        </Button>
+                      )}
+                      {(line.kind === "new" || line.kind === "changed") && (
+                        <Button size="small" onClick={() => change(line.entry, { leaveOut: true })}>
+                          Leave out
+                        </Button>
+                      )}
+                      {line.kind === "left-out" && (
+                        <Button size="small" onClick={() => change(line.entry, {})}>
+                          Put back
+                        </Button>
+                      )}
+                    </>
                   )}
                 </td>
               </tr>
@@ -66,4 +122,13 @@ export function ImportLines({ state }: { state: Import }) {
       )}
     </>
   );
+}
+
+/** The chain and the name of an entry; of one that cannot be read as they stand in the file. */
+function entryOf({ content, source }: ImportLine): { chain: string; name: string } {
+  if (content) {
+    return { chain: content.text, name: content.name };
+  }
+  const [chain = "", name = ""] = source.replace(/^Line \d+: /, "").split("#");
+  return { chain: chain.trim(), name: name.trim() };
 }

@@ -37,7 +37,7 @@ const paste = (text: string) =>
 
 test("a pasted list is read step by step with progress, shown, and put in place by one press", async () => {
   paste("1 2 # One\n1 zork");
-  fireEvent.click(screen.getByRole("button", { name: "See what it would do" }));
+  fireEvent.click(screen.getByRole("button", { name: "Preview" }));
   const first = await next("/api/imports");
   expect(first.body).toMatchObject({ format: "text", content: "1 2 # One\n1 zork", numbering: "parity" });
   first.answer(state({ state: "reading", done: 2 }), 201);
@@ -65,7 +65,7 @@ test("a pasted list is read step by step with progress, shown, and put in place 
 
 test("when nothing could be put in place, that is said and it can be tried again", async () => {
   paste("1 2");
-  fireEvent.click(screen.getByRole("button", { name: "See what it would do" }));
+  fireEvent.click(screen.getByRole("button", { name: "Preview" }));
   (await next("/api/imports")).answer(state({ counts: { new: 1 }, total: 1 }), 201);
   fireEvent.click(await screen.findByRole("button", { name: "Import 1 combination" }));
   (await next("/api/imports/4/apply")).answer(
@@ -102,4 +102,48 @@ test("only kinds that are there can be chosen, each with its count, after all of
     ["changed", 1],
     ["unreadable", 2],
   ]);
+});
+
+test("an entry that cannot be read is mended in place, with what is meant perhaps", async () => {
+  paste("1 zork # One");
+  fireEvent.click(screen.getByRole("button", { name: "Preview" }));
+  (await next("/api/imports")).answer(state({ counts: { unreadable: 1 }, total: 1 }), 201);
+  const bad = {
+    entry: 1,
+    kind: "unreadable",
+    source: "Line 1: 1 zork # One",
+    content: null,
+    message: "No.",
+    combination: null,
+  };
+  (await next("/api/imports/4/lines")).answer({ size: 100, lines: [bad] });
+  fireEvent.click(await screen.findByRole("button", { name: "Edit" }));
+  const chain = screen.getByRole<HTMLInputElement>("textbox", { name: "Chain" });
+  expect([chain.value, screen.getByRole<HTMLInputElement>("textbox", { name: "Name" }).value]).toEqual([
+    "1 zork",
+    "One",
+  ]);
+  (await next("/api/check")).answer({
+    problems: [{ at: 2, length: 4, message: "zork is no strike.", expected: "a strike", nearest: ["cross"] }],
+    notes: [],
+    words: null,
+  });
+  fireEvent.click(await screen.findByRole("button", { name: "cross" }));
+  expect(chain.value).toBe("1 cross");
+  fireEvent.submit(chain);
+  const asked = await next("/api/imports/4/lines/1");
+  expect([asked.method, asked.body]).toEqual(["PUT", { chain: "1 cross", name: "One" }]);
+  asked.answer(state({ counts: { new: 1 }, total: 1 }));
+  await screen.findByRole("button", { name: "Import 1 combination" });
+});
+
+test("an import is undone as one, and what stays is named", async () => {
+  paste("1 2");
+  fireEvent.click(screen.getByRole("button", { name: "Preview" }));
+  (await next("/api/imports")).answer(state({ counts: { new: 1 }, total: 1 }), 201);
+  fireEvent.click(await screen.findByRole("button", { name: "Import 1 combination" }));
+  (await next("/api/imports/4/apply")).answer(state({ state: "applied", counts: { new: 1 } }));
+  fireEvent.click(await screen.findByRole("button", { name: "Undo the import" }));
+  (await next("/api/imports/4/undo")).answer(state({ state: "undone", counts: { new: 1 }, stays: ["Roof"] }));
+  await screen.findByText("The import is undone, but for what was changed since: Roof.");
 });

@@ -7,7 +7,7 @@ import { Failure } from "../ui/Failure";
 import { FILE_FORMATS, RULES, STANCES } from "../ui/words";
 import { ImportLines } from "./ImportLines";
 import { changesOf, formatOf } from "./kinds";
-import { useApplyImport, useReadFile } from "./useImport";
+import { useApplyImport, useReadFile, useUndoImport } from "./useImport";
 
 const FORMATS = (Object.keys(FILE_FORMATS) as FileFormat[]).map((value) => ({
   value,
@@ -24,11 +24,12 @@ export function ImportPanel() {
   const [file, setFile] = useState("");
   const [numbering, setNumbering] = useState<NumberingId | null>(null);
   const [stance, setStance] = useState<Stance>("orthodox");
-  const [rules, setRules] = useState<Rules>("all-limbs");
+  const [rules, setRules] = useState<Rules | null>(null);
   const [state, setState] = useState<Import | null>(null);
   const [tooLarge, setTooLarge] = useState(false);
   const read = useReadFile(setState);
   const apply = useApplyImport();
+  const undo = useUndoImport();
   const start = () => {
     setState(null);
     apply.reset();
@@ -82,7 +83,7 @@ export function ImportPanel() {
         }}
         rows={7}
         aria-label="What is to be imported"
-        placeholder={"1 2 3b exit # Cellar window\n1 1 2 # Two and one"}
+        placeholder={"1 2 3b exit # Cellar window\nTwo and one: 1 1 2"}
         className="import-text"
       />
       {format !== "json" && (
@@ -103,7 +104,14 @@ export function ImportPanel() {
             options={STANCES}
             aria-label="Stance of the file"
           />
-          <Select size="small" value={rules} onChange={setRules} options={RULES} aria-label="Rules of the file" />
+          <Select<Rules | "">
+            size="small"
+            value={rules ?? ""}
+            onChange={(value) => setRules(value === "" ? null : value)}
+            options={[{ value: "", label: "rules as each chain asks for" }, ...RULES]}
+            aria-label="Rules of the file"
+            style={{ minWidth: 210 }}
+          />
         </div>
       )}
       <div className="form-row">
@@ -113,7 +121,7 @@ export function ImportPanel() {
           loading={read.isPending}
           disabled={content.trim() === ""}
         >
-          See what it would do
+          Preview
         </Button>
         {state?.state === "ready" && (
           <Button
@@ -144,9 +152,29 @@ export function ImportPanel() {
           showIcon
           title={`Done: ${state.counts.new ?? 0} new, ${state.counts.changed ?? 0} changed. Every change is in the history of its combination.`}
           role="status"
+          action={
+            <Button loading={undo.isPending} onClick={() => undo.mutate(state.id, { onSuccess: setState })}>
+              Undo the import
+            </Button>
+          }
         />
       )}
-      {state && state.state !== "reading" && <ImportLines state={state} />}
+      <Failure error={undo.error} />
+      {state?.state === "undone" && (
+        <Alert
+          type="success"
+          showIcon
+          role="status"
+          title={
+            state.stays && state.stays.length > 0
+              ? `The import is undone, but for what was changed since: ${state.stays.join(", ")}.`
+              : "The import is undone: what it brought is archived, and what it changed is as it was."
+          }
+        />
+      )}
+      {state && state.state !== "reading" && (
+        <ImportLines state={state} given={{ numbering: numbering ?? mine, stance }} onState={setState} />
+      )}
     </section>
   );
 }

@@ -7,7 +7,8 @@ export const KINDS: { value: string; label: string; says: string }[] = [
   { value: "changed", label: "changed", says: "changes one of the same name or chain" },
   { value: "duplicate", label: "duplicate", says: "is there already; left out" },
   { value: "same", label: "same", says: "is there just so; left alone" },
-  { value: "unreadable", label: "unreadable", says: "cannot be read; left out" },
+  { value: "unreadable", label: "unreadable", says: "cannot be read; edit it here, or it is left out" },
+  { value: "left-out", label: "left out", says: "left out by you" },
 ];
 
 /** The format that a file is likely to have, by its name. */

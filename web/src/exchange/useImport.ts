@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Import, type ImportRequest } from "../api/client";
+import { answered, api, type Import, type ImportLineRequest, type ImportRequest } from "../api/client";
 import { keys } from "../api/keys";
 
 /** Reads a file step by step and tells of each; nothing of the library changes by it. */
@@ -39,5 +39,24 @@ export function useImportLines(state: Import | null, kind: string, page: number)
       ),
     enabled: state !== null && state.state !== "reading",
     placeholderData: keepPreviousData,
+  });
+}
+
+/** Takes back what was imported, but for what was changed since. */
+export function useUndoImport() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: number) => answered(api.POST("/api/imports/{id}/undo", { params: { path: { id } } })),
+    onSuccess: () => void queries.invalidateQueries(),
+  });
+}
+
+/** Another chain or name for an entry, or leaving it out. */
+export function useEditLine(id: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ entry, ...body }: ImportLineRequest & { entry: number }) =>
+      answered(api.PUT("/api/imports/{id}/lines/{entry}", { params: { path: { id, entry } }, body })),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: keys.importLines().slice(0, 1) }),
   });
 }

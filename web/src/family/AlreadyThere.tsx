@@ -17,7 +17,7 @@ const SHOWN = 5;
 export function AlreadyThere({
   matches,
   total,
-  title = "In the library already",
+  title = "Similar in the library",
 }: {
   matches: Match[];
   total: number;

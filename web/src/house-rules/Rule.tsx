@@ -5,15 +5,14 @@ import type { HouseRules, Rules } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import { checkOf } from "../check/checkOf";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { SEVERITIES } from "../ui/words";
 
 type RuleInfo = HouseRules["rules"][number];
 type Severity = HouseRules["sets"][number]["severities"][string];
 
-const SEVERITIES: { value: Severity; label: string }[] = [
+const CHOICES: { value: Severity; label: string }[] = [
   { value: "off", label: "off" },
-  { value: "hint", label: "hint" },
-  { value: "should", label: "should" },
-  { value: "must", label: "must" },
+  ...(["hint", "should", "must"] as const).map((value) => ({ value, label: SEVERITIES[value] })),
 ];
 const LINE_WIDTH = 300;
 
@@ -49,7 +48,7 @@ export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, childr
         value={severity}
         disabled={!mayEdit}
         onChange={onSeverity}
-        options={SEVERITIES}
+        options={CHOICES}
         aria-label={`Severity of “${rule.title}”`}
       />
       {open && (

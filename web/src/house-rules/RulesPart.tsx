@@ -32,7 +32,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
         ))}
       </section>
       <section className="panel rules" aria-label="Rules">
-        <h2>How severe each finding is</h2>
+        <h2>How serious each finding is</h2>
         <ul>
           {all.rules.map((rule) => (
             <Rule

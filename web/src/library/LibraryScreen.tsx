@@ -5,6 +5,7 @@ import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
+import { FirstVisit } from "../ui/FirstVisit";
 import { FRESH } from "../ui/newCombination";
 import { TakeOut } from "../ui/TakeOut";
 import { useSettled } from "../ui/useSettled";
@@ -89,6 +90,7 @@ export default function LibraryScreen() {
           </Button>
         </span>
       </div>
+      <FirstVisit />
       <search className="library-filters">
         <Input
           ref={search}

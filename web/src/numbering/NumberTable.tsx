@@ -93,12 +93,12 @@ export function NumberTable({
                     onChange={(target) =>
                       onChange(row.key, { target: target === "" ? null : (target as NonNullable<Row["target"]>) })
                     }
-                    options={[{ value: "", label: "usual target" }, ...targets(row.family)]}
+                    options={[{ value: "", label: "default target" }, ...targets(row.family)]}
                     aria-label={`Target of row ${at + 1}`}
                     className="numbering-target"
                   />
                 ) : (
-                  (row.target ?? <span className="small">usual target</span>)
+                  (row.target ?? <span className="small">default target</span>)
                 )}
               </td>
               <td>

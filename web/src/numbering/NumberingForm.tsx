@@ -62,7 +62,7 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
       <div className="form-row numbering-foot">
         <AddNumber onAdd={editor.add} boundTo={editor.boundTo} />
       </div>
-      <div className="form-row numbering-foot">
+      <div className="form-row numbering-foot numbering-save">
         <Button
           type="primary"
           onClick={store}

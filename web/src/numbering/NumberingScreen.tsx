@@ -35,7 +35,9 @@ export default function NumberingScreen() {
 
 function Editor({ numbering, numberings }: { numbering: Numbering; numberings: Numbering[] }) {
   const head = useIsHeadCoach();
-  const ofGym = useNumberings().data?.ofGym;
+  const known = useNumberings().data;
+  const ofGym = known?.ofGym;
+  const readers = known?.readers[numbering.id] ?? [];
   const mine = useNumbering();
   const navigate = useNavigate();
   const [editing, setEditing] = useState(false);
@@ -59,12 +61,12 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
         />
         {mine !== numbering.id && (
           <Button onClick={() => chooseMine.mutate(numbering.id)} loading={chooseMine.isPending}>
-            Read in it
+            Use for me
           </Button>
         )}
         {head && ofGym !== numbering.id && (
           <Button onClick={() => chooseGym.mutate(numbering.id)} loading={chooseGym.isPending}>
-            Make it the gym’s
+            Use for the gym
           </Button>
         )}
         {head && !editing && (
@@ -79,6 +81,9 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
           </Button>
         )}
       </div>
+      <p className="small" role="note">
+        {readers.length === 0 ? "Nobody reads in it." : `Read by ${readers.join(", ")}.`}
+      </p>
       <p className="small">
         {numbering.about} A numbering is only a way of writing: changing it never changes a stored chain.
       </p>

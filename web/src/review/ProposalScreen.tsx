@@ -105,7 +105,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
         {proposal.combination && (
           <span className="page-actions">
             <Link to={`/combinations/${proposal.combination.id}`}>
-              {proposal.state === "approved" ? "Open the combination" : "Open what is in use"}
+              {proposal.state === "approved" ? "Open the combination" : "Open the current version"}
             </Link>
           </span>
         )}
@@ -132,7 +132,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
           <section className="panel block" aria-label="What it would be">
             {proposal.kind === "change" && before && after && before.notation !== after.notation ? (
               <Compare
-                first={{ title: "In use", check: before, stance: proposal.newest?.stance ?? "orthodox" }}
+                first={{ title: "Current version", check: before, stance: proposal.newest?.stance ?? "orthodox" }}
                 second={{ title: "Proposed", check: after, stance: proposal.result.stance }}
               />
             ) : (
@@ -291,7 +291,7 @@ function Fields({ proposal }: { proposal: Proposal }) {
       ? FIELDS.filter(({ name }) => JSON.stringify(newest[name]) !== JSON.stringify(result[name]))
       : FIELDS;
   if (shown.length === 0) {
-    return <p className="small">Nothing: the newest version is so already.</p>;
+    return <p className="small">Already applied: the current version is like this.</p>;
   }
   return (
     <table className="proposal-changes">
@@ -324,7 +324,7 @@ function Fields({ proposal }: { proposal: Proposal }) {
 function CheckBeforeAfter({ before, after }: { before: Check | undefined; after: Check }) {
   const sides: [string, Check][] = before
     ? [
-        ["In use", before],
+        ["Current version", before],
         ["Proposed", after],
       ]
     : [["The check", after]];

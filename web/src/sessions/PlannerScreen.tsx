@@ -102,6 +102,7 @@ function Planner({ plan }: { plan: Plan }) {
         onDragCancel={() => setDragged(null)}
       >
         <main className="planner">
+          <h1 className="unseen">Session: {plan.name}</h1>
           <PlanHead plan={plan} planner={planner} document={check.document} onReasons={setWhy} />
           {why && why.unmet.length > 0 && (
             <ul className="unmet" aria-label="What could not be met">

@@ -37,7 +37,7 @@ export const SHORTCUTS = {
   move: { key: "arrowright", shift: true, shown: "Shift ← →", does: "On a tile: move it earlier or later" },
   aim: { key: "arrowup", shift: true, shown: "Shift ↑ ↓", does: "On a tile: aim it higher or lower" },
   release: { key: "escape", silent: true, shown: "Esc", does: "Let go of what is selected" },
-  help: { key: "?", shown: "?", does: "These keys" },
+  help: { key: "?", shown: "?", does: "Guide and keys" },
 } satisfies Record<string, Shortcut>;
 
 export type ShortcutName = keyof typeof SHORTCUTS;

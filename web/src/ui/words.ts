@@ -11,6 +11,10 @@ export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; rea
   json: { name: "JSON", keeps: "keeps everything; import it again here or elsewhere", reads: "JSON of Periplus" },
 };
 
+/** What a password must be like, said before one is refused. */
+export const PASSWORD_RULE =
+  "At least 10 characters, not your own name and no row of keys. Four words that have nothing to do with each other are good.";
+
 /** What each role is called. */
 export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": "head coach" };
 export const RULES: { value: Rules; label: string }[] = [

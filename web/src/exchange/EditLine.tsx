@@ -1,0 +1,76 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Input } from "antd";
+import { type FormEvent, useState } from "react";
+import { answered, api, type NumberingId, type Stance } from "../api/client";
+import { keys } from "../api/keys";
+import { replaceCharacters } from "../ui/characters";
+import { Failure } from "../ui/Failure";
+import { useSettled } from "../ui/useSettled";
+
+/** After the last key, before it is read, ms. */
+const PAUSE = 200;
+
+interface Props {
+  name: string;
+  chain: string;
+  numbering: NumberingId;
+  stance: Stance;
+  saving: boolean;
+  error: unknown;
+  onSave: (chain: string, name: string) => void;
+  onClose: () => void;
+}
+
+/** One entry of a file, mended in place: what cannot be read is named as one types, with what is meant perhaps. */
+export function EditLine({ name, chain, numbering, stance, saving, error, onSave, onClose }: Props) {
+  const [text, setText] = useState(chain);
+  const [called, setCalled] = useState(name);
+  const settled = useSettled(text, PAUSE);
+  const body = { text: settled, numbering, stance };
+  const read = useQuery({
+    queryKey: keys.check(JSON.stringify(body)),
+    queryFn: ({ signal }) => answered(api.POST("/api/check", { body, signal })),
+    enabled: settled.trim() !== "",
+  });
+  const problem = settled === text ? read.data?.problems[0] : undefined;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onSave(text, called);
+  };
+  return (
+    <form className="edit-line" onSubmit={submit}>
+      <Input autoFocus value={text} onChange={(event) => setText(event.target.value)} aria-label="Chain" />
+      <Input
+        value={called}
+        maxLength={120}
+        onChange={(event) => setCalled(event.target.value)}
+        aria-label="Name"
+        placeholder="Name"
+      />
+      <Button type="primary" htmlType="submit" loading={saving} disabled={text.trim() === ""}>
+        Save
+      </Button>
+      <Button onClick={onClose}>Cancel</Button>
+      <span className="edit-line-help" role="status">
+        {problem ? (
+          <span className="entry-problem">
+            {problem.message}{" "}
+            {problem.nearest.map((nearest) => (
+              <button
+                key={nearest}
+                type="button"
+                className="chip"
+                onClick={() => setText(replaceCharacters(text, problem, nearest))}
+              >
+                {nearest}
+              </button>
+            ))}
+          </span>
+        ) : (
+          <span className="small">{read.data?.words ?? ""}</span>
+        )}
+      </span>
+      <Failure error={error} />
+    </form>
+  );
+}

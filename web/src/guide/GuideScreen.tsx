@@ -1,0 +1,59 @@
+import { useQuery } from "@tanstack/react-query";
+import Markdown, { type Components } from "react-markdown";
+import { Link, NavLink, useParams } from "react-router";
+import remarkGfm from "remark-gfm";
+import { keys } from "../api/keys";
+import { Waiting } from "../ui/Waiting";
+import { PAGES, pictureOf, textOf } from "./pages";
+import "./guide.css";
+
+const PARTS: Components = {
+  img: ({ src, alt }) => <img src={pictureOf(String(src))} alt={alt ?? ""} loading="lazy" />,
+  // What leads out of the guide stands in the repository and not in the application.
+  a: ({ children }) => <cite>{children}</cite>,
+  table: ({ children }) => (
+    <div className="plain-scroll">
+      <table className="plain-table">{children}</table>
+    </div>
+  ),
+};
+
+/** How the product is used, in six short pages. */
+export default function GuideScreen() {
+  const { id = PAGES[0]?.id ?? "" } = useParams();
+  const text = useQuery({ queryKey: keys.guide(id), queryFn: () => textOf(id), staleTime: Number.POSITIVE_INFINITY });
+  const at = PAGES.findIndex((page) => page.id === id);
+  const next = PAGES[at + 1];
+  return (
+    <main className="page guide">
+      <nav className="guide-pages" aria-label="Guide">
+        {PAGES.map((page) => (
+          <NavLink key={page.id} to={`/guide/${page.id}`}>
+            {page.title}
+          </NavLink>
+        ))}
+      </nav>
+      {text.isPending && <Waiting />}
+      {text.isError && (
+        <>
+          <h1>There is no such page in the guide</h1>
+          <p>
+            <Link to="/guide">To its first page</Link>
+          </p>
+        </>
+      )}
+      {text.data && (
+        <article className="panel guide-text">
+          <Markdown components={PARTS} remarkPlugins={[remarkGfm]}>
+            {text.data}
+          </Markdown>
+          {next && (
+            <p>
+              <Link to={`/guide/${next.id}`}>Next: {next.title}</Link>
+            </p>
+          )}
+        </article>
+      )}
+    </main>
+  );
+}
