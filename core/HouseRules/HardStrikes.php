@@ -12,7 +12,7 @@ enum HardStrikes: string implements School
 
     public static function question(): string
     {
-        return 'Hard is';
+        return 'Which strikes are hard';
     }
 
     public function answer(): string

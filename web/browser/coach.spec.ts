@@ -119,7 +119,7 @@ test("a change of the house rules is seen before it is saved, and does just that
   await page.goto("/library?q=lighthouse&verdict=flows");
   await expect(page.getByText("2 combinations found")).toBeVisible();
   await page.goto("/house-rules?set=kickboxing");
-  await page.getByRole("button", { name: "Back to how they came" }).click();
+  await page.getByRole("button", { name: "Reset to the built-in rules" }).click();
   await page.getByRole("button", { name: "Preview" }).click();
   await effect.getByRole("button", { name: "Save for the gym" }).click();
   await expect(page.getByText("as they came")).toBeVisible();

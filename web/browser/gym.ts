@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from "@playwright/test";
+import { type Browser, type BrowserContextOptions, test as base, expect, type Page } from "@playwright/test";
 
 export const HEAD_COACH = { email: "ines@saltworks.example", password: "first-bell-7", name: "Ines Varga" };
 export const COACH = { email: "tomas@saltworks.example", password: "second-bell-7", name: "Tomas Okafor" };
@@ -46,3 +46,13 @@ export async function write(page: Page, text: string, canonical = text): Promise
   await entry(page).fill(text);
   await expect(page.getByRole("group", { name: `Combination line: ${canonical}`, exact: true })).toBeVisible();
 }
+
+/** Opens a gym of its own on another device, signed in; errors in its console are not looked at. */
+export async function on(browser: Browser, device: BrowserContextOptions, coach = HEAD_COACH): Promise<Page> {
+  const page = await (await browser.newContext(device)).newPage();
+  await signIn(page, coach);
+  return page;
+}
+
+export const PHONE: BrowserContextOptions = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+export const TABLET: BrowserContextOptions = { viewport: { width: 1024, height: 768 }, hasTouch: true, isMobile: true };

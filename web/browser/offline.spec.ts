@@ -73,7 +73,7 @@ test("a screen that cannot be fetched says so, keeps the rest of the page, and c
   await page.route("**/assets/GenerateScreen*", (route) => route.abort());
   await signIn(page, HEAD_COACH);
   await page.getByRole("link", { name: "Generate" }).click();
-  await expect(page.getByRole("heading", { name: "This screen could not be fetched" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "This screen could not be loaded" })).toBeVisible();
   await expect(page.getByRole("link", { name: "Library", exact: true })).toBeVisible();
   await page.getByRole("link", { name: "Bench" }).click();
   await expect(entry(page)).toBeVisible();

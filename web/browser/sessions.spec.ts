@@ -37,7 +37,7 @@ async function newSession(page: Page): Promise<void> {
 
 /** The text of a printed page, read by poppler; it has to be one page. */
 async function printed(page: Page, link: string): Promise<string> {
-  await page.getByText("Take out ▾").click();
+  await page.getByText("Export ▾").click();
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: link }).click()]);
   await page.keyboard.press("Escape");
   const path = await download.path();
@@ -217,7 +217,7 @@ test("a session that is archived says so where it stands, and is brought back th
   await page.getByRole("button", { name: "More" }).click();
   await page.getByRole("menuitem", { name: "Archive the session" }).click();
   await expect(page.getByText("This session is archived")).toBeVisible();
-  await page.getByRole("button", { name: "Bring it back" }).click();
+  await page.getByRole("button", { name: "Restore it" }).click();
   await expect(page.getByText("This session is archived")).toHaveCount(0);
   // It can be changed and saved as before.
   await page.getByLabel("Name of the session").fill("Back again");
@@ -379,7 +379,7 @@ test("cues and calendar are read by independent readers, and a plan comes out an
   await page.goto("/sessions");
   const path = `/tmp/plan-${Date.now()}.json`;
   await (await import("node:fs/promises")).writeFile(path, content);
-  await page.getByLabel("Bring in a plan as JSON").setInputFiles(path);
+  await page.getByLabel("Import a plan (JSON)").setInputFiles(path);
   await expect(page).toHaveURL(/\/sessions\/\d+$/);
   const again = /\d+$/.exec(page.url())?.[0] ?? "";
   expect(again).not.toBe(id);
@@ -398,9 +398,9 @@ test("sessions are found by week, by month and by course, and the address says w
   await page.getByText("Month", { exact: true }).click();
   await expect(page).toHaveURL(/view=month/);
   await expect(calendar.getByText(/Beginners, boxing/).first()).toBeVisible();
-  await page.getByRole("button", { name: "The month after" }).click();
-  await page.getByRole("button", { name: "The month after" }).click();
-  await page.getByRole("button", { name: "The month after" }).click();
+  await page.getByRole("button", { name: "Next month" }).click();
+  await page.getByRole("button", { name: "Next month" }).click();
+  await page.getByRole("button", { name: "Next month" }).click();
   await expect(page.getByText("Nothing is planned on these days.")).toBeVisible();
   await page.getByRole("button", { name: "Today" }).click();
   await page.getByLabel("Which course").click();
@@ -438,6 +438,6 @@ test("the head coach makes a course and edits the reminders; a coach sees them a
   ).toHaveValue("smile at the end");
   await expect(tomas.getByRole("button", { name: "Add one" })).toHaveCount(0);
   await tomas.context().close();
-  await reminders.getByRole("button", { name: "Back to those that ship" }).click();
+  await reminders.getByRole("button", { name: "Reset to the built-in list" }).click();
   await expect(page.getByText("The reminders are as they came.")).toBeVisible();
 });

@@ -85,7 +85,7 @@ test("a session runs from first bell to last on two walls while server and datab
       await expect(wall.getByText("Paused")).toBeVisible();
     }
     expect(await stands(floor)).toEqual(await stands(bags));
-    await remote.getByRole("button", { name: "Go on" }).click();
+    await remote.getByRole("button", { name: "Resume" }).click();
     for (const wall of walls) {
       await expect(wall.getByText("Paused")).toBeHidden();
     }
@@ -176,7 +176,7 @@ test("a coach starts a plan, leads it from the remote, and an athlete follows it
   await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
   const device = await open(browser, `${baseURL}/wall/${key}/device`);
   await device.getByRole("button", { name: "Pause" }).click();
-  await expect(page.getByRole("button", { name: "Go on" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Resume" })).toBeVisible();
   await expect(wall.getByText("Paused")).toBeVisible();
 
   await page.goto("/run");

@@ -24,7 +24,7 @@ const MAY_USE: Record<string, string[]> = {
   library: ["combination-line"],
   numbering: [],
   play: [],
-  review: ["check", "combination-line", "compare"],
+  review: ["check", "combination-line", "compare", "play"],
   run: ["library", "wall"],
   sessions: ["combination-line", "library", "run"],
   "sign-in": [],

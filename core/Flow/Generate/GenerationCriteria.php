@@ -72,7 +72,7 @@ final readonly class GenerationCriteria
             default => Severity::Must,
         };
         if ($lighter !== $this->clean) {
-            $relaxed['clean'] = [\sprintf('clean of "%s" alone', $lighter->value), $this->with(clean: $lighter), ['clean' => $lighter->value]];
+            $relaxed['clean'] = [Severity::Should === $lighter ? 'with tips' : 'with tips and fixes', $this->with(clean: $lighter), ['clean' => $lighter->value]];
         }
         if (!$this->switches) {
             $relaxed['switches'] = ['with changes of stance', $this->with(switches: true), ['switches' => true]];

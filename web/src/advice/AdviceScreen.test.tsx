@@ -84,7 +84,7 @@ test("a reminder is changed and sent with the others and its version", async () 
 test("an edited list goes back to the one that ships", async () => {
   const sent = shown("head-coach");
   const reminders = await screen.findByRole("region", { name: "Reminders" });
-  fireEvent.click(within(reminders).getByRole("button", { name: "Back to those that ship" }));
+  fireEvent.click(within(reminders).getByRole("button", { name: "Reset to the built-in list" }));
   await waitFor(() => expect(sent[0]?.body).toEqual({ reminders: null }));
 });
 

@@ -28,7 +28,7 @@ export default function AdviceScreen() {
           <Exercises key={`e${advice.data.exercisesVersion}`} advice={advice.data} />
         </div>
       ) : (
-        !advice.isError && <Waiting what="Fetching the lists" />
+        !advice.isError && <Waiting what="Loading the lists" />
       )}
     </main>
   );
@@ -273,8 +273,8 @@ function Keep({
       <Button type="primary" disabled={!changed} loading={pending} onClick={onSave}>
         Save
       </Button>
-      {changed && <Button onClick={onDrop}>Drop the changes</Button>}
-      {own && !changed && <Button onClick={onShipped}>Back to those that ship</Button>}
+      {changed && <Button onClick={onDrop}>Discard the changes</Button>}
+      {own && !changed && <Button onClick={onShipped}>Reset to the built-in list</Button>}
     </p>
   );
 }

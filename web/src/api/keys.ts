@@ -2,7 +2,6 @@ import type { QueryClient } from "@tanstack/react-query";
 
 /** The names under which answers are kept. A shorter name stands for all that begin with it. */
 export const keys = {
-  guide: (page: string) => ["guide", page],
   legend: ["legend"],
   session: ["session"],
   vocabulary: ["vocabulary"],

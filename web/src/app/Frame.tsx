@@ -47,7 +47,7 @@ export function Frame() {
   }, [known]);
 
   if (session.isPending) {
-    return <Waiting what="Looking who is here" />;
+    return <Waiting what="Checking who is here" />;
   }
   if (session.isError) {
     return (

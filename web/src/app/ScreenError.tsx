@@ -30,7 +30,7 @@ export function ScreenError() {
   const title = outdated
     ? "A new version of Periplus is here"
     : missing
-      ? "This screen could not be fetched"
+      ? "This screen could not be loaded"
       : "This screen failed";
   return (
     <main className="page page-narrow" role="alert">

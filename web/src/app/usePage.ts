@@ -1,6 +1,9 @@
 import { useEffect, useRef } from "react";
 import { useLocation } from "react-router";
 
+/** By when a drawer that closes has given the focus back, ms. */
+const RETURNS = 300;
+
 /**
  * Names the window after the heading of the page that is shown, and moves the focus there when another page came, so that
  * a screen reader and the keyboard begin where it begins.
@@ -25,6 +28,12 @@ export function usePage(): void {
         if (!within || document.activeElement?.tagName === "A") {
           heading.tabIndex = -1;
           heading.focus({ preventScroll: true });
+          // A drawer that closes with the page before gives the focus back to what is gone by then.
+          setTimeout(() => {
+            if (document.activeElement === document.body) {
+              heading.focus({ preventScroll: true });
+            }
+          }, RETURNS);
         }
       }
     };

@@ -47,7 +47,7 @@ export default function AuditScreen() {
           {log.data ? `${log.data.total} ${log.data.total === 1 ? "entry" : "entries"}` : ""}
         </span>
       </div>
-      {log.isPending && <Waiting what="Fetching the audit log" />}
+      {log.isPending && <Waiting what="Loading the audit log" />}
       <Failure error={log.error} />
       {log.data && entries.length === 0 && (
         <div className="panel empty">

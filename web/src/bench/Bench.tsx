@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useLocation } from "react-router";
-import type { Combination, Mend, NumberingId, Proposal, Rules, Stance } from "../api/client";
+import type { Combination, Mend, NumberingId, Proposal, Rules, Stance, Verdict } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
 import { useCheck } from "../check/useCheck";
@@ -12,6 +12,7 @@ import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
 import { useStable } from "../ui/useStable";
 import { VerdictMark } from "../ui/VerdictMark";
+import { seconds, VERDICTS } from "../ui/words";
 import { CheckPanel } from "./CheckPanel";
 import { ConflictDialog } from "./ConflictDialog";
 import { type Draft, draftOf, TO_SAVE } from "./draft";
@@ -35,6 +36,11 @@ import "./bench.css";
 
 /** After which a word that was begun counts as finished, ms. */
 const PAUSE = 700;
+
+/** The verdict as a screen reader says it once the line rests. */
+function spokenVerdict(verdict: Verdict, lengthMs: number): string {
+  return `Verdict: ${VERDICTS[verdict].word}, ${seconds(lengthMs)}.`;
+}
 
 interface Props {
   /** Of the draft in this browser. */
@@ -128,7 +134,8 @@ export function Bench({ id, stored, proposal }: Props) {
   });
   const onEdit = useStable((what: KeyedEdit, at: number) => void hand.byKey(what, at));
   useShortcut("findings", () => {
-    document.querySelector<HTMLElement>(".findings .mend, .findings .finding button")?.focus();
+    const first = (of: string) => document.querySelector<HTMLElement>(`.findings ${of}`);
+    (first(".mend") ?? first(".finding button"))?.focus();
   });
   const onExample = useStable((example: string) => entry.replace(example));
   const onCompareEnd = useCallback(() => setCompared(null), []);
@@ -168,25 +175,28 @@ export function Bench({ id, stored, proposal }: Props) {
           <b>{proposal.answer.who}:</b> <q>{proposal.answer.remark}</q>
         </p>
       )}
+      <section className="panel bench-entry">
+        <EntryLine {...{ text, problems, current, entry, history }} check={latest} />
+        <EntryButtons
+          history={history}
+          doing={saving.doing}
+          onClear={id === "new" ? onClear : undefined}
+          isEmpty={text.trim() === ""}
+          onCopy={onCopy}
+          onSave={saving.open}
+        />
+        {readable?.verdict && (
+          <span className={isOld ? "entry-verdict entry-verdict-old" : "entry-verdict"}>
+            <VerdictMark verdict={readable.verdict} />
+          </span>
+        )}
+        <span className="unseen" role="status">
+          {resting && settled && readable.verdict ? spokenVerdict(readable.verdict, readable.lengthMs ?? 0) : ""}
+        </span>
+        <EntryHelp {...{ checked, problems }} isUnfinished={inHand !== null} onCorrect={entry.correct} />
+      </section>
       <div className="work-grid">
         <div className="work-main">
-          <section className="panel bench-entry">
-            <EntryLine {...{ text, problems, current, entry, history }} check={latest} />
-            <EntryButtons
-              history={history}
-              doing={saving.doing}
-              onClear={id === "new" ? onClear : undefined}
-              isEmpty={text.trim() === ""}
-              onCopy={onCopy}
-              onSave={saving.open}
-            />
-            {readable?.verdict && (
-              <span className={isOld ? "entry-verdict entry-verdict-old" : "entry-verdict"}>
-                <VerdictMark verdict={readable.verdict} />
-              </span>
-            )}
-            <EntryHelp {...{ checked, problems }} isUnfinished={inHand !== null} onCorrect={entry.correct} />
-          </section>
           <section
             className={isOld ? "panel check-line check-line-old" : "panel check-line"}
             aria-label="Combination line"

@@ -30,13 +30,13 @@ export default function BenchScreen() {
   if (combination.isError) {
     return (
       <NoPage error={combination.error}>
-        <Link to="/library">To the library</Link>
+        <Link to="/library">Go to the library</Link>
       </NoPage>
     );
   }
   return combination.data ? (
     <Bench key={id} id={id} stored={draftOf(combination.data, mine)} proposal={null} />
   ) : (
-    <Waiting what="Fetching the combination" />
+    <Waiting what="Loading the combination" />
   );
 }

@@ -75,7 +75,7 @@ export default function CoachesScreen() {
         </p>
       )}
       <OpenLinks />
-      {coaches.isPending && <Waiting what="Fetching the coaches" />}
+      {coaches.isPending && <Waiting what="Loading the coaches" />}
       <Failure error={coaches.error} />
       {coaches.data && (
         <div className="panel plain-scroll">

@@ -41,12 +41,12 @@ export default function JoinScreen() {
   };
   const failure = session.error ?? look.error;
   if (!failure && look.isPending) {
-    return <Waiting what="Looking at the link" />;
+    return <Waiting what="Checking the link" />;
   }
   if (failure || !look.data) {
     return (
       <NoPage title="This link does not open" error={failure}>
-        <a href="/library">To the sign-in</a>
+        <a href="/library">Go to the sign-in</a>
       </NoPage>
     );
   }

@@ -33,11 +33,11 @@ export default function CombinationScreen() {
   if (combination.isError) {
     return (
       <NoPage error={combination.error}>
-        <Link to="/library">To the library</Link>
+        <Link to="/library">Go to the library</Link>
       </NoPage>
     );
   }
-  return combination.data ? <Page combination={combination.data} /> : <Waiting what="Fetching the combination" />;
+  return combination.data ? <Page combination={combination.data} /> : <Waiting what="Loading the combination" />;
 }
 
 function Page({ combination }: { combination: Combination }) {
@@ -87,7 +87,7 @@ function Page({ combination }: { combination: Combination }) {
     archive.mutate(
       { restore, version: combination.version },
       {
-        onSuccess: () => notice.done(restore ? "Restored." : "Archived. It can be brought back here at any time."),
+        onSuccess: () => notice.done(restore ? "Restored." : "Archived. It can be restored here at any time."),
         onError: notice.failed,
       },
     );
@@ -346,15 +346,11 @@ function Difference({ now, before }: { now: Version; before: Version | undefined
         <span key={field}>
           {at > 0 && "; "}
           {FIELDS[field]}{" "}
-          {field === "note" ? null : (
+          {field === "note" ? null : field === "notation" ? (
+            <Became before={before.text} after={now.text} />
+          ) : (
             <>
-              {field === "notation" ? (
-                <Became before={before.text} after={now.text} />
-              ) : (
-                <>
-                  <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
-                </>
-              )}
+              <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
             </>
           )}
         </span>

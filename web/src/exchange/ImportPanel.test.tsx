@@ -73,7 +73,7 @@ test("when nothing could be put in place, that is said and it can be tried again
     409,
   );
   expect((await screen.findByRole("alert")).textContent).toBe(
-    "One came meanwhile. Nothing was imported; look at it anew.",
+    "One came meanwhile. Nothing was imported; preview it again.",
   );
 });
 

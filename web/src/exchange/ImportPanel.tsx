@@ -138,7 +138,7 @@ export function ImportPanel() {
         {apply.isPending && <span className="small">Putting all of it in place; this may take a while.</span>}
       </div>
       <Failure error={read.error} />
-      <Failure error={apply.error} more="Nothing was imported; look at it anew." />
+      <Failure error={apply.error} more="Nothing was imported; preview it again." />
       {state?.state === "reading" && (
         <Progress
           percent={Math.round((100 * state.done) / Math.max(1, state.total))}

@@ -16,7 +16,7 @@ export default function FamilyScreen() {
       <p className="small">
         A combination grew from the longest other one that is its beginning. Open one to walk its tree.
       </p>
-      {overview.isPending && <Waiting what="Walking the library" />}
+      {overview.isPending && <Waiting what="Comparing the library" />}
       <Failure error={overview.error} />
       {overview.data && (
         <div className="columns">

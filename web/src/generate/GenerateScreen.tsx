@@ -37,7 +37,7 @@ export default function GenerateScreen() {
     );
   return (
     <main className="page generate">
-      <section className="panel criteria" aria-label="What they have to be like">
+      <section className="panel criteria" aria-label="What is wanted">
         <h1>Generate</h1>
         <p className="small">Chains that pass the check and are not in the library yet.</p>
         <span className="field-name">Rules</span>
@@ -93,7 +93,7 @@ export default function GenerateScreen() {
           value={criteria.clean}
           onChange={(clean) => put({ clean })}
           options={CLEAN}
-          aria-label="No finding of this weight or heavier"
+          aria-label="No finding this serious or worse"
         />
         <Checkbox
           checked={criteria.switches}

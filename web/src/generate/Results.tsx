@@ -50,10 +50,10 @@ export function Results({ generation, criteria, old, onPut }: Props) {
               : `Only ${chains.length} of ${asked} new ones fit all of this`}
           </h2>
           {relax.length === 0 ? (
-            <p>No single wish is to blame; give up two, or make the chain shorter.</p>
+            <p>No single wish is the reason; drop two, or make the chain shorter.</p>
           ) : (
             <p>
-              Give one up, and this many come:{" "}
+              Drop one wish, and this many fit:{" "}
               {relax.map((one) => (
                 <button
                   key={one.criterion}

@@ -1,10 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
 import Markdown, { type Components } from "react-markdown";
 import { Link, NavLink, useParams } from "react-router";
 import remarkGfm from "remark-gfm";
-import { keys } from "../api/keys";
-import { Waiting } from "../ui/Waiting";
-import { PAGES, pictureOf, textOf } from "./pages";
+import { PAGES } from "./pages";
+import { pictureOf, textOf } from "./texts";
 import "./guide.css";
 
 const PARTS: Components = {
@@ -21,7 +19,7 @@ const PARTS: Components = {
 /** How the product is used, in six short pages. */
 export default function GuideScreen() {
   const { id = PAGES[0]?.id ?? "" } = useParams();
-  const text = useQuery({ queryKey: keys.guide(id), queryFn: () => textOf(id), staleTime: Number.POSITIVE_INFINITY });
+  const text = textOf(id);
   const at = PAGES.findIndex((page) => page.id === id);
   const next = PAGES[at + 1];
   return (
@@ -33,8 +31,7 @@ export default function GuideScreen() {
           </NavLink>
         ))}
       </nav>
-      {text.isPending && <Waiting />}
-      {text.isError && (
+      {text === undefined && (
         <>
           <h1>There is no such page in the guide</h1>
           <p>
@@ -42,10 +39,10 @@ export default function GuideScreen() {
           </p>
         </>
       )}
-      {text.data && (
+      {text !== undefined && (
         <article className="panel guide-text">
           <Markdown components={PARTS} remarkPlugins={[remarkGfm]}>
-            {text.data}
+            {text}
           </Markdown>
           {next && (
             <p>

@@ -31,7 +31,7 @@ export default function HouseRulesScreen() {
     return <NoPage title="House rules" error={rules.error} />;
   }
   if (!rules.data) {
-    return <Waiting what="Fetching the house rules" />;
+    return <Waiting what="Loading the house rules" />;
   }
   const sets = rules.data.sets;
   const set = sets.find((one) => one.id === address.get("set")) ?? (sets[0] as RuleSet);
@@ -157,7 +157,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
                 ) : (
                   !isBuiltIn && (
                     <Button type="text" onClick={() => change(pick(set.builtIn))}>
-                      Back to how they came
+                      Reset to the built-in rules
                     </Button>
                   )
                 )}
@@ -172,7 +172,7 @@ function Editor({ set, all, mayEdit, numbersOf, onNumbersOf }: EditorProps) {
               error &&
               refusal(error).type === "changed-meanwhile" && (
                 <Button size="small" onClick={() => void queries.invalidateQueries({ queryKey: keys.houseRules })}>
-                  Look at the newest
+                  Show the current version
                 </Button>
               )
             }

@@ -31,7 +31,7 @@ export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props
     return <Failure error={model.error} />;
   }
   if (!group) {
-    return <Waiting what="Fetching the numbers" />;
+    return <Waiting what="Loading the numbers" />;
   }
   const own = (one: Model["groups"][number]) => one.values.filter((value) => value.key in calibration).length;
   const give = (key: string, value: number, asItCame: number) => {

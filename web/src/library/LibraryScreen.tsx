@@ -135,7 +135,7 @@ export default function LibraryScreen() {
         {data && filters.q && <Understood search={data.search} />}
         <SearchHelp onTry={(text) => setTyped((now) => (now.trim() === "" ? text : `${now.trim()}, ${text}`))} />
       </div>
-      {library.isPending && <Waiting what="Fetching the library" />}
+      {library.isPending && <Waiting what="Loading the library" />}
       <Failure error={library.error} onRetry={library.refetch} />
       {data?.search.problems[0] && (
         <NotUnderstood problem={data.search.problems[0]} typed={typed} onType={setTyped} onClear={clear} />

@@ -24,9 +24,9 @@ export function NothingFound({
         {filtered
           ? without.some((clause) => clause.total > 0)
             ? "Without one of them there would be:"
-            : "None of them alone is to blame; take several away."
+            : "No single one is the reason; remove several."
           : archived
-            ? "What you take out of use on its page is kept here and can be brought back."
+            ? "What you archive is kept here and can be restored."
             : "Write the first combination on the bench; every coach of the gym will see it here."}
       </p>
       {filtered && without.length > 1 && (

@@ -25,7 +25,7 @@ export default function ThemesScreen() {
           ? "A theme that gets the name of another becomes one with it. Every combination that had it gets a new version."
           : "The head coach renames and merges themes."}
       </p>
-      {themes.isPending && <Waiting what="Fetching the themes" />}
+      {themes.isPending && <Waiting what="Loading the themes" />}
       <Failure error={themes.error} onRetry={themes.refetch} />
       {themes.data && rows.length === 0 && (
         <div className="panel empty">

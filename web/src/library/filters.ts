@@ -70,7 +70,7 @@ export function waysOut(filters: Filters, total: number, understood: boolean, pa
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
   const titled = title === "" ? "" : `&${new URLSearchParams({ title })}`;
   if (!understood) {
-    return [{ label: "The search is not understood, so there is nothing to take out", to: null }];
+    return [{ label: "The search is not understood, so there is nothing to export", to: null }];
   }
   return [
     ...(total > paper || total === 0

@@ -68,7 +68,7 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
           onClick={store}
           loading={save.isPending}
           disabled={stops || toSave === null}
-          title={stops ? "Mend what is marked first" : undefined}
+          title={stops ? "Fix what is marked first" : undefined}
         >
           Save the numbering
         </Button>
@@ -78,7 +78,7 @@ export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEn
             onEnd();
           }}
         >
-          Leave it as it was
+          Discard the changes
         </Button>
         {toSave === null && <span className="small">It needs a name first.</span>}
         <Failure error={save.error} />

@@ -23,7 +23,7 @@ export default function NumberingScreen() {
   return (
     <main className="page">
       <GymNav />
-      {numberings.isPending && <Waiting what="Fetching the numberings" />}
+      {numberings.isPending && <Waiting what="Loading the numberings" />}
       <Failure error={numberings.error} />
       {numberings.data && !shown && <p>There is no such numbering. Choose another above.</p>}
       {numberings.data && shown && (

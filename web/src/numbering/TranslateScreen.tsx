@@ -72,11 +72,11 @@ export default function TranslateScreen() {
           <p className="small">One chain a line; a name may follow after #. Words are read in every numbering.</p>
         </section>
         <div>
-          <section className="panel block" aria-label="Written over">
+          <section className="panel block" aria-label="Translated">
             <h2>In {nameOf(to)}</h2>
             <Failure error={translation.error} />
             {lines.length === 0 ? (
-              <p className="small">Paste or type a list; it is written over as you go. Nothing is stored.</p>
+              <p className="small">Paste or type a list; it is translated as you type. Nothing is stored.</p>
             ) : (
               <>
                 <div className="form-row">

@@ -6,8 +6,11 @@ import { useIsHeadCoach, useSession } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { MovingMark } from "../combination-line/MovingMark";
 import { Became } from "../compare/Became";
 import { Compare } from "../compare/Compare";
+import { PlayBar } from "../play/PlayBar";
+import { usePlay } from "../play/usePlay";
 import { Failure, NoPage } from "../ui/Failure";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
@@ -39,14 +42,14 @@ export default function ProposalScreen() {
   if (proposal.isError) {
     return (
       <NoPage error={proposal.error}>
-        <Link to="/review">To the review</Link>
+        <Link to="/review">Go to the review</Link>
       </NoPage>
     );
   }
   return proposal.data ? (
     <Page key={proposal.data.id} proposal={proposal.data} again={() => void proposal.refetch()} />
   ) : (
-    <Waiting what="Fetching the proposal" />
+    <Waiting what="Loading the proposal" />
   );
 }
 
@@ -136,16 +139,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                 second={{ title: "Proposed", check: after, stance: proposal.result.stance }}
               />
             ) : (
-              after && (
-                <>
-                  <p className="numbers">
-                    {after.text} {after.verdict && <VerdictMark verdict={after.verdict} />}
-                  </p>
-                  {after.drawings?.card && (
-                    <CombinationLine drawing={after.drawings.card} name={`Combination line: ${after.text}`} />
-                  )}
-                </>
-              )
+              after && <Line check={after} stance={proposal.result.stance} />
             )}
           </section>
           <section className="panel block" aria-label="What changes">
@@ -222,7 +216,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                 )}
               </span>
               {head && proposal.kind !== "new" && (
-                <p className="small">The version in use stays in use until you approve.</p>
+                <p className="small">The current version stays in use until you approve.</p>
               )}
             </section>
           )}
@@ -241,6 +235,26 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
         </aside>
       </div>
     </main>
+  );
+}
+
+/** What is proposed, drawn and to be played. */
+function Line({ check, stance }: { check: Check; stance: Content["stance"] }) {
+  const play = usePlay(check);
+  return (
+    <>
+      <p className="numbers">
+        {check.text} {check.verdict && <VerdictMark verdict={check.verdict} />}
+      </p>
+      {check.drawings?.card && (
+        <CombinationLine
+          drawing={check.drawings.card}
+          name={`Combination line: ${check.text}`}
+          overlay={play.plays ? (line) => <MovingMark line={line} stance={stance} at={play.at} /> : undefined}
+        />
+      )}
+      <PlayBar play={play} />
+    </>
   );
 }
 

@@ -85,7 +85,7 @@ export default function ReviewScreen() {
           </Button>
         )}
       </div>
-      {proposals.isPending && <Waiting what="Fetching the proposals" />}
+      {proposals.isPending && <Waiting what="Loading the proposals" />}
       <Failure error={proposals.error} onRetry={proposals.refetch} />
       {proposals.data && rows.length === 0 && (
         <div className="panel empty">

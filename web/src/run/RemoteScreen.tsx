@@ -23,11 +23,11 @@ export default function RemoteScreen() {
   const id = Number(useParams().id);
   const run = useRun(id);
   if (run.isPending) {
-    return <Waiting what="Fetching the session" />;
+    return <Waiting what="Loading the session" />;
   }
   if (run.isError) {
     return (
-      <NoPage title="This session is not to be had" error={run.error}>
+      <NoPage title="This session cannot be loaded" error={run.error}>
         <Button onClick={() => run.refetch()}>Try again</Button>
       </NoPage>
     );
@@ -109,7 +109,7 @@ function Remote({ run }: { run: Run }) {
       {ended ? (
         <RunRecord run={run} />
       ) : programme === null ? (
-        <Waiting what="Fetching what the walls show" />
+        <Waiting what="Loading what the walls show" />
       ) : (
         <>
           <div className="remote-screen">
@@ -123,7 +123,7 @@ function Remote({ run }: { run: Run }) {
               ‹ Back
             </Button>
             <Button className="remote-pause" type="primary" onClick={toggle}>
-              {stopped ? "Go on" : "Pause"}
+              {stopped ? "Resume" : "Pause"}
             </Button>
             <Button
               className="remote-skip"
@@ -154,7 +154,7 @@ function Remote({ run }: { run: Run }) {
                   title: "End the session?",
                   content: "The walls show that it is over. What was shown is kept.",
                   okText: "End it",
-                  cancelText: "Go on",
+                  cancelText: "Cancel",
                   onOk: () => press({ kind: "end" }),
                 })
               }

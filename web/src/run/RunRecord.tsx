@@ -18,7 +18,7 @@ const COMMANDS: Record<string, string> = {
 export function RunRecord({ run }: { run: Run }) {
   const record = useRunRecord(run.id, true);
   if (record.isPending) {
-    return <Waiting what="Fetching what was shown" />;
+    return <Waiting what="Loading what was shown" />;
   }
   if (record.isError) {
     return <Failure error={record.error} />;

@@ -25,7 +25,7 @@ export default function RunScreen() {
       <Failure error={runs.error} />
       <section className="panel block">
         <h2>Now</h2>
-        {runs.isPending && <Waiting what="Looking what runs" />}
+        {runs.isPending && <Waiting what="Loading what runs" />}
         {runs.data?.running.length === 0 && (
           <p className="run-hint">
             Nothing runs. Open a session under <Link to="/sessions">Sessions</Link> and press Run, or start a round

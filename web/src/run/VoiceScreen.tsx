@@ -56,7 +56,7 @@ export default function VoiceScreen() {
       <h1>Voice of calls</h1>
       <Failure error={voice.error} />
       {!now ? (
-        <Waiting what="Looking what is said" />
+        <Waiting what="Loading what is said" />
       ) : (
         <>
           <section className="panel block">

@@ -98,7 +98,7 @@ export function CourseList({ courses, plans, making, head, next, onEdit, onHand,
             <p key={course.id}>
               {course.name}{" "}
               <button type="button" className="link-button" onClick={() => put(course)}>
-                bring back
+                restore
               </button>
             </p>
           ))}

@@ -147,10 +147,10 @@ export function PlanHead({
           menu={{
             items: [
               { key: "settings", label: "Rules, medium, tracks …" },
-              { key: "versions", label: "What it was" },
+              { key: "versions", label: "History" },
               { key: "copy", label: "Copy" },
               { key: "template", label: "Keep as a template" },
-              { key: "archive", label: plan.archived ? "Bring the session back" : "Archive the session", danger: true },
+              { key: "archive", label: plan.archived ? "Restore the session" : "Archive the session", danger: true },
             ],
             onClick: ({ key }) => {
               if (key === "settings" || key === "versions") {
@@ -179,7 +179,7 @@ export function PlanHead({
         <p className="conflict" role="status">
           This session is archived: it is in no week any more, and calendars show it as cancelled.
           <Button size="small" loading={shelving.isPending} onClick={() => void shelve()}>
-            Bring it back
+            Restore it
           </Button>
         </p>
       )}
@@ -190,7 +190,7 @@ export function PlanHead({
             Take theirs; undo brings mine back
           </Button>
           <Button size="small" onClick={() => void planner.keepMine().catch(notice.failed)}>
-            Keep mine; theirs stays in “What it was”
+            Keep mine; theirs stays in the history
           </Button>
         </p>
       )}

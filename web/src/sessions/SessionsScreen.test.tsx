@@ -105,7 +105,7 @@ test("a session stands on its day with its time, its length and its problems", a
 
 test("the week that is asked for follows the arrows, and the address has it", async () => {
   const { asked, router } = gym([]);
-  fireEvent.click(await screen.findByRole("button", { name: "The week after" }));
+  fireEvent.click(await screen.findByRole("button", { name: "Next week" }));
   const monday = addDays(mondayOf(todayInGym()), 7);
   await waitFor(() =>
     expect(asked.some((one) => one.path.includes(`from=${monday}&to=${addDays(monday, 6)}`))).toBe(true),

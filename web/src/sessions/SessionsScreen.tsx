@@ -119,11 +119,11 @@ export default function SessionsScreen() {
       <header className="sessions-head">
         <h1>Sessions</h1>
         <span className="sessions-when">
-          <Button onClick={() => go(-1)} aria-label={byMonth ? "The month before" : "The week before"}>
+          <Button onClick={() => go(-1)} aria-label={byMonth ? "Previous month" : "Previous week"}>
             ‹
           </Button>
           <Button onClick={() => put({ day: null })}>Today</Button>
-          <Button onClick={() => go(1)} aria-label={byMonth ? "The month after" : "The week after"}>
+          <Button onClick={() => go(1)} aria-label={byMonth ? "Next month" : "Next week"}>
             ›
           </Button>
           <strong className="sessions-span">
@@ -162,7 +162,7 @@ export default function SessionsScreen() {
           onNew={(on) => byHand((courses.data ?? []).find((course) => course.id === of) ?? null, on)}
         />
       ) : (
-        !list.isError && <Waiting what="Looking what is planned" />
+        !list.isError && <Waiting what="Loading what is planned" />
       )}
       <div className="sessions-below">
         <CourseList
@@ -208,7 +208,7 @@ export default function SessionsScreen() {
               </ul>
             </>
           )}
-          <h2>Out</h2>
+          <h2>Export</h2>
           <p className="small">
             <a href={of ? `/api/calendar.ics?course=${of}` : "/api/calendar.ics"}>Calendar file</a> with{" "}
             {of ? "the sessions of this course" : "all sessions"}; brought in again, it moves what changed.
@@ -256,7 +256,7 @@ function BringIn({
   };
   return (
     <label className="bring-in small">
-      <span>Bring in a plan as JSON</span>
+      <span>Import a plan (JSON)</span>
       <input
         type="file"
         accept="application/json,.json"

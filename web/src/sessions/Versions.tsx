@@ -13,8 +13,8 @@ const CHANGES = {
   created: "planned",
   updated: "changed",
   archived: "archived",
-  restored: "brought back",
-  back: "made what it was",
+  restored: "restored",
+  back: "restored an earlier version",
 };
 
 /** What the session was before; one state for each time somebody worked on it. */
@@ -40,7 +40,7 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
     }
   };
   return (
-    <Drawer getContainer={layers} open onClose={onClose} title="What it was" size={420}>
+    <Drawer getContainer={layers} open onClose={onClose} title="History" size={420}>
       <Failure error={versions.error} />
       {versions.isPending && <Waiting what="Looking" />}
       <ul className="plan-rows">
@@ -56,7 +56,7 @@ export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Plan
             </span>
             {one.version < planner.version && (
               <Button size="small" onClick={() => back(one.version)}>
-                Bring back
+                Restore
               </Button>
             )}
           </li>

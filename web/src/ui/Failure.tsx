@@ -28,7 +28,7 @@ export function Failure({ error, more, onRetry }: Props) {
 
 /** In place of a page that cannot be shown: why, and where to go from here. */
 export function NoPage({
-  title = "Not to be found",
+  title = "Not found",
   error,
   children,
 }: {

@@ -23,7 +23,7 @@ export function TakeOut({ ways }: { ways: Way[] }) {
   }, []);
   return (
     <details className="take-out" ref={box} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>Take out ▾</summary>
+      <summary>Export ▾</summary>
       {/* A click beside the menu closes it and does nothing else. */}
       {isOpen && (
         <div

@@ -64,7 +64,7 @@ export function Corner({
       </label>
       <p>
         <button type="button" onClick={() => sound.setMuted(!sound.muted)}>
-          {sound.muted ? "Let it be heard" : "Mute"}
+          {sound.muted ? "Turn the sound on" : "Mute"}
         </button>
         <button type="button" disabled={checks || !view.programme} onClick={() => void check()}>
           {checks ? "Measuring …" : "Measure the sound"}

@@ -40,7 +40,7 @@ export function DeviceScreen({ screenKey }: { screenKey: string }) {
           void client.press(isStanding ? "resume" : "pause");
         }}
       >
-        {isStanding ? "Go on" : "Pause"}
+        {isStanding ? "Resume" : "Pause"}
       </button>
       <button
         type="button"
