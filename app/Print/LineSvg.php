@@ -92,7 +92,8 @@ final class LineSvg
         $from = $this->x($gap['fromMs']);
         $to = max($from + 3, $this->x($gap['toMs']));
         $this->svg .= \sprintf('<rect x="%s" y="%s" width="%s" height="%s" fill="%s" stroke="%s" stroke-width="%d" class="gap"/>', $from, $gap['top'], round($to - $from, 2), $gap['bottom'] - $gap['top'], Palette::colour($breaks ? 'breaks-light' : 'reload-light'), Palette::colour($breaks ? 'breaks' : 'reload-line'), $breaks ? 2 : 1);
-        $this->text(($this->signs ? $gap['sign'].' ' : '').$gap['label'], ($from + $to) / 2, $gap['top'] - 6, 16, $breaks ? 'breaks' : 'reload');
+        // On paper nobody can ask what the number is of.
+        $this->text($this->signs ? $gap['sign'].' '.$gap['label'] : $gap['label'].' ms', ($from + $to) / 2, $gap['top'] - 6, 16, $breaks ? 'breaks' : 'reload');
     }
 
     /** @param array<string, mixed> $ribbon */

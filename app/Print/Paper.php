@@ -27,6 +27,17 @@ final readonly class Paper
 {
     public const MOST = 60;
     private const MARGIN = 14.0;
+    /** Height of the line on a card and on a wall sheet at most, mm. */
+    private const CARD = 96.0;
+    private const ON_SHEET = 26.0;
+    /** Of a block on a wall sheet whose chain takes one line, and what each line more takes, mm. */
+    private const BLOCK = 42.0;
+    private const MORE = 9.5;
+    /** Between two lines to write on, mm. */
+    private const RULED = 9.0;
+    /** From the legend to the end of the page, mm. */
+    private const FOOT = 30.0;
+    private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. Feet from above, dashed where they were.';
 
     public function __construct(private CheckSerializer $serializer, private LineRenderer $lines)
     {
@@ -74,29 +85,40 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$numbering->name, 90);
         }
         $pdf->Ln(2);
-        $this->line($pdf, $drawn['line'], $content, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN);
-        $pdf->Ln(6);
+        $this->line($pdf, $drawn['line'], $content, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN, self::CARD);
+        $pdf->Ln(5);
         foreach ([$content->stance, $content->stance->other()] as $stance) {
             $inStance = $stances[$stance->value];
             $this->write($pdf, Sheet::NUMBERS, 18, ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'), 255);
             $words = array_map(static fn (string $word, array $contacts): string => $word.([] === $contacts ? '' : ' ('.implode(', ', $contacts).')'), $inStance['words'], $inStance['contacts']);
-            $this->write($pdf, Sheet::WORDS, 11, implode(',  ', $words), 255);
-            $this->write($pdf, Sheet::WORDS, 9, $inStance['guard']['message'], 90);
-            $pdf->Ln(3);
+            $this->write($pdf, Sheet::WORDS, 14, implode(',  ', $words), 255);
+            $this->write($pdf, Sheet::WORDS, 9.5, $inStance['guard']['message'], 90);
+            $pdf->Ln(2.5);
         }
-        if ([] !== $mirror['changes']) {
+        // How the two face each other stands above.
+        $guards = array_column(array_column($stances, 'guard'), 'message');
+        $changes = array_filter($mirror['changes'], static fn (array $change): bool => !\in_array($change['message'], $guards, true));
+        if ([] !== $changes) {
             $this->write($pdf, Sheet::NUMBERS, 14, 'What mirroring changes', 255);
-            foreach ($mirror['changes'] as $change) {
-                $this->write($pdf, Sheet::WORDS, 9, '• '.$change['message'], 255);
+            foreach ($changes as $change) {
+                $this->write($pdf, Sheet::WORDS, 9.5, '• '.$change['message'], 255);
             }
             $pdf->Ln(2);
         }
+        $this->write($pdf, Sheet::NUMBERS, 14, 'Note', 255);
         if ('' !== $content->note) {
-            $this->write($pdf, Sheet::NUMBERS, 14, 'Note', 255);
-            $this->write($pdf, Sheet::WORDS, 10, $content->note, 255);
+            $this->write($pdf, Sheet::WORDS, 11, $content->note, 255);
         }
-        $pdf->setY(-18);
+        // Room to write by hand, as far as the page goes.
+        for ($y = $pdf->GetY() + self::RULED; $y < 297 - self::FOOT - 4; $y += self::RULED) {
+            $pdf->setDrawColor(221, 212, 193);
+            $pdf->Line(self::MARGIN, $y, 210 - self::MARGIN, $y);
+        }
+        $pdf->setAutoPageBreak(false);
+        $pdf->setY(-self::FOOT);
+        $this->write($pdf, Sheet::WORDS, 8, self::LEGEND, 90);
         $this->write($pdf, Sheet::WORDS, 7.5, 'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
+        $pdf->setAutoPageBreak(true, self::MARGIN);
     }
 
     /**
@@ -110,10 +132,12 @@ final readonly class Paper
         $this->write($pdf, Sheet::NUMBERS, 26, $title, 255);
         $pdf->Ln(2);
         $width = (297 - 3 * self::MARGIN) / 2;
-        $height = 42.0;
         $top = $y = $pdf->GetY();
         $column = 0;
         foreach ($rows as $row) {
+            $drawn = $this->lines->of($row->content, $numbering, LineSize::Sheet);
+            $pdf->useFont(Sheet::NUMBERS, 22, self::apart($drawn['text']));
+            $height = self::BLOCK + self::MORE * ($pdf->getNumLines(self::apart($drawn['text']), $width) - 1);
             if ($y + $height > 210 - 8) {
                 if (1 === $column) {
                     $pdf->AddPage();
@@ -123,12 +147,11 @@ final readonly class Paper
                 $y = $top;
             }
             $x = self::MARGIN + $column * ($width + self::MARGIN);
-            $drawn = $this->lines->of($row->content, $numbering, LineSize::Sheet);
             $pdf->setXY($x, $y);
             $this->write($pdf, Sheet::NUMBERS, 13, $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''), 90, $width);
             $pdf->setX($x);
             $this->write($pdf, Sheet::NUMBERS, 22, self::apart($drawn['text']), 255, $width);
-            $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, 26);
+            $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, self::ON_SHEET);
             $y += $height;
         }
 
@@ -151,13 +174,14 @@ final readonly class Paper
     }
 
     /**
+     * As large as the room allows: the whole width, and in it as many drawing units as the height has room for.
+     *
      * @param Drawing $drawing
      * @param float $most height in mm
      */
-    private function line(Sheet $pdf, array $drawing, CombinationContent $content, float $x, float $y, float $width, float $most = 72): void
+    private function line(Sheet $pdf, array $drawing, CombinationContent $content, float $x, float $y, float $width, float $most): void
     {
-        // Four drawing units a millimetre, where the chain is short enough.
-        $svg = new LineSvg($drawing, 4 * $width, $content->stance, Sheet::NUMBERS, Sheet::WORDS, false);
+        $svg = new LineSvg($drawing, $width * $drawing['height'] / $most, $content->stance, Sheet::NUMBERS, Sheet::WORDS, false);
         $scale = min($width / $svg->width, $most / $svg->height());
         $pdf->ImageSVG('@'.$svg->write($content->name), $x, $y, $svg->width * $scale, $svg->height() * $scale);
         $pdf->setY($y + $svg->height() * $scale);
