@@ -12,6 +12,14 @@ use Periplus\Tests\Core\Chains;
 /** What the touch pad offers can be read, and is what it says it is. */
 final class NumberingTest extends ApiTestCase
 {
+    public function testItIsSaidWhoReadsInWhichNumbering(): void
+    {
+        $this->signIn('coach');
+        self::assertSame(['parity' => ['Coach Coach', 'Head Coach', 'Other Coach', 'Second Coach']], $this->ask('GET', '/api/numberings')->body['readers']);
+        $this->ask('PUT', '/api/me/numbering', ['numbering' => 'hands']);
+        self::assertEquals(['hands' => ['Coach Coach'], 'parity' => ['Head Coach', 'Other Coach', 'Second Coach']], $this->ask('GET', '/api/numberings')->body['readers']);
+    }
+
     public function testEveryNumberIsReadAsTheStrikeItIsShownAs(): void
     {
         $this->signIn('coach');

@@ -26,7 +26,7 @@ export function Results({ generation, criteria, old, onPut }: Props) {
   const { chains, asked, bent, relax } = generation;
   const [chosen, setChosen] = useState<string[]>([]);
   const keep = useKeepChains(criteria);
-  const open = chains.filter(({ notation }) => chosen.includes(notation) && !keep.kept.has(notation));
+  const open = chains.filter(({ notation }) => chosen.includes(notation) && !isThere(keep.kept.get(notation)));
   const few = bent === null && chains.length < asked;
   const word = head ? "Save" : "Propose";
   return (
@@ -100,6 +100,10 @@ export function Results({ generation, criteria, old, onPut }: Props) {
   );
 }
 
+function isThere(kept: Kept | undefined): kept is Extract<Kept, { to: string }> {
+  return kept !== undefined && "to" in kept;
+}
+
 function Row({
   chain,
   criteria,
@@ -119,11 +123,11 @@ function Row({
   const { rules = "boxing", stance = "orthodox", numbering = "parity" } = criteria;
   const bench = `/bench?${new URLSearchParams({ chain: chain.text, stance, rules, numbering })}`;
   return (
-    <li className={kept && "to" in kept ? "panel generation-row generation-kept" : "panel generation-row"}>
+    <li className={isThere(kept) ? "panel generation-row generation-kept" : "panel generation-row"}>
       <div>
         <Checkbox
-          checked={isChosen || (kept !== undefined && "to" in kept)}
-          disabled={kept !== undefined && "to" in kept}
+          checked={isChosen || isThere(kept)}
+          disabled={isThere(kept)}
           onChange={(event) => onChoose(event.target.checked)}
           aria-label={`Choose ${chain.text}`}
         />{" "}
@@ -141,7 +145,7 @@ function Row({
         <small>
           {seconds(chain.lengthMs)} · level {chain.level}
         </small>
-        {kept && "to" in kept ? (
+        {isThere(kept) ? (
           <Link to={kept.to}>✓ {kept.words}</Link>
         ) : (
           <span className="generation-ways">
