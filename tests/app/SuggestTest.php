@@ -114,8 +114,48 @@ final class SuggestTest extends ApiTestCase
         $this->signIn('coach');
         $answer = $this->ask('POST', '/api/generate', ['rules' => 'boxing', 'weapons' => ['elbow']]);
 
-        self::assertSame([], $answer->body['chains']);
+        self::assertSame(['words' => 'with any weapon', 'criteria' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']]], $answer->body['bent']);
+        self::assertNotSame([], $answer->body['chains'], 'The wishes bend to what can be met.');
         self::assertContains('weapons', array_column(self::rows($answer->body['relax']), 'criterion'));
+    }
+
+    public function testForBeginnersTheLevelIsTheFirstUnlessAnotherIsAskedFor(): void
+    {
+        $this->signIn('coach');
+        $levels = function (?int $level): array {
+            $chains = self::rows($this->ask('POST', '/api/generate', ['length' => 3, 'group' => 'beginners', 'level' => $level])->body['chains']);
+
+            return array_values(array_unique(array_map(static fn (array $chain): int => \is_int($chain['level']) ? $chain['level'] : 0, $chains)));
+        };
+
+        self::assertSame([1], $levels(null));
+        self::assertSame([2], $levels(2));
+    }
+
+    public function testWhatCanBeDoneWithAnItemComesInTheWordsOfTheCoachAndCanBeReadAgain(): void
+    {
+        $this->signIn('coach');
+        $edits = $this->ask('POST', '/api/check', ['text' => 'jab, cross, lead hook', 'with' => ['edits'], 'caret' => 8])->body['edits'];
+        self::assertIsArray($edits);
+        self::assertSame(1, $edits['at']);
+        $texts = array_column(self::rows($edits['edits']), 'text', 'name');
+        self::assertSame('jab, lead hook', $texts['leave out']);
+        self::assertSame('jab, lead hook, cross', $texts['move later']);
+        self::assertSame('jab, cross to the body, lead hook', $texts['to the body']);
+        self::assertSame('jab, rear uppercut, lead hook', $texts['rear uppercut']);
+        foreach (self::rows($edits['edits']) as $edit) {
+            $again = $this->ask('POST', '/api/check', ['text' => $edit['text']])->body;
+            self::assertSame([[], $edit['verdict'], $edit['lengthMs']], [$again['problems'], $again['verdict'], $again['lengthMs']], \is_string($edit['text']) ? $edit['text'] : '');
+        }
+        self::assertSame(['at' => null, 'edits' => []], $this->ask('POST', '/api/check', ['text' => 'zork', 'with' => ['edits']])->body['edits']);
+    }
+
+    public function testAMendKeepsTheWordsInWhichTheRestWasTyped(): void
+    {
+        $this->signIn('coach');
+        $mends = $this->ask('POST', '/api/check', ['text' => 'jab cross cross', 'rules' => 'boxing', 'with' => ['mends']])->body['mends'];
+        self::assertIsArray($mends);
+        self::assertSame(['jab cross slip rear cross', '1 2 slip-rear 2'], [self::rows($mends['mends'])[0]['text'], self::rows($mends['mends'])[0]['notation']]);
     }
 
     /** What an answer says to give up is what another request can ask for, and brings as many as it says. */

@@ -35,7 +35,7 @@ export default function AuditScreen() {
     <main className="page">
       <GymNav />
       <div className="form-row">
-        <h1>Record</h1>
+        <h1>Audit log</h1>
         <Select
           value={what}
           onChange={(value) => setAddress(value === "" ? {} : { what: value }, { replace: true })}

@@ -79,7 +79,7 @@ export default function CoachesScreen() {
       <Failure error={coaches.error} />
       {coaches.data && (
         <div className="panel plain-scroll">
-          <table className="plain-table">
+          <table className="plain-table narrow-cards">
             <thead>
               <tr>
                 <th scope="col">Name</th>
@@ -107,7 +107,7 @@ export default function CoachesScreen() {
                       aria-label={`Role of ${coach.name}`}
                     />
                   </td>
-                  <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : "never"}</td>
+                  <td>{coach.lastSignIn ? dayAndTime(coach.lastSignIn) : "never signed in"}</td>
                   <td>
                     <Button
                       size="small"
