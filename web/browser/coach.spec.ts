@@ -9,12 +9,12 @@ test("a mend is compared, made with one press, and undone", async ({ page }) => 
   await expect(mends.getByRole("button", { name: /^slip rear before the second cross/ })).toContainText("→");
   await mends.getByRole("button", { name: "Compare: slip rear before the second cross" }).click();
   const dialog = page.getByRole("dialog", { name: "slip rear before the second cross" });
-  await expect(dialog.getByRole("group", { name: /Mended: 1 2 slip-rear 2 exit/ })).toBeVisible();
+  await expect(dialog.getByRole("img", { name: /Mended: 1 2 slip-rear 2 exit/ })).toBeVisible();
   await expect(dialog).toContainText("0.14 s less waiting");
   await dialog.getByRole("button", { name: "Apply" }).click();
   await expect(entry(page)).toHaveValue("1 2 slip-rear 2 exit");
   await expect(page.getByText("Every link flows")).toBeVisible();
-  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
   await expect(entry(page)).toHaveValue("1 2 2 exit");
   await mends.getByRole("button", { name: "3 other ways" }).click();
   await mends.getByRole("button", { name: /^lead hook instead of the second cross/ }).click();
@@ -89,7 +89,7 @@ test("chains are made from criteria, come back by their address, and go to the b
   await expect(chains).toHaveCount(8);
   await chains.first().getByRole("button", { name: "Bench" }).click();
   await expect(page.getByText("Every link flows")).toBeVisible();
-  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
   await expect(entry(page), "What was on the bench before is not lost.").toHaveValue("1 1 2 exit");
 
   await page.goto("/generate?rules=boxing");

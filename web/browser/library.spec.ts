@@ -39,7 +39,7 @@ test("a coach proposes, the head coach returns, the coach revises, the head coac
 
   await page.goto("/review?list=returned");
   await page.getByText(name).click();
-  await expect(page.getByText("End on the rear hand.")).toBeVisible();
+  await expect(page.getByText("End on the rear hand.").first()).toBeVisible();
   await page.getByRole("button", { name: "Revise on the bench" }).click();
   await expect(entry(page)).toHaveValue(chain);
   await write(page, chain.replace("exit", "2 exit"));
@@ -187,13 +187,13 @@ test("a search is understood, explained when empty, and kept under a name", asyn
   await page.getByRole("button", { name: "Save view" }).click();
   const name = `Kicks ${Date.now()}`;
   await page.getByLabel("Name", { exact: true }).fill(name);
-  await page.getByRole("button", { name: "Save view" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Save view" }).click();
   await page.goto("/library");
   await page.getByRole("button", { name, exact: true }).click();
   await expect(page.getByLabel("Search the library")).toHaveValue("starts 1, ends kick, no switch");
   await page.getByRole("button", { name: `Delete “${name}”` }).click();
   await expect(page.getByRole("button", { name, exact: true })).toHaveCount(0);
-  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
   await expect(page.getByRole("button", { name, exact: true })).toBeVisible();
 
   await page.getByLabel("Search the library").fill("starts kick, ends elbow");

@@ -53,7 +53,7 @@ test("axe finds no fault on any screen, in both themes, at both widths", async (
   await expect(page.getByText(/combinations under these rules/)).toBeVisible();
   expect(await faults(page), "house rules").toEqual([]);
   await page.goto(`/compare?${new URLSearchParams({ first: "1 2 2", second: "1 2 slip-rear 2", rules: "boxing" })}`);
-  await expect(page.getByRole("group", { name: /^Combination line, Second/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Combination line, Second/ })).toBeVisible();
   expect(await faults(page), "compare").toEqual([]);
   for (const [path, sign] of [
     ["/review", "Rope ladder"],
@@ -80,7 +80,7 @@ test("axe finds no fault on any screen, in both themes, at both widths", async (
   }
   await page.goto("/review");
   await page.getByText("Kick the tide").click();
-  await expect(page.getByRole("group", { name: /^Combination line, Proposed/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Combination line, Proposed/ })).toBeVisible();
   expect(await faults(page), "proposal").toEqual([]);
   await page.goto("/sessions/1");
   await page.getByRole("button", { name: "Run", exact: true }).click();
@@ -133,6 +133,9 @@ test("the library is filtered, shared by its address, and says why it is empty",
   await expect(page).toHaveURL(/weapon=elbow/);
   await page.getByLabel("Verdict").click();
   await page.getByTitle("✕ breaks").click();
+  await expect(page).toHaveURL(/verdict=breaks/);
+  await page.keyboard.press("Escape");
+  await page.getByLabel("Search the library").fill("reach");
   await expect(page.getByText("1 combination found")).toBeVisible();
   await expect(page.getByRole("link", { name: "Reach too far" })).toBeVisible();
   await page.reload();

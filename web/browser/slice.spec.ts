@@ -28,7 +28,7 @@ test("a typed chain is checked, mended, saved, found by another coach and mirror
   await expect(findings).toContainText("Every link flows");
 
   // Undo and redo go step by step.
-  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
   await expect(entry(page)).toHaveValue("1 2 3b slip-rear 2");
   await page.getByRole("button", { name: "Redo" }).click();
   await expect(entry(page)).toHaveValue("1 2 3b slip-rear 2 exit");

@@ -24,6 +24,8 @@ function themeOf(dark: boolean): ThemeConfig {
       colorBorder: colours.border,
       colorBorderSecondary: colours["border-soft"],
       colorTextPlaceholder: colours.placeholder,
+      controlItemBgActive: colours.sand,
+      controlItemBgHover: colours.hover,
       borderRadius: 5,
       fontFamily: '"IBM Plex Sans", sans-serif',
       fontSize: 15,

@@ -1,6 +1,6 @@
-import { Segmented } from "antd";
 import { memo, useState } from "react";
 import type { Continuations } from "../api/client";
+import { Segmented } from "../ui/Segmented";
 import { Stops } from "../ui/Stops";
 import { LIMBS } from "../ui/words";
 

@@ -1,7 +1,8 @@
-import { Segmented, Select } from "antd";
+import { Select } from "antd";
 import { memo } from "react";
 import type { NumberingId, Rules, Stance } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
+import { Segmented } from "../ui/Segmented";
 import { GROUPS, MEDIA, RULES, STANCES, TEMPOS } from "../ui/words";
 import { ATHLETES, type CheckOptions } from "./checkOptions";
 

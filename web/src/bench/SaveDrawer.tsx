@@ -1,10 +1,11 @@
-import { Alert, Button, Drawer, Input, type InputRef, Segmented, Select } from "antd";
+import { Alert, Button, Drawer, Input, type InputRef, Select } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
 import { type Check, type Matches, refusal } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
+import { Segmented } from "../ui/Segmented";
 import { LEVELS, RULES } from "../ui/words";
 import type { Draft } from "./draft";
 import { Similar } from "./Similar";

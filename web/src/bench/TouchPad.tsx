@@ -1,9 +1,9 @@
-import { Segmented } from "antd";
 import { memo, useState } from "react";
 import type { NumberingId, Numberings, Stance, Target } from "../api/client";
 import { useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Glyph } from "../combination-line/Glyph";
+import { Segmented } from "../ui/Segmented";
 import { Stops } from "../ui/Stops";
 
 type Number_ = Numberings["numberings"][number]["numbers"][number];

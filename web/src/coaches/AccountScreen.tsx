@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { Button, Input, Segmented, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { answered, api } from "../api/client";
@@ -8,6 +8,7 @@ import { useNumberings } from "../api/useNumbering";
 import { useChooseNumbering } from "../numbering/useChooseNumbering";
 import { type Appearance, appearance, choose as showAs } from "../ui/appearance";
 import { Failure } from "../ui/Failure";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { PASSWORD_RULE } from "../ui/words";
 import "../ui/gym.css";

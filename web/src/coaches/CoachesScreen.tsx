@@ -1,10 +1,11 @@
-import { Button, Input, Popconfirm, Segmented } from "antd";
+import { Button, Input, Popconfirm } from "antd";
 import { useState } from "react";
 import type { Coach } from "../api/client";
 import { useSession } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { layers } from "../ui/layers";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime, ROLES } from "../ui/words";

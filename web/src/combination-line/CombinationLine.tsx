@@ -93,7 +93,12 @@ export function CombinationLine({
   };
 
   return (
-    <div className={`combination-line line-${drawing.size}${overlay ? " line-plays" : ""}`} ref={holder}>
+    <div
+      className={`combination-line line-${drawing.size}${overlay ? " line-plays" : ""}`}
+      ref={holder}
+      // What does not fit can be reached: by its tiles, or by itself where they are still.
+      tabIndex={still && !small && line.width > width ? 0 : undefined}
+    >
       <svg
         width={line.width}
         height={drawing.height}

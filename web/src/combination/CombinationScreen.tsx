@@ -1,7 +1,7 @@
-import { Button, Segmented } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import type { Combination, Stance, Version } from "../api/client";
+import type { Combination, Stance } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { CheckedLine } from "../check/CheckedLine";
@@ -9,13 +9,13 @@ import { Findings } from "../check/Findings";
 import { OtherStance } from "../check/OtherStance";
 import { useCheck } from "../check/useCheck";
 import { compareAddress } from "../compare/address";
-import { Became } from "../compare/Became";
 import { AlreadyThere } from "../family/AlreadyThere";
 import { FamilyTree } from "../family/FamilyTree";
 import { useFamily } from "../family/useFamily";
 import { useProposals, usePropose } from "../review/useReview";
 import { NoPage } from "../ui/Failure";
 import type { Fresh } from "../ui/newCombination";
+import { Segmented } from "../ui/Segmented";
 import { TakeOut } from "../ui/TakeOut";
 import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
@@ -23,8 +23,9 @@ import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
 import "../ui/gym.css";
+import { History } from "./History";
 import { NameDialog } from "./NameDialog";
-import { useArchive, useBringBack, useCombination, useVersions } from "./useCombination";
+import { useArchive, useCombination } from "./useCombination";
 import "./combination.css";
 
 export default function CombinationScreen() {
@@ -243,118 +244,4 @@ function Page({ combination }: { combination: Combination }) {
 /** The same once more, to be changed on the bench under a name of its own. */
 function variantOf({ name, text, stance, rules, themes, note }: Combination): Fresh {
   return { fresh: { name: `${name}, variant`, text, stance, rules, themes, note } };
-}
-
-const CHANGES: Record<Version["change"], string> = {
-  created: "wrote it",
-  updated: "changed",
-  archived: "archived it",
-  restored: "restored it",
-  "brought-back": "restored an earlier version:",
-  imported: "changed by an import:",
-};
-const FIELDS = {
-  name: "name",
-  notation: "chain",
-  stance: "stance",
-  rules: "rules",
-  themes: "themes",
-  level: "level",
-  note: "note",
-} as const;
-
-/** Every version, with what it changed in the one before. */
-function History({ combination }: { combination: Combination }) {
-  const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
-  const head = useIsHeadCoach();
-  const bringBack = useBringBack(combination.id);
-  const notice = useNotice();
-  return (
-    <section className="panel history" aria-label="History">
-      <h2>History</h2>
-      <ol>
-        {versions.map((version, at) => (
-          <li key={version.version}>
-            <span className="history-when">{dayAndTime(version.createdAt)}</span>
-            <span>
-              <b>{version.editor.name}</b> {CHANGES[version.change]}{" "}
-              <Difference now={version} before={versions[at + 1]} />
-              {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
-                <>
-                  {" "}
-                  <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>compare</Link>
-                </>
-              )}
-              {at > 0 && head && (
-                <button
-                  type="button"
-                  className="quiet history-back"
-                  onClick={() =>
-                    bringBack.mutate(
-                      { version: combination.version, back: version.version },
-                      {
-                        onSuccess: () => notice.done(`Version ${version.version} is restored, as the newest.`),
-                        onError: notice.failed,
-                      },
-                    )
-                  }
-                >
-                  restore this version
-                </button>
-              )}
-            </span>
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-}
-
-function compareVersions(before: Version, now: Version, { id, name }: Combination): string {
-  return compareAddress({
-    first: before.notation,
-    second: now.notation,
-    rules: now.rules,
-    firstStance: before.stance,
-    secondStance: now.stance,
-    firstTitle: `Version ${before.version}`,
-    secondTitle: `Version ${now.version}`,
-    from: `/combinations/${id}`,
-    fromName: name,
-  });
-}
-
-/** A field in plain words. */
-function shown(version: Version, field: keyof typeof FIELDS): string {
-  const value = version[field];
-  return Array.isArray(value) ? value.join(", ") || "none" : String(value);
-}
-
-function Difference({ now, before }: { now: Version; before: Version | undefined }) {
-  if (!before || now.change === "archived" || now.change === "restored") {
-    return <b className="history-chain">{now.change === "created" ? now.text : ""}</b>;
-  }
-  const fields = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter(
-    (field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]),
-  );
-  if (fields.length === 0) {
-    return <>nothing</>;
-  }
-  return (
-    <>
-      {fields.map((field, at) => (
-        <span key={field}>
-          {at > 0 && "; "}
-          {FIELDS[field]}{" "}
-          {field === "note" ? null : field === "notation" ? (
-            <Became before={before.text} after={now.text} />
-          ) : (
-            <>
-              <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
-            </>
-          )}
-        </span>
-      ))}
-    </>
-  );
 }

@@ -1,7 +1,8 @@
-import { Button, Pagination, Segmented } from "antd";
+import { Button, Pagination } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Import, ImportLine, ImportLineRequest, NumberingId, Stance } from "../api/client";
+import { Segmented } from "../ui/Segmented";
 import { EditLine } from "./EditLine";
 import { choicesOf, KINDS } from "./kinds";
 import { useEditLine, useImportLines } from "./useImport";

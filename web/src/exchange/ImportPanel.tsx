@@ -1,9 +1,10 @@
-import { Alert, Button, Input, Progress, Segmented, Select } from "antd";
+import { Alert, Button, Input, Progress, Select } from "antd";
 import { type ChangeEvent, useState } from "react";
 import type { FileFormat, Import, NumberingId, Rules, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
+import { Segmented } from "../ui/Segmented";
 import { FILE_FORMATS, RULES, STANCES } from "../ui/words";
 import { ImportLines } from "./ImportLines";
 import { changesOf, formatOf } from "./kinds";

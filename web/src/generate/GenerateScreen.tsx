@@ -1,8 +1,9 @@
-import { Button, Checkbox, InputNumber, Segmented, Select, Slider } from "antd";
+import { Button, Checkbox, InputNumber, Select, Slider } from "antd";
 import { useSearchParams } from "react-router";
 import { useNumbering } from "../api/useNumbering";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
+import { Segmented } from "../ui/Segmented";
 import { Waiting } from "../ui/Waiting";
 import { GROUPS, LIMBS, RULES, SEVERITIES, STANCES } from "../ui/words";
 import { criteriaOf } from "./criteria";

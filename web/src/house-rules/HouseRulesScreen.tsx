@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Button, Progress, Segmented } from "antd";
+import { Button, Progress } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { type HouseRules, type RulePreview, type Rules, refusal } from "../api/client";
@@ -7,6 +7,7 @@ import { keys } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { Failure, NoPage } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";

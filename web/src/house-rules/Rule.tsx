@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { Segmented } from "antd";
+
 import { type ReactNode, useId, useState } from "react";
 import type { HouseRules, Rules } from "../api/client";
 import { useNumbering } from "../api/useNumbering";
 import { checkOf } from "../check/checkOf";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { Segmented } from "../ui/Segmented";
 import { SEVERITIES } from "../ui/words";
 
 type RuleInfo = HouseRules["rules"][number];

@@ -1,5 +1,6 @@
-import { InputNumber, Segmented } from "antd";
+import { InputNumber } from "antd";
 import type { HouseRules, Rules } from "../api/client";
+import { Segmented } from "../ui/Segmented";
 import { Rule } from "./Rule";
 import type { Draft } from "./rulesDraft";
 

@@ -1,7 +1,8 @@
-import { Button, Input, Segmented, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { useMemo, useState } from "react";
 import type { NumberingPreview } from "../api/client";
 import { useVocabulary } from "../api/useVocabulary";
+import { Segmented } from "../ui/Segmented";
 import { type BoundTo, newRow, positionsOf, type Row } from "./rows";
 
 /** Every number with what it means, to be read or edited. */

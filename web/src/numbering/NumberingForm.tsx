@@ -1,6 +1,7 @@
-import { Button, Input, Segmented } from "antd";
+import { Button, Input } from "antd";
 import { useNavigate } from "react-router";
 import { Failure } from "../ui/Failure";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { AddNumber } from "./NumberTable";
 import type { BoundTo } from "./rows";

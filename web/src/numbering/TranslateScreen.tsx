@@ -1,10 +1,11 @@
-import { Button, Input, Segmented, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
 import type { NumberingId, Stance } from "../api/client";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { useSettled } from "../ui/useSettled";
 import { STANCES } from "../ui/words";

@@ -1,5 +1,5 @@
 import { Button, Input } from "antd";
-import { type ReactNode, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { type Check, type Content, type Proposal, refusal } from "../api/client";
 import { useIsHeadCoach, useSession } from "../api/session";
@@ -7,7 +7,6 @@ import { useNumbering } from "../api/useNumbering";
 import { useCheck } from "../check/useCheck";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
-import { Became } from "../compare/Became";
 import { Compare } from "../compare/Compare";
 import { PlayBar } from "../play/PlayBar";
 import { usePlay } from "../play/usePlay";
@@ -16,7 +15,8 @@ import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
-import { dayAndTime, LEVELS, RULES } from "../ui/words";
+import { dayAndTime } from "../ui/words";
+import { CheckBeforeAfter, Fields } from "./Changes";
 import { answerOf, KINDS } from "./ReviewScreen";
 import { type Decision, useDecide, useProposal } from "./useReview";
 import "../ui/gym.css";
@@ -277,96 +277,4 @@ function Answer({ proposal }: { proposal: Proposal }) {
 
 function benchAddress(proposal: Proposal): URLSearchParams {
   return new URLSearchParams({ proposal: String(proposal.id) });
-}
-
-const FIELDS: { name: keyof Content; label: string; show: (content: Content) => ReactNode }[] = [
-  { name: "name", label: "name", show: (content) => content.name },
-  { name: "notation", label: "chain", show: (content) => <span className="numbers">{content.text}</span> },
-  { name: "stance", label: "stance", show: (content) => content.stance },
-  {
-    name: "rules",
-    label: "rules",
-    show: (content) => RULES.find((rule) => rule.value === content.rules)?.label ?? content.rules,
-  },
-  { name: "themes", label: "themes", show: (content) => content.themes.join(", ") || "none" },
-  {
-    name: "level",
-    label: "level",
-    show: (content) => LEVELS.find((level) => level.value === content.level)?.label ?? content.level,
-  },
-  { name: "note", label: "note", show: (content) => content.note || "none" },
-];
-
-/** Field by field: what is in use, and what it would be. */
-function Fields({ proposal }: { proposal: Proposal }) {
-  const { newest, result, kind } = proposal;
-  const shown =
-    kind === "change" && newest
-      ? FIELDS.filter(({ name }) => JSON.stringify(newest[name]) !== JSON.stringify(result[name]))
-      : FIELDS;
-  if (shown.length === 0) {
-    return <p className="small">Already applied: the current version is like this.</p>;
-  }
-  return (
-    <table className="proposal-changes">
-      <tbody>
-        {shown.map(({ name, label, show }) => (
-          <tr key={name}>
-            <th scope="row">{label}</th>
-            {kind === "change" && newest && name === "notation" ? (
-              <td colSpan={2}>
-                <Became before={newest.text} after={result.text} />
-              </td>
-            ) : (
-              <>
-                {kind === "change" && newest && (
-                  <td>
-                    <del>{show(newest)}</del>
-                  </td>
-                )}
-                <td>{show(result)}</td>
-              </>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-/** What the check says and what mirroring changes, in use and proposed. */
-function CheckBeforeAfter({ before, after }: { before: Check | undefined; after: Check }) {
-  const sides: [string, Check][] = before
-    ? [
-        ["Current version", before],
-        ["Proposed", after],
-      ]
-    : [["The check", after]];
-  return (
-    <section className="panel block" aria-label="The check before and after">
-      <h2>The check{before ? ", before and after" : ""}</h2>
-      <div className="changes-before-after">
-        {sides.map(([title, check]) => (
-          <div key={title}>
-            <b>{title}</b> {check.verdict && <VerdictMark verdict={check.verdict} />}
-            <ul>
-              {check.findings
-                .filter((finding) => finding.severity !== "credit")
-                .map((finding) => (
-                  <li key={finding.id + String(finding.at)}>{finding.message}</li>
-                ))}
-              {check.links
-                .filter((link) => link.verdict !== "flows")
-                .map((link) => (
-                  <li key={link.to}>{link.reason}</li>
-                ))}
-              {check.mirror?.changes.map((change) => (
-                <li key={change.id + String(change.at)}>Mirrored: {change.message}</li>
-              ))}
-            </ul>
-          </div>
-        ))}
-      </div>
-    </section>
-  );
 }

@@ -1,10 +1,11 @@
-import { Button, Pagination, Segmented, Switch } from "antd";
+import { Button, Pagination, Switch } from "antd";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { ProposalRow } from "../api/client";
 import { useSession } from "../api/session";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
 import { FRESH } from "../ui/newCombination";
+import { Segmented } from "../ui/Segmented";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime } from "../ui/words";

@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Segmented } from "antd";
+import { Button } from "antd";
 import { useRef, useState } from "react";
 import { answered, api, type VoiceSettings } from "../api/client";
 import { keys } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { clipOf } from "./recording";

@@ -1,8 +1,9 @@
-import { Button, Checkbox, Drawer, Input, InputNumber, Segmented, Select } from "antd";
+import { Button, Checkbox, Drawer, Input, InputNumber, Select } from "antd";
 import { type FormEvent, useState } from "react";
 import type { Course, CourseRequest } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { GROUPS, LEVELS, MEDIA, RULES, STANCES } from "../ui/words";
 import { useSaveCourse, useShelveCourse } from "./usePlans";

@@ -1,6 +1,6 @@
-import { Segmented } from "antd";
 import { useState } from "react";
 import type { SessionLoad } from "../api/client";
+import { Segmented } from "../ui/Segmented";
 import { LIMBS } from "../ui/words";
 import { usePlanInHand } from "./planContext";
 import { clock } from "./time";

@@ -1,8 +1,9 @@
-import { Button, InputNumber, Modal, Segmented, Select } from "antd";
+import { Button, InputNumber, Modal, Select } from "antd";
 import { useState } from "react";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
+import { Segmented } from "../ui/Segmented";
 import { LIMBS } from "../ui/words";
 import type { Reasons } from "./PlannerScreen";
 import { contentOf } from "./plan";

@@ -1,5 +1,6 @@
-import { Checkbox, Input, InputNumber, Segmented, Select } from "antd";
+import { Checkbox, Input, InputNumber, Select } from "antd";
 import type { Drill, DrillParameter } from "../api/client";
+import { Segmented } from "../ui/Segmented";
 import type { PlannedSet, Value } from "./plan";
 import { usePlanInHand } from "./planContext";
 

@@ -1,4 +1,4 @@
-import { App, Button, Segmented, Select } from "antd";
+import { App, Button, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Course, PlanRow } from "../api/client";
@@ -6,6 +6,7 @@ import { useIsHeadCoach } from "../api/session";
 import { useNumbering } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
+import { Segmented } from "../ui/Segmented";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { todayInGym } from "../ui/words";

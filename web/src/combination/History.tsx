@@ -1,0 +1,123 @@
+import { Link } from "react-router";
+import type { Combination, Version } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { compareAddress } from "../compare/address";
+import { Became } from "../compare/Became";
+import { useNotice } from "../ui/useNotice";
+import { dayAndTime } from "../ui/words";
+import { useBringBack, useVersions } from "./useCombination";
+import "./combination.css";
+
+const CHANGES: Record<Version["change"], string> = {
+  created: "wrote it",
+  updated: "changed",
+  archived: "archived it",
+  restored: "restored it",
+  "brought-back": "restored an earlier version:",
+  imported: "changed by an import:",
+};
+const FIELDS = {
+  name: "name",
+  notation: "chain",
+  stance: "stance",
+  rules: "rules",
+  themes: "themes",
+  level: "level",
+  note: "note",
+} as const;
+
+/** Every version, with what it changed in the one before. */
+export function History({ combination }: { combination: Combination }) {
+  const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
+  const head = useIsHeadCoach();
+  const bringBack = useBringBack(combination.id);
+  const notice = useNotice();
+  return (
+    <section className="panel history" aria-label="History">
+      <h2>History</h2>
+      <ol>
+        {versions.map((version, at) => (
+          <li key={version.version}>
+            <span className="history-when">{dayAndTime(version.createdAt)}</span>
+            <span>
+              <b>{version.editor.name}</b> {CHANGES[version.change]}{" "}
+              <Difference now={version} before={versions[at + 1]} />
+              {versions[at + 1] && versions[at + 1]?.notation !== version.notation && (
+                <>
+                  {" "}
+                  <Link to={compareVersions(versions[at + 1] as Version, version, combination)}>compare</Link>
+                </>
+              )}
+              {at > 0 && head && (
+                <button
+                  type="button"
+                  className="quiet history-back"
+                  onClick={() =>
+                    bringBack.mutate(
+                      { version: combination.version, back: version.version },
+                      {
+                        onSuccess: () => notice.done(`Version ${version.version} is restored, as the newest.`),
+                        onError: notice.failed,
+                      },
+                    )
+                  }
+                >
+                  restore this version
+                </button>
+              )}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function compareVersions(before: Version, now: Version, { id, name }: Combination): string {
+  return compareAddress({
+    first: before.notation,
+    second: now.notation,
+    rules: now.rules,
+    firstStance: before.stance,
+    secondStance: now.stance,
+    firstTitle: `Version ${before.version}`,
+    secondTitle: `Version ${now.version}`,
+    from: `/combinations/${id}`,
+    fromName: name,
+  });
+}
+
+/** A field in plain words. */
+function shown(version: Version, field: keyof typeof FIELDS): string {
+  const value = version[field];
+  return Array.isArray(value) ? value.join(", ") || "none" : String(value);
+}
+
+function Difference({ now, before }: { now: Version; before: Version | undefined }) {
+  if (!before || now.change === "archived" || now.change === "restored") {
+    return <b className="history-chain">{now.change === "created" ? now.text : ""}</b>;
+  }
+  const fields = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter(
+    (field) => JSON.stringify(now[field]) !== JSON.stringify(before[field]),
+  );
+  if (fields.length === 0) {
+    return <>nothing</>;
+  }
+  return (
+    <>
+      {fields.map((field, at) => (
+        <span key={field}>
+          {at > 0 && "; "}
+          {FIELDS[field]}{" "}
+          {field === "note" ? null : field === "notation" ? (
+            <Became before={before.text} after={now.text} />
+          ) : (
+            <>
+              <del>{shown(before, field)}</del> → <b>{shown(now, field)}</b>
+            </>
+          )}
+        </span>
+      ))}
+    </>
+  );
+}
