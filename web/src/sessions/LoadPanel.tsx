@@ -60,9 +60,9 @@ function StanceLoad({ title, load }: { title: string; load: SessionLoad }) {
   const limbs = LIMBS.map(({ value, label }) => ({ label, value: load.byLimb[value] ?? 0, kind: value }));
   return (
     <section className="stance-load" aria-label={`Load, ${title}`}>
-      <h3>
+      <h2>
         {title} <small>{Math.round(load.strikes)} strikes</small>
-      </h3>
+      </h2>
       <Sides left={load.bySide.left} right={load.bySide.right} />
       <Bars parts={limbs} />
       <Bars

@@ -42,7 +42,7 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
   return (
     <main className={`athlete athlete-${moment.kind}`}>
       <header>
-        <b>{moment.title || run.name}</b>
+        <h1>{moment.title || run.name}</h1>
         <span>{stands(run.state, now) ? "paused" : moment.kind === "work" ? "work" : moment.kind}</span>
       </header>
       <p className="athlete-clock">{moment.kind === "over" ? "End" : timeLeft(moment.leftMs)}</p>

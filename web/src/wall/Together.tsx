@@ -29,7 +29,7 @@ export function Together({
   // Where nothing is said but the time, the time has all the room.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
   return (
-    <main
+    <div
       className={`wall wall-${moment.kind} ${moment.lastTen ? "is-last" : ""} ${stopped ? "is-stopped" : ""} ${onlyTime ? "is-time" : ""}`}
     >
       <header className="wall-head">
@@ -39,10 +39,10 @@ export function Together({
         </span>
         <strong className="wall-state">{stateWord(moment, stopped)}</strong>
       </header>
-      <section className="wall-time" role="timer" aria-label="Time left">
+      <div className="wall-time" role="timer" aria-label="Time left">
         <span className="wall-clock">{timeLeft(moment.leftMs)}</span>
         {hasSets && <span className="wall-set">set {timeLeft(moment.setLeftMs)}</span>}
-      </section>
+      </div>
       {onlyTime || (
         <section className="wall-what" aria-label={resting ? "What comes" : "What now"}>
           {resting && <p className="wall-next-word">Next</p>}
@@ -87,6 +87,6 @@ export function Together({
         )}
       </footer>
       <progress className="wall-bar" max={1} value={moment.part} aria-label="How much of it is over" />
-    </main>
+    </div>
   );
 }

@@ -17,7 +17,7 @@ export function Tracks({
   stopped: boolean;
 }) {
   return (
-    <main className={`wall wall-tracks ${stopped ? "is-stopped" : ""}`}>
+    <div className={`wall wall-tracks ${stopped ? "is-stopped" : ""}`}>
       <header className="wall-head">
         <span className="wall-title">{moments[0]?.title}</span>
         <strong className="wall-state">{stopped ? "Paused" : ""}</strong>
@@ -25,7 +25,7 @@ export function Tracks({
       {moments.map((moment) => (
         <Track key={moment.track} moment={moment} programme={programme} />
       ))}
-    </main>
+    </div>
   );
 }
 

@@ -44,18 +44,17 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
   const stopped = run !== null && stands(run.state, now);
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: every key does the same as a press, see above
-    // biome-ignore lint/a11y/noStaticElementInteractions: a press anywhere lets the page be heard
-    <div className="wall-page" onClick={sound.allow} onDoubleClick={showCorner}>
+    <main className="wall-page" onClick={sound.allow} onDoubleClick={showCorner}>
       {run !== null && programme !== null && !isLongOver ? (
         <Playing run={run} programme={programme} position={position} stopped={stopped} client={client} />
       ) : (
-        <main className="wall wall-idle">
+        <div className="wall wall-idle">
           <h1>{view.screen?.gym ?? "Periplus"}</h1>
           <p className="wall-large">
             {view.screen === null ? "No connection to the gym’s server yet" : "No session runs on this wall"}
           </p>
           <p className="wall-soft">{view.screen?.name}</p>
-        </main>
+        </div>
       )}
       {sound.needsPress && (
         <button type="button" className="wall-sound" onClick={sound.allow}>
@@ -64,7 +63,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
       )}
       {corner && <Corner client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}
       {!corner && view.reach === "away" && run !== null && <p className="wall-away">no server · it goes on</p>}
-    </div>
+    </main>
   );
 }
 
@@ -108,11 +107,11 @@ function Playing({
   const since = useCallback((from: number) => () => (client.position() ?? from) - from, [client]);
   if (first.kind === "over" || run.state.endedMs !== null) {
     return (
-      <main className="wall wall-over">
+      <div className="wall wall-over">
         <h1>End</h1>
         <p className="wall-large">{run.name}</p>
         <p className="wall-soft">{timeLeft(Math.min(position, programme.lengthMs))} of training. Well done.</p>
-      </main>
+      </div>
     );
   }
   // Tracks that all do the same, or wait for the same, are shown as one.
