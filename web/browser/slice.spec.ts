@@ -108,7 +108,9 @@ test("a tile, a word and the entry line select the same thing", async ({ page })
   await expect(page.locator('[data-at="0"]')).toHaveAttribute("aria-pressed", "true");
   await page.locator(".stance-column").nth(1).getByRole("button", { name: "left cross" }).last().click();
   await expect(page.locator('[data-at="4"]')).toHaveAttribute("aria-pressed", "true");
-  await page.locator(".wait").focus();
+  // By keys a wait is told with the strike that waits, and by the pointer where it stands.
+  await expect(page.locator(".sentence")).toContainText("Reload of 161 ms.");
+  await page.locator(".wait").hover();
   await expect(page.locator(".sentence")).toContainText("Slip lead to cross: reload, 161 ms.");
 });
 
