@@ -177,7 +177,7 @@ test("two head coaches change the same combination and nothing is overwritten un
   await write(page, `${own} 2 exit`);
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByRole("button", { name: "Save the change" }).click();
-  const dialog = page.getByRole("dialog", { name: "Changed meanwhile" });
+  const dialog = page.getByRole("dialog", { name: "Someone else changed this" });
   await expect(dialog).toContainText(`${HEAD_COACH.name} changed this combination meanwhile (chain).`);
   await dialog.getByRole("button", { name: "Save mine as the newest" }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
