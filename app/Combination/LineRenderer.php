@@ -57,6 +57,14 @@ final class LineRenderer
         return [...$row, 'text' => $this->text($chain['notation'], Stance::from($chain['stance']), $numbering)];
     }
 
+    /** @return array<string, mixed> a row of the library with its chain as text and as a line, in the numbers of a numbering */
+    public function row(CombinationSummary $row, Numbering $numbering): array
+    {
+        $drawn = $this->of($row->content, $numbering);
+
+        return [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
+    }
+
     /** @return Drawn */
     public function of(CombinationContent $content, Numbering $numbering, LineSize $size = LineSize::Row): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Search;
 
 use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Numbering\GymNumberings;
@@ -32,11 +33,7 @@ final readonly class SearchController
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // What could not be understood is not left out: nothing is found until it is mended.
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
-        $rows = [];
-        foreach ($this->table->summaries($ids) as $row) {
-            $drawn = $this->lines->of($row->content, $numbering);
-            $rows[] = [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
-        }
+        $rows = array_map(fn (CombinationSummary $row): array => $this->lines->row($row, $numbering), $this->table->summaries($ids));
 
         return new JsonResponse([
             'combinations' => $rows,

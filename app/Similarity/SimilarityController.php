@@ -66,8 +66,7 @@ final readonly class SimilarityController
         $ids = array_values(array_unique(array_merge(...array_map(static fn (array $pair): array => [$pair['one']['id'], $pair['other']['id']], $pairs))));
         $rows = [];
         foreach ($table->summaries($ids) as $row) {
-            $drawn = $this->lines->of($row->content, $numbering);
-            $rows[$row->id] = [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
+            $rows[$row->id] = $this->lines->row($row, $numbering);
         }
 
         return new JsonResponse(['pairs' => array_values(array_filter(array_map(static fn (array $pair): ?array => isset($rows[$pair['one']['id']], $rows[$pair['other']['id']]) ? [

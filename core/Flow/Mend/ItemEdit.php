@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Edit;
+use Periplus\Core\Technique\Target;
 
 /** What a coach may do by hand with one item of a chain. */
 final readonly class ItemEdit
@@ -13,8 +14,9 @@ final readonly class ItemEdit
      * @param list<Edit> $edits in the order of their places
      * @param string $name what a coach calls it: "leave out", "to the body", "lead uppercut"
      * @param int|null $at where the item stands afterwards; null when it is gone
+     * @param Target|null $target where the strike goes then, when that is what changes
      */
-    public function __construct(public ItemEditKind $kind, public string $name, public array $edits, public ?int $at)
+    public function __construct(public ItemEditKind $kind, public string $name, public array $edits, public ?int $at, public ?Target $target = null)
     {
     }
 }

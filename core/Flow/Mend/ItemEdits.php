@@ -43,7 +43,7 @@ final readonly class ItemEdits
             $all[] = new ItemEdit(ItemEditKind::Later, 'move later', [Edit::drop($at), Edit::insert($at + 2, $item)], $at + 1);
         }
         foreach ($item instanceof StrikeItem ? [...self::targets($item), ...self::efforts($item)] : [] as [$kind, $name, $other]) {
-            $all[] = new ItemEdit($kind, $name, [Edit::exchange($at, $other)], $at);
+            $all[] = new ItemEdit($kind, $name, [Edit::exchange($at, $other)], $at, ItemEditKind::Target === $kind ? $other->target : null);
         }
         foreach ($this->others($item) as $other) {
             $all[] = new ItemEdit(ItemEditKind::Exchange, $other->name(), [Edit::exchange($at, $other)], $at);

@@ -48,6 +48,7 @@ final readonly class ItemEditSerializer
             return [
                 'kind' => $edit->kind->value,
                 'name' => $edit->name,
+                'target' => $edit->target?->word(),
                 'text' => $edited->with($edit->edits),
                 'at' => $edit->at,
                 'verdict' => $result->verdict->value,

@@ -79,7 +79,7 @@ export function Bench({ id, stored, proposal }: Props) {
   const next = useNext(request, checked, selected);
   const settledCheck = settled ? readable : undefined;
   const picked = entry.isPicked && settled ? selected : null;
-  const hand = useItemEdits(request, settledCheck, picked, entry.replace);
+  const itemEdits = useItemEdits(request, settledCheck, picked, entry.replace);
   const saving = useSaving({ draft, combinationId, proposal, checked, leaveFor });
   const [shownStance, setShownStance] = useState<Stance>(stance);
   const [compared, setCompared] = useState<Mend | null>(null);
@@ -132,7 +132,7 @@ export function Bench({ id, stored, proposal }: Props) {
     entry.release();
     entry.focus();
   });
-  const onEdit = useStable((what: KeyedEdit, at: number) => void hand.byKey(what, at));
+  const onEdit = useStable((what: KeyedEdit, at: number) => void itemEdits.byKey(what, at));
   useShortcut("findings", () => {
     const first = (of: string) => document.querySelector<HTMLElement>(`.findings ${of}`);
     (first(".mend") ?? first(".finding button"))?.focus();
@@ -234,7 +234,12 @@ export function Bench({ id, stored, proposal }: Props) {
         </div>
       </div>
       {picked !== null && readable?.items[picked] && (
-        <ItemPanel name={readable.items[picked].words} edits={hand.edits} onEdit={hand.make} onClose={entry.release} />
+        <ItemPanel
+          name={readable.items[picked].words}
+          edits={itemEdits.edits}
+          onEdit={itemEdits.make}
+          onClose={entry.release}
+        />
       )}
       <SaveDrawer
         check={checked.old ? undefined : readable}

@@ -20,7 +20,7 @@ export function EmptyLine({ unreadable, aside, onExample, onGoOn }: Props) {
       </p>
       {!unreadable && aside && (
         <p>
-          <button type="button" className="chip chip-main" onClick={onGoOn}>
+          <button type="button" className="chip" onClick={onGoOn}>
             Go on with {aside.text}
           </button>
         </p>

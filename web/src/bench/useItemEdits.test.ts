@@ -3,7 +3,7 @@ import type { ItemEdit } from "../api/client";
 import { editOf } from "./useItemEdits";
 
 const edit = (kind: ItemEdit["kind"], name: string): ItemEdit =>
-  ({ kind, name, text: name, at: 0, verdict: "flows", lengthMs: 1 }) as ItemEdit;
+  ({ kind, name, target: kind === "target" ? name.split(" ").at(-1) : null, text: name, at: 0 }) as ItemEdit;
 
 test("a key aims at the next height that the strike can have", () => {
   const kick = [edit("target", "to the head"), edit("target", "to the leg")];

@@ -14,7 +14,7 @@ export function editOf(what: KeyedEdit, edits: ItemEdit[], target: Target | unde
   const from = target === undefined ? -1 : HEIGHTS.indexOf(target);
   const way = what === "higher" ? HEIGHTS.slice(from + 1) : HEIGHTS.slice(0, Math.max(0, from)).reverse();
   // An arm goes from head to body, with nothing between.
-  return way.map((to) => edits.find((edit) => edit.kind === "target" && edit.name === `to the ${to}`)).find(Boolean);
+  return way.map((to) => edits.find((edit) => edit.target === to)).find(Boolean);
 }
 
 /**

@@ -84,7 +84,7 @@ export function Results({ generation, criteria, old, onPut }: Props) {
         ))}
       </ol>
       {open.length > 0 && (
-        <section className="panel keep-bar" aria-label="With what is chosen">
+        <section className="panel chosen-bar" aria-label="With what is chosen">
           <b role="status">
             {open.length} {open.length === 1 ? "chain" : "chains"} chosen
           </b>

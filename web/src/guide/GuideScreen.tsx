@@ -3,6 +3,7 @@ import { Link, NavLink, useParams } from "react-router";
 import remarkGfm from "remark-gfm";
 import { PAGES } from "./pages";
 import { pictureOf, textOf } from "./texts";
+import "../ui/gym.css";
 import "./guide.css";
 
 const PARTS: Components = {
@@ -24,7 +25,7 @@ export default function GuideScreen() {
   const next = PAGES[at + 1];
   return (
     <main className="page guide">
-      <nav className="guide-pages" aria-label="Guide">
+      <nav className="gym-nav guide-pages" aria-label="Guide">
         {PAGES.map((page) => (
           <NavLink key={page.id} to={`/guide/${page.id}`}>
             {page.title}

@@ -59,7 +59,7 @@ export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
   const ids = chosen.map(({ id }) => id).join(",");
   const query = `ids=${ids}${archived ? "&archived=true" : ""}`;
   return (
-    <section className="panel bulk" aria-label="With what is chosen">
+    <section className="panel chosen-bar" aria-label="With what is chosen">
       <b role="status">{many} chosen</b>
       {head && !archived && (
         <>
