@@ -54,6 +54,15 @@ final readonly class Accounts implements UserProviderInterface
         return $now;
     }
 
+    /** @return array<int, string> names of all that have or had an account, by id */
+    public function names(): array
+    {
+        /** @var array<int, string> $names */
+        $names = $this->connection->fetchAllKeyValue('SELECT id, name FROM user ORDER BY name, id');
+
+        return $names;
+    }
+
     public function supportsClass(string $class): bool
     {
         return User::class === $class;

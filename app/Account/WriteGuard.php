@@ -16,6 +16,8 @@ final readonly class WriteGuard
     public const LARGEST = 65_536;
     /** Largest file to be imported, in bytes. */
     public const LARGEST_IMPORT = 4_194_304;
+    /** Largest recording of bag or pads, in bytes: a minute of 16,000 samples a second. */
+    public const LARGEST_RECORDING = 2_097_152;
     /** Largest clip of a voice, in bytes. */
     public const LARGEST_CLIP = 1_048_576;
 
@@ -30,7 +32,8 @@ final readonly class WriteGuard
             return;
         }
         $largest = match ($request->getPathInfo()) {
-            '/api/imports' => self::LARGEST_IMPORT,
+            '/api/imports', '/api/logbook/import' => self::LARGEST_IMPORT,
+            '/api/onsets' => self::LARGEST_RECORDING,
             '/api/voice/clips' => self::LARGEST_CLIP,
             default => self::LARGEST,
         };

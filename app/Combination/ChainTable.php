@@ -62,6 +62,22 @@ final readonly class ChainTable
         return $this->withIds(array_map(intval(...), $ids));
     }
 
+    /**
+     * Those in use that flow, of that level or below it, without some limbs; shorter ones first.
+     *
+     * @param list<string> $without limbs
+     *
+     * @return list<array{int, string}> id and sequence
+     */
+    public function flowing(int $level, array $without, int $most): array
+    {
+        $where = "archived_at IS NULL AND verdict = 'flows' AND level <= ?".str_repeat(' AND weapons NOT LIKE ?', \count($without));
+        /** @var list<array{0: int|string, 1: string}> $rows */
+        $rows = $this->connection->fetchAllNumeric("SELECT id, sequence FROM combination WHERE $where ORDER BY strikes, id LIMIT $most", [$level, ...array_map(static fn (string $limb): string => "%,$limb,%", $without)]);
+
+        return array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $rows);
+    }
+
     /** @return list<array{int, string}> id and stem of all, in rising order of the stems */
     public function stems(): array
     {

@@ -20,6 +20,7 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Index(name: 'by_level', columns: ['archived_at', 'level', 'id'])]
 #[ORM\Index(name: 'by_length', columns: ['archived_at', 'length_ms', 'id'])]
 #[ORM\Index(name: 'by_updated', columns: ['archived_at', 'updated_at', 'id'])]
+#[ORM\Index(name: 'by_drilled', columns: ['archived_at', 'drilled_at', 'id'])]
 #[ORM\Index(name: 'by_rules', columns: ['rules', 'id'])]
 #[ORM\Index(name: 'by_sequence', columns: ['sequence'])]
 #[ORM\Index(name: 'by_stem', columns: ['stem'])]
@@ -194,6 +195,6 @@ class Combination
     {
         $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
 
-        return new CombinationSummary($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $this->fingerprintWithEffort, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt);
+        return new CombinationSummary($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $this->fingerprintWithEffort, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt, $this->drilledAt?->format('Y-m-d'));
     }
 }

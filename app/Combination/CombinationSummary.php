@@ -12,6 +12,7 @@ final readonly class CombinationSummary
     /**
      * @param array{id: int, name: string} $author
      * @param array{id: int, name: string} $editor
+     * @param string|null $drilledOn the last day on which it was drilled, such as 2026-11-26
      */
     public function __construct(
         public int $id,
@@ -25,13 +26,14 @@ final readonly class CombinationSummary
         public \DateTimeImmutable $createdAt,
         public \DateTimeImmutable $updatedAt,
         public ?\DateTimeImmutable $archivedAt,
+        public ?string $drilledOn,
     ) {
     }
 
     /** @param array<string, mixed> $row as {@see CombinationTable} reads it */
     public static function of(array $row): self
     {
-        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, verdict: string, length_ms: int|string, fingerprint_with_effort: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null} $row */
+        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, verdict: string, length_ms: int|string, fingerprint_with_effort: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null, drilled_at: string|null} $row */
         $time = static fn (?string $time): ?\DateTimeImmutable => null === $time ? null : new \DateTimeImmutable($time);
 
         return new self(
@@ -46,6 +48,7 @@ final readonly class CombinationSummary
             new \DateTimeImmutable($row['created_at']),
             new \DateTimeImmutable($row['updated_at']),
             $time($row['archived_at']),
+            null === $row['drilled_at'] ? null : substr($row['drilled_at'], 0, 10),
         );
     }
 
@@ -63,6 +66,7 @@ final readonly class CombinationSummary
             'createdAt' => $this->createdAt->format(\DATE_ATOM),
             'updatedAt' => $this->updatedAt->format(\DATE_ATOM),
             'archivedAt' => $this->archivedAt?->format(\DATE_ATOM),
+            'drilledOn' => $this->drilledOn,
         ];
     }
 }

@@ -247,6 +247,14 @@ final readonly class CombinationTable implements StoredChains
         return (int) $this->connection->lastInsertId();
     }
 
+    /** @param array<int, string|null> $days on which each was last drilled, such as 2026-11-26, by id; no version of it changes by that */
+    public function storeDrilled(array $days): void
+    {
+        foreach ($days as $id => $day) {
+            $this->connection->executeStatement('UPDATE combination SET drilled_at = ? WHERE id = ? AND NOT (drilled_at <=> ?)', [$day, $id, $day]);
+        }
+    }
+
     /** @return array<string, int|string|null> what is kept of a content and its check, by column */
     private static function columns(CombinationContent $content, CheckSummary $check): array
     {

@@ -11,6 +11,7 @@ enum Sort: string
     case Level = 'level';
     case Length = 'length';
     case Updated = 'updated';
+    case Drilled = 'drilled';
 
     /** On the row c. */
     public function column(): string
@@ -20,6 +21,7 @@ enum Sort: string
             self::Level => 'c.level',
             self::Length => 'c.length_ms',
             self::Updated => 'c.updated_at',
+            self::Drilled => 'c.drilled_at',
         };
     }
 

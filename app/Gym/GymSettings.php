@@ -6,13 +6,14 @@ namespace Periplus\App\Gym;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
+use Psr\Clock\ClockInterface;
 
 /** The gym itself: its name, and the time zone in which all its times are meant. */
 final class GymSettings
 {
     private ?\DateTimeZone $timeZone = null;
 
-    public function __construct(private readonly Connection $connection)
+    public function __construct(private readonly Connection $connection, private readonly ClockInterface $clock)
     {
     }
 
@@ -49,6 +50,12 @@ final class GymSettings
 
         // An hour that the clocks leave out is moved on by PHP, and a 31 June, too.
         return false !== $time && $time->format('Y-m-d\TH:i') === $local ? $time->setTimezone(new \DateTimeZone('UTC')) : null;
+    }
+
+    /** Now, in the time of the gym. */
+    public function today(): \DateTimeImmutable
+    {
+        return $this->clock->now()->setTimezone($this->timeZone());
     }
 
     /** @param string|null $stored in UTC, as the database has it */

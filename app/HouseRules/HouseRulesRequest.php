@@ -9,8 +9,8 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\Schools;
 use Periplus\Core\HouseRules\Severity;
+use Periplus\Core\Session\Due\SessionThresholds;
 use Periplus\Core\Session\Warning\WarningDefinition;
-use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\Calibration;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
@@ -43,7 +43,7 @@ final readonly class HouseRulesRequest
         }
         // What is warned of in sessions has thresholds, too, and no severity; what is not sent is as usual.
         $warnings = [];
-        foreach (WarningRegistry::definitions() as $warning) {
+        foreach (SessionThresholds::definitions() as $warning) {
             $warnings[$warning->id] = true;
             if (isset($this->thresholds[$warning->id])) {
                 $this->validateThreshold($context, $warning->id, $warning->threshold);
@@ -111,13 +111,13 @@ final readonly class HouseRulesRequest
             }
         }
         // What is as usual is not kept as a change.
-        foreach (WarningRegistry::definitions() as $warning) {
+        foreach (SessionThresholds::definitions() as $warning) {
             if (($thresholds[$warning->id] ?? null) === $warning->threshold->default) {
                 unset($thresholds[$warning->id]);
             }
         }
         $row = $rules->toArray();
-        $kept = array_diff_key($row['thresholds'], array_flip(array_map(static fn (WarningDefinition $warning): string => $warning->id, WarningRegistry::definitions())));
+        $kept = array_diff_key($row['thresholds'], array_flip(array_map(static fn (WarningDefinition $warning): string => $warning->id, SessionThresholds::definitions())));
 
         $calibration = null === $this->calibration ? $row['calibration'] ?? [] : self::numbers($this->calibration);
 

@@ -26,12 +26,12 @@ final readonly class Candidates
     /** A part of a large library is enough to choose from; chance takes it, from the seed. */
     private const MOST = 700;
 
-    public function __construct(private CombinationTable $combinations, private LineRenderer $lines, private Reader $reader)
+    public function __construct(private CombinationTable $combinations, private LineRenderer $lines, private Reader $reader, private CourseRecord $record)
     {
     }
 
     /**
-     * @param array<int, array{int, string}> $history see {@see history}
+     * @param array<int, array{times: int, last: string, overdue: int|null}> $history see {@see history}
      *
      * @return list<Candidate>
      */
@@ -52,17 +52,22 @@ final readonly class Candidates
     }
 
     /**
+     * By the logbook; of a course that has nothing in it yet, by what was planned.
+     *
      * @param list<Plan> $past the newest first
      *
-     * @return array<int, array{int, string}> how many sessions had it, and the last day, by the id of the combination
+     * @return array<int, array{times: int, last: string, overdue: int|null}> how often it was drilled, the last day, and how many days it is overdue, by the id of the combination
      */
-    public function history(array $past): array
+    public function history(int $course, array $past): array
     {
-        $history = [];
+        $history = $this->record->drilled($course);
+        if ([] !== $history) {
+            return $history;
+        }
         foreach ($past as $plan) {
             $ids = array_unique(array_filter(array_column((new WrittenPlan($plan->content))->combinations(), 'id'), \is_int(...)));
             foreach ($ids as $id) {
-                $history[$id] = [1 + ($history[$id][0] ?? 0), $history[$id][1] ?? substr((string) $plan->startsAt, 0, 10)];
+                $history[$id] = ['times' => 1 + ($history[$id]['times'] ?? 0), 'last' => $history[$id]['last'] ?? substr((string) $plan->startsAt, 0, 10), 'overdue' => null];
             }
         }
 
@@ -74,20 +79,23 @@ final readonly class Candidates
      *
      * @return list<string> the links that the course has had
      */
-    public function known(array $past, PlanReader $reader): array
+    public function known(int $course, array $past, PlanReader $reader): array
     {
+        $drilled = $this->record->links($course);
+        if ([] !== $drilled) {
+            return $drilled;
+        }
         $links = [];
         foreach ($past as $plan) {
             foreach ($reader->read($plan->content)->plan->combinations() as $combination) {
-                $candidate = new Candidate(0, 0, '', $combination->text, $combination->inStance, 1);
-                $links += array_fill_keys($candidate->links(), true);
+                $links += array_fill_keys($combination->inStance->chain->links(), true);
             }
         }
 
         return array_keys($links);
     }
 
-    /** @param array{int, string}|null $had */
+    /** @param array{times: int, last: string, overdue: int|null}|null $had */
     private function candidate(CombinationSummary $row, Numbering $numbering, ?array $had): ?Candidate
     {
         $content = $row->content;
@@ -101,8 +109,9 @@ final readonly class Candidates
             new ChainInStance($chain, $content->stance),
             $content->level,
             $content->themes,
-            $had[0] ?? 0,
-            $had[1] ?? null,
+            $had['times'] ?? 0,
+            $had['last'] ?? null,
+            $had['overdue'] ?? null,
         );
     }
 }

@@ -54,10 +54,10 @@ final readonly class SessionComposer
             $numbering->id,
             $step['seconds'],
             $step['rest'],
-            $this->candidates->known($past, $reader),
+            $this->candidates->known($course->id, $past, $reader),
             $request->locked ?? [],
         );
 
-        return Composer::compose($wishes, $this->candidates->of($rules, max($content['levels']), $aim, $request->seed, $numbering, $this->candidates->history($past)), $reader);
+        return Composer::compose($wishes, $this->candidates->of($rules, max($content['levels']), $aim, $request->seed, $numbering, $this->candidates->history($course->id, $past)), $reader);
     }
 }

@@ -19,8 +19,8 @@ use Periplus\Core\Flow\Rules\RuleRegistry;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\HouseRules\School;
 use Periplus\Core\HouseRules\Schools;
+use Periplus\Core\Session\Due\SessionThresholds;
 use Periplus\Core\Session\Warning\WarningDefinition;
-use Periplus\Core\Session\Warnings\WarningRegistry;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -48,7 +48,7 @@ final readonly class RulePreviewController
         return new JsonResponse([
             'sets' => $sets,
             'rules' => array_map(self::rule(...), RuleRegistry::weighed()),
-            'warnings' => array_map(static fn (WarningDefinition $warning): array => ['id' => $warning->id, 'title' => $warning->title, 'reason' => $warning->reason, 'fix' => $warning->fix, 'threshold' => [...self::threshold($warning->threshold), 'usual' => $warning->threshold->default]], WarningRegistry::definitions()),
+            'warnings' => array_map(static fn (WarningDefinition $warning): array => ['id' => $warning->id, 'title' => $warning->title, 'reason' => $warning->reason, 'fix' => $warning->fix, 'threshold' => [...self::threshold($warning->threshold), 'usual' => $warning->threshold->default]], SessionThresholds::definitions()),
             'schools' => array_map(static fn (string $name, string $school): array => [
                 'name' => $name,
                 'question' => $school::question(),

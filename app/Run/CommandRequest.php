@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Run;
 
+use Periplus\App\Http\Id;
 use Periplus\Core\Session\Run\CommandKind;
 use Symfony\Component\Validator\Constraints as Assert;
 

@@ -14,6 +14,7 @@ use Periplus\App\Voice\Clips;
 use Periplus\App\Wall\Wall;
 use Periplus\App\Wall\Walls;
 use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Log\Drilled;
 use Periplus\Core\Session\Run\CommandKind;
 use Periplus\Core\Session\Run\CommandRefused;
 use Periplus\Core\Session\Run\Commands;
@@ -23,6 +24,7 @@ use Periplus\Core\Session\Run\RunState;
 use Periplus\Core\Session\Wall\WallSerializer;
 use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
  * The sessions that run. Commands of one session are taken one after the other, under its lock; each counts its revision
@@ -53,6 +55,10 @@ final readonly class Runs
         private AuditLog $audit,
         private ClockInterface $clock,
         private LoggerInterface $logger,
+        private RunWork $work,
+        /** @var iterable<RunObserver> */
+        #[AutowireIterator(RunObserver::class)]
+        private iterable $observers,
     ) {
     }
 
@@ -186,7 +192,7 @@ final readonly class Runs
                 $this->programmes->keep($id, ++$version, $programme);
                 $state = (new Commands($programme))->goingOn($state, $state->stands($now) ? $state->position($now) - 1 : $state->position($now));
             }
-            $this->connection->insert('run_command', ['run_id' => $id, 'revision' => $run->revision + 1, 'command_key' => $request->id, 'kind' => $request->kind->value, 'target' => $target, 'amendment' => null === $amendment ? null : json_encode($amendment, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE), 'given_ms' => $now, 'user_id' => $by instanceof User ? $by->id() : null, 'wall_id' => $by instanceof Wall ? $by->id : null]);
+            $this->connection->insert('run_command', ['run_id' => $id, 'revision' => $run->revision + 1, 'command_key' => $request->id, 'kind' => $request->kind->value, 'target' => $target, 'amendment' => null === $amendment ? null : json_encode($amendment, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE), 'given_ms' => $now, 'left_ms' => $run->state->position($now), 'came_ms' => $state->position($now), 'user_id' => $by instanceof User ? $by->id() : null, 'wall_id' => $by instanceof Wall ? $by->id : null]);
             $this->connection->update('run', ['state' => json_encode($state->toArray(), \JSON_THROW_ON_ERROR), 'revision' => $run->revision + 1, 'programme' => $version, 'length_ms' => $programme->lengthMs, 'ended_ms' => $state->endedMs], ['id' => $id]);
             $spoken = null === $amendment ? [] : WallSerializer::spoken($programme);
             $changed = true;
@@ -196,6 +202,9 @@ final readonly class Runs
         $run = $this->get($id);
         if ($changed) {
             $this->tell($run);
+        }
+        if ($changed && null !== $run->endedMs) {
+            $this->observed($run);
         }
 
         return $run;
@@ -217,6 +226,10 @@ final readonly class Runs
         }
         foreach ($request->shown as $one) {
             $this->connection->executeStatement('INSERT IGNORE INTO run_shown (run_id, passage, cue, shown_ms, wall_id) VALUES (?, ?, ?, ?, ?)', [$request->run, $one['passage'], $one['cue'], $one['atMs'], $wall->id]);
+        }
+        $run = $this->get($request->run);
+        if (null !== $run->endedMs) {
+            $this->observed($run);
         }
     }
 
@@ -241,6 +254,22 @@ final readonly class Runs
         ];
     }
 
+    /**
+     * What was really drilled in it.
+     *
+     * @return array{list<Drilled>, int} with the work in ms
+     */
+    public function drilled(Run $run): array
+    {
+        return $this->work->of($run, $this->amendments($run->id));
+    }
+
+    /** @return list<Run> all that ended after that moment, the earliest first */
+    public function endedSince(int $ms): array
+    {
+        return $this->select('r.ended_ms >= ? ORDER BY r.ended_ms, r.id', [$ms]);
+    }
+
     /** @return mixed the chains of its programme as an athlete reads them */
     public function chainsIn(int $id, int $version, Numbering $numbering): mixed
     {
@@ -263,6 +292,19 @@ final readonly class Runs
         $over = $run->state->timeOf($run->lengthMs);
         if (null === $run->state->pausedMs && null === $run->state->holdMs && $this->now() > $over + self::GRACE) {
             $this->connection->executeStatement('UPDATE run SET ended_ms = ?, state = ?, revision = revision + 1 WHERE id = ? AND revision = ? AND ended_ms IS NULL', [$over, json_encode($run->state->ended($over)->toArray(), \JSON_THROW_ON_ERROR), $run->id, $run->revision]);
+            $this->observed($this->get($run->id));
+        }
+    }
+
+    /** What goes wrong there spoils nothing here: whoever observes looks for what it missed. */
+    private function observed(Run $run): void
+    {
+        foreach ($this->observers as $observer) {
+            try {
+                $observer->ended($run);
+            } catch (\Exception $failed) {
+                $this->logger->error('The end of a session was not taken in: '.$failed->getMessage());
+            }
         }
     }
 

@@ -10,6 +10,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\ClauseVisitor;
 use Periplus\Core\Search\ContactClause;
+use Periplus\Core\Search\DrilledClause;
 use Periplus\Core\Search\EitherClause;
 use Periplus\Core\Search\FieldClause;
 use Periplus\Core\Search\ItemPattern;
@@ -28,7 +29,8 @@ final readonly class ClauseCompiler implements ClauseVisitor
     /** More pairs of items than this are not asked for one by one. */
     private const MOST_PAIRS = 400;
 
-    public function __construct(private Connection $connection, private bool $archived)
+    /** @param \DateTimeImmutable $today in the time of the gym */
+    public function __construct(private Connection $connection, private bool $archived, private \DateTimeImmutable $today)
     {
     }
 
@@ -153,6 +155,16 @@ final readonly class ClauseCompiler implements ClauseVisitor
         $words = [array_map(static fn (string $word): array => ['LIKE ?', [$like($word)]], $byLength), null];
 
         return new Criterion(null, null === $items ? [$words] : [$words, ...$items->alternatives]);
+    }
+
+    public function drilled(DrilledClause $clause): Criterion
+    {
+        if (null === $clause->days) {
+            return new Criterion([$clause->wanted ? 'c.drilled_at IS NOT NULL' : 'c.drilled_at IS NULL', []]);
+        }
+        $since = $this->today->modify(\sprintf('-%d days', $clause->days))->format('Y-m-d');
+
+        return new Criterion([$clause->wanted ? 'c.drilled_at >= ?' : 'c.drilled_at IS NULL OR c.drilled_at < ?', [$since]]);
     }
 
     public function field(FieldClause $clause): Criterion

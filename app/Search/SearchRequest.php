@@ -28,7 +28,7 @@ final readonly class SearchRequest
         #[Assert\Regex('/\A(?:\d{1,9}(?:,(?!\z)|\z)){0,200}\z/', message: 'Ids are numbers, with commas between, at most 200.')]
         public string $ids = '',
         public bool $archived = false,
-        #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length or updated.')]
+        #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length, updated or drilled.')]
         public string $sort = 'name',
         #[Assert\Choice(choices: ['up', 'down'], message: 'Sort up or down.')]
         public string $direction = 'up',

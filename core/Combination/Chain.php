@@ -72,4 +72,21 @@ final readonly class Chain implements \Countable
     {
         return array_filter($this->items, static fn (Item $item): bool => $item instanceof StrikeItem);
     }
+
+    /** @return list<string> its links, each once, by what they join */
+    public function links(): array
+    {
+        $links = [];
+        for ($at = 1; $at < \count($this->items); ++$at) {
+            $links[] = $this->items[$at - 1]->key().' '.$this->items[$at]->key();
+        }
+
+        return array_values(array_unique($links));
+    }
+
+    /** @return list<string> the strikes that it delivers, each once, by their id */
+    public function weapons(): array
+    {
+        return array_values(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, array_filter($this->strikes(), static fn (StrikeItem $item): bool => $item->delivered()))));
+    }
 }

@@ -28,4 +28,7 @@ interface ClauseVisitor
 
     /** @return T */
     public function field(FieldClause $clause): mixed;
+
+    /** @return T */
+    public function drilled(DrilledClause $clause): mixed;
 }

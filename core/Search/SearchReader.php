@@ -200,7 +200,7 @@ final readonly class SearchReader
             isset(self::CONTACTS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
             self::isLevelChange($pieces, $from) => \count($pieces),
             \in_array($first, ['length', 'level', 'from', 'rules'], true), isset(self::CONTACTS[$first.' '.$second]) => 2,
-            'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : 5,
+            'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : $this->drilledPieces($pieces, $from),
             default => \count($pieces),
         };
         if ($this->separates($pieces, $at)) {
@@ -211,6 +211,25 @@ final readonly class SearchReader
         // What stands after these may begin like a clause of its own: "no liver", "theme liver".
         return $at - $from >= $most
             || ($this->begins($pieces, $at) && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $at === $from + 1));
+    }
+
+    /**
+     * How many pieces a clause about drilling takes: as far as its words go.
+     *
+     * @param list<Piece> $pieces
+     */
+    private function drilledPieces(array $pieces, int $from): int
+    {
+        $count = 1;
+        while (isset($pieces[$from + $count]) && (1 === preg_match('/^\d{1,4}$/', $pieces[$from + $count]->word()) || $pieces[$from + $count]->is('drilled', 'never', 'in', 'for', 'within', 'the', 'last', 'day', 'days', 'week', 'weeks', 'month', 'months'))) {
+            ++$count;
+            if ($pieces[$from + $count - 1]->is('day', 'days', 'week', 'weeks', 'month', 'months', 'never')) {
+                return $count;
+            }
+        }
+
+        // What no clause begins with belongs to it, so that it is said that it is not understood.
+        return isset($pieces[$from + $count]) && !$this->begins($pieces, $from + $count) ? $count + 1 : $count;
     }
 
     /** @param list<Piece> $pieces */
@@ -255,7 +274,7 @@ final readonly class SearchReader
             'from' === $first => null !== Stance::tryFrom($value) ? new FieldClause('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
             'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true) ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids())),
             'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new FieldClause('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
-            'drilled' === $first, 'not' === $first => self::wrong($pieces, 'What was drilled is not logged yet, so nothing can be found by it.', 'another clause'),
+            'drilled' === $first, 'not' === $first => $this->drilled($pieces, $text),
             default => $this->words($pieces, $text, $stance),
         };
     }
@@ -274,6 +293,23 @@ final readonly class SearchReader
         return [] === $read
             ? self::wrong($pieces, \sprintf('"%s" needs a strike or a move after it.', $place->value), 'a number or words', [$place->value.' 1', $place->value.' kick'])
             : new ItemsClause($place, $read, $text);
+    }
+
+    /** @param non-empty-list<Piece> $pieces such as "drilled", "not drilled for 4 weeks", "drilled never" */
+    private function drilled(array $pieces, string $text): Clause|ReadingProblem
+    {
+        $said = mb_strtolower(implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $pieces)));
+        if (1 !== preg_match('/^(not )?drilled(?: (never))?(?:(?: in| for| within| the| last)* (\d{1,4}) (day|week|month)s?)?$/', $said, $found)) {
+            return self::wrong($pieces, 'It is not clear when it was drilled.', 'such as drilled, not drilled, drilled 4 weeks', ['drilled 2 weeks', 'not drilled 4 weeks', 'drilled never']);
+        }
+        $days = match ($found[4] ?? '') {
+            'day' => (int) ($found[3] ?? 0),
+            'week' => 7 * (int) ($found[3] ?? 0),
+            'month' => 30 * (int) ($found[3] ?? 0),
+            default => null,
+        };
+
+        return new DrilledClause('' === ($found[1] ?? '') && '' === ($found[2] ?? ''), $days, $text);
     }
 
     /** @param non-empty-list<Piece> $pieces */

@@ -130,6 +130,37 @@ final class RolesTest extends ApiTestCase
         'POST /api/screens/{key}/commands' => [410, 410, 410],
         'POST /api/screens/{key}/shown' => [410, 410, 410],
         'GET /api/screens/{key}/listen' => [410, 410, 410],
+        // Every coach writes the logbook; this entry and this measurement are not there.
+        'GET /api/logbook/entries' => [401, 200, 200],
+        'POST /api/logbook/entries' => [401, 201, 201],
+        'GET /api/logbook/entries/{id}' => [401, 404, 404],
+        'PUT /api/logbook/entries/{id}' => [401, 404, 404],
+        'POST /api/logbook/entries/{id}/remove' => [401, 404, 404],
+        'POST /api/logbook/entries/{id}/restore' => [401, 404, 404],
+        'GET /api/logbook/logbook.json' => [401, 200, 200],
+        'GET /api/logbook/logbook.csv' => [401, 200, 200],
+        'POST /api/logbook/import' => [401, 403, 422],
+        'GET /api/reports/drilled' => [401, 200, 200],
+        'GET /api/reports/load' => [401, 200, 200],
+        'GET /api/reports/links' => [401, 200, 200],
+        'GET /api/reports/month' => [401, 200, 200],
+        'GET /api/reports/month.pdf/{month}' => [401, 200, 200],
+        'GET /api/reports/month.csv/{month}' => [401, 200, 200],
+        'GET /api/courses/{id}/due' => [401, 404, 404],
+        'GET /api/courses/{id}/path' => [401, 404, 404],
+        'POST /api/combinations/{id}/measure' => [401, 200, 200],
+        'GET /api/combinations/{id}/measurements' => [401, 200, 200],
+        'POST /api/combinations/{id}/measurements' => [401, 201, 201],
+        'POST /api/measurements/{id}/remove' => [401, 404, 404],
+        'POST /api/measurements/{id}/restore' => [401, 404, 404],
+        'POST /api/onsets' => [401, 422, 422],
+        'GET /api/onsets/sample.wav' => [401, 200, 200],
+        'GET /api/cards' => [401, 200, 200],
+        'POST /api/cards' => [401, 201, 201],
+        'POST /api/cards/{id}/revoke' => [401, 404, 404],
+        'GET /api/cards/{id}/sheet.pdf' => [401, 404, 404],
+        // Whoever has the key reads the card; this one is made up.
+        'GET /api/athlete-cards/{key}' => [410, 410, 410],
         'GET /api/voice' => [401, 200, 200],
         'PUT /api/voice' => [401, 403, 204],
         'GET /api/voice/sample' => [401, 200, 200],
@@ -166,22 +197,22 @@ final class RolesTest extends ApiTestCase
                 'nobody' === $name ? $this->signOut() : $this->signIn($name);
                 [$method, $path] = explode(' ', $route);
                 $number = match (true) {
-                    str_contains($path, 'rule-previews'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations'), str_contains($path, 'courses'), str_contains($path, 'plans'), str_contains($path, 'walls'), str_contains($path, 'runs') => '999999',
+                    str_contains($path, 'rule-previews'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations'), str_contains($path, 'courses'), str_contains($path, 'plans'), str_contains($path, 'walls'), str_contains($path, 'runs'), str_contains($path, 'logbook'), str_starts_with($path, '/api/measurements'), str_starts_with($path, '/api/cards') => '999999',
                     str_contains($path, 'proposals') => (string) $proposal,
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{entry}' => '1', '{digest}' => str_repeat('0', 32)]);
+                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{entry}' => '1', '{month}' => '2026-11', '{digest}' => str_repeat('0', 32)]);
                 $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
-                $address .= str_ends_with($path, '/sample') ? '?text=one' : '';
-                $answer = $this->ask($method, $address, self::body($method, $path), $headers);
+                $address .= str_ends_with($path, '/sample') ? '?text=one' : (str_ends_with($path, '/path') ? '?to='.$id : '');
+                $answer = $this->ask($method, $address, self::body($method, $path, $id), $headers);
                 self::assertSame($statuses[$column], $answer->status, \sprintf('%s as %s: %s', $route, $name, $answer->raw));
             }
         }
     }
 
     /** @return array<string, mixed>|null */
-    private static function body(string $method, string $path): ?array
+    private static function body(string $method, string $path, int $combination): ?array
     {
         return match (true) {
             'GET' === $method, 'DELETE' === $method => null,
@@ -207,6 +238,9 @@ final class RolesTest extends ApiTestCase
             '/api/runs/{id}/commands' === $path => ['id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
             '/api/screens/{key}/commands' === $path => ['run' => 1, 'id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
             '/api/screens/{key}/shown' === $path => ['run' => 1, 'shown' => []],
+            str_starts_with($path, '/api/logbook/entries') => ['id' => 'entry-0001', 'day' => '2026-11-01'],
+            '/api/combinations/{id}/measure' === $path, '/api/combinations/{id}/measurements' === $path => ['id' => 'measure-0001', 'taps' => [0, 300, 700]],
+            '/api/cards' === $path => ['name' => 'Take home', 'combinations' => [$combination]],
             '/api/voice' === $path => ['voice' => 'female'],
             '/api/voice/clips' === $path => ['text' => 'one', 'wav' => 'AAAA'],
             '/api/voice/clips/forget' === $path => ['text' => 'one'],

@@ -57,6 +57,13 @@ final class ArchitectureTest extends TestCase
     #[TestWith(['wall_run', 'Wall'])]
     #[TestWith(['recorded_clip', 'Voice'])]
     #[TestWith(['advice', 'Advice'])]
+    #[TestWith(['log_entry', 'Logbook'])]
+    #[TestWith(['log_drilled', 'Logbook'])]
+    #[TestWith(['log_combination', 'Logbook'])]
+    #[TestWith(['log_fallen_link', 'Logbook'])]
+    #[TestWith(['log_week', 'Logbook'])]
+    #[TestWith(['measurement', 'Measure'])]
+    #[TestWith(['athlete_card', 'Card'])]
     public function testATableIsAskedInItsFolderAlone(string $table, string $folder): void
     {
         $asked = [];

@@ -13,6 +13,7 @@ final readonly class Candidate
      * @param string $text in the numbering of the plan
      * @param list<string> $themes
      * @param int $times in how many sessions of the course it was
+     * @param int|null $overdue days past the day on which it comes due again; below zero before it, null when that is not known
      * @param string|null $last day on which it was, such as 2026-11-26; null when never
      */
     public function __construct(
@@ -25,19 +26,24 @@ final readonly class Candidate
         public array $themes = [],
         public int $times = 0,
         public ?string $last = null,
+        public ?int $overdue = null,
     ) {
+    }
+
+    /** What comes first where the aim is what is due: what is overdue, the longest first; then what was never drilled; then the rest. */
+    public function turn(): int
+    {
+        return match (true) {
+            null !== $this->overdue && $this->overdue >= 0 => -1 - $this->overdue,
+            0 === $this->times => 0,
+            default => 1,
+        };
     }
 
     /** @return list<string> its links, by what they join */
     public function links(): array
     {
-        $links = [];
-        $items = $this->inStance->chain->items;
-        for ($at = 1; $at < \count($items); ++$at) {
-            $links[] = $items[$at - 1]->key().' '.$items[$at]->key();
-        }
-
-        return array_values(array_unique($links));
+        return $this->inStance->chain->links();
     }
 
     /** @return array{chain: string, stance: string, name: string, id: int, version: int} as a plan writes it */

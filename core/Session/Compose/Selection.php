@@ -62,7 +62,8 @@ final readonly class Selection
     {
         // Chance decides among those that were drilled as often and as long ago.
         $candidates = (new Randomizer(new Mt19937($this->wishes->seed)))->shuffleArray($candidates);
-        usort($candidates, static fn (Candidate $one, Candidate $other): int => [$one->times, $one->last ?? '', $level - $one->level] <=> [$other->times, $other->last ?? '', $level - $other->level]);
+        $isDue = AimKind::Due === $this->wishes->aim->kind;
+        usort($candidates, static fn (Candidate $one, Candidate $other): int => [$isDue ? $one->turn() : 0, $one->times, $one->last ?? '', $level - $one->level] <=> [$isDue ? $other->turn() : 0, $other->times, $other->last ?? '', $level - $other->level]);
         $known = array_fill_keys($this->wishes->known, true);
         foreach ($before as $choice) {
             $known += array_fill_keys($choice->candidate->links(), true);
@@ -100,6 +101,7 @@ final readonly class Selection
         $reasons = [AimKind::Due !== $this->wishes->aim->kind && $this->wishes->aim->isMetBy($candidate) ? 'it is about '.$this->wishes->aim->title() : null];
         $reasons[] = match (true) {
             0 === $candidate->times => 'in no session of this course yet',
+            null !== $candidate->overdue && $candidate->overdue >= 0 => \sprintf('%s, drilled %s so far, last on %s', 0 === $candidate->overdue ? 'due today' : \sprintf('due for %d %s', $candidate->overdue, 1 === $candidate->overdue ? 'day' : 'days'), 1 === $candidate->times ? 'once' : $candidate->times.' times', $candidate->last),
             null !== $candidate->last => \sprintf('last in a session on %s, %s', $candidate->last, 1 === $candidate->times ? 'once so far' : $candidate->times.' times so far'),
             default => \sprintf('in %d sessions so far', $candidate->times),
         };

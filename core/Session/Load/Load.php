@@ -88,6 +88,24 @@ final class Load
         return 0.0 === $sum ? 0.5 : max($this->bySide) / $sum;
     }
 
+    /**
+     * Everything that can be added up, under names such as "side left" and "weapon hook": strikes, repetitions, and ms in
+     * each stance.
+     *
+     * @return array<string, float> to a thousandth
+     */
+    public function figures(): array
+    {
+        $figures = ['repetitions' => $this->repetitions, 'strikes' => $this->strikes, 'free' => $this->free, 'openings' => $this->openings, 'openings jab' => $this->jabOpenings];
+        foreach (['side' => $this->bySide, 'limb' => $this->byLimb, 'weapon' => $this->byWeapon, 'target' => $this->byTarget, 'stance' => $this->stanceMs] as $kind => $numbers) {
+            foreach ($numbers as $name => $number) {
+                $figures[$kind.' '.$name] = $number;
+            }
+        }
+
+        return array_map(static fn (float $number): float => round($number, 3), $figures);
+    }
+
     /** @return array<string, mixed> numbers of strikes to a tenth */
     public function toArray(): array
     {

@@ -8,6 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
@@ -48,10 +49,11 @@ final readonly class LoadCounter
             return;
         }
         $repetitions = $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
-        self::chain($load, new ChainInStance($portion->chain, $stance), $repetitions, $portion->ms, $run);
+        self::chain($load, new ChainInStance($portion->chain, $stance), $repetitions, $portion->ms, $run->options->medium);
     }
 
-    private static function chain(Load $load, ChainInStance $inStance, float $repetitions, float $ms, DrillRun $run): void
+    /** A chain as often as that, over so many ms. */
+    public static function chain(Load $load, ChainInStance $inStance, float $repetitions, float $ms, Medium $medium): void
     {
         $load->repetitions += $repetitions;
         $isFirst = true;
@@ -69,7 +71,7 @@ final readonly class LoadCounter
                 $load->jabOpenings += 'jab' === $item->strike->id ? $repetitions : 0.0;
                 $isFirst = false;
             }
-            $load->count($repetitions, $inStance->side($at) ?? Side::Left, $item->strike->limb, $item->target, $item->strike->family, $run->options->medium);
+            $load->count($repetitions, $inStance->side($at) ?? Side::Left, $item->strike->limb, $item->target, $item->strike->family, $medium);
         }
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Periplus\App\Run;
+namespace Periplus\App\Http;
 
 use Symfony\Component\Validator\Constraints as Assert;
 

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Card;
+
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Technique\Stance;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What an athlete takes home. */
+final readonly class CardRequest
+{
+    public const MOST = 20;
+
+    /** @param list<int> $combinations of the library, in their order */
+    public function __construct(
+        #[Assert\NotBlank(message: 'Give the card a name.', normalizer: 'trim')]
+        #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
+        public string $name,
+        #[Assert\Count(min: 1, max: self::MOST, minMessage: 'Choose a combination at least.', maxMessage: 'At most {{ limit }} combinations on a card.')]
+        #[Assert\All([new Assert\Type('int', message: 'A combination is told by its number in the library.')])]
+        public array $combinations,
+        public Stance $stance = Stance::Orthodox,
+        public string $numbering = 'parity',
+        public Group $group = Group::Open,
+    ) {
+    }
+}

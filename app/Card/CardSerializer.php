@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Card;
+
+use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\Numbering\GymNumberings;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Drawing\LineDrawing;
+use Periplus\Core\Drawing\LineSize;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Notation\Writer;
+use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Session\Advice\ReminderChoice;
+use Periplus\Core\Technique\Stance;
+
+/** A card as an athlete reads it: in their stance, in the numbers of the card, with what to think of. */
+final readonly class CardSerializer
+{
+    public function __construct(private GymNumberings $numberings, private GymHouseRules $rules, private Reader $reader, private Check $check)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Card $card, string $gym): array
+    {
+        $numbering = $this->numberings->all()[$card->numbering][0] ?? Numbering::named('parity');
+        $writer = new Writer($numbering);
+        $stance = Stance::from($card->stance);
+        $reminders = new ReminderChoice(Advice::builtIn());
+        $combinations = [];
+        foreach ($card->combinations as $row) {
+            $chain = $this->reader->read($row['notation'], Numbering::named('parity'), Stance::from($row['stance']))->chain;
+            if (null === $chain) {
+                continue;
+            }
+            $inStance = new ChainInStance($chain, $stance);
+            $result = $this->check->run($inStance, new CheckOptions($this->rules->named($row['rules']), group: Group::from($card->group)));
+            $combinations[] = [
+                'id' => $row['id'],
+                'name' => $row['name'],
+                'numbers' => $writer->write($inStance),
+                'words' => Words::bySide()->items($inStance),
+                'line' => (new LineDrawing($writer))->of($inStance, $result->timing, $result->sway, LineSize::Card),
+                'lengthMs' => (int) ceil($result->timing->length()),
+                'impacts' => array_map(static fn ($moment): ?int => null === $moment->impact ? null : (int) round($moment->impact), $result->timing->moments),
+                'reminders' => $reminders->for($result),
+            ];
+        }
+
+        return ['name' => $card->name, 'gym' => $gym, 'stance' => $card->stance, 'numbering' => $numbering->name, 'combinations' => $combinations];
+    }
+}

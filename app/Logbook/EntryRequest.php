@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Periplus\App\Http\Id;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What a coach writes into the logbook: about a session that ran, or all of it by hand. */
+final readonly class EntryRequest
+{
+    /** Most combinations of a session that is written by hand. */
+    public const MOST = 40;
+
+    /**
+     * @param string|null $id chosen by whoever writes, so that what is sent twice is there once; only for a new entry
+     * @param string $day such as 2026-11-26
+     * @param array<int|string, int> $levels athletes by level
+     * @param list<array{notation: string, stance: string, link: int}> $fallen links that fell apart, by the chain in parity numbering and the place of the earlier item
+     * @param list<array{combination: int, minutes: float|int, stance?: string}>|null $combinations what was drilled; null leaves it as it is, as for a session that ran
+     */
+    public function __construct(
+        #[Assert\Regex('/^\d{4}-\d\d-\d\d$/', message: 'A day is written as 2026-11-26.')]
+        public string $day,
+        #[Id]
+        public ?string $id = null,
+        #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
+        public string $name = '',
+        public ?int $course = null,
+        public ?int $coach = null,
+        #[Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.')]
+        public ?int $orthodox = null,
+        #[Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.')]
+        public ?int $southpaw = null,
+        #[Assert\Count(max: 3, maxMessage: 'There are three levels.')]
+        #[Assert\All([new Assert\Type('int', message: 'A number of athletes is a whole number.'), new Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.')])]
+        public array $levels = [],
+        #[Assert\Range(min: 0, max: 10, notInRangeMessage: 'How hard it felt is {{ min }} to {{ max }}.')]
+        public ?int $effort = null,
+        #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')]
+        public string $note = '',
+        #[Assert\Count(max: 200, maxMessage: 'At most {{ limit }} links.')]
+        #[Assert\All([new Assert\Collection(
+            fields: [
+                'notation' => [new Assert\Type('string', message: 'A chain is text.'), new Assert\Length(max: 4000, maxMessage: 'A chain has at most {{ limit }} characters.')],
+                'stance' => [new Assert\Choice(choices: ['orthodox', 'southpaw'], message: 'A stance is orthodox or southpaw.')],
+                'link' => [new Assert\Type('int', message: 'A link is told by its place.'), new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.')],
+            ],
+            missingFieldsMessage: 'Name chain, stance and link of each.',
+            extraFieldsMessage: 'This field is not known.',
+        )])]
+        public array $fallen = [],
+        #[Assert\Count(max: self::MOST, maxMessage: 'At most {{ limit }} combinations.')]
+        #[Assert\All([new Assert\Collection(
+            fields: [
+                'combination' => [new Assert\Type('int', message: 'A combination is told by its number in the library.')],
+                'minutes' => [new Assert\Type(['int', 'float'], message: 'Minutes are a number.'), new Assert\Range(min: 0.5, max: 120, notInRangeMessage: 'A combination is drilled {{ min }} to {{ max }} minutes.')],
+                'stance' => new Assert\Optional([new Assert\Choice(choices: ['own', 'other', 'both'], message: 'It was drilled in the own stance, in the other, or in both.')]),
+            ],
+            missingFieldsMessage: 'Name combination and minutes of each.',
+            extraFieldsMessage: 'This field is not known.',
+        )])]
+        public ?array $combinations = null,
+    ) {
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Periplus\App\Account\User;
+use Periplus\App\Exchange\Csv;
+use Periplus\App\Http\HeavyWork;
+use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Print\FileResponse;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The logbook and its months as files. */
+final readonly class LogFileController
+{
+    public function __construct(private LogFiles $files, private Logbook $logbook, private MonthReport $months, private GymNumberings $numberings)
+    {
+    }
+
+    #[Route('/api/logbook/logbook.json', methods: 'GET')]
+    #[HeavyWork]
+    public function json(): Response
+    {
+        return self::stream($this->files->json(), 'application/json', 'logbook.json');
+    }
+
+    #[Route('/api/logbook/logbook.csv', methods: 'GET')]
+    #[HeavyWork]
+    public function csv(): Response
+    {
+        return self::stream($this->files->csv(), 'text/csv; charset=UTF-8', 'logbook.csv');
+    }
+
+    #[Route('/api/logbook/import', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    #[HeavyWork]
+    public function import(Request $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->files->import($request->getContent(), $user));
+    }
+
+    #[Route('/api/reports/month.pdf/{month<\d{4}-\d\d>}', methods: 'GET')]
+    #[HeavyWork]
+    public function monthSheet(string $month, MonthSheet $sheet, #[CurrentUser] User $user): Response
+    {
+        return FileResponse::of($sheet->of($this->months->of($month, $this->numberings->of($user))), 'application/pdf', 'month '.$month.'.pdf');
+    }
+
+    /** The sessions of a month, one a line. */
+    #[Route('/api/reports/month.csv/{month<\d{4}-\d\d>}', methods: 'GET')]
+    public function monthTable(string $month): Response
+    {
+        $period = Period::month($month);
+        $lines = [Csv::line(['day', 'session', 'course', 'coach', 'minutes', 'orthodox', 'southpaw', 'effort', 'strikes', 'left', 'right', 'head', 'body', 'leg', 'orthodoxMinutes', 'southpawMinutes', 'openings', 'jabOpenings', 'combinations', 'fellApart', 'note'])];
+        foreach ($this->logbook->between($period->from, $period->to) as $entry) {
+            $figure = static fn (string $name): string => (string) round($entry->figures[$name] ?? 0.0, 1);
+            $minutes = static fn (float $ms): string => (string) round($ms / 60_000, 1);
+            $lines[] = Csv::line([$entry->day, $entry->name, $entry->course['name'] ?? '', $entry->coach['name'], $minutes($entry->workMs), (string) $entry->orthodox, (string) $entry->southpaw, (string) $entry->effort, $figure('strikes'), $figure('side left'), $figure('side right'), $figure('target head'), $figure('target body'), $figure('target leg'), $minutes($entry->figures['stance orthodox'] ?? 0.0), $minutes($entry->figures['stance southpaw'] ?? 0.0), $figure('openings'), $figure('openings jab'), Csv::several(array_values(array_unique(array_diff(array_column($entry->drilled, 'name'), [''])))), (string) \count($entry->fallen), $entry->note]);
+        }
+
+        return FileResponse::of(implode('', $lines), 'text/csv', 'month '.$month.'.csv');
+    }
+
+    /** @param iterable<string> $parts */
+    private static function stream(iterable $parts, string $type, string $name): Response
+    {
+        return new StreamedResponse(static function () use ($parts): void {
+            foreach ($parts as $part) {
+                echo $part;
+            }
+        }, 200, ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, $name)]);
+    }
+}

@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Account\User;
+use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Course\Courses;
+use Periplus\App\Exchange\Csv;
+use Periplus\App\Http\ApiProblem;
+use Periplus\Core\Combination\Fingerprint;
+use Periplus\Core\Flow\Options\Medium;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Stance;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The logbook as a file, and back: docs/formats/logbook.md. Every entry has a key, by which one that is there already is
+ * told, so that a file that comes in twice doubles nothing.
+ *
+ * @phpstan-import-type DrilledRow from LogEntry
+ * @phpstan-import-type FallenLink from LogEntry
+ */
+final readonly class LogFiles
+{
+    public const FORMAT = 'periplus-logbook';
+    public const VERSION = 1;
+    private const COLUMNS = ['key', 'day', 'session', 'course', 'coach', 'lengthMs', 'workMs', 'orthodox', 'southpaw', 'level1', 'level2', 'level3', 'effort', 'note', 'combination', 'chain', 'stance', 'thrown', 'medium', 'level', 'ms', 'otherMs', 'repetitions', 'strikes', 'fallen'];
+    /** Entries that are read at a time. */
+    private const BATCH = 500;
+    /** Most entries of a file that comes in. */
+    private const MOST = 20_000;
+
+    public function __construct(private Connection $connection, private Logbook $logbook, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
+    {
+    }
+
+    /** @return iterable<string> */
+    public function json(): iterable
+    {
+        yield '{"format":"'.self::FORMAT.'","version":'.self::VERSION.',"exportedAt":"'.$this->clock->now()->format(\DATE_ATOM).'","entries":[';
+        $isFirst = true;
+        foreach ($this->entries() as $entry) {
+            yield ($isFirst ? "\n" : ",\n").json_encode($this->document($entry), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+            $isFirst = false;
+        }
+        yield "\n]}\n";
+    }
+
+    /** @return iterable<string> a line for each combination of each entry */
+    public function csv(): iterable
+    {
+        yield Csv::line(self::COLUMNS);
+        foreach ($this->entries() as $entry) {
+            $document = $this->document($entry);
+            $head = [$document['key'], $document['day'], $document['session'], $document['course'] ?? '', $document['coach'], $document['lengthMs'], $document['workMs'], $document['orthodox'], $document['southpaw'], $entry->levels[1] ?? '', $entry->levels[2] ?? '', $entry->levels[3] ?? '', $document['effort'], $document['note']];
+            $told = [];
+            foreach ([] === $document['drilled'] ? [null] : $document['drilled'] as $row) {
+                $chain = null === $row ? '' : $row['stance'].' '.$row['chain'];
+                // The links that fell apart stand with the first row of their chain.
+                $fallen = null === $row || isset($told[$chain]) ? [] : array_filter($document['fallen'], static fn (array $link): bool => $link['stance'].' '.$link['chain'] === $chain);
+                $told[$chain] = true;
+                $cells = null === $row ? array_fill(0, 10, '') : [$row['combination'], $row['chain'] ?? '', $row['stance'], $row['thrown'] ?? '', $row['medium'], $row['level'] ?? '', $row['ms'], $row['otherMs'], $row['repetitions'], $row['strikes']];
+                yield Csv::line(array_map(static fn (int|float|string|null $cell): string => (string) $cell, [...$head, ...$cells, implode(' ', array_column($fallen, 'link'))]));
+            }
+        }
+    }
+
+    /**
+     * Takes a file in. What is there already stays as it is.
+     *
+     * @return array{new: int, known: int}
+     *
+     * @throws ApiProblem when it cannot be read, with the place
+     */
+    public function import(string $text, User $editor): array
+    {
+        $entries = str_starts_with(ltrim($text, "\xEF\xBB\xBF \t\r\n"), '{') ? $this->ofJson($text) : $this->ofCsv($text);
+        if (\count($entries) > self::MOST) {
+            throw self::wrong(\sprintf('The file has %s entries; at most %s come in at a time. Split it.', number_format(\count($entries)), number_format(self::MOST)));
+        }
+        $courses = array_flip($this->courses->names());
+        $known = $this->logbook->known(array_map(strval(...), array_keys($entries)));
+        $this->connection->transactional(function () use ($entries, $known, $courses, $editor): void {
+            foreach ($entries as $key => $entry) {
+                if (!isset($known[(string) $key])) {
+                    [$row, $drilled, $fallen] = $this->read($entry, $courses, 'Entry '.$key);
+                    $this->logbook->import((string) $key, $row, $drilled, $fallen, $editor);
+                }
+            }
+        });
+
+        return ['new' => \count($entries) - \count($known), 'known' => \count($known)];
+    }
+
+    /** @return iterable<LogEntry> */
+    private function entries(): iterable
+    {
+        $after = ['0000-00-00', 0];
+        do {
+            $entries = $this->logbook->after($after[0], $after[1], self::BATCH);
+            foreach ($entries as $entry) {
+                $after = [$entry->day, $entry->id];
+                yield $entry;
+            }
+        } while (self::BATCH === \count($entries));
+    }
+
+    /** @return array{key: string, day: string, session: string, course: string|null, coach: string, lengthMs: int, workMs: int, orthodox: int|null, southpaw: int|null, levels: object, effort: int|null, note: string, drilled: list<array{combination: string, chain: string|null, stance: string, thrown: string|null, medium: string, level: int|null, ms: int, otherMs: int, repetitions: float, strikes: float}>, fallen: list<array{chain: string, stance: string, link: int}>} */
+    private function document(LogEntry $entry): array
+    {
+        return [
+            'key' => $entry->key,
+            'day' => $entry->day,
+            'session' => $entry->name,
+            'course' => $entry->course['name'] ?? null,
+            'coach' => $entry->coach['name'],
+            'lengthMs' => $entry->lengthMs,
+            'workMs' => $entry->workMs,
+            'orthodox' => $entry->orthodox,
+            'southpaw' => $entry->southpaw,
+            'levels' => (object) $entry->levels,
+            'effort' => $entry->effort,
+            'note' => $entry->note,
+            'drilled' => array_map(static fn (array $row): array => ['combination' => $row['name'], 'chain' => $row['notation'], 'stance' => $row['stance'], 'thrown' => $row['thrown'], 'medium' => $row['medium'], 'level' => $row['level'], 'ms' => $row['ms'], 'otherMs' => $row['other_ms'], 'repetitions' => $row['repetitions'], 'strikes' => $row['strikes']], $entry->drilled),
+            'fallen' => array_map(static fn (array $row): array => ['chain' => $row['notation'], 'stance' => $row['stance'], 'link' => $row['link']], $entry->fallen),
+        ];
+    }
+
+    /** @return array<array-key, array<array-key, mixed>> entries by key */
+    private function ofJson(string $text): array
+    {
+        $data = json_decode(ltrim($text, "\xEF\xBB\xBF"), true, 32);
+        if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || !\is_array($data['entries'] ?? null)) {
+            throw self::wrong('This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.');
+        }
+        $entries = [];
+        foreach ($data['entries'] as $at => $entry) {
+            $key = \is_array($entry) ? $entry['key'] ?? null : null;
+            if (!\is_array($entry) || !\is_string($key) || 1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/', $key)) {
+                throw self::wrong(\sprintf('Entry %d of the file has no key.', (int) $at + 1));
+            }
+            $entries[$key] = $entry;
+        }
+
+        return $entries;
+    }
+
+    /** @return array<array-key, array<array-key, mixed>> entries by key */
+    private function ofCsv(string $text): array
+    {
+        $stream = fopen('php://temp', 'r+');
+        if (false === $stream) {
+            throw new \RuntimeException('There is no room to read the file.');
+        }
+        fwrite($stream, ltrim($text, "\xEF\xBB\xBF"));
+        rewind($stream);
+        $head = fgetcsv($stream, null, ',', '"', '');
+        if (self::COLUMNS !== $head) {
+            throw self::wrong('This is no logbook of Periplus: the first line does not name its columns.');
+        }
+        $entries = [];
+        for ($line = 2; false !== ($cells = fgetcsv($stream, null, ',', '"', '')); ++$line) {
+            if ([null] === $cells) {
+                continue;
+            }
+            if (\count($cells) !== \count(self::COLUMNS)) {
+                throw self::wrong(\sprintf('Line %d has %d cells; %d are expected.', $line, \count($cells), \count(self::COLUMNS)));
+            }
+            $row = array_map(static fn (?string $cell): string => Csv::read((string) $cell), array_combine(self::COLUMNS, $cells));
+            $number = static fn (string $cell): ?float => '' === $cell ? null : (is_numeric($cell) ? (float) $cell : throw self::wrong(\sprintf('Line %d: “%s” is no number.', $line, mb_strimwidth($cell, 0, 30, '…'))));
+            $whole = static fn (string $cell): ?int => null === $number($cell) ? null : (int) $number($cell);
+            if (1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/', $row['key'])) {
+                throw self::wrong(\sprintf('Line %d has no key.', $line));
+            }
+            $entries[$row['key']] ??= ['day' => $row['day'], 'session' => $row['session'], 'course' => '' === $row['course'] ? null : $row['course'], 'coach' => $row['coach'], 'lengthMs' => $whole($row['lengthMs']), 'workMs' => $whole($row['workMs']), 'orthodox' => $whole($row['orthodox']), 'southpaw' => $whole($row['southpaw']), 'levels' => array_filter(['1' => $whole($row['level1']), '2' => $whole($row['level2']), '3' => $whole($row['level3'])], \is_int(...)), 'effort' => $whole($row['effort']), 'note' => $row['note'], 'drilled' => [], 'fallen' => []];
+            if ('' !== $row['medium']) {
+                $entries[$row['key']]['drilled'][] = ['combination' => $row['combination'], 'chain' => '' === $row['chain'] ? null : $row['chain'], 'stance' => $row['stance'], 'thrown' => '' === $row['thrown'] ? null : $row['thrown'], 'medium' => $row['medium'], 'level' => $whole($row['level']), 'ms' => $whole($row['ms']), 'otherMs' => $whole($row['otherMs']), 'repetitions' => $number($row['repetitions']), 'strikes' => $number($row['strikes'])];
+            }
+            foreach ('' === $row['fallen'] ? [] : explode(' ', $row['fallen']) as $link) {
+                $entries[$row['key']]['fallen'][] = ['chain' => $row['chain'], 'stance' => $row['stance'], 'link' => (int) $link];
+            }
+        }
+        fclose($stream);
+
+        return $entries;
+    }
+
+    /**
+     * @param array<array-key, mixed> $entry
+     * @param array<string, int> $courses ids by name
+     *
+     * @return array{array<string, mixed>, list<DrilledRow>, list<FallenLink>}
+     */
+    private function read(array $entry, array $courses, string $where): array
+    {
+        $text = static fn (mixed $value, int $most): string => \is_string($value) ? mb_substr($value, 0, $most) : '';
+        $whole = static fn (mixed $value, int $least, int $most): ?int => is_numeric($value) ? max($least, min($most, (int) $value)) : null;
+        $day = $text($entry['day'] ?? null, 10);
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
+        if (false === $date || $date->format('Y-m-d') !== $day) {
+            throw self::wrong(\sprintf('%s: “%s” is no day. Write it as 2026-11-26.', $where, $day));
+        }
+        $drilled = [];
+        foreach (\is_array($entry['drilled'] ?? null) ? $entry['drilled'] : [] as $row) {
+            if (!\is_array($row) || null === Medium::tryFrom($text($row['medium'] ?? null, 10)) || null === Stance::tryFrom($text($row['stance'] ?? null, 10))) {
+                throw self::wrong($where.': what was drilled needs a stance and a medium.');
+            }
+            $stance = Stance::from($text($row['stance'] ?? null, 10));
+            $chain = $this->chain($row['chain'] ?? null, $stance, $where);
+            $drilled[] = ['combination_id' => null === $chain ? null : $chain[1], 'name' => $text($row['combination'] ?? null, 120), 'notation' => $chain[0] ?? null, 'stance' => $stance->value, 'thrown' => $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null, 'medium' => $text($row['medium'] ?? null, 10), 'level' => $whole($row['level'] ?? null, 1, 3), 'ms' => $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0, 'other_ms' => $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0, 'repetitions' => round(is_numeric($row['repetitions'] ?? null) ? max(0.0, (float) $row['repetitions']) : 0.0, 3), 'strikes' => round(is_numeric($row['strikes'] ?? null) ? max(0.0, (float) $row['strikes']) : 0.0, 3)];
+        }
+        $fallen = [];
+        foreach (\is_array($entry['fallen'] ?? null) ? $entry['fallen'] : [] as $row) {
+            if (\is_array($row) && null !== Stance::tryFrom($text($row['stance'] ?? null, 10))) {
+                $fallen[] = ['notation' => $text($row['chain'] ?? null, 4000), 'stance' => $text($row['stance'] ?? null, 10), 'link' => $whole($row['link'] ?? null, 0, 63) ?? 0];
+            }
+        }
+        $levels = [];
+        foreach (\is_array($entry['levels'] ?? null) ? $entry['levels'] : [] as $level => $athletes) {
+            if (\in_array((int) $level, [1, 2, 3], true)) {
+                $levels[(int) $level] = $whole($athletes, 0, 500) ?? 0;
+            }
+        }
+        $work = $whole($entry['workMs'] ?? null, 0, 86_400_000) ?? 0;
+
+        return [[
+            'course_id' => $courses[$text($entry['course'] ?? null, 80)] ?? null,
+            'name' => $text($entry['session'] ?? null, 120),
+            'day' => $day,
+            'length_ms' => $whole($entry['lengthMs'] ?? null, 0, 86_400_000) ?? $work,
+            'work_ms' => $work,
+            'coach_id' => null,
+            'coach' => $text($entry['coach'] ?? null, 120),
+            'orthodox' => $whole($entry['orthodox'] ?? null, 0, 500),
+            'southpaw' => $whole($entry['southpaw'] ?? null, 0, 500),
+            'levels' => json_encode((object) $levels, \JSON_THROW_ON_ERROR),
+            'effort' => $whole($entry['effort'] ?? null, 0, 10),
+            'note' => $text($entry['note'] ?? null, 2000),
+            'is_checked' => 1,
+        ], $drilled, $fallen];
+    }
+
+    /** @return array{string, int|null}|null the chain as it is stored, and the combination in use that has it */
+    private function chain(mixed $notation, Stance $stance, string $where): ?array
+    {
+        if (!\is_string($notation) || '' === $notation) {
+            return null;
+        }
+        $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ?? throw self::wrong(\sprintf('%s: the chain “%s” cannot be read.', $where, mb_strimwidth($notation, 0, 60, '…')));
+        $found = $this->combinations->withChains([Fingerprint::of($chain)->withEffort]);
+
+        return [$notation, [] === $found ? null : reset($found)[0]->id];
+    }
+
+    private static function wrong(string $message): ApiProblem
+    {
+        return new ApiProblem(422, 'invalid', $message);
+    }
+}

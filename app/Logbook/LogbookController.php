@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Periplus\App\Account\Accounts;
+use Periplus\App\Account\User;
+use Periplus\App\Http\IfMatch;
+use Periplus\App\Numbering\GymNumberings;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The entries of the logbook: every coach writes and corrects them. */
+#[Route('/api/logbook/entries')]
+final readonly class LogbookController
+{
+    private const SIZE = 30;
+
+    public function __construct(private Logbook $logbook, private RunRecorder $recorder, private EntrySerializer $serializer, private Accounts $accounts, private GymNumberings $numberings)
+    {
+    }
+
+    /**
+     * @param bool $unchecked only those that no coach has looked at
+     * @param bool $removed those that were taken out, instead
+     */
+    #[Route('', methods: 'GET')]
+    public function list(#[MapQueryParameter] ?int $course = null, #[MapQueryParameter] bool $unchecked = false, #[MapQueryParameter] bool $removed = false, #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1): JsonResponse
+    {
+        $this->recorder->catchUp();
+        [$entries, $total] = $this->logbook->page($course, $unchecked, $removed, $page, self::SIZE);
+        $coaches = $this->accounts->names();
+
+        return new JsonResponse([
+            'entries' => array_map(static fn (LogEntry $entry): array => $entry->row(), $entries),
+            'total' => $total,
+            'page' => $page,
+            'size' => self::SIZE,
+            'unchecked' => $this->logbook->unchecked(),
+            'coaches' => array_map(static fn (int $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($coaches), $coaches),
+        ]);
+    }
+
+    #[Route('', methods: 'POST')]
+    public function write(#[MapRequestPayload(acceptFormat: 'json')] EntryRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->logbook->write($request, $user), $user, 201);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'GET')]
+    public function read(int $id, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->logbook->get($id), $user);
+    }
+
+    #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
+    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] EntryRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->logbook->update($id, IfMatch::version($http), $request, $user), $user);
+    }
+
+    #[Route('/{id<\d{1,9}>}/remove', methods: 'POST')]
+    public function remove(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->logbook->remove($id, IfMatch::version($http), $user), $user);
+    }
+
+    #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
+    public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($this->logbook->restore($id, IfMatch::version($http), $user), $user);
+    }
+
+    private function answer(LogEntry $entry, User $user, int $status = 200): JsonResponse
+    {
+        $response = new JsonResponse($this->serializer->of($entry, $this->numberings->of($user)), $status);
+        $response->setEtag((string) $entry->version);
+
+        return $response;
+    }
+}

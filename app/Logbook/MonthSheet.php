@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Periplus\App\Http\PlainText;
+use Periplus\App\Print\Sheet;
+
+/** The month on one page of paper, A4, mm. */
+final readonly class MonthSheet
+{
+    private const MARGIN = 14.0;
+    private const WIDTH = 210 - 2 * self::MARGIN;
+    private const INK = [28, 36, 49];
+    private const PALE = [86, 91, 102];
+    private const BAR = [31, 78, 121];
+    private const BAR_TWO = [196, 120, 32];
+
+    /**
+     * @param array<string, mixed> $document {@see MonthReport::of}
+     *
+     * @return string the PDF
+     */
+    public function of(array $document): string
+    {
+        /** @var array{month: string, gym: string, sessions: int, workMs: int, athletes: int|null, effort: float|null, before: array{month: string, sessions: int, workMs: int}, sum: array{strikes: float, weapons: object, sides: array<string, float>, targets: array<string, float>, limbs: array<string, float>, stanceMs: array<string, int>, openings: float, jabOpenings: float}, courses: list<array{name: string, sessions: int, workMs: int}>, days: list<array{day: string, workMs: int}>, most: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>, fell: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>, neglected: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>, findings: list<string>} $month */
+        $month = $document;
+        $title = (new \DateTimeImmutable($month['month'].'-01'))->format('F Y');
+        $pdf = new Sheet('P', $month['gym'].', '.$title, self::MARGIN);
+        $pdf->setAutoPageBreak(false);
+        $this->write($pdf, Sheet::WORDS, 11, $month['gym'], self::PALE);
+        $this->write($pdf, Sheet::NUMBERS, 30, $title);
+        $this->write($pdf, Sheet::WORDS, 10, \sprintf(
+            '%d sessions, %s of work%s%s. The month before: %d sessions, %s.',
+            $month['sessions'],
+            self::minutes($month['workMs']),
+            null === $month['athletes'] ? '' : \sprintf(', %d athletes a session', $month['athletes']),
+            null === $month['effort'] ? '' : \sprintf(', felt %.1f of 10', $month['effort']),
+            $month['before']['sessions'],
+            self::minutes($month['before']['workMs']),
+        ), self::PALE);
+        $pdf->Ln(3);
+        $this->head($pdf, 'Minutes of work, day by day');
+        $this->columns($pdf, array_map(static fn (array $day): array => [substr($day['day'], 8), $day['workMs'] / 60_000], $month['days']), 26);
+        $pdf->Ln(3);
+        $y = $pdf->GetY();
+        $half = self::WIDTH / 2 - 4;
+        $this->head($pdf, 'Strikes of one athlete, by weapon');
+        /** @var array<string, float> $weapons */
+        $weapons = (array) $month['sum']['weapons'];
+        arsort($weapons);
+        $this->bars($pdf, self::MARGIN, $half, array_map(static fn (string $name, float $count): array => [$name, $count, self::number($count)], array_keys($weapons), array_values($weapons)), 10);
+        $left = $pdf->GetY();
+        $pdf->setXY(self::MARGIN + $half + 8, $y);
+        $this->head($pdf, 'Courses');
+        $this->bars($pdf, self::MARGIN + $half + 8, $half, array_map(static fn (array $course): array => [$course['name'], (float) $course['workMs'], \sprintf('%d, %s', $course['sessions'], self::minutes($course['workMs']))], $month['courses']), 4);
+        $pdf->Ln(2);
+        foreach ([
+            ['left', 'right', $month['sum']['sides']['left'], $month['sum']['sides']['right']],
+            ['hands, elbows', 'kicks, knees', $month['sum']['limbs']['hand'] + $month['sum']['limbs']['elbow'], $month['sum']['limbs']['leg'] + $month['sum']['limbs']['knee']],
+            ['orthodox', 'southpaw', (float) $month['sum']['stanceMs']['orthodox'], (float) $month['sum']['stanceMs']['southpaw']],
+            ['opened with a jab', 'with another', $month['sum']['jabOpenings'], $month['sum']['openings'] - $month['sum']['jabOpenings']],
+        ] as [$one, $other, $a, $b]) {
+            $this->share($pdf, self::MARGIN + $half + 8, $half, $one, $other, $a, $b);
+        }
+        $pdf->setXY(self::MARGIN, max($left, $pdf->GetY()) + 3);
+        $y = $pdf->GetY();
+        $third = (self::WIDTH - 10) / 3;
+        $lowest = $y;
+        $x = self::MARGIN;
+        foreach (['Drilled most' => $month['most'], 'Fell apart' => $month['fell'], 'Long not drilled' => $month['neglected']] as $head => $rows) {
+            $pdf->setXY($x, $y);
+            $this->head($pdf, $head);
+            foreach ($rows as $row) {
+                $pdf->setX($x);
+                $this->cell($pdf, $third * 0.66, self::short($row['combination']['name'], 26), self::INK);
+                $this->cell($pdf, $third * 0.34, match ($head) {
+                    'Drilled most' => self::minutes($row['ms']),
+                    'Fell apart' => $row['fell'].' of '.$row['times'],
+                    default => $row['last'],
+                }, self::PALE, 'R');
+                $pdf->Ln(5);
+            }
+            if ([] === $rows) {
+                $pdf->setX($x);
+                $this->cell($pdf, $third, 'nothing', self::PALE);
+                $pdf->Ln(5);
+            }
+            $lowest = max($lowest, $pdf->GetY());
+            $x += $third + 5;
+        }
+        $pdf->setXY(self::MARGIN, $lowest + 3);
+        if ([] !== $month['findings']) {
+            $this->head($pdf, 'To be looked at');
+            foreach ($month['findings'] as $finding) {
+                $this->write($pdf, Sheet::WORDS, 10, '• '.$finding);
+            }
+        }
+        $pdf->setXY(self::MARGIN, 297 - 14);
+        $this->write($pdf, Sheet::WORDS, 7.5, 'Strikes are counted from what the walls showed and coaches wrote down, for one athlete who was there all the time. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', self::PALE);
+
+        return $pdf->Output('', 'S');
+    }
+
+    private function head(Sheet $pdf, string $text): void
+    {
+        $x = $pdf->GetX();
+        $this->write($pdf, Sheet::NUMBERS, 13, $text);
+        $pdf->setX($x);
+    }
+
+    /** @param list<array{string, float}> $columns name and height */
+    private function columns(Sheet $pdf, array $columns, float $height): void
+    {
+        $most = max(1.0, ...array_column($columns, 1));
+        $width = self::WIDTH / max(1, \count($columns));
+        $foot = $pdf->GetY() + $height;
+        foreach ($columns as $at => [$name, $value]) {
+            $tall = ($height - 8) * $value / $most;
+            $pdf->Rect(self::MARGIN + $at * $width + 0.6, $foot - 4 - $tall, $width - 1.2, $tall, 'F', [], self::BAR);
+            if ($value > 0) {
+                $pdf->setXY(self::MARGIN + $at * $width, $foot - 8 - $tall);
+                $this->cell($pdf, $width, (string) round($value), self::PALE, 'C', 6.5);
+            }
+            $pdf->setXY(self::MARGIN + $at * $width, $foot - 4);
+            $this->cell($pdf, $width, ltrim($name, '0'), self::PALE, 'C', 6.5);
+        }
+        $pdf->setXY(self::MARGIN, $foot);
+    }
+
+    /** @param list<array{string, float, string}> $bars name, length and what stands behind it */
+    private function bars(Sheet $pdf, float $x, float $width, array $bars, int $most): void
+    {
+        $bars = \array_slice(array_filter($bars, static fn (array $bar): bool => $bar[1] > 0), 0, $most);
+        $longest = max(1.0, ...array_column($bars, 1));
+        foreach ($bars as [$name, $value, $says]) {
+            $pdf->setX($x);
+            $this->cell($pdf, 0.4 * $width, self::short($name, 22), self::INK);
+            $y = $pdf->GetY();
+            $pdf->Rect($x + 0.4 * $width, $y + 0.9, 0.36 * $width * $value / $longest, 3.2, 'F', [], self::BAR);
+            $pdf->setXY($x + 0.77 * $width, $y);
+            $this->cell($pdf, 0.23 * $width, $says, self::PALE, 'R');
+            $pdf->setXY($x, $y + 5);
+        }
+    }
+
+    private function share(Sheet $pdf, float $x, float $width, string $one, string $other, float $a, float $b): void
+    {
+        $all = $a + $b;
+        if ($all <= 0) {
+            return;
+        }
+        $y = $pdf->GetY();
+        $part = $width * $a / $all;
+        $pdf->Rect($x, $y + 4.4, $part, 2.4, 'F', [], self::BAR);
+        $pdf->Rect($x + $part, $y + 4.4, $width - $part, 2.4, 'F', [], self::BAR_TWO);
+        $pdf->setXY($x, $y);
+        $this->cell($pdf, $width / 2, \sprintf('%s %d %%', $one, round(100 * $a / $all)), self::INK, 'L', 8);
+        $this->cell($pdf, $width / 2, \sprintf('%d %% %s', round(100 * $b / $all), $other), self::INK, 'R', 8);
+        $pdf->setXY($x, $y + 8);
+    }
+
+    /** @param array{int, int, int} $tone */
+    private function cell(Sheet $pdf, float $width, string $text, array $tone, string $align = 'L', float $points = 9): void
+    {
+        $text = PlainText::line($text);
+        $pdf->useFont(Sheet::WORDS, $points, $text);
+        $pdf->setTextColor(...$tone);
+        $pdf->Cell($width, 5, $text, 0, 0, $align);
+    }
+
+    /** @param array{int, int, int} $tone */
+    private function write(Sheet $pdf, string $font, float $points, string $text, array $tone = self::INK): void
+    {
+        $text = PlainText::lines($text);
+        $pdf->useFont($font, $points, $text);
+        $pdf->setTextColor(...$tone);
+        $pdf->MultiCell(0, 0, $text, 0, 'L', false, 1, $pdf->GetX());
+    }
+
+    private static function minutes(int $ms): string
+    {
+        $minutes = (int) round($ms / 60_000);
+
+        return $minutes < 120 ? $minutes.' min' : \sprintf('%d h %02d', intdiv($minutes, 60), $minutes % 60);
+    }
+
+    private static function number(float $value): string
+    {
+        return number_format($value);
+    }
+
+    private static function short(string $text, int $most): string
+    {
+        return mb_strimwidth($text, 0, $most, '…');
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Periplus\App\Http\ApiProblem;
+
+/** Some days, both of which count. */
+final readonly class Period
+{
+    /** Most years that are looked back. */
+    private const YEARS = 30;
+
+    private function __construct(public string $from, public string $to)
+    {
+    }
+
+    /**
+     * @param string|null $from twelve weeks before the last day when null
+     * @param string|null $to today when null
+     *
+     * @throws ApiProblem when one is no day
+     */
+    public static function of(?string $from, ?string $to, \DateTimeImmutable $today): self
+    {
+        $to = null === $to || '' === $to ? $today->format('Y-m-d') : self::day($to, 'to');
+        $from = null === $from || '' === $from ? (new \DateTimeImmutable($to))->modify('monday this week')->modify('-11 weeks')->format('Y-m-d') : self::day($from, 'from');
+        if ($from > $to) {
+            throw self::wrong('from', 'The first day comes after the last. Turn them round.');
+        }
+        if ((int) substr($to, 0, 4) - (int) substr($from, 0, 4) > self::YEARS) {
+            throw self::wrong('from', \sprintf('At most %d years can be looked at.', self::YEARS));
+        }
+
+        return new self($from, $to);
+    }
+
+    /** @throws ApiProblem when it is no month such as 2026-11 */
+    public static function month(string $month): self
+    {
+        $first = \DateTimeImmutable::createFromFormat('!Y-m-d', $month.'-01');
+        if (false === $first || $first->format('Y-m') !== $month) {
+            throw self::wrong('month', 'A month is written as 2026-11.');
+        }
+
+        return new self($first->format('Y-m-d'), $first->modify('last day of this month')->format('Y-m-d'));
+    }
+
+    /** @return list<string> the Mondays of all weeks in it, by time */
+    public function weeks(): array
+    {
+        $weeks = [];
+        for ($week = Weeks::of($this->from); $week <= $this->to; $week = (new \DateTimeImmutable($week))->modify('+7 days')->format('Y-m-d')) {
+            $weeks[] = $week;
+        }
+
+        return $weeks;
+    }
+
+    private static function day(string $day, string $field): string
+    {
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
+
+        return false !== $date && $date->format('Y-m-d') === $day ? $day : throw self::wrong($field, 'A day is written as 2026-11-26.');
+    }
+
+    private static function wrong(string $field, string $message): ApiProblem
+    {
+        return new ApiProblem(422, 'invalid', $message, ['violations' => [['field' => $field, 'message' => $message]]]);
+    }
+}

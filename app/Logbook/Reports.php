@@ -1,0 +1,304 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Doctrine\DBAL\Connection;
+use Periplus\App\Combination\CombinationSummary;
+use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Combination\LineRenderer;
+use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\Measure\Measurements;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\Measure\MeasuredVerdict;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Notation\Words;
+use Periplus\Core\Session\Log\LoadFindings;
+use Periplus\Core\Technique\Catalogue;
+
+/**
+ * What the logbook tells.
+ *
+ * @phpstan-import-type Kept from Measurements
+ */
+final readonly class Reports
+{
+    public const SIZE = 50;
+    /** Most links that are shown as trouble. */
+    private const MOST_LINKS = 60;
+
+    public function __construct(
+        private Connection $connection,
+        private Weeks $weeks,
+        private CombinationTable $combinations,
+        private LineRenderer $lines,
+        private Measurements $measurements,
+        private GymHouseRules $rules,
+        private Check $check,
+        private Reader $reader,
+    ) {
+    }
+
+    /**
+     * How often and how long each combination was drilled.
+     *
+     * @return array<string, mixed>
+     */
+    public function drilled(Period $period, ?int $course, string $sort, string $direction, int $page, Numbering $numbering): array
+    {
+        $column = ['last' => 'last', 'times' => 'times', 'minutes' => 'ms', 'southpaw' => 'southpaw_ms / ms', 'fell' => 'fell'][$sort] ?? 'last';
+        $way = 'up' === $direction ? 'ASC' : 'DESC';
+        [$where, $values] = self::where($period, $course);
+        $skip = ($page - 1) * self::SIZE;
+        /** @var list<array{combination_id: int|string, last: string, times: int|string, ms: int|string, southpaw_ms: int|string, fell: int|string, total: int|string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT g.*, COUNT(*) OVER () AS total FROM (SELECT combination_id, MAX(day) AS last, COUNT(*) AS times, SUM(ms) AS ms, SUM(southpaw_ms) AS southpaw_ms, SUM(fell > 0) AS fell FROM log_combination WHERE '.$where." GROUP BY combination_id) g ORDER BY $column $way, combination_id LIMIT ".self::SIZE." OFFSET $skip", $values);
+        $summaries = $this->summaries(array_map(static fn (array $row): int => (int) $row['combination_id'], $rows));
+
+        return [
+            'rows' => array_map(fn (array $row): array => [
+                'combination' => $this->brief($summaries[(int) $row['combination_id']] ?? null, (int) $row['combination_id'], $numbering),
+                'last' => $row['last'],
+                'times' => (int) $row['times'],
+                'ms' => (int) $row['ms'],
+                'southpawMs' => (int) $row['southpaw_ms'],
+                'fell' => (int) $row['fell'],
+            ], $rows),
+            'total' => (int) ($rows[0]['total'] ?? 0),
+            'page' => $page,
+            'size' => self::SIZE,
+            'never' => $this->combinations->count(['c.archived_at IS NULL AND c.drilled_at IS NULL', []]),
+            'minutes' => $this->byWeek($period, $course),
+        ];
+    }
+
+    /**
+     * What was thrown: by week, and in all.
+     *
+     * @return array<string, mixed>
+     */
+    public function load(Period $period, ?int $course): array
+    {
+        $known = array_column($this->weeks->between($period->from, $period->to, $course), null, 'week');
+        $weeks = [];
+        $sum = [];
+        foreach ($period->weeks() as $week) {
+            $row = $known[$week] ?? ['week' => $week, 'sessions' => 0, 'workMs' => 0, 'figures' => []];
+            $weeks[] = ['week' => $week, 'sessions' => $row['sessions'], 'workMs' => $row['workMs'], ...self::figures($row['figures'])];
+            foreach ($row['figures'] as $name => $value) {
+                $sum[$name] = ($sum[$name] ?? 0.0) + $value;
+            }
+        }
+
+        return [
+            'weeks' => $weeks,
+            'sum' => ['sessions' => array_sum(array_column($weeks, 'sessions')), 'workMs' => array_sum(array_column($weeks, 'workMs')), ...self::figures($sum)],
+            'weapons' => self::families(),
+            'findings' => LoadFindings::of($sum),
+        ];
+    }
+
+    /**
+     * Links that fell apart or measure slower, against what the check says.
+     *
+     * @return array<string, mixed>
+     */
+    public function links(Period $period, ?int $course, Numbering $numbering): array
+    {
+        [$where, $values] = self::where($period, $course);
+        /** @var list<array{combination_id: int|string, notation: string, link: int|string, fell: int|string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT combination_id, notation, link, COUNT(*) AS fell FROM log_fallen_link WHERE '.$where.' AND combination_id IS NOT NULL GROUP BY combination_id, notation, link', $values);
+        $troubles = [];
+        foreach ($rows as $row) {
+            $troubles[(int) $row['combination_id']][(int) $row['link']] = ['fell' => (int) $row['fell'], 'notation' => $row['notation']];
+        }
+        $measured = $this->measurements->all();
+        $ids = array_values(array_unique([...array_keys($troubles), ...array_keys($measured)]));
+        $times = $this->times($ids, $where, $values);
+        $links = [];
+        foreach ($this->combinations->summaries($ids) as $summary) {
+            if (null === $summary->archivedAt) {
+                array_push($links, ...$this->linksOf($summary, $troubles[$summary->id] ?? [], $measured[$summary->id] ?? [], $times[$summary->id] ?? 0, $numbering));
+            }
+        }
+        usort($links, static fn (array $one, array $other): int => [!$other['disagrees'], $one['weight']] <=> [!$one['disagrees'], $other['weight']]);
+
+        return ['links' => array_map(static fn (array $link): array => array_diff_key($link, ['weight' => 0]), \array_slice(array_reverse($links), 0, self::MOST_LINKS))];
+    }
+
+    /**
+     * @param array<int, array{fell: int, notation: string}> $fallen by the place of the link
+     * @param list<Kept> $measured
+     *
+     * @return list<array{disagrees: bool, weight: float, ...}>
+     */
+    private function linksOf(CombinationSummary $summary, array $fallen, array $measured, int $times, Numbering $numbering): array
+    {
+        $content = $summary->content;
+        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain;
+        if (null === $chain) {
+            return [];
+        }
+        $inStance = new ChainInStance($chain, $content->stance);
+        $result = $this->check->run($inStance, new CheckOptions($this->rules->named($content->rules)));
+        $words = Words::byRole()->items($inStance);
+        $links = [];
+        foreach ($result->timing->links as $at => $link) {
+            $fell = ($fallen[$at]['notation'] ?? '') === $content->notation ? $fallen[$at]['fell'] : 0;
+            $measures = array_values(array_filter(array_merge(...array_map(static fn (array $one): array => $one['links'], $measured)), static fn (array $one): bool => $one['from'] <= $at && $at < $one['to'] && null !== $one['median']));
+            $slower = \count(array_filter($measures, static fn (array $one): bool => MeasuredVerdict::Stops->value === $one['verdict']));
+            $faster = \count(array_filter($measures, static fn (array $one): bool => MeasuredVerdict::Faster->value === $one['verdict']));
+            if (0 === $fell + $slower + $faster) {
+                continue;
+            }
+            $flows = 'flows' === $link->verdict->value;
+            $disagrees = ($flows && ($slower >= 2 || $fell >= 2)) || (!$flows && $faster >= 2);
+            $links[] = [
+                'combination' => $this->brief($summary, $summary->id, $numbering),
+                'link' => $at,
+                'from' => $words[$at],
+                'to' => $words[$at + 1],
+                'fell' => $fell,
+                'times' => $times,
+                'measured' => ['count' => \count($measures), 'slower' => $slower, 'faster' => $faster, 'median' => [] === $measures ? null : round(array_sum(array_column($measures, 'median')) / \count($measures), 1), 'computed' => [] === $measures ? null : round(array_sum(array_column($measures, 'computed')) / \count($measures), 1)],
+                'check' => ['verdict' => $link->verdict->value, 'wait' => round($link->wait, 1), 'reason' => $flows ? '' : $result->timing->reason($link)],
+                'disagrees' => $disagrees,
+                'says' => self::says($flows, $fell, $slower, $faster),
+                'rules' => $content->rules,
+                'of' => self::numbersOf($chain->items[$at + 1]->key()),
+                'weight' => $fell + $slower + 0.5 * $faster,
+            ];
+        }
+
+        return $links;
+    }
+
+    private static function says(bool $flows, int $fell, int $slower, int $faster): string
+    {
+        return match (true) {
+            $flows && $fell + $slower > 0 => 'The check says that it flows. Where several athletes stop here, a number of the model or a school may not be theirs.',
+            !$flows && $fell + $slower > 0 => 'The check says so, too: mend the chain, or teach the wait.',
+            !$flows && $faster > 0 => 'The check expects a wait that athletes do not need.',
+            default => 'Quicker than computed, and it flows.',
+        };
+    }
+
+    /** Whose numbers of the model make that link: the strike or move that comes. */
+    private static function numbersOf(string $key): string
+    {
+        preg_match('/^[+(]*([a-z-]+)/', $key, $found);
+        $id = $found[1] ?? '';
+
+        return isset(Catalogue::builtIn()->strikes[$id]) || isset(Catalogue::builtIn()->moves[$id]) ? $id : 'body';
+    }
+
+    /**
+     * @param list<int> $ids
+     * @param list<mixed> $values
+     *
+     * @return array<int, int> in how many sessions each was drilled
+     */
+    private function times(array $ids, string $where, array $values): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        /** @var array<int, int|string> $rows */
+        $rows = $this->connection->fetchAllKeyValue('SELECT combination_id, COUNT(*) FROM log_combination WHERE '.$where.' AND combination_id IN ('.implode(', ', $ids).') GROUP BY combination_id', $values);
+
+        return array_map(intval(...), $rows);
+    }
+
+    /** @return list<array{week: string, workMs: int, sessions: int}> */
+    private function byWeek(Period $period, ?int $course): array
+    {
+        $known = array_column($this->weeks->between($period->from, $period->to, $course), null, 'week');
+
+        return array_map(static fn (string $week): array => ['week' => $week, 'workMs' => $known[$week]['workMs'] ?? 0, 'sessions' => $known[$week]['sessions'] ?? 0], $period->weeks());
+    }
+
+    /**
+     * @param array<string, float> $sums
+     *
+     * @return array<string, mixed>
+     */
+    public static function figures(array $sums): array
+    {
+        return [
+            'strikes' => round($sums['strikes'] ?? 0.0, 1),
+            'repetitions' => round($sums['repetitions'] ?? 0.0, 1),
+            'free' => round($sums['free'] ?? 0.0, 1),
+            'weapons' => (object) self::among($sums, 'weapon', self::families()),
+            'sides' => self::among($sums, 'side', ['left', 'right']),
+            'limbs' => self::among($sums, 'limb', ['hand', 'elbow', 'leg', 'knee']),
+            'targets' => self::among($sums, 'target', ['head', 'body', 'leg']),
+            'stanceMs' => array_map(intval(...), self::among($sums, 'stance', ['orthodox', 'southpaw'])),
+            'openings' => round($sums['openings'] ?? 0.0, 1),
+            'jabOpenings' => round($sums['openings jab'] ?? 0.0, 1),
+        ];
+    }
+
+    /**
+     * @param array<string, float> $sums
+     * @param list<string> $names
+     *
+     * @return array<string, float> those of a kind, to a tenth
+     */
+    private static function among(array $sums, string $kind, array $names): array
+    {
+        $numbers = [];
+        foreach ($names as $name) {
+            $numbers[$name] = round($sums[$kind.' '.$name] ?? 0.0, 1);
+        }
+
+        return $numbers;
+    }
+
+    /** @return list<string> families of strikes in the order of the catalogue */
+    public static function families(): array
+    {
+        $families = [];
+        foreach (Catalogue::builtIn()->strikes as $strike) {
+            $families[$strike->family] = true;
+        }
+
+        return array_keys($families);
+    }
+
+    /** @return array{id: int, name: string, text: string, level: int, archived: bool, line: array<string, mixed>|null} */
+    public function brief(?CombinationSummary $summary, int $id, Numbering $numbering): array
+    {
+        if (null === $summary) {
+            return ['id' => $id, 'name' => 'A combination that is gone', 'text' => '', 'level' => 1, 'archived' => true, 'line' => null];
+        }
+        $drawn = $this->lines->of($summary->content, $numbering);
+
+        return ['id' => $id, 'name' => $summary->content->name, 'text' => $drawn['text'], 'level' => $summary->content->level, 'archived' => null !== $summary->archivedAt, 'line' => $drawn['line']];
+    }
+
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, CombinationSummary> by id
+     */
+    public function summaries(array $ids): array
+    {
+        $found = [];
+        foreach ($this->combinations->summaries($ids) as $summary) {
+            $found[$summary->id] = $summary;
+        }
+
+        return $found;
+    }
+
+    /** @return array{string, list<mixed>} */
+    private static function where(Period $period, ?int $course): array
+    {
+        return null === $course
+            ? ['counts = 1 AND day BETWEEN ? AND ?', [$period->from, $period->to]]
+            : ['course_id = ? AND counts = 1 AND day BETWEEN ? AND ?', [$course, $period->from, $period->to]];
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Measure;
+
+use Periplus\App\Account\User;
+use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\HeavyWork;
+use Periplus\Core\Measure\Onsets;
+use Periplus\Core\Measure\Synthesis;
+use Periplus\Core\Measure\Wave;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Measuring combinations by tapping and by sound: every coach does. */
+final readonly class MeasureController
+{
+    /** Peaks of a recording for its picture. */
+    private const PEAKS = 600;
+
+    public function __construct(private Measurements $measurements)
+    {
+    }
+
+    /** What taps or hits say; nothing is kept. */
+    #[Route('/api/combinations/{id<\d{1,9}>}/measure', methods: 'POST')]
+    public function measure(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request): JsonResponse
+    {
+        return new JsonResponse($this->measurements->measure($id, $request)->toArray());
+    }
+
+    #[Route('/api/combinations/{id<\d{1,9}>}/measurements', methods: 'GET')]
+    public function list(int $id): JsonResponse
+    {
+        return new JsonResponse(['measurements' => $this->measurements->kept($id)]);
+    }
+
+    #[Route('/api/combinations/{id<\d{1,9}>}/measurements', methods: 'POST')]
+    public function keep(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        if (null === $request->id) {
+            throw new ApiProblem(422, 'invalid', 'What is kept needs an id.', ['violations' => [['field' => 'id', 'message' => 'What is kept needs an id.']]]);
+        }
+
+        return new JsonResponse(['id' => $this->measurements->keep($id, $request, $user)], 201);
+    }
+
+    #[Route('/api/measurements/{id<\d{1,9}>}/remove', methods: 'POST')]
+    public function remove(int $id, #[CurrentUser] User $user): Response
+    {
+        $this->measurements->remove($id, $user);
+
+        return new Response(status: 204);
+    }
+
+    #[Route('/api/measurements/{id<\d{1,9}>}/restore', methods: 'POST')]
+    public function restore(int $id, #[CurrentUser] User $user): Response
+    {
+        $this->measurements->remove($id, $user, false);
+
+        return new Response(status: 204);
+    }
+
+    /** The hits in a recording of bag or pads: a mono WAV file, at most a minute of it. It is not kept. */
+    #[Route('/api/onsets', methods: 'POST')]
+    #[HeavyWork]
+    public function onsets(Request $request): JsonResponse
+    {
+        try {
+            $wave = Wave::read($request->getContent());
+        } catch (\DomainException $unreadable) {
+            throw new ApiProblem(422, 'invalid', $unreadable->getMessage());
+        }
+
+        return new JsonResponse(['lengthMs' => round($wave->length(), 1), 'peaks' => $wave->peaks(self::PEAKS), 'onsets' => Onsets::of($wave)]);
+    }
+
+    /** A bag as it sounds, at the given moments: for trying it out without a microphone. */
+    #[Route('/api/onsets/sample.wav', methods: 'GET')]
+    public function sample(#[MapQueryParameter] string $hits = '', #[MapQueryParameter(options: ['min_range' => 0, 'max_range' => 1])] float $noise = 0.1): Response
+    {
+        $moments = array_values(array_filter(array_map(floatval(...), explode(',', mb_substr($hits, 0, 2000))), static fn (float $ms): bool => $ms > 0 && $ms < 30_000));
+
+        return new Response(Synthesis::bag([] === $moments ? [400.0, 700.0, 1100.0] : $moments, $noise)->write(), 200, ['Content-Type' => 'audio/wav']);
+    }
+}

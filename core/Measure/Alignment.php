@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Measure;
+
+/**
+ * Which tap is which strike, over several repetitions: the alignment that costs least (dynamic programming, as for two
+ * sequences by Needleman and Wunsch 1970). A strike may be missed, a tap may be one too many, and how quickly the athlete
+ * throws on the whole is found with it.
+ */
+final readonly class Alignment
+{
+    /** Most taps or hits at a time. */
+    public const MOST = 600;
+    private const MISSED = 1.2;
+    private const EXTRA = 1.0;
+    private const AGAIN = 0.2;
+    /** Most taps in a row that are too many. */
+    private const SKIPS = 3;
+    /** What an interval of quite another length costs at most. */
+    private const ODD = 2.2;
+    private const PACES = [0.6, 0.8, 1.0, 1.3, 1.7, 2.2, 3.0];
+
+    /**
+     * @param list<array<int, int>> $repetitions the tap of each strike that was heard, by the strike's place among the contacts
+     * @param list<int> $extra taps that are no strike
+     * @param float $pace how many times the computed time the athlete takes on the whole
+     */
+    private function __construct(public array $repetitions, public array $extra, public float $pace, private float $cost)
+    {
+    }
+
+    /**
+     * @param list<float> $taps ms, in their order
+     * @param list<float> $contacts ms from the start of the chain, at least two
+     */
+    public static function of(array $taps, array $contacts): self
+    {
+        $best = null;
+        foreach (self::PACES as $pace) {
+            $one = self::atPace($taps, $contacts, $pace);
+            // The pace that it shows is nearer to the truth than the one that was tried.
+            for ($round = 0; $round < 2; ++$round) {
+                $next = self::atPace($taps, $contacts, self::paceOf($taps, $contacts, $one->repetitions));
+                if ($next->cost >= $one->cost) {
+                    break;
+                }
+                $one = $next;
+            }
+            if (null === $best || $one->cost < $best->cost - 1e-9) {
+                $best = $one;
+            }
+        }
+
+        return $best;
+    }
+
+    /** How many strikes of the repetitions have no tap. */
+    public function missed(int $contacts): int
+    {
+        return array_sum(array_map(static fn (array $repetition): int => $contacts - \count($repetition), $this->repetitions));
+    }
+
+    /**
+     * @param list<float> $taps
+     * @param list<float> $contacts
+     */
+    private static function atPace(array $taps, array $contacts, float $pace): self
+    {
+        $count = \count($contacts);
+        $longest = 0.0;
+        for ($k = 1; $k < $count; ++$k) {
+            $longest = max($longest, $pace * ($contacts[$k] - $contacts[$k - 1]));
+        }
+        /** @var list<list<float>> $costs */
+        $costs = [];
+        /** @var list<list<array{int, int, bool}|null>> $from */
+        $from = [];
+        foreach ($taps as $i => $tap) {
+            for ($k = 0; $k < $count; ++$k) {
+                $cost = self::EXTRA * $i + self::MISSED * $k;
+                $way = null;
+                for ($j = $i - 1; $j >= max(0, $i - 1 - self::SKIPS); --$j) {
+                    $skipped = self::EXTRA * ($i - 1 - $j);
+                    $gap = $tap - $taps[$j];
+                    for ($m = 0; $m < $count; ++$m) {
+                        if ($m < $k) {
+                            $next = $costs[$j][$m] + $skipped + self::MISSED * ($k - $m - 1) + self::odd($gap, $pace * ($contacts[$k] - $contacts[$m]));
+                            if ($next < $cost) {
+                                [$cost, $way] = [$next, [$j, $m, false]];
+                            }
+                        }
+                        // Between two repetitions lies at least as much as between two strikes.
+                        $again = $costs[$j][$m] + $skipped + self::MISSED * ($count - 1 - $m + $k) + self::AGAIN + ($gap < $longest ? self::odd($gap, $longest) : 0.0);
+                        if ($again < $cost) {
+                            [$cost, $way] = [$again, [$j, $m, true]];
+                        }
+                    }
+                }
+                $costs[$i][$k] = $cost;
+                $from[$i][$k] = $way;
+            }
+        }
+        [$least, $at] = [self::EXTRA * \count($taps), null];
+        foreach ($taps as $i => $_) {
+            foreach ($costs[$i] as $k => $cost) {
+                $whole = $cost + self::MISSED * ($count - 1 - $k) + self::EXTRA * (\count($taps) - 1 - $i);
+                if ($whole < $least) {
+                    [$least, $at] = [$whole, [$i, $k]];
+                }
+            }
+        }
+        $repetitions = [];
+        $current = $used = [];
+        while (null !== $at) {
+            [$i, $k] = $at;
+            $current[$k] = $i;
+            $used[$i] = true;
+            $way = $from[$i][$k];
+            if (null === $way || $way[2]) {
+                ksort($current);
+                array_unshift($repetitions, $current);
+                $current = [];
+            }
+            $at = null === $way ? null : [$way[0], $way[1]];
+        }
+
+        return new self($repetitions, array_values(array_diff(array_keys($taps), array_keys($used))), $pace, $least);
+    }
+
+    private static function odd(float $gap, float $expected): float
+    {
+        return min(self::ODD, abs(log(max(1.0, $gap) / max(1.0, $expected))));
+    }
+
+    /**
+     * @param list<float> $taps
+     * @param list<float> $contacts
+     * @param list<array<int, int>> $repetitions
+     */
+    private static function paceOf(array $taps, array $contacts, array $repetitions): float
+    {
+        $ratios = [];
+        foreach ($repetitions as $repetition) {
+            foreach ($repetition as $k => $tap) {
+                if (isset($repetition[$k + 1])) {
+                    $ratios[] = ($taps[$repetition[$k + 1]] - $taps[$tap]) / max(1.0, $contacts[$k + 1] - $contacts[$k]);
+                }
+            }
+        }
+
+        return [] === $ratios ? 1.0 : max(0.3, min(5.0, Statistics::median($ratios)));
+    }
+}

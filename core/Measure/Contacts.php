@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Measure;
+
+use Periplus\Core\Combination\StrikeItem;
+use Periplus\Core\Flow\Timing\ChainTiming;
+
+/** When the strikes of a chain land by the check: what a tap or a sound is held against. Strikes that land together are one. */
+final readonly class Contacts
+{
+    /**
+     * @param list<list<int>> $items places in the chain of what lands at each moment
+     * @param list<float> $ms of each moment
+     */
+    private function __construct(public array $items, public array $ms)
+    {
+    }
+
+    public static function of(ChainTiming $timing): self
+    {
+        $items = $ms = [];
+        foreach ($timing->chain->items as $at => $item) {
+            $impact = $timing->moments[$at]->impact;
+            if (!$item instanceof StrikeItem || !$item->delivered() || null === $impact) {
+                continue;
+            }
+            if ($item->joined && [] !== $items) {
+                $items[\count($items) - 1][] = $at;
+                continue;
+            }
+            $items[] = [$at];
+            $ms[] = $impact;
+        }
+
+        return new self($items, $ms);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Measure;
+
+/** The time from one strike to the next as it was measured, beside the one that the check computes. */
+final readonly class MeasuredLink
+{
+    /** ms that a tap is good to, and the share of an interval that nobody sees. Common practice, no source. */
+    private const SEEN = 40.0;
+    private const SHARE = 0.15;
+
+    /**
+     * @param int $from place in the chain of the earlier strike
+     * @param float $computed ms at the athlete's own pace
+     * @param float|null $median ms; null where both strikes were never heard together
+     * @param float|null $spread ms, as a standard deviation
+     * @param int $count of repetitions in which both were heard
+     */
+    public function __construct(public int $from, public int $to, public float $computed, public ?float $median, public ?float $spread, public int $count)
+    {
+    }
+
+    public function verdict(): MeasuredVerdict
+    {
+        if (null === $this->median) {
+            return MeasuredVerdict::NotHeard;
+        }
+        // Less than this cannot be told from chance: two standard errors of the median.
+        $tolerance = max(self::SEEN, self::SHARE * $this->computed, 2.5 * ($this->spread ?? 0.0) / sqrt(max(1, $this->count)));
+
+        return match (true) {
+            $this->median > $this->computed + $tolerance => MeasuredVerdict::Stops,
+            $this->median < $this->computed - $tolerance => MeasuredVerdict::Faster,
+            default => MeasuredVerdict::AsComputed,
+        };
+    }
+
+    /** One sentence for a coach. */
+    public function says(): string
+    {
+        $difference = null === $this->median ? 0 : (int) round(abs($this->median - $this->computed));
+
+        return match ($this->verdict()) {
+            MeasuredVerdict::AsComputed => 'As computed.',
+            MeasuredVerdict::Faster => \sprintf('Faster than computed, by %d ms.', $difference),
+            MeasuredVerdict::Stops => \sprintf('Stops here, %d ms longer than computed.', $difference),
+            MeasuredVerdict::NotHeard => 'Both strikes were never heard in one repetition.',
+        };
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Measure;
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * A heavy bag as it sounds, at known moments, in noise: the stand-in for a microphone. A hit is a low thud that dies away
+ * within a tenth of a second and the slap of leather on top; the noise is white, as from a fan. Invented for tests and demo.
+ */
+final readonly class Synthesis
+{
+    /**
+     * @param list<float> $hits ms
+     * @param float $noise strength of the noise, as a share of the loudest hit
+     */
+    public static function bag(array $hits, float $noise, int $seed = 1, int $rate = 16_000): Wave
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $length = (int) ceil($rate * (([] === $hits ? 0.0 : max($hits)) + 500.0) / 1000);
+        $samples = [];
+        for ($at = 0; $at < $length; ++$at) {
+            $samples[] = $noise * 0.6 * (self::between($random, -1.0, 1.0) + self::between($random, -1.0, 1.0)) / 2;
+        }
+        foreach ($hits as $ms) {
+            $start = (int) round($rate * $ms / 1000);
+            $loud = self::between($random, 0.45, 0.75);
+            $thud = self::between($random, 70.0, 120.0);
+            for ($at = 0; $at < (int) (0.18 * $rate) && $start + $at < $length; ++$at) {
+                $time = $at / $rate;
+                $samples[$start + $at] += $loud * (
+                    0.7 * exp(-$time / 0.045) * sin(2 * \M_PI * $thud * $time)
+                    + 0.5 * exp(-$time / 0.008) * self::between($random, -1.0, 1.0)
+                );
+            }
+        }
+
+        return new Wave(array_values($samples), $rate);
+    }
+
+    private static function between(Randomizer $random, float $least, float $most): float
+    {
+        return $least + ($most - $least) * $random->getInt(0, 1 << 24) / (1 << 24);
+    }
+}

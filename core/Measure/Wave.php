@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Measure;
+
+/** A recording: one track of samples from -1 to 1. Read from RIFF WAVE, PCM of 16 bits (Microsoft and IBM, Multimedia Programming Interface 1.0, 1991). */
+final readonly class Wave
+{
+    /** Longest recording, s. */
+    public const LONGEST = 60;
+    private const RATES = [4000, 48_000];
+
+    /** @param list<float> $samples */
+    public function __construct(public array $samples, public int $rate)
+    {
+    }
+
+    /** @throws \DomainException when it cannot be read, in words for whoever sent it */
+    public static function read(string $bytes): self
+    {
+        if (\strlen($bytes) < 12 || !str_starts_with($bytes, 'RIFF') || 'WAVE' !== substr($bytes, 8, 4)) {
+            throw new \DomainException('This is no WAV recording.');
+        }
+        $at = 12;
+        $rate = $channels = 0;
+        while ($at + 8 <= \strlen($bytes)) {
+            $kind = substr($bytes, $at, 4);
+            $length = self::number('V', substr($bytes, $at + 4, 4));
+            if ('fmt ' === $kind && $length >= 16) {
+                $format = self::number('v', substr($bytes, $at + 8, 2));
+                $channels = self::number('v', substr($bytes, $at + 10, 2));
+                $rate = self::number('V', substr($bytes, $at + 12, 4));
+                $bits = self::number('v', substr($bytes, $at + 22, 2));
+                if (1 !== $format || 16 !== $bits || 1 !== $channels) {
+                    throw new \DomainException('The recording has to have one track of 16 bits a sample.');
+                }
+                if ($rate < self::RATES[0] || $rate > self::RATES[1]) {
+                    throw new \DomainException('The recording has to have 4,000 to 48,000 samples a second.');
+                }
+            }
+            if ('data' === $kind) {
+                break;
+            }
+            $at += 8 + $length + $length % 2;
+        }
+        if (0 === $rate || $at + 8 > \strlen($bytes)) {
+            throw new \DomainException('The recording holds no sound.');
+        }
+        $data = substr($bytes, $at + 8, min(self::number('V', substr($bytes, $at + 4, 4)), \strlen($bytes) - $at - 8) & ~1);
+        if (\strlen($data) / 2 > self::LONGEST * $rate) {
+            throw new \DomainException(\sprintf('The recording is longer than %d seconds. Take the part with the repetitions.', self::LONGEST));
+        }
+        /** @var array<int, int>|false $words */
+        $words = '' === $data ? [] : unpack('v*', $data);
+
+        return new self(array_map(static fn (int $word): float => ($word > 32_767 ? $word - 65_536 : $word) / 32_768, array_values(false === $words ? [] : $words)), $rate);
+    }
+
+    /** As a file, from which the same is read, to a sixteen-bit step. */
+    public function write(): string
+    {
+        $data = '';
+        foreach (array_chunk($this->samples, 8192) as $part) {
+            $data .= pack('v*', ...array_map(static fn (float $sample): int => (int) round(32_767 * max(-1.0, min(1.0, $sample))) & 0xFFFF, $part));
+        }
+
+        return 'RIFF'.pack('V', 36 + \strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16).'data'.pack('V', \strlen($data)).$data;
+    }
+
+    /** ms */
+    public function length(): float
+    {
+        return 1000 * \count($this->samples) / $this->rate;
+    }
+
+    /** With fewer samples a second: the mean of each few. */
+    public function atMost(int $rate): self
+    {
+        $few = (int) floor($this->rate / $rate);
+        if ($few < 2) {
+            return $this;
+        }
+        $samples = [];
+        for ($at = 0; $at + $few <= \count($this->samples); $at += $few) {
+            $sum = 0.0;
+            for ($of = $at; $of < $at + $few; ++$of) {
+                $sum += $this->samples[$of];
+            }
+            $samples[] = $sum / $few;
+        }
+
+        return new self($samples, intdiv($this->rate, $few));
+    }
+
+    /**
+     * The loudest of each few samples, for a picture.
+     *
+     * @return list<float> 0..1
+     */
+    public function peaks(int $count): array
+    {
+        $few = max(1, (int) ceil(\count($this->samples) / max(1, $count)));
+
+        return array_map(static fn (array $part): float => round(max(0.0, max(array_map(abs(...), $part))), 3), array_chunk($this->samples, $few));
+    }
+
+    private static function number(string $format, string $bytes): int
+    {
+        /** @var array{1: int}|false $found */
+        $found = @unpack($format, $bytes);
+
+        return false === $found ? 0 : $found[1];
+    }
+}

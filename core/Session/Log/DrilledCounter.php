@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Log;
+
+use Periplus\Core\Combination\Chain;
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\FreeStrikes;
+use Periplus\Core\Session\Drill\DrillRun;
+use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Drill\Portion;
+use Periplus\Core\Session\Drill\RoundStance;
+use Periplus\Core\Session\Drill\SessionValues;
+use Periplus\Core\Session\Load\Load;
+use Periplus\Core\Session\Load\LoadCounter;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Programme\Segment;
+use Periplus\Core\Session\Programme\SegmentKind;
+use Periplus\Core\Technique\Stance;
+
+/** What was drilled: the work of a programme, as far as it was gone through. */
+final class DrilledCounter
+{
+    /** Of work, ms: what is shorter was started and left. */
+    public const LEAST = 1000;
+
+    /** @var array<string, Drilled> */
+    private array $drilled = [];
+
+    private function __construct()
+    {
+    }
+
+    /** @return list<Drilled> in the order in which they came; each once for a level, medium and chain */
+    public static function of(Programme $programme, Coverage $coverage): array
+    {
+        $counter = new self();
+        foreach ($programme->segments as $segment) {
+            $times = $coverage->times($segment->fromMs, $segment->toMs);
+            if (SegmentKind::Work === $segment->kind && null !== $segment->set && null !== $segment->run && $times * $segment->ms() >= self::LEAST) {
+                foreach ($segment->set->drill->portions($segment->run) as $portion) {
+                    $counter->add($programme, $segment, $segment->run, $portion, $times);
+                }
+            }
+        }
+
+        return array_values($counter->drilled);
+    }
+
+    /** What of the work was done, ms: the track that did most counts. */
+    public static function workMs(Programme $programme, Coverage $coverage): int
+    {
+        $works = [0];
+        foreach ($programme->tracks() as $track) {
+            $ms = 0.0;
+            foreach ($programme->segments($track) as $segment) {
+                $ms += SegmentKind::Work === $segment->kind ? $coverage->times($segment->fromMs, $segment->toMs) * $segment->ms() : 0.0;
+            }
+            $works[] = (int) round($ms);
+        }
+
+        return max($works);
+    }
+
+    /**
+     * What it asked of one athlete, who stands for all that were there: of each stance and level as many as attended.
+     *
+     * @param list<Drilled> $drilled
+     */
+    public static function load(array $drilled, Attendance $attendance): Load
+    {
+        $levels = array_values(array_unique(array_filter(array_map(static fn (Drilled $one): ?int => $one->level, $drilled), \is_int(...))));
+        $load = new Load(0, 0);
+        foreach ($drilled as $one) {
+            foreach (Stance::cases() as $athlete) {
+                $weight = $attendance->ofLevel($one->level, $levels) * $attendance->ofStance($athlete);
+                $other = 0.0 === $one->ms ? 0.0 : $one->otherMs / $one->ms;
+                foreach ([[$athlete, 1.0 - $other], [$athlete->other(), $other]] as [$stance, $share]) {
+                    self::count($load, $one, $stance, $weight * $share);
+                }
+            }
+        }
+
+        return $load;
+    }
+
+    private static function count(Load $load, Drilled $one, Stance $stance, float $weight): void
+    {
+        if (0.0 === $weight) {
+            return;
+        }
+        if (null === $one->thrown) {
+            $load->stanceMs[$stance->value] += $weight * $one->ms;
+            $load->countFree($weight * $one->strikes, null, null);
+
+            return;
+        }
+        LoadCounter::chain($load, new ChainInStance($one->thrown->chain, $stance), $weight * $one->repetitions, $weight * $one->ms, $one->medium);
+    }
+
+    private function add(Programme $programme, Segment $segment, DrillRun $run, Portion $portion, float $times): void
+    {
+        $ms = $portion->ms * $times;
+        $isOther = RoundStance::Other === $portion->stance;
+        $level = null === $segment->track ? null : $programme->plan->level($segment->track);
+        $of = null === $portion->chain ? null : self::combination($segment->set->combinations ?? [], $portion->chain);
+        $thrown = null === $portion->chain ? null : new ChainInStance($portion->chain, $of->inStance->stance ?? Stance::Orthodox);
+        $strikes = null === $portion->chain ? $portion->strikes ?? self::free($run, $portion) : 0.0;
+        $repetitions = null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
+        $drilled = new Drilled($of->inStance ?? $thrown, $thrown, $of->name ?? '', $of?->id, $ms, $isOther ? $ms : 0.0, $repetitions * $times, $strikes * $times, $run->options->medium, $level);
+        $key = implode(' ', [$level ?? '-', $run->options->medium->value, $of->id ?? self::key($of->inStance->chain ?? null), self::key($portion->chain)]);
+        $this->drilled[$key] = isset($this->drilled[$key]) ? $this->drilled[$key]->and($drilled) : $drilled;
+    }
+
+    /**
+     * To which of them a chain belongs: to the one that it is, or whose beginning it is; where there is one alone, to that.
+     *
+     * @param list<PlannedCombination> $combinations
+     */
+    private static function combination(array $combinations, Chain $chain): ?PlannedCombination
+    {
+        $key = self::key($chain);
+        foreach ($combinations as $combination) {
+            if (self::key($combination->inStance->chain) === $key) {
+                return $combination;
+            }
+        }
+        foreach ($combinations as $combination) {
+            if (str_starts_with(self::key($combination->inStance->chain).' ', $key.' ')) {
+                return $combination;
+            }
+        }
+
+        return 1 === \count($combinations) ? $combinations[0] : null;
+    }
+
+    private static function key(?Chain $chain): string
+    {
+        return null === $chain ? '' : implode(' ', array_map(static fn ($item): string => $item->key(true), $chain->items));
+    }
+
+    private static function free(DrillRun $run, Portion $portion): float
+    {
+        $burst = (int) SessionValues::builtIn()->value('burst');
+
+        return $burst * $portion->ms / $run->period(Chain::of([new FreeStrikes($burst)]));
+    }
+}

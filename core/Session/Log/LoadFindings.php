@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Log;
+
+/** What a coach would want to know about weeks of work, one plain sentence each. House values; common practice, no source. */
+final readonly class LoadFindings
+{
+    /** From which share of the strikes on one side carries too much. */
+    private const SIDE = 0.6;
+    /** Below which share a target, the other stance or the legs were left out. */
+    private const TARGET = 0.08;
+    private const STANCE = 0.1;
+    /** Between which shares jabs open. */
+    private const JAB = [0.35, 0.85];
+    /** Fewer strikes than this say nothing. */
+    private const FEW = 100;
+
+    /**
+     * @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures}
+     *
+     * @return list<string>
+     */
+    public static function of(array $figures): array
+    {
+        if (($figures['strikes'] ?? 0.0) < self::FEW) {
+            return [];
+        }
+        $findings = [];
+        [$left, $right] = [$figures['side left'] ?? 0.0, $figures['side right'] ?? 0.0];
+        $share = $left + $right > 0 ? max($left, $right) / ($left + $right) : 0.5;
+        if ($share > self::SIDE) {
+            $findings[] = \sprintf('The %s side throws %d %% of the strikes. Rounds in the other stance even it out.', $left > $right ? 'left' : 'right', round(100 * $share));
+        }
+        $targets = ['head' => $figures['target head'] ?? 0.0, 'body' => $figures['target body'] ?? 0.0, 'leg' => $figures['target leg'] ?? 0.0];
+        $legs = ($figures['limb leg'] ?? 0.0) + ($figures['limb knee'] ?? 0.0);
+        $all = array_sum($targets);
+        if ($all > 0 && $targets['body'] / $all < self::TARGET) {
+            $findings[] = \sprintf('The body gets %d %% of what lands. Chains that change height are missing.', round(100 * $targets['body'] / $all));
+        }
+        if ($legs > 0 && $targets['leg'] / $all < self::TARGET / 4) {
+            $findings[] = 'Kicks are thrown, and hardly any to the leg.';
+        }
+        [$orthodox, $southpaw] = [$figures['stance orthodox'] ?? 0.0, $figures['stance southpaw'] ?? 0.0];
+        $other = $orthodox + $southpaw > 0 ? min($orthodox, $southpaw) / ($orthodox + $southpaw) : 0.5;
+        if ($other < self::STANCE) {
+            $findings[] = \sprintf('Only %d %% of the minutes are in the %s stance.', round(100 * $other), $orthodox > $southpaw ? 'southpaw' : 'orthodox');
+        }
+        $openings = $figures['openings'] ?? 0.0;
+        $jabs = $openings > 0 ? ($figures['openings jab'] ?? 0.0) / $openings : null;
+        if (null !== $jabs && $jabs > self::JAB[1]) {
+            $findings[] = \sprintf('%d %% of the repetitions open with a jab: whoever knows this class knows what comes first.', round(100 * $jabs));
+        }
+        if (null !== $jabs && $jabs < self::JAB[0]) {
+            $findings[] = \sprintf('Only %d %% of the repetitions open with a jab.', round(100 * $jabs));
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Path;
+
+use Periplus\Core\Combination\Sequence;
+
+/** A combination that may be a step on a path: what it asks an athlete to know. */
+final readonly class Stage
+{
+    /**
+     * @param array<string, true> $links by what they join
+     * @param array<string, true> $weapons by the sign of the strike
+     */
+    private function __construct(public string $name, public array $links, public array $weapons)
+    {
+    }
+
+    /** @param string $name that tells it from the others */
+    public static function of(string $name, Sequence $sequence): self
+    {
+        $links = [];
+        foreach ($sequence->items as $at => $item) {
+            if ($at > 0) {
+                $links[$sequence->items[$at - 1].$item] = true;
+            }
+        }
+
+        return new self($name, $links, array_fill_keys($sequence->strikes(), true));
+    }
+
+    /** @return list<int> places of its links that are new, counted from 0 */
+    public static function newLinks(Sequence $sequence, Known $known): array
+    {
+        $new = [];
+        foreach ($sequence->items as $at => $item) {
+            if ($at > 0 && !isset($known->links[$sequence->items[$at - 1].$item])) {
+                $new[] = $at - 1;
+            }
+        }
+
+        return $new;
+    }
+
+    /**
+     * How much of it is new: links or weapons, whichever are more, since a new weapon always comes with the link that
+     * brings it. It never grows as more is known.
+     */
+    public function isNew(Known $known): int
+    {
+        return max(\count(array_diff_key($this->links, $known->links)), \count(array_diff_key($this->weapons, $known->weapons)));
+    }
+}
