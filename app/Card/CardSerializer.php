@@ -17,6 +17,7 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Session\Advice\Advice;
+use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
 use Periplus\Core\Technique\Stance;
 
@@ -50,7 +51,7 @@ final readonly class CardSerializer
                 'line' => (new LineDrawing($writer))->of($inStance, $result->timing, $result->sway, LineSize::Card),
                 'lengthMs' => (int) ceil($result->timing->length()),
                 'impacts' => array_map(static fn ($moment): ?int => null === $moment->impact ? null : (int) round($moment->impact), $result->timing->moments),
-                'reminders' => $reminders->for($result),
+                'reminders' => array_map(static fn (Reminder $reminder): string => $reminder->text, $reminders->for($result)),
             ];
         }
 

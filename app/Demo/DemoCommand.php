@@ -35,6 +35,7 @@ final class DemoCommand extends Command
         private readonly Combinations $combinations,
         private readonly Proposals $proposals,
         private readonly DemoSessions $sessions,
+        private readonly DemoLogbook $logbook,
         private readonly UserPasswordHasherInterface $hasher,
     ) {
         parent::__construct();
@@ -52,6 +53,7 @@ final class DemoCommand extends Command
             $count = $this->combinations($coaches);
             $this->proposals($coaches);
             $this->sessions->load($this->json('courses.json'), $this->json('sessions.json'), $coaches);
+            $this->logbook->load($this->json('logbook.json'), $this->json('measurements.json'), $coaches);
             $this->entities->getConnection()->update('gym', ['name' => 'Saltworks'], ['id' => 1]);
 
             return $count;

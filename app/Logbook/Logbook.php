@@ -27,8 +27,6 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Logbook
 {
-    private const SELECT = 'SELECT e.*, c.name AS course_name FROM log_entry e LEFT JOIN course c ON c.id = e.course_id';
-
     public function __construct(
         private Connection $connection,
         private DrilledRows $rows,
@@ -389,14 +387,15 @@ final readonly class Logbook
      */
     private function select(string $where, array $values): array
     {
-        /** @var list<array{id: int|string, entry_key: string, version: int|string, run_id: int|string|null, course_id: int|string|null, course_name: string|null, name: string, day: string, length_ms: int|string, work_ms: int|string, coach_id: int|string|null, coach: string, orthodox: int|string|null, southpaw: int|string|null, levels: string, effort: int|string|null, note: string, is_checked: int|string, removed_at: string|null, figures: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative(self::SELECT.' WHERE '.$where, $values);
+        /** @var list<array{id: int|string, entry_key: string, version: int|string, run_id: int|string|null, course_id: int|string|null, name: string, day: string, length_ms: int|string, work_ms: int|string, coach_id: int|string|null, coach: string, orthodox: int|string|null, southpaw: int|string|null, levels: string, effort: int|string|null, note: string, is_checked: int|string, removed_at: string|null, figures: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT e.* FROM log_entry e WHERE '.$where, $values);
+        $courses = $this->courses->names();
         $ids = array_map(static fn (array $row): int => (int) $row['id'], $rows);
         $drilled = $this->children('SELECT entry_id, combination_id, name, notation, stance, thrown, medium, level, ms, other_ms, repetitions, strikes FROM log_drilled', $ids);
         $fallen = $this->children('SELECT entry_id, notation, stance, link FROM log_fallen_link', $ids);
         $number = static fn (int|string|null $value): ?int => null === $value ? null : (int) $value;
 
-        return array_map(static function (array $row) use ($drilled, $fallen, $number): LogEntry {
+        return array_map(static function (array $row) use ($drilled, $fallen, $number, $courses): LogEntry {
             /** @var array<int, int> $levels */
             $levels = json_decode($row['levels'], true, flags: \JSON_THROW_ON_ERROR);
             /** @var array<string, float> $figures */
@@ -406,7 +405,7 @@ final readonly class Logbook
             /** @var list<FallenLink> $apart */
             $apart = $fallen[(int) $row['id']] ?? [];
 
-            return new LogEntry((int) $row['id'], $row['entry_key'], (int) $row['version'], $number($row['run_id']), null === $row['course_id'] ? null : ['id' => (int) $row['course_id'], 'name' => (string) $row['course_name']], $row['name'], $row['day'], (int) $row['length_ms'], (int) $row['work_ms'], ['id' => $number($row['coach_id']), 'name' => $row['coach']], $number($row['orthodox']), $number($row['southpaw']), $levels, $number($row['effort']), $row['note'], 1 === (int) $row['is_checked'], null !== $row['removed_at'], $figures, $of, $apart);
+            return new LogEntry((int) $row['id'], $row['entry_key'], (int) $row['version'], $number($row['run_id']), null === $row['course_id'] ? null : ['id' => (int) $row['course_id'], 'name' => $courses[(int) $row['course_id']] ?? ''], $row['name'], $row['day'], (int) $row['length_ms'], (int) $row['work_ms'], ['id' => $number($row['coach_id']), 'name' => $row['coach']], $number($row['orthodox']), $number($row['southpaw']), $levels, $number($row['effort']), $row['note'], 1 === (int) $row['is_checked'], null !== $row['removed_at'], $figures, $of, $apart);
         }, $rows);
     }
 

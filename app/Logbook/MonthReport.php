@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Logbook;
 
 use Doctrine\DBAL\Connection;
+use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Log\LoadFindings;
@@ -17,7 +18,7 @@ final readonly class MonthReport
     /** Days without it after which a combination that was drilled counts as neglected. */
     private const NEGLECTED = 42;
 
-    public function __construct(private Connection $connection, private Weeks $weeks, private Reports $reports, private GymSettings $gym)
+    public function __construct(private Connection $connection, private Weeks $weeks, private Reports $reports, private Courses $courses, private GymSettings $gym)
     {
     }
 
@@ -59,10 +60,12 @@ final readonly class MonthReport
     /** @return list<array{name: string, sessions: int, workMs: int}> */
     private function courses(Period $period): array
     {
-        /** @var list<array{name: string|null, sessions: int|string, work_ms: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT c.name, COUNT(*) AS sessions, SUM(e.work_ms) AS work_ms FROM log_entry e LEFT JOIN course c ON c.id = e.course_id WHERE e.removed_at IS NULL AND e.day BETWEEN ? AND ? GROUP BY e.course_id, c.name ORDER BY work_ms DESC', [$period->from, $period->to]);
+        /** @var list<array{course_id: int|string|null, sessions: int|string, work_ms: int|string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT course_id, COUNT(*) AS sessions, SUM(work_ms) AS work_ms FROM log_entry WHERE removed_at IS NULL AND day BETWEEN ? AND ? GROUP BY course_id ORDER BY work_ms DESC', [$period->from, $period->to]);
 
-        return array_map(static fn (array $row): array => ['name' => $row['name'] ?? 'Without a course', 'sessions' => (int) $row['sessions'], 'workMs' => (int) $row['work_ms']], $rows);
+        $names = $this->courses->names();
+
+        return array_map(static fn (array $row): array => ['name' => $names[(int) $row['course_id']] ?? 'Without a course', 'sessions' => (int) $row['sessions'], 'workMs' => (int) $row['work_ms']], $rows);
     }
 
     /** @return list<array{day: string, workMs: int}> every day of the month */

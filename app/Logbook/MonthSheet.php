@@ -113,7 +113,7 @@ final readonly class MonthSheet
     /** @param list<array{string, float}> $columns name and height */
     private function columns(Sheet $pdf, array $columns, float $height): void
     {
-        $most = max(1.0, ...array_column($columns, 1));
+        $most = max([1.0, ...array_column($columns, 1)]);
         $width = self::WIDTH / max(1, \count($columns));
         $foot = $pdf->GetY() + $height;
         foreach ($columns as $at => [$name, $value]) {
@@ -133,7 +133,7 @@ final readonly class MonthSheet
     private function bars(Sheet $pdf, float $x, float $width, array $bars, int $most): void
     {
         $bars = \array_slice(array_filter($bars, static fn (array $bar): bool => $bar[1] > 0), 0, $most);
-        $longest = max(1.0, ...array_column($bars, 1));
+        $longest = max([1.0, ...array_column($bars, 1)]);
         foreach ($bars as [$name, $value, $says]) {
             $pdf->setX($x);
             $this->cell($pdf, 0.4 * $width, self::short($name, 22), self::INK);

@@ -30,6 +30,7 @@ final readonly class MeasureController
 
     /** What taps or hits say; nothing is kept. */
     #[Route('/api/combinations/{id<\d{1,9}>}/measure', methods: 'POST')]
+    #[HeavyWork]
     public function measure(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request): JsonResponse
     {
         return new JsonResponse($this->measurements->measure($id, $request)->toArray());

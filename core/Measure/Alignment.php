@@ -16,8 +16,10 @@ final readonly class Alignment
     private const MISSED = 1.2;
     private const EXTRA = 1.0;
     private const AGAIN = 0.2;
+    /** Most strikes in a row that are missed. */
+    private const MISSES = 4;
     /** Most taps in a row that are too many. */
-    private const SKIPS = 3;
+    private const SKIPS = 2;
     /** What an interval of quite another length costs at most. */
     private const ODD = 2.2;
     private const PACES = [0.6, 0.8, 1.0, 1.3, 1.7, 2.2, 3.0];
@@ -40,17 +42,17 @@ final readonly class Alignment
         $best = null;
         foreach (self::PACES as $pace) {
             $one = self::atPace($taps, $contacts, $pace);
-            // The pace that it shows is nearer to the truth than the one that was tried.
-            for ($round = 0; $round < 2; ++$round) {
-                $next = self::atPace($taps, $contacts, self::paceOf($taps, $contacts, $one->repetitions));
-                if ($next->cost >= $one->cost) {
-                    break;
-                }
-                $one = $next;
-            }
             if (null === $best || $one->cost < $best->cost - 1e-9) {
                 $best = $one;
             }
+        }
+        // The pace that it shows is nearer to the truth than the one that was tried.
+        for ($round = 0; $round < 2; ++$round) {
+            $next = self::atPace($taps, $contacts, self::paceOf($taps, $contacts, $best->repetitions));
+            if ($next->cost >= $best->cost) {
+                break;
+            }
+            $best = $next;
         }
 
         return $best;
@@ -77,6 +79,8 @@ final readonly class Alignment
         $costs = [];
         /** @var list<list<array{int, int, bool}|null>> $from */
         $from = [];
+        /** @var list<array{float, int}> $ends the least cost of a repetition that ends with a tap, and with which strike */
+        $ends = [];
         foreach ($taps as $i => $tap) {
             for ($k = 0; $k < $count; ++$k) {
                 $cost = self::EXTRA * $i + self::MISSED * $k;
@@ -84,31 +88,33 @@ final readonly class Alignment
                 for ($j = $i - 1; $j >= max(0, $i - 1 - self::SKIPS); --$j) {
                     $skipped = self::EXTRA * ($i - 1 - $j);
                     $gap = $tap - $taps[$j];
-                    for ($m = 0; $m < $count; ++$m) {
-                        if ($m < $k) {
-                            $next = $costs[$j][$m] + $skipped + self::MISSED * ($k - $m - 1) + self::odd($gap, $pace * ($contacts[$k] - $contacts[$m]));
-                            if ($next < $cost) {
-                                [$cost, $way] = [$next, [$j, $m, false]];
-                            }
+                    for ($m = max(0, $k - 1 - self::MISSES); $m < $k; ++$m) {
+                        $next = $costs[$j][$m] + $skipped + self::MISSED * ($k - $m - 1) + self::odd($gap, $pace * ($contacts[$k] - $contacts[$m]));
+                        if ($next < $cost) {
+                            [$cost, $way] = [$next, [$j, $m, false]];
                         }
-                        // Between two repetitions lies at least as much as between two strikes.
-                        $again = $costs[$j][$m] + $skipped + self::MISSED * ($count - 1 - $m + $k) + self::AGAIN + ($gap < $longest ? self::odd($gap, $longest) : 0.0);
-                        if ($again < $cost) {
-                            [$cost, $way] = [$again, [$j, $m, true]];
-                        }
+                    }
+                    // Between two repetitions lies at least as much as between two strikes.
+                    [$ended, $m] = $ends[$j];
+                    $again = $ended + $skipped + self::MISSED * $k + self::AGAIN + ($gap < $longest ? self::odd($gap, $longest) : 0.0);
+                    if ($again < $cost) {
+                        [$cost, $way] = [$again, [$j, $m, true]];
                     }
                 }
                 $costs[$i][$k] = $cost;
                 $from[$i][$k] = $way;
             }
+            $ends[$i] = [\PHP_FLOAT_MAX, 0];
+            foreach ($costs[$i] as $m => $cost) {
+                $ended = $cost + self::MISSED * ($count - 1 - $m);
+                $ends[$i] = $ended < $ends[$i][0] ? [$ended, $m] : $ends[$i];
+            }
         }
         [$least, $at] = [self::EXTRA * \count($taps), null];
-        foreach ($taps as $i => $_) {
-            foreach ($costs[$i] as $k => $cost) {
-                $whole = $cost + self::MISSED * ($count - 1 - $k) + self::EXTRA * (\count($taps) - 1 - $i);
-                if ($whole < $least) {
-                    [$least, $at] = [$whole, [$i, $k]];
-                }
+        foreach ($ends as $i => [$ended, $k]) {
+            $whole = $ended + self::EXTRA * (\count($taps) - 1 - $i);
+            if ($whole < $least) {
+                [$least, $at] = [$whole, [$i, $k]];
             }
         }
         $repetitions = [];

@@ -87,7 +87,7 @@ final class LibraryTest extends ApiTestCase
     #[TestWith(['size=5000'])]
     #[TestWith(['page=0'])]
     #[TestWith(['sort=password'])]
-    #[TestWith(['sort=drilled'])]
+    #[TestWith(['sort=felt'])]
     public function testUnknownFilterReturns422(string $query): void
     {
         $this->signIn('head');

@@ -127,7 +127,7 @@ final class LogbookTest extends ApiTestCase
 
     public function testTwoCoachesDoNotOverwriteEachOther(): void
     {
-        $id = (int) $this->log('2026-11-20', ['Front porch' => 6])['id'];
+        $id = $this->logged('2026-11-20', ['Front porch' => 6]);
         self::assertSame(200, $this->correct($id, 1, ['effort' => 5])->status);
         $late = $this->correct($id, 1, ['effort' => 9]);
 
@@ -137,15 +137,20 @@ final class LogbookTest extends ApiTestCase
 
     public function testWhatIsTakenOutCountsNoMoreUntilItIsPutBack(): void
     {
-        $id = (int) $this->log('2026-11-20', ['Front porch' => 6])['id'];
+        $id = $this->logged('2026-11-20', ['Front porch' => 6]);
         self::assertSame('2026-11-20', $this->drilledOn('Front porch'));
         $this->ask('POST', "/api/logbook/entries/$id/remove", null, ['If-Match' => '"1"']);
 
-        self::assertSame([null, [], 0], [$this->drilledOn('Front porch'), $this->entries(), $this->load()['workMs']]);
+        self::assertNull($this->drilledOn('Front porch'));
+        self::assertSame([], $this->entries());
+        self::assertSame(0, $this->worked());
         $this->ask('POST', "/api/logbook/entries/$id/restore", null, ['If-Match' => '"2"']);
-        self::assertSame(['2026-11-20', 1, 360_000], [$this->drilledOn('Front porch'), \count($this->entries()), $this->load()['workMs']]);
+        self::assertSame('2026-11-20', $this->drilledOn('Front porch'));
+        self::assertCount(1, $this->entries());
+        self::assertSame(360_000, $this->worked());
     }
 
+    /** @param list<string> $names */
     #[TestWith(['drilled', ['Cellar window', 'Front porch']])]
     #[TestWith(['drilled never', ['Open the door']])]
     #[TestWith(['drilled 2 weeks', ['Cellar window']])]
@@ -171,7 +176,7 @@ final class LogbookTest extends ApiTestCase
         $this->log('2026-11-03', ['Front porch' => 6, 'Cellar window' => 4.5], ['orthodox' => 9, 'southpaw' => 3]);
         $this->log('2026-11-05', ['Front porch' => 3], ['orthodox' => 4, 'southpaw' => 4]);
         $this->log('2026-11-17', ['Cellar window' => 10], [], 'both');
-        $removed = (int) $this->log('2026-11-18', ['Cellar window' => 30])['id'];
+        $removed = $this->logged('2026-11-18', ['Cellar window' => 30]);
         $this->ask('POST', "/api/logbook/entries/$removed/remove", null, ['If-Match' => '"1"']);
         $rows = self::service(Connection::class)->fetchAllAssociative('SELECT d.*, e.day, e.orthodox, e.southpaw FROM log_drilled d JOIN log_entry e ON e.id = d.entry_id WHERE e.removed_at IS NULL');
 
@@ -218,7 +223,7 @@ final class LogbookTest extends ApiTestCase
     {
         $this->log('2026-11-03', ['Front porch' => 6]);
         $this->log('2026-11-05', ['Cellar window' => 3]);
-        $id = (int) $this->log('2026-11-17', ['Cellar window' => 10])['id'];
+        $id = $this->logged('2026-11-17', ['Cellar window' => 10]);
         $this->correct($id, 1, ['day' => '2026-11-04', 'orthodox' => 2, 'southpaw' => 6]);
         $kept = self::service(Connection::class)->fetchAllAssociative('SELECT * FROM log_week ORDER BY week, course_id');
         self::service(Weeks::class)->recountAll();
@@ -263,7 +268,7 @@ final class LogbookTest extends ApiTestCase
         } while ('ready' !== $state && 'saved' !== $state && 'done' !== $state);
         self::assertSame(200, $this->ask('POST', "/api/rule-previews/$preview/save")->status);
 
-        self::assertSame('2026-11-19', self::at((array) $this->list("/api/courses/{$this->course}/due", 'due')[0], 'day'));
+        self::assertSame('2026-11-19', self::at($this->list("/api/courses/{$this->course}/due", 'due')[0], 'day'));
     }
 
     public function testPlanningInOnePressTakesWhatIsDueFirst(): void
@@ -371,6 +376,20 @@ final class LogbookTest extends ApiTestCase
         return $answer->body;
     }
 
+    /**
+     * @param array<string, int|float> $minutes
+     * @param array<string, mixed> $with
+     *
+     * @return int its id
+     */
+    private function logged(string $day, array $minutes, array $with = [], string $stance = 'own'): int
+    {
+        $id = $this->log($day, $minutes, $with, $stance)['id'];
+        self::assertIsInt($id);
+
+        return $id;
+    }
+
     private function plan(): int
     {
         return $this->ask('POST', '/api/plans', ['name' => 'Tuesday class', 'course' => $this->course, 'startsAt' => '2026-11-26T18:00', 'content' => ['name' => 'Tuesday class', 'rules' => 'boxing', 'numbering' => 'parity', 'blocks' => [['kind' => 'rounds', 'rounds' => [['seconds' => 60, 'sets' => [['drill' => 'repeat', 'combinations' => [['chain' => '1 2 3 exit', 'stance' => 'orthodox', 'name' => 'Front porch', 'id' => $this->ids['Front porch'], 'version' => 1]]]]]]]]]])->id();
@@ -403,7 +422,13 @@ final class LogbookTest extends ApiTestCase
         $sum = $this->ask('GET', '/api/reports/load?from=2026-09-01&to=2026-11-26')->body['sum'];
         self::assertIsArray($sum);
 
+        /** @var array<string, mixed> $sum */
         return $sum;
+    }
+
+    private function worked(): mixed
+    {
+        return $this->load()['workMs'];
     }
 
     private function drilledOn(string $name): mixed

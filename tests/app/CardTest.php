@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use PHPUnit\Framework\Attributes\IgnoreDeprecations;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** Cards for athletes: a link without a sign-in that reads one card and nothing else. */
+final class CardTest extends ApiTestCase
+{
+    private int $id;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn('head');
+        $this->id = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Ladder', 'text' => '1 2 3 2 exit']))->id();
+        $this->signIn('coach');
+    }
+
+    public function testWhoeverHasTheLinkReadsTheCardInTheirStance(): void
+    {
+        $key = $this->card(['stance' => 'southpaw', 'numbering' => 'parity']);
+        $this->signOut();
+        $card = $this->ask('GET', '/api/athlete-cards/'.$key);
+
+        self::assertSame([200, 'southpaw'], [$card->status, $card->body['stance']]);
+        /** @var list<array{name: string, numbers: string, words: list<string>, impacts: list<int|null>}> $combinations */
+        $combinations = $card->body['combinations'];
+        self::assertSame(['Ladder', '1 2 3 2 exit'], [$combinations[0]['name'], $combinations[0]['numbers']]);
+        self::assertStringContainsString('right jab', implode(', ', $combinations[0]['words']));
+        self::assertCount(5, $combinations[0]['impacts']);
+        // Nothing about coaches or other athletes, and nothing else of the gym.
+        self::assertStringNotContainsString('Coach Coach', $card->raw);
+        self::assertSame(401, $this->ask('GET', '/api/cards')->status);
+    }
+
+    public function testARevokedLinkOpensNothing(): void
+    {
+        $key = $this->card();
+        $cards = $this->ask('GET', '/api/cards')->body['cards'];
+        self::assertIsArray($cards);
+        self::assertIsArray($cards[0]);
+        self::assertIsInt($cards[0]['id']);
+        self::assertSame(200, $this->ask('POST', "/api/cards/{$cards[0]['id']}/revoke")->status);
+        $answer = $this->ask('GET', '/api/athlete-cards/'.$key);
+
+        self::assertSame([410, 'This card is not to be had any more. Ask your coach for a new one.'], [$answer->status, $answer->title()]);
+    }
+
+    public function testACardStaysAsItWasMade(): void
+    {
+        $key = $this->card();
+        $this->signIn('head');
+        $this->ask('PUT', '/api/combinations/'.$this->id, self::combination(['name' => 'Ladder', 'text' => '1 2 exit']), ['If-Match' => '"1"']);
+        /** @var list<array{numbers: string}> $combinations */
+        $combinations = $this->ask('GET', '/api/athlete-cards/'.$key)->body['combinations'];
+
+        self::assertSame('1 2 3 2 exit', $combinations[0]['numbers']);
+    }
+
+    /** The library that makes PDFs says at every use that it has a successor. */
+    #[IgnoreDeprecations]
+    public function testACardIsPrinted(): void
+    {
+        $this->card();
+        $cards = $this->ask('GET', '/api/cards')->body['cards'];
+        self::assertIsArray($cards);
+        self::assertIsArray($cards[0]);
+        self::assertIsInt($cards[0]['id']);
+
+        self::assertStringStartsWith('%PDF-', $this->ask('GET', "/api/cards/{$cards[0]['id']}/sheet.pdf")->raw);
+    }
+
+    /** @param array<string, mixed> $with */
+    #[TestWith([['name' => ' '], 'Give the card a name.'])]
+    #[TestWith([['combinations' => []], 'Choose a combination at least.'])]
+    #[TestWith([['combinations' => [999999]], 'There is no such combination in the library.'])]
+    public function testAWrongCardIsRefused(array $with, string $message): void
+    {
+        $answer = $this->ask('POST', '/api/cards', ['name' => 'Take home', 'combinations' => [$this->id], ...$with]);
+        /** @var list<array{message: string}> $violations */
+        $violations = $answer->body['violations'];
+
+        self::assertSame([422, [$message]], [$answer->status, array_column($violations, 'message')]);
+    }
+
+    /** @param array<string, mixed> $with */
+    private function card(array $with = []): string
+    {
+        $card = $this->ask('POST', '/api/cards', ['name' => 'Take home', 'combinations' => [$this->id], ...$with]);
+        self::assertSame(201, $card->status, $card->raw);
+        $key = $card->body['key'];
+        self::assertIsString($key);
+
+        return $key;
+    }
+}
