@@ -78,7 +78,7 @@ final class DependencyTest
         'App\Card' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Print'],
         'App\Vocabulary' => ['App\Exchange', 'App\Print'],
         'App\Demo' => ['App\Gym', 'App\Account', 'App\Combination', 'App\Review', 'App\Course', 'App\Plan', 'App\Wall', 'App\Measure', 'App\Logbook', 'App\Card'],
-        'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview'],
+        'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview', 'App\Logbook'],
         'App\Console' => ['App\Benchmark', 'App\Print'],
         'App\Migrations' => [],
     ];
