@@ -7,11 +7,14 @@ namespace Periplus\App\Card;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\Item;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Flow\Timing\Moment;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
@@ -50,11 +53,26 @@ final readonly class CardSerializer
                 'words' => Words::bySide()->items($inStance),
                 'line' => (new LineDrawing($writer))->of($inStance, $result->timing, $result->sway, LineSize::Card),
                 'lengthMs' => (int) ceil($result->timing->length()),
-                'impacts' => array_map(static fn ($moment): ?int => null === $moment->impact ? null : (int) round($moment->impact), $result->timing->moments),
+                'items' => array_map(self::item(...), $chain->items, $result->timing->moments),
                 'reminders' => array_map(static fn (Reminder $reminder): string => $reminder->text, $reminders->for($result)),
             ];
         }
 
         return ['name' => $card->name, 'gym' => $gym, 'stance' => $card->stance, 'numbering' => $numbering->name, 'combinations' => $combinations];
+    }
+
+    /** @return array<string, mixed> what is heard of it */
+    private static function item(Item $item, Moment $moment): array
+    {
+        $strike = $item instanceof StrikeItem ? $item : null;
+
+        return [
+            'kind' => null === $strike ? 'move' : 'strike',
+            'impactMs' => null === $moment->impact ? null : (int) round($moment->impact),
+            'role' => $item->role()?->value,
+            'limb' => $strike?->strike->limb->value,
+            'feint' => $strike->feint ?? false,
+            'effort' => null === $strike ? null : strtolower($strike->effort->name),
+        ];
     }
 }

@@ -97,7 +97,10 @@ final readonly class MonthReport
     {
         $since = (new \DateTimeImmutable($period->to))->modify('-'.self::NEGLECTED.' days')->format('Y-m-d');
 
-        return $this->rows('SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell FROM log_combination WHERE counts = 1 AND day <= ? GROUP BY combination_id HAVING last < ? ORDER BY last, combination_id LIMIT '.self::MOST, [$period->to, $since], $numbering);
+        // The last days alone are read from the index, one leap a combination; the rest only of the few that are shown.
+        $ids = $this->connection->fetchFirstColumn('SELECT g.combination_id FROM (SELECT combination_id, MAX(day) AS last FROM log_combination WHERE counts = 1 AND day <= ? GROUP BY combination_id) g WHERE g.last < ? ORDER BY g.last, g.combination_id LIMIT '.self::MOST, [$period->to, $since]);
+
+        return [] === $ids ? [] : $this->rows('SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell FROM log_combination WHERE counts = 1 AND day <= ? AND combination_id IN ('.implode(', ', array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids)).') GROUP BY combination_id ORDER BY last, combination_id', [$period->to], $numbering);
     }
 
     /**

@@ -109,11 +109,12 @@ final readonly class Reports
     public function links(Period $period, ?int $course, Numbering $numbering): array
     {
         [$where, $values] = self::where($period, $course);
-        /** @var list<array{combination_id: int|string, notation: string, link: int|string, fell: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT combination_id, notation, link, COUNT(*) AS fell FROM log_fallen_link WHERE '.$where.' AND combination_id IS NOT NULL GROUP BY combination_id, notation, link', $values);
+        // By the digest of the chain: whole chains would be grouped on disk.
+        /** @var list<array{combination_id: int|string, chain: int|string, link: int|string, fell: int|string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT combination_id, CRC32(notation) AS chain, link, COUNT(*) AS fell FROM log_fallen_link WHERE '.$where.' AND combination_id IS NOT NULL GROUP BY combination_id, chain, link', $values);
         $troubles = [];
         foreach ($rows as $row) {
-            $troubles[(int) $row['combination_id']][(int) $row['link']] = ['fell' => (int) $row['fell'], 'notation' => $row['notation']];
+            $troubles[(int) $row['combination_id']][(int) $row['chain']][(int) $row['link']] = (int) $row['fell'];
         }
         $measured = $this->measurements->all();
         $ids = array_values(array_unique([...array_keys($troubles), ...array_keys($measured)]));
@@ -121,21 +122,22 @@ final readonly class Reports
         $links = [];
         foreach ($this->combinations->summaries($ids) as $summary) {
             if (null === $summary->archivedAt) {
-                array_push($links, ...$this->linksOf($summary, $troubles[$summary->id] ?? [], $measured[$summary->id] ?? [], $times[$summary->id] ?? 0, $numbering));
+                array_push($links, ...$this->linksOf($summary, $troubles[$summary->id] ?? [], $measured[$summary->id] ?? [], $times[$summary->id] ?? 0));
             }
         }
-        usort($links, static fn (array $one, array $other): int => [!$other['disagrees'], $one['weight']] <=> [!$one['disagrees'], $other['weight']]);
+        // What contradicts the check first, then what is worst.
+        usort($links, static fn (array $one, array $other): int => [$other['disagrees'], $other['weight']] <=> [$one['disagrees'], $one['weight']]);
 
-        return ['links' => array_map(static fn (array $link): array => array_diff_key($link, ['weight' => 0]), \array_slice(array_reverse($links), 0, self::MOST_LINKS))];
+        return ['links' => array_map(fn (array $link): array => ['combination' => $this->brief($link['summary'], $link['summary']->id, $numbering), ...array_diff_key($link, ['weight' => 0, 'summary' => 0])], \array_slice($links, 0, self::MOST_LINKS))];
     }
 
     /**
-     * @param array<int, array{fell: int, notation: string}> $fallen by the place of the link
+     * @param array<int, array<int, int>> $fallen how often, by the digest of the chain and the place of the link
      * @param list<Kept> $measured
      *
-     * @return list<array{disagrees: bool, weight: float, ...}>
+     * @return list<array{summary: CombinationSummary, disagrees: bool, weight: float, ...}>
      */
-    private function linksOf(CombinationSummary $summary, array $fallen, array $measured, int $times, Numbering $numbering): array
+    private function linksOf(CombinationSummary $summary, array $fallen, array $measured, int $times): array
     {
         $content = $summary->content;
         $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain;
@@ -147,7 +149,7 @@ final readonly class Reports
         $words = Words::byRole()->items($inStance);
         $links = [];
         foreach ($result->timing->links as $at => $link) {
-            $fell = ($fallen[$at]['notation'] ?? '') === $content->notation ? $fallen[$at]['fell'] : 0;
+            $fell = $fallen[crc32($content->notation)][$at] ?? 0;
             $measures = array_values(array_filter(array_merge(...array_map(static fn (array $one): array => $one['links'], $measured)), static fn (array $one): bool => $one['from'] <= $at && $at < $one['to'] && null !== $one['median']));
             $slower = \count(array_filter($measures, static fn (array $one): bool => MeasuredVerdict::Stops->value === $one['verdict']));
             $faster = \count(array_filter($measures, static fn (array $one): bool => MeasuredVerdict::Faster->value === $one['verdict']));
@@ -157,7 +159,7 @@ final readonly class Reports
             $flows = 'flows' === $link->verdict->value;
             $disagrees = ($flows && ($slower >= 2 || $fell >= 2)) || (!$flows && $faster >= 2);
             $links[] = [
-                'combination' => $this->brief($summary, $summary->id, $numbering),
+                'summary' => $summary,
                 'link' => $at,
                 'from' => $words[$at],
                 'to' => $words[$at + 1],

@@ -27,11 +27,11 @@ final class CardTest extends ApiTestCase
         $card = $this->ask('GET', '/api/athlete-cards/'.$key);
 
         self::assertSame([200, 'southpaw'], [$card->status, $card->body['stance']]);
-        /** @var list<array{name: string, numbers: string, words: list<string>, impacts: list<int|null>}> $combinations */
+        /** @var list<array{name: string, numbers: string, words: list<string>, items: list<mixed>}> $combinations */
         $combinations = $card->body['combinations'];
         self::assertSame(['Ladder', '1 2 3 2 exit'], [$combinations[0]['name'], $combinations[0]['numbers']]);
         self::assertStringContainsString('right jab', implode(', ', $combinations[0]['words']));
-        self::assertCount(5, $combinations[0]['impacts']);
+        self::assertCount(5, $combinations[0]['items']);
         // Nothing about coaches or other athletes, and nothing else of the gym.
         self::assertStringNotContainsString('Coach Coach', $card->raw);
         self::assertSame(401, $this->ask('GET', '/api/cards')->status);

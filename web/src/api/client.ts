@@ -91,6 +91,24 @@ export type StartRequest = Schemas["StartRequest"];
 export type Voice = Schemas["Voice"];
 export type VoiceSettings = Schemas["VoiceSettings"];
 export type Wall = Schemas["Wall"];
+export type AthleteCard = Schemas["AthleteCard"];
+export type Card = Schemas["Card"];
+export type CardRequest = Schemas["CardRequest"];
+export type CombinationBrief = Schemas["CombinationBrief"];
+export type DrilledReport = Schemas["DrilledReport"];
+export type DueList = Schemas["DueList"];
+export type EntryRequest = Schemas["EntryRequest"];
+export type LinkTrouble = Schemas["LinkTrouble"];
+export type LoadReport = Schemas["LoadReport"];
+export type LogDrilled = Schemas["LogDrilled"];
+export type LogEntry = Schemas["LogEntry"];
+export type LogRow = Schemas["LogRow"];
+export type Measured = Schemas["Measured"];
+export type MeasuredLink = Schemas["MeasuredLink"];
+export type MonthReport = Schemas["MonthReport"];
+export type Onsets = Schemas["Onsets"];
+export type Path = Schemas["Path"];
+export type PathStep = Schemas["PathStep"];
 
 /** What the server refused, with its sentence for people. */
 export class Refusal extends Error {

@@ -43,10 +43,26 @@ export const keys = {
   runRecord: (id: number) => ["runs", id, "record"],
   walls: ["walls"],
   voice: ["voice"],
+  logbook: ["logbook"],
+  logPage: (...asked: unknown[]) => ["logbook", "page", ...asked],
+  logEntry: (id: number) => ["logbook", "entry", id],
+  reports: ["reports"],
+  report: (name: string, asked: object) => ["reports", name, asked],
+  measurements: (combination: number) => ["measurements", combination],
+  cards: ["cards"],
+  athleteCard: (key: string) => ["athlete-card", key],
   coaches: ["coaches"],
   invitations: ["invitations"],
   invitation: (token: string) => ["invitation", token],
 };
+
+/** After a write to the logbook: what it tells, and when combinations were last drilled. */
+export function logbookChanged(queries: QueryClient): void {
+  for (const queryKey of [keys.logbook, keys.reports, keys.combinations, keys.auditLog]) {
+    void queries.invalidateQueries({ queryKey });
+  }
+  void queries.invalidateQueries({ queryKey: ["combination"] });
+}
 
 /** After a write to the library every list is asked for again, and what is similar to the line on the bench with it. */
 export function libraryChanged(queries: QueryClient): void {

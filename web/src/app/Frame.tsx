@@ -3,6 +3,7 @@ import { Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useSession, useSignOut } from "../api/session";
 import { PAGES } from "../guide/pages";
+import { useLogQueue } from "../logbook/useLogQueue";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
 import { NoPage } from "../ui/Failure";
@@ -35,6 +36,8 @@ export function Frame() {
   const { pathname } = useLocation();
   const [showKeys, setShowKeys] = useState(false);
   const waiting = useWaiting(session.data?.user ?? null);
+  // What this device keeps for the server is sent from wherever the coach is.
+  const logWaiting = useLogQueue().waiting.length;
 
   usePage();
   useShortcut("help", () => setShowKeys(true));
@@ -86,6 +89,10 @@ export function Frame() {
           <NavLink to="/bench">Bench</NavLink>
           <NavLink to="/sessions">Sessions</NavLink>
           <NavLink to="/run">Run</NavLink>
+          <NavLink to="/logbook" className={/^\/(reports|cards)/.test(pathname) ? "active" : ""}>
+            Logbook
+            {logWaiting > 0 && <span className="badge">{logWaiting}</span>}
+          </NavLink>
           <NavLink to="/generate">Generate</NavLink>
           <NavLink to="/review">
             Review

@@ -31,9 +31,23 @@ const Settings = screen(() => import("../advice/SettingsScreen"));
 const Audit = screen(() => import("../audit/AuditScreen"));
 const Guide = screen(() => import("../guide/GuideScreen"));
 const Combination = screen(() => import("../combination/CombinationScreen"));
+const Measure = screen(() => import("../measure/MeasureScreen"));
+const Logbook = screen(() => import("../logbook/LogbookScreen"));
+const NewEntry = screen(() => import("../logbook/NewEntryScreen"));
+const Entry = screen(() => import("../logbook/EntryScreen"));
+const Drilled = screen(() => import("../reports/DrilledScreen"));
+const Weapons = screen(() => import("../reports/WeaponsScreen"));
+const Balance = screen(() => import("../reports/BalanceScreen"));
+const Links = screen(() => import("../reports/LinksScreen"));
+const Due = screen(() => import("../reports/DueScreen"));
+const Path = screen(() => import("../reports/PathScreen"));
+const Month = screen(() => import("../reports/MonthScreen"));
+const Cards = screen(() => import("../cards/CardsScreen"));
+const AthleteCard = screen(() => import("../cards/AthleteCardScreen"));
 
 const router = createBrowserRouter([
   { path: "join", element: <Join />, errorElement: <ScreenError /> },
+  { path: "card/:key", element: <AthleteCard />, errorElement: <ScreenError /> },
   {
     element: <Frame />,
     errorElement: <ScreenError />,
@@ -49,6 +63,20 @@ const router = createBrowserRouter([
           { path: "bench", element: <Bench key="new" /> },
           { path: "bench/:id", element: <Bench /> },
           { path: "combinations/:id", element: <Combination /> },
+          { path: "combinations/:id/measure", element: <Measure /> },
+          { path: "logbook", element: <Logbook /> },
+          { path: "logbook/new", element: <NewEntry /> },
+          { path: "logbook/:id", element: <Entry /> },
+          { path: "reports", element: <Navigate to="/reports/drilled" replace /> },
+          { path: "reports/drilled", element: <Drilled /> },
+          { path: "reports/weapons", element: <Weapons /> },
+          { path: "reports/balance", element: <Balance /> },
+          { path: "reports/links", element: <Links /> },
+          { path: "reports/due", element: <Due /> },
+          { path: "reports/path", element: <Path /> },
+          { path: "reports/month", element: <Month /> },
+          { path: "cards", element: <Cards /> },
+          { path: "cards/:id", element: <Navigate to="/cards" replace /> },
           { path: "sessions", element: <Sessions /> },
           { path: "sessions/:id", element: <Planner /> },
           { path: "run", element: <Running /> },

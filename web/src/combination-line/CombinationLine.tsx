@@ -1,10 +1,10 @@
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from "react";
 import type { LineDrawing, Stance } from "../api/client";
+import { useWidth } from "../ui/useWidth";
 import { Feet } from "./Feet";
 import { LineItem } from "./LineItem";
 import { type Placed, place } from "./place";
 import { Ribbon } from "./Ribbon";
-import { useWidth } from "./useWidth";
 import "./combination-line.css";
 
 /** What a key does with a tile. */

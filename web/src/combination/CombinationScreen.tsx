@@ -21,7 +21,7 @@ import { Trail } from "../ui/Trail";
 import { useNotice } from "../ui/useNotice";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
-import { dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
+import { day, dayAndTime, LEVELS, RULES, STANCES } from "../ui/words";
 import "../ui/gym.css";
 import { History } from "./History";
 import { NameDialog } from "./NameDialog";
@@ -109,6 +109,7 @@ function Page({ combination }: { combination: Combination }) {
               { label: "Line as a picture (SVG)", to: `/api/combinations/${combination.id}/line.svg` },
             ]}
           />
+          <Button onClick={() => navigate(`/combinations/${combination.id}/measure`)}>Measure</Button>
           <Button onClick={() => setNaming(true)}>Rename and tag</Button>
           <Button onClick={() => navigate("/bench", { state: variantOf(combination) })}>Duplicate</Button>
           {head ? (
@@ -151,7 +152,9 @@ function Page({ combination }: { combination: Combination }) {
           {combination.levelChosen && readable?.level && readable.level.level !== combination.level
             ? `, given by a coach (the check says ${readable.level.level})`
             : ""}{" "}
-          · written for {combination.stance} · by {combination.author.name}
+          · written for {combination.stance} · by {combination.author.name} ·{" "}
+          {combination.drilledOn ? `last drilled ${day(combination.drilledOn)}` : "never drilled"} ·{" "}
+          <Link to={`/reports/path?to=${combination.id}`}>path to it</Link>
         </span>
         <span>
           {combination.themes.map((theme) => (

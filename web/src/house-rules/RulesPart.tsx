@@ -69,7 +69,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
         </ul>
       </section>
       <section className="panel rules" aria-label="Warnings of sessions">
-        <h2>What is warned of in sessions</h2>
+        <h2>Sessions: what is warned of, and what comes due again</h2>
         <ul>
           {all.warnings.map((warning) => (
             <li key={warning.id} className="session-warning">
@@ -86,7 +86,7 @@ export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
                   onChange={(value) =>
                     value !== null && change({ ...draft, thresholds: { ...draft.thresholds, [warning.id]: value } })
                   }
-                  aria-label={`${warning.title}: warned ${warning.threshold.word}, ${warning.threshold.unit}`}
+                  aria-label={`${warning.title}: ${warning.threshold.word}, ${warning.threshold.unit}`}
                 />
                 {warning.threshold.unit}
               </span>

@@ -2,10 +2,13 @@ import { Button, Input, Popover } from "antd";
 import { useState } from "react";
 import type { CombinationRow } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
+import { CardDialog } from "../cards/CardDialog";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { type BulkAction, useBulk } from "./useLibrary";
 
+/** Combinations on a card for athletes at most. */
+const MOST_ON_A_CARD = 20;
 const DONE: Record<BulkAction, string> = {
   archive: "archived",
   restore: "restored",
@@ -29,6 +32,7 @@ export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
   const bulk = useBulk();
   const notice = useNotice();
   const [theme, setTheme] = useState("");
+  const [card, setCard] = useState(false);
   if (chosen.length === 0) {
     return null;
   }
@@ -110,6 +114,8 @@ export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
       ) : (
         <span className="small">Paper holds {paper} of them at most.</span>
       )}
+      {!archived && chosen.length <= MOST_ON_A_CARD && <Button onClick={() => setCard(true)}>Card for athletes</Button>}
+      {card && <CardDialog combinations={chosen} onClose={() => setCard(false)} />}
       <Button type="text" onClick={() => onChoose([])}>
         Choose none
       </Button>

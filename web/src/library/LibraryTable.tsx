@@ -24,6 +24,7 @@ const COLUMNS: { title: string; sort?: SortName }[] = [
   { title: "Numbers" },
   { title: "Level", sort: "level" },
   { title: "Check", sort: "length" },
+  { title: "Drilled", sort: "drilled" },
   { title: "Changed", sort: "updated" },
 ];
 
@@ -122,6 +123,7 @@ export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props)
                 <VerdictMark verdict={row.verdict} />
                 <small>{seconds(row.lengthMs)}</small>
               </td>
+              <td className="cell-changed">{row.drilledOn ? day(row.drilledOn) : "never"}</td>
               <td className="cell-changed">{day(row.updatedAt)}</td>
             </tr>
           ))}

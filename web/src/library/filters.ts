@@ -25,7 +25,7 @@ export const FILTERS: {
 ];
 
 /** The columns by which the list is sorted, and which way each begins. */
-export const SORTS = { name: "up", level: "up", length: "up", updated: "down" } as const;
+export const SORTS = { name: "up", level: "up", length: "up", drilled: "up", updated: "down" } as const;
 export type SortName = keyof typeof SORTS;
 
 /** The filters live in the address, so that a view can be shared. */

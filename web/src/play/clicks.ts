@@ -1,4 +1,10 @@
-import type { Check } from "../api/client";
+import type { AthleteCard, Check } from "../api/client";
+
+/** What is heard of a chain: its items, and how long it takes. */
+export interface Heard {
+  items: (Check["items"][number] | AthleteCard["combinations"][number]["items"][number])[];
+  lengthMs: number | null;
+}
 
 /** A landing as it is heard. */
 export interface Click {
@@ -16,8 +22,8 @@ const LOUD = { light: 0.45, plain: 0.75, hard: 1 } as const;
 const FEINT = 0.18;
 
 /** What is heard of a chain: every strike as it lands. Moves and beats are silent, so that a wait is heard as a gap. */
-export function clicksOf(check: Check): Click[] {
-  return check.items.flatMap((item) => {
+export function clicksOf(heard: Heard): Click[] {
+  return heard.items.flatMap((item) => {
     if (item.kind !== "strike" || item.impactMs === null || !item.role) {
       return [];
     }

@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useRef, useSyncExternalStore } from "react";
-import type { Check } from "../api/client";
 import { useStable } from "../ui/useStable";
-import { clicksOf } from "./clicks";
+import { clicksOf, type Heard } from "./clicks";
 import { type Line, LinePlayer } from "./linePlayer";
 
 /** One line is heard at a time, whichever screen it stands on. */
@@ -49,14 +48,14 @@ function stop() {
 /**
  * A line that can be played.
  *
- * @param check what is heard; undefined while it is not known
+ * @param heard what is heard; undefined while it is not known
  * @param tempo at which it was checked
  */
-export function usePlay(check: Check | undefined, tempo = 1) {
+export function usePlay(heard: Heard | undefined, tempo = 1) {
   const me = useRef({});
   const line = useMemo<Line | null>(
-    () => (check ? { clicks: clicksOf(check), lengthMs: check.lengthMs ?? 0 } : null),
-    [check],
+    () => (heard ? { clicks: clicksOf(heard), lengthMs: heard.lengthMs ?? 0 } : null),
+    [heard],
   );
   const plays = useSyncExternalStore(subscribe, () => whose === me.current);
   const at = useSyncExternalStore(subscribe, () => chosen) ?? tempo;

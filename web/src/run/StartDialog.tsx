@@ -1,9 +1,9 @@
 import { Button, Checkbox, InputNumber, Modal, Select } from "antd";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
+import { newId } from "../api/newId";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
-import { newId } from "../wall/screenClient";
 import { useRuns, useStart, useWalls } from "./useRuns";
 
 const SPEEDS = [

@@ -1,5 +1,6 @@
 import { Button, InputNumber, Modal, Select } from "antd";
 import { useState } from "react";
+import { useCourses } from "../api/useCourses";
 import { useVocabulary } from "../api/useVocabulary";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
@@ -8,7 +9,7 @@ import { LIMBS } from "../ui/words";
 import type { Reasons } from "./PlannerScreen";
 import { contentOf } from "./plan";
 import type { Planner } from "./usePlanner";
-import { composed, useCourses } from "./usePlans";
+import { composed } from "./usePlans";
 
 const AIMS: { value: "due" | "theme" | "weapon"; label: string }[] = [
   { value: "due", label: "What is due" },

@@ -2,6 +2,7 @@ import { Button, Dropdown, Input, InputNumber, Modal, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Plan, SessionDocument } from "../api/client";
+import { useCourses } from "../api/useCourses";
 import { StartDialog } from "../run/StartDialog";
 import { layers } from "../ui/layers";
 import { TakeOut } from "../ui/TakeOut";
@@ -10,7 +11,7 @@ import { GROUPS, MEDIA, RULES } from "../ui/words";
 import { OnePress } from "./OnePress";
 import type { Reasons } from "./PlannerScreen";
 import type { Planner, Saving } from "./usePlanner";
-import { useCourses, useCreatePlan, useShelvePlan } from "./usePlans";
+import { useCreatePlan, useShelvePlan } from "./usePlans";
 import { Versions } from "./Versions";
 
 const SAVING: Record<Saving, string> = {

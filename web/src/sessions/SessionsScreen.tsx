@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Course, PlanRow } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
+import { useCourses } from "../api/useCourses";
 import { useNumbering } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
@@ -16,7 +17,7 @@ import { CourseList } from "./CourseList";
 import { contentOf } from "./plan";
 import { startPlan } from "./startPlan";
 import { addDays, mondayOf, monthAfter, monthName, nextDay, shortDay, weeksOf } from "./time";
-import { composed, useCourses, useCreatePlan, usePlanList } from "./usePlans";
+import { composed, useCreatePlan, usePlanList } from "./usePlans";
 import "./sessions.css";
 
 const VIEWS = [

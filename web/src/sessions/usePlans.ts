@@ -11,13 +11,6 @@ export function usePlanList(from: string, to: string, course?: number) {
   });
 }
 
-export function useCourses() {
-  return useQuery({
-    queryKey: keys.courses,
-    queryFn: ({ signal }) => answered(api.GET("/api/courses", { signal })).then((answer) => answer.courses),
-  });
-}
-
 export function useDrills() {
   return useQuery({
     queryKey: keys.drills,

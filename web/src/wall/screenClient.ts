@@ -1,4 +1,5 @@
 import type { Programme, Screen, ScreenRun, Shown } from "../api/client";
+import { newId } from "../api/newId";
 import type { RoundTrip, ServerClock } from "./clock";
 import { after, type LocalCommand, positionAt, timeOf } from "./state";
 import type { Store } from "./store";
@@ -438,9 +439,4 @@ export class ScreenClient {
       listener();
     }
   }
-}
-
-/** An id that nobody else chooses; also on a page without TLS, where crypto.randomUUID is missing. */
-export function newId(): string {
-  return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
 }

@@ -1,0 +1,67 @@
+import { useState } from "react";
+import { useParams } from "react-router";
+import type { AthleteCard } from "../api/client";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { MovingMark } from "../combination-line/MovingMark";
+import { PlayBar } from "../play/PlayBar";
+import { usePlay } from "../play/usePlay";
+import { NoPage } from "../ui/Failure";
+import { Waiting } from "../ui/Waiting";
+import { useAthleteCard } from "./useCards";
+import "./cards.css";
+
+/** What an athlete took home, on a phone. Nobody is signed in. */
+export default function AthleteCardScreen() {
+  const card = useAthleteCard(useParams().key ?? "");
+  if (card.isPending) {
+    return <Waiting what="Loading the card" />;
+  }
+  if (card.isError) {
+    return <NoPage title="This card cannot be shown" error={card.error} />;
+  }
+  const { data } = card;
+  return (
+    <main className="page athlete-card">
+      <title>{data.name}</title>
+      <p className="small">{data.gym}</p>
+      <h1>{data.name}</h1>
+      <p className="small">
+        {data.stance} stance · numbers: {data.numbering}
+      </p>
+      {data.combinations.map((one) => (
+        <One key={one.id} one={one} card={data} />
+      ))}
+      <p className="small card-caution">
+        Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When something
+        hurts, stop and say so.
+      </p>
+    </main>
+  );
+}
+
+function One({ one, card }: { one: AthleteCard["combinations"][number]; card: AthleteCard }) {
+  const play = usePlay(one);
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <section className="panel athlete-one" aria-label={one.name}>
+      <h2>{one.name}</h2>
+      <p className="athlete-numbers">{one.numbers}</p>
+      <CombinationLine
+        drawing={one.line}
+        name={one.name}
+        stance={card.stance}
+        overlay={play.plays ? (line) => <MovingMark line={line} stance={card.stance} at={play.at} /> : undefined}
+      />
+      <PlayBar play={play} />
+      <p className="athlete-words">{one.words.join(", ")}</p>
+      {one.reminders.length > 0 && (
+        <p>
+          <button type="button" className="link-button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+            What to think of
+          </button>
+          {isOpen && <span className="athlete-reminders">{one.reminders.join(" · ")}</span>}
+        </p>
+      )}
+    </section>
+  );
+}

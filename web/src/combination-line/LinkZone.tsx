@@ -1,0 +1,30 @@
+import type { Placed } from "./place";
+
+interface Props {
+  line: Placed;
+  /** Place of the earlier item. */
+  link: number;
+  isMarked?: boolean;
+  onPress?: () => void;
+}
+
+/** The stretch between two items, marked or to be touched. */
+export function LinkZone({ line, link, isMarked = true, onPress }: Props) {
+  const { items, height } = line.drawing;
+  const [one, other] = [items[link], items[link + 1]];
+  if (!one || !other) {
+    return null;
+  }
+  const from = line.x(one.ms) + one.shift;
+  const to = line.x(other.ms) + other.shift;
+  return (
+    <g
+      className={`link-zone${isMarked ? " link-marked" : ""}${onPress ? " link-press" : ""}`}
+      onClick={onPress}
+      aria-hidden="true"
+    >
+      <rect x={from} y={0} width={Math.max(8, to - from)} height={height} />
+      {isMarked && <path d={`M${from} ${height - 3}H${to}`} />}
+    </g>
+  );
+}

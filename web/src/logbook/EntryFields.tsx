@@ -1,0 +1,130 @@
+import { Input, Select } from "antd";
+import { useCourses } from "../api/useCourses";
+import { Stops } from "../ui/Stops";
+import { todayInGym } from "../ui/words";
+import type { EntryDraft } from "./entryDraft";
+import { useCoachNames } from "./useLogbook";
+
+interface Props {
+  draft: EntryDraft;
+  onChange: (change: Partial<EntryDraft>) => void;
+}
+
+const EFFORT = Array.from({ length: 11 }, (_, at) => at);
+
+/** Who was there, who coached, and how hard it felt: each in a press or two. */
+export function EntryFields({ draft, onChange }: Props) {
+  const courses = useCourses().data ?? [];
+  const coaches = useCoachNames();
+  const levels = courses.find(({ id }) => id === draft.course)?.levels ?? [1, 2, 3];
+  return (
+    <>
+      <div className="entry-row">
+        <div>
+          <span>Day</span>
+          <Input
+            type="date"
+            aria-label="Day"
+            value={draft.day}
+            max={todayInGym()}
+            onChange={(event) => event.target.value && onChange({ day: event.target.value })}
+          />
+        </div>
+        <div>
+          <span>Course</span>
+          <Select
+            value={draft.course ?? 0}
+            onChange={(course) => onChange({ course: course === 0 ? null : course })}
+            popupMatchSelectWidth={false}
+            aria-label="Course"
+            options={[
+              { value: 0, label: "none" },
+              ...courses
+                .filter(({ id, archived }) => !archived || id === draft.course)
+                .map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+          />
+        </div>
+        <div>
+          <span>Coached by</span>
+          <Select
+            value={draft.coach ?? undefined}
+            placeholder="you"
+            onChange={(coach) => onChange({ coach })}
+            popupMatchSelectWidth={false}
+            aria-label="Coached by"
+            options={coaches.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        </div>
+      </div>
+      <fieldset className="entry-counts">
+        <legend>Who was there</legend>
+        <Counter name="orthodox" value={draft.orthodox} onChange={(orthodox) => onChange({ orthodox })} />
+        <Counter name="southpaw" value={draft.southpaw} onChange={(southpaw) => onChange({ southpaw })} />
+        {levels.length > 1 &&
+          levels.map((level) => (
+            <Counter
+              key={level}
+              name={`level ${level}`}
+              value={draft.levels[level] ?? null}
+              onChange={(athletes) => onChange({ levels: { ...draft.levels, [level]: athletes ?? 0 } })}
+            />
+          ))}
+      </fieldset>
+      <div className="entry-effort">
+        <span>How hard it felt</span>
+        <Stops label="How hard it felt, 0 to 10" className="effort-row">
+          {EFFORT.map((value) => (
+            <button
+              key={value}
+              type="button"
+              aria-pressed={draft.effort === value}
+              onClick={() => onChange({ effort: draft.effort === value ? null : value })}
+            >
+              {value}
+            </button>
+          ))}
+        </Stops>
+      </div>
+      <div className="entry-note">
+        <span>Note</span>
+        <Input.TextArea
+          aria-label="Note"
+          value={draft.note}
+          maxLength={2000}
+          autoSize={{ minRows: 2, maxRows: 8 }}
+          onChange={(event) => onChange({ note: event.target.value })}
+        />
+      </div>
+    </>
+  );
+}
+
+/** A number of athletes, by pressing. */
+function Counter({
+  name,
+  value,
+  onChange,
+}: {
+  name: string;
+  value: number | null;
+  onChange: (value: number | null) => void;
+}) {
+  return (
+    <div className="counter">
+      <span>{name}</span>
+      <button
+        type="button"
+        aria-label={`One ${name} fewer`}
+        disabled={value === null}
+        onClick={() => onChange(value === null || value === 0 ? null : value - 1)}
+      >
+        −
+      </button>
+      <output aria-label={name}>{value ?? "–"}</output>
+      <button type="button" aria-label={`One ${name} more`} onClick={() => onChange(Math.min(500, (value ?? 0) + 1))}>
+        +
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,192 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { Button, Input } from "antd";
+import { useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { isAway, type LogEntry } from "../api/client";
+import { keys, logbookChanged } from "../api/keys";
+import { Failure, NoPage } from "../ui/Failure";
+import { Trail } from "../ui/Trail";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { DrilledList } from "./DrilledList";
+import { EntryFields } from "./EntryFields";
+import { draftOf, type EntryDraft, requestOf, toggled } from "./entryDraft";
+import { SaidCombinations } from "./SaidCombinations";
+import { titleOf } from "./titleOf";
+import { correctEntry, useLogEntry, useShelveEntry } from "./useLogbook";
+import { useLogQueue } from "./useLogQueue";
+import "./logbook.css";
+
+/** One session as it was run, corrected in a few presses. */
+export default function EntryScreen() {
+  const id = Number(useParams().id);
+  const entry = useLogEntry(id);
+  if (entry.isPending) {
+    return <Waiting what="Loading the entry" />;
+  }
+  if (entry.isError) {
+    return (
+      <NoPage error={entry.error}>
+        <Link to="/logbook">Go to the logbook</Link>
+      </NoPage>
+    );
+  }
+  return <Entry key={`${entry.data.id} ${entry.data.version}`} entry={entry.data} />;
+}
+
+function Entry({ entry }: { entry: LogEntry }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const shelve = useShelveEntry();
+  const { queue, waiting } = useLogQueue();
+  const [draft, setDraft] = useState<EntryDraft>(() => draftOf(entry));
+  const [error, setError] = useState<unknown>(null);
+  const [saves, setSaves] = useState(false);
+  const change = (part: Partial<EntryDraft>) => setDraft((now) => ({ ...now, ...part }));
+  const isChanged = JSON.stringify(requestOf(draft, null)) !== JSON.stringify(requestOf(draftOf(entry), null));
+  const waits = waiting.find(({ corrects }) => corrects?.id === entry.id);
+  const title = titleOf(draft.name, draft.day);
+
+  const save = async (what: EntryDraft) => {
+    const body = requestOf(what, null);
+    setSaves(true);
+    setError(null);
+    try {
+      const saved = await correctEntry(entry.id, entry.version, body);
+      const before = draftOf(entry);
+      queries.setQueryData(keys.logEntry(entry.id), saved);
+      logbookChanged(queries);
+      notice.undo("Saved.", () => {
+        void correctEntry(saved.id, saved.version, requestOf(before, null))
+          .then(() => logbookChanged(queries))
+          .catch(notice.failed);
+      });
+    } catch (failed) {
+      if (isAway(failed)) {
+        queue.add({ key: `correct-${entry.id}`, corrects: { id: entry.id, version: entry.version }, title, body });
+        notice.done("Kept on this device. It is sent when the server is back.");
+      } else {
+        setError(failed);
+      }
+    } finally {
+      setSaves(false);
+    }
+  };
+  const put = (restore: boolean) =>
+    shelve.mutate(
+      { entry, restore },
+      {
+        onSuccess: (now) => {
+          if (!restore) {
+            notice.undo("Taken out of the logbook.", () => shelve.mutate({ entry: now, restore: true }));
+            void navigate("/logbook");
+          }
+        },
+        onError: notice.failed,
+      },
+    );
+  return (
+    <main className="page page-entry">
+      <Trail to="/logbook" place="Logbook" name={title} />
+      <header className="page-head">
+        <h1>{title}</h1>
+        <span className="page-actions">
+          {entry.run !== null && (
+            <Link className="entry-record" to={`/run/${entry.run}`}>
+              What the walls showed
+            </Link>
+          )}
+          <Button onClick={() => put(entry.removed)} loading={shelve.isPending}>
+            {entry.removed ? "Put it back" : "Take it out"}
+          </Button>
+        </span>
+      </header>
+      {entry.removed && <p className="archived-note">Taken out: it counts in no report until it is put back.</p>}
+      {!entry.isChecked && !entry.removed && (
+        <p className="entry-new" role="note">
+          It came in by itself from the walls. Say who was there and what fell apart, or press that it is right.{" "}
+          <Button size="small" onClick={() => save(draft)} loading={saves}>
+            It is right
+          </Button>
+        </p>
+      )}
+      {waits && (
+        <p className="changed-meanwhile" role="status">
+          {waits.refused ?? "A correction waits on this device until the server is back."}{" "}
+          <Button size="small" onClick={() => queue.drop(waits.key)}>
+            Give it up
+          </Button>
+        </p>
+      )}
+      <div className="entry-grid">
+        <section className="panel block stack" aria-label="About it">
+          <EntryFields draft={draft} onChange={change} />
+          <div className="entry-note">
+            <span>Name</span>
+            <Input
+              aria-label="Name"
+              value={draft.name}
+              maxLength={120}
+              onChange={(event) => change({ name: event.target.value })}
+            />
+          </div>
+          <Failure error={error} more={<Link to={`/logbook/${entry.id}`}>Load the newest</Link>} />
+          <div className="entry-actions">
+            <Button type="primary" size="large" disabled={!isChanged} loading={saves} onClick={() => save(draft)}>
+              Save
+            </Button>
+            {isChanged && (
+              <Button size="large" onClick={() => setDraft(draftOf(entry))}>
+                As it was
+              </Button>
+            )}
+          </div>
+        </section>
+        <section aria-label="What was drilled" className="entry-drilled">
+          <h2>What was drilled</h2>
+          <p className="small">
+            {Math.round(entry.workMs / 60_000)} minutes of work. Touch the link that fell apart, on the line or below
+            it.
+          </p>
+          {entry.drilled.length === 0 && draft.combinations === null && (
+            <p className="panel empty">No combination: free work, or a round timer.</p>
+          )}
+          <DrilledList
+            drilled={entry.drilled}
+            fallen={draft.fallen}
+            onToggle={(chain, link) => change({ fallen: toggled(draft.fallen, chain, link) })}
+          />
+          {entry.run === null &&
+            (draft.combinations === null ? (
+              <Button onClick={() => change({ combinations: saidOf(entry) })}>Change what was drilled</Button>
+            ) : (
+              <div className="panel block">
+                <SaidCombinations
+                  combinations={draft.combinations}
+                  onChange={(combinations) => change({ combinations })}
+                />
+              </div>
+            ))}
+        </section>
+      </div>
+    </main>
+  );
+}
+
+/** What was drilled as a coach would have said it. */
+function saidOf(entry: LogEntry): NonNullable<EntryDraft["combinations"]> {
+  return entry.drilled.flatMap(({ id, name, text, ms, otherMs }) =>
+    id === null
+      ? []
+      : [
+          {
+            id,
+            name,
+            text,
+            minutes: Math.round(ms / 6000) / 10,
+            stance: otherMs === 0 ? ("own" as const) : otherMs >= ms ? ("other" as const) : ("both" as const),
+          },
+        ],
+  );
+}

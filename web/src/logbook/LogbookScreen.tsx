@@ -1,0 +1,254 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Button, Checkbox, Pagination, Select } from "antd";
+import { useRef } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { answered, api, type LogRow } from "../api/client";
+import { logbookChanged } from "../api/keys";
+import { useIsHeadCoach } from "../api/session";
+import { useCourses } from "../api/useCourses";
+import { Failure } from "../ui/Failure";
+import { LogNav } from "../ui/LogNav";
+import { TakeOut } from "../ui/TakeOut";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { type LogFilters, useLogPage } from "./useLogbook";
+import { useLogQueue } from "./useLogQueue";
+import "./logbook.css";
+
+/** Every session as it was run, the newest first. */
+export default function LogbookScreen() {
+  const [address, setAddress] = useSearchParams();
+  const navigate = useNavigate();
+  const courses = useCourses().data ?? [];
+  const filters: LogFilters = { page: Number(address.get("page")) || 1 };
+  const course = Number(address.get("course"));
+  if (course > 0) {
+    filters.course = course;
+  }
+  for (const name of ["unchecked", "removed"] as const) {
+    if (address.get(name)) {
+      filters[name] = true;
+    }
+  }
+  const log = useLogPage(filters);
+  const put = (name: string, value: string | null) =>
+    setAddress(
+      (now) => {
+        now.delete("page");
+        if (value === null) {
+          now.delete(name);
+        } else {
+          now.set(name, value);
+        }
+        return now;
+      },
+      { replace: true },
+    );
+  const entries = log.data?.entries ?? [];
+  const isFiltered = course > 0 || filters.unchecked === true || filters.removed === true;
+  return (
+    <main className="page">
+      <LogNav />
+      <header className="page-head">
+        <h1>Logbook</h1>
+        <Select
+          value={course || 0}
+          onChange={(id) => put("course", id === 0 ? null : String(id))}
+          aria-label="Course"
+          popupMatchSelectWidth={false}
+          options={[{ value: 0, label: "all courses" }, ...courses.map(({ id, name }) => ({ value: id, label: name }))]}
+        />
+        <Checkbox
+          checked={filters.unchecked === true}
+          onChange={(event) => put("unchecked", event.target.checked ? "true" : null)}
+        >
+          not looked at yet{log.data && log.data.unchecked > 0 ? ` (${log.data.unchecked})` : ""}
+        </Checkbox>
+        <Checkbox
+          checked={filters.removed === true}
+          onChange={(event) => put("removed", event.target.checked ? "true" : null)}
+        >
+          taken out
+        </Checkbox>
+        <span className="page-actions">
+          <Files />
+          <Button
+            type="primary"
+            onClick={() => navigate(course > 0 ? `/logbook/new?course=${course}` : "/logbook/new")}
+          >
+            Log a session
+          </Button>
+        </span>
+      </header>
+      <WaitingEntries />
+      <Failure error={log.error} onRetry={() => log.refetch()} />
+      {log.isPending && <Waiting what="Loading the logbook" />}
+      {log.data && entries.length === 0 && (
+        <div className="panel empty">
+          <h2>{isFiltered ? "Nothing fits" : "Nothing is logged yet"}</h2>
+          <p>
+            {isFiltered
+              ? "Choose all courses, or take the ticks away."
+              : "A session that runs on the walls comes in by itself when it ends. One that was coached without them is logged by hand."}
+          </p>
+        </div>
+      )}
+      {entries.length > 0 && (
+        <ul className="log-list">
+          {entries.map((entry) => (
+            <Row key={entry.id} entry={entry} />
+          ))}
+        </ul>
+      )}
+      {log.data && log.data.total > log.data.size && (
+        <Pagination
+          className="pages"
+          current={filters.page}
+          pageSize={log.data.size}
+          total={log.data.total}
+          showSizeChanger={false}
+          onChange={(page) =>
+            setAddress((now) => {
+              now.set("page", String(page));
+              return now;
+            })
+          }
+        />
+      )}
+    </main>
+  );
+}
+
+function Row({ entry }: { entry: LogRow }) {
+  const athletes =
+    entry.orthodox === null && entry.southpaw === null ? null : (entry.orthodox ?? 0) + (entry.southpaw ?? 0);
+  const day = new Date(`${entry.day}T12:00:00`);
+  return (
+    <li className={`panel log-row${entry.isChecked ? "" : " log-new"}`}>
+      <time dateTime={entry.day}>
+        <b>{day.getDate()}</b>
+        {day.toLocaleDateString("en-GB", { month: "short" })}
+        <small>{day.toLocaleDateString("en-GB", { weekday: "short" })}</small>
+      </time>
+      <div>
+        <Link to={`/logbook/${entry.id}`} className="log-name">
+          {entry.name}
+        </Link>
+        {!entry.isChecked && <span className="tag">came in by itself</span>}
+        <p className="small">
+          {[entry.course && entry.course.name !== entry.name ? entry.course.name : null, entry.coach.name]
+            .filter(Boolean)
+            .join(" · ")}
+        </p>
+        <p>{entry.combinations.length > 0 ? entry.combinations.join(", ") : "free work"}</p>
+        {entry.note && <p className="log-note">{entry.note}</p>}
+      </div>
+      <dl>
+        <div>
+          <dt>work</dt>
+          <dd>{Math.round(entry.workMs / 60_000)} min</dd>
+        </div>
+        <div>
+          <dt>athletes</dt>
+          <dd>{athletes ?? "–"}</dd>
+        </div>
+        <div>
+          <dt>felt</dt>
+          <dd>{entry.effort ?? "–"}</dd>
+        </div>
+        <div className={entry.fallen > 0 ? "log-fell" : ""}>
+          <dt>fell apart</dt>
+          <dd>{entry.fallen}</dd>
+        </div>
+      </dl>
+    </li>
+  );
+}
+
+/** What this device keeps until the server is back, or has refused. */
+function WaitingEntries() {
+  const { waiting, queue } = useLogQueue();
+  if (waiting.length === 0) {
+    return null;
+  }
+  return (
+    <section className="panel block log-waiting" aria-label="Waiting on this device">
+      <h2>Waiting on this device</h2>
+      <ul>
+        {waiting.map((entry) => (
+          <li key={entry.key}>
+            <b>{entry.title}</b>{" "}
+            {entry.refused === null ? (
+              "is sent when the server is back."
+            ) : (
+              <>
+                <span className="log-refused">{entry.refused}</span>{" "}
+                {entry.corrects && <Link to={`/logbook/${entry.corrects.id}`}>Look at it</Link>}{" "}
+                <Button size="small" onClick={() => queue.drop(entry.key)}>
+                  Give it up
+                </Button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The logbook as a file, and a file taken in. */
+function Files() {
+  const head = useIsHeadCoach();
+  const queries = useQueryClient();
+  const notice = useNotice();
+  const input = useRef<HTMLInputElement>(null);
+  const take = useMutation({
+    mutationFn: async (file: File) =>
+      answered(
+        api.POST("/api/logbook/import", {
+          body: await file.text(),
+          bodySerializer: (text) => text as string,
+          headers: { "Content-Type": "text/plain" },
+        }),
+      ),
+    onSuccess: (done) => {
+      logbookChanged(queries);
+      notice.done(
+        `${done.new} ${done.new === 1 ? "session" : "sessions"} came in; ${done.known} ${done.known === 1 ? "was" : "were"} there already.`,
+      );
+    },
+    onError: notice.failed,
+  });
+  return (
+    <>
+      <TakeOut
+        ways={[
+          { label: "JSON: keeps everything", to: "/api/logbook/logbook.json" },
+          { label: "CSV: for a spreadsheet", to: "/api/logbook/logbook.csv" },
+        ]}
+      />
+      {head && (
+        <>
+          <input
+            ref={input}
+            type="file"
+            accept=".json,.csv"
+            className="log-file"
+            tabIndex={-1}
+            aria-label="A logbook as a file"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) {
+                take.mutate(file);
+              }
+              event.target.value = "";
+            }}
+          />
+          <Button loading={take.isPending} onClick={() => input.current?.click()}>
+            Import
+          </Button>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,93 @@
+import type { EntryRequest, LogEntry } from "../api/client";
+
+/** What was drilled of one combination, as a coach says it. */
+export interface SaidCombination {
+  id: number;
+  name: string;
+  text: string;
+  minutes: number;
+  stance: "own" | "other" | "both";
+}
+
+/** An entry while a coach fills it in. */
+export interface EntryDraft {
+  day: string;
+  name: string;
+  course: number | null;
+  coach: number | null;
+  orthodox: number | null;
+  southpaw: number | null;
+  levels: Record<string, number>;
+  effort: number | null;
+  note: string;
+  /** Links that fell apart, by chain and place. */
+  fallen: EntryRequest["fallen"] & object;
+  /** Null for a session that ran: the wall's record says what was drilled. */
+  combinations: SaidCombination[] | null;
+}
+
+export function emptyDraft(day: string, course: number | null): EntryDraft {
+  return {
+    day,
+    name: "",
+    course,
+    coach: null,
+    orthodox: null,
+    southpaw: null,
+    levels: {},
+    effort: null,
+    note: "",
+    fallen: [],
+    combinations: [],
+  };
+}
+
+export function draftOf(entry: LogEntry): EntryDraft {
+  return {
+    day: entry.day,
+    name: entry.name,
+    course: entry.course?.id ?? null,
+    coach: entry.coach.id,
+    orthodox: entry.orthodox,
+    southpaw: entry.southpaw,
+    levels: entry.levels,
+    effort: entry.effort,
+    note: entry.note,
+    fallen: entry.drilled.flatMap(({ notation, stance, fallen }) => fallen.map((link) => ({ notation, stance, link }))),
+    combinations: null,
+  };
+}
+
+export function requestOf(draft: EntryDraft, id: string | null): EntryRequest {
+  return {
+    day: draft.day,
+    id,
+    name: draft.name,
+    course: draft.course,
+    coach: draft.coach,
+    orthodox: draft.orthodox,
+    southpaw: draft.southpaw,
+    levels: draft.levels,
+    effort: draft.effort,
+    note: draft.note,
+    fallen: draft.fallen,
+    combinations:
+      draft.combinations === null
+        ? null
+        : draft.combinations.map(({ id: combination, minutes, stance }) => ({ combination, minutes, stance })),
+  };
+}
+
+/** With a link marked as fallen apart, or not any more. */
+export function toggled(
+  fallen: EntryDraft["fallen"],
+  chain: { notation: string; stance: "orthodox" | "southpaw" },
+  link: number,
+): EntryDraft["fallen"] {
+  const without = fallen.filter(
+    (one) => !(one.notation === chain.notation && one.stance === chain.stance && one.link === link),
+  );
+  return without.length < fallen.length
+    ? without
+    : [...fallen, { notation: chain.notation, stance: chain.stance, link }];
+}

@@ -1,0 +1,50 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type EntryRequest, ifMatch, type LogEntry } from "../api/client";
+import { keys, logbookChanged } from "../api/keys";
+
+export interface LogFilters {
+  course?: number;
+  unchecked?: boolean;
+  removed?: boolean;
+  page: number;
+}
+
+/** Sessions as they were run, the newest first. */
+export function useLogPage(filters: LogFilters) {
+  return useQuery({
+    queryKey: keys.logPage(filters),
+    queryFn: ({ signal }) => answered(api.GET("/api/logbook/entries", { params: { query: filters }, signal })),
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** Everybody who may have coached. */
+export function useCoachNames() {
+  return useLogPage({ page: 1 }).data?.coaches ?? [];
+}
+
+export function useLogEntry(id: number) {
+  return useQuery({
+    queryKey: keys.logEntry(id),
+    queryFn: ({ signal }) => answered(api.GET("/api/logbook/entries/{id}", { params: { path: { id } }, signal })),
+  });
+}
+
+export const writeEntry = (body: EntryRequest) => answered(api.POST("/api/logbook/entries", { body }));
+
+export const correctEntry = (id: number, version: number, body: EntryRequest) =>
+  answered(api.PUT("/api/logbook/entries/{id}", { params: { path: { id }, header: ifMatch(version) }, body }));
+
+/** Takes an entry out of the logbook, or puts it back. */
+export function useShelveEntry() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ entry, restore }: { entry: Pick<LogEntry, "id" | "version">; restore: boolean }) =>
+      answered(
+        api.POST(restore ? "/api/logbook/entries/{id}/restore" : "/api/logbook/entries/{id}/remove", {
+          params: { path: { id: entry.id }, header: ifMatch(entry.version) },
+        }),
+      ),
+    onSuccess: () => logbookChanged(queries),
+  });
+}

@@ -1,0 +1,398 @@
+import { Button } from "antd";
+import { useEffect, useRef, useState } from "react";
+import { Link, useParams } from "react-router";
+import type { Combination, Measured, MeasuredLink } from "../api/client";
+import { newId } from "../api/newId";
+import { useNumbering } from "../api/useNumbering";
+import { useCheck } from "../check/useCheck";
+import { useCombination } from "../combination/useCombination";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import type { Placed } from "../combination-line/place";
+import { Failure, NoPage } from "../ui/Failure";
+import { Segmented } from "../ui/Segmented";
+import { Trail } from "../ui/Trail";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { dayAndTime } from "../ui/words";
+import { recordingOf } from "./recordingOf";
+import { TapStrip } from "./TapStrip";
+import { tapped, without, withTap } from "./taps";
+import { type Method, useKeep, useMeasured, useMeasurements, useOnsets, useShelveMeasurement } from "./useMeasure";
+import "./measure.css";
+
+const METHODS: { value: Method; label: string }[] = [
+  { value: "taps", label: "by tapping" },
+  { value: "sound", label: "by sound" },
+];
+
+/** Measuring how an athlete throws a combination, beside what the check computes. */
+export default function MeasureScreen() {
+  const id = Number(useParams().id);
+  const combination = useCombination(Number.isInteger(id) ? id : -1);
+  if (combination.isError) {
+    return (
+      <NoPage error={combination.error}>
+        <Link to="/library">Go to the library</Link>
+      </NoPage>
+    );
+  }
+  return combination.data ? <Measure combination={combination.data} /> : <Waiting what="Loading the combination" />;
+}
+
+function Measure({ combination }: { combination: Combination }) {
+  const [method, setMethod] = useState<Method>("taps");
+  const [taps, setTaps] = useState<number[]>([]);
+  const [sound, setSound] = useState<{ peaks: number[]; lengthMs: number } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const readIn = useNumbering();
+  const notice = useNotice();
+  const measured = useMeasured(combination.id, taps, method);
+  const kept = useMeasurements(combination.id);
+  const keep = useKeep(combination.id);
+  const shelve = useShelveMeasurement(combination.id);
+  const { readable } = useCheck({
+    text: combination.notation,
+    stance: combination.stance,
+    rules: combination.rules,
+    numbering: "parity",
+    readIn,
+    opponent: "orthodox",
+  });
+  const drawing = readable?.drawings?.full;
+  const clear = () => {
+    setTaps([]);
+    setSound(null);
+    setProblem(null);
+  };
+  const shown = taps.length >= 2 ? measured.data : undefined;
+  const last = kept.data?.[0];
+  const links = shown?.links ?? last?.links ?? [];
+  const names = namesOf(drawing?.items, shown);
+
+  return (
+    <main className="page">
+      <Trail to={`/combinations/${combination.id}`} place={combination.name} name="Measure" />
+      <header className="page-head">
+        <h1>Measure {combination.name}</h1>
+        <Segmented
+          value={method}
+          onChange={(next) => {
+            setMethod(next);
+            clear();
+          }}
+          options={METHODS}
+          aria-label="How it is measured"
+        />
+      </header>
+      <p className="small measure-lead">
+        {method === "taps"
+          ? "While one athlete throws it several times, tap once for each strike as it lands: the field below, or the space bar. Taps are good to about 30 ms; several repetitions make it better."
+          : "A recording of bag or pads, at most a minute: the hits are found in it. It is not kept."}
+      </p>
+      <div className="measure-grid">
+        <section className="panel block" aria-label="Taps">
+          {method === "taps" ? (
+            <TapField isEmpty={taps.length === 0} onTap={(ms) => setTaps((now) => tapped(now, ms))} />
+          ) : (
+            <SoundField
+              contacts={drawing?.items.filter(({ kind }) => kind === "strike").map(({ ms }) => ms) ?? []}
+              onProblem={setProblem}
+              onSound={(found) => {
+                setTaps(found.onsets);
+                setSound({ peaks: found.peaks, lengthMs: found.lengthMs });
+                setProblem(
+                  found.onsets.length < 2 ? "Fewer than two hits were found. Record nearer to the bag." : null,
+                );
+              }}
+            />
+          )}
+          {problem && (
+            <p role="alert" className="measure-problem">
+              {problem}
+            </p>
+          )}
+          {(taps.length > 0 || sound) && (
+            <>
+              <TapStrip
+                taps={taps}
+                measured={shown}
+                sound={sound}
+                names={names}
+                onRemove={(at) => setTaps(without(taps, at))}
+                onAdd={(ms) => setTaps(withTap(taps, ms))}
+              />
+              <p className="small" role="status">
+                {taps.length} {method === "taps" ? "taps" : "hits"}
+                {shown &&
+                  `: ${shown.repetitions.length} ${shown.repetitions.length === 1 ? "repetition" : "repetitions"}, ${shown.missed} missed, ${shown.extra.length} too many`}
+                . Press one to take it away, or an empty place to add one that was missed.
+              </p>
+            </>
+          )}
+          <Failure error={taps.length >= 2 ? measured.error : null} />
+          <div className="measure-actions">
+            <Button
+              type="primary"
+              disabled={!shown || shown.repetitions.length === 0}
+              loading={keep.isPending}
+              onClick={() =>
+                keep.mutate(
+                  { id: newId(), taps, method },
+                  {
+                    onSuccess: ({ id }) => {
+                      clear();
+                      notice.undo("Kept, as one athlete’s.", () => shelve.mutate({ id, restore: false }));
+                    },
+                    onError: notice.failed,
+                  },
+                )
+              }
+            >
+              Keep it
+            </Button>
+            {shown && shown.extra.length > 0 && (
+              <Button onClick={() => setTaps(taps.filter((_, at) => !shown.extra.includes(at)))}>
+                Take away what is too many
+              </Button>
+            )}
+            {taps.length > 0 && <Button onClick={clear}>Begin again</Button>}
+          </div>
+        </section>
+        <section className="panel block" aria-label="Beside the check">
+          <h2>{shown ? "Beside the check" : last ? "Kept last, beside the check" : "Beside the check"}</h2>
+          {drawing ? (
+            <CombinationLine
+              drawing={drawing}
+              name={combination.name}
+              overlay={(line) => <Medians line={line} links={links} />}
+            />
+          ) : (
+            <Waiting what="Checking" />
+          )}
+          {shown && shown.pace !== 1 && (
+            <p className="small">
+              Thrown at {shown.pace.toFixed(2)} of the computed time on the whole; links are held against that pace.
+            </p>
+          )}
+          {links.length > 0 && <LinkTable links={links} items={drawing?.items ?? []} />}
+          {links.length === 0 && (
+            <p className="small">The times between the strikes stand here once something was measured.</p>
+          )}
+        </section>
+      </div>
+      {kept.data && kept.data.length > 0 && (
+        <section className="panel block" aria-label="Kept">
+          <h2>Kept</h2>
+          <ul className="measure-kept">
+            {kept.data.map((one) => (
+              <li key={one.id}>
+                <span>
+                  {dayAndTime(one.createdAt)} · {one.coach} · {one.method === "taps" ? "by tapping" : "by sound"}
+                </span>
+                <span>
+                  {one.links.map((link) => (
+                    <i key={link.from} className={`verdict-${link.verdict}`} title={link.says}>
+                      {link.median === null ? "–" : Math.round(link.median)}
+                    </i>
+                  ))}{" "}
+                  ms
+                </span>
+                <Button
+                  size="small"
+                  onClick={() =>
+                    shelve.mutate(
+                      { id: one.id, restore: false },
+                      {
+                        onSuccess: () => notice.undo("Taken away.", () => shelve.mutate({ id: one.id, restore: true })),
+                        onError: notice.failed,
+                      },
+                    )
+                  }
+                >
+                  Take it away
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </main>
+  );
+}
+
+type Items = { text: string }[];
+
+/** What each moment at which something lands is called. */
+function namesOf(items: Items | undefined, measured: Measured | undefined): string[] {
+  return (measured?.contacts ?? []).map(({ items: places }) => places.map((at) => items?.[at]?.text ?? "").join("+"));
+}
+
+const SIGNS: Record<MeasuredLink["verdict"], { sign: string; word: string }> = {
+  "as-computed": { sign: "●", word: "as computed" },
+  faster: { sign: "◀", word: "faster" },
+  stops: { sign: "■", word: "stops here" },
+  "not-heard": { sign: "–", word: "not heard" },
+};
+
+function LinkTable({ links, items }: { links: MeasuredLink[]; items: Items }) {
+  return (
+    <div className="plain-scroll">
+      <table className="plain-table measure-table">
+        <thead>
+          <tr>
+            <th scope="col">Link</th>
+            <th scope="col">Computed</th>
+            <th scope="col">Measured</th>
+            <th scope="col">Spread</th>
+            <th scope="col">Times</th>
+            <th scope="col">Says</th>
+          </tr>
+        </thead>
+        <tbody>
+          {links.map((link) => (
+            <tr key={link.from}>
+              <td>
+                <b>
+                  {items[link.from]?.text} → {items[link.to]?.text}
+                </b>
+              </td>
+              <td>{Math.round(link.computed)} ms</td>
+              <td>{link.median === null ? "–" : `${Math.round(link.median)} ms`}</td>
+              <td>{link.spread === null ? "–" : `± ${Math.round(link.spread)} ms`}</td>
+              <td>{link.count}</td>
+              <td className={`verdict-${link.verdict}`}>
+                <span aria-hidden="true">{SIGNS[link.verdict].sign}</span> {SIGNS[link.verdict].word}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** The measured times on the line, each between the strikes that it lies between. */
+function Medians({ line, links }: { line: Placed; links: MeasuredLink[] }) {
+  const { items, lanes, height } = line.drawing;
+  const y = Math.min(height - 6, (lanes[lanes.length - 1]?.y ?? height) + 22);
+  return (
+    <g className="medians">
+      {links.map((link) => {
+        const [from, to] = [items[link.from], items[link.to]];
+        if (!from || !to || link.median === null) {
+          return null;
+        }
+        const [a, b] = [line.x(from.ms) + from.shift, line.x(to.ms) + to.shift];
+        return (
+          <g key={link.from} className={`median verdict-${link.verdict}`}>
+            <path d={`M${a + 3} ${y}H${b - 3}`} />
+            <text x={(a + b) / 2} y={y - 5} textAnchor="middle">
+              {Math.round(link.median)}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** A large field for a thumb; the space bar does the same. */
+function TapField({ isEmpty, onTap }: { isEmpty: boolean; onTap: (ms: number) => void }) {
+  const start = useRef<number | null>(null);
+  useEffect(() => {
+    if (isEmpty) {
+      start.current = null;
+    }
+  }, [isEmpty]);
+  const tap = (at: number) => {
+    start.current ??= at;
+    onTap(Math.round((at - start.current) * 10) / 10);
+  };
+  return (
+    <button
+      type="button"
+      className="tap-field"
+      onPointerDown={(event) => {
+        event.preventDefault();
+        event.currentTarget.focus();
+        tap(event.timeStamp);
+      }}
+      onKeyDown={(event) => {
+        if ((event.key === " " || event.key === "Enter") && !event.repeat) {
+          event.preventDefault();
+          tap(event.timeStamp);
+        }
+      }}
+    >
+      <b>Tap</b>
+      <span>once for each strike</span>
+    </button>
+  );
+}
+
+interface SoundProps {
+  /** When its strikes land, ms. */
+  contacts: number[];
+  onSound: (found: { onsets: number[]; peaks: number[]; lengthMs: number }) => void;
+  onProblem: (problem: string | null) => void;
+}
+
+/** A file with sound, or the stand-in for one. */
+function SoundField({ contacts, onSound, onProblem }: SoundProps) {
+  const onsets = useOnsets();
+  const notice = useNotice();
+  const input = useRef<HTMLInputElement>(null);
+  const [reads, setReads] = useState(false);
+  const take = async (file: Blob) => {
+    onProblem(null);
+    setReads(true);
+    try {
+      const { wav, cut } = await recordingOf(file);
+      onSound(await onsets.mutateAsync(wav));
+      if (cut) {
+        notice.warn("Only the first minute was looked at.");
+      }
+    } catch (failed) {
+      onProblem(failed instanceof Error ? failed.message : "This could not be read.");
+    } finally {
+      setReads(false);
+    }
+  };
+  const sample = async () => {
+    const hits: number[] = [];
+    const first = contacts[0] ?? 0;
+    const long = (contacts[contacts.length - 1] ?? 0) - first;
+    for (let time = 0; time < 5; time += 1) {
+      for (const ms of contacts) {
+        hits.push(Math.round(400 + time * (long + 1800) + (ms - first) + ((time * 37) % 50) - 25));
+      }
+    }
+    const answer = await fetch(`/api/onsets/sample.wav?noise=0.15&hits=${hits.join(",")}`);
+    await take(await answer.blob());
+  };
+  return (
+    <div className="sound-field">
+      <input
+        ref={input}
+        type="file"
+        accept="audio/*,video/*"
+        className="log-file"
+        aria-label="A recording"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) {
+            void take(file);
+          }
+          event.target.value = "";
+        }}
+      />
+      <Button type="primary" size="large" loading={reads} onClick={() => input.current?.click()}>
+        Choose a recording
+      </Button>
+      <Button size="large" disabled={reads || contacts.length < 2} onClick={() => void sample()}>
+        Try it with a made-up bag
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+interface Props {
+  title: string;
+  parts: { name: string; value: number; tone: string; says?: string }[];
+}
+
+/** What belongs together as parts of a whole, with their shares in numbers. */
+export function Share({ title, parts }: Props) {
+  const all = parts.reduce((sum, { value }) => sum + value, 0);
+  return (
+    <div className="share">
+      <h3>{title}</h3>
+      {all <= 0 ? (
+        <p className="small">Nothing yet.</p>
+      ) : (
+        <>
+          <div className="share-bar" aria-hidden="true">
+            {parts.map(({ name, value, tone }) => (
+              <i key={name} style={{ width: `${(100 * value) / all}%`, background: `var(--${tone})` }} />
+            ))}
+          </div>
+          <ul>
+            {parts.map(({ name, value, tone, says }) => (
+              <li key={name}>
+                <i style={{ background: `var(--${tone})` }} aria-hidden="true" />
+                {name} <b>{Math.round((100 * value) / all)} %</b> {says && <span className="small">{says}</span>}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

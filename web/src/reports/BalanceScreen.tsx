@@ -1,0 +1,155 @@
+import { Columns } from "../plot/Columns";
+import { PlotTable } from "../plot/PlotTable";
+import { Share } from "../plot/Share";
+import { Failure } from "../ui/Failure";
+import { Waiting } from "../ui/Waiting";
+import { minutes, shortDay } from "./period";
+import { NothingLogged, ReportHead } from "./ReportHead";
+import { useAsked, useLoad } from "./useReports";
+import "../plot/plot.css";
+
+const STANCES = [
+  { name: "orthodox", tone: "lead" },
+  { name: "southpaw", tone: "sun" },
+] as const;
+
+const count = (value: number) => Math.round(value).toLocaleString("en-GB");
+
+/** Stances, sides, targets and limbs against each other, and how chains begin. */
+export default function BalanceScreen() {
+  const [asked] = useAsked();
+  const report = useLoad(asked);
+  const weeks = report.data?.weeks ?? [];
+  const sum = report.data?.sum;
+  return (
+    <main className="page">
+      <ReportHead title="Balance" />
+      <Failure error={report.error} onRetry={() => report.refetch()} />
+      {report.isPending && <Waiting what="Counting" />}
+      {sum?.sessions === 0 && (
+        <NothingLogged what="How the stances, sides, targets and limbs stand against each other." />
+      )}
+      {report.data && sum && sum.sessions > 0 && (
+        <>
+          {report.data.findings.length > 0 && (
+            <section className="panel block report-findings" aria-label="To be looked at">
+              <ul>
+                {report.data.findings.map((finding) => (
+                  <li key={finding}>{finding}</li>
+                ))}
+              </ul>
+            </section>
+          )}
+          <div className="report-grid">
+            <section className="panel block">
+              <Share
+                title="Minutes in each stance"
+                parts={STANCES.map(({ name, tone }) => ({
+                  name,
+                  tone,
+                  value: sum.stanceMs[name],
+                  says: minutes(sum.stanceMs[name]),
+                }))}
+              />
+              <Share
+                title="Left and right"
+                parts={[
+                  { name: "left", tone: "lead", value: sum.sides.left, says: count(sum.sides.left) },
+                  { name: "right", tone: "rear", value: sum.sides.right, says: count(sum.sides.right) },
+                ]}
+              />
+              <Share
+                title="Head, body, leg"
+                parts={[
+                  { name: "head", tone: "lead", value: sum.targets.head, says: count(sum.targets.head) },
+                  { name: "body", tone: "sun", value: sum.targets.body, says: count(sum.targets.body) },
+                  { name: "leg", tone: "rear", value: sum.targets.leg, says: count(sum.targets.leg) },
+                ]}
+              />
+              <Share
+                title="Hands and legs"
+                parts={[
+                  { name: "hands", tone: "lead", value: sum.limbs.hand, says: count(sum.limbs.hand) },
+                  { name: "elbows", tone: "ink-soft", value: sum.limbs.elbow, says: count(sum.limbs.elbow) },
+                  { name: "kicks", tone: "sun", value: sum.limbs.leg, says: count(sum.limbs.leg) },
+                  { name: "knees", tone: "rear", value: sum.limbs.knee, says: count(sum.limbs.knee) },
+                ]}
+              />
+              <Share
+                title="What a repetition opens with"
+                parts={[
+                  { name: "a jab", tone: "lead", value: sum.jabOpenings, says: count(sum.jabOpenings) },
+                  {
+                    name: "another strike",
+                    tone: "rear",
+                    value: sum.openings - sum.jabOpenings,
+                    says: count(sum.openings - sum.jabOpenings),
+                  },
+                ]}
+              />
+            </section>
+            <div className="report-side">
+              <section className="panel block">
+                <h2>Minutes in each stance, by week</h2>
+                <PlotTable
+                  caption="Minutes in each stance by week"
+                  columns={["Week of", "Orthodox", "Southpaw"]}
+                  rows={weeks.map(({ week, stanceMs }) => [
+                    week,
+                    Math.round(stanceMs.orthodox / 60_000),
+                    Math.round(stanceMs.southpaw / 60_000),
+                  ])}
+                >
+                  <Columns
+                    label="Minutes in each stance by week"
+                    unit="min"
+                    parts={[...STANCES]}
+                    columns={weeks.map(({ week, stanceMs }) => ({
+                      key: week,
+                      name: shortDay(week),
+                      says: `Week of ${shortDay(week)}: ${minutes(stanceMs.orthodox)} orthodox, ${minutes(stanceMs.southpaw)} southpaw`,
+                      values: [stanceMs.orthodox / 60_000, stanceMs.southpaw / 60_000],
+                    }))}
+                  />
+                </PlotTable>
+              </section>
+              <section className="panel block">
+                <h2>Strikes to head, body and leg, by week</h2>
+                <PlotTable
+                  caption="Strikes to head, body and leg by week"
+                  columns={["Week of", "Head", "Body", "Leg"]}
+                  rows={weeks.map(({ week, targets }) => [
+                    week,
+                    Math.round(targets.head),
+                    Math.round(targets.body),
+                    Math.round(targets.leg),
+                  ])}
+                >
+                  <Columns
+                    label="Strikes to head, body and leg by week"
+                    unit="strikes"
+                    parts={[
+                      { name: "head", tone: "lead" },
+                      { name: "body", tone: "sun" },
+                      { name: "leg", tone: "rear" },
+                    ]}
+                    columns={weeks.map(({ week, targets }) => ({
+                      key: week,
+                      name: shortDay(week),
+                      says: `Week of ${shortDay(week)}: ${count(targets.head)} to the head, ${count(targets.body)} to the body, ${count(targets.leg)} to the leg`,
+                      values: [targets.head, targets.body, targets.leg],
+                    }))}
+                  />
+                </PlotTable>
+              </section>
+              <p className="small">
+                Counted for one athlete who was there all the time; of each stance and level as many as were there, and
+                an orthodox athlete where nobody counted.
+              </p>
+            </div>
+          </div>
+        </>
+      )}
+    </main>
+  );
+}

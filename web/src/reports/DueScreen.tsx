@@ -1,0 +1,141 @@
+import { useMutation } from "@tanstack/react-query";
+import { Button } from "antd";
+import { useEffect } from "react";
+import { Link, useNavigate } from "react-router";
+import { answered, api, type DueList } from "../api/client";
+import { useCourses } from "../api/useCourses";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { shortDay } from "./period";
+import { ReportHead } from "./ReportHead";
+import { useAsked, useDue } from "./useReports";
+
+type Row = DueList["due"][number];
+
+/** What comes due in a course, and a session from it in one press. */
+export default function DueScreen() {
+  const [asked, put] = useAsked();
+  const courses = useCourses().data;
+  const first = courses?.find(({ archived }) => !archived)?.id;
+  // Without a course in the address it is the first one.
+  useEffect(() => {
+    if (asked.course === undefined && first !== undefined) {
+      put({ course: String(first) });
+    }
+  });
+  const list = useDue(asked.course);
+  const rows = list.data?.due ?? [];
+  const due = rows.filter(({ overdue }) => overdue >= 0);
+  const later = rows.filter(({ overdue }) => overdue < 0);
+  return (
+    <main className="page">
+      <ReportHead title="What comes due" withDays={false} needsCourse>
+        {asked.course !== undefined && <PlanIt course={asked.course} />}
+      </ReportHead>
+      <Failure error={list.error} onRetry={() => list.refetch()} />
+      {list.isPending && asked.course !== undefined && <Waiting what="Looking back" />}
+      {courses?.length === 0 && (
+        <div className="panel empty">
+          <h2>There is no course yet</h2>
+          <p>
+            Make one under <Link to="/sessions">Sessions</Link>; what it drills comes due here.
+          </p>
+        </div>
+      )}
+      {list.data && rows.length === 0 && (
+        <div className="panel empty">
+          <h2>This course has drilled nothing yet</h2>
+          <p>What it drills comes back here after {list.data.schedule.first} days, then at growing intervals.</p>
+        </div>
+      )}
+      {list.data && rows.length > 0 && (
+        <>
+          <p className="small report-lead">
+            What held comes back after twice the time, what fell apart after half of it: first after{" "}
+            {list.data.schedule.first} days, never sooner than {list.data.schedule.least}, never later than{" "}
+            {list.data.schedule.most}. The <Link to="/house-rules">house rules</Link> set these days.
+          </p>
+          <DueTable title="Due" rows={due} empty="Nothing is due today." />
+          <DueTable title="Later" rows={later} empty="Nothing waits." />
+        </>
+      )}
+    </main>
+  );
+}
+
+/** Plans the next session of the course from what is due. */
+function PlanIt({ course }: { course: number }) {
+  const navigate = useNavigate();
+  const notice = useNotice();
+  const plan = useMutation({
+    mutationFn: async () => {
+      const made = await answered(
+        api.POST("/api/plans/compose", { body: { course, aim: "due", seed: Math.floor(Math.random() * 1_000_000) } }),
+      );
+      const name = (made.content as { name?: string }).name ?? "What is due";
+      return answered(api.POST("/api/plans", { body: { name, course, content: made.content } }));
+    },
+    onSuccess: (made) => navigate(`/sessions/${made.id}`),
+    onError: notice.failed,
+  });
+  return (
+    <Button type="primary" loading={plan.isPending} onClick={() => plan.mutate()}>
+      Plan a session from it
+    </Button>
+  );
+}
+
+function DueTable({ title, rows, empty }: { title: string; rows: Row[]; empty: string }) {
+  return (
+    <section className="panel plain-scroll due-part" aria-label={title}>
+      <h2>
+        {title} <small>{rows.length > 0 && rows.length}</small>
+      </h2>
+      {rows.length === 0 ? (
+        <p className="small">{empty}</p>
+      ) : (
+        <table className="plain-table report-table">
+          <thead>
+            <tr>
+              <th scope="col">Combination</th>
+              <th scope="col">Line</th>
+              <th scope="col">Due</th>
+              <th scope="col">Last drilled</th>
+              <th scope="col">Times</th>
+              <th scope="col">Interval</th>
+              <th scope="col">Last time</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.combination.id}>
+                <td className="report-name">
+                  <Link to={`/combinations/${row.combination.id}`}>{row.combination.name}</Link>
+                  <small>{row.combination.text}</small>
+                </td>
+                <td className="report-line">
+                  {row.combination.line && (
+                    <CombinationLine drawing={row.combination.line} width={240} name={row.combination.name} />
+                  )}
+                </td>
+                <td className={row.overdue >= 7 ? "report-bad" : ""}>
+                  {row.overdue > 0
+                    ? `for ${row.overdue} ${row.overdue === 1 ? "day" : "days"}`
+                    : row.overdue === 0
+                      ? "today"
+                      : shortDay(row.day)}
+                </td>
+                <td>{shortDay(row.last)}</td>
+                <td>{row.times}</td>
+                <td>{row.interval} days</td>
+                <td className={row.held ? "" : "report-bad"}>{row.held ? "held" : "fell apart"}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}

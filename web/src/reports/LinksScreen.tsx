@@ -1,0 +1,98 @@
+import { Button } from "antd";
+import { Link, useNavigate } from "react-router";
+import type { LinkTrouble } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { LinkZone } from "../combination-line/LinkZone";
+import { Failure } from "../ui/Failure";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { NothingLogged, ReportHead } from "./ReportHead";
+import { useAsked, useLinks } from "./useReports";
+
+/** Links that fell apart in class or measure slower, against what the check says of them. */
+export default function LinksScreen() {
+  const [asked] = useAsked();
+  const report = useLinks(asked);
+  const links = report.data?.links ?? [];
+  return (
+    <main className="page">
+      <ReportHead title="Links that fall apart" />
+      <p className="small report-lead">
+        What coaches marked after class, and what was measured, beside what the check says. Where several disagree with
+        it in the same direction, a number of the model or a school may not be that of your athletes.
+      </p>
+      <Failure error={report.error} onRetry={() => report.refetch()} />
+      {report.isPending && <Waiting what="Checking the links" />}
+      {report.data && links.length === 0 && (
+        <NothingLogged what="Mark the link that fell apart in a session, or measure a combination." />
+      )}
+      <ul className="trouble-list">
+        {links.map((link) => (
+          <Trouble key={`${link.combination.id} ${link.link}`} link={link} />
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+function Trouble({ link }: { link: LinkTrouble }) {
+  const head = useIsHeadCoach();
+  const navigate = useNavigate();
+  const { measured, check } = link;
+  return (
+    <li className="panel trouble">
+      <div className="trouble-line">
+        <Link to={`/combinations/${link.combination.id}`}>
+          <b>{link.combination.name}</b>
+        </Link>
+        {link.combination.line && (
+          <CombinationLine
+            drawing={link.combination.line}
+            width={320}
+            name={link.combination.name}
+            overlay={(line) => <LinkZone line={line} link={link.link} />}
+          />
+        )}
+      </div>
+      <div className="trouble-says">
+        <h2>
+          {link.from} to {link.to}
+        </h2>
+        <dl>
+          <div>
+            <dt>in class</dt>
+            <dd>{link.fell === 0 ? "held" : `fell apart ${link.fell} of ${link.times} times`}</dd>
+          </div>
+          <div>
+            <dt>measured</dt>
+            <dd>
+              {measured.count === 0
+                ? "not yet"
+                : `${Math.round(measured.median ?? 0)} ms, computed ${Math.round(measured.computed ?? 0)}; ${measured.slower} of ${measured.count} stop${measured.faster > 0 ? `, ${measured.faster} faster` : ""}`}
+            </dd>
+          </div>
+          <div>
+            <dt>the check</dt>
+            <dd>
+              <VerdictMark verdict={check.verdict} /> {check.reason}
+            </dd>
+          </div>
+        </dl>
+        <p className={link.disagrees ? "trouble-disagrees" : "small"}>{link.says}</p>
+        <p className="trouble-actions">
+          {head && link.disagrees && (
+            <Button
+              type="primary"
+              onClick={() => navigate(`/house-rules?set=${link.rules}&part=numbers&of=${encodeURIComponent(link.of)}`)}
+            >
+              Look at the numbers of {link.to}
+            </Button>
+          )}
+          <Button onClick={() => navigate(`/combinations/${link.combination.id}/measure`)}>Measure</Button>
+          <Button onClick={() => navigate(`/bench/${link.combination.id}`)}>Mend on the bench</Button>
+        </p>
+      </div>
+    </li>
+  );
+}

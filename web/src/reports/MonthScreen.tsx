@@ -1,0 +1,212 @@
+import { Button } from "antd";
+import { Link } from "react-router";
+import type { MonthReport } from "../api/client";
+import { Columns } from "../plot/Columns";
+import { PlotTable } from "../plot/PlotTable";
+import { Share } from "../plot/Share";
+import { Failure } from "../ui/Failure";
+import { LogNav } from "../ui/LogNav";
+import { TakeOut } from "../ui/TakeOut";
+import { Waiting } from "../ui/Waiting";
+import { minutes, monthBeside, monthName, shortDay } from "./period";
+import { useAsked, useMonth } from "./useReports";
+import "../plot/plot.css";
+import "./reports.css";
+
+/** A month on a page: what the head coach looks at once. */
+export default function MonthScreen() {
+  const [, put, address] = useAsked();
+  const report = useMonth(address.get("month"));
+  const month = report.data?.month;
+  return (
+    <main className="page">
+      <LogNav />
+      <header className="report-head">
+        <h1>{month ? monthName(month) : "Month"}</h1>
+        {month && (
+          <>
+            <span className="month-steps">
+              <Button onClick={() => put({ month: monthBeside(month, -1) })} aria-label="The month before">
+                ‹
+              </Button>
+              <Button onClick={() => put({ month: monthBeside(month, 1) })} aria-label="The month after">
+                ›
+              </Button>
+            </span>
+            <TakeOut
+              ways={[
+                { label: "Page to print (PDF)", to: `/api/reports/month.pdf/${month}` },
+                { label: "Sessions of the month (CSV)", to: `/api/reports/month.csv/${month}` },
+              ]}
+            />
+          </>
+        )}
+      </header>
+      <Failure error={report.error} onRetry={() => report.refetch()} />
+      {report.isPending && <Waiting what="Counting" />}
+      {report.data && <Month report={report.data} />}
+    </main>
+  );
+}
+
+function Month({ report }: { report: MonthReport }) {
+  const { sum, before } = report;
+  const jab = sum.openings > 0 ? Math.round((100 * sum.jabOpenings) / sum.openings) : null;
+  const weapons = report.weapons
+    .map((name) => ({ name, value: sum.weapons[name] ?? 0 }))
+    .filter(({ value }) => value > 0)
+    .sort((one, other) => other.value - one.value);
+  const most = weapons[0]?.value ?? 1;
+  if (report.sessions === 0) {
+    return (
+      <div className="panel empty">
+        <h2>Nothing was logged in this month</h2>
+        <p>
+          Run a session, or log one by hand under <Link to="/logbook">Sessions</Link>.
+        </p>
+      </div>
+    );
+  }
+  return (
+    <>
+      <dl className="month-facts panel">
+        <Fact name="sessions" value={String(report.sessions)} more={`${before.sessions} the month before`} />
+        <Fact name="of work" value={minutes(report.workMs)} more={`${minutes(before.workMs)} the month before`} />
+        <Fact
+          name="athletes a session"
+          value={report.athletes === null ? "–" : String(report.athletes)}
+          more={report.athletes === null ? "not counted" : ""}
+        />
+        <Fact
+          name="how hard it felt"
+          value={report.effort === null ? "–" : String(report.effort)}
+          more={report.effort === null ? "not asked" : "of 10"}
+        />
+        <Fact name="open with a jab" value={jab === null ? "–" : `${jab} %`} more="" />
+        {report.unchecked > 0 && (
+          <Fact
+            name="entries nobody looked at"
+            value={String(report.unchecked)}
+            more={<Link to="/logbook?unchecked=true">look at them</Link>}
+          />
+        )}
+      </dl>
+      {report.findings.length > 0 && (
+        <section className="panel block report-findings" aria-label="To be looked at">
+          <ul>
+            {report.findings.map((finding) => (
+              <li key={finding}>{finding}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section className="panel block">
+        <h2>Minutes of work, day by day</h2>
+        <PlotTable
+          caption="Minutes of work by day"
+          columns={["Day", "Minutes"]}
+          rows={report.days.map(({ day, workMs }) => [day, Math.round(workMs / 60_000)])}
+        >
+          <Columns
+            label="Minutes of work, day by day"
+            unit="min"
+            height={140}
+            parts={[{ name: "work", tone: "lead" }]}
+            columns={report.days.map(({ day, workMs }) => ({
+              key: day,
+              name: String(Number(day.slice(8))),
+              says: `${shortDay(day)}: ${minutes(workMs)}`,
+              values: [workMs / 60_000],
+            }))}
+          />
+        </PlotTable>
+      </section>
+      <div className="month-grid">
+        <section className="panel block">
+          <h2>Strikes by weapon</h2>
+          <ul className="month-bars">
+            {weapons.map(({ name, value }) => (
+              <li key={name}>
+                <span>{name}</span>
+                <i aria-hidden="true">
+                  <b style={{ width: `${(100 * value) / most}%` }} />
+                </i>
+                <span>{Math.round(value).toLocaleString("en-GB")}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section className="panel block">
+          <h2>Courses</h2>
+          <ul className="month-rows">
+            {report.courses.map(({ name, sessions, workMs }) => (
+              <li key={name}>
+                <span>{name}</span>
+                <span>
+                  {sessions}, {minutes(workMs)}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <Share
+            title="Left and right"
+            parts={[
+              { name: "left", tone: "lead", value: sum.sides.left },
+              { name: "right", tone: "rear", value: sum.sides.right },
+            ]}
+          />
+          <Share
+            title="Stances"
+            parts={[
+              { name: "orthodox", tone: "lead", value: sum.stanceMs.orthodox },
+              { name: "southpaw", tone: "sun", value: sum.stanceMs.southpaw },
+            ]}
+          />
+          <Share
+            title="Head, body, leg"
+            parts={[
+              { name: "head", tone: "lead", value: sum.targets.head },
+              { name: "body", tone: "sun", value: sum.targets.body },
+              { name: "leg", tone: "rear", value: sum.targets.leg },
+            ]}
+          />
+        </section>
+        <section className="panel block">
+          <Rows title="Drilled most" rows={report.most} says={(row) => minutes(row.ms)} />
+          <Rows title="Fell apart" rows={report.fell} says={(row) => `${row.fell} of ${row.times}`} />
+          <Rows title="Long not drilled" rows={report.neglected} says={(row) => `last ${shortDay(row.last)}`} />
+        </section>
+      </div>
+    </>
+  );
+}
+
+function Fact({ name, value, more }: { name: string; value: string; more: React.ReactNode }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>
+        {value} <small>{more}</small>
+      </dd>
+    </div>
+  );
+}
+
+type Row = MonthReport["most"][number];
+
+function Rows({ title, rows, says }: { title: string; rows: Row[]; says: (row: Row) => string }) {
+  return (
+    <>
+      <h2>{title}</h2>
+      <ul className="month-rows">
+        {rows.length === 0 && <li className="small">nothing</li>}
+        {rows.map((row) => (
+          <li key={row.combination.id}>
+            <Link to={`/combinations/${row.combination.id}`}>{row.combination.name}</Link>
+            <span>{says(row)}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,173 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, Select } from "antd";
+import { useEffect, useState } from "react";
+import { Link } from "react-router";
+import { answered, api, type Course, type PathStep } from "../api/client";
+import { keys, libraryChanged } from "../api/keys";
+import { useCourses } from "../api/useCourses";
+import { CombinationLine } from "../combination-line/CombinationLine";
+import { LinkZone } from "../combination-line/LinkZone";
+import { Failure } from "../ui/Failure";
+import { useNotice } from "../ui/useNotice";
+import { useSettled } from "../ui/useSettled";
+import { VerdictMark } from "../ui/VerdictMark";
+import { Waiting } from "../ui/Waiting";
+import { ReportHead } from "./ReportHead";
+import { useAsked, usePath } from "./useReports";
+
+/** The shortest way of a course to a combination, a new link or weapon at a time. */
+export default function PathScreen() {
+  const [asked, put, address] = useAsked();
+  const courses = useCourses().data;
+  const course = courses?.find(({ id }) => id === asked.course);
+  const first = courses?.find(({ archived }) => !archived)?.id;
+  useEffect(() => {
+    if (asked.course === undefined && first !== undefined) {
+      put({ course: String(first) });
+    }
+  });
+  const to = Number(address.get("to")) || undefined;
+  const path = usePath(asked.course, to);
+  return (
+    <main className="page">
+      <ReportHead title="Path to a combination" withDays={false} needsCourse>
+        <Goal to={to} named={path.data?.target.name} onChoose={(id) => put({ to: String(id) })} />
+      </ReportHead>
+      <p className="small report-lead">
+        From what the course drills well to the goal: approved combinations, each with at most one new link or weapon.
+      </p>
+      <Failure error={path.error} onRetry={() => path.refetch()} />
+      {to === undefined && (
+        <div className="panel empty">
+          <h2>Choose a goal</h2>
+          <p>Any combination of the library: where the course shall be in some weeks.</p>
+        </div>
+      )}
+      {to !== undefined && path.isPending && <Waiting what="Looking for the shortest way" />}
+      {path.data && (
+        <section className="panel block">
+          <h2>
+            To {path.data.target.name} in {path.data.steps.length} {path.data.steps.length === 1 ? "step" : "steps"}
+          </h2>
+          <p className="small" role="status">
+            {path.data.says} {course?.name} drills {path.data.knows.links} links and {path.data.knows.weapons} weapons
+            well.
+          </p>
+          <ol className="path-steps">
+            {path.data.steps.map((step, at) => (
+              <Step key={step.notation} step={step} at={at} course={course} />
+            ))}
+          </ol>
+        </section>
+      )}
+    </main>
+  );
+}
+
+function Step({ step, at, course }: { step: PathStep; at: number; course: Course | undefined }) {
+  const queries = useQueryClient();
+  const notice = useNotice();
+  const [proposed, setProposed] = useState<number | null>(null);
+  const propose = useMutation({
+    mutationFn: () =>
+      answered(
+        api.POST("/api/proposals", {
+          body: {
+            kind: "new",
+            content: {
+              name: step.name,
+              text: step.notation,
+              numbering: "parity",
+              stance: step.stance,
+              rules: course?.rules ?? "all-limbs",
+              themes: ["bridge"],
+              note: "",
+            },
+            remark: `A bridge that ${course?.name ?? "a course"} needs: ${step.new.map(({ says }) => says).join(", ")}.`,
+          },
+        }),
+      ),
+    onSuccess: (made) => {
+      setProposed(made.id);
+      libraryChanged(queries);
+    },
+    onError: notice.failed,
+  });
+  return (
+    <li>
+      <span className="path-number" aria-hidden="true">
+        {at + 1}
+      </span>
+      <div>
+        <p>
+          {step.id === null ? <b>{step.name}</b> : <Link to={`/combinations/${step.id}`}>{step.name}</Link>}{" "}
+          <span className="path-chain">{step.text}</span> <VerdictMark verdict={step.verdict} />
+        </p>
+        <CombinationLine
+          drawing={step.line}
+          width={360}
+          name={step.name}
+          overlay={(line) => (
+            <>
+              {step.new.map(({ link }) => (
+                <LinkZone key={link} line={line} link={link} />
+              ))}
+            </>
+          )}
+        />
+        <p className="small">
+          {step.new.length === 0 ? "Nothing in it is new." : `New: ${step.new.map(({ says }) => says).join(", ")}.`}
+          {step.id === null && " Not in the library."}
+        </p>
+        {step.id === null &&
+          (proposed === null ? (
+            <Button size="small" loading={propose.isPending} onClick={() => propose.mutate()}>
+              Propose it
+            </Button>
+          ) : (
+            <Link to={`/review/${proposed}`}>Proposed; it waits for the head coach</Link>
+          ))}
+      </div>
+    </li>
+  );
+}
+
+/** A combination of the library, found by what its name begins with or by a search. */
+function Goal({
+  to,
+  named,
+  onChoose,
+}: {
+  to: number | undefined;
+  named: string | undefined;
+  onChoose: (id: number) => void;
+}) {
+  const [typed, setTyped] = useState("");
+  const q = useSettled(typed, 250);
+  const found = useQuery({
+    queryKey: keys.combinationPage({ q, size: 20, sort: "level", direction: "down" }),
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET("/api/combinations", {
+          params: { query: { q, size: 20, sort: "level", direction: "down" } },
+          signal,
+        }),
+      ),
+  });
+  const rows = found.data?.combinations ?? [];
+  return (
+    <Select
+      showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
+      value={to ?? null}
+      onChange={(id) => id !== null && onChoose(id)}
+      placeholder="Goal: a name, or numbers"
+      aria-label="Goal"
+      className="path-goal"
+      notFoundContent={found.isPending ? "Looking" : "Nothing found"}
+      options={[
+        ...(to !== undefined && named && !rows.some(({ id }) => id === to) ? [{ value: to, label: named }] : []),
+        ...rows.map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` })),
+      ]}
+    />
+  );
+}

@@ -1,0 +1,90 @@
+import { Input, Select } from "antd";
+import type { ReactNode } from "react";
+import { useCourses } from "../api/useCourses";
+import { LogNav } from "../ui/LogNav";
+import { todayInGym } from "../ui/words";
+import { SPANS, spanOf, weeksBack } from "./period";
+import { useAsked } from "./useReports";
+import "./reports.css";
+
+interface Props {
+  title: string;
+  /** Whether it is of some days; else it is of a course alone. */
+  withDays?: boolean;
+  /** Whether one course has to be chosen. */
+  needsCourse?: boolean;
+  children?: ReactNode;
+}
+
+/** Over every report: of which days, and of which course. */
+export function ReportHead({ title, withDays = true, needsCourse = false, children }: Props) {
+  const [asked, put] = useAsked();
+  const courses = useCourses().data ?? [];
+  const today = new Date();
+  const span = spanOf(asked.from, asked.to, today);
+  return (
+    <>
+      <LogNav />
+      <header className="report-head">
+        <h1>{title}</h1>
+        <Select
+          value={asked.course ?? 0}
+          onChange={(course) => put({ course: course === 0 ? null : String(course), page: null })}
+          aria-label="Course"
+          popupMatchSelectWidth={false}
+          options={[
+            ...(needsCourse ? [] : [{ value: 0, label: "all courses" }]),
+            ...courses.map(({ id, name, archived }) => ({ value: id, label: archived ? `${name}, archived` : name })),
+          ]}
+        />
+        {withDays && (
+          <>
+            <Select
+              value={span}
+              onChange={(weeks) =>
+                put({
+                  from:
+                    weeks === "12" ? null : weeks === "own" ? weeksBack(12, today) : weeksBack(Number(weeks), today),
+                  to: weeks === "own" ? todayInGym() : null,
+                  page: null,
+                })
+              }
+              aria-label="How far back"
+              popupMatchSelectWidth={false}
+              options={[...SPANS, { value: "own", label: "days of your own" }]}
+            />
+            {span === "own" && (
+              <span className="report-days">
+                <Input
+                  type="date"
+                  value={asked.from ?? weeksBack(12, today)}
+                  max={asked.to}
+                  onChange={(event) => put({ from: event.target.value, page: null })}
+                  aria-label="From"
+                />
+                to
+                <Input
+                  type="date"
+                  value={asked.to ?? todayInGym()}
+                  onChange={(event) => put({ to: event.target.value, page: null })}
+                  aria-label="To"
+                />
+              </span>
+            )}
+          </>
+        )}
+        {children}
+      </header>
+    </>
+  );
+}
+
+/** Where nothing was logged yet. */
+export function NothingLogged({ what }: { what: string }) {
+  return (
+    <div className="panel empty">
+      <h2>Nothing was logged in these days</h2>
+      <p>{what} Run a session, or log one by hand under Sessions; then it stands here.</p>
+    </div>
+  );
+}

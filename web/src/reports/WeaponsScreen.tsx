@@ -1,0 +1,58 @@
+import { HeatMap } from "../plot/HeatMap";
+import { PlotTable } from "../plot/PlotTable";
+import { Failure } from "../ui/Failure";
+import { Waiting } from "../ui/Waiting";
+import { shortDay } from "./period";
+import { NothingLogged, ReportHead } from "./ReportHead";
+import { useAsked, useLoad } from "./useReports";
+import "../plot/plot.css";
+
+/** Which weapons were thrown in which week. */
+export default function WeaponsScreen() {
+  const [asked] = useAsked();
+  const report = useLoad(asked);
+  const weeks = report.data?.weeks ?? [];
+  const sum = report.data?.sum;
+  const rows = (report.data?.weapons ?? []).map((name) => ({
+    name,
+    values: weeks.map(({ weapons }) => weapons[name] ?? 0),
+    sum: Math.round(sum?.weapons[name] ?? 0).toLocaleString("en-GB"),
+  }));
+  const thrown = rows.filter(({ values }) => values.some((value) => value > 0));
+  const never = rows.filter(({ values }) => values.every((value) => value === 0)).map(({ name }) => name);
+  return (
+    <main className="page">
+      <ReportHead title="Weapons by week" />
+      <Failure error={report.error} onRetry={() => report.refetch()} />
+      {report.isPending && <Waiting what="Counting" />}
+      {sum?.sessions === 0 && <NothingLogged what="Which weapons were thrown, week by week." />}
+      {sum && sum.sessions > 0 && (
+        <section className="panel block">
+          <h2>Strikes of one athlete who was there all the time</h2>
+          <PlotTable
+            caption="Strikes by weapon and week"
+            columns={["Week of", ...thrown.map(({ name }) => name)]}
+            rows={weeks.map((week) => [week.week, ...thrown.map(({ name }) => Math.round(week.weapons[name] ?? 0))])}
+          >
+            <HeatMap
+              label={`Strikes by weapon and week. Most thrown: ${[...thrown]
+                .sort((one, other) => (sum.weapons[other.name] ?? 0) - (sum.weapons[one.name] ?? 0))
+                .slice(0, 3)
+                .map(({ name }) => name)
+                .join(", ")}.`}
+              columns={weeks.map(({ week }) => ({ key: week, name: shortDay(week) }))}
+              rows={thrown}
+              says={(row, column, value) => `${row}, week of ${column}: ${Math.round(value)}`}
+            />
+          </PlotTable>
+          {never.length > 0 && (
+            <p className="small report-never">
+              Not thrown in these weeks: {never.join(", ")}. Free strikes, of which nobody knows the weapon:{" "}
+              {Math.round(sum.free).toLocaleString("en-GB")}.
+            </p>
+          )}
+        </section>
+      )}
+    </main>
+  );
+}

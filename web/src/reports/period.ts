@@ -1,0 +1,49 @@
+/** Spans that coaches look back over, in weeks; what is shown without being asked for comes first. */
+export const SPANS = [
+  { value: "12", label: "12 weeks" },
+  { value: "4", label: "4 weeks" },
+  { value: "26", label: "half a year" },
+  { value: "52", label: "a year" },
+  { value: "520", label: "ten years" },
+];
+
+const iso = (day: Date) =>
+  `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, "0")}-${String(day.getDate()).padStart(2, "0")}`;
+
+/** The Monday so many weeks back, this week among them. */
+export function weeksBack(weeks: number, today: Date): string {
+  const monday = new Date(today);
+  monday.setDate(monday.getDate() - ((monday.getDay() + 6) % 7) - 7 * (weeks - 1));
+  return iso(monday);
+}
+
+/** Which span an address stands for; its own days where it is none of them. */
+export function spanOf(from: string | undefined, to: string | undefined, today: Date): string {
+  if (from === undefined && to === undefined) {
+    return "12";
+  }
+  const found = to === undefined ? SPANS.find(({ value }) => weeksBack(Number(value), today) === from) : undefined;
+  return found?.value ?? "own";
+}
+
+/** A day as it stands under a column: 3 Nov. */
+export function shortDay(day: string): string {
+  return new Date(`${day}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short" });
+}
+
+/** The month before or after, such as 2026-10. */
+export function monthBeside(month: string, by: number): string {
+  const [year = 2000, number = 1] = month.split("-").map(Number);
+  const date = new Date(year, number - 1 + by, 1);
+  return `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, "0")}`;
+}
+
+export function monthName(month: string): string {
+  return new Date(`${month}-15T12:00:00`).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
+}
+
+/** Minutes as coaches say them. */
+export function minutes(ms: number): string {
+  const whole = Math.round(ms / 60_000);
+  return whole < 120 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;
+}
