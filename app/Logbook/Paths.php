@@ -168,7 +168,7 @@ final readonly class Paths
     private function steps(array $path, Known $known, ChainInStance $goal, CombinationSummary $target, array $bridges, CheckOptions $options, Numbering $numbering): array
     {
         $steps = [];
-        foreach ($path as $stage) {
+        foreach ($path as $number => $stage) {
             $summary = 'target' === $stage->name ? $target : (ctype_digit($stage->name) ? $this->combinations->summaries([(int) $stage->name])[0] ?? null : null);
             $inStance = null !== $summary ? $this->inStance($summary) : new ChainInStance(($bridges[$stage->name] ?? throw new \LogicException('There is no such bridge.'))[1], $goal->stance);
             $sequence = Sequence::of($inStance->chain);
@@ -178,7 +178,7 @@ final readonly class Paths
             $drawn = $this->lines->ofChain($notation, $inStance->stance, $options->rules->id, $numbering);
             $steps[] = [
                 'id' => $summary?->id,
-                'name' => $summary->content->name ?? 'Bridge to '.$target->content->name,
+                'name' => $summary->content->name ?? \sprintf('Bridge %d to %s', $number + 1, $target->content->name),
                 'notation' => $notation,
                 'stance' => $inStance->stance->value,
                 'text' => $drawn['text'],

@@ -19,6 +19,7 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Words;
 use Periplus\Core\Session\Log\LoadFindings;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Strike;
 
 /**
  * What the logbook tells.
@@ -87,7 +88,7 @@ final readonly class Reports
         $sum = [];
         foreach ($period->weeks() as $week) {
             $row = $known[$week] ?? ['week' => $week, 'sessions' => 0, 'workMs' => 0, 'figures' => []];
-            $weeks[] = ['week' => $week, 'sessions' => $row['sessions'], 'workMs' => $row['workMs'], ...self::figures($row['figures'])];
+            $weeks[] = ['week' => $week, 'sessions' => $row['sessions'], 'workMs' => $row['workMs'], ...self::figures($row['figures']), 'strikesThrown' => (object) self::among($row['figures'], 'strike', array_keys(Catalogue::builtIn()->strikes), true)];
             foreach ($row['figures'] as $name => $value) {
                 $sum[$name] = ($sum[$name] ?? 0.0) + $value;
             }
@@ -96,7 +97,7 @@ final readonly class Reports
         return [
             'weeks' => $weeks,
             'sum' => ['sessions' => array_sum(array_column($weeks, 'sessions')), 'workMs' => array_sum(array_column($weeks, 'workMs')), ...self::figures($sum)],
-            'weapons' => self::families(),
+            'weapons' => array_values(array_map(static fn (Strike $strike): array => ['id' => $strike->id, 'name' => $strike->name, 'family' => $strike->family, 'sum' => round($sum['strike '.$strike->id] ?? 0.0, 1)], Catalogue::builtIn()->strikes)),
             'findings' => LoadFindings::of($sum),
         ];
     }
@@ -249,11 +250,14 @@ final readonly class Reports
      *
      * @return array<string, float> those of a kind, to a tenth
      */
-    private static function among(array $sums, string $kind, array $names): array
+    private static function among(array $sums, string $kind, array $names, bool $thrownAlone = false): array
     {
         $numbers = [];
         foreach ($names as $name) {
-            $numbers[$name] = round($sums[$kind.' '.$name] ?? 0.0, 1);
+            $number = round($sums[$kind.' '.$name] ?? 0.0, 1);
+            if ($number > 0 || !$thrownAlone) {
+                $numbers[$name] = $number;
+            }
         }
 
         return $numbers;

@@ -7,6 +7,7 @@ namespace Periplus\Core\Session\Load;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Side;
+use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /** What a session asks of one athlete: counted strikes, by everything that matters, and minutes. */
@@ -25,6 +26,8 @@ final class Load
     public array $byLimbOfSide = [];
     /** @var array<string, float> by family of strikes, such as "hook" */
     public array $byWeapon = [];
+    /** @var array<string, float> by the id of the strike, such as "jab" */
+    public array $byStrike = [];
     /** @var array<string, float> by target */
     public array $byTarget = ['head' => 0.0, 'body' => 0.0, 'leg' => 0.0];
     /** @var array{left: float, right: float} kicks that land with the shin on a bag or a partner */
@@ -48,14 +51,16 @@ final class Load
     }
 
     /** @param Target|null $target null when the athlete chooses */
-    public function count(float $times, Side $side, Limb $limb, ?Target $target, ?string $family, Medium $medium): void
+    public function count(float $times, Side $side, Limb $limb, ?Target $target, ?Strike $strike, Medium $medium): void
     {
+        $family = $strike?->family;
         $this->strikes += $times;
         $this->bySide[$side->value] += $times;
         $this->byLimb[$limb->value] += $times;
         $this->byLimbOfSide[$side->value.' '.$limb->value] += $times;
-        if (null !== $family) {
+        if (null !== $strike) {
             $this->byWeapon[$family] = ($this->byWeapon[$family] ?? 0.0) + $times;
+            $this->byStrike[$strike->id] = ($this->byStrike[$strike->id] ?? 0.0) + $times;
         }
         if (null !== $target) {
             $this->byTarget[$target->word()] += $times;
@@ -97,7 +102,7 @@ final class Load
     public function figures(): array
     {
         $figures = ['repetitions' => $this->repetitions, 'strikes' => $this->strikes, 'free' => $this->free, 'openings' => $this->openings, 'openings jab' => $this->jabOpenings];
-        foreach (['side' => $this->bySide, 'limb' => $this->byLimb, 'weapon' => $this->byWeapon, 'target' => $this->byTarget, 'stance' => $this->stanceMs] as $kind => $numbers) {
+        foreach (['side' => $this->bySide, 'limb' => $this->byLimb, 'weapon' => $this->byWeapon, 'strike' => $this->byStrike, 'target' => $this->byTarget, 'stance' => $this->stanceMs] as $kind => $numbers) {
             foreach ($numbers as $name => $number) {
                 $figures[$kind.' '.$name] = $number;
             }

@@ -71,7 +71,7 @@ final readonly class LoadCounter
                 $load->jabOpenings += 'jab' === $item->strike->id ? $repetitions : 0.0;
                 $isFirst = false;
             }
-            $load->count($repetitions, $inStance->side($at) ?? Side::Left, $item->strike->limb, $item->target, $item->strike->family, $medium);
+            $load->count($repetitions, $inStance->side($at) ?? Side::Left, $item->strike->limb, $item->target, $item->strike, $medium);
         }
     }
 

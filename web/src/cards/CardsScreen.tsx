@@ -55,7 +55,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
           {card.revokedAt && ` · revoked ${day(card.revokedAt)}`}
         </p>
         {isOpen && (
-          <p className="card-actions">
+          <div className="card-actions">
             <Button onClick={() => notice.copy(address, "The link is copied.")}>Copy link</Button>
             <Button href={`/card/${card.key}`} target="_blank">
               Open it
@@ -73,7 +73,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
             >
               Revoke
             </Button>
-          </p>
+          </div>
         )}
       </div>
       {isOpen && (

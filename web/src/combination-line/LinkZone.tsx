@@ -5,11 +5,13 @@ interface Props {
   /** Place of the earlier item. */
   link: number;
   isMarked?: boolean;
+  /** Whether it is marked as new rather than as fallen apart. */
+  isNew?: boolean;
   onPress?: () => void;
 }
 
 /** The stretch between two items, marked or to be touched. */
-export function LinkZone({ line, link, isMarked = true, onPress }: Props) {
+export function LinkZone({ line, link, isMarked = true, isNew = false, onPress }: Props) {
   const { items, height } = line.drawing;
   const [one, other] = [items[link], items[link + 1]];
   if (!one || !other) {
@@ -19,7 +21,7 @@ export function LinkZone({ line, link, isMarked = true, onPress }: Props) {
   const to = line.x(other.ms) + other.shift;
   return (
     <g
-      className={`link-zone${isMarked ? " link-marked" : ""}${onPress ? " link-press" : ""}`}
+      className={`link-zone${isMarked ? " link-marked" : ""}${isNew ? " link-new" : ""}${onPress ? " link-press" : ""}`}
       onClick={onPress}
       aria-hidden="true"
     >

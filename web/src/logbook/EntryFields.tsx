@@ -19,7 +19,7 @@ export function EntryFields({ draft, onChange }: Props) {
   const levels = courses.find(({ id }) => id === draft.course)?.levels ?? [1, 2, 3];
   return (
     <>
-      <div className="entry-row">
+      <div className="log-entry-row">
         <div>
           <span>Day</span>
           <Input
@@ -57,7 +57,7 @@ export function EntryFields({ draft, onChange }: Props) {
           />
         </div>
       </div>
-      <fieldset className="entry-counts">
+      <fieldset className="log-entry-counts">
         <legend>Who was there</legend>
         <Counter name="orthodox" value={draft.orthodox} onChange={(orthodox) => onChange({ orthodox })} />
         <Counter name="southpaw" value={draft.southpaw} onChange={(southpaw) => onChange({ southpaw })} />
@@ -71,7 +71,7 @@ export function EntryFields({ draft, onChange }: Props) {
             />
           ))}
       </fieldset>
-      <div className="entry-effort">
+      <div className="log-entry-effort">
         <span>How hard it felt</span>
         <Stops label="How hard it felt, 0 to 10" className="effort-row">
           {EFFORT.map((value) => (
@@ -86,13 +86,13 @@ export function EntryFields({ draft, onChange }: Props) {
           ))}
         </Stops>
       </div>
-      <div className="entry-note">
+      <div className="log-entry-note">
         <span>Note</span>
         <Input.TextArea
           aria-label="Note"
           value={draft.note}
           maxLength={2000}
-          autoSize={{ minRows: 2, maxRows: 8 }}
+          rows={3}
           onChange={(event) => onChange({ note: event.target.value })}
         />
       </div>

@@ -93,7 +93,7 @@ function Entry({ entry }: { entry: LogEntry }) {
         <h1>{title}</h1>
         <span className="page-actions">
           {entry.run !== null && (
-            <Link className="entry-record" to={`/run/${entry.run}`}>
+            <Link className="log-entry-record" to={`/run/${entry.run}`}>
               What the walls showed
             </Link>
           )}
@@ -104,7 +104,7 @@ function Entry({ entry }: { entry: LogEntry }) {
       </header>
       {entry.removed && <p className="archived-note">Taken out: it counts in no report until it is put back.</p>}
       {!entry.isChecked && !entry.removed && (
-        <p className="entry-new" role="note">
+        <p className="log-entry-new" role="note">
           It came in by itself from the walls. Say who was there and what fell apart, or press that it is right.{" "}
           <Button size="small" onClick={() => save(draft)} loading={saves}>
             It is right
@@ -119,10 +119,10 @@ function Entry({ entry }: { entry: LogEntry }) {
           </Button>
         </p>
       )}
-      <div className="entry-grid">
+      <div className="log-entry-grid">
         <section className="panel block stack" aria-label="About it">
           <EntryFields draft={draft} onChange={change} />
-          <div className="entry-note">
+          <div className="log-entry-note">
             <span>Name</span>
             <Input
               aria-label="Name"
@@ -132,7 +132,7 @@ function Entry({ entry }: { entry: LogEntry }) {
             />
           </div>
           <Failure error={error} more={<Link to={`/logbook/${entry.id}`}>Load the newest</Link>} />
-          <div className="entry-actions">
+          <div className="log-entry-actions">
             <Button type="primary" size="large" disabled={!isChanged} loading={saves} onClick={() => save(draft)}>
               Save
             </Button>
@@ -143,7 +143,7 @@ function Entry({ entry }: { entry: LogEntry }) {
             )}
           </div>
         </section>
-        <section aria-label="What was drilled" className="entry-drilled">
+        <section aria-label="What was drilled" className="log-entry-drilled">
           <h2>What was drilled</h2>
           <p className="small">
             {Math.round(entry.workMs / 60_000)} minutes of work. Touch the link that fell apart, on the line or below

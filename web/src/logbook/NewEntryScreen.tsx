@@ -57,33 +57,37 @@ export default function NewEntryScreen() {
     <main className="page page-entry">
       <LogNav />
       <h1>Log a session</h1>
-      <section className="panel block stack">
-        <EntryFields draft={draft} onChange={change} />
-        <div className="entry-note">
-          <span>Name, where the course does not say enough</span>
-          <Input
-            aria-label="Name"
-            value={draft.name}
-            maxLength={120}
-            onChange={(event) => change({ name: event.target.value })}
+      <div className="log-entry-grid">
+        <section className="panel block stack" aria-label="About it">
+          <EntryFields draft={draft} onChange={change} />
+          <div className="log-entry-note">
+            <span>Name, where the course does not say enough</span>
+            <Input
+              aria-label="Name"
+              value={draft.name}
+              maxLength={120}
+              onChange={(event) => change({ name: event.target.value })}
+            />
+          </div>
+        </section>
+        <section className="panel block log-entry-drilled" aria-label="What was drilled">
+          <h2>What was drilled</h2>
+          <SaidCombinations
+            combinations={draft.combinations ?? []}
+            onChange={(combinations) => change({ combinations })}
           />
-        </div>
-        <h2>What was drilled</h2>
-        <SaidCombinations
-          combinations={draft.combinations ?? []}
-          onChange={(combinations) => change({ combinations })}
-        />
-        <Failure error={error} />
-        <div className="entry-actions">
-          <Button type="primary" size="large" loading={sends} onClick={save}>
-            Log it
-          </Button>
-          <Button size="large" onClick={() => navigate(-1)}>
-            Cancel
-          </Button>
-        </div>
-        <p className="small">Which link fell apart is touched on the line, once it is logged.</p>
-      </section>
+          <Failure error={error} />
+          <div className="log-entry-actions">
+            <Button type="primary" size="large" loading={sends} onClick={save}>
+              Log it
+            </Button>
+            <Button size="large" onClick={() => navigate(-1)}>
+              Cancel
+            </Button>
+          </div>
+          <p className="small">Which link fell apart is touched on the line, once it is logged.</p>
+        </section>
+      </div>
     </main>
   );
 }

@@ -20,6 +20,8 @@ interface Props {
 
 const LEFT = 44;
 const FOOT = 22;
+/** Room for the unit above the highest number. */
+const TOP = 26;
 
 /** Columns over time, their parts on top of each other. */
 export function Columns({ label, columns, parts, unit, height = 190, every = 1 }: Props) {
@@ -29,7 +31,7 @@ export function Columns({ label, columns, parts, unit, height = 190, every = 1 }
     columns.map(({ key }) => key),
     [LEFT, width],
   ).paddingInner(0.25);
-  const y = scaleLinear([0, most], [height - FOOT, 12]).nice(4);
+  const y = scaleLinear([0, most], [height - FOOT, TOP]).nice(4);
   const room = Math.max(1, Math.ceil((columns.length * 46) / Math.max(1, width - LEFT)));
   const step = Math.max(every, room);
   return (
@@ -48,7 +50,13 @@ export function Columns({ label, columns, parts, unit, height = 190, every = 1 }
           return (
             <g key={column.key}>
               <title>{column.says}</title>
-              <rect x={x(column.key)} y={12} width={x.bandwidth()} height={height - FOOT - 12} className="plot-hover" />
+              <rect
+                x={x(column.key)}
+                y={TOP}
+                width={x.bandwidth()}
+                height={height - FOOT - TOP}
+                className="plot-hover"
+              />
               {column.values.map((value, part) => {
                 const top = y(from + value);
                 const tall = y(from) - top;
@@ -77,7 +85,7 @@ export function Columns({ label, columns, parts, unit, height = 190, every = 1 }
             </g>
           );
         })}
-        <text x={0} y={10} className="plot-tick">
+        <text x={0} y={12} className="plot-tick">
           {unit}
         </text>
       </svg>

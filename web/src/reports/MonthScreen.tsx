@@ -143,7 +143,7 @@ function Month({ report }: { report: MonthReport }) {
               <li key={name}>
                 <span>{name}</span>
                 <span>
-                  {sessions}, {minutes(workMs)}
+                  {sessions} {sessions === 1 ? "session" : "sessions"}, {minutes(workMs)}
                 </span>
               </li>
             ))}

@@ -110,7 +110,7 @@ function Step({ step, at, course }: { step: PathStep; at: number; course: Course
           overlay={(line) => (
             <>
               {step.new.map(({ link }) => (
-                <LinkZone key={link} line={line} link={link} />
+                <LinkZone key={link} line={line} link={link} isNew />
               ))}
             </>
           )}

@@ -13,13 +13,19 @@ export default function WeaponsScreen() {
   const report = useLoad(asked);
   const weeks = report.data?.weeks ?? [];
   const sum = report.data?.sum;
-  const rows = (report.data?.weapons ?? []).map((name) => ({
-    name,
-    values: weeks.map(({ weapons }) => weapons[name] ?? 0),
-    sum: Math.round(sum?.weapons[name] ?? 0).toLocaleString("en-GB"),
-  }));
-  const thrown = rows.filter(({ values }) => values.some((value) => value > 0));
-  const never = rows.filter(({ values }) => values.every((value) => value === 0)).map(({ name }) => name);
+  const weapons = report.data?.weapons ?? [];
+  const thrown = weapons
+    .filter((weapon) => weapon.sum > 0)
+    .map(({ id, name, sum: all }) => ({
+      id,
+      name,
+      all,
+      values: weeks.map(({ strikesThrown }) => strikesThrown[id] ?? 0),
+      sum: Math.round(all).toLocaleString("en-GB"),
+    }));
+  // A family of which neither side was thrown.
+  const known = new Set(weapons.filter((weapon) => weapon.sum > 0).map(({ family }) => family));
+  const never = [...new Set(weapons.map(({ family }) => family))].filter((family) => !known.has(family));
   return (
     <main className="page">
       <ReportHead title="Weapons by week" />
@@ -32,11 +38,11 @@ export default function WeaponsScreen() {
           <PlotTable
             caption="Strikes by weapon and week"
             columns={["Week of", ...thrown.map(({ name }) => name)]}
-            rows={weeks.map((week) => [week.week, ...thrown.map(({ name }) => Math.round(week.weapons[name] ?? 0))])}
+            rows={weeks.map((week) => [week.week, ...thrown.map(({ id }) => Math.round(week.strikesThrown[id] ?? 0))])}
           >
             <HeatMap
               label={`Strikes by weapon and week. Most thrown: ${[...thrown]
-                .sort((one, other) => (sum.weapons[other.name] ?? 0) - (sum.weapons[one.name] ?? 0))
+                .sort((one, other) => other.all - one.all)
                 .slice(0, 3)
                 .map(({ name }) => name)
                 .join(", ")}.`}
