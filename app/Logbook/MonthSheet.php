@@ -54,7 +54,7 @@ final readonly class MonthSheet
         $left = $pdf->GetY();
         $pdf->setXY(self::MARGIN + $half + 8, $y);
         $this->head($pdf, 'Courses');
-        $this->bars($pdf, self::MARGIN + $half + 8, $half, array_map(static fn (array $course): array => [$course['name'], (float) $course['workMs'], \sprintf('%d, %s', $course['sessions'], self::minutes($course['workMs']))], $month['courses']), 4);
+        $this->bars($pdf, self::MARGIN + $half + 8, $half, array_map(static fn (array $course): array => [$course['name'], (float) $course['workMs'], \sprintf('%d, %s', $course['sessions'], self::minutes($course['workMs']))], $month['courses']), 6, 0.52, 30);
         $pdf->Ln(2);
         foreach ([
             ['left', 'right', $month['sum']['sides']['left'], $month['sum']['sides']['right']],
@@ -130,15 +130,15 @@ final readonly class MonthSheet
     }
 
     /** @param list<array{string, float, string}> $bars name, length and what stands behind it */
-    private function bars(Sheet $pdf, float $x, float $width, array $bars, int $most): void
+    private function bars(Sheet $pdf, float $x, float $width, array $bars, int $most, float $names = 0.4, int $letters = 22): void
     {
         $bars = \array_slice(array_filter($bars, static fn (array $bar): bool => $bar[1] > 0), 0, $most);
         $longest = max([1.0, ...array_column($bars, 1)]);
         foreach ($bars as [$name, $value, $says]) {
             $pdf->setX($x);
-            $this->cell($pdf, 0.4 * $width, self::short($name, 22), self::INK);
+            $this->cell($pdf, $names * $width, self::short($name, $letters), self::INK);
             $y = $pdf->GetY();
-            $pdf->Rect($x + 0.4 * $width, $y + 0.9, 0.36 * $width * $value / $longest, 3.2, 'F', [], self::BAR);
+            $pdf->Rect($x + $names * $width, $y + 0.9, (0.76 - $names) * $width * $value / $longest, 3.2, 'F', [], self::BAR);
             $pdf->setXY($x + 0.77 * $width, $y);
             $this->cell($pdf, 0.23 * $width, $says, self::PALE, 'R');
             $pdf->setXY($x, $y + 5);

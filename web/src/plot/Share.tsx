@@ -8,7 +8,7 @@ export function Share({ title, parts }: Props) {
   const all = parts.reduce((sum, { value }) => sum + value, 0);
   return (
     <div className="share">
-      <h3>{title}</h3>
+      <h2>{title}</h2>
       {all <= 0 ? (
         <p className="small">Nothing yet.</p>
       ) : (
