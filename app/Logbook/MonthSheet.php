@@ -32,12 +32,12 @@ final readonly class MonthSheet
         $this->write($pdf, Sheet::WORDS, 11, $month['gym'], self::PALE);
         $this->write($pdf, Sheet::NUMBERS, 30, $title);
         $this->write($pdf, Sheet::WORDS, 10, \sprintf(
-            '%d sessions, %s of work%s%s. The month before: %d sessions, %s.',
-            $month['sessions'],
+            '%s, %s of work%s%s. The month before: %s, %s.',
+            self::sessions($month['sessions']),
             self::minutes($month['workMs']),
             null === $month['athletes'] ? '' : \sprintf(', %d athletes a session', $month['athletes']),
             null === $month['effort'] ? '' : \sprintf(', felt %.1f of 10', $month['effort']),
-            $month['before']['sessions'],
+            self::sessions($month['before']['sessions']),
             self::minutes($month['before']['workMs']),
         ), self::PALE);
         $pdf->Ln(3);
@@ -177,6 +177,11 @@ final readonly class MonthSheet
         $pdf->useFont($font, $points, $text);
         $pdf->setTextColor(...$tone);
         $pdf->MultiCell(0, 0, $text, 0, 'L', false, 1, $pdf->GetX());
+    }
+
+    private static function sessions(int $count): string
+    {
+        return 1 === $count ? 'one session' : $count.' sessions';
     }
 
     private static function minutes(int $ms): string

@@ -102,7 +102,7 @@ function Entry({ entry }: { entry: LogEntry }) {
           </Button>
         </span>
       </header>
-      {entry.removed && <p className="archived-note">Taken out: it counts in no report until it is put back.</p>}
+      {entry.removed && <p className="log-removed">Taken out: it counts in no report until it is put back.</p>}
       {!entry.isChecked && !entry.removed && (
         <p className="log-entry-new" role="note">
           It came in by itself from the walls. Say who was there and what fell apart, or press that it is right.{" "}

@@ -376,7 +376,7 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
         ref={input}
         type="file"
         accept="audio/*,video/*"
-        className="log-file"
+        className="sound-file"
         aria-label="A recording"
         tabIndex={-1}
         onChange={(event) => {

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import "./plot.css";
 
 interface Props {
   /** What the plot shows, as a heading of the table. */

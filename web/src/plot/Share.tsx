@@ -1,3 +1,5 @@
+import "./plot.css";
+
 interface Props {
   title: string;
   parts: { name: string; value: number; tone: string; says?: string }[];

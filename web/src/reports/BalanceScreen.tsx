@@ -6,7 +6,6 @@ import { Waiting } from "../ui/Waiting";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
-import "../plot/plot.css";
 
 const STANCES = [
   { name: "orthodox", tone: "lead" },

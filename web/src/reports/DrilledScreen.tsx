@@ -8,7 +8,6 @@ import { Waiting } from "../ui/Waiting";
 import { minutes, shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { type DrilledSort, useAsked, useDrilled } from "./useReports";
-import "../plot/plot.css";
 
 const COLUMNS: { title: string; sort: DrilledSort; first: "up" | "down" }[] = [
   { title: "Last drilled", sort: "last", first: "up" },

@@ -10,7 +10,6 @@ import { TakeOut } from "../ui/TakeOut";
 import { Waiting } from "../ui/Waiting";
 import { minutes, monthBeside, monthName, shortDay } from "./period";
 import { useAsked, useMonth } from "./useReports";
-import "../plot/plot.css";
 import "./reports.css";
 
 /** A month on a page: what the head coach looks at once. */

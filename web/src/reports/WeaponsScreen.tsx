@@ -5,7 +5,6 @@ import { Waiting } from "../ui/Waiting";
 import { shortDay } from "./period";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLoad } from "./useReports";
-import "../plot/plot.css";
 
 /** Which weapons were thrown in which week. */
 export default function WeaponsScreen() {
