@@ -14,7 +14,7 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drills\DrillRegistry;
-use Periplus\Core\Session\Warnings\WarningRegistry;
+use Periplus\Core\Session\Due\SessionThresholds;
 use Periplus\Core\Technique\ModelValue;
 use Periplus\Core\Technique\ModelValues;
 
@@ -43,7 +43,7 @@ final class DocsTables
     public static function warnings(): string
     {
         $table = "| warning | why | threshold | fix |\n| --- | --- | --- | --- |\n";
-        foreach (WarningRegistry::definitions() as $warning) {
+        foreach (SessionThresholds::definitions() as $warning) {
             $table .= \sprintf("| `%s` | %s | %s %s %s | %s |\n", $warning->id, $warning->reason, $warning->threshold->word, $warning->threshold->default, $warning->threshold->unit, $warning->fix);
         }
 

@@ -17,7 +17,7 @@ const PARTS: Components = {
   ),
 };
 
-/** How the product is used, in six short pages. */
+/** How the product is used, in seven short pages. */
 export default function GuideScreen() {
   const { id = PAGES[0]?.id ?? "" } = useParams();
   const text = textOf(id);

@@ -6,4 +6,5 @@ export const PAGES: { id: string; title: string }[] = [
   { id: "mirroring", title: "Mirroring" },
   { id: "house-rules", title: "House rules" },
   { id: "reviewing", title: "Reviewing" },
+  { id: "logbook", title: "Logbook" },
 ];

@@ -1,6 +1,6 @@
 const texts = import.meta.glob<string>("../../../docs/guide/*.md", { query: "?raw", import: "default", eager: true });
 const pictures = import.meta.glob<string>(
-  "../../../docs/screenshots/{bench,phone,balance,combination,house-rules,proposal}.png",
+  "../../../docs/screenshots/{bench,phone,balance,combination,house-rules,proposal,logbook-entry,measure}.png",
   { query: "?url", import: "default", eager: true },
 );
 

@@ -15,7 +15,7 @@ export function FirstVisit() {
         <h2>New here?</h2>
         <p>
           Open a combination, or write one on the bench: type <b className="numbers">1 2 3b exit</b> and see where the
-          weight goes. The <Link to="/guide">guide</Link> has six short pages; <kbd>?</kbd> brings you there at any
+          weight goes. The <Link to="/guide">guide</Link> has seven short pages; <kbd>?</kbd> brings you there at any
           time.
         </p>
       </div>
