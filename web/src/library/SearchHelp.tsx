@@ -13,6 +13,7 @@ const PATTERNS: [string, string][] = [
   ["length 3..5", "so many strikes; also length 4 and length 6+"],
   ["liver", "as thrown in its own stance at an orthodox opponent; also spleen, inside thigh, outside thigh, open side"],
   ["from southpaw", "written for that stance"],
+  ["not drilled 4 weeks", "by the logbook; likewise drilled 2 weeks, drilled never"],
   ["flows", "what the check says; also reload and breaks"],
   ["level 2", "likewise rules boxing, theme slips, by liv"],
   ["proposed", "a proposal waits for it; archived looks among what is out of use"],

@@ -1,10 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
-import { Button, InputNumber, Select } from "antd";
-import { useState } from "react";
-import { answered, api } from "../api/client";
-import { keys } from "../api/keys";
+import { Button, InputNumber } from "antd";
+import { CombinationPick } from "../library/CombinationPick";
 import { Segmented } from "../ui/Segmented";
-import { useSettled } from "../ui/useSettled";
 import type { SaidCombination } from "./entryDraft";
 
 interface Props {
@@ -20,14 +16,6 @@ const STANCES = [
 
 /** What was drilled without a plan: combinations of the library, with minutes. */
 export function SaidCombinations({ combinations, onChange }: Props) {
-  const [typed, setTyped] = useState("");
-  const q = useSettled(typed, 250);
-  const query = { q, size: 20, ...(q === "" ? { sort: "drilled" as const, direction: "down" as const } : {}) };
-  const found = useQuery({
-    queryKey: keys.combinationPage(query),
-    queryFn: ({ signal }) => answered(api.GET("/api/combinations", { params: { query }, signal })),
-  });
-  const rows = found.data?.combinations ?? [];
   const put = (at: number, change: Partial<SaidCombination>) =>
     onChange(combinations.map((one, place) => (place === at ? { ...one, ...change } : one)));
   return (
@@ -64,23 +52,13 @@ export function SaidCombinations({ combinations, onChange }: Props) {
           </li>
         ))}
       </ul>
-      <Select
-        showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
-        value={null}
+      <CombinationPick
+        label="Add a combination"
         placeholder="Add a combination: a name, or numbers"
-        aria-label="Add a combination"
         className="said-add"
-        notFoundContent={found.isPending ? "Looking" : "Nothing found"}
-        options={rows
-          .filter(({ id }) => !combinations.some((one) => one.id === id))
-          .map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` }))}
-        onChange={(id: number | null) => {
-          const row = rows.find((one) => one.id === id);
-          if (row) {
-            onChange([...combinations, { id: row.id, name: row.name, text: row.text, minutes: 6, stance: "own" }]);
-            setTyped("");
-          }
-        }}
+        first={{ sort: "drilled", direction: "down" }}
+        without={combinations.map(({ id }) => id)}
+        onChoose={({ id, name, text }) => onChange([...combinations, { id, name, text, minutes: 6, stance: "own" }])}
       />
     </div>
   );

@@ -15,6 +15,24 @@ interface Props {
 const HEIGHT = 96;
 const TOP = 22;
 
+/** Where strikes that were not heard would have landed, by those of their repetition that were. */
+export function missedIn(measured: Measured | undefined, taps: number[]): { ms: number; contact: number }[] {
+  return (measured?.repetitions ?? []).flatMap((repetition) => {
+    const heard = repetition.findIndex((tap) => tap !== null);
+    const tap = taps[repetition[heard] ?? -1];
+    const from = measured?.contacts[heard]?.ms;
+    if (tap === undefined || from === undefined) {
+      return [];
+    }
+    return repetition.flatMap((one, contact) => {
+      const to = measured?.contacts[contact]?.ms;
+      return one === null && to !== undefined
+        ? [{ ms: Math.max(0, Math.round(tap + (measured?.pace ?? 1) * (to - from))), contact }]
+        : [];
+    });
+  });
+}
+
 /** Every tap in time, with the strike that it is; one too many can be taken away, a missed one added by pressing where it was. */
 export function TapStrip({ taps, measured, sound, names, onRemove, onAdd }: Props) {
   const [holder, room] = useWidth(720);
@@ -31,6 +49,7 @@ export function TapStrip({ taps, measured, sound, names, onRemove, onAdd }: Prop
     });
   });
   const isFresh = measured?.taps.length === taps.length;
+  const missed = isFresh ? missedIn(measured, taps) : [];
   return (
     <div ref={holder} className="tap-strip">
       <svg
@@ -52,6 +71,23 @@ export function TapStrip({ taps, measured, sound, names, onRemove, onAdd }: Prop
             height={Math.max(1, peak * (HEIGHT - TOP - 4))}
             className="tap-peak"
           />
+        ))}
+        {missed.map(({ ms, contact }) => (
+          // biome-ignore lint/a11y/noStaticElementInteractions: pressing the place in the strip does the same
+          <g
+            key={`missed ${ms}`}
+            className="tap tap-missed"
+            onClick={(event) => {
+              event.stopPropagation();
+              onAdd(ms);
+            }}
+          >
+            <rect x={x(ms) - 9} y={0} width={18} height={HEIGHT} className="tap-room" />
+            <path d={`M${x(ms)} ${TOP}V${HEIGHT}`} />
+            <text x={x(ms)} y={16} textAnchor="middle">
+              {names[contact]}?
+            </text>
+          </g>
         ))}
         {taps.map((ms, at) => {
           const name = isFresh ? strike.get(at) : undefined;

@@ -1,15 +1,15 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Select } from "antd";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { answered, api, type Course, type PathStep } from "../api/client";
-import { keys, libraryChanged } from "../api/keys";
+import { libraryChanged } from "../api/keys";
 import { useCourses } from "../api/useCourses";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { LinkZone } from "../combination-line/LinkZone";
+import { CombinationPick } from "../library/CombinationPick";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
-import { useSettled } from "../ui/useSettled";
 import { VerdictMark } from "../ui/VerdictMark";
 import { Waiting } from "../ui/Waiting";
 import { ReportHead } from "./ReportHead";
@@ -31,7 +31,14 @@ export default function PathScreen() {
   return (
     <main className="page">
       <ReportHead title="Path to a combination" withDays={false} needsCourse>
-        <Goal to={to} named={path.data?.target.name} onChoose={(id) => put({ to: String(id) })} />
+        <CombinationPick
+          label="Goal"
+          placeholder="Goal: a name, or numbers"
+          className="path-goal"
+          chosen={to === undefined ? null : { id: to, name: path.data?.target.name ?? "" }}
+          first={{ sort: "level", direction: "down" }}
+          onChoose={({ id }) => put({ to: String(id) })}
+        />
       </ReportHead>
       <p className="small report-lead">
         From what the course drills well to the goal: approved combinations, each with at most one new link or weapon.
@@ -129,45 +136,5 @@ function Step({ step, at, course }: { step: PathStep; at: number; course: Course
           ))}
       </div>
     </li>
-  );
-}
-
-/** A combination of the library, found by what its name begins with or by a search. */
-function Goal({
-  to,
-  named,
-  onChoose,
-}: {
-  to: number | undefined;
-  named: string | undefined;
-  onChoose: (id: number) => void;
-}) {
-  const [typed, setTyped] = useState("");
-  const q = useSettled(typed, 250);
-  const found = useQuery({
-    queryKey: keys.combinationPage({ q, size: 20, sort: "level", direction: "down" }),
-    queryFn: ({ signal }) =>
-      answered(
-        api.GET("/api/combinations", {
-          params: { query: { q, size: 20, sort: "level", direction: "down" } },
-          signal,
-        }),
-      ),
-  });
-  const rows = found.data?.combinations ?? [];
-  return (
-    <Select
-      showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
-      value={to ?? null}
-      onChange={(id) => id !== null && onChoose(id)}
-      placeholder="Goal: a name, or numbers"
-      aria-label="Goal"
-      className="path-goal"
-      notFoundContent={found.isPending ? "Looking" : "Nothing found"}
-      options={[
-        ...(to !== undefined && named && !rows.some(({ id }) => id === to) ? [{ value: to, label: named }] : []),
-        ...rows.map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` })),
-      ]}
-    />
   );
 }

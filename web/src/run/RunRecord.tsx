@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Run } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { Waiting } from "../ui/Waiting";
@@ -45,7 +46,12 @@ export function RunRecord({ run }: { run: Run }) {
       <h2>What was shown</h2>
       <p className="small">
         Started {dayAndTime(run.startedAt)} by {run.starter.name}. {shown.length} cues were shown
-        {shown.length === 0 ? "; no wall has reported anything." : "."}
+        {shown.length === 0 ? "; no wall has reported anything." : "."}{" "}
+        {run.isRehearsal ? (
+          "A rehearsal is not logged."
+        ) : (
+          <Link to="/logbook?unchecked=true">Look at it in the logbook</Link>
+        )}
       </p>
       <ol className="record">
         {lines.map((line, at) => (

@@ -1,0 +1,58 @@
+import { Select } from "antd";
+import { useState } from "react";
+import type { CombinationRow } from "../api/client";
+import { useSettled } from "../ui/useSettled";
+import { type Filters, useLibrary } from "./useLibrary";
+
+/** Rows that are offered at a time. */
+const OFFERED = 20;
+
+interface Props {
+  label: string;
+  placeholder: string;
+  className?: string;
+  /** What is chosen, where the choice stays; null where each is taken at once. */
+  chosen?: { id: number; name: string } | null;
+  /** What is offered before anything is typed. */
+  first: Pick<Filters, "sort" | "direction">;
+  /** What is not offered. */
+  without?: number[];
+  onChoose: (row: CombinationRow) => void;
+}
+
+/** A combination of the library, found by what its name begins with, or by any search. */
+export function CombinationPick({
+  label,
+  placeholder,
+  className,
+  chosen = null,
+  first,
+  without = [],
+  onChoose,
+}: Props) {
+  const [typed, setTyped] = useState("");
+  const q = useSettled(typed, 250);
+  const found = useLibrary({ q, size: OFFERED, ...(q === "" ? first : {}) });
+  const rows = (found.data?.combinations ?? []).filter(({ id }) => !without.includes(id));
+  return (
+    <Select
+      showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
+      value={chosen?.id ?? null}
+      placeholder={placeholder}
+      aria-label={label}
+      className={className}
+      notFoundContent={found.isPending ? "Looking" : "Nothing found"}
+      options={[
+        ...(chosen && !rows.some(({ id }) => id === chosen.id) ? [{ value: chosen.id, label: chosen.name }] : []),
+        ...rows.map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` })),
+      ]}
+      onChange={(id: number | null) => {
+        const row = rows.find((one) => one.id === id);
+        if (row) {
+          setTyped("");
+          onChoose(row);
+        }
+      }}
+    />
+  );
+}
