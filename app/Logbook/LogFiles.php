@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
-use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Course\Courses;
@@ -34,7 +33,7 @@ final readonly class LogFiles
     /** Most entries of a file that comes in. */
     private const MOST = 20_000;
 
-    public function __construct(private Connection $connection, private Logbook $logbook, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
+    public function __construct(private Logbook $logbook, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
     {
     }
 
@@ -84,16 +83,17 @@ final readonly class LogFiles
         }
         $courses = array_flip($this->courses->names());
         $known = $this->logbook->known(array_map(strval(...), array_keys($entries)));
-        $this->connection->transactional(function () use ($entries, $known, $courses, $editor): void {
-            foreach ($entries as $key => $entry) {
-                if (!isset($known[(string) $key])) {
-                    [$row, $drilled, $fallen] = $this->read($entry, $courses, 'Entry '.$key);
-                    $this->logbook->import((string) $key, $row, $drilled, $fallen, $editor);
-                }
+        $new = [];
+        foreach ($entries as $key => $entry) {
+            if (!isset($known[(string) $key])) {
+                $new[$key] = $this->read($entry, $courses, 'Entry '.$key);
             }
-        });
+        }
+        if ([] !== $new) {
+            $this->logbook->import($new, $editor);
+        }
 
-        return ['new' => \count($entries) - \count($known), 'known' => \count($known)];
+        return ['new' => \count($new), 'known' => \count($known)];
     }
 
     /** @return iterable<LogEntry> */

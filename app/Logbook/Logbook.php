@@ -162,15 +162,29 @@ final readonly class Logbook
     }
 
     /**
-     * An entry of another gym, or of this one from before.
+     * Entries of another gym, or of this one from before, none of which is here: all of them or none.
      *
-     * @param array<string, mixed> $row columns of log_entry
-     * @param list<DrilledRow> $drilled
-     * @param list<FallenLink> $fallen
+     * @param array<array-key, array{array<string, mixed>, list<DrilledRow>, list<FallenLink>}> $entries columns of log_entry, what was drilled and what fell apart, by key
      */
-    public function import(string $key, array $row, array $drilled, array $fallen, User $editor): LogEntry
+    public function import(array $entries, User $editor): void
     {
-        return $this->insert($key, $row, $drilled, $fallen, $editor, null);
+        $now = $this->clock->now()->format('Y-m-d H:i:s');
+        $this->connection->transactional(function () use ($entries, $editor, $now): void {
+            $this->lock->take();
+            $weeks = $ids = [];
+            foreach ($entries as $key => [$values, $drilled, $fallen]) {
+                $this->connection->insert('log_entry', [...$values, 'entry_key' => (string) $key, 'figures' => '{}', 'editor_id' => $editor->id(), 'created_at' => $now, 'updated_at' => $now]);
+                $entry = $this->get((int) $this->connection->lastInsertId());
+                $this->lay($entry, $drilled, $fallen);
+                $weeks[Weeks::of($entry->day).' '.($entry->course['id'] ?? '')] = [$entry->day, $entry->course['id'] ?? null];
+                $ids += array_fill_keys(array_filter(array_column($drilled, 'combination_id'), \is_int(...)), true);
+            }
+            foreach ($weeks as [$day, $course]) {
+                $this->weeks->recount($day, $course);
+            }
+            $this->combinations->storeDrilled($this->lastDays(array_keys($ids)));
+            $this->audit->add($editor->id(), 'log.imported', \sprintf('took %d %s into the logbook', \count($entries), 1 === \count($entries) ? 'session' : 'sessions'), 'logbook');
+        });
     }
 
     public function update(int $id, int $basedOn, EntryRequest $request, User $editor): LogEntry
@@ -292,7 +306,9 @@ final readonly class Logbook
                 $this->lock->take();
                 $this->connection->insert('log_entry', [...$values, 'entry_key' => $key, 'figures' => '{}', 'editor_id' => $by, 'created_at' => $now, 'updated_at' => $now]);
                 $id = (int) $this->connection->lastInsertId();
-                $this->lay($this->get($id), $drilled, $fallen);
+                $entry = $this->get($id);
+                $this->lay($entry, $drilled, $fallen);
+                $this->recount($entry, $drilled);
                 if (null !== $says) {
                     $this->audit->add($by, 'log.written', $says, 'logbook/'.$id);
                 }
@@ -319,7 +335,9 @@ final readonly class Logbook
             if (1 !== $changed) {
                 throw new ApiProblem(412, 'changed-meanwhile', 'This entry was changed meanwhile. Nothing was overwritten; look at the newest and correct it again.');
             }
-            $this->lay($this->get($entry->id), $drilled, $fallen ?? $entry->fallen, $entry);
+            $stored = $this->get($entry->id);
+            $this->lay($stored, $drilled, $fallen ?? $entry->fallen);
+            $this->recount($stored, $drilled, $entry);
             if (null !== $also) {
                 $also();
             }
@@ -327,12 +345,12 @@ final readonly class Logbook
     }
 
     /**
-     * What was drilled in it, and everything that is counted from that.
+     * What was drilled in it, and what that comes to.
      *
      * @param list<DrilledRow> $drilled
      * @param list<FallenLink> $fallen
      */
-    private function lay(LogEntry $entry, array $drilled, array $fallen, ?LogEntry $was = null): void
+    private function lay(LogEntry $entry, array $drilled, array $fallen): void
     {
         foreach (['log_drilled', 'log_combination', 'log_fallen_link'] as $table) {
             $this->connection->delete($table, ['entry_id' => $entry->id]);
@@ -356,6 +374,16 @@ final readonly class Logbook
             $this->connection->insert('log_combination', ['entry_id' => $entry->id, 'combination_id' => $id, ...$times, 'fell' => $fell[$id] ?? 0, ...$shared]);
         }
         $this->connection->update('log_entry', ['figures' => json_encode((object) $this->rows->figures($drilled, $entry->attendance()), \JSON_THROW_ON_ERROR)], ['id' => $entry->id]);
+    }
+
+    /**
+     * What is counted over all entries: the sums of its week, and when its combinations were last drilled.
+     *
+     * @param list<DrilledRow> $drilled
+     */
+    private function recount(LogEntry $entry, array $drilled, ?LogEntry $was = null): void
+    {
+        $course = $entry->course['id'] ?? null;
         $this->weeks->recount($entry->day, $course);
         if (null !== $was && ($was->day !== $entry->day || ($was->course['id'] ?? null) !== $course)) {
             $this->weeks->recount($was->day, $was->course['id'] ?? null);
