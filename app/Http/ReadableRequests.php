@@ -15,7 +15,8 @@ final readonly class ReadableRequests
     {
         $request = $event->getRequest();
         $content = $request->getContent();
-        if (!$event->isMainRequest() || '' === $content) {
+        // A recording is no text.
+        if (!$event->isMainRequest() || '' === $content || str_starts_with((string) $request->headers->get('Content-Type'), 'audio/')) {
             return;
         }
         $readable = PlainText::json($content);

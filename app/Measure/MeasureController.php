@@ -84,6 +84,7 @@ final readonly class MeasureController
 
     /** A bag as it sounds, at the given moments: for trying it out without a microphone. */
     #[Route('/api/onsets/sample.wav', methods: 'GET')]
+    #[HeavyWork]
     public function sample(#[MapQueryParameter] string $hits = '', #[MapQueryParameter(options: ['min_range' => 0, 'max_range' => 1])] float $noise = 0.1): Response
     {
         $moments = array_values(array_filter(array_map(floatval(...), explode(',', mb_substr($hits, 0, 2000))), static fn (float $ms): bool => $ms > 0 && $ms < 30_000));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Periplus\Core\Measure\Synthesis;
+use Periplus\Core\Measure\Wave;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** Measuring a combination by taps and by sound, over the API. */
@@ -82,6 +83,16 @@ final class MeasureTest extends ApiTestCase
         $violations = $answer->body['violations'];
 
         self::assertSame([422, [$message]], [$answer->status, array_column($violations, 'message')]);
+    }
+
+    /** Its bytes are all control characters, which in text would be blanks. */
+    public function testSilenceIsARecordingWithoutHits(): void
+    {
+        $silence = new Wave(array_fill(0, 16_000, 0.0), 16_000);
+        $sound = $this->ask('POST', '/api/onsets', $silence->write(), ['Content-Type' => 'audio/wav']);
+
+        self::assertSame([200, []], [$sound->status, $sound->body['onsets'] ?? null], $sound->title());
+        self::assertEqualsWithDelta(1000.0, $sound->body['lengthMs'] ?? null, 0.1);
     }
 
     public function testARecordingThatIsTooLargeIsRefused(): void

@@ -54,7 +54,7 @@ function Entry({ entry }: { entry: LogEntry }) {
     setError(null);
     try {
       const saved = await correctEntry(entry.id, entry.version, body);
-      const before = draftOf(entry);
+      const before = { ...draftOf(entry), combinations: entry.run === null ? saidOf(entry) : null };
       queries.setQueryData(keys.logEntry(entry.id), saved);
       logbookChanged(queries);
       notice.undo("Saved.", () => {
