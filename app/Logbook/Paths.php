@@ -64,20 +64,20 @@ final readonly class Paths
             }
         }
         $whole = \count($stages) < self::MOST;
-        $path = PathFinder::shortest($known, $stage, array_values($stages));
-        $bridges = [];
-        if (null === $path) {
-            $bridges = $this->bridges($goal, $known, array_values($stages), $options);
-            $path = PathFinder::shortest($known, $stage, [...array_values($stages), ...array_column($bridges, 0)]);
-        }
-        // What flows under the rules that it was written for may not flow for this course.
-        for ($time = 0; null !== $path && $time < self::AGAIN; ++$time) {
-            $bad = $this->notFlowing($path, $options);
+        [$path, $bridges] = [null, []];
+        for ($time = 0; $time < self::AGAIN; ++$time) {
+            $bridges = [];
+            $path = PathFinder::shortest($known, $stage, array_values($stages));
+            if (null === $path) {
+                $bridges = $this->bridges($goal, $known, array_values($stages), $options);
+                $path = PathFinder::shortest($known, $stage, [...array_values($stages), ...array_column($bridges, 0)]);
+            }
+            // What flows under the rules that it was written for may not flow for this course.
+            $bad = $this->notFlowing($path ?? [], $options);
             if ([] === $bad) {
                 break;
             }
             $stages = array_diff_key($stages, $bad);
-            $path = PathFinder::shortest($known, $stage, [...array_values($stages), ...array_column($bridges, 0)]);
         }
 
         return [

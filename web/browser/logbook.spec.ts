@@ -250,6 +250,7 @@ test("an athlete plays a card on a phone without an account, until it is revoked
   expect(asked.filter((path) => path.startsWith("/api/") && !path.startsWith("/api/athlete-cards/"))).toEqual([]);
 
   await card.getByRole("button", { name: "Revoke" }).click();
+  await page.getByRole("button", { name: "Revoke it" }).click();
   await expect(page.getByText("Revoked. The link opens nothing any more.")).toBeVisible();
   await phone.reload();
   await expect(phone.getByText("Ask your coach for a new one.")).toBeVisible();

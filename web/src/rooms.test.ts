@@ -28,7 +28,7 @@ const MAY_USE: Record<string, string[]> = {
   numbering: [],
   play: [],
   plot: [],
-  reports: ["combination-line", "library", "plot"],
+  reports: ["combination-line", "library", "plot", "sessions"],
   review: ["check", "combination-line", "compare", "play"],
   run: ["library", "wall"],
   sessions: ["combination-line", "library", "run"],

@@ -1,8 +1,9 @@
-import { Button } from "antd";
+import { App, Button } from "antd";
 import { Link, useSearchParams } from "react-router";
 import type { Card } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { LogNav } from "../ui/LogNav";
+import { layers } from "../ui/layers";
 import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
@@ -45,6 +46,20 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
   const notice = useNotice();
   const address = cardAddress(card.key);
   const isOpen = card.revokedAt === null;
+  const { modal } = App.useApp();
+  const ask = () =>
+    modal.confirm({
+      getContainer: layers,
+      title: `Revoke “${card.name}”?`,
+      content: "Whoever has the link sees nothing any more.",
+      okText: "Revoke it",
+      cancelText: "Keep it",
+      onOk: () =>
+        revoke
+          .mutateAsync(card.id)
+          .then(() => notice.done("Revoked. The link opens nothing any more."))
+          .catch(notice.failed),
+    });
   return (
     <li className={`panel card-row${isOpen ? "" : " card-revoked"}`}>
       <div>
@@ -61,16 +76,7 @@ function Row({ card, withCode }: { card: Card; withCode: boolean }) {
               Open it
             </Button>
             <Button href={`/api/cards/${card.id}/sheet.pdf`}>Sheet to print (PDF)</Button>
-            <Button
-              danger
-              loading={revoke.isPending}
-              onClick={() =>
-                revoke.mutate(card.id, {
-                  onSuccess: () => notice.done("Revoked. The link opens nothing any more."),
-                  onError: notice.failed,
-                })
-              }
-            >
+            <Button danger loading={revoke.isPending} onClick={ask}>
               Revoke
             </Button>
           </div>

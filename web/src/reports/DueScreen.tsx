@@ -2,9 +2,10 @@ import { useMutation } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useEffect } from "react";
 import { Link, useNavigate } from "react-router";
-import { answered, api, type DueList } from "../api/client";
+import type { Course, DueList } from "../api/client";
 import { useCourses } from "../api/useCourses";
 import { CombinationLine } from "../combination-line/CombinationLine";
+import { planDue } from "../sessions/planDue";
 import { Failure } from "../ui/Failure";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
@@ -25,6 +26,7 @@ export default function DueScreen() {
       put({ course: String(first) });
     }
   });
+  const course = courses?.find(({ id }) => id === asked.course);
   const list = useDue(asked.course);
   const rows = list.data?.due ?? [];
   const due = rows.filter(({ overdue }) => overdue >= 0);
@@ -32,7 +34,7 @@ export default function DueScreen() {
   return (
     <main className="page">
       <ReportHead title="What comes due" withDays={false} needsCourse>
-        {asked.course !== undefined && <PlanIt course={asked.course} />}
+        {course && <PlanIt course={course} />}
       </ReportHead>
       <Failure error={list.error} onRetry={() => list.refetch()} />
       {list.isPending && asked.course !== undefined && <Waiting what="Looking back" />}
@@ -66,18 +68,13 @@ export default function DueScreen() {
 }
 
 /** Plans the next session of the course from what is due. */
-function PlanIt({ course }: { course: number }) {
+function PlanIt({ course }: { course: Course }) {
   const navigate = useNavigate();
   const notice = useNotice();
   const plan = useMutation({
-    mutationFn: async () => {
-      const made = await answered(
-        api.POST("/api/plans/compose", { body: { course, aim: "due", seed: Math.floor(Math.random() * 1_000_000) } }),
-      );
-      const name = (made.content as { name?: string }).name ?? "What is due";
-      return answered(api.POST("/api/plans", { body: { name, course, content: made.content } }));
-    },
-    onSuccess: (made) => navigate(`/sessions/${made.id}`),
+    mutationFn: () => planDue(course),
+    onSuccess: ({ plan: made, composition: { reasons, unmet } }) =>
+      navigate(`/sessions/${made.id}`, { state: { reasons, unmet } }),
     onError: notice.failed,
   });
   return (

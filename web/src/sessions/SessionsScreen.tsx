@@ -1,7 +1,9 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { App, Button, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Course, PlanRow } from "../api/client";
+import { keys } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { useCourses } from "../api/useCourses";
 import { useNumbering } from "../api/useNumbering";
@@ -15,9 +17,10 @@ import { Calendar } from "./Calendar";
 import { CourseDrawer } from "./CourseDrawer";
 import { CourseList } from "./CourseList";
 import { contentOf } from "./plan";
+import { planDue } from "./planDue";
 import { startPlan } from "./startPlan";
 import { addDays, mondayOf, monthAfter, monthName, nextDay, shortDay, weeksOf } from "./time";
-import { composed, useCreatePlan, usePlanList } from "./usePlans";
+import { useCreatePlan, usePlanList } from "./usePlans";
 import "./sessions.css";
 
 const VIEWS = [
@@ -27,6 +30,7 @@ const VIEWS = [
 
 /** Planned sessions by day, the courses, and the templates. */
 export default function SessionsScreen() {
+  const queries = useQueryClient();
   const [search, setSearch] = useSearchParams();
   const today = todayInGym();
   const day = /^\d{4}-\d\d-\d\d$/.test(search.get("day") ?? "") ? (search.get("day") as string) : today;
@@ -93,14 +97,8 @@ export default function SessionsScreen() {
     });
   const inOnePress = (course: Course) =>
     make(`press ${course.id}`, async () => {
-      const seed = 1 + Math.floor(Math.random() * 99_999);
-      const composition = await composed({ course: course.id, aim: "due", seed });
-      const plan = await create.mutateAsync({
-        name: String(composition.content.name ?? course.name),
-        course: course.id,
-        startsAt: startOf(course),
-        content: composition.content,
-      });
+      const { plan, composition } = await planDue(course);
+      void queries.invalidateQueries({ queryKey: keys.plans });
       navigate(`/sessions/${plan.id}`, { state: { reasons: composition.reasons, unmet: composition.unmet } });
     });
   const fromTemplate = (template: PlanRow) =>

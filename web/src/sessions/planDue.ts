@@ -1,0 +1,29 @@
+import { answered, api, type Composition, type Course, type Plan } from "../api/client";
+import { todayInGym } from "../ui/words";
+import { addDays, nextDay } from "./time";
+import { composed } from "./usePlans";
+
+/** How far ahead it is looked for what is planned already, days. */
+const AHEAD = 400;
+
+/** When the next session of a course may be that is not planned yet, such as 2026-12-01T18:30. */
+async function freeStart(course: Course): Promise<string> {
+  const today = todayInGym();
+  const query = { from: today, to: addDays(today, AHEAD), course: course.id };
+  const { plans } = await answered(api.GET("/api/plans", { params: { query } }));
+  const taken = plans.map(({ startsAt }) => startsAt?.slice(0, 10) ?? "");
+  return `${nextDay(course, today, taken)}T${course.time ?? "18:00"}`;
+}
+
+/** Plans the next session of a course in one press, from what is due. */
+export async function planDue(course: Course): Promise<{ plan: Plan; composition: Composition }> {
+  const seed = 1 + Math.floor(Math.random() * 99_999);
+  const composition = await composed({ course: course.id, aim: "due", seed });
+  const body = {
+    name: String(composition.content.name ?? course.name),
+    course: course.id,
+    startsAt: await freeStart(course),
+    content: composition.content,
+  };
+  return { plan: await answered(api.POST("/api/plans", { body })), composition };
+}
