@@ -1,9 +1,8 @@
 import { Button, Modal } from "antd";
-import { Suspense, useEffect, useState } from "react";
+import { type ComponentType, Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useSession, useSignOut } from "../api/session";
 import { PAGES } from "../guide/pages";
-import { useLogQueue } from "../logbook/useLogQueue";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
 import { NoPage } from "../ui/Failure";
@@ -12,7 +11,7 @@ import { SHORTCUTS, useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
 import { ROLES, showTimesOf } from "../ui/words";
 import { Notices } from "./Notices";
-import { fetchScreens } from "./screens";
+import { fetchScreens, whenIdle } from "./screens";
 import { usePage } from "./usePage";
 
 const GYM = [
@@ -36,8 +35,7 @@ export function Frame() {
   const { pathname } = useLocation();
   const [showKeys, setShowKeys] = useState(false);
   const waiting = useWaiting(session.data?.user ?? null);
-  // What this device keeps for the server is sent from wherever the coach is.
-  const logWaiting = useLogQueue().waiting.length;
+  const [LogBadge, setLogBadge] = useState<ComponentType | null>(null);
 
   usePage();
   useShortcut("help", () => setShowKeys(true));
@@ -46,6 +44,10 @@ export function Frame() {
   useEffect(() => {
     if (known !== undefined) {
       fetchScreens();
+      // Not needed by the first page.
+      whenIdle(
+        () => void import("./LogBadge").then((badge) => setLogBadge(() => badge.default)).catch(() => undefined),
+      );
     }
   }, [known]);
 
@@ -91,7 +93,7 @@ export function Frame() {
           <NavLink to="/run">Run</NavLink>
           <NavLink to="/logbook" className={/^\/(reports|cards)/.test(pathname) ? "active" : ""}>
             Logbook
-            {logWaiting > 0 && <span className="badge">{logWaiting}</span>}
+            {LogBadge && <LogBadge />}
           </NavLink>
           <NavLink to="/generate">Generate</NavLink>
           <NavLink to="/review">

@@ -15,14 +15,22 @@ export function screen(load: () => Promise<{ default: ComponentType }>) {
   return lazy(fetching);
 }
 
+/** Does something when nothing else is to be done. */
+export function whenIdle(run: () => void): void {
+  if (window.requestIdleCallback) {
+    window.requestIdleCallback(run);
+  } else {
+    setTimeout(run, 500);
+  }
+}
+
 /** Fetches every screen, one after the other, so that they open without a network later. */
 export function fetchScreens(): void {
-  const idle = window.requestIdleCallback ?? ((next: () => void) => setTimeout(next, 500));
   const next = async ([load, ...rest]: (() => Promise<unknown>)[]) => {
     if (load) {
       await load().catch(() => undefined);
-      idle(() => void next(rest));
+      whenIdle(() => void next(rest));
     }
   };
-  idle(() => void next(loads));
+  whenIdle(() => void next(loads));
 }

@@ -16,7 +16,7 @@ interface Props {
 }
 
 /** Combinations for an athlete to take home. */
-export function CardDialog({ combinations, onClose }: Props) {
+export default function CardDialog({ combinations, onClose }: Props) {
   const read = useNumbering();
   const numberings = useNumberings().data?.numberings ?? [];
   const create = useCreateCard();

@@ -1,12 +1,13 @@
 import { Button, Input, Popover } from "antd";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { CombinationRow } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
-import { CardDialog } from "../cards/CardDialog";
 import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { type BulkAction, useBulk } from "./useLibrary";
 
+/** Fetched when it is asked for: the library is the first page of all. */
+const CardDialog = lazy(() => import("../cards/CardDialog"));
 /** Combinations on a card for athletes at most. */
 const MOST_ON_A_CARD = 20;
 const DONE: Record<BulkAction, string> = {
@@ -115,7 +116,11 @@ export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
         <span className="small">Paper holds {paper} of them at most.</span>
       )}
       {!archived && chosen.length <= MOST_ON_A_CARD && <Button onClick={() => setCard(true)}>Card for athletes</Button>}
-      {card && <CardDialog combinations={chosen} onClose={() => setCard(false)} />}
+      {card && (
+        <Suspense>
+          <CardDialog combinations={chosen} onClose={() => setCard(false)} />
+        </Suspense>
+      )}
       <Button type="text" onClick={() => onChoose([])}>
         Choose none
       </Button>

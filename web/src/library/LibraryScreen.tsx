@@ -1,5 +1,5 @@
 import { Button, Input, type InputRef, Pagination, Select } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { CombinationPage, CombinationRow } from "../api/client";
 import { useReachable } from "../api/connection";
@@ -11,7 +11,6 @@ import { TakeOut } from "../ui/TakeOut";
 import { useSettled } from "../ui/useSettled";
 import { useShortcut } from "../ui/useShortcut";
 import { Waiting } from "../ui/Waiting";
-import { BulkBar } from "./BulkBar";
 import { FILTERS, filtersOf, SIZE, sortedBy, valuesOf, waysOut, withoutClause } from "./filters";
 import { LibraryTable } from "./LibraryTable";
 import { NothingFound } from "./NothingFound";
@@ -20,6 +19,9 @@ import { SearchHelp } from "./SearchHelp";
 import { useLibrary } from "./useLibrary";
 import { useViewName, Views } from "./Views";
 import "./library.css";
+
+/** Fetched once something is chosen: the library is the first page of all. */
+const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default: BulkBar })));
 
 /** After the last key, before a search goes out, ms. */
 const PAUSE = 180;
@@ -69,6 +71,9 @@ export default function LibraryScreen() {
   };
   const data = library.data;
   const [chosen, setChosen] = useState<CombinationRow[]>([]);
+  // It stays once it was there: what it undoes is told to it.
+  const hasChosen = useRef(false);
+  hasChosen.current ||= chosen.length > 0;
   const view = useViewName(address);
   // What is shown was found by an earlier search, and the answer to this one cannot be had.
   const old = library.isPlaceholderData && (library.failureCount > 0 || !reachable);
@@ -170,7 +175,11 @@ export default function LibraryScreen() {
           />
         </div>
       )}
-      <BulkBar chosen={chosen} archived={filters.archived === true} paper={paper} onChoose={setChosen} />
+      {hasChosen.current && (
+        <Suspense>
+          <BulkBar chosen={chosen} archived={filters.archived === true} paper={paper} onChoose={setChosen} />
+        </Suspense>
+      )}
       {data && data.total > SIZE && (
         <Pagination
           className="pages"
