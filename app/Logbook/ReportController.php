@@ -24,19 +24,25 @@ final readonly class ReportController
     #[Route('/api/reports/drilled', methods: 'GET')]
     public function drilled(#[CurrentUser] User $user, #[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null, #[MapQueryParameter(options: ['regexp' => '/^(last|times|minutes|southpaw|fell)$/'])] string $sort = 'last', #[MapQueryParameter(options: ['regexp' => '/^(up|down)$/'])] string $direction = 'up', #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1): JsonResponse
     {
-        return $this->of($this->period($from, $to), $this->reports->drilled($this->period($from, $to), $course, $sort, $direction, $page, $this->numberings->of($user)));
+        $period = $this->period($from, $to);
+
+        return $this->of($period, $this->reports->drilled($period, $course, $sort, $direction, $page, $this->numberings->of($user)));
     }
 
     #[Route('/api/reports/load', methods: 'GET')]
     public function load(#[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
     {
-        return $this->of($this->period($from, $to), $this->reports->load($this->period($from, $to), $course));
+        $period = $this->period($from, $to);
+
+        return $this->of($period, $this->reports->load($period, $course));
     }
 
     #[Route('/api/reports/links', methods: 'GET')]
     public function links(#[CurrentUser] User $user, #[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
     {
-        return $this->of($this->period($from, $to), $this->reports->links($this->period($from, $to), $course, $this->numberings->of($user)));
+        $period = $this->period($from, $to);
+
+        return $this->of($period, $this->reports->links($period, $course, $this->numberings->of($user)));
     }
 
     #[Route('/api/reports/month', methods: 'GET')]

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\App\Vocabulary;
 
+use Periplus\App\Card\CardRequest;
 use Periplus\App\Exchange\ImportRequest;
 use Periplus\App\Print\Paper;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Drawing\Glyphs;
 use Periplus\Core\Flow\Generate\GenerationCriteria;
 use Periplus\Core\Flow\Generate\Theme;
+use Periplus\Core\Measure\Wave;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\Strike;
@@ -43,6 +45,8 @@ final readonly class VocabularyController
             'limits' => [
                 'items' => Chain::MOST,
                 'wallSheet' => Paper::MOST,
+                'athleteCard' => CardRequest::MOST,
+                'recordingSeconds' => Wave::LONGEST,
                 'importBytes' => ImportRequest::MOST_BYTES,
                 'generatedStrikes' => ['least' => GenerationCriteria::SHORTEST, 'most' => GenerationCriteria::LONGEST],
             ],

@@ -76,7 +76,7 @@ final class DependencyTest
         'App\Measure' => ['App\Http', 'App\Audit', 'App\Account', 'App\HouseRules', 'App\Combination'],
         'App\Logbook' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Course', 'App\Plan', 'App\Run', 'App\Exchange', 'App\Print', 'App\Measure'],
         'App\Card' => ['App\Http', 'App\Audit', 'App\Gym', 'App\Account', 'App\HouseRules', 'App\Numbering', 'App\Combination', 'App\Print'],
-        'App\Vocabulary' => ['App\Exchange', 'App\Print'],
+        'App\Vocabulary' => ['App\Card', 'App\Exchange', 'App\Print'],
         'App\Demo' => ['App\Gym', 'App\Account', 'App\Combination', 'App\Review', 'App\Course', 'App\Plan', 'App\Wall', 'App\Measure', 'App\Logbook', 'App\Card'],
         'App\Benchmark' => ['App\Gym', 'App\Combination', 'App\RulePreview', 'App\Logbook'],
         'App\Console' => ['App\Benchmark', 'App\Print'],

@@ -75,10 +75,17 @@ final readonly class LoadCounter
         }
     }
 
-    private static function free(Load $load, Portion $portion, DrillRun $run): void
+    /** How many free strikes a part of a drill's work comes to: counted by the drill, or bursts with the gap after each. */
+    public static function freeStrikes(Portion $portion, DrillRun $run): float
     {
         $burst = (int) SessionValues::builtIn()->value('burst');
-        $strikes = $portion->strikes ?? $burst * $portion->ms / $run->period(Chain::of([new FreeStrikes($burst)]));
+
+        return $portion->strikes ?? $burst * $portion->ms / $run->period(Chain::of([new FreeStrikes($burst)]));
+    }
+
+    private static function free(Load $load, Portion $portion, DrillRun $run): void
+    {
+        $strikes = self::freeStrikes($portion, $run);
         foreach ($portion->weapons as $limb) {
             $times = $strikes / \count($portion->weapons);
             null === $portion->side ? $load->countFree($times, $limb, null) : $load->count($times, $portion->side, $limb, null, null, $run->options->medium);

@@ -6,12 +6,10 @@ namespace Periplus\Core\Session\Log;
 
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\RoundStance;
-use Periplus\Core\Session\Drill\SessionValues;
 use Periplus\Core\Session\Load\Load;
 use Periplus\Core\Session\Load\LoadCounter;
 use Periplus\Core\Session\Programme\Programme;
@@ -106,7 +104,7 @@ final class DrilledCounter
         $level = null === $segment->track ? null : $programme->plan->level($segment->track);
         $of = null === $portion->chain ? null : self::combination($segment->set->combinations ?? [], $portion->chain);
         $thrown = null === $portion->chain ? null : new ChainInStance($portion->chain, $of->inStance->stance ?? Stance::Orthodox);
-        $strikes = null === $portion->chain ? $portion->strikes ?? self::free($run, $portion) : 0.0;
+        $strikes = null === $portion->chain ? LoadCounter::freeStrikes($portion, $run) : 0.0;
         $repetitions = null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
         $drilled = new Drilled($of->inStance ?? $thrown, $thrown, $of->name ?? '', $of?->id, $ms, $isOther ? $ms : 0.0, $repetitions * $times, $strikes * $times, $run->options->medium, $level);
         $key = implode(' ', [$level ?? '-', $run->options->medium->value, $of->id ?? self::key($of->inStance->chain ?? null), self::key($portion->chain)]);
@@ -138,12 +136,5 @@ final class DrilledCounter
     private static function key(?Chain $chain): string
     {
         return null === $chain ? '' : implode(' ', array_map(static fn ($item): string => $item->key(true), $chain->items));
-    }
-
-    private static function free(DrillRun $run, Portion $portion): float
-    {
-        $burst = (int) SessionValues::builtIn()->value('burst');
-
-        return $burst * $portion->ms / $run->period(Chain::of([new FreeStrikes($burst)]));
     }
 }

@@ -24,7 +24,7 @@ function bar(chosen: CombinationRow[], role = "head-coach", archived = false) {
   const onChoose = vi.fn();
   render(
     <Around client={client}>
-      <BulkBar chosen={chosen} archived={archived} paper={2} onChoose={onChoose} />
+      <BulkBar chosen={chosen} archived={archived} paper={2} onCard={2} onChoose={onChoose} />
     </Around>,
   );
   return onChoose;

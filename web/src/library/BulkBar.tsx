@@ -8,8 +8,6 @@ import { type BulkAction, useBulk } from "./useLibrary";
 
 /** Fetched when it is asked for: the library is the first page of all. */
 const CardDialog = lazy(() => import("../cards/CardDialog"));
-/** Combinations on a card for athletes at most. */
-const MOST_ON_A_CARD = 20;
 const DONE: Record<BulkAction, string> = {
   archive: "archived",
   restore: "restored",
@@ -24,11 +22,13 @@ interface Props {
   archived: boolean;
   /** As many as paper holds. */
   paper: number;
+  /** As many as a card for athletes holds. */
+  onCard: number;
   onChoose: (rows: CombinationRow[]) => void;
 }
 
 /** What can be done with several combinations at once; over the end of the page while some are chosen. */
-export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
+export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
   const head = useIsHeadCoach();
   const bulk = useBulk();
   const notice = useNotice();
@@ -115,7 +115,7 @@ export function BulkBar({ chosen, archived, paper, onChoose }: Props) {
       ) : (
         <span className="small">Paper holds {paper} of them at most.</span>
       )}
-      {!archived && chosen.length <= MOST_ON_A_CARD && <Button onClick={() => setCard(true)}>Card for athletes</Button>}
+      {!archived && chosen.length <= onCard && <Button onClick={() => setCard(true)}>Card for athletes</Button>}
       {card && (
         <Suspense>
           <CardDialog combinations={chosen} onClose={() => setCard(false)} />

@@ -28,7 +28,7 @@ const PAUSE = 180;
 
 /** The combinations of the gym: searched, filtered, and opened from here. */
 export default function LibraryScreen() {
-  const paper = useVocabulary()?.limits.wallSheet ?? 0;
+  const { wallSheet: paper = 0, athleteCard: onCard = 0 } = useVocabulary()?.limits ?? {};
   const [address, setAddress] = useSearchParams();
   const filters = filtersOf(address);
   const library = useLibrary(filters);
@@ -177,7 +177,13 @@ export default function LibraryScreen() {
       )}
       {hasChosen.current && (
         <Suspense>
-          <BulkBar chosen={chosen} archived={filters.archived === true} paper={paper} onChoose={setChosen} />
+          <BulkBar
+            chosen={chosen}
+            archived={filters.archived === true}
+            paper={paper}
+            onCard={onCard}
+            onChoose={setChosen}
+          />
         </Suspense>
       )}
       {data && data.total > SIZE && (

@@ -4,6 +4,7 @@ import { Link, useParams } from "react-router";
 import type { Combination, Measured, MeasuredLink } from "../api/client";
 import { newId } from "../api/newId";
 import { useNumbering } from "../api/useNumbering";
+import { useVocabulary } from "../api/useVocabulary";
 import { useCheck } from "../check/useCheck";
 import { useCombination } from "../combination/useCombination";
 import { CombinationLine } from "../combination-line/CombinationLine";
@@ -340,6 +341,7 @@ interface SoundProps {
 /** A file with sound, or the stand-in for one. */
 function SoundField({ contacts, onSound, onProblem }: SoundProps) {
   const onsets = useOnsets();
+  const longest = useVocabulary()?.limits.recordingSeconds ?? 0;
   const notice = useNotice();
   const input = useRef<HTMLInputElement>(null);
   const [reads, setReads] = useState(false);
@@ -347,7 +349,7 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
     onProblem(null);
     setReads(true);
     try {
-      const { wav, cut } = await recordingOf(file);
+      const { wav, cut } = await recordingOf(file, longest);
       onSound(await onsets.mutateAsync(wav));
       if (cut) {
         notice.warn("Only the first minute was looked at.");
@@ -387,10 +389,16 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
           event.target.value = "";
         }}
       />
-      <Button type="primary" size="large" loading={reads} onClick={() => input.current?.click()}>
+      <Button
+        type="primary"
+        size="large"
+        loading={reads}
+        disabled={longest === 0}
+        onClick={() => input.current?.click()}
+      >
         Choose a recording
       </Button>
-      <Button size="large" disabled={reads || contacts.length < 2} onClick={() => void sample()}>
+      <Button size="large" disabled={reads || longest === 0 || contacts.length < 2} onClick={() => void sample()}>
         Try it with a made-up bag
       </Button>
     </div>

@@ -1,7 +1,5 @@
 /** Samples a second that are sent: enough for bags and pads. */
 const RATE = 16_000;
-/** Longest recording that is sent, s. */
-export const LONGEST = 60;
 
 /** One track of 16 bits a sample, as WAV. */
 export function wavOf(samples: Float32Array, rate: number): ArrayBuffer {
@@ -30,23 +28,23 @@ export function wavOf(samples: Float32Array, rate: number): ArrayBuffer {
 }
 
 /**
- * A file with sound, decoded by the browser, as one track of at most a minute.
+ * A file with sound, decoded by the browser, as one track of at most so many seconds.
  *
  * @throws Error with a sentence for people when the browser cannot read it
  */
-export async function recordingOf(file: Blob): Promise<{ wav: ArrayBuffer; cut: boolean }> {
+export async function recordingOf(file: Blob, longest: number): Promise<{ wav: ArrayBuffer; cut: boolean }> {
   let decoded: AudioBuffer;
   try {
     decoded = await new OfflineAudioContext(1, 1, RATE).decodeAudioData(await file.arrayBuffer());
   } catch {
     throw new Error("This browser cannot read that sound. A WAV, MP3 or M4A file is understood everywhere.");
   }
-  const length = Math.min(decoded.duration, LONGEST);
+  const length = Math.min(decoded.duration, longest);
   const offline = new OfflineAudioContext(1, Math.max(1, Math.floor(length * RATE)), RATE);
   const source = offline.createBufferSource();
   source.buffer = decoded;
   source.connect(offline.destination);
   source.start();
   const mono = await offline.startRendering();
-  return { wav: wavOf(mono.getChannelData(0), RATE), cut: decoded.duration > LONGEST };
+  return { wav: wavOf(mono.getChannelData(0), RATE), cut: decoded.duration > longest };
 }

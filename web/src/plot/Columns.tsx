@@ -14,8 +14,6 @@ interface Props {
   parts: Part[];
   unit: string;
   height?: number;
-  /** Shown below the columns, every so many. */
-  every?: number;
 }
 
 const LEFT = 44;
@@ -24,7 +22,7 @@ const FOOT = 22;
 const TOP = 26;
 
 /** Columns over time, their parts on top of each other. */
-export function Columns({ label, columns, parts, unit, height = 190, every = 1 }: Props) {
+export function Columns({ label, columns, parts, unit, height = 190 }: Props) {
   const [holder, width] = useWidth(720);
   const most = Math.max(1, ...columns.map(({ values }) => values.reduce((sum, value) => sum + value, 0)));
   const x = scaleBand<string>(
@@ -32,8 +30,7 @@ export function Columns({ label, columns, parts, unit, height = 190, every = 1 }
     [LEFT, width],
   ).paddingInner(0.25);
   const y = scaleLinear([0, most], [height - FOOT, TOP]).nice(4);
-  const room = Math.max(1, Math.ceil((columns.length * 46) / Math.max(1, width - LEFT)));
-  const step = Math.max(every, room);
+  const step = Math.max(1, Math.ceil((columns.length * 46) / Math.max(1, width - LEFT)));
   return (
     <div ref={holder} className="plot-room">
       <svg width={width} height={height} role="img" aria-label={label}>

@@ -4,11 +4,12 @@ import type { MonthReport } from "../api/client";
 import { Columns } from "../plot/Columns";
 import { PlotTable } from "../plot/PlotTable";
 import { Share } from "../plot/Share";
+import { monthName } from "../sessions/time";
 import { Failure } from "../ui/Failure";
 import { LogNav } from "../ui/LogNav";
 import { TakeOut } from "../ui/TakeOut";
 import { Waiting } from "../ui/Waiting";
-import { minutes, monthBeside, monthName, shortDay } from "./period";
+import { minutes, monthBeside, shortDay } from "./period";
 import { useAsked, useMonth } from "./useReports";
 import "./reports.css";
 
@@ -21,7 +22,7 @@ export default function MonthScreen() {
     <main className="page">
       <LogNav />
       <header className="report-head">
-        <h1>{month ? monthName(month) : "Month"}</h1>
+        <h1>{month ? monthName(`${month}-01`) : "Month"}</h1>
         {month && (
           <>
             <span className="month-steps">

@@ -1,3 +1,5 @@
+import { monthAfter } from "../sessions/time";
+
 /** Spans that coaches look back over, in weeks; what is shown without being asked for comes first. */
 export const SPANS = [
   { value: "12", label: "12 weeks" },
@@ -32,15 +34,7 @@ export function shortDay(day: string): string {
 }
 
 /** The month before or after, such as 2026-10. */
-export function monthBeside(month: string, by: number): string {
-  const [year = 2000, number = 1] = month.split("-").map(Number);
-  const date = new Date(year, number - 1 + by, 1);
-  return `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, "0")}`;
-}
-
-export function monthName(month: string): string {
-  return new Date(`${month}-15T12:00:00`).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
-}
+export const monthBeside = (month: string, by: number): string => monthAfter(`${month}-01`, by).slice(0, 7);
 
 /** Minutes as coaches say them. */
 export function minutes(ms: number): string {
