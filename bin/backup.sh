@@ -1,9 +1,14 @@
-# Shared by bin/periplus backup and restore: the whole gym as one file, checked on the way back.
+# Shared by bin/periplus and bin/keeper: the whole gym as one file, checked on the way back.
 # The file is a tar of three: what it is, the database as SQL compressed, and the digests of both.
 
 BACKUP_FORMAT=periplus-backup-2
-# Filled anew on the way back, or good for nobody but who is signed in now.
+# Filled again on the way back, or of use only to whoever is signed in now.
 NOT_KEPT=(index_term deletion_neighbour session rule_preview rule_preview_result)
+# A dump larger than this, or this many times larger than its compressed form, is not one of ours.
+MAX_DUMP_BYTES=8000000000
+MAX_COMPRESSION=200
+# A backup may hold these lines about itself, and no others.
+ABOUT_LINE='^(format periplus-backup-[12]|made [0-9TZ:-]{10,20}|schema Version[0-9]{14}|core [0-9a-f]{32}|rows [a-z_]{1,60} [0-9]{1,12}|(combinations|coaches) [0-9]{1,12})$'
 
 # One row a line, so that rows can be counted, all from one moment.
 dump() { mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --skip-dump-date --hex-blob --skip-extended-insert --no-autocommit --default-character-set=utf8mb4 "${NOT_KEPT[@]/#/--ignore-table-data=periplus.}" --databases periplus; }
@@ -22,7 +27,8 @@ not_written() { # FOLDER WHAT ELSE IT MAY BE
 backup() { # FILE
     local file=${1:-} folder
     [ -n "$file" ] || fail "Say where to: bin/periplus backup FILE."
-    [ ! -e "$file" ] || fail "There is a file $file already. Choose another name."
+    # A link that leads nowhere is in the way, too: what is written must be at the name that was given.
+    [ ! -e "$file" ] && [ ! -L "$file" ] || fail "There is a file $file already. Choose another name."
     runs $MARIADB || fail "The database does not run. Start it first: bin/start."
     folder=$(dirname "$file")
     # What an interrupted run left behind.
@@ -44,45 +50,157 @@ backup() { # FILE
         (cd "$WORK" && sha256sum about library.sql.gz >digests) || not_written "$folder" "The backup could not be written."
         tar -C "$WORK" -cf "$WORK/whole" about library.sql.gz digests || not_written "$folder" "The backup could not be written."
         sync "$WORK/whole" || not_written "$folder" "The backup could not be written."
-        # In place in one step: a backup that was cut off leaves no file that looks like one.
-        mv -n "$WORK/whole" "$file"
+        # In place in one step, and only where nothing is: a backup that was cut off leaves no file that looks like one.
+        mv -nT "$WORK/whole" "$file"
+        [ ! -e "$WORK/whole" ] || not_written "$folder" "There is a file $file already."
         say "The gym is in $file: $(counted combination "$WORK/about") combinations, $(counted user "$WORK/about") coaches."
     )
 }
 
-counted() { local count; count=$(sed -n "s/^rows $1 //p" "$2"); echo "${count:-0}"; } # TABLE FILE
+counted() { local count; count=$(sed -n "s/^rows $1 \([0-9]*\)$/\1/p" "$2"); echo "${count:-0}"; } # TABLE FILE
 
-restore() { # FILE
-    local file=${1:-} about
-    [ -n "$file" ] || fail "Say from where: bin/periplus restore FILE."
-    [ -r "$file" ] || fail "There is no file $file to be read."
-    runs $MARIADB || fail "The database does not run. Start it first: bin/start."
-    rm -rf "$STATE"/restore.*
-    WORK=$(mktemp -d "$STATE/restore.XXXXXX") || not_written "$STATE" "There cannot be written to $STATE."
-    about=$WORK/about
-    trap 'rm -rf "$WORK"; sql -e "DROP DATABASE IF EXISTS periplus_incoming; DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true' EXIT
-    trap 'exit 130' INT TERM HUP
-    as_it_was() { if disk_is_full "$STATE"; then set -- "The disk is full."; fi; fail "$1 The gym is as it was."; }
-    tar -C "$WORK" -xf "$file" about library.sql.gz digests 2>/dev/null || as_it_was "$file is no backup of Periplus, or it is cut off."
-    grep -Eqx 'format periplus-backup-[12]' "$about" || as_it_was "$file is a backup of a newer version of Periplus."
-    (cd "$WORK" && sha256sum --status -c digests) || as_it_was "$file is damaged: its content is not what was written."
+as_it_was() { # SENTENCE
+    if disk_is_full "$STATE"; then set -- "The disk is full."; fi
+    fail "$1 The gym is as it was."
+}
+
+# Unpacks a backup into WORK and makes sure that it is one, without running anything in it.
+unpack() { # FILE
+    local file=$1 about=$WORK/about size packed
+    [ -f "$file" ] && [ -r "$file" ] || fail "There is no file $file that can be read."
+    # Three plain files, by type and name; no links, devices or further members.
+    [ "$(tar -tvf "$file" 2>/dev/null | awk '{ print substr($1, 1, 1), $NF }' | sort | paste -sd,)" = "- about,- digests,- library.sql.gz" ] || as_it_was "$file is no backup of Periplus, or it is cut off."
+    tar -C "$WORK" --no-same-owner --no-same-permissions -xf "$file" about library.sql.gz digests 2>/dev/null || as_it_was "$file is no backup of Periplus, or it is cut off."
+    [ "$(stat -c %s "$about")" -le 65536 ] && [ "$(stat -c %s "$WORK/digests")" -le 4096 ] || as_it_was "$file is no backup of Periplus."
+    grep -aqEx 'format periplus-backup-[12]' "$about" || as_it_was "$file is a backup of a newer version of Periplus."
+    ! grep -aqvE "$ABOUT_LINE" "$about" || as_it_was "$file says things about itself that no backup says."
+    [ "$(awk '{ print $2 }' "$WORK/digests" | sort | paste -sd,)" = "about,library.sql.gz" ] && (cd "$WORK" && sha256sum --status -c digests) || as_it_was "$file is damaged: its content is not what was written."
+    packed=$(stat -c %s "$WORK/library.sql.gz")
+    size=$((packed * MAX_COMPRESSION + 1000000))
+    [ "$size" -le "$MAX_DUMP_BYTES" ] || size=$MAX_DUMP_BYTES
+    [ "$({ gzip -dc "$WORK/library.sql.gz" 2>/dev/null || true; } | head -c $((size + 1)) | wc -c)" -le "$size" ] || as_it_was "$file is far larger unpacked than a backup is."
     whole "$WORK/library.sql.gz" || as_it_was "$file does not hold the whole gym."
-    # Into a database beside the one in use, brought up to date there, and only then in its place.
+}
+
+# Runs the statements of a dump in periplus_incoming as an account that has rights there alone, by a client that takes no
+# commands and sends no files.
+load_dump() { # DUMP
+    local password; password=$(od -An -N24 -tx1 /dev/urandom | tr -d ' \n')
+    mariadb --help 2>/dev/null | grep -q -- --sandbox || fail "The mariadb client of this machine is too old to restore safely. Update it: apt-get install mariadb-client."
+    sql <<SQL
+DROP USER IF EXISTS 'periplus_restore'@'localhost';
+CREATE USER 'periplus_restore'@'localhost' IDENTIFIED BY '$password';
+GRANT SELECT, INSERT, CREATE, DROP, ALTER, INDEX, REFERENCES, LOCK TABLES ON \`periplus\_incoming\`.* TO 'periplus_restore'@'localhost';
+SQL
+    gzip -dc "$1" | sed -e '/^CREATE DATABASE /d' -e 's/^USE `periplus`;$/USE `periplus_incoming`;/' \
+        | MYSQL_PWD=$password EDITOR=/bin/false VISUAL=/bin/false mariadb --no-defaults --socket="$DB_SOCKET" --user=periplus_restore \
+            --batch --sandbox --local-infile=0 --max-allowed-packet=64M periplus_incoming
+}
+forget_restore_account() { sql -e "DROP USER IF EXISTS 'periplus_restore'@'localhost'" 2>/dev/null || true; }
+
+# Makes periplus_next from a backup: read into a database beside the one in use, checked, and brought up to date.
+read_backup() { # FILE
+    local file=$1 about=$WORK/about said pair table count
+    unpack "$file"
     sql -e "DROP DATABASE IF EXISTS periplus_incoming; CREATE DATABASE periplus_incoming"
-    gzip -dc "$WORK/library.sql.gz" | sed -e '/^CREATE DATABASE /d' -e 's/^USE `periplus`;$/USE `periplus_incoming`;/' | sql periplus_incoming || as_it_was "The backup could not be read into the database."
+    load_dump "$WORK/library.sql.gz" 2>"$WORK/load.log" || as_it_was "The backup could not be read into the database: $(head -c 300 "$WORK/load.log" | tr -d '\n')."
+    forget_restore_account
     if is_newer periplus_incoming; then as_it_was "$file is a backup of a newer version of Periplus."; fi
     [ -n "$(applied_migrations periplus_incoming)" ] && [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.user")" -gt 0 ] || as_it_was "$file is the backup of an empty gym: nobody could sign in."
-    said=$(grep '^rows ' "$about" || true)
+    said=$(grep -a '^rows ' "$about" || true)
     while read -r _ table count; do
-        [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.\`$table\`")" = "$count" ] || as_it_was "$file says that it holds $count rows of $table, and others came in."
+        [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = 'periplus_incoming' AND table_name = '$table'")" ] \
+            && [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.\`$table\`")" = "$count" ] || as_it_was "$file says that it holds $count rows of $table, and others came in."
     done < <(printf %s "${said:+$said$'\n'}")
     # Backups of the first form counted these two alone, a moment after the rest; fewer than said is a loss.
     for pair in combinations:combination coaches:user; do
-        count=$(sed -n "s/^${pair%%:*} //p" "$about")
-        [ -z "$count" ] || [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.${pair##*:}")" -ge $((count - 5)) ] || as_it_was "$file says that it holds $count ${pair%%:*}, and fewer came in."
+        count=$(sed -n "s/^${pair%%:*} \([0-9]*\)$/\1/p" "$about" | head -n 1)
+        [ -z "$count" ] || [ "$(sql -e "SELECT COUNT(*) FROM periplus_incoming.${pair##*:}")" -ge $((10#$count - 5)) ] || as_it_was "$file says that it holds $count ${pair%%:*}, and fewer came in."
     done
     step "Bringing the tables up to date" bring_over periplus_incoming
     step "Checking the library anew" recompute periplus_next
+    sql -e "DROP DATABASE IF EXISTS periplus_incoming"
+}
+
+# What was revoked stays revoked, and every link that was still open ends: a backup from before knows nothing of it.
+keep_revoked() {
+    local table key
+    sql -e "UPDATE periplus_next.invitation SET ended_at = UTC_TIMESTAMP(), ending = 'restored' WHERE ended_at IS NULL"
+    for table in wall:wall_key athlete_card:card_key; do
+        key=${table##*:} table=${table%%:*}
+        [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = 'periplus' AND table_name = '$table'")" ] || continue
+        sql -e "UPDATE periplus_next.$table restored JOIN periplus.$table current USING ($key) SET restored.revoked_at = current.revoked_at WHERE current.revoked_at IS NOT NULL AND restored.revoked_at IS NULL"
+    done
+}
+
+# Gives WORK a folder that goes when the shell ends, with every database that is only on the way.
+restore_work() {
+    rm -rf "$STATE"/restore.*
+    WORK=$(mktemp -d "$STATE/restore.XXXXXX") || not_written "$STATE" "There cannot be written to $STATE."
+    trap 'rm -rf "$WORK"; forget_restore_account; sql -e "DROP DATABASE IF EXISTS periplus_incoming; DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true' EXIT
+    trap 'exit 130' INT TERM HUP
+}
+
+restore() { # FILE
+    local file=${1:-}
+    [ -n "$file" ] || fail "Say from where: bin/periplus restore FILE."
+    runs $MARIADB || fail "The database does not run. Start it first: bin/start."
+    restore_work
+    read_backup "$file"
+    keep_revoked
     swap_in
-    say "The gym is back as it was on $(sed -n 's/^made //p' "$about"): $(sql -e 'SELECT COUNT(*) FROM periplus.combination') combinations. What was in use is kept as the database periplus_before until the next restore or upgrade. Everyone signs in again."
+    say "The gym is back as it was on $(sed -n 's/^made //p' "$WORK/about"): $(sql -e 'SELECT COUNT(*) FROM periplus.combination') combinations. What was in use is kept as the database periplus_before until the next restore or upgrade. Everyone signs in again."
+}
+
+# --- A copy that is looked at before it is taken ------------------------------------------------------------------
+
+restore_to_copy() { # FILE
+    restore_work
+    read_backup "$1"
+    sql -e "DROP DATABASE IF EXISTS periplus_copy; CREATE DATABASE periplus_copy"
+    move_tables periplus_next periplus_copy
+    console_on periplus_copy gym:summary >"$WORK/summary" || fail "The copy could not be counted. The gym is as it was."
+    printf '{"file": "%s", "made": "%s", "summary": %s}\n' "$(basename "$1")" "$(sed -n 's/^made //p' "$WORK/about")" "$(cat "$WORK/summary")" >"$WORK/copy.json"
+    tell_file "$WORK/copy.json" copy.json
+}
+
+take_copy() {
+    has_copy || fail "There is no copy to be taken. Restore a backup to a copy first."
+    sql -e "DROP DATABASE IF EXISTS periplus_next; CREATE DATABASE periplus_next"
+    move_tables periplus_copy periplus_next
+    discard_copy
+    keep_revoked
+    swap_in
+}
+
+discard_copy() {
+    rm -f "$STATE/told/copy.json"
+    sql -e "DROP DATABASE IF EXISTS periplus_copy"
+}
+
+has_copy() { [ -n "$(sql -e "SELECT 1 FROM information_schema.tables WHERE table_schema = 'periplus_copy' AND table_name = 'gym'")" ]; }
+
+# --- Which backups are kept ---------------------------------------------------------------------------------------
+
+NIGHTLY_DAYS=14
+NIGHTLY_MONTHS=12
+BY_HAND_COUNT=20
+
+# Deletes nightly backups older than 14 days, but for the first of each of the last 12 months.
+thin_out_nightly() { # FOLDER
+    local file name month firsts=' '
+    while read -r file; do
+        name=$(basename "$file" .tar)
+        name=${name#nightly-}
+        month=${name:0:6}
+        if [[ $firsts != *" $month "* ]]; then
+            firsts+="$month "
+            [[ $month < $(date -d "-$NIGHTLY_MONTHS months" +%Y%m) ]] || continue
+        fi
+        if [[ ${name:0:8} < $(date -d "-$NIGHTLY_DAYS days" +%Y%m%d) ]]; then rm -f "$file"; fi
+    done < <(find "$1" -maxdepth 1 -name 'nightly-*.tar' | sort)
+}
+
+keep_newest() { # COUNT FOLDER KIND
+    find "$2" -maxdepth 1 -name "$3-*.tar" | sort -r | tail -n "+$(($1 + 1))" | xargs -r -d '\n' rm -f
 }

@@ -26,6 +26,17 @@ use_network() { # NAMES
     TRUST_URL=http://${NETWORK%% *}$([ "$HTTP_PORT" = 80 ] || echo ":$HTTP_PORT")/trust
 }
 
+# Another program that holds one of them is named before anything is started.
+network_ports_are_free() {
+    local port
+    [ -n "$NETWORK" ] || return 0
+    for port in "$HTTPS_PORT PERIPLUS_HTTPS_PORT" "$HTTP_PORT PERIPLUS_HTTP_PORT"; do
+        # Held by the web server of this gym itself, when it runs already.
+        grep -qs ":${port% *}\b" "$RUN/nginx.conf" && runs $NGINX && continue
+        ! listens "${port% *}" || fail "Port ${port% *} of this machine is taken by another program, such as a web server of Debian's. Stop that program, or choose another port: ${port#* }=$((${port% *} % 50000 + 8000)) bin/start --network \"$NETWORK\"."
+    done
+}
+
 # The certificate that is given, or one of the gym's own.
 network_certificate() {
     local folder=$RUN/network authority=$STATE/secrets/authority name names= number=0
@@ -42,11 +53,16 @@ network_certificate() {
     else
         mkdir -p "$authority"
         chmod 700 "$authority"
-        if [ ! -s "$authority/root.crt" ]; then
-            openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -days 3650 -subj "/CN=Periplus, authority of this gym" \
+        # A root that is not bound to these names, and to servers alone, is made again; devices have to install it again.
+        if [ "$NETWORK" != "$(cat "$authority/root.names" 2>/dev/null)" ] || [ ! -s "$authority/root.crt" ]; then
+            [ ! -s "$authority/root.crt" ] || say "The names of this machine changed, so the gym has a new root: let every device trust it again at $TRUST_URL."
+            openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -days 3650 -subj "/CN=Periplus, authority of ${NETWORK%% *}" \
                 -addext "basicConstraints=critical,CA:TRUE,pathlen:0" -addext "keyUsage=critical,keyCertSign,cRLSign" \
+                -addext "extendedKeyUsage=serverAuth" -addext "nameConstraints=critical,$(root_bounds)" \
                 -keyout "$authority/root.key" -out "$authority/root.crt.new" 2>/dev/null || fail "The authority of the gym could not be made."
             mv "$authority/root.crt.new" "$authority/root.crt"
+            rm -f "$authority/server.crt"
+            printf '%s' "$NETWORK" >"$authority/root.names"
         fi
         for name in $NETWORK; do
             number=$((number + 1))
@@ -65,6 +81,18 @@ network_certificate() {
     fi
     chmod 644 "$folder/server.crt"
     chmod 600 "$folder/server.key"
+}
+
+# What the root may vouch for: the names and addresses of this machine, and no mail address. A kind that is not named here
+# would be free, so that one which the gym does not use is bound to a name that nobody has.
+root_bounds() {
+    local name dns= ip= bounds=
+    for name in $NETWORK; do
+        if [[ $name =~ ^[0-9.]+$ ]]; then ip=yes; bounds+="permitted;IP:$name/255.255.255.255,"; else dns=yes; bounds+="permitted;DNS:$name,"; fi
+    done
+    [ -n "$dns" ] || bounds+="permitted;DNS:invalid,"
+    [ -n "$ip" ] || bounds+="permitted;IP:127.0.0.1/255.255.255.255,"
+    printf '%spermitted;email:invalid' "$bounds"
 }
 
 is_for() { # CERTIFICATE NAME
@@ -99,7 +127,10 @@ HTML
 network_config() { # PART
     [ -n "$NETWORK" ] || return 0
     local to='https://$host'; [ "$HTTPS_PORT" = 443 ] || to+=":$HTTPS_PORT"
-    local tls="ssl_certificate \"$RUN/network/server.crt\"; ssl_certificate_key \"$RUN/network/server.key\"; ssl_protocols TLSv1.2 TLSv1.3;"
+    # Ciphers that authenticate what they encrypt, with forward secrecy and without SHA-1: RFC 9325, section 4.2.
+    local tls="ssl_certificate \"$RUN/network/server.crt\"; ssl_certificate_key \"$RUN/network/server.key\"; ssl_protocols TLSv1.2 TLSv1.3;
+        ssl_ciphers ECDHE-ECDSA-AES128-GCM-SHA256:ECDHE-RSA-AES128-GCM-SHA256:ECDHE-ECDSA-AES256-GCM-SHA384:ECDHE-RSA-AES256-GCM-SHA384:ECDHE-ECDSA-CHACHA20-POLY1305:ECDHE-RSA-CHACHA20-POLY1305;
+        ssl_conf_command SignatureAlgorithms ECDSA+SHA256:RSA-PSS+SHA256:RSA+SHA256:ECDSA+SHA384:RSA-PSS+SHA384:RSA+SHA384;"
     local trust="location = /trust { root \"$RUN/network\"; default_type text/html; add_header Content-Security-Policy \"default-src 'none'; style-src 'self'; frame-ancestors 'none'\" always; try_files /trust.html =404; }
         location = /trust.css { root \"$ROOT/web/dist\"; try_files /trust.css =404; }
         location = /root.crt { root \"$RUN/network\"; default_type application/x-x509-ca-cert; try_files /root.crt =404; }"

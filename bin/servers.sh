@@ -3,6 +3,7 @@
 
 MARIADB=mariadbd
 NGINX=nginx
+KEEPER=keeper
 
 # --- Processes ----------------------------------------------------------------------------------------------------
 
@@ -51,6 +52,7 @@ is_alive() { # PID: an ended process that nobody has waited for yet still has a 
 }
 
 stop_all() {
+    end 5 KILL $(ours $KEEPER)
     end 15 QUIT $(ours $NGINX)
     end 15 QUIT $(ours $PHP_FPM)
     end 60 TERM $(ours $MARIADB)
@@ -110,8 +112,10 @@ private_folders() {
     mkdir -p "$ROOT/var/cache"
     chmod 711 "$ROOT/var" "$ROOT/var/cache"
     chmod 711 "$STATE" "$RUN" "$STATE/tmp"
-    chmod 700 "$STATE/log" "$STATE/secrets" "$STATE/backups" "$STATE/tmp/php"
-    find "$STATE/log" "$STATE/secrets" "$STATE/backups" -type f -perm /077 -exec chmod go-rwx {} +
+    chmod 700 "$STATE/log" "$STATE/secrets" "$STATE/tmp/php"
+    chmod o-rwx "$STATE/backups"
+    find "$STATE/log" "$STATE/secrets" -type f -perm /077 -exec chmod go-rwx {} +
+    find "$STATE/backups" -type f -perm /037 -exec chmod g-wx,o-rwx {} +
     find "$RUN" -maxdepth 2 \( -name '*.conf' -o -name '*.ini' \) -perm /077 -exec chmod go-rwx {} +
     # Sessions were files once, and what the library was checked by stood in one; both are in the database now.
     rm -rf "$STATE/sessions" "$STATE/checked-by"
@@ -172,16 +176,49 @@ database_process() {
     cd "$STATE"
     exec setsid nohup $MARIADB --no-defaults --user="$DB_ACCOUNT" --datadir="$STATE/db" --socket="$DB_SOCKET" --pid-file="$RUN/db/db.pid" \
         --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
-        --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M >"$STATE/log/database.log" 2>&1 </dev/null
+        --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=256M >>"$STATE/log/database.log" 2>&1 </dev/null
 }
 
 database_answers() { ! is_alive "$1" || sql -e 'SELECT 1'; } # PID: also once it has given up
+
+# --- What looks after the gym -------------------------------------------------------------------------------------
+
+# The account of the web server asks by files in one folder and reads answers and backups in two others.
+keeper_start() {
+    mkdir -p "$STATE/asked" "$STATE/told"
+    give "$WEB_ACCOUNT" "$STATE/asked"
+    rm -rf "$STATE/asked"/*
+    share_backups
+    end 5 KILL $(ours $KEEPER)
+    (unlock; cd "$RUN" && exec setsid nohup "$ROOT/bin/keeper" >>"$STATE/log/keeper.log" 2>&1 </dev/null) &
+}
+
+web_group() { if [ "$(id -u)" = 0 ]; then id -gn "$(stat -c %U "$STATE/asked")"; else id -gn; fi; }
+
+# Puts a file into the folder that the account of the web server reads.
+tell_file() { # FILE NAME
+    chgrp "$(web_group)" "$1" && chmod 640 "$1" && mv -f "$1" "$STATE/told/$2"
+}
+
+share_backups() {
+    local group; group=$(web_group)
+    chgrp "$group" "$STATE/backups" "$STATE/told"
+    chmod 750 "$STATE/backups" "$STATE/told"
+    find "$STATE/backups" -maxdepth 1 -name '*.tar' -exec chgrp "$group" {} + -exec chmod 640 {} +
+}
+
+gym_kind() { sql -e "SELECT kind FROM periplus.gym WHERE id = 1"; }
 
 # --- PHP and the web server ---------------------------------------------------------------------------------------
 
 # Every configuration of PHP has a folder and a socket of its own, named by its digest, so that the next one can be
 # started beside the one that serves.
 server_config() {
+    CERTIFICATE_END=
+    if [ -n "$NETWORK" ]; then
+        network_certificate
+        CERTIFICATE_END=$(date -u -d "$(openssl x509 -in "$RUN/network/server.crt" -noout -enddate | cut -d= -f2)" +%Y-%m-%dT%H:%M:%SZ)
+    fi
     local preload=; [ "$APP_ENV" = prod ] && preload=$ROOT/app/config/preload.php
     local account=; [ "$(id -u)" = 0 ] && account="user = $WEB_ACCOUNT
 group = $(id -gn "$WEB_ACCOUNT")
@@ -212,6 +249,9 @@ env[DATABASE_URL] = \"$DATABASE_URL\"
 env[TMPDIR] = \"$STATE/tmp/php\"
 env[PERIPLUS_CLIPS] = \"$PERIPLUS_CLIPS\"
 env[PERIPLUS_PUSH] = \"$PERIPLUS_PUSH\"
+env[PERIPLUS_LINKS] = \"$PERIPLUS_LINKS\"
+env[PERIPLUS_STATE] = \"$STATE\"
+${CERTIFICATE_END:+env[PERIPLUS_CERTIFICATE_END] = \"$CERTIFICATE_END\"}
 php_admin_value[memory_limit] = 256M
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
@@ -256,7 +296,6 @@ web_server_start() {
 }
 
 nginx_start() {
-    [ -z "$NETWORK" ] || network_certificate
     local user= name names= before pid config=$RUN/nginx.conf
     [ "$(id -u)" = 0 ] && user="user $WEB_ACCOUNT;"
     for name in $APP_HOSTS; do names+=" $name"; done

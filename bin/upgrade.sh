@@ -53,6 +53,13 @@ swap_in() {
     sql -e "DROP DATABASE periplus_next"
 }
 
+# Moves every table from one database to another, which has none, in one statement; the first is dropped.
+move_tables() { # FROM TO
+    local table moves=''
+    for table in $(sql -e "SHOW TABLES IN $1"); do moves+="$1.\`$table\` TO $2.\`$table\`, "; done
+    sql -e "SET foreign_key_checks = 0; RENAME TABLE ${moves%, }; DROP DATABASE $1"
+}
+
 # Brings the gym up to date where it is not; pages that are served meanwhile can be read, and say so when one writes.
 upgrade() {
     local applied
@@ -70,23 +77,34 @@ upgrade() {
             backup "$UPGRADED_FROM"
         fi
         step "Bringing the tables up to date" bring_over periplus
-        step "Looking after the demo gym" console_on periplus_next gym:demo
+        if [ -n "$OWN_GYM" ]; then
+            step "Founding the gym" console_on periplus_next gym:found "$OWN_GYM"
+        else
+            step "Looking after the demo gym" console_on periplus_next gym:demo
+        fi
         step "Checking the library anew" recompute periplus_next
         swap_in
         trap - EXIT
-        keep_newest 5 "$STATE/backups"
+        keep_newest 5 "$STATE/backups" before-upgrade
     elif [ "$(sql -e "SELECT checked_by FROM periplus.gym WHERE id = 1")" != "$(core_digest)" ]; then
         step "Checking the library anew" recompute periplus
     fi
 }
 UPGRADED_FROM=
+# The name of a gym of one's own that an empty database becomes; the demo when there is none.
+OWN_GYM=
+
+# Makes an empty gym of that name and puts it in place of the one in use, which is kept as periplus_before.
+found_in_place() { # NAME
+    sql -e "DROP DATABASE IF EXISTS periplus_next; CREATE DATABASE periplus_next"
+    step "Making the tables" migrate_next
+    step "Founding the gym" console_on periplus_next gym:found "$1"
+    step "Checking the library" recompute periplus_next
+    swap_in
+}
 
 upgrade_failed() {
     sql -e "SET GLOBAL read_only = 0; DROP DATABASE IF EXISTS periplus_next" 2>/dev/null || true
     say "The upgrade was not completed; the gym's data is as it was."
     [ -z "$UPGRADED_FROM" ] || say "Run bin/start again, or go back to the version of Periplus that kept it until now. A backup from before is $UPGRADED_FROM."
-}
-
-keep_newest() { # COUNT FOLDER
-    find "$2" -maxdepth 1 -name 'before-upgrade-*.tar' | sort -r | tail -n "+$(($1 + 1))" | xargs -r -d '\n' rm -f
 }

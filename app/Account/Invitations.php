@@ -8,28 +8,33 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\Gyms;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /**
- * Links that let someone in once: a new coach, or one whose password is set anew. The link holds a random word, the
- * database its hash. A link is good for a week and for one use, and ends before that when it is withdrawn, when another
- * is made for the same account, when that account has a new password or may not sign in any more, and when whoever made
- * it is no head coach any more.
+ * Links that let someone in once: a new coach, one whose password is set again, or the first head coach of a new gym. The
+ * link holds a random word, the database its hash. A link is good for one use, and for a week, or for a day when it was
+ * made on the machine itself. It ends before that when it is withdrawn, when another is made for the same account, when
+ * that account has a new password or is blocked, and when its maker is no longer a head coach.
  */
 final readonly class Invitations
 {
-    private const DAYS = 7;
+    private const VALID_DAYS = 7;
+    /** Of a link that was made on the machine itself. */
+    private const VALID_HOURS = 24;
     /** Links that may be open at a time. */
     private const MOST = 50;
-    private const GOOD = "i.ended_at IS NULL AND i.expires_at > ? AND m.active = 1 AND m.role = 'ROLE_HEAD_COACH' AND (i.user_id IS NULL OR u.active = 1)";
-    private const FROM = ' FROM invitation i JOIN user m ON m.id = i.maker_id LEFT JOIN user u ON u.id = i.user_id';
+    private const GOOD = "i.ended_at IS NULL AND i.expires_at > ?"
+        ." AND (i.maker_id IS NULL OR (m.active = 1 AND m.role = 'ROLE_HEAD_COACH')) AND (i.user_id IS NULL OR u.active = 1)";
+    private const FROM = ' FROM invitation i LEFT JOIN user m ON m.id = i.maker_id LEFT JOIN user u ON u.id = i.user_id';
 
     public function __construct(
         private Connection $connection,
         private EntityManagerInterface $entities,
+        private Gyms $gyms,
         private UserPasswordHasherInterface $hasher,
         private AuditLog $audit,
         private ClockInterface $clock,
@@ -57,10 +62,35 @@ final readonly class Invitations
         return $this->make('reset', $user->role(), $user->id(), $maker, $user->name());
     }
 
-    /** @return list<array{id: int, kind: string, role: string, meantFor: string, madeBy: string, madeAt: string, expiresAt: string}> those that are good, the newest first */
+    /**
+     * Makes the link with which the first head coach of a new gym takes it up; an earlier one ends.
+     *
+     * @return array{token: string, expiresAt: string}
+     */
+    public function setUp(): array
+    {
+        $this->end("kind = 'setup'", [], 'replaced');
+
+        return $this->make('setup', GymRole::HeadCoach, null, null, '');
+    }
+
+    /**
+     * Makes the link that lets somebody back in who has the machine of the gym at hand, such as its only head coach.
+     *
+     * @return array{token: string, expiresAt: string}
+     */
+    public function rescue(User $user): array
+    {
+        $this->endOf($user, 'replaced');
+        $this->audit->add(null, 'coach.reset', \sprintf('Somebody at the gym’s machine made a link for a new password of %s', $user->name()), 'coaches/'.$user->id());
+
+        return $this->make('reset', $user->role(), $user->id(), null, $user->name());
+    }
+
+    /** @return list<array{id: int, kind: string, role: string, meantFor: string, madeBy: string|null, madeAt: string, expiresAt: string}> those that are good, the newest first */
     public function open(): array
     {
-        /** @var list<array{id: int|string, kind: string, role: string, meant_for: string, maker: string, created_at: string, expires_at: string}> $rows */
+        /** @var list<array{id: int|string, kind: string, role: string, meant_for: string, maker: string|null, created_at: string, expires_at: string}> $rows */
         $rows = $this->connection->fetchAllAssociative('SELECT i.id, i.kind, i.role, i.meant_for, m.name AS maker, i.created_at, i.expires_at'.self::FROM.' WHERE '.self::GOOD.' ORDER BY i.id DESC', [$this->now()]);
 
         return array_map(static fn (array $row): array => [
@@ -94,13 +124,13 @@ final readonly class Invitations
         $this->end('maker_id = ?', [$maker->id()], 'maker');
     }
 
-    /** @return array{kind: string, role: string, name: string|null, email: string|null} what the link is for */
+    /** @return array{kind: string, role: string, name: string|null, email: string|null, gym: string} what the link is for */
     public function look(string $token): array
     {
         $row = $this->row($token);
         $user = null === $row['user_id'] ? null : $this->entities->find(User::class, $row['user_id']);
 
-        return ['kind' => $row['kind'], 'role' => GymRole::from($row['role'])->word(), 'name' => $user?->name(), 'email' => $user?->getUserIdentifier()];
+        return ['kind' => $row['kind'], 'role' => GymRole::from($row['role'])->word(), 'name' => $user?->name(), 'email' => $user?->getUserIdentifier(), 'gym' => $this->gyms->get()->name()];
     }
 
     /** Makes the account, or sets the password; the link is used up. */
@@ -138,29 +168,32 @@ final readonly class Invitations
         if (null !== $this->entities->getRepository(User::class)->findOneBy(['email' => $email])) {
             throw self::taken();
         }
+        if ('setup' === $row['kind'] && 0 < $this->entities->getRepository(User::class)->count()) {
+            throw self::gone();
+        }
         $user = new User($email, $name, GymRole::from($row['role']));
         $user->usePasswordHash($this->hasher->hashPassword($user, $request->password));
         $this->entities->persist($user);
         $this->entities->flush();
-        $this->audit->add($user->id(), 'coach.joined', 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
+        $this->audit->add($user->id(), 'coach.joined', 'setup' === $row['kind'] ? 'founded the gym' : 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
 
         return $user;
     }
 
     /** @return array{token: string, expiresAt: string} */
-    private function make(string $kind, GymRole $role, ?int $user, User $maker, string $for): array
+    private function make(string $kind, GymRole $role, ?int $user, ?User $maker, string $for): array
     {
         if (\count($this->open()) >= self::MOST) {
             throw new ApiProblem(409, 'too-many-open', \sprintf('%d links are open. Withdraw some of them first.', self::MOST));
         }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
-        $expires = $this->clock->now()->modify('+'.self::DAYS.' days');
+        $expires = $this->clock->now()->modify(null === $maker ? '+'.self::VALID_HOURS.' hours' : '+'.self::VALID_DAYS.' days');
         $this->connection->insert('invitation', [
             'token_hash' => hash('sha256', $token),
             'kind' => $kind,
             'role' => $role->value,
             'user_id' => $user,
-            'maker_id' => $maker->id(),
+            'maker_id' => $maker?->id(),
             'meant_for' => $for,
             'created_at' => $this->now(),
             'expires_at' => $expires->format('Y-m-d H:i:s'),

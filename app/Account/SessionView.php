@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Periplus\App\Gym\GymSettings;
+use Doctrine\DBAL\Exception\ConnectionException;
+use Periplus\App\Gym\GymKind;
+use Periplus\App\Gym\Gyms;
 use Symfony\Component\HttpFoundation\JsonResponse;
 
-/** Who is signed in, and the token that every write has to send back. */
+/** Answers who is signed in, in which gym, and the token that every write has to send back. */
 final readonly class SessionView
 {
-    public function __construct(private RequestToken $token, private GymSettings $gym)
+    public function __construct(private RequestToken $token, private Gyms $gyms)
     {
     }
 
@@ -19,7 +21,25 @@ final readonly class SessionView
         return new JsonResponse([
             'user' => null === $user ? null : ['id' => $user->id(), 'name' => $user->name(), 'email' => $user->getUserIdentifier(), 'role' => $user->role()->word(), 'numbering' => $user->numbering()],
             'csrfToken' => $this->token->of($user),
-            'timeZone' => null === $user ? null : $this->gym->timeZone()->getName(),
+            'gym' => null === $user ? null : $this->gym(),
         ]);
+    }
+
+    /** @return array<string, mixed>|null null while the database is away */
+    private function gym(): ?array
+    {
+        try {
+            $gym = $this->gyms->get();
+        } catch (ConnectionException) {
+            return null;
+        }
+
+        return [
+            'name' => $gym->name(),
+            'isDemo' => GymKind::Demo === $gym->kind(),
+            'isBeingSetUp' => $gym->isBeingSetUp(),
+            'timeZone' => $gym->timeZone()->getName(),
+            'firstWeekday' => $gym->firstWeekday(),
+        ];
     }
 }

@@ -8,19 +8,32 @@ use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
 use Psr\Clock\ClockInterface;
 
 /** Cards for athletes: combinations to take home, under a link that needs no account and can be revoked. Nobody else asks the table. */
-final readonly class Cards
+final readonly class Cards implements HasQuota
 {
+    private const LIMIT = 2000;
+
     public function __construct(private Connection $connection, private CombinationTable $combinations, private GymNumberings $numberings, private AuditLog $audit, private ClockInterface $clock)
     {
     }
 
+    public function quota(): Quota
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM athlete_card WHERE revoked_at IS NULL');
+
+        return new Quota('cards', (int) $count, self::LIMIT);
+    }
+
     public function create(CardRequest $request, User $creator): Card
     {
+        $this->quota()->require();
         $this->numberings->named($request->numbering);
         $rows = [];
         foreach ($this->combinations->summaries($request->combinations) as $summary) {

@@ -11,6 +11,8 @@ use Periplus\App\Combination\Combinations;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
 use Periplus\App\Combination\SaveRequest;
+use Periplus\App\Gym\GymKind;
+use Periplus\App\Gym\Gyms;
 use Periplus\App\Review\DecisionRequest;
 use Periplus\App\Review\ProposalKind;
 use Periplus\App\Review\ProposalRequest;
@@ -22,14 +24,15 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
-/** Loads the invented gym of demo/, once: it leaves a database alone that has an account already. */
+/** Loads the invented gym of demo/ into an empty database; one that holds a gym already is left alone. */
 #[AsCommand('gym:demo', 'Load the demo gym into an empty database')]
 final class DemoCommand extends Command
 {
-    private const FOLDER = __DIR__.'/../../demo';
+    public const FOLDER = __DIR__.'/../../demo';
 
     public function __construct(
         private readonly EntityManagerInterface $entities,
+        private readonly Gyms $gyms,
         private readonly Library $library,
         private readonly DraftReader $drafts,
         private readonly Combinations $combinations,
@@ -43,8 +46,8 @@ final class DemoCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        if (0 < $this->entities->getRepository(User::class)->count()) {
-            $output->writeln('The gym has accounts already; the demo is not loaded.');
+        if (GymKind::Empty !== $this->gyms->get()->kind()) {
+            $output->writeln('There is a gym already; the demo is not loaded.');
 
             return Command::SUCCESS;
         }
@@ -54,7 +57,8 @@ final class DemoCommand extends Command
             $this->proposals($coaches);
             $this->sessions->load($this->json('courses.json'), $this->json('sessions.json'), $coaches);
             $this->logbook->load($this->json('logbook.json'), $this->json('measurements.json'), $coaches);
-            $this->entities->getConnection()->update('gym', ['name' => 'Saltworks'], ['id' => 1]);
+            $this->gyms->get()->becomeDemo('Saltworks');
+            $this->entities->flush();
 
             return $count;
         });

@@ -4,39 +4,35 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Psr\Clock\ClockInterface;
 
-/** The gym itself: its name, and the time zone in which all its times are meant. */
-final class GymSettings
+/** Says what the gym is called and which time it lives by, for everything that shows a name or a time. */
+final readonly class GymSettings
 {
-    private ?\DateTimeZone $timeZone = null;
-
-    public function __construct(private readonly Connection $connection, private readonly ClockInterface $clock)
+    public function __construct(private Gyms $gyms, private ClockInterface $clock)
     {
     }
 
+    /** Returns UTC while the database is away, so that what is in memory can still be shown. */
     public function timeZone(): \DateTimeZone
     {
-        return $this->timeZone ??= $this->read();
+        try {
+            return $this->gyms->get()->timeZone();
+        } catch (ConnectionException) {
+            return new \DateTimeZone('UTC');
+        }
     }
 
     public function name(): string
     {
-        return $this->text('name');
+        return $this->gyms->get()->name();
     }
 
-    /** What calendars outside tell this gym by. */
+    /** By which calendars outside recognise this gym. */
     public function calendar(): string
     {
-        return $this->text('calendar');
-    }
-
-    public function useTimeZone(string $zone): void
-    {
-        $this->connection->update('gym', ['time_zone' => $zone], ['id' => 1]);
-        $this->timeZone = null;
+        return $this->gyms->get()->calendar();
     }
 
     /**
@@ -62,21 +58,5 @@ final class GymSettings
     public function local(?string $stored): ?string
     {
         return null === $stored ? null : (new \DateTimeImmutable($stored, new \DateTimeZone('UTC')))->setTimezone($this->timeZone())->format('Y-m-d\TH:i');
-    }
-
-    private function read(): \DateTimeZone
-    {
-        try {
-            return new \DateTimeZone($this->text('time_zone'));
-        } catch (ConnectionException) {
-            return new \DateTimeZone('UTC');
-        }
-    }
-
-    private function text(string $column): string
-    {
-        $value = $this->connection->fetchOne("SELECT $column FROM gym WHERE id = 1");
-
-        return \is_string($value) ? $value : '';
     }
 }

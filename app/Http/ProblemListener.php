@@ -7,6 +7,7 @@ namespace Periplus\App\Http;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\RetryableException;
+use Doctrine\ORM\OptimisticLockException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
@@ -41,6 +42,9 @@ final readonly class ProblemListener
     {
         if ($error instanceof ApiProblem) {
             return ProblemResponse::of($error->status, $error->type, $error->getMessage(), $error->more);
+        }
+        if ($error instanceof OptimisticLockException) {
+            return ProblemResponse::of(412, 'changed-meanwhile', 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.');
         }
         if ($error->getPrevious() instanceof ValidationFailedException) {
             return $this->invalid($error->getPrevious());

@@ -12,7 +12,9 @@ use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
+use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\LibraryLock;
+use Periplus\App\Gym\Quota;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Run\Run;
 use Periplus\Core\Session\Log\Drilled;
@@ -25,8 +27,10 @@ use Psr\Clock\ClockInterface;
  * @phpstan-import-type DrilledRow from LogEntry
  * @phpstan-import-type FallenLink from LogEntry
  */
-final readonly class Logbook
+final readonly class Logbook implements HasQuota
 {
+    private const LIMIT = 100_000;
+
     public function __construct(
         private Connection $connection,
         private DrilledRows $rows,
@@ -103,6 +107,14 @@ final readonly class Logbook
         return [] === $keys ? [] : array_fill_keys(array_map(static fn (mixed $key): string => \is_string($key) ? $key : '', $this->connection->fetchFirstColumn('SELECT entry_key FROM log_entry WHERE entry_key IN ('.implode(', ', array_fill(0, \count($keys), '?')).')', $keys)), true);
     }
 
+    public function quota(): Quota
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM log_entry');
+
+        return new Quota('logbook entries', (int) $count, self::LIMIT);
+    }
+
     /** A new one by hand; the same id sent again is the same entry. */
     public function write(EntryRequest $request, User $editor): LogEntry
     {
@@ -111,6 +123,7 @@ final readonly class Logbook
         if (null !== $known) {
             return $known;
         }
+        $this->quota()->require();
         $day = $this->day($request->day);
         $course = null === $request->course ? null : $this->courses->get($request->course);
         [$drilled, $workMs] = $this->rows->byHand($request->combinations ?? [], $course);
@@ -168,6 +181,7 @@ final readonly class Logbook
      */
     public function import(array $entries, User $editor): void
     {
+        $this->quota()->require(\count($entries));
         $now = $this->clock->now()->format('Y-m-d H:i:s');
         $this->connection->transactional(function () use ($entries, $editor, $now): void {
             $this->lock->take();

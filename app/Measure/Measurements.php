@@ -9,6 +9,8 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Http\ApiProblem;
 use Periplus\Core\Combination\ChainInStance;
@@ -26,8 +28,10 @@ use Psr\Clock\ClockInterface;
  * @phpstan-type KeptLink array{from: int, to: int, computed: float, median: float|null, spread: float|null, count: int, verdict: string, says: string}
  * @phpstan-type Kept array{id: int, combination: int, method: string, pace: float, links: list<KeptLink>, taps: list<float>, coach: string, createdAt: string, removed: bool}
  */
-final readonly class Measurements
+final readonly class Measurements implements HasQuota
 {
+    private const LIMIT = 50_000;
+
     public function __construct(private Connection $connection, private CombinationTable $combinations, private GymHouseRules $rules, private Check $check, private Reader $reader, private AuditLog $audit, private ClockInterface $clock)
     {
     }
@@ -38,9 +42,18 @@ final readonly class Measurements
         return $this->of($this->summary($combination), $request);
     }
 
+    public function quota(): Quota
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM measurement');
+
+        return new Quota('measurements', (int) $count, self::LIMIT);
+    }
+
     /** Keeps it; the same id sent again is kept once. */
     public function keep(int $combination, MeasureRequest $request, User $coach): int
     {
+        $this->quota()->require();
         $summary = $this->summary($combination);
         $measured = $this->of($summary, $request)->toArray();
         $this->connection->transactional(function () use ($summary, $request, $measured, $coach): void {

@@ -9,6 +9,8 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
 use Periplus\App\Http\ApiProblem;
 use Periplus\Core\Session\Plan\PlanReader;
 use Psr\Clock\ClockInterface;
@@ -18,9 +20,10 @@ use Psr\Clock\ClockInterface;
  * What one coach saves again within minutes is one version in the history, as it saves itself while one edits. Nobody else
  * asks these tables.
  */
-final readonly class Plans
+final readonly class Plans implements HasQuota
 {
     private const SELECT = 'SELECT p.*, a.name AS author_name, e.name AS editor_name FROM plan p JOIN user a ON a.id = p.author_id JOIN user e ON e.id = p.editor_id';
+    private const LIMIT = 10_000;
     /** Most rows of a list. */
     private const MOST = 500;
     /** Levels of JSON that MariaDB takes, less one for what it stands in. */
@@ -98,8 +101,17 @@ final readonly class Plans
         return $this->select('p.id = ?', [$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such session.');
     }
 
+    public function quota(): Quota
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM plan');
+
+        return new Quota('plans', (int) $count, self::LIMIT);
+    }
+
     public function create(PlanRequest $request, User $editor): Plan
     {
+        $this->quota()->require();
         $row = $this->row($request);
         $id = 0;
         $this->connection->transactional(function () use ($row, $editor, &$id): void {

@@ -8,6 +8,8 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Voice\Clips;
@@ -33,7 +35,7 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
  *
  * @phpstan-import-type StoredAmendment from Programmes
  */
-final readonly class Runs
+final readonly class Runs implements HasQuota
 {
     private const SELECT = 'SELECT r.*, u.name AS starter FROM run r JOIN user u ON u.id = r.starter_id';
     /** ms after its end at which a session counts as ended, though nobody said so */
@@ -42,6 +44,10 @@ final readonly class Runs
     private const FOLLOWED = 86_400_000;
     /** Most cues that are kept of one session: a day of calls, gone through many times. */
     private const MOST_SHOWN = 50_000;
+    private const LIMIT = 10_000;
+    private const MAX_RUNNING = 12;
+    /** Changes of the programme of one session: each keeps a programme. */
+    private const MAX_VERSIONS = 120;
     /** ms from which on a command counts as given while the server was away */
     private const LATE = 3000;
 
@@ -96,11 +102,23 @@ final readonly class Runs
         return $this->select('r.follow_key = ? AND (r.ended_ms IS NULL OR r.ended_ms > ?)', [$key, $this->now() - self::FOLLOWED])[0] ?? null;
     }
 
+    public function quota(): Quota
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM run');
+
+        return new Quota('sessions run', (int) $count, self::LIMIT);
+    }
+
     public function start(StartRequest $request, User $user): Run
     {
         $started = $this->select('r.start_key = ?', [$request->id])[0] ?? null;
         if (null !== $started) {
             return $started;
+        }
+        $this->quota()->require();
+        if (\count($this->running()) >= self::MAX_RUNNING) {
+            throw new ApiProblem(409, 'too-many', \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING));
         }
         $plan = null === $request->plan ? null : $this->plans->get($request->plan);
         $timer = $request->timer ?? new TimerRequest();

@@ -4,42 +4,91 @@ declare(strict_types=1);
 
 namespace Periplus\App\Settings;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
-use Periplus\App\Gym\GymSettings;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Gym\Gym;
+use Periplus\App\Gym\Gyms;
+use Periplus\App\Http\IfMatch;
+use Periplus\App\Http\PlainText;
 use Symfony\Component\HttpFoundation\JsonResponse;
-use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Settings of the gym itself. */
+/** Settings of the gym itself, and how far its setup is. */
 #[Route('/api/gym')]
 final readonly class SettingsController
 {
-    public function __construct(private GymSettings $gym, private AuditLog $audit)
+    public function __construct(private Gyms $gyms, private EntityManagerInterface $entities, private AuditLog $audit)
     {
     }
 
     #[Route('', methods: 'GET')]
     public function read(): JsonResponse
     {
-        return new JsonResponse(['name' => $this->gym->name(), 'timeZone' => $this->gym->timeZone()->getName(), 'timeZones' => \DateTimeZone::listIdentifiers()]);
+        return $this->response($this->gyms->get());
     }
 
-    /** All times of the product are shown in it. What was planned keeps its moment, so that the clock it is shown at changes. */
-    #[Route('/time-zone', methods: 'PUT')]
+    /** Changes the name, the time zone and the week. Planned sessions keep their moment, so the clock time shown changes. */
+    #[Route('', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function useTimeZone(#[MapRequestPayload(acceptFormat: 'json')] TimeZoneRequest $request, #[CurrentUser] User $user): Response
+    public function change(Request $http, #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        if (!\in_array($request->timeZone, \DateTimeZone::listIdentifiers(), true)) {
-            throw new ApiProblem(422, 'invalid', 'There is no such time zone. Choose one of the list, such as Europe/Lisbon.', ['violations' => [['field' => 'timeZone', 'message' => 'There is no such time zone.']]]);
+        $gym = $this->gyms->getVersion(IfMatch::version($http));
+        $name = PlainText::line($request->name);
+        $changes = array_filter([
+            $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
+            $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
+            $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
+        ]);
+        $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
+        if ([] !== $changes) {
+            $this->audit->add($user->id(), 'gym.changed', 'changed '.implode(', ', $changes), 'gym');
         }
-        $this->gym->useTimeZone($request->timeZone);
-        $this->audit->add($user->id(), 'gym.time-zone', \sprintf('set the time zone of the gym to %s', $request->timeZone), 'gym');
+        $this->entities->flush();
 
-        return new Response(status: 204);
+        return $this->response($gym);
+    }
+
+    #[Route('/training', methods: 'PUT')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function train(Request $http, #[MapRequestPayload(acceptFormat: 'json')] TrainingRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $gym = $this->gyms->getVersion(IfMatch::version($http));
+        $gym->train($request->training());
+        $this->audit->add($user->id(), 'gym.training', 'changed what the gym trains', 'gym');
+        $this->entities->flush();
+
+        return $this->response($gym);
+    }
+
+    /** Ends a step of the setup, done or skipped. */
+    #[Route('/setup', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function endStep(#[MapRequestPayload(acceptFormat: 'json')] SetupRequest $request): JsonResponse
+    {
+        $gym = $this->gyms->get();
+        $gym->endSetupStep($request->step, $request->outcome);
+        $this->entities->flush();
+
+        return $this->response($gym);
+    }
+
+    private function response(Gym $gym): JsonResponse
+    {
+        return new JsonResponse([
+            'version' => $gym->version(),
+            'name' => $gym->name(),
+            'kind' => $gym->kind()->value,
+            'timeZone' => $gym->timeZone()->getName(),
+            'timeZones' => \DateTimeZone::listIdentifiers(),
+            'firstWeekday' => $gym->firstWeekday(),
+            'training' => $gym->training(),
+            'setup' => (object) $gym->setup(),
+            'isBeingSetUp' => $gym->isBeingSetUp(),
+        ]);
     }
 }

@@ -7,12 +7,15 @@ namespace Periplus\App\Voice;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
 use Periplus\App\Http\ApiProblem;
 use Psr\Clock\ClockInterface;
 
 /** The clips of calls: spoken by the voice of the gym, or recorded by a coach, whose clip takes the place of the spoken one. */
-final readonly class Clips
+final readonly class Clips implements HasQuota
 {
+    private const LIMIT = 1000;
     /** Longest that is recorded, ms. */
     public const LONGEST = 6000;
 
@@ -78,6 +81,14 @@ final readonly class Clips
         }
     }
 
+    public function quota(): Quota
+    {
+        /** @var int|string $count */
+        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM recorded_clip');
+
+        return new Quota('recorded clips', (int) $count, self::LIMIT);
+    }
+
     /** @return array<string, string> digest by text */
     public function recorded(): array
     {
@@ -101,6 +112,9 @@ final readonly class Clips
             throw new ApiProblem(422, 'not-a-clip', \sprintf('A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.', self::LONGEST / 1000, $wave->ms() / 1000, $wave->rate / 1000));
         }
         $sound = $wave->trimmed()->bytes();
+        if (!isset($this->recorded()[$text])) {
+            $this->quota()->require();
+        }
         $this->connection->executeStatement(
             'INSERT INTO recorded_clip (said, digest, sound, user_id, recorded_at) VALUES (?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE digest = VALUES(digest), sound = VALUES(sound), user_id = VALUES(user_id), recorded_at = VALUES(recorded_at)',
             [$text, hash('xxh128', $text."\n".$sound), $sound, $user->id(), $this->clock->now()->format('Y-m-d H:i:s')],

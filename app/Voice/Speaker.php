@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace Periplus\App\Voice;
 
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
 
-/** Speaks a text with espeak-ng and keeps the clip by its text and voice: made when first needed, never again. */
-final readonly class Speaker
+/**
+ * Speaks a text with espeak-ng and keeps the clip by its text and voice. The folder is a cache with a bound: when it is
+ * full, the clips that were not asked for longest are deleted, and spoken again when they are needed.
+ */
+final readonly class Speaker implements HasQuota
 {
+    private const LIMIT_BYTES = 500_000_000;
+    /** Share of the bound that is left when clips have been deleted. */
+    private const LEFT_SHARE = 0.8;
     /** Words a minute. */
     private const PACES = ['slow' => 190, 'plain' => 240, 'fast' => 300];
     private const VOICES = ['male' => 'en', 'female' => 'en+f3'];
@@ -35,14 +43,58 @@ final readonly class Speaker
     {
         $file = $this->folder.'/'.self::digest($text, $voice).'.wav';
         if (is_file($file)) {
+            touch($file);
+
             return $this->files->readFile($file);
         }
         $process = new Process(['espeak-ng', '-v', self::VOICES[$voice->voice], '-s', (string) self::PACES[$voice->pace], '--stdout', '--', $text], timeout: 10);
         $wave = Wave::of($process->mustRun()->getOutput())->trimmed()->withPeak(self::PEAKS[$voice->loudness])->bytes();
         // Beside its place and moved in when whole: it may be asked for at the same time.
         $this->files->mkdir($this->folder);
+        $this->makeRoom(\strlen($wave));
         $this->files->dumpFile($file, $wave);
 
         return $wave;
+    }
+
+    public function quota(): Quota
+    {
+        return new Quota('spoken clips', array_sum(array_map(static fn (array $clip): int => $clip[1], $this->clips())), self::LIMIT_BYTES, 'bytes');
+    }
+
+    /** Looks at the folder once in a while: a clip is at most a few hundred kilobytes. */
+    private function makeRoom(int $bytes): void
+    {
+        if (0 !== random_int(0, 19)) {
+            return;
+        }
+        $clips = $this->clips();
+        $total = $bytes + array_sum(array_column($clips, 1));
+        if ($total <= self::LIMIT_BYTES) {
+            return;
+        }
+        usort($clips, static fn (array $one, array $other): int => $one[2] <=> $other[2]);
+        foreach ($clips as [$file, $size]) {
+            if ($total <= self::LEFT_SHARE * self::LIMIT_BYTES) {
+                break;
+            }
+            $this->files->remove($file);
+            $total -= $size;
+        }
+    }
+
+    /** @return list<array{string, int, int}> path, bytes and time of last use, s since 1970 */
+    private function clips(): array
+    {
+        $clips = [];
+        foreach (glob($this->folder.'/*.wav') ?: [] as $file) {
+            // Another request may have deleted it since.
+            $size = @filesize($file);
+            if (false !== $size) {
+                $clips[] = [$file, $size, (int) @filemtime($file)];
+            }
+        }
+
+        return $clips;
     }
 }

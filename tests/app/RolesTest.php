@@ -83,7 +83,20 @@ final class RolesTest extends ApiTestCase
         'POST /api/invitations/accept' => [404, 404, 404],
         'GET /api/audit-log' => [401, 403, 200],
         'GET /api/gym' => [401, 200, 200],
-        'PUT /api/gym/time-zone' => [401, 403, 204],
+        'PUT /api/gym' => [401, 403, 200],
+        'PUT /api/gym/training' => [401, 403, 200],
+        'POST /api/gym/setup' => [401, 403, 200],
+        // Only the demo is replaced from the page, and this is none.
+        'POST /api/gym/found' => [401, 403, 409],
+        'GET /api/starter-library' => [401, 200, 200],
+        'GET /api/status' => [401, 403, 200],
+        'POST /api/backups' => [401, 403, 202],
+        'GET /api/backups/{name}' => [401, 403, 404],
+        'POST /api/backups/{name}/look' => [401, 403, 404],
+        'POST /api/backups/copy/take' => [401, 403, 409],
+        'POST /api/backups/copy/discard' => [401, 403, 202],
+        // Whoever asked for a job has its key; this one is made up.
+        'GET /api/jobs/{key}' => [404, 404, 404],
         'GET /api/drills' => [401, 200, 200],
         'GET /api/advice' => [401, 200, 200],
         'PUT /api/advice/reminders' => [401, 403, 200],
@@ -202,7 +215,7 @@ final class RolesTest extends ApiTestCase
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{entry}' => '1', '{month}' => '2026-11', '{digest}' => str_repeat('0', 32)]);
+                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{entry}' => '1', '{month}' => '2026-11', '{digest}' => str_repeat('0', 32), '{name}' => 'nightly-20200101.tar']);
                 $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
                 $address .= str_ends_with($path, '/sample') ? '?text=one' : (str_ends_with($path, '/path') ? '?to='.$id : '');
                 $answer = $this->ask($method, $address, self::body($method, $path, $id), $headers);
@@ -245,7 +258,11 @@ final class RolesTest extends ApiTestCase
             '/api/voice/clips' === $path => ['text' => 'one', 'wav' => 'AAAA'],
             '/api/voice/clips/forget' === $path => ['text' => 'one'],
             '/api/courses' === $path, '/api/courses/{id}' === $path => ['name' => 'Tuesday'],
-            '/api/gym/time-zone' === $path => ['timeZone' => 'Europe/Lisbon'],
+            '/api/gym' === $path => ['name' => 'Our gym', 'timeZone' => 'Europe/Lisbon'],
+            '/api/gym/training' === $path => ['rules' => 'boxing', 'media' => ['bag'], 'groups' => ['open']],
+            '/api/gym/setup' === $path => ['step' => 'gym', 'outcome' => 'skipped'],
+            '/api/gym/found' === $path => ['name' => 'Harbour boxing'],
+            str_starts_with($path, '/api/backups') => null,
             '/api/advice/reminders' === $path => ['reminders' => null],
             '/api/advice/exercises' === $path => ['exercises' => null],
             '/api/views' === $path => ['name' => 'Mine', 'address' => 'q=liver'],

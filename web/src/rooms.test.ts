@@ -20,6 +20,7 @@ const MAY_USE: Record<string, string[]> = {
   family: [],
   generate: ["bench", "check", "combination-line"],
   guide: [],
+  gym: ["exchange", "numbering"],
   cards: ["combination-line", "play"],
   "house-rules": ["check", "combination-line"],
   library: ["cards", "combination-line"],

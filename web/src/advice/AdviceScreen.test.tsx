@@ -51,7 +51,7 @@ function shown(role: string) {
   queries.setQueryData(keys.session, {
     user: { id: 1, name: "Ines", email: "", role, numbering: null },
     csrfToken: "",
-    timeZone: null,
+    gym: null,
   });
   render(
     <QueryClientProvider client={queries}>

@@ -1,7 +1,7 @@
 import { Button, Modal } from "antd";
-import { type ComponentType, Suspense, useEffect, useState } from "react";
+import { type ComponentType, lazy, Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
-import { useSession, useSignOut } from "../api/session";
+import { isHeadCoach, useSession, useSignOut } from "../api/session";
 import { PAGES } from "../guide/pages";
 import { useWaiting } from "../review/useReview";
 import { SignIn } from "../sign-in/SignIn";
@@ -14,9 +14,14 @@ import { Notices } from "./Notices";
 import { fetchScreens, whenIdle } from "./screens";
 import { usePage } from "./usePage";
 
+/** Not needed by a gym of one's own. */
+const DemoLine = lazy(() => import("../gym/DemoLine"));
+
 const GYM = [
   "/gym",
   "/settings",
+  "/status",
+  "/setup",
   "/advice",
   "/voice",
   "/house-rules",
@@ -39,7 +44,7 @@ export function Frame() {
 
   usePage();
   useShortcut("help", () => setShowKeys(true));
-  showTimesOf(session.data?.timeZone);
+  showTimesOf(session.data?.gym?.timeZone);
   const known = session.data?.user?.id;
   useEffect(() => {
     if (known !== undefined) {
@@ -117,6 +122,11 @@ export function Frame() {
           </button>
         </span>
       </header>
+      {session.data.gym?.isDemo && isHeadCoach(user) && (
+        <Suspense>
+          <DemoLine />
+        </Suspense>
+      )}
       <Notices />
       <ScrollRestoration />
       <div id="content">

@@ -27,7 +27,9 @@ const Running = screen(() => import("../run/RunScreen"));
 const Remote = screen(() => import("../run/RemoteScreen"));
 const Voice = screen(() => import("../run/VoiceScreen"));
 const Advice = screen(() => import("../advice/AdviceScreen"));
-const Settings = screen(() => import("../advice/SettingsScreen"));
+const Settings = screen(() => import("../gym/SettingsScreen"));
+const Status = screen(() => import("../gym/StatusScreen"));
+const Setup = screen(() => import("../gym/SetupScreen"));
 const Audit = screen(() => import("../audit/AuditScreen"));
 const Guide = screen(() => import("../guide/GuideScreen"));
 const Combination = screen(() => import("../combination/CombinationScreen"));
@@ -84,6 +86,8 @@ const router = createBrowserRouter([
           { path: "voice", element: <Voice /> },
           { path: "advice", element: <Advice /> },
           { path: "settings", element: <Settings /> },
+          { path: "status", element: <Status /> },
+          { path: "setup", element: <Setup /> },
           { path: "compare", element: <Compare /> },
           { path: "generate", element: <Generate /> },
           { path: "house-rules", element: <HouseRules /> },

@@ -29,11 +29,11 @@ export default function JoinScreen() {
     mutationFn: () =>
       answered(
         api.POST("/api/invitations/accept", {
-          body: look.data?.kind === "invite" ? { token, password, name, email } : { token, password },
+          body: look.data?.kind !== "reset" ? { token, password, name, email } : { token, password },
         }),
       ),
     // The server has signed them in.
-    onSuccess: () => window.location.assign("/library"),
+    onSuccess: () => window.location.assign(look.data?.kind === "setup" ? "/setup" : "/library"),
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -50,11 +50,18 @@ export default function JoinScreen() {
       </NoPage>
     );
   }
-  const invite = look.data.kind === "invite";
+  const { kind, gym } = look.data;
+  const invite = kind !== "reset";
   return (
     <main className="page page-narrow">
-      <h1>{invite ? "Join the gym" : "Set a new password"}</h1>
-      <p>{invite ? `You are invited as a ${ROLES[look.data.role]}.` : `For ${look.data.name}, ${look.data.email}.`}</p>
+      <h1>{kind === "setup" ? `Your gym: ${gym}` : invite ? `Join ${gym}` : "Set a new password"}</h1>
+      <p>
+        {kind === "setup"
+          ? "You are its head coach. With this you sign in from now on; the link is used up then."
+          : invite
+            ? `You are invited as a ${ROLES[look.data.role]}.`
+            : `For ${look.data.name}, ${look.data.email}.`}
+      </p>
       <form className="stack" onSubmit={submit}>
         {invite && (
           <>
@@ -88,7 +95,7 @@ export default function JoinScreen() {
           loading={accept.isPending || accept.isSuccess}
           disabled={password.length < 10 || (invite && (name.trim() === "" || email.trim() === ""))}
         >
-          {invite ? "Join" : "Set the password"}
+          {kind === "setup" ? "Begin" : invite ? "Join" : "Set the password"}
         </Button>
       </form>
     </main>

@@ -1,5 +1,7 @@
 import { Button } from "antd";
+import { Link } from "react-router";
 import type { CombinationPage } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
 
 /** In place of an empty list: why it is empty, and what would fill it. */
 export function NothingFound({
@@ -17,6 +19,7 @@ export function NothingFound({
   without: CombinationPage["without"];
   onWithout: (text: string) => void;
 }) {
+  const leads = useIsHeadCoach();
   return (
     <div className="panel empty">
       <h2>{filtered ? "Nothing fits all of these" : archived ? "Nothing is archived" : "The library is empty"}</h2>
@@ -43,7 +46,19 @@ export function NothingFound({
       {filtered ? (
         <Button onClick={onClear}>Clear the filters</Button>
       ) : (
-        !archived && <Button onClick={onNew}>Go to the bench</Button>
+        !archived && (
+          <p className="empty-ways">
+            <Button type="primary" onClick={onNew}>
+              Go to the bench
+            </Button>{" "}
+            {leads && (
+              <>
+                or <Link to="/exchange">import your list</Link>, or{" "}
+                <Link to="/setup?step=library">add the starter library</Link>
+              </>
+            )}
+          </p>
+        )
       )}
     </div>
   );

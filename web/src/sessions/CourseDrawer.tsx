@@ -1,6 +1,6 @@
 import { Button, Checkbox, Drawer, Input, InputNumber, Select } from "antd";
 import { type FormEvent, useState } from "react";
-import type { Course, CourseRequest } from "../api/client";
+import type { Course, CourseRequest, Training } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
@@ -37,10 +37,23 @@ const NEW: Required<Omit<CourseRequest, "weekday" | "time">> & Pick<CourseReques
 };
 
 /** A course as it is made or changed. */
-export function CourseDrawer({ course, onClose }: { course: Course | null; onClose: () => void }) {
+interface Props {
+  course: Course | null;
+  training: Training | null;
+  onClose: () => void;
+}
+
+export function CourseDrawer({ course, training, onClose }: Props) {
   const [form, setForm] = useState<CourseRequest>(() => {
     if (course === null) {
-      return NEW;
+      // What the gym trains is the likely choice.
+      const { rules, media, groups } = training ?? {};
+      return {
+        ...NEW,
+        ...(rules && { rules }),
+        ...(media?.[0] && { medium: media[0] }),
+        ...(groups?.[0] && { group: groups[0] }),
+      };
     }
     const { id: _, version: __, archived: ___, ...rest } = course;
     return rest;

@@ -7,7 +7,7 @@ import { keys } from "../api/keys";
 import { serve } from "../testing/page";
 import { todayInGym } from "../ui/words";
 import SessionsScreen from "./SessionsScreen";
-import { addDays, mondayOf, nextDay } from "./time";
+import { addDays, nextDay, weekStartOf } from "./time";
 
 afterEach(() => {
   cleanup();
@@ -73,7 +73,7 @@ function gym(plans: object[], role = "head-coach") {
   queries.setQueryData(keys.session, {
     user: { ...PERSON, email: "", role, numbering: "parity" },
     csrfToken: "",
-    timeZone: "Europe/Lisbon",
+    gym: { name: "Saltworks", isDemo: false, isBeingSetUp: false, timeZone: "Europe/Lisbon", firstWeekday: 1 },
   });
   queries.setQueryData(keys.numberings, { numberings: [], ofGym: "parity" });
   const router = createMemoryRouter(
@@ -106,7 +106,7 @@ test("a session stands on its day with its time, its length and its problems", a
 test("the week that is asked for follows the arrows, and the address has it", async () => {
   const { asked, router } = gym([]);
   fireEvent.click(await screen.findByRole("button", { name: "Next week" }));
-  const monday = addDays(mondayOf(todayInGym()), 7);
+  const monday = addDays(weekStartOf(todayInGym(), 1), 7);
   await waitFor(() =>
     expect(asked.some((one) => one.path.includes(`from=${monday}&to=${addDays(monday, 6)}`))).toBe(true),
   );

@@ -4,8 +4,9 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Course, PlanRow } from "../api/client";
 import { keys } from "../api/keys";
-import { useIsHeadCoach } from "../api/session";
+import { useIsHeadCoach, useSession } from "../api/session";
 import { useCourses } from "../api/useCourses";
+import { useGym } from "../api/useGym";
 import { useNumbering } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
@@ -19,7 +20,7 @@ import { CourseList } from "./CourseList";
 import { contentOf } from "./plan";
 import { planDue } from "./planDue";
 import { startPlan } from "./startPlan";
-import { addDays, mondayOf, monthAfter, monthName, nextDay, shortDay, weeksOf } from "./time";
+import { addDays, monthAfter, monthName, nextDay, shortDay, weekStartOf, weeksOf } from "./time";
 import { useCreatePlan, usePlanList } from "./usePlans";
 import "./sessions.css";
 
@@ -36,7 +37,11 @@ export default function SessionsScreen() {
   const day = /^\d{4}-\d\d-\d\d$/.test(search.get("day") ?? "") ? (search.get("day") as string) : today;
   const byMonth = search.get("view") === "month";
   const of = Number(search.get("course")) || undefined;
-  const weeks = byMonth ? weeksOf(day) : [Array.from({ length: 7 }, (_, at) => addDays(mondayOf(day), at))];
+  const gym = useGym();
+  const firstWeekday = useSession().data?.gym?.firstWeekday ?? 1;
+  const weeks = byMonth
+    ? weeksOf(day, firstWeekday)
+    : [Array.from({ length: 7 }, (_, index) => addDays(weekStartOf(day, firstWeekday), index))];
   const [first, last] = [weeks[0]?.[0] ?? day, weeks.at(-1)?.[6] ?? day];
   const list = usePlanList(first, last, of);
   // What comes next for each course does not depend on the week that is shown.
@@ -226,7 +231,13 @@ export default function SessionsScreen() {
           />
         </section>
       </div>
-      {edited !== null && <CourseDrawer course={edited === "new" ? null : edited} onClose={() => setEdited(null)} />}
+      {edited !== null && gym.isFetched && (
+        <CourseDrawer
+          course={edited === "new" ? null : edited}
+          training={gym.data?.training ?? null}
+          onClose={() => setEdited(null)}
+        />
+      )}
     </main>
   );
 }

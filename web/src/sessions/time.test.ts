@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { expect, test } from "vitest";
-import { addDays, clock, mondayOf, monthAfter, nextDay, weekdayOf, weeksOf } from "./time";
+import { addDays, clock, monthAfter, nextDay, weekdayOf, weekStartOf, weeksOf } from "./time";
 
 const days = fc.integer({ min: 0, max: 20_000 }).map((count) => addDays("2020-01-01", count));
 
@@ -20,7 +20,7 @@ test.each([
   ["2027-01-01", 5, "2026-12-28"],
 ])("%s is weekday %s of the week of %s", (day, weekday, monday) => {
   expect(weekdayOf(day)).toBe(weekday);
-  expect(mondayOf(day)).toBe(monday);
+  expect(weekStartOf(day, 1)).toBe(monday);
 });
 
 test("adding days and taking them away leads back, over months, leap years and changes of the clocks", () => {
@@ -32,7 +32,7 @@ test("adding days and taking them away leads back, over months, leap years and c
 test("the weeks of a month are whole, in order, and hold each of its days once", () => {
   fc.assert(
     fc.property(days, (day) => {
-      const all = weeksOf(day).flat();
+      const all = weeksOf(day, 1).flat();
       expect(all.length % 7).toBe(0);
       for (const [at, next] of all.slice(1).entries()) {
         expect(next).toBe(addDays(all[at] ?? "", 1));

@@ -16,16 +16,17 @@ export function weekdayOf(day: string): number {
   return new Date(`${day}T00:00:00Z`).getUTCDay() || 7;
 }
 
-export function mondayOf(day: string): string {
-  return addDays(day, 1 - weekdayOf(day));
+/** The first day of the week that a day is in; weeks begin on that weekday. */
+export function weekStartOf(day: string, firstWeekday: number): string {
+  return addDays(day, -((weekdayOf(day) - firstWeekday + 7) % 7));
 }
 
 /** The days of a month in whole weeks. */
-export function weeksOf(day: string): string[][] {
+export function weeksOf(day: string, firstWeekday: number): string[][] {
   const month = day.slice(0, 7);
   const weeks: string[][] = [];
-  for (let monday = mondayOf(`${month}-01`); monday.slice(0, 7) <= month; monday = addDays(monday, 7)) {
-    weeks.push(Array.from({ length: 7 }, (_, at) => addDays(monday, at)));
+  for (let start = weekStartOf(`${month}-01`, firstWeekday); start.slice(0, 7) <= month; start = addDays(start, 7)) {
+    weeks.push(Array.from({ length: 7 }, (_, index) => addDays(start, index)));
   }
   return weeks;
 }

@@ -48,7 +48,7 @@ export function SignIn() {
       <section className="door-form">
         <h1>Periplus</h1>
         <p className="lead">
-          The combination library of your gym: written once, checked for weight and flow, read in both stances.
+          Your gym's combination library. Write it once, check that it flows, read it in either stance.
         </p>
         <form onSubmit={submit}>
           <label htmlFor="email">E-mail</label>
@@ -74,7 +74,14 @@ export function SignIn() {
             Sign in
           </Button>
         </form>
-        <p className="small">No account, or the password forgotten? Your head coach can help.</p>
+        <details className="small">
+          <summary>No account, or forgot your password?</summary>
+          <p>Ask your head coach: they make a link for you under Gym, Coaches.</p>
+          <p>
+            You are the head coach? On the machine of the gym run <code>bin/periplus coach link YOUR-EMAIL</code> and
+            open the link it prints. <code>bin/periplus coach list</code> names all accounts.
+          </p>
+        </details>
       </section>
     </main>
   );

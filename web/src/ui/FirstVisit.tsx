@@ -1,11 +1,27 @@
 import { useState } from "react";
 import { Link } from "react-router";
+import { useIsHeadCoach, useSession } from "../api/session";
 
 const KEPT = "periplus.first-visit";
 
-/** What to do first, for whoever has not been here on this device; gone for good once it is put away. */
+/** What to do first, on a device that has not been here; gone for good once it is put away. */
 export function FirstVisit() {
+  const session = useSession().data;
+  const leads = useIsHeadCoach();
   const [isOver, setOver] = useState(() => localStorage.getItem(KEPT) === "over");
+  if (leads && session?.gym?.isBeingSetUp) {
+    return (
+      <section className="panel first-visit" aria-label="Setup">
+        <div>
+          <h2>{session.gym.name} is not set up yet</h2>
+          <p>Name, numbers, what you train, and how the library begins: four short steps, each can be skipped.</p>
+        </div>
+        <Link to="/setup" className="quiet">
+          Set up
+        </Link>
+      </section>
+    );
+  }
   if (isOver) {
     return null;
   }
@@ -18,6 +34,12 @@ export function FirstVisit() {
           weight goes. The <Link to="/guide">guide</Link> has seven short pages; <kbd>?</kbd> brings you there at any
           time.
         </p>
+        {leads && !session?.gym?.isDemo && (
+          <p>
+            Then <Link to="/coaches">invite your coaches</Link>, <Link to="/sessions">plan a session</Link>, and{" "}
+            <Link to="/run">put it on a wall</Link>.
+          </p>
+        )}
       </div>
       <button
         type="button"

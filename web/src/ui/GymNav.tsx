@@ -9,10 +9,11 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/themes", label: "Themes" },
   { to: "/advice", label: "Reminders and exercises" },
   { to: "/voice", label: "Voice" },
-  { to: "/settings", label: "Time zone", head: true },
+  { to: "/settings", label: "Settings", head: true },
   { to: "/exchange", label: "Import and export" },
   { to: "/coaches", label: "Coaches", head: true },
   { to: "/audit-log", label: "Audit log", head: true },
+  { to: "/status", label: "Status", head: true },
 ];
 
 /** The places of the gym, over each of them. */

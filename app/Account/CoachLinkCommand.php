@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/** Prints a link with which a coach sets a new password; the way back in for an only head coach. */
+#[AsCommand('coach:link', 'Print a link for a new password, good once and for a day')]
+final class CoachLinkCommand extends Command
+{
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly Invitations $invitations,
+        #[Autowire('%env(PERIPLUS_LINKS)%')] private readonly string $url,
+    ) {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('email', InputArgument::REQUIRED, 'The e-mail address the coach signs in with');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $typed = $input->getArgument('email');
+        $email = EmailAddress::of(\is_string($typed) ? $typed : '');
+        $user = $this->entities->getRepository(User::class)->findOneBy(['email' => $email]);
+        if (null === $user) {
+            $output->writeln(\sprintf('No coach signs in as %s. "bin/periplus coach list" names them all.', $email));
+
+            return Command::FAILURE;
+        }
+        if (!$user->isActive()) {
+            if (!$user->isHeadCoach()) {
+                $output->writeln(\sprintf('%s is blocked. A head coach can unblock them under Gym, Coaches.', $user->name()));
+
+                return Command::FAILURE;
+            }
+            $user->letIn();
+            $this->entities->flush();
+        }
+        $link = $this->entities->wrapInTransaction(fn (): array => $this->invitations->rescue($user));
+        $output->writeln([
+            \sprintf('%s sets a new password here (good once, until tomorrow at this time):', $user->name()),
+            $this->url.'/join#'.$link['token'],
+        ]);
+
+        return Command::SUCCESS;
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/** The gym of this database. There is one row, which the first migration made. */
+#[ORM\Entity(repositoryClass: Gyms::class)]
+#[ORM\Table(name: 'gym')]
+class Gym
+{
+    public const ID = 1;
+
+    #[ORM\Id, ORM\Column]
+    private int $id = self::ID;
+
+    #[ORM\Version, ORM\Column(type: 'integer')]
+    private int $version = 1;
+
+    #[ORM\Column(length: 80)]
+    private string $name = '';
+
+    #[ORM\Column(length: 10, enumType: GymKind::class, options: ['default' => 'empty'])]
+    private GymKind $kind = GymKind::Empty;
+
+    #[ORM\Column(length: 40, options: ['default' => 'parity'])]
+    private string $numbering = 'parity';
+
+    /** Counted up by every write to the library, see {@see LibraryLock}. */
+    #[ORM\Column(type: 'bigint', options: ['default' => 0])]
+    private int $revision = 0;
+
+    /** Digest of the core that the library was last checked with. */
+    #[ORM\Column(length: 32, options: ['fixed' => true, 'default' => ''])]
+    private string $checkedBy = '';
+
+    #[ORM\Column(length: 40, options: ['default' => 'UTC'])]
+    private string $timeZone = 'UTC';
+
+    /** 1, Monday, to 7, Sunday, as ISO 8601 counts them. */
+    #[ORM\Column(type: 'smallint', options: ['default' => 1])]
+    private int $firstWeekday = 1;
+
+    /** By which calendars outside recognise this gym. */
+    #[ORM\Column(length: 32, options: ['fixed' => true, 'default' => ''])]
+    private string $calendar = '';
+
+    /** @var array<string, mixed>|null read and written by the voice of calls */
+    #[ORM\Column(type: 'json', nullable: true)]
+    private ?array $voice = null;
+
+    /** @var array{rules: string, media: list<string>, groups: list<string>}|null */
+    #[ORM\Column(type: 'json', nullable: true)]
+    private ?array $training = null;
+
+    /** @var array<string, string>|null outcome by step; null where there is nothing to set up */
+    #[ORM\Column(type: 'json', nullable: true)]
+    private ?array $setup = null;
+
+    public function version(): int
+    {
+        return $this->version;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function timeZone(): \DateTimeZone
+    {
+        return new \DateTimeZone($this->timeZone);
+    }
+
+    public function firstWeekday(): int
+    {
+        return $this->firstWeekday;
+    }
+
+    public function calendar(): string
+    {
+        return $this->calendar;
+    }
+
+    public function kind(): GymKind
+    {
+        return $this->kind;
+    }
+
+    /** Makes an empty gym the demo. */
+    public function becomeDemo(string $name): void
+    {
+        $this->name = $name;
+        $this->kind = GymKind::Demo;
+    }
+
+    /** Makes an empty gym somebody's own; its setup begins. */
+    public function found(string $name): void
+    {
+        $this->name = $name;
+        $this->kind = GymKind::Own;
+        $this->setup = [];
+    }
+
+    public function change(string $name, \DateTimeZone $timeZone, int $firstWeekday): void
+    {
+        $this->name = $name;
+        $this->timeZone = $timeZone->getName();
+        $this->firstWeekday = $firstWeekday;
+    }
+
+    public function training(): ?Training
+    {
+        return null === $this->training ? null : Training::fromArray($this->training);
+    }
+
+    public function train(Training $training): void
+    {
+        $this->training = $training->jsonSerialize();
+    }
+
+    public function endSetupStep(SetupStep $step, SetupOutcome $outcome): void
+    {
+        // A step that was done stays done when somebody passes it again.
+        if (SetupOutcome::Done->value !== ($this->setup[$step->value] ?? null)) {
+            $this->setup = [...($this->setup ?? []), $step->value => $outcome->value];
+        }
+    }
+
+    /** @return array<string, SetupOutcome> by step; a step that is missing is still to do */
+    public function setup(): array
+    {
+        return array_map(SetupOutcome::from(...), $this->setup ?? []);
+    }
+
+    /** Whether steps are left that were neither done nor skipped. */
+    public function isBeingSetUp(): bool
+    {
+        return GymKind::Own === $this->kind && null !== $this->setup && \count($this->setup) < \count(SetupStep::cases());
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+/** Whose gym the database holds. */
+enum GymKind: string
+{
+    /** Nothing has been loaded or founded yet. */
+    case Empty = 'empty';
+    case Demo = 'demo';
+    case Own = 'own';
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Gym;
+
+use Periplus\App\Http\ApiProblem;
+
+/** How much of something a gym keeps, and how much of it at most. */
+final readonly class Quota implements \JsonSerializable
+{
+    /**
+     * @param string $what in the plural, such as "plans"
+     * @param string $unit "" for a count, "bytes" for an amount of data
+     */
+    public function __construct(public string $what, public int $used, public int $limit, public string $unit = '')
+    {
+    }
+
+    /** @throws ApiProblem when there is no room for that much more */
+    public function require(int $more = 1): void
+    {
+        if ($this->used + $more > $this->limit) {
+            throw new ApiProblem(409, 'quota-reached', \sprintf('A gym keeps at most %s %s, and that many are here. Remove what is no longer needed; Gym, Status shows the quotas.', number_format($this->limit), $this->what));
+        }
+    }
+
+    /** @return array{what: string, used: int, limit: int, unit: string} */
+    public function jsonSerialize(): array
+    {
+        return ['what' => $this->what, 'used' => $this->used, 'limit' => $this->limit, 'unit' => $this->unit];
+    }
+}

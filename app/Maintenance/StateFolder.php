@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Maintenance;
+
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Filesystem\Filesystem;
+
+/**
+ * The folder in which bin/start keeps this gym, as far as the web server may read it: the backups, and the two folders
+ * through which the page and bin/keeper speak to each other.
+ */
+final readonly class StateFolder
+{
+    private const BACKUP = '/^(nightly|by-hand|before-upgrade|before-restore|demo)-[0-9-]{8,20}\.tar$/';
+    private const COPY_BYTES = 1_000_000;
+
+    private Filesystem $files;
+
+    public function __construct(#[Autowire('%env(PERIPLUS_STATE)%')] private string $folder)
+    {
+        $this->files = new Filesystem();
+    }
+
+    /** @return list<Backup> the newest first */
+    public function backups(): array
+    {
+        $backups = [];
+        foreach (glob($this->folder.'/backups/*.tar') ?: [] as $file) {
+            if (1 === preg_match(self::BACKUP, basename($file), $kind)) {
+                $backups[] = new Backup(basename($file), $kind[1], (int) filesize($file), new \DateTimeImmutable('@'.filemtime($file)));
+            }
+        }
+        usort($backups, static fn (Backup $one, Backup $other): int => $other->madeAt <=> $one->madeAt);
+
+        return $backups;
+    }
+
+    /** Returns the path of a backup; null when there is none of that name. */
+    public function backup(string $name): ?string
+    {
+        $path = $this->folder.'/backups/'.$name;
+
+        return 1 === preg_match(self::BACKUP, $name) && is_file($path) ? $path : null;
+    }
+
+    /** @return array{free: int, total: int} bytes of the disk that the gym is kept on */
+    public function disk(): array
+    {
+        $folder = is_dir($this->folder) ? $this->folder : sys_get_temp_dir();
+
+        return ['free' => (int) disk_free_space($folder), 'total' => (int) disk_total_space($folder)];
+    }
+
+    /**
+     * Asks bin/keeper to do something.
+     *
+     * @return string by which to ask how it went, 32 hex digits
+     */
+    public function ask(MaintenanceJob $job, string $argument = ''): string
+    {
+        $key = bin2hex(random_bytes(16));
+        // Written beside its name first: the keeper takes what ends in ".ask".
+        $this->files->dumpFile($this->folder.'/asked/'.$key.'.ask', trim($job->value.' '.$argument)."\n");
+
+        return $key;
+    }
+
+    /** Returns how a job is doing; null when nobody asked for it, or long ago. */
+    public function progress(string $key): ?JobProgress
+    {
+        $told = $this->folder.'/told/'.$key;
+        if (is_file($told)) {
+            [$state, $sentence, $link] = [...explode("\n", $this->files->readFile($told), 3), '', ''];
+
+            return new JobProgress($state, trim($sentence), '' === trim($link) ? null : trim($link));
+        }
+
+        return is_file($this->folder.'/asked/'.$key.'.ask') ? new JobProgress('waiting', '', null) : null;
+    }
+
+    /** @return array<string, mixed>|null what bin/keeper says of the restored copy: file, made, summary */
+    public function copy(): ?array
+    {
+        $file = $this->folder.'/told/copy.json';
+        if (!is_file($file) || filesize($file) > self::COPY_BYTES) {
+            return null;
+        }
+        $copy = json_decode($this->files->readFile($file), true);
+
+        /* @var array<string, mixed>|null */
+        return \is_array($copy) ? $copy : null;
+    }
+}

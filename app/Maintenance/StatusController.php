@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Maintenance;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\GymKind;
+use Periplus\App\Gym\Gyms;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\PlainText;
+use Periplus\App\Wall\Wall;
+use Periplus\App\Wall\Walls;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\ResponseHeaderBag;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Shows the head coach how the gym's machine is doing, and has bin/keeper make and restore backups. */
+final readonly class StatusController
+{
+    /** A backup older than this is warned about. */
+    private const MAX_BACKUP_AGE = '-3 days';
+    /** Less than this share of the disk free is warned about. */
+    private const MIN_DISK_SHARE = 0.1;
+    private const MIN_DISK_BYTES = 500_000_000;
+
+    /** @param iterable<HasQuota> $keepers */
+    public function __construct(
+        private StateFolder $state,
+        private GymSummary $summary,
+        private Gyms $gyms,
+        private Walls $walls,
+        private AuditLog $audit,
+        private EntityManagerInterface $entities,
+        #[AutowireIterator(HasQuota::class)] private iterable $keepers,
+        #[Autowire('%env(PERIPLUS_CERTIFICATE_END)%')] private string $certificateEnd,
+    ) {
+    }
+
+    #[Route('/api/status', methods: 'GET')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function read(): JsonResponse
+    {
+        $backups = $this->state->backups();
+        $disk = $this->state->disk();
+        $last = $backups[0] ?? null;
+        $connection = $this->entities->getConnection();
+
+        return new JsonResponse([
+            'version' => Version::NUMBER,
+            'php' => \PHP_VERSION,
+            'database' => ['version' => $connection->getServerVersion(), 'bytes' => $this->databaseBytes()],
+            'disk' => $disk,
+            'diskIsNearlyFull' => $disk['free'] < max(self::MIN_DISK_BYTES, $disk['total'] * self::MIN_DISK_SHARE),
+            'backups' => $backups,
+            'backupIsOld' => null === $last || $last->madeAt < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
+            'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,
+            'walls' => array_map(static fn (Wall $wall): array => ['name' => $wall->name, 'seenAt' => $wall->seenAt?->format(\DATE_ATOM)], $this->walls->all()),
+            'quotas' => array_map(static fn (HasQuota $keeper): mixed => $keeper->quota(), [...$this->keepers]),
+            'summary' => $this->summary->read(),
+            'copy' => $this->state->copy(),
+        ]);
+    }
+
+    #[Route('/api/backups', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function backUp(#[CurrentUser] User $user): JsonResponse
+    {
+        $this->audit->add($user->id(), 'gym.backup', 'had a backup made', 'status');
+
+        return $this->asked($this->state->ask(MaintenanceJob::Backup));
+    }
+
+    #[Route('/api/backups/{name<[a-z0-9.-]{1,60}>}', methods: 'GET')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function download(string $name, #[CurrentUser] User $user): BinaryFileResponse
+    {
+        $response = new BinaryFileResponse($this->path($name), headers: ['Content-Type' => 'application/x-tar']);
+        $response->setContentDisposition(ResponseHeaderBag::DISPOSITION_ATTACHMENT, 'periplus-'.$name);
+        $this->audit->add($user->id(), 'gym.backup', 'downloaded the backup '.$name, 'status');
+
+        return $response;
+    }
+
+    /** Restores a backup to a copy beside the gym; nothing of the gym changes. */
+    #[Route('/api/backups/{name<[a-z0-9.-]{1,60}>}/look', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function look(string $name): JsonResponse
+    {
+        $this->path($name);
+
+        return $this->asked($this->state->ask(MaintenanceJob::Look, $name));
+    }
+
+    /** Puts the copy in place of the gym, which is backed up first; everybody signs in again. */
+    #[Route('/api/backups/copy/take', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function take(#[CurrentUser] User $user): JsonResponse
+    {
+        if (null === $this->state->copy()) {
+            throw new ApiProblem(409, 'no-copy', 'There is no restored copy. Restore a backup to a copy first.');
+        }
+        $this->audit->add($user->id(), 'gym.restored', 'put a restored copy in place of the gym', 'status');
+
+        return $this->asked($this->state->ask(MaintenanceJob::Take));
+    }
+
+    #[Route('/api/backups/copy/discard', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function discard(): JsonResponse
+    {
+        return $this->asked($this->state->ask(MaintenanceJob::Discard));
+    }
+
+    /** Founds a gym of one's own in place of the demo, which is backed up first. */
+    #[Route('/api/gym/found', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function found(#[MapRequestPayload(acceptFormat: 'json')] FoundRequest $request): JsonResponse
+    {
+        if (GymKind::Demo !== $this->gyms->get()->kind()) {
+            throw new ApiProblem(409, 'not-the-demo', 'This is a gym of your own already. Only the demo is replaced from here.');
+        }
+
+        return $this->asked($this->state->ask(MaintenanceJob::Found, PlainText::line($request->name)));
+    }
+
+    /** How a job is doing. Its key is known to whoever asked for it; a restore ends every login session, so none is needed. */
+    #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
+    public function progress(string $key): JsonResponse
+    {
+        return new JsonResponse($this->state->progress($key) ?? throw new ApiProblem(404, 'not-found', 'There is no such job.'));
+    }
+
+    private function path(string $name): string
+    {
+        return $this->state->backup($name) ?? throw new ApiProblem(404, 'not-found', 'There is no such backup any more.');
+    }
+
+    private function asked(string $key): JsonResponse
+    {
+        return new JsonResponse(['job' => $key], 202);
+    }
+
+    private function databaseBytes(): int
+    {
+        $bytes = $this->entities->getConnection()->fetchOne('SELECT SUM(data_length + index_length) FROM information_schema.tables WHERE table_schema = DATABASE()');
+
+        return is_numeric($bytes) ? (int) $bytes : 0;
+    }
+}

@@ -1,0 +1,126 @@
+import { useQuery } from "@tanstack/react-query";
+import { Alert, Button, Progress } from "antd";
+import { useState } from "react";
+import { answered, api, type Import, type Rules, type Training } from "../api/client";
+import { keys } from "../api/keys";
+import { ImportPanel } from "../exchange/ImportPanel";
+import { useApplyImport, useReadFile } from "../exchange/useImport";
+import { Failure } from "../ui/Failure";
+import { Segmented } from "../ui/Segmented";
+import { RULES } from "../ui/words";
+
+type Way = "starter" | "list" | "empty";
+
+const WAYS: { value: Way; label: string }[] = [
+  { value: "starter", label: "Starter library" },
+  { value: "list", label: "Your own list" },
+  { value: "empty", label: "Empty" },
+];
+
+interface Props {
+  training: Training | null;
+  onDone: () => void;
+  busy: boolean;
+}
+
+/** How a library begins: with the combinations that ship, with a list of the gym's own, or empty. */
+export function BeginLibrary({ training, onDone, busy }: Props) {
+  const [way, setWay] = useState<Way>("starter");
+  return (
+    <>
+      <h2>How should your library begin?</h2>
+      <Segmented value={way} onChange={setWay} options={WAYS} aria-label="How the library begins" />
+      {way === "starter" && <Starter rules={training?.rules ?? "boxing"} onDone={onDone} busy={busy} />}
+      {way === "list" && (
+        <>
+          <ImportPanel />
+          <Button type="primary" className="setup-next" loading={busy} onClick={onDone}>
+            Go to the library
+          </Button>
+        </>
+      )}
+      {way === "empty" && (
+        <>
+          <p>Write each combination on the bench; every coach of the gym sees it in the library.</p>
+          <Button type="primary" className="setup-next" loading={busy} onClick={onDone}>
+            Start empty
+          </Button>
+        </>
+      )}
+    </>
+  );
+}
+
+function Starter({ rules: first, onDone, busy }: { rules: Rules; onDone: () => void; busy: boolean }) {
+  const [rules, setRules] = useState(first);
+  const [state, setState] = useState<Import | null>(null);
+  const starter = useQuery({
+    queryKey: keys.starterLibrary(rules),
+    queryFn: ({ signal }) => answered(api.GET("/api/starter-library", { params: { query: { rules } }, signal })),
+  });
+  const read = useReadFile(setState);
+  const apply = useApplyImport();
+  const total = (starter.data?.sports ?? [])
+    .flatMap((sport) => Object.values(sport.levels))
+    .reduce((sum, count) => sum + count, 0);
+  const add = () =>
+    starter.data &&
+    read.mutate(
+      { format: "json", content: JSON.stringify(starter.data.file), numbering: "parity", stance: "orthodox" },
+      {
+        onSuccess: (ready) =>
+          (ready.counts.new ?? 0) === 0 ? onDone() : apply.mutate(ready.id, { onSuccess: onDone }),
+      },
+    );
+  return (
+    <>
+      <p>
+        Combinations that most coaches teach (common practice, no source), each named after its strikes. Every one flows
+        in the check under your rules. Edit, archive or undo them at any time.
+      </p>
+      <Segmented value={rules} onChange={setRules} options={RULES} aria-label="Rules of the starter library" />
+      <Failure error={starter.error} onRetry={starter.refetch} />
+      {starter.data && (
+        <table className="plain-table starter-table">
+          <thead>
+            <tr>
+              <th scope="col">Sport</th>
+              <th scope="col">Level 1</th>
+              <th scope="col">Level 2</th>
+              <th scope="col">Level 3</th>
+            </tr>
+          </thead>
+          <tbody>
+            {starter.data.sports.map((sport) => (
+              <tr key={sport.rules}>
+                <td>{RULES.find(({ value }) => value === sport.rules)?.label}</td>
+                {[1, 2, 3].map((level) => (
+                  <td key={level} className="numbers">
+                    {sport.levels[level] ?? 0}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {state?.state === "reading" && (
+        <Progress
+          percent={Math.round((100 * state.done) / Math.max(1, state.total))}
+          aria-label="Checking each of them"
+        />
+      )}
+      <Failure error={read.error ?? apply.error} more="Nothing was added; try again." />
+      {state?.state === "applied" && <Alert type="success" showIcon title="They are in your library." />}
+      <Button
+        type="primary"
+        className="setup-next"
+        disabled={!starter.data}
+        loading={read.isPending || apply.isPending || busy}
+        onClick={add}
+      >
+        Add {total} combinations
+      </Button>
+    </>
+  );
+}

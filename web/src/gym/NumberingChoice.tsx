@@ -1,0 +1,67 @@
+import { Input } from "antd";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Numbering } from "../api/client";
+import { useNumberings } from "../api/useNumbering";
+import { useChooseNumbering } from "../numbering/useChooseNumbering";
+import { useTranslation } from "../numbering/useTranslation";
+import { Failure } from "../ui/Failure";
+import { useSettled } from "../ui/useSettled";
+
+/** After the last key, before the line is written in every numbering, ms. */
+const PAUSE_MS = 250;
+const EXAMPLE = "jab, cross, lead hook to the body, rear low kick";
+
+/** The numberings side by side, each with the line that the coach types. */
+export function NumberingChoice() {
+  const numberings = useNumberings();
+  const choose = useChooseNumbering("gym");
+  const [typed, setTyped] = useState(EXAMPLE);
+  const line = useSettled(typed, PAUSE_MS);
+  const ofGym = numberings.data?.ofGym;
+  return (
+    <>
+      <p>
+        Type a combination in words and see how each numbering writes it. The library reads the same in all of them, and
+        every coach can choose another for their own screen.
+      </p>
+      <Input
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        maxLength={300}
+        aria-label="A combination in words"
+      />
+      <Failure error={numberings.error ?? choose.error} />
+      <fieldset className="numbering-choices">
+        <legend className="visually-hidden">The numbering of the gym</legend>
+        {numberings.data?.numberings.map((numbering) => (
+          <label key={numbering.id} className={numbering.id === ofGym ? "numbering-card is-chosen" : "numbering-card"}>
+            <input
+              type="radio"
+              name="numbering"
+              checked={numbering.id === ofGym}
+              onChange={() => choose.mutate(numbering.id)}
+            />
+            <b>{numbering.name}</b>
+            <Written line={line} numbering={numbering} />
+            <small>{numbering.about}</small>
+          </label>
+        ))}
+      </fieldset>
+      <p className="small">
+        You call them otherwise? <Link to={`/numbering/${ofGym ?? "parity"}`}>Make a numbering of your own</Link> from
+        the nearest one, then come back with “Set up”.
+      </p>
+    </>
+  );
+}
+
+function Written({ line, numbering }: { line: string; numbering: Numbering }) {
+  const translation = useTranslation({ text: line, from: numbering.id, to: numbering.id, stance: "orthodox" });
+  const row = translation.data?.lines[0];
+  return row?.written != null ? (
+    <span className="numbers">{row.written}</span>
+  ) : (
+    <span className="entry-problem">{row?.problems[0]?.message ?? " "}</span>
+  );
+}

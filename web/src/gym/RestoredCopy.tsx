@@ -1,0 +1,65 @@
+import { Button } from "antd";
+import type { GymSummary, Status } from "../api/client";
+import { dayAndTime } from "../ui/words";
+
+/** Names that are shown of each side. */
+const MAX_NAMES = 30;
+
+interface Props {
+  copy: NonNullable<Status["copy"]>;
+  now: GymSummary;
+  busy: boolean;
+  onTake: () => void;
+  onDiscard: () => void;
+}
+
+/** A backup beside the gym as it is now: what it holds, and what would come or go with it. */
+export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
+  const { summary } = copy;
+  const back = summary.combinations.filter((name) => !now.combinations.includes(name));
+  const gone = now.combinations.filter((name) => !summary.combinations.includes(name));
+  return (
+    <section className="panel block restored-copy" aria-label="Restored copy">
+      <h2>Copy of {dayAndTime(copy.made)}</h2>
+      <p className="small">The gym itself has not changed. Look at the copy, then put it in place or delete it.</p>
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th scope="col">{summary.name}</th>
+            <th scope="col">Copy</th>
+            <th scope="col">Now</th>
+          </tr>
+        </thead>
+        <tbody>
+          {Object.entries(summary.counts).map(([what, count]) => (
+            <tr key={what}>
+              <td>{what}</td>
+              <td className="numbers">{count}</td>
+              <td className="numbers">{now.counts[what] ?? 0}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Names title="Combinations that would come back" names={back} />
+      <Names title="Combinations that would go" names={gone} />
+      <div className="form-row">
+        <Button type="primary" danger disabled={busy} onClick={onTake}>
+          Put it in place of the gym
+        </Button>
+        <Button disabled={busy} onClick={onDiscard}>
+          Delete the copy
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function Names({ title, names }: { title: string; names: string[] }) {
+  const more = names.length - MAX_NAMES;
+  return names.length === 0 ? null : (
+    <p>
+      <b>{title}:</b> {names.slice(0, MAX_NAMES).join(", ")}
+      {more > 0 && ` and ${more} more`}
+    </p>
+  );
+}

@@ -1,0 +1,71 @@
+import { Button } from "antd";
+import { useState } from "react";
+import type { Gym } from "../api/client";
+import { useGym } from "../api/useGym";
+import { Failure } from "../ui/Failure";
+import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
+import { Waiting } from "../ui/Waiting";
+import { GymFields } from "./GymFields";
+import { TrainingFields, UNDECIDED } from "./TrainingFields";
+import { useSaveGym, useSaveTraining } from "./useSaveGym";
+
+/** Name, time zone and week of the gym, and what it trains. */
+export default function SettingsScreen() {
+  const gym = useGym();
+  return (
+    <main className="page">
+      <GymNav />
+      <h1>Settings</h1>
+      <Failure error={gym.error} onRetry={gym.refetch} />
+      {gym.data ? <Settings key={gym.data.version} gym={gym.data} /> : gym.isPending && <Waiting />}
+    </main>
+  );
+}
+
+function Settings({ gym }: { gym: Gym }) {
+  const notice = useNotice();
+  const save = useSaveGym();
+  const train = useSaveTraining();
+  const [draft, setDraft] = useState({ name: gym.name, timeZone: gym.timeZone, firstWeekday: gym.firstWeekday });
+  const [training, setTraining] = useState(gym.training ?? UNDECIDED);
+  return (
+    <div className="columns">
+      <section className="panel block" aria-label="The gym">
+        <h2>The gym</h2>
+        <GymFields gym={gym} draft={draft} onChange={setDraft} />
+        <p className="small">
+          Planned sessions stay at the same moment; changing the zone changes the clock time shown.
+        </p>
+        <Failure error={save.error} />
+        <Button
+          type="primary"
+          loading={save.isPending}
+          disabled={draft.name.trim() === ""}
+          onClick={() =>
+            save.mutate(
+              { version: gym.version, ...draft },
+              { onSuccess: () => notice.done("The settings of the gym are saved.") },
+            )
+          }
+        >
+          Save
+        </Button>
+      </section>
+      <section className="panel block" aria-label="Training">
+        <h2>What you train</h2>
+        <TrainingFields training={training} onChange={setTraining} />
+        <Failure error={train.error} />
+        <Button
+          type="primary"
+          loading={train.isPending}
+          onClick={() =>
+            train.mutate({ version: gym.version, ...training }, { onSuccess: () => notice.done("Training is saved.") })
+          }
+        >
+          Save
+        </Button>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { Checkbox } from "antd";
+import type { Training } from "../api/client";
+import { Segmented } from "../ui/Segmented";
+import { GROUPS, MEDIA, RULES } from "../ui/words";
+
+/** Before a gym has said anything. */
+export const UNDECIDED: Training = { rules: "boxing", media: ["bag", "pads"], groups: ["open"] };
+
+/** The rules, what is hit, and which groups there are. */
+export function TrainingFields({ training, onChange }: { training: Training; onChange: (training: Training) => void }) {
+  return (
+    <div className="stack">
+      <span id="training-rules">Rules</span>
+      <Segmented
+        value={training.rules}
+        onChange={(rules) => onChange({ ...training, rules })}
+        options={RULES}
+        aria-labelledby="training-rules"
+      />
+      <p className="small">A new course starts with these rules. Each combination can have its own.</p>
+      <span id="training-media">What you hit</span>
+      <Checkbox.Group<Training["media"][number]>
+        value={training.media}
+        onChange={(media) => media.length > 0 && onChange({ ...training, media })}
+        options={MEDIA}
+        aria-labelledby="training-media"
+      />
+      <span id="training-groups">Groups</span>
+      <Checkbox.Group<Training["groups"][number]>
+        value={training.groups}
+        onChange={(groups) => groups.length > 0 && onChange({ ...training, groups })}
+        options={GROUPS}
+        aria-labelledby="training-groups"
+      />
+    </div>
+  );
+}

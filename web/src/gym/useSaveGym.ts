@@ -1,0 +1,39 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Gym, type GymRequest, ifMatch, type SetupRequest, type Training } from "../api/client";
+import { keys } from "../api/keys";
+
+/** What is shown of the gym stands on every screen: its name, its times, and how far its setup is. */
+function useStored() {
+  const queries = useQueryClient();
+  return async (gym: Gym) => {
+    queries.setQueryData(keys.gym, gym);
+    await queries.invalidateQueries();
+  };
+}
+
+export function useSaveGym() {
+  const stored = useStored();
+  return useMutation({
+    mutationFn: ({ version, ...body }: GymRequest & { version: number }) =>
+      answered(api.PUT("/api/gym", { body, params: { header: ifMatch(version) } })),
+    onSuccess: stored,
+  });
+}
+
+export function useSaveTraining() {
+  const stored = useStored();
+  return useMutation({
+    mutationFn: ({ version, ...body }: Training & { version: number }) =>
+      answered(api.PUT("/api/gym/training", { body, params: { header: ifMatch(version) } })),
+    onSuccess: stored,
+  });
+}
+
+/** Ends a step of the setup; a skipped one can be done later. */
+export function useEndStep() {
+  const stored = useStored();
+  return useMutation({
+    mutationFn: (body: SetupRequest) => answered(api.POST("/api/gym/setup", { body })),
+    onSuccess: stored,
+  });
+}

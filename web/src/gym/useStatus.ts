@@ -1,0 +1,75 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { answered, api, refusal } from "../api/client";
+import { keys } from "../api/keys";
+
+const POLL_INTERVAL_MS = 1500;
+
+export function useStatus() {
+  return useQuery({
+    queryKey: keys.status,
+    queryFn: ({ signal }) => answered(api.GET("/api/status", { signal })),
+    staleTime: 0,
+    refetchInterval: 60_000,
+  });
+}
+
+export type JobKind = "backup" | "look" | "take" | "discard" | "found";
+
+/** Asks the server to do something, and answers with the key of the job. */
+const ASK = {
+  backup: () => api.POST("/api/backups"),
+  look: (name: string) => api.POST("/api/backups/{name}/look", { params: { path: { name } } }),
+  take: () => api.POST("/api/backups/copy/take"),
+  discard: () => api.POST("/api/backups/copy/discard"),
+  found: (name: string) => api.POST("/api/gym/found", { body: { name } }),
+};
+
+/**
+ * One job of the gym's machine at a time: asks for it and looks how it is doing until it is over.
+ *
+ * @param onDone is given the link to go on with, where there is one
+ */
+export function useJob(onDone: (kind: JobKind, link: string | null) => void) {
+  const queries = useQueryClient();
+  const [job, setJob] = useState<{ key: string; kind: JobKind } | null>(null);
+  const ask = useMutation({
+    mutationFn: async ({ kind, name = "" }: { kind: JobKind; name?: string }) => {
+      const { job: key } = await answered(ASK[kind](name));
+      return { key, kind };
+    },
+    onSuccess: setJob,
+  });
+  const progress = useQuery({
+    queryKey: keys.job(job?.key ?? ""),
+    queryFn: ({ signal }) =>
+      answered(api.GET("/api/jobs/{key}", { params: { path: { key: job?.key ?? "" } }, signal })),
+    enabled: job !== null,
+    // While the gym is put in place of another, the server may be away for a moment.
+    retry: 20,
+    refetchInterval: ({ state }) => (isOver(state.data?.state) ? false : POLL_INTERVAL_MS),
+  });
+  const state = progress.data?.state;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: told once, when the job ends
+  useEffect(() => {
+    if (job && state === "done") {
+      const { kind } = job;
+      setJob(null);
+      void queries.invalidateQueries({ queryKey: keys.status });
+      onDone(kind, progress.data?.link ?? null);
+    }
+  }, [state]);
+  return {
+    ask: ask.mutate,
+    running: ask.isPending ? (ask.variables?.kind ?? null) : job && !isOver(state) ? job.kind : null,
+    failure: ask.error
+      ? refusal(ask.error).title
+      : state === "failed"
+        ? progress.data?.sentence
+        : progress.error
+          ? refusal(progress.error).title
+          : null,
+  };
+}
+
+const isOver = (state: string | undefined) => state === "done" || state === "failed";
