@@ -73,6 +73,7 @@ debian_packages() {
     have nginx || missing+=(nginx)
     have $PHP_FPM || missing+=(php8.2-fpm)
     [ -e /usr/lib/nginx/modules/ngx_nchan_module.so ] || missing+=(libnginx-mod-nchan)
+    [ -e /usr/lib/nginx/modules/ngx_stream_module.so ] || missing+=(libnginx-mod-stream)
     have espeak-ng || missing+=(espeak-ng)
     have openssl || missing+=(openssl)
     for need in "$@"; do

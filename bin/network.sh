@@ -137,9 +137,11 @@ network_config() { # PART
     case $1 in
         # Another certificate is another configuration, so that it is read.
         pages) echo "# $(sha256sum <"$RUN/network/server.crt")
-        listen $NETWORK_ADDRESS:$HTTPS_PORT ssl; $tls $trust" ;;
-        others) echo "listen $NETWORK_ADDRESS:$HTTPS_PORT ssl default_server; $tls" ;;
-        http) echo "server { listen $NETWORK_ADDRESS:$HTTP_PORT default_server; default_type text/plain; return 421 \"This gym is not known by that name.\"; }
-    server { listen $NETWORK_ADDRESS:$HTTP_PORT; server_name $NETWORK; $trust location / { return 301 $to\$request_uri; } }" ;;
+        listen \"unix:$RUN/web/tls.sock\" ssl proxy_protocol; $tls $trust" ;;
+        others) echo "listen \"unix:$RUN/web/tls.sock\" ssl default_server proxy_protocol backlog=4096; $tls" ;;
+        front) echo "server { listen $NETWORK_ADDRESS:$HTTPS_PORT backlog=4096; proxy_pass \"unix:$RUN/web/tls.sock\"; }
+    server { listen $NETWORK_ADDRESS:$HTTP_PORT backlog=4096; proxy_pass \"unix:$RUN/web/http.sock\"; }" ;;
+        http) echo "server { listen \"unix:$RUN/web/http.sock\" default_server proxy_protocol; default_type text/plain; return 421 \"This gym is not known by that name.\"; }
+    server { listen \"unix:$RUN/web/http.sock\" proxy_protocol; server_name $NETWORK; $trust location / { return 301 $to\$request_uri; } }" ;;
     esac
 }

@@ -56,7 +56,7 @@ stop_all() {
     end 15 QUIT $(ours $NGINX)
     end 15 QUIT $(ours $PHP_FPM)
     end 60 TERM $(ours $MARIADB)
-    rm -rf "$RUN"/php-* "$RUN"/*.pid "$RUN"/*.sock "$RUN/db" "$RUN/push" "$RUN/network"
+    rm -rf "$RUN"/php-* "$RUN"/*.pid "$RUN"/*.sock "$RUN/db" "$RUN/push" "$RUN/web" "$RUN/network"
 }
 
 until_ready() { # SECONDS COMMAND...
@@ -223,10 +223,12 @@ server_config() {
     local account=; [ "$(id -u)" = 0 ] && account="user = $WEB_ACCOUNT
 group = $(id -gn "$WEB_ACCOUNT")
 listen.owner = $WEB_ACCOUNT"
-    mkdir -p "$PERIPLUS_CLIPS" "$RUN/push"
+    mkdir -p "$PERIPLUS_CLIPS" "$RUN/push" "$RUN/web"
     give "$WEB_ACCOUNT" "$STATE/tmp/php"
     give "$WEB_ACCOUNT" "$PERIPLUS_CLIPS"
     give "$WEB_ACCOUNT" "$RUN/push"
+    # The front says on these sockets which device a request came from: nobody else may.
+    give "$WEB_ACCOUNT" "$RUN/web"
     PHP_CONFIG="[global]
 pid = @PHP@/fpm.pid
 error_log = $STATE/log/php.log
@@ -297,14 +299,19 @@ web_server_start() {
 
 nginx_start() {
     local user= name names= before pid config=$RUN/nginx.conf
+    [ -n "$NETWORK" ] || rm -rf "$RUN/network" # of an earlier start; its key is not needed now
+    # As many files as this account may open, up to what a gym of a thousand screens needs.
+    local files; files=$(ulimit -Hn)
+    [[ $files =~ ^[0-9]+$ && $files -lt 32768 ]] || files=32768
     [ "$(id -u)" = 0 ] && user="user $WEB_ACCOUNT;"
     for name in $APP_HOSTS; do names+=" $name"; done
-    sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g" "$ROOT/bin/nginx.conf" >"$config.new"
+    sed -e "s#@ROOT@#$ROOT#g; s#@RUN@#$RUN#g; s#@PHP@#$PHP#g; s#@LOG@#$STATE/log#g; s#@TMP@#$STATE/tmp#g; s#@PORT@#$PORT#g; s#@USER@#$user#g; s#@HOSTS@#$names#g; s#@FILES@#$files#g; s#@CONNECTIONS@#$((files / 2))#g" "$ROOT/bin/nginx.conf" >"$config.new"
     local template; template=$(<"$config.new")
+    template=${template//@NETWORK_FRONT@/$(network_config front)}
     template=${template//@NETWORK_PAGES@/$(network_config pages)}
     template=${template//@NETWORK_OTHERS@/$(network_config others)}
     printf '%s\n' "${template//@NETWORK_HTTP@/$(network_config http)}" >"$config.new"
-    nginx -t -q -c "$config.new" -p "$RUN" -e "$STATE/log/web.log" 2>>"$STATE/log/web.log" || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server cannot be set up. Its log is $STATE/log/web.log."; }
+    nginx -t -q -c "$config.new" -p "$RUN" -e stderr 2>>"$STATE/log/web.log" || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server cannot be set up. Its log is $STATE/log/web.log."; }
     pid=$(leader $NGINX)
     if [ -n "$pid" ] && cmp -s "$config.new" "$config"; then
         rm "$config.new"
@@ -317,8 +324,9 @@ nginx_start() {
         until_ready 5 has_new_worker "$before" || true
     else
         end 15 QUIT $(ours $NGINX) # left without the process that led them, they hold the port
-        rm -f "$RUN/nginx.pid" "$RUN/push/publish.sock"
-        (unlock; cd "$RUN" && nginx -c "$config" -p "$RUN" -e "$STATE/log/web.log") 2>>"$STATE/log/web.log" \
+        rm -f "$RUN/nginx.pid" "$RUN/push/publish.sock" "$RUN"/web/*.sock
+        # The keys of screens and cards stand in addresses, and must not stand in a log.
+        (unlock; cd "$RUN" && nginx -c "$config" -p "$RUN" -e stderr) 2> >(unlock; exec setsid sed -u -E 's/[0-9a-f]{32}/KEY/g' >>"$STATE/log/web.log" 2>/dev/null) \
             || { tail -n 10 "$STATE/log/web.log" >&2; fail "The web server did not start. Its log is $STATE/log/web.log."; }
     fi
 }

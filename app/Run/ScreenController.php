@@ -91,11 +91,14 @@ final readonly class ScreenController
         return new Response(status: 204);
     }
 
-    /** Asked by the web server before it lets a screen listen. */
+    /** Asked by the web server before it lets a screen listen; it understands no other refusal than 403. */
     #[Route('/listen', methods: 'GET')]
     public function listen(string $key): Response
     {
-        $this->run($key, $this->walls->withKey($key));
+        $wall = $this->walls->withKey($key);
+        if (null === $wall && null === $this->runs->followed($key)) {
+            throw new ApiProblem(403, 'key-revoked', 'This link no longer works.');
+        }
 
         return new Response(status: 204);
     }

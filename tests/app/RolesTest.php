@@ -142,7 +142,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/screens/{key}/clips/{run}/{version}/{digest}' => [410, 410, 410],
         'POST /api/screens/{key}/commands' => [410, 410, 410],
         'POST /api/screens/{key}/shown' => [410, 410, 410],
-        'GET /api/screens/{key}/listen' => [410, 410, 410],
+        'GET /api/screens/{key}/listen' => [403, 403, 403],
         // Every coach writes the logbook; this entry and this measurement are not there.
         'GET /api/logbook/entries' => [401, 200, 200],
         'POST /api/logbook/entries' => [401, 201, 201],

@@ -1,5 +1,6 @@
 import { Button } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Gym } from "../api/client";
 import { useGym } from "../api/useGym";
 import { Failure } from "../ui/Failure";
@@ -7,6 +8,7 @@ import { GymNav } from "../ui/GymNav";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { GymFields } from "./GymFields";
+import "./settings.css";
 import { TrainingFields, UNDECIDED } from "./TrainingFields";
 import { useSaveGym, useSaveTraining } from "./useSaveGym";
 
@@ -14,7 +16,7 @@ import { useSaveGym, useSaveTraining } from "./useSaveGym";
 export default function SettingsScreen() {
   const gym = useGym();
   return (
-    <main className="page">
+    <main className="page settings">
       <GymNav />
       <h1>Settings</h1>
       <Failure error={gym.error} onRetry={gym.refetch} />
@@ -52,7 +54,7 @@ function Settings({ gym }: { gym: Gym }) {
           Save
         </Button>
       </section>
-      <section className="panel block" aria-label="Training">
+      <section className="panel block settings-training" aria-label="Training">
         <h2>What you train</h2>
         <TrainingFields training={training} onChange={setTraining} />
         <Failure error={train.error} />
@@ -65,6 +67,9 @@ function Settings({ gym }: { gym: Gym }) {
         >
           Save
         </Button>
+        <p className="small">
+          <Link to="/setup">Go through the setup again</Link>
+        </p>
       </section>
     </div>
   );

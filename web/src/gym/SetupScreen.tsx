@@ -12,6 +12,7 @@ import { NumberingChoice } from "./NumberingChoice";
 import { TrainingFields, UNDECIDED } from "./TrainingFields";
 import { useMakeCourses } from "./useMakeCourses";
 import { useEndStep, useSaveGym, useSaveTraining } from "./useSaveGym";
+import "./settings.css";
 import "./setup.css";
 
 type StepId = SetupRequest["step"];

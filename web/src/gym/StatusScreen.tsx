@@ -6,6 +6,7 @@ import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime } from "../ui/words";
 import { RestoredCopy } from "./RestoredCopy";
+import "./settings.css";
 import "./status.css";
 import { type JobKind, useJob, useStatus } from "./useStatus";
 
@@ -37,7 +38,7 @@ export function amount(bytes: number): string {
 export default function StatusScreen() {
   const status = useStatus();
   return (
-    <main className="page">
+    <main className="page status">
       <GymNav />
       <h1>Status</h1>
       <Failure error={status.error} onRetry={status.refetch} />
@@ -196,7 +197,7 @@ function Shown({ status }: { status: Status }) {
             )}
           </section>
           <section className="panel block" aria-label="Quotas">
-            <h2>Room</h2>
+            <h2>Storage</h2>
             <dl className="status-facts">
               {status.quotas.map((quota) => (
                 <div key={quota.what}>
