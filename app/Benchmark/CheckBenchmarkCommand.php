@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
+use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Combination\MoveItem;
+use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Check\Check;
+use Periplus\Core\Flow\Mend\MendFinder;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Flow\Serializer\CheckSerializer;
@@ -14,7 +18,10 @@ use Periplus\Core\Flow\Serializer\NextSerializer;
 use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -40,6 +47,8 @@ final class CheckBenchmarkCommand extends Command
     /** Length of a window, and how many are measured; the median counts. */
     private const SECONDS = 0.4;
     private const WINDOWS = 5;
+    private const RANDOM_CHAINS = 500;
+    private const SEED = 11;
 
     protected function configure(): void
     {
@@ -52,6 +61,7 @@ final class CheckBenchmarkCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $this->core($output);
+        $this->mends($output);
 
         return $this->server($input, $output);
     }
@@ -72,6 +82,34 @@ final class CheckBenchmarkCommand extends Command
         foreach ($rates as $what => $rate) {
             $output->writeln(\sprintf('  %-42s %6d', $what, $rate));
         }
+    }
+
+    /** Times the mends of random chains, the longest for which pairs of edits are tried, at the tempo that allows most of them. */
+    private function mends(OutputInterface $output): void
+    {
+        $dice = new Randomizer(new Mt19937(self::SEED));
+        $catalogue = Catalogue::builtIn();
+        $strikes = array_values($catalogue->strikes);
+        $moves = array_values($catalogue->moves);
+        $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), tempo: 1.6);
+        $times = [];
+        $cut = 0;
+        while (\count($times) < self::RANDOM_CHAINS) {
+            $items = [];
+            for ($index = 0; $index < MendFinder::PAIRS_UP_TO; ++$index) {
+                $strike = $strikes[$dice->getInt(0, \count($strikes) - 1)];
+                $items[] = 0 === $dice->getInt(0, 3)
+                    ? new MoveItem($moves[$dice->getInt(0, \count($moves) - 1)])
+                    : new StrikeItem($strike, $strike->targets[$dice->getInt(0, \count($strike->targets) - 1)]);
+            }
+            $result = Check::builtIn()->run(new ChainInStance(Chain::of($items), Stance::Orthodox), $options);
+            $start = hrtime(true);
+            $cut += MendFinder::builtIn()->mends($result, $options)->complete ? 0 : 1;
+            $times[] = (hrtime(true) - $start) / 1e6;
+        }
+        $output->writeln(\sprintf('Mends of %d random chains of %d items:', self::RANDOM_CHAINS, MendFinder::PAIRS_UP_TO));
+        $output->writeln(\sprintf('  %-42s %6.0f ms, at most %.0f', 'median', self::median($times), max($times)));
+        $output->writeln(\sprintf('  %-42s %6d', 'ended by their budget', $cut));
     }
 
     private function server(InputInterface $input, OutputInterface $output): int

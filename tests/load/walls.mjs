@@ -32,10 +32,14 @@ async function ask(method, path, body) {
   return text === "" ? null : JSON.parse(text);
 }
 
+/** Each device has an address of its own in a gym, and the web server counts the connections of each. */
+let devices = 0;
+const nextDevice = () => `127.0.1.${1 + (devices++ % 200)}`;
+
 /** A screen: one stream that stays open. */
 function screen(key, onRevision) {
   return new Promise((ready, failed) => {
-    const request = http.get(`${BASE}/api/screens/${key}/events`, { headers: { Accept: "text/event-stream" }, agent: new http.Agent() }, (response) => {
+    const request = http.get(`${BASE}/api/screens/${key}/events`, { headers: { Accept: "text/event-stream" }, agent: new http.Agent(), localAddress: nextDevice() }, (response) => {
       if (response.statusCode !== 200) {
         failed(new Error(`A screen was answered with ${response.statusCode}.`));
         return;

@@ -33,6 +33,8 @@ final class EditedTiming
     /** @var list<int> worst of the links from each place on */
     private readonly array $worstFrom;
     private readonly float $gap;
+    /** How many items were taken on since the chain was timed: what the search has cost so far. */
+    public int $steps = 0;
     /** @var array<string, array<int, int>> what was found already, by place and body, and by edit */
     private array $known = [];
 
@@ -76,6 +78,7 @@ final class EditedTiming
      */
     public function take(BodyState $state, array &$done, Item $item): int
     {
+        ++$this->steps;
         $done[] = $item;
         if ($item instanceof StrikeItem && $item->joined) {
             try {

@@ -18,17 +18,21 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits. A pair counts only when
+ * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits as far as its budget goes. A pair counts only when
  * neither of its edits reaches as much alone.
  *
  * Pairs are walked as a tree that shares beginnings: the body is moved on item by item, and a branch ends at the first
  * link that is worse than what the pair could still be good for. Verdicts only get worse along a chain, so nothing is
- * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known.
+ * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known. The budget
+ * is counted in steps, never in time, so that the same chain has the same mends on every machine.
  */
 final readonly class MendFinder
 {
     /** Longest chain for which all edits and pairs of them are tried; longer ones get single edits where something is to be mended. */
     public const PAIRS_UP_TO = 12;
+    /** Items that the search for pairs may take on, and what a full check of a pair counts as. */
+    private const MAX_STEPS = 60_000;
+    private const STEPS_PER_CHECK = 60;
     /** In long chains only at so many places, the heaviest first. */
     private const PLACES = 4;
 
@@ -75,13 +79,16 @@ final readonly class MendFinder
                 }
             }
         }
+        $complete = true;
         if ($pairs && $before > 0) {
-            foreach ($this->pairs($chain, $edits, $ranks, $before, $options) as [$pair, $limit]) {
+            $search = $this->pairs($chain, $edits, $ranks, $before, self::places($result), $options);
+            foreach ($search as [$pair, $limit]) {
                 $mend = $this->made($result->inStance, $pair, $options);
                 if ($mend->verdict()->rank() <= $limit) {
                     $ofVerdict[] = $mend;
                 }
             }
+            $complete = $search->getReturn();
         }
         ksort($ofFindings);
         $ranked = [];
@@ -90,7 +97,7 @@ final readonly class MendFinder
             $ranked[$place] = $this->ranked($mends, null === $at ? [] : [$at], $options);
         }
 
-        return new MendResult($this->ranked($ofVerdict, self::places($result), $options), $ranked, $pairs);
+        return new MendResult($this->ranked($ofVerdict, self::places($result), $options), $ranked, $pairs, $complete);
     }
 
     /** @return list<int> places of all that could be mended, the heaviest first */
@@ -152,14 +159,24 @@ final readonly class MendFinder
     }
 
     /**
-     * Pairs whose links alone would lift the verdict.
+     * Finds pairs whose links alone would lift the verdict, beginning with those nearest to what keeps the chain from flowing.
      *
      * @param list<Edit> $edits by place
      * @param array<int, int> $ranks of the verdict that each edit reaches alone
      *
-     * @return \Generator<array{list<Edit>, int}> the pair and the worst rank that it is good for
+     * @param list<int> $trouble places of the items that keep the chain from flowing
+     *
+     * @return \Generator<int, array{list<Edit>, int}, mixed, bool> the pair and the worst rank that it is good for; at the
+     *                                                              end whether all pairs were tried
      */
-    private function pairs(Chain $chain, array $edits, array $ranks, int $before, CheckOptions $options): \Generator
+    private function pairs(
+        Chain $chain,
+        array $edits,
+        array $ranks,
+        int $before,
+        array $trouble,
+        CheckOptions $options,
+    ): \Generator
     {
         $edited = new EditedTiming($this->model, $chain, $options);
         $count = \count($chain);
@@ -180,8 +197,12 @@ final readonly class MendFinder
                 }
             }
         }
-        foreach ($byPlace as $place => $firsts) {
-            foreach ($firsts as $index) {
+        $checks = 0;
+        foreach (self::nearest(array_keys($byPlace), $trouble) as $place) {
+            foreach ($byPlace[$place] as $index) {
+                if ($edited->steps + self::STEPS_PER_CHECK * $checks > self::MAX_STEPS) {
+                    return false;
+                }
                 $first = $edits[$index];
                 $limit = min($ranks[$index], $before) - 1;
                 if ($edited->worstBefore[$place] > $limit) {
@@ -204,6 +225,10 @@ final readonly class MendFinder
                         \ARRAY_FILTER_USE_BOTH,
                     );
                     foreach ($same ? array_keys($good) : $edited->holding($state, $done, $edits, $good) as $other) {
+                        if ($edited->steps + self::STEPS_PER_CHECK * $checks > self::MAX_STEPS) {
+                            return false;
+                        }
+                        ++$checks;
                         yield [[$first, $edits[$other]], $good[$other]];
                     }
                     if ($at === $count) {
@@ -216,6 +241,24 @@ final readonly class MendFinder
                 }
             }
         }
+
+        return true;
+    }
+
+    /**
+     * @param list<int> $places
+     * @param list<int> $trouble
+     *
+     * @return list<int> the places, those nearest to any trouble first, an edit before it rather than one after it
+     */
+    private static function nearest(array $places, array $trouble): array
+    {
+        $distance = static fn (int $place): int => [] === $trouble
+            ? 0
+            : min(array_map(static fn (int $at): int => $place <= $at ? 2 * ($at - $place) : 2 * ($place - $at) + 1, $trouble));
+        usort($places, static fn (int $one, int $other): int => [$distance($one), $one] <=> [$distance($other), $other]);
+
+        return $places;
     }
 
     /** @param list<Edit> $edits */

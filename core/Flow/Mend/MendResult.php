@@ -17,8 +17,9 @@ final readonly class MendResult
      * @param array<int, list<Mend>> $ofFindings by the place of a finding in the report, the single edits after which it
      *                                           no longer holds and nothing worse has come in its place, best first
      * @param bool $pairs whether pairs of edits were tried as well; for long chains they are not
+     * @param bool $complete whether all pairs were tried; otherwise these are the best that the budget allowed
      */
-    public function __construct(public array $ofVerdict, public array $ofFindings, public bool $pairs)
+    public function __construct(public array $ofVerdict, public array $ofFindings, public bool $pairs, public bool $complete)
     {
     }
 

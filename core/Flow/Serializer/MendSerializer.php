@@ -44,7 +44,7 @@ final readonly class MendSerializer
         $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
         $chain = $reading->chain;
         if (null === $chain) {
-            return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false];
+            return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false, 'complete' => true];
         }
         $result = $this->check->run(new ChainInStance($chain, $text->stance), $options);
         $mends = $this->finder->mends($result, $options);
@@ -65,6 +65,7 @@ final readonly class MendSerializer
                 $mends->ofFindings,
             ),
             'pairs' => $mends->pairs,
+            'complete' => $mends->complete,
         ];
     }
 

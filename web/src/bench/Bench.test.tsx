@@ -20,7 +20,7 @@ const NEXT = {
   ],
 };
 const SIMILAR = { matches: [{ id: 5, name: "Long way home", text: "1 2 3", relation: "contained-in" }], total: 1 };
-const MENDS = { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true };
+const MENDS = { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true, complete: true };
 const STORED = {
   id: 7,
   version: 3,

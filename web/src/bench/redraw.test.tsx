@@ -62,7 +62,7 @@ test("a key draws nothing but the line that is typed, and each part of its answe
   );
   const type = (text: string) => fireEvent.change(screen.getByRole("textbox"), { target: { value: text } });
   const last = () => asked.at(-1);
-  const mends = { mends: { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true } };
+  const mends = { mends: { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true, complete: true } };
   type("1");
   await waitFor(() => expect(last()?.body).toMatchObject({ text: "1" }));
   for (const part of [one, { next: { after: 0, next: [] } }, { similar: { matches: [], total: 0 } }, mends]) {

@@ -19,9 +19,16 @@ interface Props {
 /** What the check says: waits first and how to mend them, then findings by weight, then what is good. */
 export const Findings = memo(function Findings({ check, selected, onSelect, mends, onMend, onCompare }: Props) {
   const waits = check.links.filter((link) => link.verdict !== "flows");
-  const offer = (list: Mend[] | undefined, name: string) =>
+  const offer = (list: Mend[] | undefined, name: string, complete = true) =>
     list && list.length > 0 && onMend && onCompare ? (
-      <MendList mends={list} lengthMs={check.lengthMs ?? 0} name={name} onMend={onMend} onCompare={onCompare} />
+      <MendList
+        mends={list}
+        lengthMs={check.lengthMs ?? 0}
+        complete={complete}
+        name={name}
+        onMend={onMend}
+        onCompare={onCompare}
+      />
     ) : null;
   return (
     <section className="panel findings" aria-label="What the check says">
@@ -51,7 +58,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
         {mends && mends.mends.length > 0 && (
           <li className="finding finding-mends">
             <b className="mends-head">Fix it</b>
-            {offer(mends.mends, "Mends of the chain")}
+            {offer(mends.mends, "Mends of the chain", mends.complete)}
           </li>
         )}
         {check.findings.map((finding) => (

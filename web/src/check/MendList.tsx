@@ -10,6 +10,8 @@ interface Props {
   mends: Mend[];
   /** Length of the chain as it is, ms. */
   lengthMs: number;
+  /** Whether all pairs of edits were tried. */
+  complete?: boolean;
   /** What the mends are for, for a screen reader. */
   name: string;
   onMend: (mend: Mend) => void;
@@ -17,7 +19,7 @@ interface Props {
 }
 
 /** One press each: what is done, and how long the chain takes before and after. */
-export function MendList({ mends, lengthMs, name, onMend, onCompare }: Props) {
+export function MendList({ mends, lengthMs, complete = true, name, onMend, onCompare }: Props) {
   const [all, setAll] = useState(false);
   const shown = all ? mends : mends.slice(0, AT_FIRST);
   return (
@@ -54,6 +56,9 @@ export function MendList({ mends, lengthMs, name, onMend, onCompare }: Props) {
             {mends.length - shown.length} other ways
           </button>
         </li>
+      )}
+      {!complete && (
+        <li className="mends-more small">The best found so far: this chain has too many pairs of changes to try them all.</li>
       )}
     </ul>
   );

@@ -145,7 +145,7 @@ test("what is shown is old when an answer is late", async () => {
 const ALL = ["next", "similar", "mends"] as const;
 const NEXT = { after: 0, next: [] };
 const SIMILAR = { matches: [], total: 0 };
-const MENDS = { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true };
+const MENDS = { verdict: "flows", lengthMs: 1, mends: [], findings: [], pairs: true, complete: true };
 
 test("the check is known as soon as its line is here, and each part when it comes", async () => {
   const { result } = bench("1", { with: [...ALL] });
