@@ -27,7 +27,7 @@ final readonly class Invitations
     private const VALID_HOURS = 24;
     /** Links that may be open at a time. */
     private const MOST = 50;
-    private const GOOD = "i.ended_at IS NULL AND i.expires_at > ?"
+    private const GOOD = 'i.ended_at IS NULL AND i.expires_at > ?'
         ." AND (i.maker_id IS NULL OR (m.active = 1 AND m.role = 'ROLE_HEAD_COACH')) AND (i.user_id IS NULL OR u.active = 1)";
     private const FROM = ' FROM invitation i LEFT JOIN user m ON m.id = i.maker_id LEFT JOIN user u ON u.id = i.user_id';
 

@@ -52,13 +52,12 @@ final class DemoCommand extends Command
             return Command::SUCCESS;
         }
         $count = $this->entities->wrapInTransaction(function (): int {
+            $this->gyms->get()->becomeDemo('Saltworks', new \DateTimeZone('Europe/Lisbon'));
             $coaches = $this->coaches();
             $count = $this->combinations($coaches);
             $this->proposals($coaches);
             $this->sessions->load($this->json('courses.json'), $this->json('sessions.json'), $coaches);
             $this->logbook->load($this->json('logbook.json'), $this->json('measurements.json'), $coaches);
-            $this->gyms->get()->becomeDemo('Saltworks');
-            $this->entities->flush();
 
             return $count;
         });

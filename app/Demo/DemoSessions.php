@@ -42,7 +42,6 @@ final readonly class DemoSessions
      */
     public function load(array $courses, array $sessions, array $coaches): void
     {
-        $this->gym->useTimeZone('Europe/Lisbon');
         foreach (['Floor', 'Bag room'] as $name) {
             $this->walls->create(new WallRequest($name), $coaches['ines']);
         }

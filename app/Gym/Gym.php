@@ -90,9 +90,10 @@ class Gym
     }
 
     /** Makes an empty gym the demo. */
-    public function becomeDemo(string $name): void
+    public function becomeDemo(string $name, \DateTimeZone $timeZone): void
     {
         $this->name = $name;
+        $this->timeZone = $timeZone->getName();
         $this->kind = GymKind::Demo;
     }
 

@@ -6,7 +6,7 @@ namespace Periplus\App\Http;
 
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ControllerEvent;
-use Symfony\Component\HttpKernel\Event\FinishRequestEvent;
+use Symfony\Component\HttpKernel\Event\TerminateEvent;
 use Symfony\Component\Lock\LockFactory;
 use Symfony\Component\Lock\SharedLockInterface;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
@@ -41,7 +41,8 @@ final class HeavyWorkGuard
         }
     }
 
-    #[AsEventListener(FinishRequestEvent::class)]
+    /** After the answer was sent: one that streams is at work until then. */
+    #[AsEventListener(TerminateEvent::class)]
     public function end(): void
     {
         foreach ($this->taken as $lock) {

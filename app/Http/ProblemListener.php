@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\RetryableException;
 use Doctrine\ORM\OptimisticLockException;
+use Periplus\Core\Session\Programme\ProgrammeTooLarge;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
@@ -42,6 +43,9 @@ final readonly class ProblemListener
     {
         if ($error instanceof ApiProblem) {
             return ProblemResponse::of($error->status, $error->type, $error->getMessage(), $error->more);
+        }
+        if ($error instanceof ProgrammeTooLarge) {
+            return ProblemResponse::of(422, 'programme-too-large', $error->getMessage());
         }
         if ($error instanceof OptimisticLockException) {
             return ProblemResponse::of(412, 'changed-meanwhile', 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.');

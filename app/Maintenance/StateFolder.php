@@ -27,7 +27,8 @@ final readonly class StateFolder
     public function backups(): array
     {
         $backups = [];
-        foreach (glob($this->folder.'/backups/*.tar') ?: [] as $file) {
+        $files = glob($this->folder.'/backups/*.tar');
+        foreach (false === $files ? [] : $files as $file) {
             if (1 === preg_match(self::BACKUP, basename($file), $kind)) {
                 $backups[] = new Backup(basename($file), $kind[1], (int) filesize($file), new \DateTimeImmutable('@'.filemtime($file)));
             }
@@ -87,9 +88,9 @@ final readonly class StateFolder
         if (!is_file($file) || filesize($file) > self::COPY_BYTES) {
             return null;
         }
+        /** @var array<string, mixed>|null $copy */
         $copy = json_decode($this->files->readFile($file), true);
 
-        /* @var array<string, mixed>|null */
-        return \is_array($copy) ? $copy : null;
+        return $copy;
     }
 }

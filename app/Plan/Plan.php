@@ -10,7 +10,7 @@ final readonly class Plan
     /**
      * @param array{id: int, name: string}|null $course
      * @param string|null $startsAt in the time of the gym, such as 2026-11-26T18:30
-     * @param array<mixed> $content as it was written
+     * @param array<mixed>|null $stored its content as it was written; null where it is a row of a list
      * @param int $lengthMs as it was when it was saved
      * @param int $problems how many it had then
      * @param array{id: int, name: string} $author
@@ -25,12 +25,18 @@ final readonly class Plan
         public ?string $startsAt,
         public int $lengthMs,
         public int $problems,
-        public array $content,
+        private ?array $stored,
         public array $author,
         public array $editor,
         public \DateTimeImmutable $updatedAt,
         public bool $archived,
     ) {
+    }
+
+    /** @return array<mixed> as it was written */
+    public function content(): array
+    {
+        return $this->stored ?? throw new \LogicException('A row of a list has no content. Get the plan by its id.');
     }
 
     /** @return array<string, mixed> as lists have it */
@@ -55,6 +61,6 @@ final readonly class Plan
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return [...$this->row(), 'content' => (object) $this->content];
+        return [...$this->row(), 'content' => (object) $this->content()];
     }
 }

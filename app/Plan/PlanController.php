@@ -6,6 +6,7 @@ namespace Periplus\App\Plan;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\IfMatch;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -88,6 +89,7 @@ final readonly class PlanController
 
     /** What follows from a plan; nothing is stored. */
     #[Route('/check', methods: 'POST')]
+    #[HeavyWork]
     public function check(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
     {
         return new JsonResponse($this->check->document($request->content));
@@ -95,6 +97,7 @@ final readonly class PlanController
 
     /** The plan with less of what is warned of; nothing is stored. */
     #[Route('/fix', methods: 'POST')]
+    #[HeavyWork]
     public function fix(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
     {
         $fixed = $this->check->serializer()->fixed($request->content, (string) $request->warning) ?? throw new ApiProblem(422, 'invalid', 'There is no such warning.', ['violations' => [['field' => 'warning', 'message' => 'There is no such warning.']]]);

@@ -22,10 +22,13 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Plans implements HasQuota
 {
-    private const SELECT = 'SELECT p.*, a.name AS author_name, e.name AS editor_name FROM plan p JOIN user a ON a.id = p.author_id JOIN user e ON e.id = p.editor_id';
+    private const COLUMNS = 'p.id, p.version, p.name, p.course_id, p.starts_at, p.is_template, p.length_ms, p.problems, p.author_id, p.editor_id, p.updated_at, p.archived_at';
+    private const SELECT = 'SELECT %s, a.name AS author_name, e.name AS editor_name FROM plan p JOIN user a ON a.id = p.author_id JOIN user e ON e.id = p.editor_id';
     private const LIMIT = 10_000;
     /** Most rows of a list. */
     private const MOST = 500;
+    /** Members and list items of one plan, unknown ones among them. */
+    private const MAX_MEMBERS = 10_000;
     /** Levels of JSON that MariaDB takes, less one for what it stands in. */
     private const DEEPEST = 30;
     /** s within which one coach's saves are one version */
@@ -83,7 +86,7 @@ final readonly class Plans implements HasQuota
     /** @return list<Plan> the last ones of a course that have started by now, the newest first */
     public function past(int $course, int $most): array
     {
-        return $this->select('p.archived_at IS NULL AND p.is_template = 0 AND p.course_id = ? AND p.starts_at <= ? ORDER BY p.starts_at DESC, p.id DESC LIMIT '.$most, [$course, $this->now()]);
+        return $this->select('p.archived_at IS NULL AND p.is_template = 0 AND p.course_id = ? AND p.starts_at <= ? ORDER BY p.starts_at DESC, p.id DESC LIMIT '.$most, [$course, $this->now()], withContent: true);
     }
 
     /** @return list<Plan> all with a start from four weeks ago on, archived ones among them */
@@ -98,7 +101,7 @@ final readonly class Plans implements HasQuota
     /** @throws ApiProblem when there is none */
     public function get(int $id): Plan
     {
-        return $this->select('p.id = ?', [$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such session.');
+        return $this->select('p.id = ?', [$id], withContent: true)[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such session.');
     }
 
     public function quota(): Quota
@@ -242,6 +245,10 @@ final readonly class Plans implements HasQuota
         } catch (\JsonException) {
             throw new ApiProblem(422, 'invalid', 'This is nested deeper than any session. Take the plan from where it was written again.', ['violations' => [['field' => 'content', 'message' => 'It is nested too deeply.']]]);
         }
+        $members = iterator_count(new \RecursiveIteratorIterator(new \RecursiveArrayIterator($request->content), \RecursiveIteratorIterator::SELF_FIRST));
+        if ($members > self::MAX_MEMBERS) {
+            throw new ApiProblem(422, 'invalid', \sprintf('This plan has %s values; a session has at most %s.', number_format($members), number_format(self::MAX_MEMBERS)), ['violations' => [['field' => 'content', 'message' => 'It has too many values.']]]);
+        }
         $reading = $this->check->reader()->read($request->content);
 
         return [
@@ -260,15 +267,16 @@ final readonly class Plans implements HasQuota
      *
      * @return list<Plan>
      */
-    private function select(string $where, array $values): array
+    private function select(string $where, array $values, bool $withContent = false): array
     {
-        $rows = $this->connection->fetchAllAssociative(self::SELECT.' WHERE '.$where, $values);
+        $columns = self::COLUMNS.($withContent ? ', p.content' : '');
+        $rows = $this->connection->fetchAllAssociative(\sprintf(self::SELECT, $columns).' WHERE '.$where, $values);
         $names = [] === $rows ? [] : $this->courses->names();
 
         return array_map(function (array $row) use ($names): Plan {
-            /** @var array{id: int|string, version: int|string, name: string, course_id: int|string|null, is_template: int|string, starts_at: string|null, length_ms: int|string, problems: int|string, content: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, updated_at: string, archived_at: string|null} $row */
-            /** @var array<mixed> $content */
-            $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
+            /** @var array{id: int|string, version: int|string, name: string, course_id: int|string|null, is_template: int|string, starts_at: string|null, length_ms: int|string, problems: int|string, content?: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, updated_at: string, archived_at: string|null} $row */
+            /** @var array<mixed>|null $content */
+            $content = isset($row['content']) ? json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR) : null;
 
             return new Plan(
                 (int) $row['id'],

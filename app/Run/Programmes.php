@@ -29,6 +29,9 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class Programmes
 {
+    /** Of all versions of one session. */
+    private const MAX_BYTES = 32_000_000;
+
     public function __construct(private Connection $connection, private PlanCheck $check, private Clips $clips)
     {
     }
@@ -50,9 +53,15 @@ final readonly class Programmes
         return ProgrammeBuilder::build($plan, $reader->advice, $changes);
     }
 
+    /** @throws ApiProblem when all versions of it together become too large */
     public function keep(int $run, int $version, Programme $programme): void
     {
-        $this->connection->insert('run_programme', ['run_id' => $run, 'version' => $version, 'document' => json_encode(WallSerializer::of($programme), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE)]);
+        $document = json_encode(WallSerializer::of($programme), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        $bytes = $this->connection->fetchOne('SELECT SUM(LENGTH(document)) FROM run_programme WHERE run_id = ?', [$run]);
+        if (\strlen($document) + (is_numeric($bytes) ? (int) $bytes : 0) > self::MAX_BYTES) {
+            throw new ApiProblem(409, 'not-now', 'This session has become too large to be changed further. End it and start another.');
+        }
+        $this->connection->insert('run_programme', ['run_id' => $run, 'version' => $version, 'document' => $document]);
     }
 
     /**

@@ -10,7 +10,6 @@ use Periplus\Core\Session\Run\RunState;
 final readonly class Run
 {
     /**
-     * @param array<mixed> $content the plan as it was when it was started
      * @param int $revision counted up by every command
      * @param int $programme version of its programme, counted up by every change of it
      * @param string $followKey in the address under which athletes follow it
@@ -21,7 +20,6 @@ final readonly class Run
         public int $id,
         public ?int $plan,
         public string $name,
-        public array $content,
         public RunState $state,
         public int $revision,
         public int $programme,

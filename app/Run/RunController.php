@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Periplus\App\Run;
 
 use Periplus\App\Account\User;
+use Periplus\App\Http\HeavyWork;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Sessions that run: every coach starts and leads them. */
 #[Route('/api/runs')]
@@ -28,6 +31,7 @@ final readonly class RunController
     }
 
     #[Route('', methods: 'POST')]
+    #[HeavyWork]
     public function start(#[MapRequestPayload(acceptFormat: 'json')] StartRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->runs->start($request, $user)->toArray($this->runs->now()), 201);
@@ -50,6 +54,16 @@ final readonly class RunController
     public function show(int $id, #[MapRequestPayload(acceptFormat: 'json')] ShowRequest $request): JsonResponse
     {
         return new JsonResponse($this->runs->show($id, $request->walls)->toArray($this->runs->now()));
+    }
+
+    /** Deletes a session that has ended, with what was shown in it; its entry in the logbook stays. */
+    #[Route('/{id<\d{1,9}>}/remove', methods: 'POST')]
+    #[IsGranted('ROLE_HEAD_COACH')]
+    public function remove(int $id, #[CurrentUser] User $user): Response
+    {
+        $this->runs->remove($id, $user);
+
+        return new Response(status: 204);
     }
 
     /** What was really shown and done. */

@@ -22,13 +22,14 @@ final readonly class RunWork
     }
 
     /**
+     * @param array<mixed> $content the plan as it was when the session was started
      * @param list<StoredAmendment> $amendments
      *
      * @return array{list<Drilled>, int} with the work in ms
      */
-    public function of(Run $run, array $amendments): array
+    public function of(Run $run, array $content, array $amendments): array
     {
-        $programme = $this->programmes->build($run->content, $amendments);
+        $programme = $this->programmes->build($content, $amendments);
         $coverage = $this->coverage($run);
 
         return [DrilledCounter::of($programme, $coverage), DrilledCounter::workMs($programme, $coverage)];

@@ -37,7 +37,7 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
  */
 final readonly class Runs implements HasQuota
 {
-    private const SELECT = 'SELECT r.*, u.name AS starter FROM run r JOIN user u ON u.id = r.starter_id';
+    private const SELECT = 'SELECT r.id, r.plan_id, r.name, r.state, r.revision, r.programme, r.length_ms, r.follow_key, r.starter_id, r.started_ms, r.ended_ms, u.name AS starter FROM run r JOIN user u ON u.id = r.starter_id';
     /** ms after its end at which a session counts as ended, though nobody said so */
     private const GRACE = 600_000;
     /** ms after its end for which athletes may still look at it */
@@ -122,7 +122,7 @@ final readonly class Runs implements HasQuota
         }
         $plan = null === $request->plan ? null : $this->plans->get($request->plan);
         $timer = $request->timer ?? new TimerRequest();
-        $content = $plan->content ?? RoundTimer::plan($timer->rounds, $timer->seconds, $timer->rest);
+        $content = $plan?->content() ?? RoundTimer::plan($timer->rounds, $timer->seconds, $timer->rest);
         $programme = $this->programmes->build($content);
         if (0 === $programme->lengthMs) {
             throw new ApiProblem(422, 'empty', 'There is nothing in this session to run. Put a round into it first.');
@@ -150,6 +150,19 @@ final readonly class Runs implements HasQuota
         }
 
         return $this->get($id);
+    }
+
+    /** @throws ApiProblem while it runs */
+    public function remove(int $id, User $by): void
+    {
+        $run = $this->get($id);
+        if (null === $run->endedMs) {
+            throw new ApiProblem(409, 'not-now', 'This session is running. End it first.');
+        }
+        $this->connection->transactional(function () use ($run, $by): void {
+            $this->connection->delete('run', ['id' => $run->id]);
+            $this->audit->add($by->id(), 'run.removed', \sprintf('deleted the record of “%s”', $run->name), 'runs');
+        });
     }
 
     /** @param list<int> $walls that show it from now on, besides those that do */
@@ -187,7 +200,8 @@ final readonly class Runs implements HasQuota
                 $now = max($request->givenMs, $this->lastChange($run));
             }
             $amendments = $this->amendments($id);
-            $programme = $this->programmes->build($run->content, $amendments);
+            $content = $this->content($id);
+            $programme = $this->programmes->build($content, $amendments);
             $with = null === $request->chain ? null : Programmes::combination($request->chain, $programme->plan, id: $request->combinationId) ?? throw new ApiProblem(422, 'invalid', \sprintf('“%s” cannot be read in the numbers of this session.', $request->chain));
             try {
                 $change = (new Commands($programme))->after($run->state, new RunCommand($request->id, $request->kind, $request->toMs, $request->track, $request->combination, $with), $now);
@@ -206,7 +220,10 @@ final readonly class Runs implements HasQuota
             $version = $run->programme;
             $state = $change->state;
             if (null !== $amendment) {
-                $programme = $this->programmes->build($run->content, [...$amendments, $amendment]);
+                if ($version >= self::MAX_VERSIONS) {
+                    throw new ApiProblem(409, 'not-now', \sprintf('This session was changed %d times, which is as often as one can be. End it and start another.', self::MAX_VERSIONS));
+                }
+                $programme = $this->programmes->build($content, [...$amendments, $amendment]);
                 $this->programmes->keep($id, ++$version, $programme);
                 $state = (new Commands($programme))->goingOn($state, $state->stands($now) ? $state->position($now) - 1 : $state->position($now));
             }
@@ -279,7 +296,7 @@ final readonly class Runs implements HasQuota
      */
     public function drilled(Run $run): array
     {
-        return $this->work->of($run, $this->amendments($run->id));
+        return $this->work->of($run, $this->content($run->id), $this->amendments($run->id));
     }
 
     /** @return list<Run> all that ended after that moment, the earliest first */
@@ -291,7 +308,7 @@ final readonly class Runs implements HasQuota
     /** @return mixed the chains of its programme as an athlete reads them */
     public function chainsIn(int $id, int $version, Numbering $numbering): mixed
     {
-        $programme = $this->programmes->build($this->get($id)->content, \array_slice($this->amendments($id), 0, $version - 1));
+        $programme = $this->programmes->build($this->content($id), \array_slice($this->amendments($id), 0, $version - 1));
 
         return WallSerializer::of($programme, $numbering)['chains'];
     }
@@ -362,6 +379,15 @@ final readonly class Runs implements HasQuota
         return $row['chain'] ?? null;
     }
 
+    /** @return array<mixed> the plan as it was when the session was started */
+    private function content(int $id): array
+    {
+        $stored = $this->connection->fetchOne('SELECT content FROM run WHERE id = ?', [$id]);
+        $content = json_decode(\is_string($stored) ? $stored : '{}', true, flags: \JSON_THROW_ON_ERROR);
+
+        return \is_array($content) ? $content : [];
+    }
+
     /** When its last command was given, ms. */
     private function lastChange(Run $run): int
     {
@@ -382,16 +408,14 @@ final readonly class Runs implements HasQuota
      */
     private function select(string $where, array $values): array
     {
-        /** @var list<array{id: int|string, plan_id: int|string|null, name: string, content: string, state: string, revision: int|string, programme: int|string, length_ms: int|string, follow_key: string, starter_id: int|string, starter: string, started_ms: int|string, ended_ms: int|string|null}> $rows */
+        /** @var list<array{id: int|string, plan_id: int|string|null, name: string, state: string, revision: int|string, programme: int|string, length_ms: int|string, follow_key: string, starter_id: int|string, starter: string, started_ms: int|string, ended_ms: int|string|null}> $rows */
         $rows = $this->connection->fetchAllAssociative(self::SELECT.' WHERE '.$where, $values);
 
         return array_map(static function (array $row): Run {
-            /** @var array<mixed> $content */
-            $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
             /** @var array{zeroMs: int, passage: string, pausedMs: int|null, endedMs: int|null, speed: int, holdMs: int|null} $state */
             $state = json_decode($row['state'], true, flags: \JSON_THROW_ON_ERROR);
 
-            return new Run((int) $row['id'], null === $row['plan_id'] ? null : (int) $row['plan_id'], $row['name'], $content, RunState::of($state), (int) $row['revision'], (int) $row['programme'], (int) $row['length_ms'], $row['follow_key'], ['id' => (int) $row['starter_id'], 'name' => $row['starter']], (int) $row['started_ms'], null === $row['ended_ms'] ? null : (int) $row['ended_ms']);
+            return new Run((int) $row['id'], null === $row['plan_id'] ? null : (int) $row['plan_id'], $row['name'], RunState::of($state), (int) $row['revision'], (int) $row['programme'], (int) $row['length_ms'], $row['follow_key'], ['id' => (int) $row['starter_id'], 'name' => $row['starter']], (int) $row['started_ms'], null === $row['ended_ms'] ? null : (int) $row['ended_ms']);
         }, $rows);
     }
 }

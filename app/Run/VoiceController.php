@@ -6,6 +6,7 @@ namespace Periplus\App\Run;
 
 use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Http\HeavyWork;
 use Periplus\App\Plan\Plan;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Voice\Clips;
@@ -26,12 +27,14 @@ final readonly class VoiceController
 {
     /** Days before and after today whose sessions are looked at. */
     private const AROUND = 14;
+    private const MAX_PLANS = 40;
 
     public function __construct(private Clips $clips, private Plans $plans, private Programmes $programmes, private ClockInterface $clock)
     {
     }
 
     #[Route('', methods: 'GET')]
+    #[HeavyWork]
     public function read(): JsonResponse
     {
         $recorded = $this->clips->recorded();
@@ -89,6 +92,6 @@ final readonly class VoiceController
         $today = $this->clock->now();
         $plans = $this->plans->between($today->modify('-'.self::AROUND.' days')->format('Y-m-d'), $today->modify('+'.self::AROUND.' days')->format('Y-m-d'));
 
-        return array_values(array_unique(array_merge(...array_map(fn (Plan $plan): array => WallSerializer::spoken($this->programmes->build($plan->content)), \array_slice($plans, 0, 40)))));
+        return array_values(array_unique(array_merge(...array_map(fn (Plan $plan): array => WallSerializer::spoken($this->programmes->build($this->plans->get($plan->id)->content())), \array_slice($plans, 0, self::MAX_PLANS)))));
     }
 }

@@ -43,7 +43,7 @@ final readonly class SettingsController
             $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
             $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
             $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
-        ]);
+        ], static fn (string $change): bool => '' !== $change);
         $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
         if ([] !== $changes) {
             $this->audit->add($user->id(), 'gym.changed', 'changed '.implode(', ', $changes), 'gym');

@@ -16,6 +16,8 @@ use Psr\Clock\ClockInterface;
 final readonly class Clips implements HasQuota
 {
     private const LIMIT = 1000;
+    /** Of one session; what is missing then is spoken when it is first asked for. */
+    private const MAX_PREPARED = 500;
     /** Longest that is recorded, ms. */
     public const LONGEST = 6000;
 
@@ -76,7 +78,7 @@ final readonly class Clips implements HasQuota
     public function prepare(array $texts): void
     {
         $settings = $this->settings();
-        foreach (array_diff($texts, array_keys($this->recorded())) as $text) {
+        foreach (\array_slice(array_diff($texts, array_keys($this->recorded())), 0, self::MAX_PREPARED) as $text) {
             $this->speaker->clip($text, $settings);
         }
     }

@@ -87,7 +87,8 @@ final readonly class Speaker implements HasQuota
     private function clips(): array
     {
         $clips = [];
-        foreach (glob($this->folder.'/*.wav') ?: [] as $file) {
+        $files = glob($this->folder.'/*.wav');
+        foreach (false === $files ? [] : $files as $file) {
             // Another request may have deleted it since.
             $size = @filesize($file);
             if (false !== $size) {

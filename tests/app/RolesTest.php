@@ -135,6 +135,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/runs/{id}' => [401, 404, 404],
         'POST /api/runs/{id}/commands' => [401, 404, 404],
         'POST /api/runs/{id}/walls' => [401, 404, 404],
+        'POST /api/runs/{id}/remove' => [401, 403, 404],
         'GET /api/runs/{id}/record' => [401, 404, 404],
         // A screen is told by its key, whoever is signed in; this one is made up.
         'GET /api/screens/{key}' => [410, 410, 410],

@@ -163,7 +163,6 @@ final readonly class MendFinder
      *
      * @param list<Edit> $edits by place
      * @param array<int, int> $ranks of the verdict that each edit reaches alone
-     *
      * @param list<int> $trouble places of the items that keep the chain from flowing
      *
      * @return \Generator<int, array{list<Edit>, int}, mixed, bool> the pair and the worst rank that it is good for; at the
@@ -176,8 +175,7 @@ final readonly class MendFinder
         int $before,
         array $trouble,
         CheckOptions $options,
-    ): \Generator
-    {
+    ): \Generator {
         $edited = new EditedTiming($this->model, $chain, $options);
         $count = \count($chain);
         // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those

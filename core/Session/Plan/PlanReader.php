@@ -35,12 +35,17 @@ final class PlanReader
     private const MOST_SETS = 40;
     private const MOST_TRACKS = 6;
     private const LONGEST_ROUND = 7200;
+    /** Lengths that a pattern is written with, and windows that it gives a track in one round. */
+    private const MAX_PATTERN = 60;
+    private const MAX_WINDOWS = 400;
 
     /** Reminders and exercises of the gym. */
     public readonly Advice $advice;
     private readonly Reader $reader;
     /** @var array<string, CheckResult> checks that were made, by chain and medium */
     private array $checked = [];
+    /** Cues of the rounds that were read. */
+    private int $cues = 0;
 
     /**
      * @param array<string, HouseRules>|null $rules by id; the built-in sets when null
@@ -57,6 +62,7 @@ final class PlanReader
     public function read(mixed $written): PlanReading
     {
         $this->checked = [];
+        $this->cues = 0;
         $isObject = \is_array($written) && ([] === $written || !array_is_list($written));
         $fields = new PlanFields($isObject ? $written : [], '', 'The plan');
         if (!$isObject) {
@@ -148,7 +154,7 @@ final class PlanReader
             $done = $this->round($round, $plan);
             if (null !== $done && $rounds + $done->times > SessionPlan::MOST_ROUNDS) {
                 $round->problem(\sprintf('With this there are %s rounds; at most %d fit a session. Do it fewer times.', number_format($rounds + $done->times), SessionPlan::MOST_ROUNDS), 'times');
-            } elseif (null !== $done) {
+            } elseif (null !== $done && $this->fits($done, $round, $plan)) {
                 $rounds += $done->times;
                 $read[] = $done;
             }
@@ -158,6 +164,20 @@ final class PlanReader
         }
 
         return new Block($fields->place, $kind, $name, $read, $fields->whole('changeover', 'The changeover', 0, 1800, 0));
+    }
+
+    /** Whether a session has room for the cues of this round; if not, the problem names the round. */
+    private function fits(Round $round, PlanFields $fields, SessionPlan $plan): bool
+    {
+        $cues = CueCount::of($round, $plan);
+        if ($this->cues + $cues > SessionPlan::MAX_CUES) {
+            $fields->problem(\sprintf('With this round the session has about %s calls and signs; at most %s can be run. Call less often, or do it fewer times.', number_format($this->cues + $cues), number_format(SessionPlan::MAX_CUES)), 'sets');
+
+            return false;
+        }
+        $this->cues += $cues;
+
+        return true;
     }
 
     private function round(PlanFields $fields, SessionPlan $plan): ?Round
@@ -202,7 +222,9 @@ final class PlanReader
         $name = $plan->tracks[$track]->name;
         $pattern = $fields->raw('pattern') ?? [];
         $windows = $everybody->windows;
-        if (!\is_array($pattern) || !array_is_list($pattern) || [] !== array_filter($pattern, static fn (mixed $length): bool => !\is_int($length) || $length < 0 || $length > self::LONGEST_ROUND)) {
+        if (\is_array($pattern) && \count($pattern) > self::MAX_PATTERN) {
+            $fields->problem(\sprintf('A pattern has at most %d lengths.', self::MAX_PATTERN), 'pattern');
+        } elseif (!\is_array($pattern) || !array_is_list($pattern) || [] !== array_filter($pattern, static fn (mixed $length): bool => !\is_int($length) || $length < 0 || $length > self::LONGEST_ROUND)) {
             $fields->problem('A pattern is a list of seconds: work, rest, work, rest.', 'pattern');
         } elseif ([] !== $pattern) {
             /** @var list<int> $pattern */
@@ -210,6 +232,8 @@ final class PlanReader
             $cycle = $seconds + $rest;
             if ($sum < 1 || 0 !== $cycle % $sum) {
                 $fields->problem(\sprintf('The pattern %s of %s is %d s long and does not fill the cycle of %d s. Take one of which the cycle is a whole number of times.', implode('/', $pattern), $name, $sum, $cycle), 'pattern');
+            } elseif (\count($pattern) * intdiv($cycle, $sum) > 2 * self::MAX_WINDOWS) {
+                $fields->problem(\sprintf('The pattern %s of %s comes %s times in a round. Make it longer.', implode('/', $pattern), $name, number_format(intdiv($cycle, $sum))), 'pattern');
             } else {
                 $windows = self::windows($pattern, intdiv($cycle, $sum));
             }

@@ -16,6 +16,8 @@ final readonly class SessionPlan
 {
     /** Most rounds, repeats counted. */
     public const MOST_ROUNDS = 120;
+    /** Cues of a whole session; a busy one of an hour and three tracks has some 3,000. */
+    public const MAX_CUES = 20_000;
     /** Longest session, s. */
     public const LONGEST = 6 * 3600;
 

@@ -26,6 +26,8 @@ use Periplus\Core\Technique\Stance;
 final class ProgrammeBuilder
 {
     private const LAST_TEN = 10_000;
+    /** Above what the reader of plans lets through, since it estimates, and amendments add some. */
+    private const MAX_CUES = 2 * SessionPlan::MAX_CUES;
     /** Kinds of cues with which reminders stand. */
     private const REMIND = [CueKind::Show, CueKind::Change, CueKind::Step, CueKind::Demonstration];
 
@@ -40,6 +42,7 @@ final class ProgrammeBuilder
         $this->reminders = new ReminderChoice($advice);
     }
 
+    /** @throws ProgrammeTooLarge when it has far more cues than a session can have */
     public static function build(SessionPlan $plan, ?Advice $advice = null, Amendments $amendments = new Amendments()): Programme
     {
         return (new self($plan, $advice ?? Advice::builtIn(), $amendments))->programme();
@@ -126,6 +129,9 @@ final class ProgrammeBuilder
                 $cues = $set->drill->cues($run);
                 if ($part > 0 && $isNew) {
                     $this->change($cues, $definition->title, $start + 1000 * $pieceFrom, $start + 1000 * $pieces[$number][$part - 1][1], $track, $here);
+                }
+                if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
+                    throw new ProgrammeTooLarge(\sprintf('This session has more than %s calls and signs. Take rounds out, or call less often.', number_format(self::MAX_CUES)));
                 }
                 foreach ($cues as $cue) {
                     $this->cues[] = self::cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);

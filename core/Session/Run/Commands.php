@@ -87,6 +87,9 @@ final readonly class Commands
         if (null === $place->round) {
             throw new CommandRefused('Between two blocks there is no round that could be done once more.');
         }
+        if ($this->programme->lengthMs + $this->length($place) > self::LONGEST) {
+            throw new CommandRefused('A session lasts twelve hours at most.');
+        }
 
         return new RunChange($state, $this->name($place), Amendment::again(self::round($place)));
     }
@@ -129,6 +132,14 @@ final readonly class Commands
         }
 
         return [] === $starts ? 0 : min($starts);
+    }
+
+    /** How long a round is, with its rest, ms. */
+    private function length(Place $place): int
+    {
+        $of = array_filter($this->programme->segments, fn (Segment $segment): bool => $this->name($segment->place) === $this->name($place));
+
+        return [] === $of ? 0 : max(array_map(static fn (Segment $segment): int => $segment->toMs, $of)) - $this->start($place);
     }
 
     private static function round(Place $place): Place

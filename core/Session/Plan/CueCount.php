@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Plan;
+
+use Periplus\Core\Session\Drill\DrillRun;
+
+/** Estimates how many cues a round brings, from the first minute of each of its sets. */
+final readonly class CueCount
+{
+    private const SAMPLE_SECONDS = 60;
+    /** Bell, rest, announcement, change and the last ten seconds, of a set or a window. */
+    private const AROUND = 4;
+
+    /** @return int of all its repeats and tracks together */
+    public static function of(Round $round, SessionPlan $plan): int
+    {
+        $lanes = [] === $round->lanes ? [$round->everybody] : array_map($round->lane(...), array_keys($plan->tracks));
+
+        return $round->times * (int) array_sum(array_map(static fn (Lane $lane): float => self::ofLane($lane, $round, $plan), $lanes));
+    }
+
+    private static function ofLane(Lane $lane, Round $round, SessionPlan $plan): float
+    {
+        $count = (float) self::AROUND * \count($lane->windows);
+        foreach ($lane->sets as $set) {
+            $sample = min($set->seconds, self::SAMPLE_SECONDS);
+            $options = $plan->options($round->medium);
+            $run = new DrillRun($set->combinations, $set->parameters, $sample, $options, $plan->numbering, $plan->level, $round->stance);
+            $count += self::AROUND + \count($set->drill->cues($run)) * $set->seconds / $sample;
+        }
+
+        return $count;
+    }
+}
