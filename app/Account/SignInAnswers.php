@@ -29,6 +29,7 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         private Connection $connection,
         private UserPasswordHasherInterface $hasher,
         private AuditLog $audit,
+        private SignInLimiter $limiter,
         private ClockInterface $clock,
     ) {
     }
@@ -46,26 +47,27 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
 
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
     {
+        if ($exception instanceof TooManyLoginAttemptsAuthenticationException) {
+            // One row for a while, not one for each try.
+            $this->audit->addOnce('sign-in.held-back', 'Tries to sign in were held back: there were too many', 600);
+
+            return ProblemResponse::of(429, 'too-many-tries', 'Too many tries. Wait a minute, then sign in again.');
+        }
+        $this->limiter->failed($request);
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
         /** @var array{id: int|string, active: int|string}|false $account */
         $account = \is_string($name) ? $this->connection->fetchAssociative('SELECT id, active FROM user WHERE email = ?', [EmailAddress::of($name)]) : false;
-        $tooMany = $exception instanceof TooManyLoginAttemptsAuthenticationException;
-        if (!$tooMany && (false === $account || !(bool) $account['active'])) {
+        $isActive = false !== $account && (bool) $account['active'];
+        if (!$isActive) {
             $this->takeAsLong($request);
         }
-        if (false !== $account) {
-            $this->audit->add((int) $account['id'], 'sign-in.failed', match (true) {
-                $tooMany => 'was held back after too many tries to sign in',
-                (bool) $account['active'] => 'failed to sign in: the password was wrong',
-                default => 'failed to sign in: the account is blocked',
-            }, 'coaches/'.$account['id']);
-        } elseif (!$tooMany) {
+        if (false === $account) {
             $this->audit->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
+        } else {
+            $this->audit->add((int) $account['id'], 'sign-in.failed', $isActive ? 'failed to sign in: the password was wrong' : 'failed to sign in: the account is blocked', 'coaches/'.$account['id']);
         }
 
-        return $tooMany
-            ? ProblemResponse::of(429, 'too-many-tries', 'Too many tries. Wait a minute, then sign in again.')
-            : ProblemResponse::of(401, 'sign-in-failed', 'The e-mail address or the password is not right.');
+        return ProblemResponse::of(401, 'sign-in-failed', 'The e-mail address or the password is not right.');
     }
 
     #[AsEventListener]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Periplus\App\Account\Accounts;
@@ -113,6 +114,21 @@ final readonly class Logbook implements HasQuota
         $count = $this->connection->fetchOne('SELECT COUNT(*) FROM log_entry');
 
         return new Quota('logbook entries', (int) $count, self::LIMIT);
+    }
+
+    /**
+     * @param list<int> $ids of runs
+     *
+     * @return array<int, true> those that have an entry
+     */
+    public function knownRuns(array $ids): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        $known = $this->connection->fetchFirstColumn('SELECT run_id FROM log_entry WHERE run_id IN (?)', [$ids], [ArrayParameterType::INTEGER]);
+
+        return array_fill_keys(array_map(intval(...), array_filter($known, is_numeric(...))), true);
     }
 
     /** A new one by hand; the same id sent again is the same entry. */
@@ -297,7 +313,8 @@ final readonly class Logbook implements HasQuota
     /** By which the entry of a run is known, also in another gym. */
     public static function keyOf(Run $run): string
     {
-        return 'run-'.$run->id.'-'.substr($run->followKey, 0, 12);
+        // Not the key itself: exports hold this, and the key opens the session to whoever has it.
+        return 'run-'.$run->id.'-'.substr(hash('sha256', $run->followKey), 0, 12);
     }
 
     private static function length(Run $run): int

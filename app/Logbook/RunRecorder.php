@@ -40,9 +40,9 @@ final readonly class RunRecorder implements RunObserver
     {
         $this->runs->running();
         $ended = array_filter($this->runs->endedSince($this->runs->now() - self::BACK), static fn (Run $run): bool => !$run->isRehearsal());
-        $known = $this->logbook->known(array_values(array_map(Logbook::keyOf(...), $ended)));
+        $known = $this->logbook->knownRuns(array_values(array_map(static fn (Run $run): int => $run->id, $ended)));
         foreach ($ended as $run) {
-            if (!isset($known[Logbook::keyOf($run)])) {
+            if (!isset($known[$run->id])) {
                 $this->ended($run);
             }
         }

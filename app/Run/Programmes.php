@@ -30,7 +30,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class Programmes
 {
     /** Of all versions of one session. */
-    private const MAX_BYTES = 32_000_000;
+    private const MAX_BYTES = 16_000_000;
 
     public function __construct(private Connection $connection, private PlanCheck $check, private Clips $clips)
     {
@@ -83,20 +83,26 @@ final readonly class Programmes
     }
 
     /**
-     * What may be shown in any of its versions.
+     * What may be shown in each of its versions.
      *
-     * @return array<string, array{key: string, kind: string, text: string, stands: bool, track: int|null}> by key
+     * @return array<int, array<string, array{key: string, kind: string, text: string, stands: bool, track: int|null}>> by version and key
      */
-    public function cues(int $run): array
+    public function cuesByVersion(int $run): array
     {
         $cues = [];
-        foreach ($this->connection->fetchFirstColumn('SELECT document FROM run_programme WHERE run_id = ? ORDER BY version', [$run]) as $stored) {
+        foreach ($this->connection->fetchAllKeyValue('SELECT version, document FROM run_programme WHERE run_id = ? ORDER BY version', [$run]) as $version => $stored) {
             /** @var array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null}>} $document */
             $document = json_decode(\is_string($stored) ? $stored : '', true, flags: \JSON_THROW_ON_ERROR);
-            $cues = [...$cues, ...array_column($document['cues'], null, 'key')];
+            $cues[(int) $version] = array_column($document['cues'], null, 'key');
         }
 
         return $cues;
+    }
+
+    /** @return array<string, mixed> what may be shown in any of its versions, by key */
+    public function cues(int $run): array
+    {
+        return array_merge(...array_values($this->cuesByVersion($run)));
     }
 
     /** The sound of a clip of that session; null when nothing of it is said so. */

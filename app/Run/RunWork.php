@@ -30,7 +30,8 @@ final readonly class RunWork
     public function of(Run $run, array $content, array $amendments): array
     {
         $programme = $this->programmes->build($content, $amendments);
-        $coverage = $this->coverage($run);
+        $elapsedMs = max(0, ($run->endedMs ?? $run->startedMs) - $run->startedMs) * $run->state->speed;
+        $coverage = $this->coverage($run)->atMost($elapsedMs);
 
         return [DrilledCounter::of($programme, $coverage), DrilledCounter::workMs($programme, $coverage)];
     }

@@ -42,6 +42,10 @@ final readonly class Runs implements HasQuota
     private const GRACE = 600_000;
     /** ms after its end for which athletes may still look at it */
     private const FOLLOWED = 86_400_000;
+    /** By which a wall's clock may be off, ms. */
+    private const CLOCK_ERROR_MS = 60_000;
+    /** Stretches without a jump, of one session: some come from walls that were pressed while the server was away. */
+    private const MAX_PASSAGES = 200;
     /** Most cues that are kept of one session: a day of calls, gone through many times. */
     private const MOST_SHOWN = 50_000;
     private const LIMIT = 10_000;
@@ -255,17 +259,43 @@ final readonly class Runs implements HasQuota
         if (!$this->walls->hasShown($wall, $request->run)) {
             throw new ApiProblem(404, 'not-found', 'This screen has not shown that session.');
         }
-        $known = $this->connection->fetchOne('SELECT COUNT(*) FROM run_shown WHERE run_id = ?', [$request->run]);
+        $run = $this->get($request->run);
+        $known = $this->connection->fetchOne('SELECT COUNT(*) FROM run_shown WHERE run_id = ?', [$run->id]);
         if ((is_numeric($known) ? (int) $known : 0) + \count($request->shown) > self::MOST_SHOWN) {
             throw new ApiProblem(409, 'too-many', 'No session shows so much.');
         }
+        $passages = $this->passages($run->id);
+        $cues = $this->programmes->cues($run->id);
+        [$from, $to] = [$run->startedMs - self::CLOCK_ERROR_MS, ($run->endedMs ?? $this->now()) + self::CLOCK_ERROR_MS];
+        $new = 0;
         foreach ($request->shown as $one) {
-            $this->connection->executeStatement('INSERT IGNORE INTO run_shown (run_id, passage, cue, shown_ms, wall_id) VALUES (?, ?, ?, ?, ?)', [$request->run, $one['passage'], $one['cue'], $one['atMs'], $wall->id]);
+            // What the programme has no cue for, or was shown while the session did not run, was not shown.
+            if (!isset($cues[$one['cue']]) || $one['atMs'] < $from || $one['atMs'] > $to) {
+                continue;
+            }
+            $passages[$one['passage']] ??= \count($passages) < self::MAX_PASSAGES;
+            if ($passages[$one['passage']]) {
+                $new += (int) $this->connection->executeStatement('INSERT IGNORE INTO run_shown (run_id, passage, cue, shown_ms, wall_id) VALUES (?, ?, ?, ?, ?)', [$run->id, $one['passage'], $one['cue'], $one['atMs'], $wall->id]);
+            }
         }
-        $run = $this->get($request->run);
-        if (null !== $run->endedMs) {
+        if ($new > 0 && null !== $run->endedMs) {
             $this->observed($run);
         }
+    }
+
+    /**
+     * Passages of which something was shown, and those that a command began.
+     *
+     * @return array<string, bool> whether more of each is taken, by its id
+     */
+    private function passages(int $id): array
+    {
+        $ids = [
+            ...$this->connection->fetchFirstColumn('SELECT DISTINCT passage FROM run_shown WHERE run_id = ?', [$id]),
+            ...$this->connection->fetchFirstColumn('SELECT command_key FROM run_command WHERE run_id = ?', [$id]),
+        ];
+
+        return array_fill_keys(array_filter($ids, \is_string(...)), true);
     }
 
     /**
@@ -280,12 +310,23 @@ final readonly class Runs implements HasQuota
         $shown = $this->connection->fetchAllAssociative('SELECT s.passage, s.cue, s.shown_ms, w.name AS wall FROM run_shown s LEFT JOIN wall w ON w.id = s.wall_id WHERE s.run_id = ? ORDER BY s.shown_ms, s.cue', [$id]);
         /** @var list<array{kind: string, given_ms: int|string, amendment: string|null, user: string|null, wall: string|null}> $commands */
         $commands = $this->connection->fetchAllAssociative('SELECT c.kind, c.given_ms, c.amendment, u.name AS user, w.name AS wall FROM run_command c LEFT JOIN user u ON u.id = c.user_id LEFT JOIN wall w ON w.id = c.wall_id WHERE c.run_id = ? ORDER BY c.revision', [$id]);
-        $cues = $this->programmes->cues($id);
+        $cues = $this->programmes->cuesByVersion($id);
+        $changes = array_values(array_filter($commands, static fn (array $row): bool => null !== $row['amendment']));
+        // Which programme was played when it was shown: each change of it made the next.
+        $cue = static function (string $key, int $shownMs) use ($cues, $changes): array {
+            $version = 1 + \count(array_filter($changes, static fn (array $change): bool => (int) $change['given_ms'] <= $shownMs));
+            while ($version > 1 && !isset($cues[$version][$key])) {
+                --$version;
+            }
+            $cue = $cues[$version][$key] ?? null;
+
+            return ['kind' => $cue['kind'] ?? null, 'text' => $cue['text'] ?? null, 'stands' => $cue['stands'] ?? false, 'track' => $cue['track'] ?? null];
+        };
 
         return [
             'run' => $run->toArray($this->now()),
             'commands' => array_map(static fn (array $row): array => ['kind' => $row['kind'], 'atMs' => (int) $row['given_ms'], 'by' => $row['user'] ?? $row['wall'] ?? '', 'chain' => self::chain($row['amendment'])], $commands),
-            'shown' => array_map(static fn (array $row): array => ['passage' => $row['passage'], 'cue' => $row['cue'], 'atMs' => (int) $row['shown_ms'], 'kind' => $cues[$row['cue']]['kind'] ?? null, 'text' => $cues[$row['cue']]['text'] ?? null, 'stands' => $cues[$row['cue']]['stands'] ?? false, 'track' => $cues[$row['cue']]['track'] ?? null, 'wall' => $row['wall']], $shown),
+            'shown' => array_map(static fn (array $row): array => ['passage' => $row['passage'], 'cue' => $row['cue'], 'atMs' => (int) $row['shown_ms'], ...$cue($row['cue'], (int) $row['shown_ms']), 'wall' => $row['wall']], $shown),
         ];
     }
 

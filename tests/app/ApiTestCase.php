@@ -80,6 +80,14 @@ abstract class ApiTestCase extends WebTestCase
         return ['name' => 'Cellar window', 'text' => '1 2 3b exit', 'rules' => 'boxing', 'themes' => ['liver'], 'note' => 'Under the elbow.', ...$with];
     }
 
+    /** As the head coach. */
+    protected function setTimeZone(string $zone): Answer
+    {
+        $version = $this->ask('GET', '/api/gym')->body['version'];
+
+        return $this->ask('PUT', '/api/gym', ['name' => 'Our gym', 'timeZone' => $zone], ['If-Match' => \sprintf('"%s"', \is_int($version) ? $version : 0)]);
+    }
+
     /**
      * @template T of object
      *

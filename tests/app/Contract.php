@@ -81,7 +81,7 @@ final class Contract
         /** @var array<string, array<string, array<string, mixed>>> $paths */
         $paths = self::document()['paths'];
         foreach ($paths as $template => $item) {
-            $pattern = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[\w-]+', preg_quote($template, '#')).'$#';
+            $pattern = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[\w.-]+', preg_quote($template, '#')).'$#';
             if (1 === preg_match($pattern, $path) && isset($item[$method])) {
                 return $item[$method];
             }

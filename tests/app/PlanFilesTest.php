@@ -70,7 +70,7 @@ final class PlanFilesTest extends ApiTestCase
     public function testACalendarKeepsTheIdOfASessionAndCountsItsVersions(): void
     {
         $this->signIn('head');
-        $this->ask('PUT', '/api/gym/time-zone', ['timeZone' => 'Europe/Lisbon']);
+        $this->setTimeZone('Europe/Lisbon');
         $soon = (new \DateTimeImmutable('+3 days'))->format('Y-m-d').'T18:30';
         $id = $this->ask('POST', '/api/plans', PlanTest::plan(['name' => 'Liver; body, and "more"', 'startsAt' => $soon]))->id();
         $first = $this->calendar();

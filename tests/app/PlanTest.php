@@ -108,7 +108,7 @@ final class PlanTest extends ApiTestCase
     public function testDaysAreThoseOfTheGymsTimeZone(): void
     {
         $this->signIn('head');
-        self::assertSame(204, $this->ask('PUT', '/api/gym/time-zone', ['timeZone' => 'Pacific/Auckland'])->status);
+        self::assertSame(200, $this->setTimeZone('Pacific/Auckland')->status);
         $this->ask('POST', '/api/plans', self::plan(['startsAt' => '2026-12-01T00:30']));
 
         self::assertSame(['Liver'], $this->names('?from=2026-12-01&to=2026-12-01'));
@@ -119,13 +119,13 @@ final class PlanTest extends ApiTestCase
     public function testAnHourThatTheClocksLeaveOutIsRefused(): void
     {
         $this->signIn('head');
-        $this->ask('PUT', '/api/gym/time-zone', ['timeZone' => 'Europe/Lisbon']);
+        $this->setTimeZone('Europe/Lisbon');
         // In Lisbon the clocks go from 1:00 to 2:00 on 28 March 2027.
         $answer = $this->ask('POST', '/api/plans', self::plan(['startsAt' => '2027-03-28T01:30']));
 
         self::assertSame([422, 'invalid'], [$answer->status, $answer->body['type']]);
-        self::assertSame(422, $this->ask('PUT', '/api/gym/time-zone', ['timeZone' => 'Mars/Olympus'])->status);
-        self::assertSame('Europe/Lisbon', $this->ask('GET', '/api/session')->body['timeZone']);
+        self::assertSame(422, $this->setTimeZone('Mars/Olympus')->status);
+        self::assertSame('Europe/Lisbon', $this->ask('GET', '/api/gym')->body['timeZone']);
     }
 
     /** @param array<string, mixed> $with */

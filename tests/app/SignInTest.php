@@ -7,6 +7,7 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Account\SessionView;
 use Periplus\App\Account\SignInAnswers;
+use Periplus\App\Account\SignInLimiter;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -57,7 +58,7 @@ final class SignInTest extends ApiTestCase
         $connection->executeStatement("UPDATE user SET email = 'blocked@gym.example', active = 0 WHERE email = 'other@gym.example'");
         $hasher = $this->createMock(UserPasswordHasherInterface::class);
         $hasher->expects(self::exactly($hashed))->method('hashPassword')->with(self::isInstanceOf(User::class), 'as long as it takes');
-        $answers = new SignInAnswers(self::service(SessionView::class), $connection, $hasher, self::service(AuditLog::class), new MockClock());
+        $answers = new SignInAnswers(self::service(SessionView::class), $connection, $hasher, self::service(AuditLog::class), self::service(SignInLimiter::class), new MockClock());
         $request = Request::create('/api/session', 'POST', content: '{"password":"as long as it takes"}');
         $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $email);
 

@@ -61,6 +61,21 @@ final readonly class Coverage
         return new self($stretches);
     }
 
+    /** Returns it without what goes beyond so many ms in all: nobody trains longer than the session lasted. */
+    public function atMost(int $ms): self
+    {
+        $stretches = [];
+        foreach ($this->stretches as [$from, $to]) {
+            $to = min($to, $from + $ms);
+            $ms -= max(0, $to - $from);
+            if ($to > $from) {
+                $stretches[] = [$from, $to];
+            }
+        }
+
+        return new self($stretches);
+    }
+
     /** How often the time from one moment to another was gone through: 1 for once, 0.5 for half of it. */
     public function times(int $fromMs, int $toMs): float
     {
