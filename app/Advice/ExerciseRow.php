@@ -11,7 +11,7 @@ final readonly class ExerciseRow
 {
     /** @param list<string> $for */
     public function __construct(
-        #[Assert\Regex('/^[a-z0-9-]{1,40}$/', message: 'The id of an exercise has small letters, digits and hyphens.')]
+        #[Assert\Regex('/^[a-z0-9-]{1,40}$/D', message: 'The id of an exercise has small letters, digits and hyphens.')]
         public string $id,
         #[Assert\NotBlank(message: 'Give the exercise a name.', normalizer: 'trim')]
         #[Assert\Length(max: 60, maxMessage: 'A name has at most {{ limit }} characters.')]

@@ -37,7 +37,7 @@ final readonly class CourseRequest
         public int $minutes = 60,
         #[Assert\Range(min: 1, max: 7, notInRangeMessage: 'A weekday is 1, Monday, to 7, Sunday.')]
         public ?int $weekday = null,
-        #[Assert\Regex('/^([01]\d|2[0-3]):[0-5]\d$/', message: 'A time is written as 18:30.')]
+        #[Assert\Regex('/^([01]\d|2[0-3]):[0-5]\d$/D', message: 'A time is written as 18:30.')]
         public ?string $time = null,
         #[Assert\Range(min: 30, max: 600, notInRangeMessage: 'A round lasts {{ min }} to {{ max }} seconds.')]
         public int $work = 180,

@@ -10,7 +10,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 #[\Attribute(\Attribute::TARGET_PROPERTY)]
 final class Id extends Assert\Compound
 {
-    public const PATTERN = '/^[A-Za-z0-9-]{8,64}$/';
+    public const PATTERN = '/^[A-Za-z0-9-]{8,64}$/D';
 
     protected function getConstraints(array $options): array
     {

@@ -14,6 +14,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
@@ -42,9 +43,9 @@ final readonly class LogFileController
     #[Route('/api/logbook/import', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
-    public function import(Request $request, #[CurrentUser] User $user): JsonResponse
+    public function import(Request $request, #[CurrentUser] User $user, #[MapQueryParameter] int $from = 0): JsonResponse
     {
-        return new JsonResponse($this->files->import($request->getContent(), $user));
+        return new JsonResponse($this->files->import($request->getContent(), $user, max(0, $from)));
     }
 
     #[Route('/api/reports/month.pdf/{month<\d{4}-\d\d>}', methods: 'GET')]

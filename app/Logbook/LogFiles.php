@@ -32,6 +32,12 @@ final readonly class LogFiles
     private const BATCH = 500;
     /** Most entries of a file that comes in. */
     private const MOST = 20_000;
+    /** Entries that are taken in at a time. */
+    private const STEP = 100;
+    /** Of one entry. */
+    private const MAX_DRILLED = 500;
+    private const MAX_FALLEN = 200;
+    private const MAX_COUNT = 1e6;
 
     public function __construct(private Logbook $logbook, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
     {
@@ -69,18 +75,23 @@ final readonly class LogFiles
     }
 
     /**
-     * Takes a file in. What is there already stays as it is.
+     * Takes the next entries of a file in, all of them or none. What is there already stays as it is, so that a file whose
+     * import was cut off can be sent again.
      *
-     * @return array{new: int, known: int}
+     * @param int $from entries that were taken in before
+     *
+     * @return array{new: int, known: int, next: int|null, total: int} next: from where to go on; null at the end
      *
      * @throws ApiProblem when it cannot be read, with the place
      */
-    public function import(string $text, User $editor): array
+    public function import(string $text, User $editor, int $from = 0): array
     {
         $entries = str_starts_with(ltrim($text, "\xEF\xBB\xBF \t\r\n"), '{') ? $this->ofJson($text) : $this->ofCsv($text);
         if (\count($entries) > self::MOST) {
             throw self::wrong(\sprintf('The file has %s entries; at most %s come in at a time. Split it.', number_format(\count($entries)), number_format(self::MOST)));
         }
+        $total = \count($entries);
+        $entries = \array_slice($entries, $from, self::STEP, true);
         $courses = array_flip($this->courses->names());
         $known = $this->logbook->known(array_map(strval(...), array_keys($entries)));
         $new = [];
@@ -93,7 +104,7 @@ final readonly class LogFiles
             $this->logbook->import($new, $editor);
         }
 
-        return ['new' => \count($new), 'known' => \count($known)];
+        return ['new' => \count($new), 'known' => \count($known), 'next' => $from + self::STEP < $total ? $from + self::STEP : null, 'total' => $total];
     }
 
     /** @return iterable<LogEntry> */
@@ -140,7 +151,7 @@ final readonly class LogFiles
         $entries = [];
         foreach ($data['entries'] as $at => $entry) {
             $key = \is_array($entry) ? $entry['key'] ?? null : null;
-            if (!\is_array($entry) || !\is_string($key) || 1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/', $key)) {
+            if (!\is_array($entry) || !\is_string($key) || 1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/D', $key)) {
                 throw self::wrong(\sprintf('Entry %d of the file has no key.', (int) $at + 1));
             }
             $entries[$key] = $entry;
@@ -173,7 +184,7 @@ final readonly class LogFiles
             $row = array_map(static fn (?string $cell): string => Csv::read((string) $cell), array_combine(self::COLUMNS, $cells));
             $number = static fn (string $cell): ?float => '' === $cell ? null : (is_numeric($cell) ? (float) $cell : throw self::wrong(\sprintf('Line %d: “%s” is no number.', $line, mb_strimwidth($cell, 0, 30, '…'))));
             $whole = static fn (string $cell): ?int => null === $number($cell) ? null : (int) $number($cell);
-            if (1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/', $row['key'])) {
+            if (1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/D', $row['key'])) {
                 throw self::wrong(\sprintf('Line %d has no key.', $line));
             }
             $entries[$row['key']] ??= ['day' => $row['day'], 'session' => $row['session'], 'course' => '' === $row['course'] ? null : $row['course'], 'coach' => $row['coach'], 'lengthMs' => $whole($row['lengthMs']), 'workMs' => $whole($row['workMs']), 'orthodox' => $whole($row['orthodox']), 'southpaw' => $whole($row['southpaw']), 'levels' => array_filter(['1' => $whole($row['level1']), '2' => $whole($row['level2']), '3' => $whole($row['level3'])], \is_int(...)), 'effort' => $whole($row['effort']), 'note' => $row['note'], 'drilled' => [], 'fallen' => []];
@@ -199,10 +210,19 @@ final readonly class LogFiles
     {
         $text = static fn (mixed $value, int $most): string => \is_string($value) ? mb_substr($value, 0, $most) : '';
         $whole = static fn (mixed $value, int $least, int $most): ?int => is_numeric($value) ? max($least, min($most, (int) $value)) : null;
+        $count = static fn (mixed $value): float => is_numeric($value) ? round(max(0.0, min(self::MAX_COUNT, (float) $value)), 3) : 0.0;
         $day = $text($entry['day'] ?? null, 10);
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         if (false === $date || $date->format('Y-m-d') !== $day) {
             throw self::wrong(\sprintf('%s: “%s” is no day. Write it as 2026-11-26.', $where, $day));
+        }
+        if ($day < Period::EARLIEST || $day > $this->clock->now()->modify('+1 day')->format('Y-m-d')) {
+            throw self::wrong(\sprintf('%s: nobody trained on %s. A day lies between %s and today.', $where, $day, Period::EARLIEST));
+        }
+        foreach (['drilled' => self::MAX_DRILLED, 'fallen' => self::MAX_FALLEN] as $part => $most) {
+            if (\is_array($entry[$part] ?? null) && \count($entry[$part]) > $most) {
+                throw self::wrong(\sprintf('%s has %s of “%s”; a session has at most %d.', $where, number_format(\count($entry[$part])), $part, $most));
+            }
         }
         $drilled = [];
         foreach (\is_array($entry['drilled'] ?? null) ? $entry['drilled'] : [] as $row) {
@@ -211,7 +231,7 @@ final readonly class LogFiles
             }
             $stance = Stance::from($text($row['stance'] ?? null, 10));
             $chain = $this->chain($row['chain'] ?? null, $stance, $where);
-            $drilled[] = ['combination_id' => null === $chain ? null : $chain[1], 'name' => $text($row['combination'] ?? null, 120), 'notation' => $chain[0] ?? null, 'stance' => $stance->value, 'thrown' => $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null, 'medium' => $text($row['medium'] ?? null, 10), 'level' => $whole($row['level'] ?? null, 1, 3), 'ms' => $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0, 'other_ms' => $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0, 'repetitions' => round(is_numeric($row['repetitions'] ?? null) ? max(0.0, (float) $row['repetitions']) : 0.0, 3), 'strikes' => round(is_numeric($row['strikes'] ?? null) ? max(0.0, (float) $row['strikes']) : 0.0, 3)];
+            $drilled[] = ['combination_id' => null === $chain ? null : $chain[1], 'name' => $text($row['combination'] ?? null, 120), 'notation' => $chain[0] ?? null, 'stance' => $stance->value, 'thrown' => $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null, 'medium' => $text($row['medium'] ?? null, 10), 'level' => $whole($row['level'] ?? null, 1, 3), 'ms' => $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0, 'other_ms' => $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0, 'repetitions' => $count($row['repetitions'] ?? null), 'strikes' => $count($row['strikes'] ?? null)];
         }
         $fallen = [];
         foreach (\is_array($entry['fallen'] ?? null) ? $entry['fallen'] : [] as $row) {

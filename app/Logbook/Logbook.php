@@ -303,7 +303,7 @@ final readonly class Logbook implements HasQuota
         $message = match (true) {
             false === $date || $date->format('Y-m-d') !== $day => 'There is no such day.',
             $day > $this->gym->today()->format('Y-m-d') => 'What was not drilled yet is planned, not logged: this day has not come.',
-            $day < '1990-01-01' => 'This day is too long ago.',
+            $day < Period::EARLIEST => 'This day is too long ago.',
             default => null,
         };
 

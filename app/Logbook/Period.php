@@ -11,6 +11,8 @@ final readonly class Period
 {
     /** Most years that are looked back. */
     private const YEARS = 30;
+    public const EARLIEST = '1990-01-01';
+    private const LATEST = '2101-01-01';
 
     private function __construct(public string $from, public string $to)
     {
@@ -40,8 +42,8 @@ final readonly class Period
     public static function month(string $month): self
     {
         $first = \DateTimeImmutable::createFromFormat('!Y-m-d', $month.'-01');
-        if (false === $first || $first->format('Y-m') !== $month) {
-            throw self::wrong('month', 'A month is written as 2026-11.');
+        if (false === $first || $first->format('Y-m') !== $month || !self::isNear($month)) {
+            throw self::wrong('month', 'A month is written as 2026-11; the logbook reaches from 1990 to 2100.');
         }
 
         return new self($first->format('Y-m-d'), $first->modify('last day of this month')->format('Y-m-d'));
@@ -58,11 +60,17 @@ final readonly class Period
         return $weeks;
     }
 
+    /** Whether a day or a month is one that a gym can have trained on. */
+    private static function isNear(string $day): bool
+    {
+        return $day >= self::EARLIEST && $day < self::LATEST;
+    }
+
     private static function day(string $day, string $field): string
     {
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
 
-        return false !== $date && $date->format('Y-m-d') === $day ? $day : throw self::wrong($field, 'A day is written as 2026-11-26.');
+        return false !== $date && $date->format('Y-m-d') === $day && self::isNear($day) ? $day : throw self::wrong($field, 'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.');
     }
 
     private static function wrong(string $field, string $message): ApiProblem

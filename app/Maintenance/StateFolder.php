@@ -13,7 +13,7 @@ use Symfony\Component\Filesystem\Filesystem;
  */
 final readonly class StateFolder
 {
-    private const BACKUP = '/^(nightly|by-hand|before-upgrade|before-restore|demo)-[0-9-]{8,20}\.tar$/';
+    private const BACKUP = '/^(nightly|by-hand|before-upgrade|before-restore|demo)-[0-9-]{8,20}\.tar$/D';
     private const COPY_BYTES = 1_000_000;
 
     private Filesystem $files;

@@ -29,11 +29,19 @@ final class Vtt
             }
             $lines[] = $cue['kind'].'-'.$at;
             $lines[] = self::time($cue['atMs']).' --> '.self::time($until);
-            $lines[] = (null === $cue['track'] ? '' : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? 'Track').'>').implode("\n", array_map(self::text(...), explode("\n", $text)));
+            $lines[] = (null === $cue['track'] ? '' : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? 'Track').'>').self::lines($text);
             $lines[] = '';
         }
 
         return implode("\n", $lines);
+    }
+
+    /** An empty line would end the cue. */
+    private static function lines(string $text): string
+    {
+        $lines = array_filter(array_map(self::text(...), explode("\n", $text)), static fn (string $line): bool => '' !== trim($line));
+
+        return [] === $lines ? '…' : implode("\n", $lines);
     }
 
     private static function time(int $ms): string

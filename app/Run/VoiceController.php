@@ -55,6 +55,7 @@ final readonly class VoiceController
 
     /** How a text sounds, in the voice of the gym or as it was recorded. */
     #[Route('/sample', methods: 'GET')]
+    #[HeavyWork]
     public function sample(#[MapQueryParameter] string $text): Response
     {
         if ('' === trim($text) || mb_strlen($text) > 200) {

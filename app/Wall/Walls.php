@@ -22,13 +22,13 @@ final readonly class Walls
     /** @return list<Wall> by name */
     public function all(): array
     {
-        return $this->select('revoked_at IS NULL ORDER BY name, id', []);
+        return $this->select('revoked_at IS NULL ORDER BY w.name, w.id', []);
     }
 
     /** @return list<Wall> those that show this session */
     public function showing(int $run): array
     {
-        return $this->select('revoked_at IS NULL AND run_id = ? ORDER BY name, id', [$run]);
+        return $this->select('revoked_at IS NULL AND run_id = ? ORDER BY w.name, w.id', [$run]);
     }
 
     /** The wall with that key; null when there is none, or it was revoked. */
@@ -40,7 +40,7 @@ final readonly class Walls
     /** @throws ApiProblem when there is none */
     public function get(int $id): Wall
     {
-        return $this->select('revoked_at IS NULL AND id = ?', [$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such wall. It may have been revoked.');
+        return $this->select('revoked_at IS NULL AND w.id = ?', [$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such wall. It may have been revoked.');
     }
 
     public function create(WallRequest $request, User $editor): Wall
@@ -111,7 +111,8 @@ final readonly class Walls
     private function select(string $where, array $values): array
     {
         /** @var list<array{id: int|string, name: string, wall_key: string, has_keys: int|string, run_id: int|string|null, seen_at: string|null}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT id, name, wall_key, has_keys, run_id, seen_at FROM wall WHERE '.$where, $values);
+        // A wall whose coach is blocked goes on showing, but presses nothing.
+        $rows = $this->connection->fetchAllAssociative('SELECT w.id, w.name, w.wall_key, w.has_keys AND u.active AS has_keys, w.run_id, w.seen_at FROM wall w JOIN user u ON u.id = w.editor_id WHERE '.$where, $values);
 
         return array_map(static fn (array $row): Wall => new Wall(
             (int) $row['id'],

@@ -106,7 +106,7 @@ final class LogbookTest extends ApiTestCase
     /** @param array<string, mixed> $with */
     #[TestWith([['day' => '2026-11-27'], 'What was not drilled yet is planned, not logged: this day has not come.'])]
     #[TestWith([['day' => '2026-02-30'], 'There is no such day.'])]
-    #[TestWith([['day' => 'Friday'], 'A day is written as 2026-11-26.'])]
+    #[TestWith([['day' => 'Friday'], 'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.'])]
     #[TestWith([['effort' => 11], 'How hard it felt is 0 to 10.'])]
     #[TestWith([['orthodox' => -1], '0 to 500 athletes.'])]
     #[TestWith([['levels' => ['4' => 2]], 'The level is 1, 2 or 3.'])]
@@ -349,8 +349,8 @@ final class LogbookTest extends ApiTestCase
     }
 
     #[TestWith(['/api/reports/load?from=2026-12-01&to=2026-11-01', 'The first day comes after the last. Turn them round.'])]
-    #[TestWith(['/api/reports/links?from=yesterday', 'A day is written as 2026-11-26.'])]
-    #[TestWith(['/api/reports/month?month=2026-13', 'A month is written as 2026-11.'])]
+    #[TestWith(['/api/reports/links?from=yesterday', 'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.'])]
+    #[TestWith(['/api/reports/month?month=2026-13', 'A month is written as 2026-11; the logbook reaches from 1990 to 2100.'])]
     public function testAWrongPeriodIsRefused(string $path, string $message): void
     {
         self::assertSame([422, $message], [($answer = $this->ask('GET', $path))->status, $answer->title()]);

@@ -108,6 +108,7 @@ export type LinkTrouble = Schemas["LinkTrouble"];
 export type LoadReport = Schemas["LoadReport"];
 export type LogDrilled = Schemas["LogDrilled"];
 export type LogEntry = Schemas["LogEntry"];
+export type LogImport = Schemas["LogImport"];
 export type LogRow = Schemas["LogRow"];
 export type Measured = Schemas["Measured"];
 export type MeasuredLink = Schemas["MeasuredLink"];

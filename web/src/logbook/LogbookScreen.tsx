@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Checkbox, Pagination, Select } from "antd";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { answered, api, type LogRow } from "../api/client";
+import { answered, api, type LogImport, type LogRow } from "../api/client";
 import { logbookChanged } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 import { useCourses } from "../api/useCourses";
@@ -202,15 +202,29 @@ function Files() {
   const queries = useQueryClient();
   const notice = useNotice();
   const input = useRef<HTMLInputElement>(null);
+  const [taken, setTaken] = useState<{ done: number; total: number } | null>(null);
   const take = useMutation({
-    mutationFn: async (file: File) =>
-      answered(
-        api.POST("/api/logbook/import", {
-          body: await file.text(),
-          bodySerializer: (text) => text as string,
-          headers: { "Content-Type": "text/plain" },
-        }),
-      ),
+    mutationFn: async (file: File) => {
+      const body = await file.text();
+      const sum = { new: 0, known: 0 };
+      // Step by step; one that is cut off is sent again and doubles nothing.
+      for (let from: number | null = 0; from !== null; ) {
+        const done: LogImport = await answered(
+          api.POST("/api/logbook/import", {
+            params: { query: { from } },
+            body,
+            bodySerializer: (text) => text as string,
+            headers: { "Content-Type": "text/plain" },
+          }),
+        );
+        sum.new += done.new;
+        sum.known += done.known;
+        from = done.next;
+        setTaken({ done: from ?? done.total, total: done.total });
+      }
+      return sum;
+    },
+    onSettled: () => setTaken(null),
     onSuccess: (done) => {
       logbookChanged(queries);
       notice.done(
@@ -247,6 +261,11 @@ function Files() {
           <Button loading={take.isPending} onClick={() => input.current?.click()}>
             Import
           </Button>
+          {taken && (
+            <span className="small" role="status">
+              {taken.done} of {taken.total} sessions
+            </span>
+          )}
         </>
       )}
     </>
