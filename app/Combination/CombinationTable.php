@@ -106,6 +106,29 @@ final readonly class CombinationTable implements StoredChains
         return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'), $ids);
     }
 
+    /**
+     * Returns those in use whose name or chain is what was typed, or begins with it: exact name, name begins, exact chain,
+     * chain begins.
+     *
+     * @param string|null $sequence of what was typed, where it can be read as a chain
+     *
+     * @return list<int>
+     */
+    public function closest(string $typed, ?string $sequence, int $size): array
+    {
+        $begins = addcslashes($typed, '%_\\').'%';
+        $rank = 'CASE WHEN c.name = :typed THEN 0 WHEN c.name LIKE :begins THEN 1 WHEN c.sequence = :sequence THEN 2 ELSE 3 END';
+        $ids = $this->connection->fetchFirstColumn(
+            'SELECT c.id FROM combination c WHERE c.archived_at IS NULL'
+            .' AND (c.name LIKE :begins OR (c.sequence >= :sequence AND c.sequence < :beyond AND :sequence <> \'\'))'
+            .' ORDER BY '.$rank.', c.length_ms, c.name, c.id LIMIT '.$size,
+            ['typed' => $typed, 'begins' => $begins, 'sequence' => (string) $sequence, 'beyond' => $sequence."\xff\xff"],
+            ['typed' => ParameterType::STRING, 'begins' => ParameterType::STRING, 'sequence' => ParameterType::BINARY, 'beyond' => ParameterType::BINARY],
+        );
+
+        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'), $ids);
+    }
+
     /** @param Condition $where */
     public function count(array $where = ['1 = 1', []]): int
     {

@@ -140,7 +140,7 @@ final readonly class ImportRuns
             $rows = $this->connection->fetchAllAssociative("SELECT line, kind, content, fingerprint, combination_id, combination_version FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') ORDER BY line", [$id]);
             [$new, $lines, $changed] = [[], [], []];
             foreach ($rows as $row) {
-                [$content, $archived] = self::stored($row['content']);
+                [$content, $archived] = self::stored($row['content']) ?? throw new \LogicException('What comes in was read.');
                 $draft = $this->drafts->of($content);
                 if ('changed' === $row['kind']) {
                     $changed[] = [(int) $row['combination_id'], (int) $row['combination_version'], $draft];
@@ -230,7 +230,7 @@ final readonly class ImportRuns
             if ($request->leaveOut) {
                 return;
             }
-            $before = null === $row['content'] ? null : self::stored($row['content']);
+            $before = self::stored($row['content']);
             $isNew = null !== $request->chain || null === $before;
             $fields = [
                 'name' => $request->name ?? $before[0]->name ?? '',
@@ -258,7 +258,7 @@ final readonly class ImportRuns
         return ['id' => $id, 'state' => $run['state'], 'total' => $run['total'], 'done' => $run['done'], 'counts' => (object) array_map(intval(...), $counts)];
     }
 
-    /** @return list<array{entry: int, kind: string, source: string, content: CombinationContent|null, message: string, combination: int|null}> of what was read so far */
+    /** @return list<array{entry: int, kind: string, source: string, content: CombinationContent|null, written: array{name: string, chain: string}|null, message: string, combination: int|null}> of what was read so far */
     public function lines(int $id, string $kind, int $page, int $size): array
     {
         /** @var list<array{line: int|string, kind: string, source: string, content: string|null, message: string, combination_id: int|string|null}> $rows */
@@ -271,7 +271,8 @@ final readonly class ImportRuns
             'entry' => (int) $row['line'],
             'kind' => $row['kind'],
             'source' => $row['source'],
-            'content' => null === $row['content'] ? null : self::stored($row['content'])[0],
+            'content' => self::stored($row['content'])[0] ?? null,
+            'written' => self::written($row['content']),
             'message' => $row['message'],
             'combination' => null === $row['combination_id'] ? null : (int) $row['combination_id'],
         ], $rows);
@@ -290,7 +291,8 @@ final readonly class ImportRuns
         foreach ($rows as $row) {
             $line = (int) $row['line'];
             $entries[$line] = ImportEntry::ofJson($row['content'], $row['message']);
-            $judged[$line] = ['kind' => 'unreadable', 'message' => $entries[$line]->problem, 'content' => null];
+            // As it was written, to be mended in place.
+            $judged[$line] = ['kind' => 'unreadable', 'message' => $entries[$line]->problem, 'content' => $row['content']];
             if (null === $entries[$line]->fields) {
                 continue;
             }
@@ -304,7 +306,8 @@ final readonly class ImportRuns
         $chains = $this->table->withChains(array_values(array_unique($fingerprints)));
         $names = $this->table->named(array_values(array_map(static fn (CombinationDraft $draft): string => $draft->content->name, $drafts)));
         $earlier = $this->earlier($id, array_values(array_unique($fingerprints)));
-        $near = [];
+        $namesakes = $this->namesakes($id, array_values(array_map(static fn (CombinationDraft $draft): string => mb_strtolower($draft->content->name), $drafts)));
+        [$near, $hints] = [[], []];
         foreach ($drafts as $line => $draft) {
             $fingerprint = $fingerprints[$line];
             $archived = true === ($entries[$line]->fields['archived'] ?? false);
@@ -318,6 +321,12 @@ final readonly class ImportRuns
             )];
             if (\in_array($judged[$line]['kind'], ['new', 'changed'], true)) {
                 $earlier[$fingerprint] ??= $line;
+                $name = mb_strtolower($draft->content->name);
+                $namesake = $namesakes[$name] ?? $line;
+                $namesakes[$name] = min($namesake, $line);
+                if ($namesake < $line) {
+                    $hints[$line] = \sprintf('Entry %d has the same name.', $namesake);
+                }
             }
             if ('new' === $judged[$line]['kind']) {
                 $near[$line] = $draft->inStance;
@@ -325,6 +334,10 @@ final readonly class ImportRuns
         }
         foreach ($this->similar->nearest($near) as $line => $nearest) {
             $judged[$line]['message'] = \sprintf('%s “%s” (%s).', ucfirst($nearest['relation']->words()), $nearest['row']['name'], $nearest['row']['notation']);
+        }
+        foreach ($hints as $line => $hint) {
+            $message = $judged[$line]['message'] ?? '';
+            $judged[$line]['message'] = trim($hint.' '.(\is_string($message) ? $message : ''));
         }
 
         return $judged;
@@ -339,6 +352,20 @@ final readonly class ImportRuns
     {
         /** @var array<string, int|string> $lines */
         $lines = [] === $fingerprints ? [] : $this->connection->fetchAllKeyValue("SELECT fingerprint, MIN(line) FROM import_line WHERE import_id = ? AND fingerprint IN (?) AND kind IN ('new', 'changed') GROUP BY fingerprint", [$id, $fingerprints], [ParameterType::INTEGER, ArrayParameterType::STRING]);
+
+        return array_map(intval(...), $lines);
+    }
+
+    /**
+     * @param list<string> $names in lower case
+     *
+     * @return array<string, int> by name: the first entry of the file that has it
+     */
+    private function namesakes(int $id, array $names): array
+    {
+        $name = "LOWER(JSON_VALUE(content, '$.content.name'))";
+        /** @var array<string, int|string> $lines */
+        $lines = [] === $names ? [] : $this->connection->fetchAllKeyValue("SELECT $name, MIN(line) FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') AND $name IN (?) GROUP BY $name", [$id, $names], [ParameterType::INTEGER, ArrayParameterType::STRING]);
 
         return array_map(intval(...), $lines);
     }
@@ -422,11 +449,25 @@ final readonly class ImportRuns
         return json_encode(['archived' => $archived, 'content' => $content->toArray()], \JSON_THROW_ON_ERROR);
     }
 
-    /** @return array{CombinationContent, bool} what {@see json} wrote */
-    private static function stored(string $json): array
+    /** @return array{name: string, chain: string}|null as it stands in the file, of an entry that could not be read */
+    private static function written(?string $json): ?array
     {
-        /** @var array{archived: bool, content: array<string, mixed>} $data */
-        $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
+        if (null === $json || null !== self::stored($json)) {
+            return null;
+        }
+        $fields = ImportEntry::ofJson($json, '')->fields;
+
+        return null === $fields ? null : ['name' => $fields['name'], 'chain' => $fields['chain']];
+    }
+
+    /** @return array{CombinationContent, bool}|null what {@see json} wrote; null for an entry that was not read */
+    private static function stored(?string $json): ?array
+    {
+        /** @var array{archived?: bool, content?: array<string, mixed>} $data */
+        $data = json_decode($json ?? '{}', true, flags: \JSON_THROW_ON_ERROR);
+        if (!isset($data['content'], $data['archived'])) {
+            return null;
+        }
 
         return [CombinationContent::ofJson(json_encode($data['content'], \JSON_THROW_ON_ERROR)), $data['archived']];
     }

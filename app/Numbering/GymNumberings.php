@@ -71,7 +71,14 @@ final class GymNumberings
         return $all;
     }
 
-    /** The version, held until the transaction ends; null when there is none of that id. */
+    /** @return list<string> names of the coaches who read in the gym's numbering because they chose none */
+    public function followers(): array
+    {
+        $names = $this->connection->fetchFirstColumn('SELECT name FROM user WHERE active = 1 AND numbering IS NULL ORDER BY name');
+
+        return array_values(array_filter($names, is_string(...)));
+    }
+
     /** @return array<string, list<string>> by numbering the names of the coaches who read in it */
     public function readers(): array
     {
@@ -83,6 +90,7 @@ final class GymNumberings
         return $readers;
     }
 
+    /** The version, held until the transaction ends; null when there is none of that id. */
     public function version(string $id): ?int
     {
         /** @var int|string|false $version */

@@ -57,6 +57,7 @@ final readonly class NumberingController
         $response = new JsonResponse([
             'numberings' => $numberings,
             'ofGym' => $this->numberings->ofGym(),
+            'followers' => $this->numberings->followers(),
             'readers' => (object) $this->numberings->readers(),
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));

@@ -77,6 +77,18 @@ final readonly class Proposals
         return ['open' => (int) $row['open'], 'returned' => (int) $row['returned'], 'approved' => (int) $decided['approved'], 'rejected' => (int) $decided['rejected']];
     }
 
+    /** @return list<array{id: int, name: string, author: string}> other proposals that wait with the same chain, the oldest first */
+    public function sameChain(Proposal $proposal): array
+    {
+        if (ProposalKind::Retirement === $proposal->kind || $proposal->state->isDecided()) {
+            return [];
+        }
+        /** @var list<array{id: int|string, name: string, author: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative("SELECT p.id, JSON_VALUE(p.content, '$.name') AS name, u.name AS author FROM proposal p JOIN user u ON u.id = p.author_id WHERE p.state IN ('open', 'returned') AND p.id <> ? AND p.kind <> ? AND JSON_VALUE(p.content, '$.notation') = ? ORDER BY p.id LIMIT 10", [$proposal->id, ProposalKind::Retirement->value, $proposal->content->notation]);
+
+        return array_map(static fn (array $row): array => [...$row, 'id' => (int) $row['id']], $rows);
+    }
+
     /**
      * What was said last about each of them, once it is not open.
      *

@@ -99,6 +99,7 @@ final readonly class ReviewController
             'result' => $write($merge['result']),
             'changed' => $merge['changed'],
             'movedOn' => $merge['movedOn'],
+            'sameChain' => $this->proposals->sameChain($proposal),
             'steps' => array_map(static fn (array $step): array => [...$step, 'content' => $write($step['content'])], $this->proposals->steps($proposal)),
         ], $status, ['ETag' => \sprintf('"%d"', $proposal->version)]);
     }

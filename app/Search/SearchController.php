@@ -8,12 +8,17 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\Http\PlainText;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\Core\Combination\Sequence;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Search\Clause;
 use Periplus\Core\Search\SearchQuery;
 use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Stance;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\Routing\Attribute\Route;
@@ -22,7 +27,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The library as a list: asked for at every letter of a search, so it does without the mapper. */
 final readonly class SearchController
 {
-    public function __construct(private CombinationQuery $query, private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings, private Catalogue $catalogue)
+    public function __construct(private CombinationQuery $query, private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings, private Catalogue $catalogue, private Reader $reader)
     {
     }
 
@@ -33,6 +38,10 @@ final readonly class SearchController
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // What could not be understood is not left out: nothing is found until it is mended.
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
+        if ($list->closest && 1 === $list->page) {
+            $ids = \array_slice(array_values(array_unique([...$this->closest($list, $numbering), ...$ids])), 0, $list->size);
+            $total = max($total, \count($ids));
+        }
         $rows = array_map(fn (CombinationSummary $row): array => $this->lines->row($row, $numbering), $this->table->summaries($ids));
 
         return new JsonResponse([
@@ -47,6 +56,20 @@ final readonly class SearchController
             ],
             'without' => 0 === $total ? $this->without($search, $list) : [],
         ]);
+    }
+
+    /** @return list<int> those whose name or chain begins with what was typed, and that pass the filters */
+    private function closest(SearchRequest $list, Numbering $numbering): array
+    {
+        $typed = PlainText::line($list->q);
+        if ('' === $typed) {
+            return [];
+        }
+        $chain = $this->reader->read($typed, $numbering, Stance::Orthodox)->chain;
+        $ids = $this->table->closest($typed, null === $chain ? null : Sequence::of($chain)->text(), $list->size);
+        $passing = [] === $ids ? [] : $this->query->all([], $list->among($ids));
+
+        return array_values(array_intersect($ids, $passing));
     }
 
     /**

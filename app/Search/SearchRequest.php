@@ -28,6 +28,8 @@ final readonly class SearchRequest
         #[Assert\Regex('/\A(?:\d{1,9}(?:,(?!\z)|\z)){0,200}\z/', message: 'Ids are numbers, with commas between, at most 200.')]
         public string $ids = '',
         public bool $archived = false,
+        /** Whether those come first whose name or chain is what was typed, or begins with it: for lists to pick from. */
+        public bool $closest = false,
         #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length, updated or drilled.')]
         public string $sort = 'name',
         #[Assert\Choice(choices: ['up', 'down'], message: 'Sort up or down.')]
@@ -49,6 +51,16 @@ final readonly class SearchRequest
     public function filters(): array
     {
         return array_filter(['weapon' => $this->weapon, 'verdict' => $this->verdict, 'rules' => $this->rules, 'level' => $this->level], static fn (string $values): bool => '' !== $values);
+    }
+
+    /**
+     * The same, of these alone.
+     *
+     * @param list<int> $ids
+     */
+    public function among(array $ids): self
+    {
+        return new self($this->q, $this->weapon, $this->verdict, $this->rules, $this->level, implode(',', $ids), $this->archived);
     }
 
     /** The same without one of its filters. */

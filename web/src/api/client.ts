@@ -144,8 +144,14 @@ export function isAway(error: unknown): boolean {
   return error instanceof Refusal && (error.problem.type === AWAY.type || error.problem.type === "server-away");
 }
 
+/** How often a question is asked again of a server that is busy with other long tasks of the same coach. */
+const BUSY_RETRIES = 4;
+
 /** Whether a question is asked again: once, and not when the answer is a refusal that stands. */
 export function again(count: number, error: unknown): boolean {
+  if (error instanceof Refusal && error.problem.type === "busy") {
+    return count < BUSY_RETRIES;
+  }
   return count < 1 && !(error instanceof Refusal && error.problem.status >= 400 && error.problem.status < 500);
 }
 

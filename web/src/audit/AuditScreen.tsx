@@ -38,7 +38,9 @@ export default function AuditScreen() {
         <h1>Audit log</h1>
         <Select
           value={what}
-          onChange={(value) => setAddress(value === "" ? {} : { what: value }, { replace: true })}
+          onChange={(value) =>
+            setAddress(value === "" ? {} : { what: value }, { replace: true, preventScrollReset: true })
+          }
           options={KINDS}
           aria-label="Which entries"
           style={{ width: 160 }}

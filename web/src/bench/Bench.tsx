@@ -126,6 +126,14 @@ export function Bench({ id, stored, proposal }: Props) {
     }
   });
   const notice = useNotice();
+  const onDiscard = useStable(() => {
+    if (stored) {
+      const mine = draft;
+      change(stored);
+      entry.release();
+      notice.undo("Back to what is saved.", () => change(mine));
+    }
+  });
   const onCopy = useStable(() => notice.copy(window.location.href, "The link is copied."));
   const onClear = useStable(() => {
     begin();
@@ -163,7 +171,13 @@ export function Bench({ id, stored, proposal }: Props) {
     <main className="page bench">
       <h1 className="unseen">{stored ? `Bench: ${stored.name}` : "Bench: a new combination"}</h1>
       <div className="bench-options">
-        <WhatIsChanged name={stored?.name} combinationId={combinationId} proposal={proposal} untouched={untouched} />
+        <WhatIsChanged
+          name={stored?.name}
+          combinationId={combinationId}
+          proposal={proposal}
+          untouched={untouched}
+          onDiscard={onDiscard}
+        />
         <OptionsBar
           {...{ stance, rules, numbering, options, onStance, onRules, onNumbering }}
           found={readable?.rules ?? null}

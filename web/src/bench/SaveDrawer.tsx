@@ -1,4 +1,4 @@
-import { Alert, Button, Drawer, Input, type InputRef, Select } from "antd";
+import { Alert, Button, Drawer, Input, type InputRef } from "antd";
 import { type FormEvent, useRef, useState } from "react";
 import { Link } from "react-router";
 import { type Check, type Matches, refusal } from "../api/client";
@@ -6,6 +6,7 @@ import { CombinationLine } from "../combination-line/CombinationLine";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
 import { Segmented } from "../ui/Segmented";
+import { ThemeSelect } from "../ui/ThemeSelect";
 import { LEVELS, RULES } from "../ui/words";
 import type { Draft } from "./draft";
 import { Similar } from "./Similar";
@@ -40,6 +41,8 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
   const [isAsked, setAsked] = useState(false);
   const field = useRef<InputRef>(null);
   const sameName = useSameName(draft.name, except);
+  // One entry serves both stances, since a chain is kept by lead and rear.
+  const there = similar?.matches.find(({ relation, notation }) => relation === "same" && notation === check?.notation);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     setAsked(true);
@@ -77,7 +80,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
             htmlType="submit"
             loading={saving.sending}
             form="save-form"
-            disabled={draft.text.trim() === "" || isWaiting}
+            disabled={draft.text.trim() === "" || isWaiting || there !== undefined}
           >
             {doing === "save" && !isNew ? "Save the change" : WORDS[doing].button}
           </Button>
@@ -91,6 +94,21 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
     >
       <form className="save-form" id="save-form" onSubmit={submit}>
         <p className="save-chain">{draft.text}</p>
+        <p className="small">Written for {draft.stance}.</p>
+        {there && (
+          <Alert
+            type="info"
+            showIcon
+            role="status"
+            title={
+              <>
+                This chain is in the library already: <Link to={`/combinations/${there.id}`}>{there.name}</Link>. One
+                entry serves both stances; open it to read it as a southpaw. To keep it as another combination, change
+                the chain.
+              </>
+            }
+          />
+        )}
         {check?.drawings?.card && (
           <CombinationLine drawing={check.drawings.card} name={`Combination line of what is saved: ${check.text}`} />
         )}
@@ -112,17 +130,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
           </p>
         )}
         <label htmlFor="themes">Themes</label>
-        <Select
-          id="themes"
-          mode="tags"
-          value={draft.themes}
-          onChange={(themes: string[]) => give({ themes })}
-          placeholder="such as slips, liver, low kick"
-          tokenSeparators={[","]}
-          maxCount={8}
-          open={false}
-          suffixIcon={null}
-        />
+        <ThemeSelect id="themes" value={draft.themes} onChange={(themes) => give({ themes })} />
         <span className="field-name">Level</span>
         <Segmented
           block

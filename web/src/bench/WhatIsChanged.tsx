@@ -6,10 +6,12 @@ interface Props {
   combinationId: number | null;
   proposal: Proposal | null;
   untouched: boolean;
+  /** Goes back to what is saved; an undo brings the changes back. */
+  onDiscard: () => void;
 }
 
 /** The combination or the proposal that is being changed; nothing for a new one. */
-export function WhatIsChanged({ name, combinationId, proposal, untouched }: Props) {
+export function WhatIsChanged({ name, combinationId, proposal, untouched, onDiscard }: Props) {
   return proposal ? (
     <span className="bench-name">
       proposal <Link to={`/review/${proposal.id}`}>{name}</Link>
@@ -17,7 +19,15 @@ export function WhatIsChanged({ name, combinationId, proposal, untouched }: Prop
   ) : combinationId === null ? null : (
     <span className="bench-name">
       <Link to={`/combinations/${combinationId}`}>{name}</Link>
-      {untouched ? "" : " · not saved yet"}
+      {!untouched && (
+        <>
+          {" "}
+          · not saved yet{" "}
+          <button type="button" className="link-button" onClick={onDiscard}>
+            Discard my changes
+          </button>
+        </>
+      )}
     </span>
   );
 }

@@ -88,7 +88,7 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
       window.location.pathname === ownPath.current &&
       next.toString() !== new URLSearchParams(window.location.search).toString()
     ) {
-      setAddress(next, { replace: true });
+      setAddress(next, { replace: true, preventScrollReset: true });
     }
   }, [id, now, options, untouched, setAddress, proposal]);
 

@@ -58,7 +58,9 @@ export function MendList({ mends, lengthMs, complete = true, name, onMend, onCom
         </li>
       )}
       {!complete && (
-        <li className="mends-more small">The best found so far: this chain has too many pairs of changes to try them all.</li>
+        <li className="mends-more small">
+          The best found so far: this chain has too many pairs of changes to try them all.
+        </li>
       )}
     </ul>
   );

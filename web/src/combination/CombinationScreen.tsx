@@ -69,7 +69,7 @@ function Page({ combination }: { combination: Combination }) {
         now.set(name, value);
         return now;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
 
   const retire = () =>

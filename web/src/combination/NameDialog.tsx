@@ -1,4 +1,4 @@
-import { Button, Input, Modal, Select } from "antd";
+import { Button, Input, Modal } from "antd";
 import { type FormEvent, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Combination, SaveRequest } from "../api/client";
@@ -7,6 +7,7 @@ import { useNumbering } from "../api/useNumbering";
 import { usePropose } from "../review/useReview";
 import { Failure } from "../ui/Failure";
 import { layers } from "../ui/layers";
+import { ThemeSelect } from "../ui/ThemeSelect";
 import { useNotice } from "../ui/useNotice";
 import { useSave } from "./useCombination";
 
@@ -86,16 +87,7 @@ export function NameDialog({
           onChange={(event) => setName(event.target.value)}
         />
         <label htmlFor="combination-themes">Themes</label>
-        <Select
-          id="combination-themes"
-          mode="tags"
-          value={themes}
-          onChange={setThemes}
-          tokenSeparators={[","]}
-          maxCount={8}
-          open={false}
-          suffixIcon={null}
-        />
+        <ThemeSelect id="combination-themes" value={themes} onChange={setThemes} />
         <label htmlFor="combination-note">Note</label>
         <Input.TextArea
           id="combination-note"

@@ -22,6 +22,7 @@ export default function CompareScreen() {
   const cameFrom = /^\/(?!\/)/.test(from)
     ? { to: from, place: address.get("fromName") || "Back" }
     : { to: "/library", place: "Library" };
+  const isEmpty = side("first").text.trim() === "" || side("second").text.trim() === "";
   const first = useCheck(side("first"));
   const second = useCheck(side("second"));
   const error = first.error ?? second.error;
@@ -33,6 +34,12 @@ export default function CompareScreen() {
       <Trail to={cameFrom.to} place={cameFrom.place} name="Compare" />
       <h1>Compare</h1>
       <Failure error={error} />
+      {isEmpty && (
+        <p>
+          This link does not name two combinations. Open a combination of the <Link to="/library">library</Link> and
+          compare it from there.
+        </p>
+      )}
       {!error && problem && <p>{problem.message}</p>}
       {first.readable && second.readable ? (
         <section className="panel compare-panel">
@@ -51,7 +58,7 @@ export default function CompareScreen() {
             ))}
           </p>
         </section>
-      ) : error || problem ? null : (
+      ) : error || problem || isEmpty ? null : (
         <Waiting what="Checking both" />
       )}
     </main>

@@ -67,7 +67,14 @@ export function ImportLines({ state, given, onState }: Props) {
                     />
                   ) : line.content ? (
                     <>
-                      <b>{line.content.name}</b> <span className="numbers">{line.content.text}</span>
+                      {line.combination && line.kind !== "duplicate" ? (
+                        <Link to={`/combinations/${line.combination}`}>
+                          <b>{line.content.name}</b>
+                        </Link>
+                      ) : (
+                        <b>{line.content.name}</b>
+                      )}{" "}
+                      <span className="numbers">{line.content.text}</span>
                     </>
                   ) : (
                     <code>{line.source}</code>
@@ -75,7 +82,10 @@ export function ImportLines({ state, given, onState }: Props) {
                   {line.message && (
                     <small>
                       {line.kind === "unreadable" && line.content ? `${line.source}: ` : ""}
-                      {line.message} {line.combination && <Link to={`/combinations/${line.combination}`}>open</Link>}
+                      {line.message}{" "}
+                      {line.combination && line.kind === "duplicate" && (
+                        <Link to={`/combinations/${line.combination}`}>open the one that is there</Link>
+                      )}
                     </small>
                   )}
                 </td>
@@ -126,10 +136,6 @@ export function ImportLines({ state, given, onState }: Props) {
 }
 
 /** The chain and the name of an entry; of one that cannot be read as they stand in the file. */
-function entryOf({ content, source }: ImportLine): { chain: string; name: string } {
-  if (content) {
-    return { chain: content.text, name: content.name };
-  }
-  const [chain = "", name = ""] = source.replace(/^Line \d+: /, "").split("#");
-  return { chain: chain.trim(), name: name.trim() };
+function entryOf({ content, written }: ImportLine): { chain: string; name: string } {
+  return content ? { chain: content.text, name: content.name } : (written ?? { chain: "", name: "" });
 }

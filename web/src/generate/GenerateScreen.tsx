@@ -34,7 +34,7 @@ export default function GenerateScreen() {
         }
         return next;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   return (
     <main className="page generate">

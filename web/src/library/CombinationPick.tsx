@@ -1,6 +1,7 @@
 import { Select } from "antd";
 import { useState } from "react";
-import type { CombinationRow } from "../api/client";
+import { type CombinationRow, isAway } from "../api/client";
+import { useReachable } from "../api/connection";
 import { useSettled } from "../ui/useSettled";
 import { type Filters, useLibrary } from "./useLibrary";
 
@@ -20,7 +21,7 @@ interface Props {
   onChoose: (row: CombinationRow) => void;
 }
 
-/** A combination of the library, found by what its name begins with, or by any search. */
+/** A combination of the library, found by its name or its chain first, then by any search. */
 export function CombinationPick({
   label,
   placeholder,
@@ -32,8 +33,12 @@ export function CombinationPick({
 }: Props) {
   const [typed, setTyped] = useState("");
   const q = useSettled(typed, 250);
-  const found = useLibrary({ q, size: OFFERED, ...(q === "" ? first : {}) });
-  const rows = (found.data?.combinations ?? []).filter(({ id }) => !without.includes(id));
+  const found = useLibrary({ q, size: OFFERED, ...(q === "" ? first : { closest: true }) });
+  const reachable = useReachable();
+  // A list that belongs to an earlier text offers nothing, so that Enter cannot take what was not meant.
+  const isOld = typed !== q || found.isPlaceholderData || found.isPending;
+  const rows = isOld ? [] : (found.data?.combinations ?? []).filter(({ id }) => !without.includes(id));
+  const away = !reachable || isAway(found.error);
   return (
     <Select
       showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
@@ -41,9 +46,11 @@ export function CombinationPick({
       placeholder={placeholder}
       aria-label={label}
       className={className}
-      notFoundContent={found.isPending ? "Looking" : "Nothing found"}
+      notFoundContent={away ? "No connection; try again when it is back" : isOld ? "Looking" : "Nothing found"}
       options={[
-        ...(chosen && !rows.some(({ id }) => id === chosen.id) ? [{ value: chosen.id, label: chosen.name }] : []),
+        ...(chosen && typed === "" && !rows.some(({ id }) => id === chosen.id)
+          ? [{ value: chosen.id, label: chosen.name }]
+          : []),
         ...rows.map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` })),
       ]}
       onChange={(id: number | null) => {

@@ -46,7 +46,7 @@ export default function LibraryScreen() {
     for (const [name, value] of Object.entries(values)) {
       value ? next.set(name, value) : next.delete(name);
     }
-    setAddress(next, { replace: true });
+    setAddress(next, { replace: true, preventScrollReset: true });
   };
 
   const settled = useSettled(typed, PAUSE);
@@ -67,7 +67,7 @@ export default function LibraryScreen() {
   const filtered = ["q", "weapon", "verdict", "rules", "level"].some((name) => address.get(name));
   const clear = () => {
     setTyped("");
-    setAddress(address.get("archived") ? { archived: "true" } : {}, { replace: true });
+    setAddress(address.get("archived") ? { archived: "true" } : {}, { replace: true, preventScrollReset: true });
   };
   const data = library.data;
   const [chosen, setChosen] = useState<CombinationRow[]>([]);

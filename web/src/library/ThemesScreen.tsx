@@ -2,11 +2,12 @@ import { Button, Input } from "antd";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { useIsHeadCoach } from "../api/session";
+import { useThemes } from "../api/useThemes";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
-import { useRenameTheme, useThemes } from "./useLibrary";
+import { useRenameTheme } from "./useLibrary";
 import "../ui/gym.css";
 import "./library.css";
 
@@ -14,7 +15,7 @@ import "./library.css";
 export default function ThemesScreen() {
   const head = useIsHeadCoach();
   const themes = useThemes();
-  const rows = themes.data?.themes ?? [];
+  const rows = themes.data ?? [];
   const [renaming, setRenaming] = useState<string | null>(null);
   return (
     <main className="page">

@@ -56,10 +56,6 @@ export function useMerge() {
   });
 }
 
-export function useThemes() {
-  return useQuery({ queryKey: keys.themes, queryFn: ({ signal }) => answered(api.GET("/api/themes", { signal })) });
-}
-
 export function useRenameTheme() {
   const queries = useQueryClient();
   return useMutation({

@@ -6,6 +6,7 @@ import { isAway, type LogEntry } from "../api/client";
 import { keys, logbookChanged } from "../api/keys";
 import { Failure, NoPage } from "../ui/Failure";
 import { Trail } from "../ui/Trail";
+import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { DrilledList } from "./DrilledList";
@@ -16,6 +17,12 @@ import { titleOf } from "./titleOf";
 import { correctEntry, useLogEntry, useShelveEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
+
+/** A correction that is being written, and of which version. */
+interface KeptCorrection {
+  version: number;
+  draft: EntryDraft;
+}
 
 /** One session as it was run, corrected in a few presses. */
 export default function EntryScreen() {
@@ -39,11 +46,27 @@ function Entry({ entry }: { entry: LogEntry }) {
   const navigate = useNavigate();
   const notice = useNotice();
   const shelve = useShelveEntry();
-  const { queue, waiting } = useLogQueue();
-  const [draft, setDraft] = useState<EntryDraft>(() => draftOf(entry));
+  const { queue, waiting, writer } = useLogQueue();
+  const kept = useKept<KeptCorrection>(`entry ${entry.id}`);
+  // A correction of an older version is not put over what somebody else has corrected since.
+  const [restored, setRestored] = useState(() => {
+    const found = kept.read();
+    return found?.version === entry.version ? found.draft : null;
+  });
+  const [draft, setDraft] = useState<EntryDraft>(() => restored ?? draftOf(entry));
   const [error, setError] = useState<unknown>(null);
   const [saves, setSaves] = useState(false);
-  const change = (part: Partial<EntryDraft>) => setDraft((now) => ({ ...now, ...part }));
+  const change = (part: Partial<EntryDraft>) =>
+    setDraft((now) => {
+      const next = { ...now, ...part };
+      kept.write({ version: entry.version, draft: next });
+      return next;
+    });
+  const discard = () => {
+    kept.forget();
+    setRestored(null);
+    setDraft(draftOf(entry));
+  };
   const isChanged = JSON.stringify(requestOf(draft, null)) !== JSON.stringify(requestOf(draftOf(entry), null));
   const waits = waiting.find(({ corrects }) => corrects?.id === entry.id);
   const title = titleOf(draft.name, draft.day);
@@ -54,6 +77,7 @@ function Entry({ entry }: { entry: LogEntry }) {
     setError(null);
     try {
       const saved = await correctEntry(entry.id, entry.version, body);
+      kept.forget();
       const before = { ...draftOf(entry), combinations: entry.run === null ? saidOf(entry) : null };
       queries.setQueryData(keys.logEntry(entry.id), saved);
       logbookChanged(queries);
@@ -64,7 +88,9 @@ function Entry({ entry }: { entry: LogEntry }) {
       });
     } catch (failed) {
       if (isAway(failed)) {
-        queue.add({ key: `correct-${entry.id}`, corrects: { id: entry.id, version: entry.version }, title, body });
+        kept.forget();
+        const corrects = { id: entry.id, version: entry.version };
+        queue.add({ key: `correct-${entry.id}`, corrects, writer, title, body });
         notice.done("Kept on this device. It is sent when the server is back.");
       } else {
         setError(failed);
@@ -119,6 +145,14 @@ function Entry({ entry }: { entry: LogEntry }) {
           </Button>
         </p>
       )}
+      {restored && isChanged && (
+        <p className="changed-meanwhile" role="status">
+          This is what you were changing before you left; it is not saved yet.{" "}
+          <Button size="small" onClick={discard}>
+            Discard
+          </Button>
+        </p>
+      )}
       <div className="log-entry-grid">
         <section className="panel block stack" aria-label="About it">
           <EntryFields draft={draft} onChange={change} />
@@ -137,8 +171,8 @@ function Entry({ entry }: { entry: LogEntry }) {
               Save
             </Button>
             {isChanged && (
-              <Button size="large" onClick={() => setDraft(draftOf(entry))}>
-                As it was
+              <Button size="large" onClick={discard}>
+                Undo changes
               </Button>
             )}
           </div>

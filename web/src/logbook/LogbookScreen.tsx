@@ -42,7 +42,7 @@ export default function LogbookScreen() {
         }
         return now;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   const entries = log.data?.entries ?? [];
   const isFiltered = course > 0 || filters.unchecked === true || filters.removed === true;
@@ -167,7 +167,7 @@ function Row({ entry }: { entry: LogRow }) {
 
 /** What this device keeps until the server is back, or has refused. */
 function WaitingEntries() {
-  const { waiting, queue } = useLogQueue();
+  const { waiting, queue, writer } = useLogQueue();
   if (waiting.length === 0) {
     return null;
   }
@@ -178,7 +178,17 @@ function WaitingEntries() {
         {waiting.map((entry) => (
           <li key={entry.key}>
             <b>{entry.title}</b>{" "}
-            {entry.refused === null ? (
+            {entry.writer === null ? (
+              <>
+                was written on this device, and it is not known by whom.{" "}
+                <Button size="small" onClick={() => queue.add({ ...entry, writer })}>
+                  It is mine: send it
+                </Button>{" "}
+                <Button size="small" onClick={() => queue.drop(entry.key)}>
+                  Discard
+                </Button>
+              </>
+            ) : entry.refused === null ? (
               "is sent when the server is back."
             ) : (
               <>

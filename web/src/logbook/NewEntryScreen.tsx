@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { isAway } from "../api/client";
 import { logbookChanged } from "../api/keys";
@@ -8,6 +8,7 @@ import { newId } from "../api/newId";
 import { useCourses } from "../api/useCourses";
 import { Failure } from "../ui/Failure";
 import { LogNav } from "../ui/LogNav";
+import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
 import { todayInGym } from "../ui/words";
 import { EntryFields } from "./EntryFields";
@@ -18,32 +19,54 @@ import { writeEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
 
+/** A new entry that is being written. */
+interface KeptEntry {
+  id: string;
+  draft: EntryDraft;
+}
+
 /** A session logged by hand: today's, or one of past weeks. */
 export default function NewEntryScreen() {
   const [address] = useSearchParams();
   const course = Number(address.get("course")) || null;
-  const [draft, setDraft] = useState<EntryDraft>(() => emptyDraft(todayInGym(), course));
+  const kept = useKept<KeptEntry>("new-entry");
+  const [restored, setRestored] = useState(() => kept.read());
+  const [draft, setDraft] = useState<EntryDraft>(() => restored?.draft ?? emptyDraft(todayInGym(), course));
   const [error, setError] = useState<unknown>(null);
   const [sends, setSends] = useState(false);
   // Chosen once: the same press sent twice is one entry.
-  const id = useMemo(newId, []);
+  const [id, setId] = useState(() => restored?.id ?? newId());
   const queries = useQueryClient();
   const navigate = useNavigate();
   const notice = useNotice();
-  const { queue } = useLogQueue();
+  const { queue, writer } = useLogQueue();
   const courses = useCourses().data ?? [];
-  const change = (part: Partial<EntryDraft>) => setDraft((now) => ({ ...now, ...part }));
+  const change = (part: Partial<EntryDraft>) =>
+    setDraft((now) => {
+      const next = { ...now, ...part };
+      kept.write({ id, draft: next });
+      return next;
+    });
+  const discard = () => {
+    kept.forget();
+    setRestored(null);
+    setId(newId());
+    setDraft(emptyDraft(todayInGym(), course));
+  };
+  const isEmpty = (draft.combinations ?? []).length === 0 && draft.note.trim() === "";
   const save = async () => {
     const body = requestOf(draft, id);
     setSends(true);
     try {
       const made = await writeEntry(body);
+      kept.forget();
       logbookChanged(queries);
       await navigate(`/logbook/${made.id}`, { replace: true });
     } catch (failed) {
       if (isAway(failed)) {
         const name = draft.name || courses.find((one) => one.id === draft.course)?.name || "Session";
-        queue.add({ key: id, corrects: null, title: titleOf(name, draft.day), body });
+        kept.forget();
+        queue.add({ key: id, corrects: null, writer, title: titleOf(name, draft.day), body });
         notice.done("Kept on this device. It is sent when the server is back.");
         await navigate("/logbook", { replace: true });
       } else {
@@ -57,6 +80,14 @@ export default function NewEntryScreen() {
     <main className="page page-entry">
       <LogNav />
       <h1>Log a session</h1>
+      {restored && (
+        <p className="changed-meanwhile" role="status">
+          This is what you were writing before you left.{" "}
+          <Button size="small" onClick={discard}>
+            Discard
+          </Button>
+        </p>
+      )}
       <div className="log-entry-grid">
         <section className="panel block stack" aria-label="About it">
           <EntryFields draft={draft} onChange={change} />
@@ -78,13 +109,20 @@ export default function NewEntryScreen() {
           />
           <Failure error={error} />
           <div className="log-entry-actions">
-            <Button type="primary" size="large" loading={sends} onClick={save}>
+            <Button type="primary" size="large" loading={sends} disabled={isEmpty} onClick={save}>
               Log it
             </Button>
-            <Button size="large" onClick={() => navigate(-1)}>
+            <Button
+              size="large"
+              onClick={() => {
+                kept.forget();
+                void navigate(-1);
+              }}
+            >
               Cancel
             </Button>
           </div>
+          {isEmpty && <p className="small">Add a combination, or a note on what you did.</p>}
           <p className="small">Which link fell apart is touched on the line, once it is logged.</p>
         </section>
       </div>

@@ -15,6 +15,7 @@ function store(): Storage {
 const entry = (key: string): Omit<WaitingEntry, "refused"> => ({
   key,
   corrects: null,
+  writer: 1,
   title: key,
   body: { day: "2026-11-26", id: key },
 });
@@ -26,10 +27,10 @@ test("what waits is sent in its order once the server is there", async () => {
   const queue = new LogQueue(store(), async ({ key }) => (there ? sent.push(key) : away()));
   queue.add(entry("entry-one"));
   queue.add(entry("entry-two"));
-  expect(await queue.flush()).toBe(0);
+  expect(await queue.flush(1)).toBe(0);
   expect(queue.all()).toHaveLength(2);
   there = true;
-  expect(await queue.flush()).toBe(2);
+  expect(await queue.flush(1)).toBe(2);
   expect(sent).toEqual(["entry-one", "entry-two"]);
   expect(queue.all()).toEqual([]);
 });
@@ -51,10 +52,10 @@ test("what the server refuses stays with the reason and holds nothing else up", 
   });
   queue.add(entry("entry-one"));
   queue.add(entry("entry-two"));
-  await queue.flush();
+  await queue.flush(1);
   expect(sent).toEqual(["entry-two"]);
   expect(queue.all().map(({ key, refused: why }) => [key, why])).toEqual([["entry-one", "This day has not come."]]);
-  await queue.flush();
+  await queue.flush(1);
   expect(queue.all()).toHaveLength(1);
   queue.drop("entry-one");
   expect(queue.all()).toEqual([]);
@@ -65,7 +66,7 @@ test("whoever is signed out loses nothing", async () => {
     Promise.reject(new Refusal({ type: "signed-out", status: 401, title: "Sign in again." })),
   );
   queue.add(entry("entry-one"));
-  await queue.flush();
+  await queue.flush(1);
   expect(queue.all()[0]?.refused).toBeNull();
 });
 
@@ -76,7 +77,7 @@ test("two flushes at once send each entry once", async () => {
     sent.push(key);
   });
   queue.add(entry("entry-one"));
-  await Promise.all([queue.flush(), queue.flush()]);
+  await Promise.all([queue.flush(1), queue.flush(1)]);
   expect(sent).toEqual(["entry-one"]);
 });
 
@@ -100,10 +101,10 @@ test("whenever the server goes and comes back, every entry is taken exactly once
       const keys = ["a", "b", "c"].map((name) => `entry-${name}`);
       for (const key of keys) {
         queue.add(entry(key));
-        await queue.flush();
+        await queue.flush(1);
       }
       for (let round = 0; round < answers.length * keys.length; round += 1) {
-        await queue.flush();
+        await queue.flush(1);
       }
       if (answers.some(Boolean)) {
         expect([...taken.entries()].sort()).toEqual(keys.map((key) => [key, 1]));
@@ -112,4 +113,24 @@ test("whenever the server goes and comes back, every entry is taken exactly once
       }
     }),
   );
+});
+
+test("what one coach wrote is not sent as another's, and waits for them", async () => {
+  const sent: string[] = [];
+  const queue = new LogQueue(store(), async ({ key }) => void sent.push(key));
+  queue.add({ ...entry("of-ines"), writer: 1 });
+  queue.add({ ...entry("of-tomas"), writer: 2 });
+  expect(await queue.flush(2)).toBe(1);
+  expect(sent).toEqual(["of-tomas"]);
+  expect(queue.all().map(({ key }) => key)).toEqual(["of-ines"]);
+  expect(await queue.flush(1)).toBe(1);
+});
+
+test("an entry of an older version, whose writer is not known, is sent by nobody by itself", async () => {
+  const kept = store();
+  const { writer: _, ...older } = { ...entry("entry-one"), refused: null };
+  kept.setItem("periplus.logbook-waiting", JSON.stringify([older]));
+  const queue = new LogQueue(kept, away);
+  expect(await queue.flush(1)).toBe(0);
+  expect(queue.all().map(({ writer }) => writer)).toEqual([null]);
 });

@@ -6,6 +6,8 @@ export interface WaitingEntry {
   key: string;
   /** Of a correction: which entry, and which version was corrected. */
   corrects: { id: number; version: number } | null;
+  /** The account of who wrote it; null where an older version of this page did not say. */
+  writer: number | null;
   /** As a coach sees it: "Tuesday, 24 Nov". */
   title: string;
   body: EntryRequest;
@@ -22,7 +24,7 @@ interface Store {
 const KEY = "periplus.logbook-waiting";
 
 /**
- * Entries that wait for the server, kept on this device. They are sent in the order in which they were written; what the
+ * Entries that wait for the server, kept on this device. Each waits for the account that wrote it. They are sent in the order in which they were written; what the
  * server has taken once is there once, since each has an id. What it refuses stays, with the reason.
  */
 export class LogQueue {
@@ -54,18 +56,18 @@ export class LogQueue {
   }
 
   /**
-   * Sends what waits, one after the other, until the server is away.
+   * Sends what waits of that account, one after the other, until the server is away.
    *
    * @returns how many it took
    */
-  async flush(): Promise<number> {
+  async flush(writer: number): Promise<number> {
     if (this.sending) {
       await this.sending;
       return 0;
     }
     let taken = 0;
     const run = async () => {
-      for (const entry of this.waiting.filter(({ refused }) => refused === null)) {
+      for (const entry of this.waiting.filter((one) => one.refused === null && one.writer === writer)) {
         try {
           await this.send(entry);
           taken += 1;
@@ -92,7 +94,7 @@ export class LogQueue {
   private read(): WaitingEntry[] {
     try {
       const kept: unknown = JSON.parse(this.store.getItem(KEY) ?? "[]");
-      return Array.isArray(kept) ? (kept as WaitingEntry[]) : [];
+      return Array.isArray(kept) ? (kept as WaitingEntry[]).map((one) => ({ ...one, writer: one.writer ?? null })) : [];
     } catch {
       return [];
     }

@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useSyncExternalStore } from "react";
+import { useEffect, useMemo, useSyncExternalStore } from "react";
 import { isReachable, onConnection } from "../api/connection";
 import { logbookChanged } from "../api/keys";
+import { useSession } from "../api/session";
 import { LogQueue, type WaitingEntry } from "./queue";
 import { correctEntry, writeEntry } from "./useLogbook";
 
@@ -9,18 +10,20 @@ const queue = new LogQueue(window.localStorage, (entry: WaitingEntry) =>
   entry.corrects ? correctEntry(entry.corrects.id, entry.corrects.version, entry.body) : writeEntry(entry.body),
 );
 
-/** What waits for the server; it is sent when the page opens and whenever the server is back. */
+/** What waits of the signed-in coach; it is sent when the page opens and whenever the server is back. */
 export function useLogQueue() {
   const queries = useQueryClient();
-  const waiting = useSyncExternalStore(queue.subscribe, queue.all);
+  const writer = useSession().data?.user?.id ?? null;
+  const all = useSyncExternalStore(queue.subscribe, queue.all);
+  const waiting = useMemo(() => all.filter((entry) => entry.writer === writer || entry.writer === null), [all, writer]);
   useEffect(() => {
     const send = () => {
-      if (isReachable()) {
-        void queue.flush().then((taken) => taken > 0 && logbookChanged(queries));
+      if (writer !== null && isReachable()) {
+        void queue.flush(writer).then((taken) => taken > 0 && logbookChanged(queries));
       }
     };
     send();
     return onConnection(send);
-  }, [queries]);
-  return { waiting, queue };
+  }, [queries, writer]);
+  return { waiting, queue, writer };
 }

@@ -45,6 +45,7 @@ function Measure({ combination }: { combination: Combination }) {
   const [taps, setTaps] = useState<number[]>([]);
   const [sound, setSound] = useState<{ peaks: number[]; lengthMs: number } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [isSample, setSample] = useState(false);
   const readIn = useNumbering();
   const notice = useNotice();
   const measured = useMeasured(combination.id, taps, method);
@@ -64,6 +65,7 @@ function Measure({ combination }: { combination: Combination }) {
     setTaps([]);
     setSound(null);
     setProblem(null);
+    setSample(false);
   };
   const shown = taps.length >= 2 ? measured.data : undefined;
   const last = kept.data?.[0];
@@ -98,7 +100,8 @@ function Measure({ combination }: { combination: Combination }) {
             <SoundField
               contacts={drawing?.items.filter(({ kind }) => kind === "strike").map(({ ms }) => ms) ?? []}
               onProblem={setProblem}
-              onSound={(found) => {
+              onSound={(found, sample) => {
+                setSample(sample);
                 setTaps(found.onsets);
                 setSound({ peaks: found.peaks, lengthMs: found.lengthMs });
                 setProblem(
@@ -131,10 +134,15 @@ function Measure({ combination }: { combination: Combination }) {
             </>
           )}
           <Failure error={taps.length >= 2 ? measured.error : null} />
+          {isSample && (
+            <p className="small" role="status">
+              This is the sample recording: nobody threw it, so it cannot be saved.
+            </p>
+          )}
           <div className="measure-actions">
             <Button
               type="primary"
-              disabled={!shown || shown.repetitions.length === 0}
+              disabled={isSample || !shown || shown.repetitions.length === 0}
               loading={keep.isPending}
               onClick={() =>
                 keep.mutate(
@@ -334,7 +342,8 @@ function TapField({ isEmpty, onTap }: { isEmpty: boolean; onTap: (ms: number) =>
 interface SoundProps {
   /** When its strikes land, ms. */
   contacts: number[];
-  onSound: (found: { onsets: number[]; peaks: number[]; lengthMs: number }) => void;
+  /** @param sample whether it is the sample recording that ships */
+  onSound: (found: { onsets: number[]; peaks: number[]; lengthMs: number }, sample: boolean) => void;
   onProblem: (problem: string | null) => void;
 }
 
@@ -345,12 +354,12 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
   const notice = useNotice();
   const input = useRef<HTMLInputElement>(null);
   const [reads, setReads] = useState(false);
-  const take = async (file: Blob) => {
+  const take = async (file: Blob, isSample = false) => {
     onProblem(null);
     setReads(true);
     try {
       const { wav, cut } = await recordingOf(file, longest);
-      onSound(await onsets.mutateAsync(wav));
+      onSound(await onsets.mutateAsync(wav), isSample);
       if (cut) {
         notice.warn("Only the first minute was looked at.");
       }
@@ -370,7 +379,7 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
       }
     }
     const answer = await fetch(`/api/onsets/sample.wav?noise=0.15&hits=${hits.join(",")}`);
-    await take(await answer.blob());
+    await take(await answer.blob(), true);
   };
   return (
     <div className="sound-field">
@@ -399,7 +408,7 @@ function SoundField({ contacts, onSound, onProblem }: SoundProps) {
         Choose a recording
       </Button>
       <Button size="large" disabled={reads || longest === 0 || contacts.length < 2} onClick={() => void sample()}>
-        Try it with a made-up bag
+        Try a sample recording
       </Button>
     </div>
   );

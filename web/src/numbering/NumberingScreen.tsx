@@ -1,4 +1,4 @@
-import { Button, Select } from "antd";
+import { App, Button, Select } from "antd";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Numbering } from "../api/client";
@@ -6,6 +6,7 @@ import { useIsHeadCoach } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { NumberingEffect } from "./NumberingEffect";
 import { NumberingFoot, NumberingForm } from "./NumberingForm";
@@ -44,7 +45,35 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
   const editor = useNumberingEditor(numbering, numberings);
   const chooseMine = useChooseNumbering("me");
   const chooseGym = useChooseNumbering("gym");
+  const { modal } = App.useApp();
+  const notice = useNotice();
 
+  const nameOf = (id: string | undefined) => numberings.find((one) => one.id === id)?.name ?? "";
+  // It changes what every coach reads who has not chosen a numbering of their own.
+  const giveToGym = () => {
+    const before = ofGym;
+    const followers = before === undefined ? [] : (known?.followers ?? []);
+    modal.confirm({
+      title: `Read everything in ${numbering.name}?`,
+      content: `The gym reads in ${nameOf(before)} now. ${
+        followers.length === 0
+          ? "Every coach has chosen a numbering of their own, so no screen changes."
+          : `The screens of ${followers.join(", ")} change, and so do the walls.`
+      } No combination changes.`,
+      okText: "Use for the gym",
+      onOk: () =>
+        chooseGym
+          .mutateAsync(numbering.id)
+          .then(
+            () =>
+              notice.undo(
+                `The gym reads in ${numbering.name}.`,
+                () => before !== undefined && chooseGym.mutate(before),
+              ),
+            notice.failed,
+          ),
+    });
+  };
   return (
     <>
       <div className="numbering-head">
@@ -65,7 +94,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
           </Button>
         )}
         {head && ofGym !== numbering.id && (
-          <Button onClick={() => chooseGym.mutate(numbering.id)} loading={chooseGym.isPending}>
+          <Button onClick={giveToGym} loading={chooseGym.isPending}>
             Use for the gym
           </Button>
         )}

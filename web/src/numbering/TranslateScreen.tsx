@@ -34,7 +34,7 @@ export default function TranslateScreen() {
         now.set(name, value);
         return now;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   const options =
     numberings.data?.numberings.map((numbering) => ({ value: numbering.id, label: numbering.name })) ?? [];

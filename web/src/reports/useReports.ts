@@ -36,7 +36,7 @@ export function useAsked(): [Asked, (change: Record<string, string | null>) => v
         }
         return now;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   return [asked, put, address];
 }

@@ -123,6 +123,18 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
                 : "This combination is archived. Approving changes it there and it stays archived; to have it in use, restore it on its page."}
             </p>
           )}
+          {proposal.sameChain.length > 0 && (
+            <p className="changed-meanwhile" role="note">
+              The same chain waits in{" "}
+              {proposal.sameChain.map((other, index) => (
+                <span key={other.id}>
+                  {index > 0 && ", "}
+                  <Link to={`/review/${other.id}`}>{other.name}</Link> by {other.author}
+                </span>
+              ))}
+              . Only one of them can be approved.
+            </p>
+          )}
           {!decided && proposal.movedOn.length > 0 && (
             <p className="changed-meanwhile" role="note">
               Since this was proposed, others changed {proposal.movedOn.join(", ")} of the combination. You see it

@@ -54,7 +54,7 @@ export default function ReviewScreen() {
         value === null ? now.delete(name) : now.set(name, value);
         return now;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   const rows = proposals.data?.proposals ?? [];
   return (

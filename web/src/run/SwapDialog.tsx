@@ -34,7 +34,9 @@ export function SwapDialog({
   );
   const [which, setWhich] = useState(options[0]?.value);
   const [typed, setTyped] = useState("");
-  const found = useLibrary({ q: useSettled(typed, 200), size: 6, verdict: "flows" }).data?.combinations ?? [];
+  const q = useSettled(typed, 200);
+  const found =
+    useLibrary({ q, size: 6, verdict: "flows", ...(q !== "" && { closest: true }) }).data?.combinations ?? [];
   const chosen = options.find((one) => one.value === which);
   const swap = (chain: string, combinationId: number | null) =>
     chosen && onSwap({ track: chosen.track, combination: chosen.combination, chain, combinationId });

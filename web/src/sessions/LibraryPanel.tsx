@@ -29,6 +29,7 @@ export function LibraryPanel() {
     ...(level !== "" && { level }),
     ...(!all && q.trim() === "" && { rules: content.rules }),
     verdict: "flows",
+    ...(typed.trim() !== "" && { closest: true }),
   });
   const rows = found.data?.combinations ?? [];
   const put = (row: CombinationRow) => {

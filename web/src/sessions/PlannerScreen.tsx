@@ -8,9 +8,10 @@ import {
   useSensor,
   useSensors,
 } from "@dnd-kit/core";
+import { Button } from "antd";
 import { useState } from "react";
 import { useLocation, useParams } from "react-router";
-import type { Plan } from "../api/client";
+import { isAway, type Plan } from "../api/client";
 import { useAdvice } from "../api/useAdvice";
 import { NoPage } from "../ui/Failure";
 import { useShortcut } from "../ui/useShortcut";
@@ -26,7 +27,7 @@ import { PlanHead } from "./PlanHead";
 import type { Place } from "./plan";
 import { PlanContext } from "./planContext";
 import { Ruler } from "./Ruler";
-import { usePlan, usePlanCheck, usePlanner } from "./usePlanner";
+import { useKeptPlan, usePlan, usePlanCheck, usePlanner } from "./usePlanner";
 import { useDrills } from "./usePlans";
 import "./planner.css";
 import "./sessions.css";
@@ -35,8 +36,18 @@ import "./sessions.css";
 export default function PlannerScreen() {
   const { id } = useParams();
   const plan = usePlan(Number(id));
+  const kept = useKeptPlan(Number(id));
   if (plan.isError) {
-    return <NoPage title="No such session" error={plan.error} />;
+    const away = isAway(plan.error);
+    // Without a connection it goes on from what this device has of it.
+    const mine = away ? kept.read()?.plan : undefined;
+    return mine ? (
+      <Planner key={mine.id} plan={mine} />
+    ) : (
+      <NoPage title={away ? "The session cannot be opened now" : "No such session"} error={plan.error}>
+        {away && <Button onClick={() => plan.refetch()}>Try again</Button>}
+      </NoPage>
+    );
   }
   return plan.data ? <Planner key={plan.data.id} plan={plan.data} /> : <Waiting what="Opening the session" />;
 }

@@ -65,7 +65,7 @@ export default function SessionsScreen() {
         }
         return next;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   const go = (by: number) => put({ day: byMonth ? monthAfter(day, by) : addDays(day, 7 * by) });
 

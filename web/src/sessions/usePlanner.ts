@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { again, answered, api, ifMatch, type Plan, Refusal, refusal } from "../api/client";
 import { keys } from "../api/keys";
 import { useHistory } from "../ui/useHistory";
+import { useKept } from "../ui/useKept";
 import { useNotice } from "../ui/useNotice";
 import { useSettled } from "../ui/useSettled";
 import { contentOf, type PlanContent } from "./plan";
@@ -31,6 +32,14 @@ export function draftOf(plan: Plan): Draft {
     content: contentOf(plan.content),
   };
 }
+
+/** What a coach has changed of a session and the server has not taken yet, with the session as it was then. */
+export interface KeptPlan {
+  plan: Plan;
+  draft: Draft;
+}
+
+export const useKeptPlan = (id: number) => useKept<KeptPlan>(`plan ${id}`);
 
 const same = (one: Draft, other: Draft) => JSON.stringify(one) === JSON.stringify(other);
 
@@ -66,10 +75,16 @@ export function usePlanCheck(content: PlanContent) {
  * until the coach has chosen.
  */
 export function usePlanner(plan: Plan) {
-  const history = useHistory<Draft>(() => ({ now: draftOf(plan), before: null }));
+  const kept = useKeptPlan(plan.id);
+  // What was not saved before the coach left goes on from the version that it was made from, so that nothing of others is
+  // overwritten; an undo brings the stored one back.
+  const [found] = useState(() => kept.read());
+  const history = useHistory<Draft>(() =>
+    found ? { now: found.draft, before: draftOf(plan) } : { now: draftOf(plan), before: null },
+  );
   const queries = useQueryClient();
   const notice = useNotice();
-  const [base, setBase] = useState(() => ({ version: plan.version, draft: draftOf(plan) }));
+  const [base, setBase] = useState(() => ({ version: found?.plan.version ?? plan.version, draft: draftOf(plan) }));
   const [saving, setSaving] = useState<Saving>("saved");
   const [trouble, setTrouble] = useState<string | null>(null);
   const [others, setOthers] = useState<string[]>([]);
@@ -95,6 +110,9 @@ export function usePlanner(plan: Plan) {
           }),
         );
         setBase({ version: stored.version, draft: sent });
+        if (same(newest.current.draft, sent)) {
+          kept.forget();
+        }
         setTrouble(null);
         setSaving("saved");
         void queries.invalidateQueries({ queryKey: ["plans", "list"] });
@@ -106,7 +124,7 @@ export function usePlanner(plan: Plan) {
         busy.current = false;
       }
     },
-    [plan.id, queries],
+    [plan.id, queries, kept],
   );
 
   const text = JSON.stringify(draft);
@@ -119,6 +137,15 @@ export function usePlanner(plan: Plan) {
     const timer = setTimeout(() => void save(), saving === "failed" ? 5000 : PAUSE);
     return () => clearTimeout(timer);
   }, [text, unsaved, save, saving]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: written when the text or what is stored has changed
+  useEffect(() => {
+    if (unsaved) {
+      kept.write({ plan: { ...plan, version: base.version }, draft });
+    } else {
+      kept.forget();
+    }
+  }, [text, unsaved, base.version]);
 
   // Whoever leaves within the pause is asked by the browser.
   useEffect(() => {

@@ -39,13 +39,22 @@ export function AthleteScreen({ screenKey }: { screenKey: string }) {
   const { resting, cue, chain, slowly, thrownIn, isOther } = standingAt(moment, programme);
   const thrown = thrownIn[stance];
   const from = cue?.atMs ?? 0;
+  if (run.state.endedMs !== null || moment.kind === "over") {
+    return (
+      <main className="athlete">
+        <h1>{run.name}</h1>
+        <p>The session is over. Well done.</p>
+        <p>For the next one scan the code on the wall again.</p>
+      </main>
+    );
+  }
   return (
     <main className={`athlete athlete-${moment.kind}`}>
       <header>
         <h1>{moment.title || run.name}</h1>
         <span>{stands(run.state, now) ? "paused" : moment.kind === "work" ? "work" : moment.kind}</span>
       </header>
-      <p className="athlete-clock">{moment.kind === "over" ? "End" : timeLeft(moment.leftMs)}</p>
+      <p className="athlete-clock">{timeLeft(moment.leftMs)}</p>
       {chain ? (
         <>
           <p className="athlete-numbers">

@@ -6,7 +6,6 @@ import type { ScreenClient, ScreenView } from "./screenClient";
 import { positionAt, stands, timeOf } from "./state";
 import { Together } from "./Together";
 import { Tracks } from "./Tracks";
-import { timeLeft } from "./time";
 import { useAwake } from "./useAwake";
 import { useScreen, useTick } from "./useScreen";
 import { useSound } from "./useSound";
@@ -56,13 +55,17 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
           <p className="wall-soft">{view.screen?.name}</p>
         </div>
       )}
-      {sound.needsPress && (
-        <button type="button" className="wall-sound" onClick={sound.allow}>
-          Press once for the sound
-        </button>
-      )}
+      <div className="wall-notices">
+        {sound.needsPress && (
+          <button type="button" className="wall-sound" onClick={sound.allow}>
+            Tap to turn on sound
+          </button>
+        )}
+        {!corner && view.reach === "away" && run !== null && (
+          <p className="wall-away">{isLongOver ? "no server" : "no server · it goes on"}</p>
+        )}
+      </div>
       {corner && <Corner client={client} view={view} sound={sound} onClose={() => setCorner(false)} />}
-      {!corner && view.reach === "away" && run !== null && <p className="wall-away">no server · it goes on</p>}
     </main>
   );
 }
@@ -110,7 +113,7 @@ function Playing({
       <div className="wall wall-over">
         <h1>End</h1>
         <p className="wall-large">{run.name}</p>
-        <p className="wall-soft">{timeLeft(Math.min(position, programme.lengthMs))} of training. Well done.</p>
+        <p className="wall-soft">Well done.</p>
       </div>
     );
   }

@@ -1,0 +1,11 @@
+import { useQuery } from "@tanstack/react-query";
+import { answered, api } from "./client";
+import { keys } from "./keys";
+
+/** The themes of the combinations in use, with how many have each. */
+export function useThemes() {
+  return useQuery({
+    queryKey: keys.themes,
+    queryFn: ({ signal }) => answered(api.GET("/api/themes", { signal })).then((answer) => answer.themes),
+  });
+}
