@@ -24,7 +24,7 @@ const STORED = {
 
 let asked: Asked[] = [];
 beforeEach(() => {
-  asked = heldServer({ "GET /api/numberings": NUMBERINGS });
+  asked = heldServer({ "GET /api/numberings": NUMBERINGS, "GET /api/themes": { themes: [] } });
 });
 afterEach(() => {
   cleanup();

@@ -113,6 +113,7 @@ test("an entry that cannot be read is mended in place, with what is meant perhap
     kind: "unreadable",
     source: "Line 1: 1 zork # One",
     content: null,
+    written: { chain: "1 zork", name: "One" },
     message: "No.",
     combination: null,
   };

@@ -40,26 +40,37 @@ export function CombinationPick({
   const rows = isOld ? [] : (found.data?.combinations ?? []).filter(({ id }) => !without.includes(id));
   const away = !reachable || isAway(found.error);
   return (
-    <Select
-      showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
-      value={chosen?.id ?? null}
-      placeholder={placeholder}
-      aria-label={label}
-      className={className}
-      notFoundContent={away ? "No connection; try again when it is back" : isOld ? "Looking" : "Nothing found"}
-      options={[
-        ...(chosen && typed === "" && !rows.some(({ id }) => id === chosen.id)
-          ? [{ value: chosen.id, label: chosen.name }]
-          : []),
-        ...rows.map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` })),
-      ]}
-      onChange={(id: number | null) => {
-        const row = rows.find((one) => one.id === id);
-        if (row) {
-          setTyped("");
-          onChoose(row);
+    // biome-ignore lint/a11y/noStaticElementInteractions: it holds a key back from the field, and takes none itself
+    <span
+      className="pick"
+      onKeyDownCapture={(event) => {
+        if (event.key === "Enter" && isOld) {
+          event.preventDefault();
+          event.stopPropagation();
         }
       }}
-    />
+    >
+      <Select
+        showSearch={{ filterOption: false, onSearch: setTyped, searchValue: typed }}
+        value={chosen?.id ?? null}
+        placeholder={placeholder}
+        aria-label={label}
+        className={className}
+        notFoundContent={away ? "No connection; try again when it is back" : isOld ? "Looking" : "Nothing found"}
+        options={[
+          ...(chosen && typed === "" && !rows.some(({ id }) => id === chosen.id)
+            ? [{ value: chosen.id, label: chosen.name }]
+            : []),
+          ...rows.map(({ id, name, text }) => ({ value: id, label: `${name} · ${text}` })),
+        ]}
+        onChange={(id: number | null) => {
+          const row = rows.find((one) => one.id === id);
+          if (row) {
+            setTyped("");
+            onChoose(row);
+          }
+        }}
+      />
+    </span>
   );
 }

@@ -11,6 +11,7 @@ import { usePlanCheck, usePlanner } from "./usePlanner";
 afterEach(() => {
   cleanup();
   serve(null);
+  localStorage.clear();
 });
 
 const PERSON = { id: 1, name: "Liv" };
@@ -89,6 +90,36 @@ test("nothing is written where nothing was changed, nor after what was changed i
   act(() => hook.current.undo());
   await new Promise((done) => setTimeout(done, 1300));
   expect(server.writes).toEqual([]);
+});
+
+test("what was changed without a connection is there when the session is opened again, and is saved once", async () => {
+  const server = gym(stored(1, "First"));
+  server.away = true;
+  const hook = renderHook(() => usePlanner(server.plan), { wrapper: around });
+  name(hook.result, "Offline");
+  await waitFor(() => expect(hook.result.current.saving).toBe("failed"));
+  hook.unmount();
+  server.away = false;
+  const again = planner(stored(1, "First"));
+  expect(again.current.draft.name).toBe("Offline");
+  expect(again.current.saving).not.toBe("saved");
+  await waitFor(() => expect(server.writes).toEqual(["Offline"]), { timeout: 4000 });
+  await waitFor(() => expect(again.current.saving).toBe("saved"));
+  expect(localStorage.length).toBe(0);
+});
+
+test("what was kept of an older version is not put over what somebody else has saved since", async () => {
+  const server = gym(stored(1, "First"));
+  server.away = true;
+  const hook = renderHook(() => usePlanner(server.plan), { wrapper: around });
+  name(hook.result, "Mine");
+  await waitFor(() => expect(hook.result.current.saving).toBe("failed"));
+  hook.unmount();
+  server.away = false;
+  server.plan = stored(2, "Theirs");
+  const again = planner(server.plan);
+  await waitFor(() => expect(again.current.saving).toBe("changed"), { timeout: 4000 });
+  expect([again.current.draft.name, server.writes]).toEqual(["Mine", []]);
 });
 
 test("what somebody else saved is not written over: the draft stays, and the coach chooses", async () => {

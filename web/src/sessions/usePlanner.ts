@@ -41,6 +41,9 @@ export interface KeptPlan {
 
 export const useKeptPlan = (id: number) => useKept<KeptPlan>(`plan ${id}`);
 
+/** The plan as the server has it; null when it cannot be had. */
+const plainPlan = (id: number) => answered(api.GET("/api/plans/{id}", { params: { path: { id } } })).catch(() => null);
+
 const same = (one: Draft, other: Draft) => JSON.stringify(one) === JSON.stringify(other);
 
 export function usePlan(id: number) {
@@ -118,8 +121,16 @@ export function usePlanner(plan: Plan) {
         void queries.invalidateQueries({ queryKey: ["plans", "list"] });
       } catch (error) {
         const changed = error instanceof Refusal && error.problem.status === 412;
-        setSaving(changed ? "changed" : "failed");
-        setTrouble(refusal(error).title);
+        // A save whose answer was lost, or that was sent as the page was left, is not somebody else's.
+        const theirs = changed ? await plainPlan(plan.id) : null;
+        if (theirs && same(draftOf(theirs), sent)) {
+          setBase({ version: theirs.version, draft: sent });
+          setTrouble(null);
+          setSaving("saved");
+        } else {
+          setSaving(changed ? "changed" : "failed");
+          setTrouble(refusal(error).title);
+        }
       } finally {
         busy.current = false;
       }

@@ -8,6 +8,8 @@ import { serve } from "./page";
 export interface Asked {
   method: string;
   path: string;
+  /** What stands after the path, such as "?q=front". */
+  query: string;
   headers: Headers;
   body: unknown;
   answer: (body: unknown, status?: number) => void;
@@ -41,6 +43,7 @@ function held(
   return {
     method: request.method,
     path: new URL(request.url).pathname,
+    query: new URL(request.url).search,
     headers: request.headers,
     body: text === "" ? undefined : JSON.parse(text),
     answer: (body, status = 200) =>
