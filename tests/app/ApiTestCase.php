@@ -109,7 +109,8 @@ abstract class ApiTestCase extends WebTestCase
         return (string) $this->browser->getResponse()->headers->get($name);
     }
 
-    private function freshToken(): void
+    /** For the session that there is now. */
+    protected function freshToken(): void
     {
         $token = $this->ask('GET', '/api/session')->body['csrfToken'] ?? null;
         self::assertIsString($token);

@@ -211,6 +211,42 @@ final class ExchangeTest extends ApiTestCase
         return $lines;
     }
 
+    public function testALineThatCannotBeReadKeepsItsNameToBeMended(): void
+    {
+        $this->signIn('head');
+        self::assertSame(['new' => 1, 'unreadable' => 1], $this->read('text', "Dock eight: jab cros, exit\nDock nine: jab cross exit"));
+        $line = $this->lines('/api/imports/'.$this->import)[0];
+        self::assertSame(['name' => 'Dock eight', 'chain' => 'jab cros, exit'], $line['written']);
+
+        $this->ask('PUT', '/api/imports/'.$this->import.'/lines/1', ['chain' => '1 2 3 exit', 'name' => 'Dock eight']);
+        $this->apply();
+        $names = $this->ask('GET', '/api/combinations')->body['combinations'];
+        self::assertIsArray($names);
+        self::assertSame(['Dock eight', 'Dock nine'], array_column($names, 'name'));
+    }
+
+    public function testTwoLinesOfOneNameAreNamed(): void
+    {
+        $this->signIn('head');
+        $this->read('text', "Dock one: 1 2 exit\nDock two: 1 2 3 exit\ndock ONE: 6 5 2 exit");
+        $lines = $this->lines('/api/imports/'.$this->import);
+
+        self::assertStringContainsString('Entry 1 has the same name.', self::text($lines, 'message', 2));
+        self::assertStringNotContainsString('the same name', self::text($lines, 'message', 1));
+    }
+
+    public function testAnImportedLineLeadsToWhatItBecame(): void
+    {
+        $this->signIn('head');
+        $this->ask('POST', '/api/combinations', self::combination(['name' => 'Near', 'text' => '1 2 3 exit']));
+        $this->read('text', 'Far: 1 2 3 2 exit');
+        $this->apply();
+        $line = $this->lines('/api/imports/'.$this->import)[0];
+        self::assertIsInt($line['combination']);
+
+        self::assertSame('Far', $this->ask('GET', '/api/combinations/'.$line['combination'])->body['name']);
+    }
+
     public function testPlaceOfAMistakeInJsonIsFound(): void
     {
         foreach (['{"a": [1, 2,]}' => 13, '{"a" 1}' => 6, '[1 2]' => 4, '{"a": tru}' => 7, '[1, 2' => 6, '{,}' => 2, "[\"a\tb\"]" => 2, '[1]]' => 4, '{"a": 01}' => 7] as $json => $column) {

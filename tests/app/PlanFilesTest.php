@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\App;
 
+use Periplus\App\Plan\Vtt;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 
 /** Planned sessions as files; a browser test reads VTT and calendar with independent readers, here poppler reads the paper. */
@@ -53,6 +54,16 @@ final class PlanFilesTest extends ApiTestCase
         self::assertSame('WEBVTT Liver', $lines[0]);
         self::assertContains('00:00:00.000 --> 00:00:08.000', $lines);
         self::assertContains('southpaw: right jab, left cross, right hook to the body', $lines);
+    }
+
+    /** An empty line would end a cue of WebVTT: W3C, WebVTT, section 4.1. */
+    public function testAnEmptyLineInATextCutsNoCue(): void
+    {
+        $cue = ['atMs' => 0, 'track' => null, 'kind' => 'show', 'text' => "one\n\n \ntwo --> 3", 'words' => ['orthodox' => "one\n\n \ntwo --> 3", 'southpaw' => '']];
+        $blocks = explode("\n\n", trim(Vtt::of(['name' => 'Session', 'lengthMs' => 8000, 'tracks' => [], 'cues' => [$cue, [...$cue, 'atMs' => 1000, 'text' => "\n\n"]]])));
+
+        self::assertCount(3, $blocks, 'the head and two cues');
+        self::assertStringEndsWith("one\ntwo --&gt; 3", $blocks[1]);
     }
 
     public function testTheContentComesOutAndGoesInAgain(): void

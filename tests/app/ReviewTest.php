@@ -27,6 +27,19 @@ final class ReviewTest extends ApiTestCase
         self::assertSame(409, $this->decide($approved, 'withdraw', [])->status, 'What is decided stays so.');
     }
 
+    public function testTwoProposalsOfOneChainAreNamedToEachOther(): void
+    {
+        $this->signIn('coach');
+        $first = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Mine'])])->id();
+        $this->signIn('other');
+        $second = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Theirs'])]);
+        self::assertSame([['id' => $first, 'name' => 'Mine', 'author' => 'Coach Coach']], $second->body['sameChain']);
+
+        $this->signIn('head');
+        $this->decide($second, 'withdraw', ['remark' => 'Twice.']);
+        self::assertSame([], $this->ask('GET', '/api/proposals/'.$first)->body['sameChain']);
+    }
+
     public function testAChangeWaitsWhileTheOldVersionStaysInUse(): void
     {
         $id = $this->published();

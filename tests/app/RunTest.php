@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\App;
 
+use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
@@ -291,6 +292,49 @@ final class RunTest extends ApiTestCase
             $clip = $this->ask('GET', "/api/screens/$key/clips/$id/1/{$cue['clip']}");
             self::assertSame([200, 'audio/wav', 'RIFF'], [$clip->status, $clip->contentType, substr($clip->raw, 0, 4)]);
         }
+    }
+
+    /** What a wall's key can say of a session: its own cues, while it ran, in a bounded number of passages. */
+    public function testAWallsKeyCannotFalsifyASession(): void
+    {
+        $key = $this->wall('Floor');
+        $id = $this->start()['id'];
+        $this->clock->sleep(40);
+        $this->press($id, 'end', 1, 'press-0001');
+        $this->shown($key, $id, [['start-0001', '0-all-bell-1', 10_000], ['start-0001', '99999-all-made-up-1', 10_000], ['start-0001', '0-all-show-1', 9_000_000]]);
+        self::assertSame(['0-all-bell-1'], array_column($this->record($id, 'shown'), 'cue'));
+        // The same half minute again and again, under other passages.
+        for ($passage = 1; $passage <= 8; ++$passage) {
+            $this->shown($key, $id, array_map(static fn (int $number): array => [\sprintf('made-up-%d-%03d', $passage, $number), '0-all-show-1', 10_000], range(1, 100)));
+        }
+        self::assertLessThanOrEqual(201, \count($this->record($id, 'shown')));
+        /** @var list<array{workMs: int}> $entries */
+        $entries = $this->ask('GET', '/api/logbook/entries')->body['entries'];
+
+        self::assertLessThanOrEqual(40_000, $entries[0]['workMs'], 'no more than the session lasted');
+    }
+
+    public function testTheRecordNamesWhatWasShownBeforeASwap(): void
+    {
+        $key = $this->wall('Floor');
+        $id = $this->start()['id'];
+        $this->shown($key, $id, [['start-0001', '0-all-show-1', 10_000]]);
+        $this->clock->sleep(30);
+        $this->press($id, 'swap', 1, 'press-0001', ['chain' => '6 5 2']);
+        $this->clock->sleep(10);
+        $this->shown($key, $id, [['press-0002', '0-all-show-1', 40_000]]);
+
+        self::assertSame(['1 2 3b', '6 5 2'], array_column($this->record($id, 'shown'), 'text'));
+    }
+
+    public function testAWallOfABlockedCoachShowsAndPressesNothing(): void
+    {
+        $key = $this->wall('Floor');
+        $id = $this->start()['id'];
+        self::service(Connection::class)->executeStatement('UPDATE user SET active = 0 WHERE id = (SELECT editor_id FROM wall LIMIT 1)');
+
+        self::assertSame([200, false], [$this->ask('GET', '/api/screens/'.$key)->status, $this->ask('GET', '/api/screens/'.$key)->body['hasKeys']]);
+        self::assertSame(403, $this->fromWall($key, $id, 'pause')[0]);
     }
 
     public function testARefusedReportNamesWhatIsWrong(): void

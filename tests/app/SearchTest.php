@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use PHPUnit\Framework\Attributes\TestWith;
 
 /** Every kind of clause, alone and together, against a small library in which each answer can be seen by eye. */
 final class SearchTest extends ApiTestCase
@@ -127,6 +128,34 @@ final class SearchTest extends ApiTestCase
     }
 
     /** Nothing is found until it is mended, rather than what it was meant to narrow down. */
+    /**
+     * Lists to pick from: exact name, name begins, exact chain, chain begins, then the rest.
+     *
+     * @param list<string> $names
+     */
+    #[TestWith(['dock', ['Dock', 'The liver of a dock']])]
+    #[TestWith(['the', ['The liver of a dock', 'Flotsam']])]
+    #[TestWith(['1 4b', ['Dock']])]
+    #[TestWith(['1 push', ['Ebb tide']])]
+    #[TestWith(['2 2 exit', ['Bell rope']])]
+    #[TestWith(['liver', ['Anchor', 'Dock']])]
+    public function testWhatIsClosestToTheTypedTextComesFirst(string $typed, array $names): void
+    {
+        $this->library();
+        $this->ask('POST', '/api/combinations', self::combination(['name' => 'The liver of a dock', 'text' => '1 1 2 step-back', 'themes' => [], 'note' => '']));
+        $rows = $this->ask('GET', '/api/combinations?closest=true&q='.rawurlencode($typed))->body['combinations'];
+        self::assertIsArray($rows);
+
+        self::assertSame($names, array_column($rows, 'name'));
+    }
+
+    public function testWhatIsClosestStillPassesTheFilters(): void
+    {
+        $this->library();
+
+        self::assertSame(0, $this->ask('GET', '/api/combinations?closest=true&q=dock&weapon=elbow')->body['total']);
+    }
+
     public function testUnknownWordsAreReportedWithTheirPlace(): void
     {
         $this->library();

@@ -48,6 +48,38 @@ final class SignInTest extends ApiTestCase
         $this->signIn('head');
     }
 
+    /** Many names from one address are held back before a password is hashed, and leave one row in the audit log. */
+    public function testFailuresOfOneAddressAreBoundedWhateverTheNames(): void
+    {
+        $address = ['REMOTE_ADDR' => '10.1.2.'.random_int(1, 254)];
+        $limiter = self::service(SignInLimiter::class);
+        $try = static function (string $name) use ($address): Request {
+            $request = Request::create('/api/session', 'POST', server: $address);
+            $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $name.bin2hex(random_bytes(4)).'@gym.example');
+
+            return $request;
+        };
+        for ($number = 0; $number < 400; ++$number) {
+            $request = $try('guess');
+            self::assertTrue($limiter->consume($request)->isAccepted(), 'try '.$number);
+            $limiter->failed($request);
+        }
+
+        self::assertFalse($limiter->consume($try('guess'))->isAccepted());
+    }
+
+    public function testTriesThatAreHeldBackLeaveOneRowInTheAuditLog(): void
+    {
+        $this->signOut();
+        $name = 'guess'.bin2hex(random_bytes(4)).'@gym.example';
+        for ($number = 0; $number < 12; ++$number) {
+            $this->ask('POST', '/api/session', ['email' => $name, 'password' => 'no']);
+        }
+        $rows = self::service(Connection::class)->fetchOne("SELECT COUNT(*) FROM audit_log WHERE what LIKE 'sign-in.%'");
+
+        self::assertSame(2, is_numeric($rows) ? (int) $rows : 0, 'one of failures, one of what was held back');
+    }
+
     /** A password is hashed where there is none to compare, so that the time tells nothing about who has an account. */
     #[TestWith(['coach@gym.example', 0])]
     #[TestWith(['nobody@gym.example', 1])]

@@ -217,6 +217,18 @@ final class MendFinderTest extends TestCase
         return [] === $items ? Chains::read('2 2')->items : $items;
     }
 
+    public function testALongChainWithManyPairsEndsByItsBudgetAndSaysSo(): void
+    {
+        $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), tempo: 1.6);
+        $report = Check::builtIn()->run(Chains::inStance('14 push 5 3 switch 2 roll-rear 2b 3b 5 4 elbow'), $options);
+        $mends = MendFinder::builtIn()->mends($report, $options);
+
+        self::assertFalse($mends->complete);
+        self::assertNotSame([], $mends->ofVerdict, 'the best so far');
+        self::assertEquals($mends, MendFinder::builtIn()->mends($report, $options), 'counted in steps: the same every time');
+        self::assertTrue(self::mends('2 2 exit', 'boxing')->complete);
+    }
+
     private static function mends(string $chain, string $rules): MendResult
     {
         return MendFinder::builtIn()->mends(self::report($chain, $rules), new CheckOptions(BuiltInHouseRules::named($rules)));

@@ -67,6 +67,15 @@ final class CoverageTest extends TestCase
         self::assertEqualsWithDelta(100 * $ticks / ($to - $from), (new Coverage($stretches))->times($from, $to), 1e-9);
     }
 
+    public function testNothingBeyondTheTimeThatPassedCounts(): void
+    {
+        $coverage = new Coverage([[0, 60_000], [0, 60_000], [30_000, 50_000]]);
+
+        self::assertSame([[0, 60_000], [0, 15_000]], $coverage->atMost(75_000)->stretches);
+        self::assertSame($coverage->stretches, $coverage->atMost(1_000_000)->stretches);
+        self::assertSame([], $coverage->atMost(0)->stretches);
+    }
+
     /** @return iterable<int, array{int}> */
     public static function seeds(): iterable
     {
