@@ -26,6 +26,11 @@ use_network() { # NAMES
     TRUST_URL=http://${NETWORK%% *}$([ "$HTTP_PORT" = 80 ] || echo ":$HTTP_PORT")/trust
 }
 
+network_listens() { # PORT
+    local address=$NETWORK_ADDRESS; [ "$address" != 0.0.0.0 ] || address=127.0.0.1
+    (exec 3<>"/dev/tcp/$address/$1") 2>/dev/null
+}
+
 # Another program that holds one of them is named before anything is started.
 network_ports_are_free() {
     local port
@@ -33,7 +38,7 @@ network_ports_are_free() {
     for port in "$HTTPS_PORT PERIPLUS_HTTPS_PORT" "$HTTP_PORT PERIPLUS_HTTP_PORT"; do
         # Held by the web server of this gym itself, when it runs already.
         grep -qs ":${port% *}\b" "$RUN/nginx.conf" && runs $NGINX && continue
-        ! listens "${port% *}" || fail "Port ${port% *} of this machine is taken by another program, such as a web server of Debian's. Stop that program, or choose another port: ${port#* }=$((${port% *} % 50000 + 8000)) bin/start --network \"$NETWORK\"."
+        ! network_listens "${port% *}" || fail "Port ${port% *} of this machine is taken by another program, such as a web server of Debian's. Stop that program, or choose another port: ${port#* }=$((${port% *} % 50000 + 8000)) bin/start --network \"$NETWORK\"."
     done
 }
 

@@ -93,6 +93,53 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
   }
 });
 
+test("a hostile backup runs nothing and leaves nothing behind", async () => {
+  test.setTimeout(720_000);
+  const gym = await OtherGym.make();
+  const mark = join(mkdtempSync(join(tmpdir(), "periplus-mark-")), "mark");
+  const now = ["format periplus-backup-2", "made 2026-11-24T12:00:00Z"];
+  const at = (name: string) => join(gym.state, name);
+  try {
+    expect(gym.run("start").status).toBe(0);
+    const total = await gym.total();
+    const users = gym.sql("SELECT COUNT(*) FROM mysql.user");
+    const databases = gym.sql("SHOW DATABASES");
+    const files = [
+      backupOf(at("shell.tar"), now, `\\! touch ${mark}\n${FIRST}`),
+      backupOf(at("system.tar"), now, `system touch ${mark}\n${FIRST}`),
+      backupOf(at("source.tar"), now, `source /etc/passwd\n${FIRST}`),
+      backupOf(at("tee.tar"), now, `tee ${mark}\n${FIRST}`),
+      backupOf(at("use.tar"), now, `USE mysql;\nDELETE FROM global_priv;\n${FIRST}`),
+      backupOf(at("grant.tar"), now, `GRANT ALL ON *.* TO 'eve'@'%' IDENTIFIED BY 'eve';\n${FIRST}`),
+      backupOf(at("other.tar"), now, `CREATE DATABASE \`elsewhere\`;\nDROP TABLE periplus.user;\n${FIRST}`),
+      backupOf(at("file.tar"), now, `SELECT 'x' INTO OUTFILE '${mark}';\n${FIRST}`),
+      backupOf(at("local.tar"), now, `LOAD DATA LOCAL INFILE '/etc/passwd' INTO TABLE user;\n${FIRST}`),
+      backupOf(at("number.tar"), [...now, `combinations x[$(touch ${mark})]`], FIRST),
+      backupOf(at("table.tar"), [...now, "rows user`;DROP 1"], FIRST),
+      backupOf(at("bomb.tar"), now, `${FIRST}${"-- nothing\n".repeat(40_000_000 / 11)}`),
+    ];
+    // Members that are no plain files, and a file that is none.
+    const folder = mkdtempSync(join(tmpdir(), "periplus-made-"));
+    execFileSync("sh", ["-c", "ln -s /etc/passwd about; : >digests; : >library.sql.gz"], { cwd: folder });
+    execFileSync("tar", ["-C", folder, "-cf", at("link.tar"), "about", "library.sql.gz", "digests"]);
+    execFileSync("mkfifo", [at("fifo.tar")]);
+    for (const file of [...files, at("link.tar"), at("fifo.tar")]) {
+      const refused = gym.run("periplus", "restore", file);
+      expect(refused.status, file).toBe(1);
+    }
+    expect(existsSync(mark)).toBe(false);
+    expect(gym.sql("SELECT COUNT(*) FROM mysql.user")).toBe(users);
+    expect(gym.sql("SHOW DATABASES")).toBe(databases);
+    expect(await gym.total()).toBe(total);
+    // A link that leads nowhere is in the way of a backup, too.
+    execFileSync("ln", ["-s", at("nowhere/gym.tar"), at("dangling.tar")]);
+    const dangling = gym.run("periplus", "backup", at("dangling.tar"));
+    expect([dangling.status, dangling.stderr]).toEqual([1, expect.stringContaining("Choose another name")]);
+  } finally {
+    gym.end();
+  }
+});
+
 test("a backup of the first version is brought up to date; a newer, an empty and a short one are refused", async () => {
   test.setTimeout(720_000);
   const gym = await OtherGym.make();

@@ -5,7 +5,7 @@ import https from "node:https";
 import { connect } from "node:net";
 import { join } from "node:path";
 import { chromium, expect } from "@playwright/test";
-import { test } from "./gym";
+import { COACH, HEAD_COACH, OTHER_COACH, test } from "./gym";
 import { held, OtherGym } from "./other-gym";
 
 const ADDRESS = "127.0.0.2";
@@ -32,6 +32,8 @@ function ask(
   });
 }
 
+const changed = (coach: typeof HEAD_COACH) => ({ ...coach, password: `${coach.password} and more` });
+
 const listens = (port: number) =>
   new Promise<boolean>((done) => {
     const socket = connect(port, ADDRESS);
@@ -57,8 +59,21 @@ test("the gym's network is served over TLS under its names alone, and a wall is 
     expect(await listens(tls.port)).toBe(false);
     expect(gym.run("start", "--network", "no name!").stderr).toContain("--network takes the names of this machine");
 
+    // The demo is not opened to others while everybody knows its passwords.
+    const refused = gym.run("start", "--network", `${NAME} ${ADDRESS}`);
+    expect(refused.status).toBe(1);
+    expect(refused.stderr).toContain(HEAD_COACH.email);
+    expect(refused.stderr).toContain('bin/start --gym "NAME" --network');
+    expect(await listens(tls.port)).toBe(false);
+    for (const coach of [HEAD_COACH, COACH, OTHER_COACH]) {
+      const { api, headers } = await gym.signIn(coach);
+      const data = { current: coach.password, new: changed(coach).password };
+      expect((await api.put("/api/me/password", { headers, data })).status()).toBe(204);
+    }
+
     const started = gym.run("start", "--network", `${NAME} ${ADDRESS}`);
     expect(started.status, started.stderr).toBe(0);
+    expect(started.stdout).not.toContain(HEAD_COACH.password);
     expect(started.stdout).toContain(`https://${NAME}:${tls.port}`);
 
     // The certificate, read by Node's own TLS and by openssl.
@@ -73,6 +88,20 @@ test("the gym's network is served over TLS under its names alone, and a wall is 
     const verified = spawnSync("openssl", ["verify", "-CAfile", file, join(gym.state, "run/network/server.crt")]);
     expect(String(verified.stdout)).toContain(": OK");
     expect(started.stdout).toContain(new X509Certificate(root).fingerprint256);
+
+    // The root vouches for servers under these names, and for nothing else: not for code, mail or other machines.
+    const bound = String(spawnSync("openssl", ["x509", "-in", file, "-noout", "-text"]).stdout);
+    expect(bound).toMatch(
+      /X509v3 Name Constraints: critical\s+Permitted:\s+DNS:gym.test\s+IP:127.0.0.2\/255.255.255.255/,
+    );
+    expect(bound).toMatch(/X509v3 Extended Key Usage:\s+TLS Web Server Authentication\s/);
+    // TLS 1.2 only with ciphers that authenticate what they encrypt.
+    const cipher = (name: string) =>
+      spawnSync("openssl", ["s_client", "-connect", `${ADDRESS}:${tls.port}`, "-tls1_2", "-cipher", name], {
+        input: "",
+      });
+    expect(cipher("ECDHE-ECDSA-AES128-SHA").status).not.toBe(0);
+    expect(cipher("ECDHE-ECDSA-AES128-GCM-SHA256").status).toBe(0);
 
     // Only its own names are answered, and http leads to https, but for the page that a device needs first.
     const host = (name: string, path: string) =>
@@ -96,7 +125,7 @@ test("the gym's network is served over TLS under its names alone, and a wall is 
       ],
     });
     try {
-      const { api, headers } = await gym.signIn();
+      const { api, headers } = await gym.signIn(changed(HEAD_COACH));
       const { key } = await (await api.post("/api/walls", { headers, data: { name: "Floor" } })).json();
       await api.post("/api/runs", {
         headers,

@@ -31,7 +31,8 @@ test("a port that is taken is named, with what to do", async () => {
 
   const wrong = run("start", gym(free.port, taken.port), "--frehs");
   expect(wrong.status).toBe(1);
-  expect(wrong.stderr).toContain('bin/start knows --fresh, --network and --dev, not "--frehs".');
+  expect(wrong.stderr).toContain('bin/start does not know "--frehs".');
+  expect(run("start", gym(free.port, taken.port), "--help").stdout).toContain('bin/start --gym "NAME"');
 });
 
 test("folders and ports that cannot be are refused in one sentence", () => {
@@ -101,8 +102,12 @@ test("what belongs to a gym is for its own accounts alone, also where an older v
       chmodSync(join(gym.state, file), 0o644);
     }
     expect(gym.run("start").status).toBe(0);
-    for (const folder of ["db", "log", "secrets", "backups", "run/db", "tmp/php"]) {
+    for (const folder of ["db", "log", "secrets", "run/db", "tmp/php"]) {
       expect(open(folder), folder).toBe(0);
+    }
+    // Read by the web server's account as well, which gives them to the head coach, and written by root alone.
+    for (const folder of ["backups", "told"]) {
+      expect(open(folder) & 0o027, folder).toBe(0);
     }
     expect(existsSync(join(gym.state, "sessions"))).toBe(false);
     // Another account of the machine finds nothing that it can read or list.
