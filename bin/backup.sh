@@ -86,7 +86,8 @@ unpack() { # FILE
 # commands and sends no files.
 load_dump() { # DUMP
     local password; password=$(od -An -N24 -tx1 /dev/urandom | tr -d ' \n')
-    mariadb --help 2>/dev/null | grep -q -- --sandbox || fail "The mariadb client of this machine is too old to restore safely. Update it: apt-get install mariadb-client."
+    local options; options=$(mariadb --help 2>/dev/null)
+    [[ $options == *--sandbox* ]] || fail "The mariadb client of this machine is too old to restore safely. Update it: apt-get install mariadb-client."
     sql <<SQL
 DROP USER IF EXISTS 'periplus_restore'@'localhost';
 CREATE USER 'periplus_restore'@'localhost' IDENTIFIED BY '$password';

@@ -2,6 +2,7 @@ import { Alert, App, Button } from "antd";
 import type { Status } from "../api/client";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { day, dayAndTime } from "../ui/words";
@@ -60,6 +61,7 @@ function Shown({ status }: { status: Status }) {
   });
   const take = () =>
     modal.confirm({
+      getContainer: layers,
       title: "Put this copy in place of the gym?",
       content:
         "Everything that was written since the backup goes. A backup of now is made first, and everybody signs in again.",

@@ -6,6 +6,7 @@ import { useIsHeadCoach } from "../api/session";
 import { useNumbering, useNumberings } from "../api/useNumbering";
 import { Failure } from "../ui/Failure";
 import { GymNav } from "../ui/GymNav";
+import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { Waiting } from "../ui/Waiting";
 import { NumberingEffect } from "./NumberingEffect";
@@ -54,6 +55,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
     const before = ofGym;
     const followers = before === undefined ? [] : (known?.followers ?? []);
     modal.confirm({
+      getContainer: layers,
       title: `Read everything in ${numbering.name}?`,
       content: `The gym reads in ${nameOf(before)} now. ${
         followers.length === 0
