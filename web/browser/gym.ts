@@ -47,6 +47,24 @@ export async function write(page: Page, text: string, canonical = text): Promise
   await expect(page.getByRole("group", { name: `Combination line: ${canonical}`, exact: true })).toBeVisible();
 }
 
+/**
+ * Archives what an earlier try left under this very chain, so that a test can save it again; by the signed-in head coach.
+ */
+export async function putAway(page: Page, text: string): Promise<void> {
+  const { csrfToken } = await (await page.request.get("/api/session")).json();
+  const headers = { "X-CSRF-Token": csrfToken };
+  const answer = await page.request.post("/api/check", { headers, data: { text, with: ["similar"] } });
+  expect(answer.status()).toBe(200);
+  const { similar } = await answer.json();
+  for (const { id, relation } of similar.matches) {
+    if (relation === "same") {
+      const etag = (await page.request.get(`/api/combinations/${id}`)).headers().etag ?? "";
+      const archive = `/api/combinations/${id}/archive`;
+      expect((await page.request.post(archive, { headers: { ...headers, "If-Match": etag } })).status()).toBe(200);
+    }
+  }
+}
+
 /** Opens a gym of its own on another device, signed in; errors in its console are not looked at. */
 export async function on(browser: Browser, device: BrowserContextOptions, coach = HEAD_COACH): Promise<Page> {
   const page = await (await browser.newContext(device)).newPage();

@@ -135,7 +135,7 @@ step-out 1 2 exit # Off the line
 1 2 15 exit # Switch
 check-lead 2 3 exit # Check and answer
 1 15 exit
-jab cros body hook exit # A slip of the pen
+jab cros hook rear uppercut exit # A slip of the pen
 1 2 15l 2 exit # Low switch
 3 step-out 14l exit`;
 

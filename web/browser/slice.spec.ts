@@ -1,7 +1,8 @@
-import { entry, expect, HEAD_COACH, OTHER_COACH, signIn, signOut, test, write } from "./gym";
+import { entry, expect, HEAD_COACH, OTHER_COACH, putAway, signIn, signOut, test, write } from "./gym";
 
 test("a typed chain is checked, mended, saved, found by another coach and mirrored", async ({ page }) => {
   await signIn(page, HEAD_COACH);
+  await putAway(page, "1 2 3b slip-rear 2 exit");
   await page.getByRole("link", { name: "Bench" }).click();
 
   // A chain with a reload, and the reason for it.
@@ -148,9 +149,11 @@ test("a change of numbering writes the chain over", async ({ page }) => {
 
 test("two head coaches change the same combination and nothing is overwritten unseen", async ({ page, browser }) => {
   await signIn(page, HEAD_COACH);
+  const own = "1 2 / *4 1 1 exit";
+  for (const chain of [own, `${own} 1 exit`, `${own} 2 exit`]) {
+    await putAway(page, chain);
+  }
   await page.goto("/bench");
-  // A chain of its own, so that the test can run again on the same gym.
-  const own = `1 2 / *${2 + (Date.now() % 9)} ${"1 ".repeat(1 + (Math.floor(Date.now() / 1000) % 30))}exit`.trim();
   await write(page, own);
   await page.keyboard.press("Control+s");
   const name = `Two hands ${Date.now()}`;

@@ -16,8 +16,11 @@ interface Props {
 
 /** What each entry of the file would do, or has done; before it is imported each can be mended or left out. */
 export function ImportLines({ state, given, onState }: Props) {
-  const [kind, setKind] = useState("");
+  const [chosen, setKind] = useState("");
   const [page, setPage] = useState(1);
+  const choices = choicesOf(state);
+  // When the last entry of the chosen kind is mended, all are shown again.
+  const kind = choices.some((choice) => choice.value === chosen) ? chosen : "";
   const lines = useImportLines(state, kind, page);
   const [edited, setEdited] = useState<number | null>(null);
   const edit = useEditLine(state.id);
@@ -31,7 +34,6 @@ export function ImportLines({ state, given, onState }: Props) {
         },
       },
     );
-  const choices = choicesOf(state);
   const total = choices.find((choice) => choice.value === kind)?.count ?? 0;
   return (
     <>
