@@ -31,6 +31,7 @@ use Psr\Clock\ClockInterface;
 final readonly class Logbook implements HasQuota
 {
     private const LIMIT = 100_000;
+    private const EMPTY = 'Say what was drilled, or write a note.';
 
     public function __construct(
         private Connection $connection,
@@ -131,13 +132,20 @@ final readonly class Logbook implements HasQuota
         return array_fill_keys(array_map(intval(...), array_filter($known, is_numeric(...))), true);
     }
 
-    /** A new one by hand; the same id sent again is the same entry. */
+    /**
+     * A new one by hand; the same id sent again is the same entry.
+     *
+     * @throws ApiProblem when it says nothing, names what is not there, or the logbook is full
+     */
     public function write(EntryRequest $request, User $editor): LogEntry
     {
         $key = $request->id ?? throw new ApiProblem(422, 'invalid', 'A new entry needs an id.', ['violations' => [['field' => 'id', 'message' => 'A new entry needs an id.']]]);
         $known = $this->select('e.entry_key = ?', [$key])[0] ?? null;
         if (null !== $known) {
             return $known;
+        }
+        if ([] === ($request->combinations ?? []) && '' === trim($request->note)) {
+            throw new ApiProblem(422, 'invalid', self::EMPTY, ['violations' => [['field' => 'combinations', 'message' => self::EMPTY]]]);
         }
         $this->quota()->require();
         $day = $this->day($request->day);

@@ -114,9 +114,10 @@ final class LogbookTest extends ApiTestCase
     #[TestWith([['combinations' => [['combination' => 999999, 'minutes' => 3]]], 'There is no such combination in the library.'])]
     #[TestWith([['combinations' => [['combination' => 1, 'minutes' => 0]]], 'A combination is drilled 0.5 to 120 minutes.'])]
     #[TestWith([['id' => null], 'A new entry needs an id.'])]
+    #[TestWith([['note' => " \n"], 'Say what was drilled, or write a note.'])]
     public function testAWrongEntryIsRefusedWithItsPlace(array $with, string $message): void
     {
-        $answer = $this->ask('POST', '/api/logbook/entries', ['id' => 'entry-0001', 'day' => '2026-11-20', ...$with]);
+        $answer = $this->ask('POST', '/api/logbook/entries', ['id' => 'entry-0001', 'day' => '2026-11-20', 'note' => 'Guests.', ...$with]);
 
         self::assertSame(422, $answer->status, $answer->raw);
         /** @var list<array{message: string}> $violations */
@@ -302,7 +303,7 @@ final class LogbookTest extends ApiTestCase
     public function testAFileComesInAgainWithoutDoubling(string $format): void
     {
         $this->log('2026-11-03', ['Front porch' => 6, 'Cellar window' => 4.5], ['orthodox' => 9, 'southpaw' => 3, 'levels' => ['2' => 12], 'effort' => 6, 'note' => "Two lines,\n\"quoted\"; and =1+1", 'fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]]]);
-        $this->log('2026-11-05', []);
+        $this->log('2026-11-05', [], ['note' => 'Open mat.']);
         $file = $this->ask('GET', '/api/logbook/logbook.'.$format)->raw;
         $before = $this->state();
         $this->signIn('head');

@@ -252,7 +252,7 @@ final class RolesTest extends ApiTestCase
             '/api/runs/{id}/commands' === $path => ['id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
             '/api/screens/{key}/commands' === $path => ['run' => 1, 'id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
             '/api/screens/{key}/shown' === $path => ['run' => 1, 'shown' => []],
-            str_starts_with($path, '/api/logbook/entries') => ['id' => 'entry-0001', 'day' => '2026-11-01'],
+            str_starts_with($path, '/api/logbook/entries') => ['id' => 'entry-0001', 'day' => '2026-11-01', 'note' => 'Open mat.'],
             '/api/combinations/{id}/measure' === $path, '/api/combinations/{id}/measurements' === $path => ['id' => 'measure-0001', 'taps' => [0, 300, 700]],
             '/api/cards' === $path => ['name' => 'Take home', 'combinations' => [$combination]],
             '/api/voice' === $path => ['voice' => 'female'],
