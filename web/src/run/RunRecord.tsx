@@ -1,9 +1,12 @@
-import { Link } from "react-router";
+import { Button, Popconfirm } from "antd";
+import { Link, useNavigate } from "react-router";
 import type { Run } from "../api/client";
+import { useIsHeadCoach } from "../api/session";
 import { Failure } from "../ui/Failure";
+import { layers } from "../ui/layers";
 import { Waiting } from "../ui/Waiting";
 import { dayAndTime, timeWithSeconds } from "../ui/words";
-import { useRunRecord } from "./useRuns";
+import { useRemoveRun, useRunRecord } from "./useRuns";
 
 const COMMANDS: Record<string, string> = {
   pause: "paused",
@@ -61,7 +64,33 @@ export function RunRecord({ run }: { run: Run }) {
           </li>
         ))}
       </ol>
+      <DeleteRun run={run} />
     </section>
+  );
+}
+
+/** Makes room where a gym has very many; the logbook keeps its entry. */
+function DeleteRun({ run }: { run: Run }) {
+  const isHeadCoach = useIsHeadCoach();
+  const navigate = useNavigate();
+  const remove = useRemoveRun();
+  return (
+    isHeadCoach && (
+      <>
+        <Failure error={remove.error} />
+        <Popconfirm
+          getPopupContainer={layers}
+          title="It is deleted for good. Its entry in the logbook stays."
+          okText="Delete"
+          cancelText="Cancel"
+          onConfirm={() => remove.mutate(run.id, { onSuccess: () => navigate("/run", { replace: true }) })}
+        >
+          <Button size="small" loading={remove.isPending}>
+            Delete what was shown
+          </Button>
+        </Popconfirm>
+      </>
+    )
   );
 }
 

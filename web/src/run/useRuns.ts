@@ -46,6 +46,15 @@ export function useStart() {
   });
 }
 
+/** Deletes a session that has ended, with what was shown in it. */
+export function useRemoveRun() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: number) => answered(api.POST("/api/runs/{id}/remove", { params: { path: { id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.runs }),
+  });
+}
+
 /** One press. It is sent again with the same id when no answer came, so that it counts once. */
 export function useCommand(run: number) {
   const queries = useQueryClient();
