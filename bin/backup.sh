@@ -123,9 +123,13 @@ read_backup() { # FILE
     sql -e "DROP DATABASE IF EXISTS periplus_incoming"
 }
 
-# What was revoked stays revoked, and every link that was still open ends: a backup from before knows nothing of it.
+# What was revoked stays revoked, who was blocked stays blocked, and every link that was still open ends: a backup from
+# before knows nothing of it. Where only blocked head coaches would be left, nobody is blocked.
 keep_revoked() {
-    local table key
+    local table key blocked="periplus_next.user restored JOIN periplus.user current USING (email)"
+    if [ -n "$(sql -e "SELECT 1 FROM periplus_next.user WHERE role = 'ROLE_HEAD_COACH' AND active = 1 AND email NOT IN (SELECT email FROM periplus.user WHERE active = 0) LIMIT 1")" ]; then
+        sql -e "UPDATE $blocked SET restored.active = 0 WHERE current.active = 0"
+    fi
     sql -e "UPDATE periplus_next.invitation SET ended_at = UTC_TIMESTAMP(), ending = 'restored' WHERE ended_at IS NULL"
     for table in wall:wall_key athlete_card:card_key; do
         key=${table##*:} table=${table%%:*}

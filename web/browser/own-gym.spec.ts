@@ -223,11 +223,13 @@ test("a backup is made, downloaded, looked at beside the gym and put in its plac
     await made.getByRole("link", { name: "Download" }).click();
     const file = await (await download).path();
 
-    // Since then: a combination more, and a wall that is revoked.
+    // Since then: a combination more, a wall that is revoked, and a coach who is blocked.
     const { api, headers } = await gym.signIn();
     await api.post("/api/combinations", { headers, data: { name: "After the backup", text: "1 2 / *3 1 1" } });
     const { walls } = await (await api.get("/api/walls")).json();
     await api.post(`/api/walls/${walls[0].id}/revoke`, { headers });
+    const blocked = await api.put("/api/coaches/3", { headers, data: { active: false } });
+    expect(blocked.ok()).toBe(true);
 
     await made.getByRole("button", { name: "Restore to a copy" }).click();
     const copy = page.getByRole("region", { name: "Restored copy" });
@@ -240,6 +242,7 @@ test("a backup is made, downloaded, looked at beside the gym and put in its plac
     await expect(page.getByLabel("E-mail")).toBeVisible({ timeout: 120_000 });
     expect(gym.sql("SELECT COUNT(*) FROM combination WHERE name = 'After the backup'")).toBe("0");
     expect(gym.sql(`SELECT revoked_at IS NOT NULL FROM wall WHERE wall_key = '${walls[0].key}'`)).toBe("1");
+    expect(gym.sql("SELECT active FROM user ORDER BY id")).toBe("1\n1\n0");
     expect(readdirSync(join(gym.state, "backups")).filter((name) => name.startsWith("before-restore-"))).toHaveLength(
       1,
     );
