@@ -41,7 +41,10 @@ final class CoachLinkCommand extends Command
         }
         if (!$user->isActive()) {
             if (!$user->isHeadCoach()) {
-                $output->writeln(\sprintf('%s is blocked. A head coach can unblock them under Gym, Coaches.', $user->name()));
+                $output->writeln(\sprintf(
+                    '%s is blocked. A head coach can unblock them under Gym, Coaches.',
+                    $user->name(),
+                ));
 
                 return Command::FAILURE;
             }

@@ -22,7 +22,12 @@ final class CoachListCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $table = (new Table($output))->setStyle('compact')->setHeaders(['Name', 'E-mail', 'Role', 'Last sign-in (UTC)']);
+        $table = (new Table($output))->setStyle('compact')->setHeaders([
+            'Name',
+            'E-mail',
+            'Role',
+            'Last sign-in (UTC)',
+        ]);
         foreach ($this->entities->getRepository(User::class)->findBy([], ['name' => 'ASC']) as $user) {
             $table->addRow([
                 $user->name(),

@@ -82,7 +82,12 @@ final readonly class Invitations
     public function rescue(User $user): array
     {
         $this->endOf($user, 'replaced');
-        $this->audit->add(null, 'coach.reset', \sprintf('Somebody at the gym’s machine made a link for a new password of %s', $user->name()), 'coaches/'.$user->id());
+        $this->audit->add(
+            null,
+            'coach.reset',
+            \sprintf('Somebody at the gym’s machine made a link for a new password of %s', $user->name()),
+            'coaches/'.$user->id(),
+        );
 
         return $this->make('reset', $user->role(), $user->id(), null, $user->name());
     }
@@ -130,7 +135,13 @@ final readonly class Invitations
         $row = $this->row($token);
         $user = null === $row['user_id'] ? null : $this->entities->find(User::class, $row['user_id']);
 
-        return ['kind' => $row['kind'], 'role' => GymRole::from($row['role'])->word(), 'name' => $user?->name(), 'email' => $user?->getUserIdentifier(), 'gym' => $this->gyms->get()->name()];
+        return [
+            'kind' => $row['kind'],
+            'role' => GymRole::from($row['role'])->word(),
+            'name' => $user?->name(),
+            'email' => $user?->getUserIdentifier(),
+            'gym' => $this->gyms->get()->name(),
+        ];
     }
 
     /** Makes the account, or sets the password; the link is used up. */
@@ -175,7 +186,12 @@ final readonly class Invitations
         $user->usePasswordHash($this->hasher->hashPassword($user, $request->password));
         $this->entities->persist($user);
         $this->entities->flush();
-        $this->audit->add($user->id(), 'coach.joined', 'setup' === $row['kind'] ? 'founded the gym' : 'joined the gym as a '.strtr($user->role()->word(), '-', ' '), 'coaches/'.$user->id());
+        $this->audit->add(
+            $user->id(),
+            'coach.joined',
+            'setup' === $row['kind'] ? 'founded the gym' : 'joined the gym as a '.strtr($user->role()->word(), '-', ' '),
+            'coaches/'.$user->id(),
+        );
 
         return $user;
     }

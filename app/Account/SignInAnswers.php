@@ -64,7 +64,12 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         if (false === $account) {
             $this->audit->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
         } else {
-            $this->audit->add((int) $account['id'], 'sign-in.failed', $isActive ? 'failed to sign in: the password was wrong' : 'failed to sign in: the account is blocked', 'coaches/'.$account['id']);
+            $this->audit->add(
+                (int) $account['id'],
+                'sign-in.failed',
+                $isActive ? 'failed to sign in: the password was wrong' : 'failed to sign in: the account is blocked',
+                'coaches/'.$account['id'],
+            );
         }
 
         return ProblemResponse::of(401, 'sign-in-failed', 'The e-mail address or the password is not right.');

@@ -107,7 +107,11 @@ final class CheckBenchmarkCommand extends Command
             $cut += MendFinder::builtIn()->mends($result, $options)->complete ? 0 : 1;
             $times[] = (hrtime(true) - $start) / 1e6;
         }
-        $output->writeln(\sprintf('Mends of %d random chains of %d items:', self::RANDOM_CHAINS, MendFinder::PAIRS_UP_TO));
+        $output->writeln(\sprintf(
+            'Mends of %d random chains of %d items:',
+            self::RANDOM_CHAINS,
+            MendFinder::PAIRS_UP_TO,
+        ));
         $output->writeln(\sprintf('  %-42s %6.0f ms, at most %.0f', 'median', self::median($times), max($times)));
         $output->writeln(\sprintf('  %-42s %6d', 'ended by their budget', $cut));
     }

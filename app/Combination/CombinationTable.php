@@ -103,7 +103,10 @@ final readonly class CombinationTable implements StoredChains
             array_map(static fn (mixed $value): ParameterType|ArrayParameterType => \is_array($value) ? ArrayParameterType::INTEGER : ParameterType::STRING, $where[1]),
         );
 
-        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'), $ids);
+        return array_map(
+            static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'),
+            $ids,
+        );
     }
 
     /**
@@ -122,11 +125,24 @@ final readonly class CombinationTable implements StoredChains
             'SELECT c.id FROM combination c WHERE c.archived_at IS NULL'
             .' AND (c.name LIKE :begins OR (c.sequence >= :sequence AND c.sequence < :beyond AND :sequence <> \'\'))'
             .' ORDER BY '.$rank.', c.length_ms, c.name, c.id LIMIT '.$size,
-            ['typed' => $typed, 'begins' => $begins, 'sequence' => (string) $sequence, 'beyond' => $sequence."\xff\xff"],
-            ['typed' => ParameterType::STRING, 'begins' => ParameterType::STRING, 'sequence' => ParameterType::BINARY, 'beyond' => ParameterType::BINARY],
+            [
+                'typed' => $typed,
+                'begins' => $begins,
+                'sequence' => (string) $sequence,
+                'beyond' => $sequence."\xff\xff",
+            ],
+            [
+                'typed' => ParameterType::STRING,
+                'begins' => ParameterType::STRING,
+                'sequence' => ParameterType::BINARY,
+                'beyond' => ParameterType::BINARY,
+            ],
         );
 
-        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'), $ids);
+        return array_map(
+            static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'),
+            $ids,
+        );
     }
 
     /** @param Condition $where */

@@ -16,19 +16,33 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 #[AsCommand('gym:demo-accounts', 'List the demo accounts whose password was not changed')]
 final class DemoAccountsCommand extends Command
 {
-    public function __construct(private readonly EntityManagerInterface $entities, private readonly UserPasswordHasherInterface $hasher)
-    {
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly UserPasswordHasherInterface $hasher,
+    ) {
         parent::__construct();
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         /** @var list<array{email: string, password: string}> $rows */
-        $rows = json_decode((string) file_get_contents(DemoCommand::FOLDER.'/coaches.json'), true, flags: \JSON_THROW_ON_ERROR);
+        $rows = json_decode(
+            (string) file_get_contents(DemoCommand::FOLDER.'/coaches.json'),
+            true,
+            flags: \JSON_THROW_ON_ERROR,
+        );
         foreach ($rows as $row) {
-            $user = $this->entities->getRepository(User::class)->findOneBy(['email' => $row['email'], 'active' => true]);
+            $user = $this->entities->getRepository(User::class)->findOneBy([
+                'email' => $row['email'],
+                'active' => true,
+            ]);
             if (null !== $user && $this->hasher->isPasswordValid($user, $row['password'])) {
-                $output->writeln(\sprintf('  %-12s %-26s %s', strtr($user->role()->word(), '-', ' '), $row['email'], $row['password']));
+                $output->writeln(\sprintf(
+                    '  %-12s %-26s %s',
+                    strtr($user->role()->word(), '-', ' '),
+                    $row['email'],
+                    $row['password'],
+                ));
             }
         }
 

@@ -292,7 +292,11 @@ final readonly class ImportRuns
             $line = (int) $row['line'];
             $entries[$line] = ImportEntry::ofJson($row['content'], $row['message']);
             // As it was written, to be mended in place.
-            $judged[$line] = ['kind' => 'unreadable', 'message' => $entries[$line]->problem, 'content' => $row['content']];
+            $judged[$line] = [
+                'kind' => 'unreadable',
+                'message' => $entries[$line]->problem,
+                'content' => $row['content'],
+            ];
             if (null === $entries[$line]->fields) {
                 continue;
             }
@@ -306,7 +310,13 @@ final readonly class ImportRuns
         $chains = $this->table->withChains(array_values(array_unique($fingerprints)));
         $names = $this->table->named(array_values(array_map(static fn (CombinationDraft $draft): string => $draft->content->name, $drafts)));
         $earlier = $this->earlier($id, array_values(array_unique($fingerprints)));
-        $namesakes = $this->namesakes($id, array_values(array_map(static fn (CombinationDraft $draft): string => mb_strtolower($draft->content->name), $drafts)));
+        $namesakes = $this->namesakes(
+            $id,
+            array_values(array_map(
+                static fn (CombinationDraft $draft): string => mb_strtolower($draft->content->name),
+                $drafts,
+            )),
+        );
         [$near, $hints] = [[], []];
         foreach ($drafts as $line => $draft) {
             $fingerprint = $fingerprints[$line];
@@ -365,7 +375,11 @@ final readonly class ImportRuns
     {
         $name = "LOWER(JSON_VALUE(content, '$.content.name'))";
         /** @var array<string, int|string> $lines */
-        $lines = [] === $names ? [] : $this->connection->fetchAllKeyValue("SELECT $name, MIN(line) FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') AND $name IN (?) GROUP BY $name", [$id, $names], [ParameterType::INTEGER, ArrayParameterType::STRING]);
+        $lines = [] === $names ? [] : $this->connection->fetchAllKeyValue(
+            "SELECT $name, MIN(line) FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') AND $name IN (?) GROUP BY $name",
+            [$id, $names],
+            [ParameterType::INTEGER, ArrayParameterType::STRING],
+        );
 
         return array_map(intval(...), $lines);
     }

@@ -60,7 +60,10 @@ final readonly class StarterLibrary
 
         return [
             'source' => $data['source'],
-            'sports' => array_map(static fn (string $rules): array => ['rules' => $rules, 'levels' => $levels[$rules]], array_keys($levels)),
+            'sports' => array_map(
+                static fn (string $rules): array => ['rules' => $rules, 'levels' => $levels[$rules]],
+                array_keys($levels),
+            ),
             'file' => ['format' => Export::FORMAT, 'version' => Export::VERSION, 'combinations' => $combinations],
         ];
     }

@@ -33,6 +33,10 @@ final class Gyms extends ServiceEntityRepository
      */
     public function getVersion(int $version): Gym
     {
-        return $this->find(Gym::ID, LockMode::OPTIMISTIC, $version) ?? throw new \LogicException('The first migration makes the row of the gym.');
+        return $this->find(
+            Gym::ID,
+            LockMode::OPTIMISTIC,
+            $version,
+        ) ?? throw new \LogicException('The first migration makes the row of the gym.');
     }
 }

@@ -48,7 +48,11 @@ final readonly class ProblemListener
             return ProblemResponse::of(422, 'programme-too-large', $error->getMessage());
         }
         if ($error instanceof OptimisticLockException) {
-            return ProblemResponse::of(412, 'changed-meanwhile', 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.');
+            return ProblemResponse::of(
+                412,
+                'changed-meanwhile',
+                'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.',
+            );
         }
         if ($error->getPrevious() instanceof ValidationFailedException) {
             return $this->invalid($error->getPrevious());

@@ -34,7 +34,11 @@ final readonly class EntryRequest
         #[Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.')]
         public ?int $southpaw = null,
         #[Assert\Count(max: 3, maxMessage: 'There are three levels.')]
-        #[Assert\All([new Assert\NotNull(message: 'This is missing.'), new Assert\Type('int', message: 'A number of athletes is a whole number.'), new Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.')])]
+        #[Assert\All([
+            new Assert\NotNull(message: 'This is missing.'),
+            new Assert\Type('int', message: 'A number of athletes is a whole number.'),
+            new Assert\Range(min: 0, max: 500, notInRangeMessage: '{{ min }} to {{ max }} athletes.'),
+        ])]
         public array $levels = [],
         #[Assert\Range(min: 0, max: 10, notInRangeMessage: 'How hard it felt is {{ min }} to {{ max }}.')]
         public ?int $effort = null,
@@ -43,9 +47,20 @@ final readonly class EntryRequest
         #[Assert\Count(max: 200, maxMessage: 'At most {{ limit }} links.')]
         #[Assert\All([new Assert\Collection(
             fields: [
-                'notation' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Type('string', message: 'A chain is text.'), new Assert\Length(max: 4000, maxMessage: 'A chain has at most {{ limit }} characters.')],
-                'stance' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Choice(choices: ['orthodox', 'southpaw'], message: 'A stance is orthodox or southpaw.')],
-                'link' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Type('int', message: 'A link is told by its place.'), new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.')],
+                'notation' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type('string', message: 'A chain is text.'),
+                    new Assert\Length(max: 4000, maxMessage: 'A chain has at most {{ limit }} characters.'),
+                ],
+                'stance' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Choice(choices: ['orthodox', 'southpaw'], message: 'A stance is orthodox or southpaw.'),
+                ],
+                'link' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type('int', message: 'A link is told by its place.'),
+                    new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.'),
+                ],
             ],
             missingFieldsMessage: 'Name chain, stance and link of each.',
             extraFieldsMessage: 'This field is not known.',
@@ -54,8 +69,19 @@ final readonly class EntryRequest
         #[Assert\Count(max: self::MOST, maxMessage: 'At most {{ limit }} combinations.')]
         #[Assert\All([new Assert\Collection(
             fields: [
-                'combination' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Type('int', message: 'A combination is told by its number in the library.')],
-                'minutes' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Type(['int', 'float'], message: 'Minutes are a number.'), new Assert\Range(min: 0.5, max: 120, notInRangeMessage: 'A combination is drilled {{ min }} to {{ max }} minutes.')],
+                'combination' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type('int', message: 'A combination is told by its number in the library.'),
+                ],
+                'minutes' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type(['int', 'float'], message: 'Minutes are a number.'),
+                    new Assert\Range(
+                        min: 0.5,
+                        max: 120,
+                        notInRangeMessage: 'A combination is drilled {{ min }} to {{ max }} minutes.',
+                    ),
+                ],
                 'stance' => new Assert\Optional([new Assert\Choice(choices: ['own', 'other', 'both'], message: 'It was drilled in the own stance, in the other, or in both.')]),
             ],
             missingFieldsMessage: 'Name combination and minutes of each.',

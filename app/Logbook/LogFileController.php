@@ -43,8 +43,11 @@ final readonly class LogFileController
     #[Route('/api/logbook/import', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
-    public function import(Request $request, #[CurrentUser] User $user, #[MapQueryParameter] int $from = 0): JsonResponse
-    {
+    public function import(
+        Request $request,
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] int $from = 0,
+    ): JsonResponse {
         return new JsonResponse($this->files->import($request->getContent(), $user, max(0, $from)));
     }
 

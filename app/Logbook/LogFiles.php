@@ -104,7 +104,12 @@ final readonly class LogFiles
             $this->logbook->import($new, $editor);
         }
 
-        return ['new' => \count($new), 'known' => \count($known), 'next' => $from + self::STEP < $total ? $from + self::STEP : null, 'total' => $total];
+        return [
+            'new' => \count($new),
+            'known' => \count($known),
+            'next' => $from + self::STEP < $total ? $from + self::STEP : null,
+            'total' => $total,
+        ];
     }
 
     /** @return iterable<LogEntry> */
@@ -210,18 +215,31 @@ final readonly class LogFiles
     {
         $text = static fn (mixed $value, int $most): string => \is_string($value) ? mb_substr($value, 0, $most) : '';
         $whole = static fn (mixed $value, int $least, int $most): ?int => is_numeric($value) ? max($least, min($most, (int) $value)) : null;
-        $count = static fn (mixed $value): float => is_numeric($value) ? round(max(0.0, min(self::MAX_COUNT, (float) $value)), 3) : 0.0;
+        $count = static fn (mixed $value): float => is_numeric($value)
+            ? round(max(0.0, min(self::MAX_COUNT, (float) $value)), 3)
+            : 0.0;
         $day = $text($entry['day'] ?? null, 10);
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         if (false === $date || $date->format('Y-m-d') !== $day) {
             throw self::wrong(\sprintf('%s: “%s” is no day. Write it as 2026-11-26.', $where, $day));
         }
         if ($day < Period::EARLIEST || $day > $this->clock->now()->modify('+1 day')->format('Y-m-d')) {
-            throw self::wrong(\sprintf('%s: nobody trained on %s. A day lies between %s and today.', $where, $day, Period::EARLIEST));
+            throw self::wrong(\sprintf(
+                '%s: nobody trained on %s. A day lies between %s and today.',
+                $where,
+                $day,
+                Period::EARLIEST,
+            ));
         }
         foreach (['drilled' => self::MAX_DRILLED, 'fallen' => self::MAX_FALLEN] as $part => $most) {
             if (\is_array($entry[$part] ?? null) && \count($entry[$part]) > $most) {
-                throw self::wrong(\sprintf('%s has %s of “%s”; a session has at most %d.', $where, number_format(\count($entry[$part])), $part, $most));
+                throw self::wrong(\sprintf(
+                    '%s has %s of “%s”; a session has at most %d.',
+                    $where,
+                    number_format(\count($entry[$part])),
+                    $part,
+                    $most,
+                ));
             }
         }
         $drilled = [];
@@ -231,7 +249,19 @@ final readonly class LogFiles
             }
             $stance = Stance::from($text($row['stance'] ?? null, 10));
             $chain = $this->chain($row['chain'] ?? null, $stance, $where);
-            $drilled[] = ['combination_id' => null === $chain ? null : $chain[1], 'name' => $text($row['combination'] ?? null, 120), 'notation' => $chain[0] ?? null, 'stance' => $stance->value, 'thrown' => $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null, 'medium' => $text($row['medium'] ?? null, 10), 'level' => $whole($row['level'] ?? null, 1, 3), 'ms' => $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0, 'other_ms' => $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0, 'repetitions' => $count($row['repetitions'] ?? null), 'strikes' => $count($row['strikes'] ?? null)];
+            $drilled[] = [
+                'combination_id' => null === $chain ? null : $chain[1],
+                'name' => $text($row['combination'] ?? null, 120),
+                'notation' => $chain[0] ?? null,
+                'stance' => $stance->value,
+                'thrown' => $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null,
+                'medium' => $text($row['medium'] ?? null, 10),
+                'level' => $whole($row['level'] ?? null, 1, 3),
+                'ms' => $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0,
+                'other_ms' => $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0,
+                'repetitions' => $count($row['repetitions'] ?? null),
+                'strikes' => $count($row['strikes'] ?? null),
+            ];
         }
         $fallen = [];
         foreach (\is_array($entry['fallen'] ?? null) ? $entry['fallen'] : [] as $row) {

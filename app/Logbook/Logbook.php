@@ -127,7 +127,11 @@ final readonly class Logbook implements HasQuota
         if ([] === $ids) {
             return [];
         }
-        $known = $this->connection->fetchFirstColumn('SELECT run_id FROM log_entry WHERE run_id IN (?)', [$ids], [ArrayParameterType::INTEGER]);
+        $known = $this->connection->fetchFirstColumn(
+            'SELECT run_id FROM log_entry WHERE run_id IN (?)',
+            [$ids],
+            [ArrayParameterType::INTEGER],
+        );
 
         return array_fill_keys(array_map(intval(...), array_filter($known, is_numeric(...))), true);
     }
@@ -145,7 +149,12 @@ final readonly class Logbook implements HasQuota
             return $known;
         }
         if ([] === ($request->combinations ?? []) && '' === trim($request->note)) {
-            throw new ApiProblem(422, 'invalid', self::EMPTY, ['violations' => [['field' => 'combinations', 'message' => self::EMPTY]]]);
+            throw new ApiProblem(
+                422,
+                'invalid',
+                self::EMPTY,
+                ['violations' => [['field' => 'combinations', 'message' => self::EMPTY]]],
+            );
         }
         $this->quota()->require();
         $day = $this->day($request->day);

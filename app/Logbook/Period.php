@@ -70,7 +70,10 @@ final readonly class Period
     {
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
 
-        return false !== $date && $date->format('Y-m-d') === $day && self::isNear($day) ? $day : throw self::wrong($field, 'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.');
+        return false !== $date && $date->format('Y-m-d') === $day && self::isNear($day) ? $day : throw self::wrong(
+            $field,
+            'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.',
+        );
     }
 
     private static function wrong(string $field, string $message): ApiProblem

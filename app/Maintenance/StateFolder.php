@@ -30,7 +30,12 @@ final readonly class StateFolder
         $files = glob($this->folder.'/backups/*.tar');
         foreach (false === $files ? [] : $files as $file) {
             if (1 === preg_match(self::BACKUP, basename($file), $kind)) {
-                $backups[] = new Backup(basename($file), $kind[1], (int) filesize($file), new \DateTimeImmutable('@'.filemtime($file)));
+                $backups[] = new Backup(
+                    basename($file),
+                    $kind[1],
+                    (int) filesize($file),
+                    new \DateTimeImmutable('@'.filemtime($file)),
+                );
             }
         }
         usort($backups, static fn (Backup $one, Backup $other): int => $other->madeAt <=> $one->madeAt);

@@ -64,7 +64,13 @@ final readonly class StatusController
             'backups' => $backups,
             'backupIsOld' => null === $last || $last->madeAt < new \DateTimeImmutable(self::MAX_BACKUP_AGE),
             'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,
-            'walls' => array_map(static fn (Wall $wall): array => ['name' => $wall->name, 'seenAt' => $wall->seenAt?->format(\DATE_ATOM)], $this->walls->all()),
+            'walls' => array_map(
+                static fn (Wall $wall): array => [
+                    'name' => $wall->name,
+                    'seenAt' => $wall->seenAt?->format(\DATE_ATOM),
+                ],
+                $this->walls->all(),
+            ),
             'quotas' => array_map(static fn (HasQuota $keeper): mixed => $keeper->quota(), [...$this->keepers]),
             'summary' => $this->summary->read(),
             'copy' => $this->state->copy(),
@@ -127,7 +133,11 @@ final readonly class StatusController
     public function found(#[MapRequestPayload(acceptFormat: 'json')] FoundRequest $request): JsonResponse
     {
         if (GymKind::Demo !== $this->gyms->get()->kind()) {
-            throw new ApiProblem(409, 'not-the-demo', 'This is a gym of your own already. Only the demo is replaced from here.');
+            throw new ApiProblem(
+                409,
+                'not-the-demo',
+                'This is a gym of your own already. Only the demo is replaced from here.',
+            );
         }
 
         return $this->asked($this->state->ask(MaintenanceJob::Found, PlainText::line($request->name)));
@@ -137,12 +147,20 @@ final readonly class StatusController
     #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function progress(string $key): JsonResponse
     {
-        return new JsonResponse($this->state->progress($key) ?? throw new ApiProblem(404, 'not-found', 'There is no such job.'));
+        return new JsonResponse($this->state->progress($key) ?? throw new ApiProblem(
+            404,
+            'not-found',
+            'There is no such job.',
+        ));
     }
 
     private function path(string $name): string
     {
-        return $this->state->backup($name) ?? throw new ApiProblem(404, 'not-found', 'There is no such backup any more.');
+        return $this->state->backup($name) ?? throw new ApiProblem(
+            404,
+            'not-found',
+            'There is no such backup any more.',
+        );
     }
 
     private function asked(string $key): JsonResponse

@@ -65,7 +65,10 @@ final readonly class Candidates
             return $history;
         }
         foreach ($past as $plan) {
-            $ids = array_unique(array_filter(array_column((new WrittenPlan($plan->content()))->combinations(), 'id'), \is_int(...)));
+            $ids = array_unique(array_filter(
+                array_column((new WrittenPlan($plan->content()))->combinations(), 'id'),
+                \is_int(...),
+            ));
             foreach ($ids as $id) {
                 $history[$id] = ['times' => 1 + ($history[$id]['times'] ?? 0), 'last' => $history[$id]['last'] ?? substr((string) $plan->startsAt, 0, 10), 'overdue' => null];
             }

@@ -86,7 +86,11 @@ final readonly class Plans implements HasQuota
     /** @return list<Plan> the last ones of a course that have started by now, the newest first */
     public function past(int $course, int $most): array
     {
-        return $this->select('p.archived_at IS NULL AND p.is_template = 0 AND p.course_id = ? AND p.starts_at <= ? ORDER BY p.starts_at DESC, p.id DESC LIMIT '.$most, [$course, $this->now()], withContent: true);
+        return $this->select(
+            'p.archived_at IS NULL AND p.is_template = 0 AND p.course_id = ? AND p.starts_at <= ? ORDER BY p.starts_at DESC, p.id DESC LIMIT '.$most,
+            [$course, $this->now()],
+            withContent: true,
+        );
     }
 
     /** @return list<Plan> all with a start from four weeks ago on, archived ones among them */
@@ -101,7 +105,11 @@ final readonly class Plans implements HasQuota
     /** @throws ApiProblem when there is none */
     public function get(int $id): Plan
     {
-        return $this->select('p.id = ?', [$id], withContent: true)[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such session.');
+        return $this->select('p.id = ?', [$id], withContent: true)[0] ?? throw new ApiProblem(
+            404,
+            'not-found',
+            'There is no such session.',
+        );
     }
 
     public function quota(): Quota
@@ -245,9 +253,21 @@ final readonly class Plans implements HasQuota
         } catch (\JsonException) {
             throw new ApiProblem(422, 'invalid', 'This is nested deeper than any session. Take the plan from where it was written again.', ['violations' => [['field' => 'content', 'message' => 'It is nested too deeply.']]]);
         }
-        $members = iterator_count(new \RecursiveIteratorIterator(new \RecursiveArrayIterator($request->content), \RecursiveIteratorIterator::SELF_FIRST));
+        $members = iterator_count(new \RecursiveIteratorIterator(
+            new \RecursiveArrayIterator($request->content),
+            \RecursiveIteratorIterator::SELF_FIRST,
+        ));
         if ($members > self::MAX_MEMBERS) {
-            throw new ApiProblem(422, 'invalid', \sprintf('This plan has %s values; a session has at most %s.', number_format($members), number_format(self::MAX_MEMBERS)), ['violations' => [['field' => 'content', 'message' => 'It has too many values.']]]);
+            throw new ApiProblem(
+                422,
+                'invalid',
+                \sprintf(
+                    'This plan has %s values; a session has at most %s.',
+                    number_format($members),
+                    number_format(self::MAX_MEMBERS),
+                ),
+                ['violations' => [['field' => 'content', 'message' => 'It has too many values.']]],
+            );
         }
         $reading = $this->check->reader()->read($request->content);
 

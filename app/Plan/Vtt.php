@@ -39,7 +39,10 @@ final class Vtt
     /** An empty line would end the cue. */
     private static function lines(string $text): string
     {
-        $lines = array_filter(array_map(self::text(...), explode("\n", $text)), static fn (string $line): bool => '' !== trim($line));
+        $lines = array_filter(
+            array_map(self::text(...), explode("\n", $text)),
+            static fn (string $line): bool => '' !== trim($line),
+        );
 
         return [] === $lines ? '…' : implode("\n", $lines);
     }

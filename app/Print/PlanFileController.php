@@ -30,7 +30,11 @@ final readonly class PlanFileController
         $plan = $this->plans->get($id);
         $reader = $this->check->reader();
 
-        return FileResponse::of($paper->coach($plan, $reader->read($plan->content())->plan, $reader->advice), 'application/pdf', $plan->name.'.pdf');
+        return FileResponse::of(
+            $paper->coach($plan, $reader->read($plan->content())->plan, $reader->advice),
+            'application/pdf',
+            $plan->name.'.pdf',
+        );
     }
 
     /** For the door. */
@@ -40,7 +44,11 @@ final readonly class PlanFileController
     {
         $plan = $this->plans->get($id);
 
-        return FileResponse::of($paper->door($plan, $this->check->reader()->read($plan->content())->plan, $this->gym->name()), 'application/pdf', $plan->name.', door.pdf');
+        return FileResponse::of(
+            $paper->door($plan, $this->check->reader()->read($plan->content())->plan, $this->gym->name()),
+            'application/pdf',
+            $plan->name.', door.pdf',
+        );
     }
 
     #[Route('/api/plans/{id<\d{1,9}>}/cues.vtt', methods: 'GET')]
@@ -49,7 +57,11 @@ final readonly class PlanFileController
     {
         $plan = $this->plans->get($id);
 
-        return FileResponse::of(Vtt::of([...$this->check->serializer()->of($plan->content()), 'name' => $plan->name]), 'text/vtt', $plan->name.'.vtt');
+        return FileResponse::of(
+            Vtt::of([...$this->check->serializer()->of($plan->content()), 'name' => $plan->name]),
+            'text/vtt',
+            $plan->name.'.vtt',
+        );
     }
 
     /** The content alone, as docs/formats/session.md describes it: the console reads it, and it can be brought in again. */
@@ -58,7 +70,14 @@ final readonly class PlanFileController
     {
         $plan = $this->plans->get($id);
 
-        return FileResponse::of(json_encode((object) [...$plan->content(), 'name' => $plan->name], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION), 'application/json', $plan->name.'.json');
+        return FileResponse::of(
+            json_encode(
+                (object) [...$plan->content(), 'name' => $plan->name],
+                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
+            ),
+            'application/json',
+            $plan->name.'.json',
+        );
     }
 
     /** All sessions from four weeks ago on, of a course or of the gym. */

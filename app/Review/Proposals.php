@@ -84,7 +84,10 @@ final readonly class Proposals
             return [];
         }
         /** @var list<array{id: int|string, name: string, author: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative("SELECT p.id, JSON_VALUE(p.content, '$.name') AS name, u.name AS author FROM proposal p JOIN user u ON u.id = p.author_id WHERE p.state IN ('open', 'returned') AND p.id <> ? AND p.kind <> ? AND JSON_VALUE(p.content, '$.notation') = ? ORDER BY p.id LIMIT 10", [$proposal->id, ProposalKind::Retirement->value, $proposal->content->notation]);
+        $rows = $this->connection->fetchAllAssociative(
+            "SELECT p.id, JSON_VALUE(p.content, '$.name') AS name, u.name AS author FROM proposal p JOIN user u ON u.id = p.author_id WHERE p.state IN ('open', 'returned') AND p.id <> ? AND p.kind <> ? AND JSON_VALUE(p.content, '$.notation') = ? ORDER BY p.id LIMIT 10",
+            [$proposal->id, ProposalKind::Retirement->value, $proposal->content->notation],
+        );
 
         return array_map(static fn (array $row): array => [...$row, 'id' => (int) $row['id']], $rows);
     }

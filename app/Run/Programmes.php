@@ -57,9 +57,16 @@ final readonly class Programmes
     public function keep(int $run, int $version, Programme $programme): void
     {
         $document = json_encode(WallSerializer::of($programme), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
-        $bytes = $this->connection->fetchOne('SELECT SUM(LENGTH(document)) FROM run_programme WHERE run_id = ?', [$run]);
+        $bytes = $this->connection->fetchOne(
+            'SELECT SUM(LENGTH(document)) FROM run_programme WHERE run_id = ?',
+            [$run],
+        );
         if (\strlen($document) + (is_numeric($bytes) ? (int) $bytes : 0) > self::MAX_BYTES) {
-            throw new ApiProblem(409, 'not-now', 'This session has become too large to be changed further. End it and start another.');
+            throw new ApiProblem(
+                409,
+                'not-now',
+                'This session has become too large to be changed further. End it and start another.',
+            );
         }
         $this->connection->insert('run_programme', ['run_id' => $run, 'version' => $version, 'document' => $document]);
     }
@@ -90,7 +97,10 @@ final readonly class Programmes
     public function cuesByVersion(int $run): array
     {
         $cues = [];
-        foreach ($this->connection->fetchAllKeyValue('SELECT version, document FROM run_programme WHERE run_id = ? ORDER BY version', [$run]) as $version => $stored) {
+        foreach ($this->connection->fetchAllKeyValue(
+            'SELECT version, document FROM run_programme WHERE run_id = ? ORDER BY version',
+            [$run],
+        ) as $version => $stored) {
             /** @var array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null}>} $document */
             $document = json_decode(\is_string($stored) ? $stored : '', true, flags: \JSON_THROW_ON_ERROR);
             $cues[(int) $version] = array_column($document['cues'], null, 'key');

@@ -122,7 +122,11 @@ final readonly class Runs implements HasQuota
         }
         $this->quota()->require();
         if (\count($this->running()) >= self::MAX_RUNNING) {
-            throw new ApiProblem(409, 'too-many', \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING));
+            throw new ApiProblem(
+                409,
+                'too-many',
+                \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING),
+            );
         }
         $plan = null === $request->plan ? null : $this->plans->get($request->plan);
         $timer = $request->timer ?? new TimerRequest();
@@ -225,7 +229,14 @@ final readonly class Runs implements HasQuota
             $state = $change->state;
             if (null !== $amendment) {
                 if ($version >= self::MAX_VERSIONS) {
-                    throw new ApiProblem(409, 'not-now', \sprintf('This session was changed %d times, which is as often as one can be. End it and start another.', self::MAX_VERSIONS));
+                    throw new ApiProblem(
+                        409,
+                        'not-now',
+                        \sprintf(
+                            'This session was changed %d times, which is as often as one can be. End it and start another.',
+                            self::MAX_VERSIONS,
+                        ),
+                    );
                 }
                 $programme = $this->programmes->build($content, [...$amendments, $amendment]);
                 $this->programmes->keep($id, ++$version, $programme);
@@ -275,7 +286,10 @@ final readonly class Runs implements HasQuota
             }
             $passages[$one['passage']] ??= \count($passages) < self::MAX_PASSAGES;
             if ($passages[$one['passage']]) {
-                $new += (int) $this->connection->executeStatement('INSERT IGNORE INTO run_shown (run_id, passage, cue, shown_ms, wall_id) VALUES (?, ?, ?, ?, ?)', [$run->id, $one['passage'], $one['cue'], $one['atMs'], $wall->id]);
+                $new += (int) $this->connection->executeStatement(
+                    'INSERT IGNORE INTO run_shown (run_id, passage, cue, shown_ms, wall_id) VALUES (?, ?, ?, ?, ?)',
+                    [$run->id, $one['passage'], $one['cue'], $one['atMs'], $wall->id],
+                );
             }
         }
         if ($new > 0 && null !== $run->endedMs) {
@@ -314,19 +328,36 @@ final readonly class Runs implements HasQuota
         $changes = array_values(array_filter($commands, static fn (array $row): bool => null !== $row['amendment']));
         // Which programme was played when it was shown: each change of it made the next.
         $cue = static function (string $key, int $shownMs) use ($cues, $changes): array {
-            $version = 1 + \count(array_filter($changes, static fn (array $change): bool => (int) $change['given_ms'] <= $shownMs));
+            $version = 1 + \count(array_filter(
+                $changes,
+                static fn (array $change): bool => (int) $change['given_ms'] <= $shownMs,
+            ));
             while ($version > 1 && !isset($cues[$version][$key])) {
                 --$version;
             }
             $cue = $cues[$version][$key] ?? null;
 
-            return ['kind' => $cue['kind'] ?? null, 'text' => $cue['text'] ?? null, 'stands' => $cue['stands'] ?? false, 'track' => $cue['track'] ?? null];
+            return [
+                'kind' => $cue['kind'] ?? null,
+                'text' => $cue['text'] ?? null,
+                'stands' => $cue['stands'] ?? false,
+                'track' => $cue['track'] ?? null,
+            ];
         };
 
         return [
             'run' => $run->toArray($this->now()),
             'commands' => array_map(static fn (array $row): array => ['kind' => $row['kind'], 'atMs' => (int) $row['given_ms'], 'by' => $row['user'] ?? $row['wall'] ?? '', 'chain' => self::chain($row['amendment'])], $commands),
-            'shown' => array_map(static fn (array $row): array => ['passage' => $row['passage'], 'cue' => $row['cue'], 'atMs' => (int) $row['shown_ms'], ...$cue($row['cue'], (int) $row['shown_ms']), 'wall' => $row['wall']], $shown),
+            'shown' => array_map(
+                static fn (array $row): array => [
+                    'passage' => $row['passage'],
+                    'cue' => $row['cue'],
+                    'atMs' => (int) $row['shown_ms'],
+                    ...$cue($row['cue'], (int) $row['shown_ms']),
+                    'wall' => $row['wall'],
+                ],
+                $shown,
+            ),
         ];
     }
 
@@ -349,7 +380,10 @@ final readonly class Runs implements HasQuota
     /** @return mixed the chains of its programme as an athlete reads them */
     public function chainsIn(int $id, int $version, Numbering $numbering): mixed
     {
-        $programme = $this->programmes->build($this->content($id), \array_slice($this->amendments($id), 0, $version - 1));
+        $programme = $this->programmes->build(
+            $this->content($id),
+            \array_slice($this->amendments($id), 0, $version - 1),
+        );
 
         return WallSerializer::of($programme, $numbering)['chains'];
     }
@@ -456,7 +490,19 @@ final readonly class Runs implements HasQuota
             /** @var array{zeroMs: int, passage: string, pausedMs: int|null, endedMs: int|null, speed: int, holdMs: int|null} $state */
             $state = json_decode($row['state'], true, flags: \JSON_THROW_ON_ERROR);
 
-            return new Run((int) $row['id'], null === $row['plan_id'] ? null : (int) $row['plan_id'], $row['name'], RunState::of($state), (int) $row['revision'], (int) $row['programme'], (int) $row['length_ms'], $row['follow_key'], ['id' => (int) $row['starter_id'], 'name' => $row['starter']], (int) $row['started_ms'], null === $row['ended_ms'] ? null : (int) $row['ended_ms']);
+            return new Run(
+                (int) $row['id'],
+                null === $row['plan_id'] ? null : (int) $row['plan_id'],
+                $row['name'],
+                RunState::of($state),
+                (int) $row['revision'],
+                (int) $row['programme'],
+                (int) $row['length_ms'],
+                $row['follow_key'],
+                ['id' => (int) $row['starter_id'], 'name' => $row['starter']],
+                (int) $row['started_ms'],
+                null === $row['ended_ms'] ? null : (int) $row['ended_ms'],
+            );
         }, $rows);
     }
 }

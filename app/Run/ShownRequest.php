@@ -16,9 +16,19 @@ final readonly class ShownRequest
         #[Assert\Count(max: 500, maxMessage: 'At most {{ limit }} at a time.')]
         #[Assert\All([new Assert\Collection(
             fields: [
-                'passage' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Regex(Id::PATTERN, message: 'A passage is named by the id of a command.')],
-                'cue' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Regex('/^[a-z0-9-]{1,80}$/D', message: 'A cue is named by its key.')],
-                'atMs' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Type('int', message: 'A time is a number of milliseconds.'), new Assert\Range(min: 0, max: 9_000_000_000_000, notInRangeMessage: 'There is no such time.')],
+                'passage' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Regex(Id::PATTERN, message: 'A passage is named by the id of a command.'),
+                ],
+                'cue' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Regex('/^[a-z0-9-]{1,80}$/D', message: 'A cue is named by its key.'),
+                ],
+                'atMs' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type('int', message: 'A time is a number of milliseconds.'),
+                    new Assert\Range(min: 0, max: 9_000_000_000_000, notInRangeMessage: 'There is no such time.'),
+                ],
             ],
             missingFieldsMessage: 'Name passage, cue and time of each.',
             extraFieldsMessage: 'This field is not known.',

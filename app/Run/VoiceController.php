@@ -93,6 +93,9 @@ final readonly class VoiceController
         $today = $this->clock->now();
         $plans = $this->plans->between($today->modify('-'.self::AROUND.' days')->format('Y-m-d'), $today->modify('+'.self::AROUND.' days')->format('Y-m-d'));
 
-        return array_values(array_unique(array_merge(...array_map(fn (Plan $plan): array => WallSerializer::spoken($this->programmes->build($this->plans->get($plan->id)->content())), \array_slice($plans, 0, self::MAX_PLANS)))));
+        return array_values(array_unique(array_merge(...array_map(
+            fn (Plan $plan): array => WallSerializer::spoken($this->programmes->build($this->plans->get($plan->id)->content())),
+            \array_slice($plans, 0, self::MAX_PLANS),
+        ))));
     }
 }

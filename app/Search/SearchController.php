@@ -27,8 +27,14 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The library as a list: asked for at every letter of a search, so it does without the mapper. */
 final readonly class SearchController
 {
-    public function __construct(private CombinationQuery $query, private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings, private Catalogue $catalogue, private Reader $reader)
-    {
+    public function __construct(
+        private CombinationQuery $query,
+        private CombinationTable $table,
+        private LineRenderer $lines,
+        private GymNumberings $numberings,
+        private Catalogue $catalogue,
+        private Reader $reader,
+    ) {
     }
 
     #[Route('/api/combinations', methods: 'GET')]
@@ -39,7 +45,11 @@ final readonly class SearchController
         // What could not be understood is not left out: nothing is found until it is mended.
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
         if ($list->closest && 1 === $list->page) {
-            $ids = \array_slice(array_values(array_unique([...$this->closest($list, $numbering), ...$ids])), 0, $list->size);
+            $ids = \array_slice(
+                array_values(array_unique([...$this->closest($list, $numbering), ...$ids])),
+                0,
+                $list->size,
+            );
             $total = max($total, \count($ids));
         }
         $rows = array_map(fn (CombinationSummary $row): array => $this->lines->row($row, $numbering), $this->table->summaries($ids));

@@ -60,7 +60,15 @@ final readonly class SearchRequest
      */
     public function among(array $ids): self
     {
-        return new self($this->q, $this->weapon, $this->verdict, $this->rules, $this->level, implode(',', $ids), $this->archived);
+        return new self(
+            $this->q,
+            $this->weapon,
+            $this->verdict,
+            $this->rules,
+            $this->level,
+            implode(',', $ids),
+            $this->archived,
+        );
     }
 
     /** The same without one of its filters. */

@@ -35,8 +35,11 @@ final readonly class SettingsController
     /** Changes the name, the time zone and the week. Planned sessions keep their moment, so the clock time shown changes. */
     #[Route('', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function change(Request $http, #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function change(
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $gym = $this->gyms->getVersion(IfMatch::version($http));
         $name = PlainText::line($request->name);
         $changes = array_filter([
@@ -55,8 +58,11 @@ final readonly class SettingsController
 
     #[Route('/training', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function train(Request $http, #[MapRequestPayload(acceptFormat: 'json')] TrainingRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function train(
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] TrainingRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $gym = $this->gyms->getVersion(IfMatch::version($http));
         $gym->train($request->training());
         $this->audit->add($user->id(), 'gym.training', 'changed what the gym trains', 'gym');

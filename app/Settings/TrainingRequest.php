@@ -18,21 +18,34 @@ final readonly class TrainingRequest
      * @param list<string> $groups
      */
     public function __construct(
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
         public string $rules,
         #[Assert\Count(min: 1, max: 4, minMessage: 'Choose at least one of shadow, bag, pads and partner.')]
         #[Assert\Unique(message: 'Name each of them once.')]
-        #[Assert\All([new Assert\Choice(choices: ['shadow', 'bag', 'pads', 'partner'], message: 'Choose among shadow, bag, pads and partner.')])]
+        #[Assert\All([new Assert\Choice(
+            choices: ['shadow', 'bag', 'pads', 'partner'],
+            message: 'Choose among shadow, bag, pads and partner.',
+        )])]
         public array $media,
         #[Assert\Count(min: 1, max: 3, minMessage: 'Choose at least one group.')]
         #[Assert\Unique(message: 'Name each group once.')]
-        #[Assert\All([new Assert\Choice(choices: ['open', 'beginners', 'youth'], message: 'A group is open, beginners or youth.')])]
+        #[Assert\All([new Assert\Choice(
+            choices: ['open', 'beginners', 'youth'],
+            message: 'A group is open, beginners or youth.',
+        )])]
         public array $groups,
     ) {
     }
 
     public function training(): Training
     {
-        return new Training($this->rules, array_map(Medium::from(...), $this->media), array_map(Group::from(...), $this->groups));
+        return new Training(
+            $this->rules,
+            array_map(Medium::from(...), $this->media),
+            array_map(Group::from(...), $this->groups),
+        );
     }
 }

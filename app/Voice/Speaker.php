@@ -59,7 +59,12 @@ final readonly class Speaker implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('spoken clips', array_sum(array_map(static fn (array $clip): int => $clip[1], $this->clips())), self::LIMIT_BYTES, 'bytes');
+        return new Quota(
+            'spoken clips',
+            array_sum(array_map(static fn (array $clip): int => $clip[1], $this->clips())),
+            self::LIMIT_BYTES,
+            'bytes',
+        );
     }
 
     /** Looks at the folder once in a while: a clip is at most a few hundred kilobytes. */

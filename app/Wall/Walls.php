@@ -40,7 +40,11 @@ final readonly class Walls
     /** @throws ApiProblem when there is none */
     public function get(int $id): Wall
     {
-        return $this->select('revoked_at IS NULL AND w.id = ?', [$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such wall. It may have been revoked.');
+        return $this->select('revoked_at IS NULL AND w.id = ?', [$id])[0] ?? throw new ApiProblem(
+            404,
+            'not-found',
+            'There is no such wall. It may have been revoked.',
+        );
     }
 
     public function create(WallRequest $request, User $editor): Wall
@@ -112,7 +116,10 @@ final readonly class Walls
     {
         /** @var list<array{id: int|string, name: string, wall_key: string, has_keys: int|string, run_id: int|string|null, seen_at: string|null}> $rows */
         // A wall whose coach is blocked goes on showing, but presses nothing.
-        $rows = $this->connection->fetchAllAssociative('SELECT w.id, w.name, w.wall_key, w.has_keys AND u.active AS has_keys, w.run_id, w.seen_at FROM wall w JOIN user u ON u.id = w.editor_id WHERE '.$where, $values);
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT w.id, w.name, w.wall_key, w.has_keys AND u.active AS has_keys, w.run_id, w.seen_at FROM wall w JOIN user u ON u.id = w.editor_id WHERE '.$where,
+            $values,
+        );
 
         return array_map(static fn (array $row): Wall => new Wall(
             (int) $row['id'],

@@ -85,7 +85,12 @@ abstract class ApiTestCase extends WebTestCase
     {
         $version = $this->ask('GET', '/api/gym')->body['version'];
 
-        return $this->ask('PUT', '/api/gym', ['name' => 'Our gym', 'timeZone' => $zone], ['If-Match' => \sprintf('"%s"', \is_int($version) ? $version : 0)]);
+        return $this->ask(
+            'PUT',
+            '/api/gym',
+            ['name' => 'Our gym', 'timeZone' => $zone],
+            ['If-Match' => \sprintf('"%s"', \is_int($version) ? $version : 0)],
+        );
     }
 
     /**

@@ -15,12 +15,32 @@ final class BoundsTest extends ApiTestCase
     {
         yield 'a card' => ['POST', '/api/cards', ['name' => 'Take home', 'combinations' => [null]], 'combinations[0]'];
         yield 'pictures of a check' => ['POST', '/api/check', ['text' => '1 2', 'draw' => [null]], 'draw[0]'];
-        yield 'several at once' => ['POST', '/api/combinations/bulk', ['action' => 'archive', 'combinations' => [null]], 'combinations[0]'];
-        yield 'a sequence' => ['POST', '/api/plans/sequence', ['combinations' => [['chain' => '1 2'], null]], 'combinations[1]'];
+        yield 'several at once' => [
+            'POST',
+            '/api/combinations/bulk',
+            ['action' => 'archive', 'combinations' => [null]],
+            'combinations[0]',
+        ];
+        yield 'a sequence' => [
+            'POST',
+            '/api/plans/sequence',
+            ['combinations' => [['chain' => '1 2'], null]],
+            'combinations[1]',
+        ];
         yield 'walls' => ['POST', '/api/runs', ['id' => 'start-0001', 'walls' => [null]], 'walls[0]'];
-        yield 'what fell apart' => ['POST', '/api/logbook/entries', ['id' => 'entry-0001', 'day' => '2026-11-01', 'fallen' => [null]], 'fallen[0]'];
+        yield 'what fell apart' => [
+            'POST',
+            '/api/logbook/entries',
+            ['id' => 'entry-0001', 'day' => '2026-11-01', 'fallen' => [null]],
+            'fallen[0]',
+        ];
         yield 'reminders' => ['PUT', '/api/advice/reminders', ['reminders' => [null]], 'reminders[0]'];
-        yield 'what was shown' => ['POST', '/api/screens/'.self::NO_KEY.'/shown', ['run' => 1, 'shown' => [null]], 'shown[0]'];
+        yield 'what was shown' => [
+            'POST',
+            '/api/screens/'.self::NO_KEY.'/shown',
+            ['run' => 1, 'shown' => [null]],
+            'shown[0]',
+        ];
         yield 'inside a plan' => ['POST', '/api/plans/check', ['content' => ['blocks' => [null]]], 'content.blocks[0]'];
     }
 
@@ -28,8 +48,12 @@ final class BoundsTest extends ApiTestCase
 
     /** @param array<string, mixed> $body */
     #[DataProvider('withNothingInAList')]
-    public function testNullInAListReturns422WithItsPlace(string $method, string $path, array $body, string $place): void
-    {
+    public function testNullInAListReturns422WithItsPlace(
+        string $method,
+        string $path,
+        array $body,
+        string $place,
+    ): void {
         $this->signIn('head');
         $answer = $this->ask($method, $path, $body);
 
@@ -37,7 +61,10 @@ final class BoundsTest extends ApiTestCase
     }
 
     #[TestWith(['{"name":"x","content":{"seed":1e400}}', 'content.seed'])]
-    #[TestWith(['{"name":"x","content":{"blocks":[{"rounds":[{"seconds":1.7e308}]}]}}', 'content.blocks[0].rounds[0].seconds'])]
+    #[TestWith([
+        '{"name":"x","content":{"blocks":[{"rounds":[{"seconds":1.7e308}]}]}}',
+        'content.blocks[0].rounds[0].seconds',
+    ])]
     #[TestWith(['{"name":"x","content":{"seed":-9999999999999999999}}', 'content.seed'])]
     public function testHugeNumbersReturn422WithTheirPlace(string $body, string $place): void
     {
@@ -60,26 +87,139 @@ final class BoundsTest extends ApiTestCase
     }
 
     /** @param array<string, mixed> $round */
-    #[TestWith([['seconds' => 7200, 'rest' => 0, 'tracks' => [['track' => 0, 'pattern' => [1, 1]]], 'sets' => [['combinations' => ['1 2']]]], 'pattern'])]
-    #[TestWith([['seconds' => 60, 'rest' => 0, 'tracks' => [['track' => 0, 'pattern' => [1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 0]]], 'sets' => [['combinations' => ['1 2']]]], 'pattern'])]
-    #[TestWith([['seconds' => 7200, 'times' => 3, 'tracks' => [['track' => 0], ['track' => 1], ['track' => 2], ['track' => 3], ['track' => 4], ['track' => 5]], 'sets' => [['drill' => 'calls', 'combinations' => ['1'], 'parameters' => ['least' => 1, 'most' => 1]]]], 'sets'])]
+    #[TestWith([
+        [
+            'seconds' => 7200,
+            'rest' => 0,
+            'tracks' => [['track' => 0, 'pattern' => [1, 1]]],
+            'sets' => [['combinations' => ['1 2']]],
+        ],
+        'pattern',
+    ])]
+    #[TestWith([
+        [
+            'seconds' => 60,
+            'rest' => 0,
+            'tracks' => [[
+                'track' => 0,
+                'pattern' => [
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                    1,
+                    0,
+                ],
+            ]],
+            'sets' => [['combinations' => ['1 2']]],
+        ],
+        'pattern',
+    ])]
+    #[TestWith([
+        [
+            'seconds' => 7200,
+            'times' => 3,
+            'tracks' => [
+                ['track' => 0],
+                ['track' => 1],
+                ['track' => 2],
+                ['track' => 3],
+                ['track' => 4],
+                ['track' => 5],
+            ],
+            'sets' => [['drill' => 'calls', 'combinations' => ['1'], 'parameters' => ['least' => 1, 'most' => 1]]],
+        ],
+        'sets',
+    ])]
     public function testAPlanThatWouldCallWithoutEndSaysWhereBeforeItIsBuilt(array $round, string $field): void
     {
         $this->signIn('coach');
         $tracks = array_map(static fn (int $number): array => ['name' => 'Track '.$number, 'level' => 1], range(1, 6));
-        $answer = $this->ask('POST', '/api/plans/check', ['content' => ['name' => 'Endless', 'tracks' => $tracks, 'blocks' => [['kind' => 'rounds', 'rounds' => [$round]]]]]);
+        $answer = $this->ask(
+            'POST',
+            '/api/plans/check',
+            ['content' => [
+                'name' => 'Endless',
+                'tracks' => $tracks,
+                'blocks' => [['kind' => 'rounds', 'rounds' => [$round]]],
+            ]],
+        );
 
         self::assertSame(200, $answer->status, $answer->raw);
         /** @var list<array{place: string, message: string}> $problems */
         $problems = $answer->body['problems'];
         $places = array_column($problems, 'place');
-        self::assertNotSame([], array_filter($places, static fn (string $place): bool => str_ends_with($place, $field)), $answer->raw);
+        self::assertNotSame(
+            [],
+            array_filter($places, static fn (string $place): bool => str_ends_with($place, $field)),
+            $answer->raw,
+        );
     }
 
     public function testAPlanOfTooManyValuesIsRefused(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/plans', ['name' => 'Dense', 'content' => ['unknown' => array_fill(0, 10_001, 0)]]);
+        $answer = $this->ask(
+            'POST',
+            '/api/plans',
+            ['name' => 'Dense', 'content' => ['unknown' => array_fill(0, 10_001, 0)]],
+        );
 
         self::assertSame([422, 'content'], [$answer->status, self::field($answer)], $answer->raw);
     }
@@ -88,7 +228,14 @@ final class BoundsTest extends ApiTestCase
     {
         $this->signIn('coach');
         for ($number = 1; $number <= 12; ++$number) {
-            self::assertSame(201, $this->ask('POST', '/api/runs', ['id' => 'start-'.(1000 + $number), 'timer' => ['rounds' => 1]])->status);
+            self::assertSame(
+                201,
+                $this->ask(
+                    'POST',
+                    '/api/runs',
+                    ['id' => 'start-'.(1000 + $number), 'timer' => ['rounds' => 1]],
+                )->status,
+            );
         }
         $answer = $this->ask('POST', '/api/runs', ['id' => 'start-9999', 'timer' => ['rounds' => 1]]);
 
@@ -98,12 +245,25 @@ final class BoundsTest extends ApiTestCase
     public function testARoundDoneAgainStaysWithinTwelveHours(): void
     {
         $this->signIn('coach');
-        $content = ['name' => 'Long', 'blocks' => [['kind' => 'rounds', 'rounds' => [['seconds' => 7200, 'sets' => [['drill' => 'free']]], ['seconds' => 7200, 'sets' => [['drill' => 'free']]]]]]];
+        $content = [
+            'name' => 'Long',
+            'blocks' => [[
+                'kind' => 'rounds',
+                'rounds' => [
+                    ['seconds' => 7200, 'sets' => [['drill' => 'free']]],
+                    ['seconds' => 7200, 'sets' => [['drill' => 'free']]],
+                ],
+            ]],
+        ];
         $plan = $this->ask('POST', '/api/plans', ['name' => 'Long', 'content' => $content])->id();
         $run = $this->ask('POST', '/api/runs', ['id' => 'start-0001', 'plan' => $plan, 'leadIn' => 0])->id();
         $statuses = [];
         for ($revision = 1; $revision <= 6; ++$revision) {
-            $statuses[] = $this->ask('POST', "/api/runs/$run/commands", ['id' => 'press-000'.$revision, 'kind' => 'again', 'seen' => $revision])->status;
+            $statuses[] = $this->ask(
+                'POST',
+                "/api/runs/$run/commands",
+                ['id' => 'press-000'.$revision, 'kind' => 'again', 'seen' => $revision],
+            )->status;
         }
 
         self::assertSame([200, 200, 200, 200, 409, 409], $statuses);
@@ -135,13 +295,29 @@ final class BoundsTest extends ApiTestCase
     {
         $fallen = array_fill(0, 40_000, ['chain' => '1 2', 'stance' => 'orthodox', 'link' => 1]);
 
-        self::assertSame(422, $this->importLog([['key' => 'entry-0001', 'day' => '2026-11-01', 'fallen' => $fallen]])->status);
+        self::assertSame(
+            422,
+            $this->importLog([['key' => 'entry-0001', 'day' => '2026-11-01', 'fallen' => $fallen]])->status,
+        );
     }
 
     public function testHugeFiguresOfAForeignLogbookBreakNoReport(): void
     {
-        $drilled = ['combination' => 'One', 'chain' => '1 2', 'stance' => 'orthodox', 'medium' => 'bag', 'ms' => 60_000, 'repetitions' => 1.7e308, 'strikes' => 1.7e308];
-        $answer = $this->importLog([['key' => 'entry-0001', 'day' => '2026-11-01', 'workMs' => 60_000, 'drilled' => [$drilled, $drilled]]]);
+        $drilled = [
+            'combination' => 'One',
+            'chain' => '1 2',
+            'stance' => 'orthodox',
+            'medium' => 'bag',
+            'ms' => 60_000,
+            'repetitions' => 1.7e308,
+            'strikes' => 1.7e308,
+        ];
+        $answer = $this->importLog([[
+            'key' => 'entry-0001',
+            'day' => '2026-11-01',
+            'workMs' => 60_000,
+            'drilled' => [$drilled, $drilled],
+        ]]);
 
         self::assertSame(200, $answer->status, $answer->raw);
         self::assertSame(200, $this->ask('GET', '/api/reports/load?from=2026-10-01&to=2026-11-30')->status);
@@ -150,7 +326,10 @@ final class BoundsTest extends ApiTestCase
 
     public function testALargeLogbookComesInStepByStep(): void
     {
-        $entries = array_map(static fn (int $number): array => ['key' => 'entry-'.(1000 + $number), 'day' => '2026-11-01'], range(0, 249));
+        $entries = array_map(
+            static fn (int $number): array => ['key' => 'entry-'.(1000 + $number), 'day' => '2026-11-01'],
+            range(0, 249),
+        );
         $steps = [];
         for ($from = 0; null !== $from;) {
             $answer = $this->importLog($entries, $from);
@@ -174,7 +353,10 @@ final class BoundsTest extends ApiTestCase
     private function importLog(array $entries, int $from = 0): Answer
     {
         $this->signIn('head');
-        $file = json_encode(['format' => 'periplus-logbook', 'version' => 1, 'entries' => $entries], \JSON_THROW_ON_ERROR);
+        $file = json_encode(
+            ['format' => 'periplus-logbook', 'version' => 1, 'entries' => $entries],
+            \JSON_THROW_ON_ERROR,
+        );
 
         return $this->ask('POST', '/api/logbook/import?from='.$from, $file, ['Content-Type' => 'text/plain']);
     }

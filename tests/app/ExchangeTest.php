@@ -214,7 +214,10 @@ final class ExchangeTest extends ApiTestCase
     public function testALineThatCannotBeReadKeepsItsNameToBeMended(): void
     {
         $this->signIn('head');
-        self::assertSame(['new' => 1, 'unreadable' => 1], $this->read('text', "Dock eight: jab cros, exit\nDock nine: jab cross exit"));
+        self::assertSame(
+            ['new' => 1, 'unreadable' => 1],
+            $this->read('text', "Dock eight: jab cros, exit\nDock nine: jab cross exit"),
+        );
         $line = $this->lines('/api/imports/'.$this->import)[0];
         self::assertSame(['name' => 'Dock eight', 'chain' => 'jab cros, exit'], $line['written']);
 

@@ -19,10 +19,21 @@ final class GymSetupTest extends ApiTestCase
     {
         $token = $this->found('Harbour boxing');
         $look = $this->ask('POST', '/api/invitations/look', ['token' => $token]);
-        self::assertSame(['setup', 'head-coach', 'Harbour boxing'], [$look->body['kind'], $look->body['role'], $look->body['gym']]);
+        self::assertSame(
+            ['setup', 'head-coach', 'Harbour boxing'],
+            [$look->body['kind'], $look->body['role'], $look->body['gym']],
+        );
         self::assertSame(204, $this->accept($token)->status);
         $session = $this->ask('GET', '/api/session')->body;
-        self::assertSame(['head-coach', 'Harbour boxing', false, true], [self::of($session, 'user', 'role'), self::of($session, 'gym', 'name'), self::of($session, 'gym', 'isDemo'), self::of($session, 'gym', 'isBeingSetUp')]);
+        self::assertSame(
+            ['head-coach', 'Harbour boxing', false, true],
+            [
+                self::of($session, 'user', 'role'),
+                self::of($session, 'gym', 'name'),
+                self::of($session, 'gym', 'isDemo'),
+                self::of($session, 'gym', 'isBeingSetUp'),
+            ],
+        );
         $this->signOut();
         self::assertSame(404, $this->accept($token)->status, 'It is good once.');
     }
@@ -56,22 +67,41 @@ final class GymSetupTest extends ApiTestCase
     {
         $this->accept($this->found('Harbour boxing'));
         $this->freshToken();
-        foreach (['gym' => 'done', 'numbering' => 'skipped', 'training' => 'skipped', 'library' => 'done'] as $step => $outcome) {
+        foreach ([
+            'gym' => 'done',
+            'numbering' => 'skipped',
+            'training' => 'skipped',
+            'library' => 'done',
+        ] as $step => $outcome) {
             self::assertTrue($this->ask('GET', '/api/gym')->body['isBeingSetUp']);
-            self::assertSame(200, $this->ask('POST', '/api/gym/setup', ['step' => $step, 'outcome' => $outcome])->status);
+            self::assertSame(
+                200,
+                $this->ask('POST', '/api/gym/setup', ['step' => $step, 'outcome' => $outcome])->status,
+            );
         }
         self::assertFalse($this->ask('GET', '/api/gym')->body['isBeingSetUp']);
         $this->ask('POST', '/api/gym/setup', ['step' => 'training', 'outcome' => 'done']);
         $later = $this->ask('POST', '/api/gym/setup', ['step' => 'gym', 'outcome' => 'skipped'])->body['setup'];
 
-        self::assertSame(['gym' => 'done', 'numbering' => 'skipped', 'training' => 'done', 'library' => 'done'], $later);
+        self::assertSame(
+            ['gym' => 'done', 'numbering' => 'skipped', 'training' => 'done', 'library' => 'done'],
+            $later,
+        );
     }
 
     public function testTheNameOfTheGymIsOnWallsAndCardsAtOnce(): void
     {
         $this->signIn('head');
         $this->ask('POST', '/api/combinations', self::combination());
-        self::assertSame(200, $this->ask('PUT', '/api/gym', ['name' => 'North quay', 'timeZone' => 'Europe/Lisbon', 'firstWeekday' => 7], ['If-Match' => '"1"'])->status);
+        self::assertSame(
+            200,
+            $this->ask(
+                'PUT',
+                '/api/gym',
+                ['name' => 'North quay', 'timeZone' => 'Europe/Lisbon', 'firstWeekday' => 7],
+                ['If-Match' => '"1"'],
+            )->status,
+        );
         $this->ask('POST', '/api/walls', ['name' => 'Floor']);
         /** @var list<array{key: string}> $walls */
         $walls = $this->ask('GET', '/api/walls')->body['walls'];
@@ -86,7 +116,10 @@ final class GymSetupTest extends ApiTestCase
         $this->ask('PUT', '/api/gym', ['name' => 'First', 'timeZone' => 'UTC'], ['If-Match' => '"1"']);
         $second = $this->ask('PUT', '/api/gym', ['name' => 'Second', 'timeZone' => 'UTC'], ['If-Match' => '"1"']);
 
-        self::assertSame([412, 'changed-meanwhile', 'First'], [$second->status, $second->type(), $this->ask('GET', '/api/gym')->body['name']]);
+        self::assertSame(
+            [412, 'changed-meanwhile', 'First'],
+            [$second->status, $second->type(), $this->ask('GET', '/api/gym')->body['name']],
+        );
     }
 
     /** @param array<string, mixed> $with */
@@ -99,7 +132,11 @@ final class GymSetupTest extends ApiTestCase
     public function testOddSettingsAreRefused(string $path, array $with): void
     {
         $this->signIn('head');
-        $body = '/api/gym' === $path ? ['name' => 'Ours', 'timeZone' => 'UTC'] : ['rules' => 'boxing', 'media' => ['bag'], 'groups' => ['open']];
+        $body = '/api/gym' === $path ? ['name' => 'Ours', 'timeZone' => 'UTC'] : [
+            'rules' => 'boxing',
+            'media' => ['bag'],
+            'groups' => ['open'],
+        ];
 
         self::assertSame(422, $this->ask('PUT', $path, [...$body, ...$with], ['If-Match' => '"1"'])->status);
     }
@@ -115,11 +152,22 @@ final class GymSetupTest extends ApiTestCase
         }
         $applied = $this->ask('POST', "/api/imports/$import/apply")->body;
         self::assertIsArray($starter['sports']);
-        $expected = array_sum(array_map(static fn (mixed $sport): int => \is_array($sport) && \is_array($sport['levels'] ?? null) ? (int) array_sum($sport['levels']) : 0, $starter['sports']));
+        $expected = array_sum(array_map(
+            static fn (mixed $sport): int => \is_array($sport) && \is_array($sport['levels'] ?? null) ? (int) array_sum($sport['levels']) : 0,
+            $starter['sports'],
+        ));
 
         self::assertSame(['new' => $expected], $applied['counts']);
-        self::assertSame($expected, $this->ask('GET', '/api/combinations?verdict=flows&size=1')->body['total'], 'all of it flows');
-        self::assertSame(0, $this->ask('GET', '/api/combinations?weapon=elbow&size=1')->body['total'], 'nothing that the rules do not know');
+        self::assertSame(
+            $expected,
+            $this->ask('GET', '/api/combinations?verdict=flows&size=1')->body['total'],
+            'all of it flows',
+        );
+        self::assertSame(
+            0,
+            $this->ask('GET', '/api/combinations?weapon=elbow&size=1')->body['total'],
+            'nothing that the rules do not know',
+        );
     }
 
     public function testAnOnlyHeadCoachGetsBackInFromTheMachine(): void
@@ -127,10 +175,24 @@ final class GymSetupTest extends ApiTestCase
         $link = $this->command('coach:link', ['email' => ' HEAD@gym.example ']);
         self::assertStringContainsString('Head Coach sets a new password here', $link);
         $this->signOut();
-        self::assertSame(204, $this->ask('POST', '/api/invitations/accept', ['token' => self::token($link), 'password' => 'four plain words here'])->status);
+        self::assertSame(
+            204,
+            $this->ask(
+                'POST',
+                '/api/invitations/accept',
+                ['token' => self::token($link), 'password' => 'four plain words here'],
+            )->status,
+        );
         $this->signOut();
 
-        self::assertSame(200, $this->ask('POST', '/api/session', ['email' => 'head@gym.example', 'password' => 'four plain words here'])->status);
+        self::assertSame(
+            200,
+            $this->ask(
+                'POST',
+                '/api/session',
+                ['email' => 'head@gym.example', 'password' => 'four plain words here'],
+            )->status,
+        );
         $this->signOut();
         self::assertSame(404, $this->ask('POST', '/api/invitations/look', ['token' => self::token($link)])->status);
     }
@@ -144,8 +206,14 @@ final class GymSetupTest extends ApiTestCase
         $entities->flush();
 
         self::assertStringContainsString('/join#', $this->command('coach:link', ['email' => 'head@gym.example']));
-        self::assertStringContainsString('is blocked', $this->command('coach:link', ['email' => 'coach@gym.example'], 1));
-        self::assertStringContainsString('No coach signs in as', $this->command('coach:link', ['email' => 'nobody@gym.example'], 1));
+        self::assertStringContainsString(
+            'is blocked',
+            $this->command('coach:link', ['email' => 'coach@gym.example'], 1),
+        );
+        self::assertStringContainsString(
+            'No coach signs in as',
+            $this->command('coach:link', ['email' => 'nobody@gym.example'], 1),
+        );
         self::assertStringContainsString('coach, blocked', $this->command('coach:list'));
     }
 
@@ -156,7 +224,14 @@ final class GymSetupTest extends ApiTestCase
         $summary = json_decode($this->command('gym:summary'), true, flags: \JSON_THROW_ON_ERROR);
 
         self::assertIsArray($summary);
-        self::assertSame([['Cellar window'], 1, 4], [$summary['combinations'], self::of($summary, 'counts', 'combinations'), self::of($summary, 'counts', 'coaches')]);
+        self::assertSame(
+            [['Cellar window'], 1, 4],
+            [
+                $summary['combinations'],
+                self::of($summary, 'counts', 'combinations'),
+                self::of($summary, 'counts', 'coaches'),
+            ],
+        );
         self::assertSame($summary, $this->ask('GET', '/api/status')->body['summary']);
     }
 
@@ -175,7 +250,16 @@ final class GymSetupTest extends ApiTestCase
 
     private function accept(string $token): Answer
     {
-        return $this->ask('POST', '/api/invitations/accept', ['token' => $token, 'password' => 'four plain words here', 'name' => 'Maren', 'email' => 'maren@harbour.example']);
+        return $this->ask(
+            'POST',
+            '/api/invitations/accept',
+            [
+                'token' => $token,
+                'password' => 'four plain words here',
+                'name' => 'Maren',
+                'email' => 'maren@harbour.example',
+            ],
+        );
     }
 
     /** @param array<string, string> $arguments */

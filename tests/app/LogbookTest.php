@@ -117,7 +117,11 @@ final class LogbookTest extends ApiTestCase
     #[TestWith([['note' => " \n"], 'Say what was drilled, or write a note.'])]
     public function testAWrongEntryIsRefusedWithItsPlace(array $with, string $message): void
     {
-        $answer = $this->ask('POST', '/api/logbook/entries', ['id' => 'entry-0001', 'day' => '2026-11-20', 'note' => 'Guests.', ...$with]);
+        $answer = $this->ask(
+            'POST',
+            '/api/logbook/entries',
+            ['id' => 'entry-0001', 'day' => '2026-11-20', 'note' => 'Guests.', ...$with],
+        );
 
         self::assertSame(422, $answer->status, $answer->raw);
         /** @var list<array{message: string}> $violations */
@@ -350,8 +354,14 @@ final class LogbookTest extends ApiTestCase
     }
 
     #[TestWith(['/api/reports/load?from=2026-12-01&to=2026-11-01', 'The first day comes after the last. Turn them round.'])]
-    #[TestWith(['/api/reports/links?from=yesterday', 'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.'])]
-    #[TestWith(['/api/reports/month?month=2026-13', 'A month is written as 2026-11; the logbook reaches from 1990 to 2100.'])]
+    #[TestWith([
+        '/api/reports/links?from=yesterday',
+        'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.',
+    ])]
+    #[TestWith([
+        '/api/reports/month?month=2026-13',
+        'A month is written as 2026-11; the logbook reaches from 1990 to 2100.',
+    ])]
     public function testAWrongPeriodIsRefused(string $path, string $message): void
     {
         self::assertSame([422, $message], [($answer = $this->ask('GET', $path))->status, $answer->title()]);

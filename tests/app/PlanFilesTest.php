@@ -59,8 +59,22 @@ final class PlanFilesTest extends ApiTestCase
     /** An empty line would end a cue of WebVTT: W3C, WebVTT, section 4.1. */
     public function testAnEmptyLineInATextCutsNoCue(): void
     {
-        $cue = ['atMs' => 0, 'track' => null, 'kind' => 'show', 'text' => "one\n\n \ntwo --> 3", 'words' => ['orthodox' => "one\n\n \ntwo --> 3", 'southpaw' => '']];
-        $blocks = explode("\n\n", trim(Vtt::of(['name' => 'Session', 'lengthMs' => 8000, 'tracks' => [], 'cues' => [$cue, [...$cue, 'atMs' => 1000, 'text' => "\n\n"]]])));
+        $cue = [
+            'atMs' => 0,
+            'track' => null,
+            'kind' => 'show',
+            'text' => "one\n\n \ntwo --> 3",
+            'words' => ['orthodox' => "one\n\n \ntwo --> 3", 'southpaw' => ''],
+        ];
+        $blocks = explode(
+            "\n\n",
+            trim(Vtt::of([
+                'name' => 'Session',
+                'lengthMs' => 8000,
+                'tracks' => [],
+                'cues' => [$cue, [...$cue, 'atMs' => 1000, 'text' => "\n\n"]],
+            ])),
+        );
 
         self::assertCount(3, $blocks, 'the head and two cues');
         self::assertStringEndsWith("one\ntwo --&gt; 3", $blocks[1]);

@@ -30,9 +30,17 @@ final class ReviewTest extends ApiTestCase
     public function testTwoProposalsOfOneChainAreNamedToEachOther(): void
     {
         $this->signIn('coach');
-        $first = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Mine'])])->id();
+        $first = $this->ask(
+            'POST',
+            '/api/proposals',
+            ['kind' => 'new', 'content' => self::combination(['name' => 'Mine'])],
+        )->id();
         $this->signIn('other');
-        $second = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Theirs'])]);
+        $second = $this->ask(
+            'POST',
+            '/api/proposals',
+            ['kind' => 'new', 'content' => self::combination(['name' => 'Theirs'])],
+        );
         self::assertSame([['id' => $first, 'name' => 'Mine', 'author' => 'Coach Coach']], $second->body['sameChain']);
 
         $this->signIn('head');

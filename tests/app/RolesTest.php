@@ -216,7 +216,21 @@ final class RolesTest extends ApiTestCase
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr($path, ['{id}' => $number, '{set}' => 'boxing', '{version}' => '1', '{format}' => 'json', '{key}' => str_repeat('0', 32), '{run}' => '1', '{entry}' => '1', '{month}' => '2026-11', '{digest}' => str_repeat('0', 32), '{name}' => 'nightly-20200101.tar']);
+                $address = strtr(
+                    $path,
+                    [
+                        '{id}' => $number,
+                        '{set}' => 'boxing',
+                        '{version}' => '1',
+                        '{format}' => 'json',
+                        '{key}' => str_repeat('0', 32),
+                        '{run}' => '1',
+                        '{entry}' => '1',
+                        '{month}' => '2026-11',
+                        '{digest}' => str_repeat('0', 32),
+                        '{name}' => 'nightly-20200101.tar',
+                    ],
+                );
                 $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
                 $address .= str_ends_with($path, '/sample') ? '?text=one' : (str_ends_with($path, '/path') ? '?to='.$id : '');
                 $answer = $this->ask($method, $address, self::body($method, $path, $id), $headers);
@@ -252,7 +266,11 @@ final class RolesTest extends ApiTestCase
             '/api/runs/{id}/commands' === $path => ['id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
             '/api/screens/{key}/commands' === $path => ['run' => 1, 'id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
             '/api/screens/{key}/shown' === $path => ['run' => 1, 'shown' => []],
-            str_starts_with($path, '/api/logbook/entries') => ['id' => 'entry-0001', 'day' => '2026-11-01', 'note' => 'Open mat.'],
+            str_starts_with($path, '/api/logbook/entries') => [
+                'id' => 'entry-0001',
+                'day' => '2026-11-01',
+                'note' => 'Open mat.',
+            ],
             '/api/combinations/{id}/measure' === $path, '/api/combinations/{id}/measurements' === $path => ['id' => 'measure-0001', 'taps' => [0, 300, 700]],
             '/api/cards' === $path => ['name' => 'Take home', 'combinations' => [$combination]],
             '/api/voice' === $path => ['voice' => 'female'],

@@ -301,11 +301,30 @@ final class RunTest extends ApiTestCase
         $id = $this->start()['id'];
         $this->clock->sleep(40);
         $this->press($id, 'end', 1, 'press-0001');
-        $this->shown($key, $id, [['start-0001', '0-all-bell-1', 10_000], ['start-0001', '99999-all-made-up-1', 10_000], ['start-0001', '0-all-show-1', 9_000_000]]);
+        $this->shown(
+            $key,
+            $id,
+            [
+                ['start-0001', '0-all-bell-1', 10_000],
+                ['start-0001', '99999-all-made-up-1', 10_000],
+                ['start-0001', '0-all-show-1', 9_000_000],
+            ],
+        );
         self::assertSame(['0-all-bell-1'], array_column($this->record($id, 'shown'), 'cue'));
         // The same half minute again and again, under other passages.
         for ($passage = 1; $passage <= 8; ++$passage) {
-            $this->shown($key, $id, array_map(static fn (int $number): array => [\sprintf('made-up-%d-%03d', $passage, $number), '0-all-show-1', 10_000], range(1, 100)));
+            $this->shown(
+                $key,
+                $id,
+                array_map(
+                    static fn (int $number): array => [
+                        \sprintf('made-up-%d-%03d', $passage, $number),
+                        '0-all-show-1',
+                        10_000,
+                    ],
+                    range(1, 100),
+                ),
+            );
         }
         self::assertLessThanOrEqual(201, \count($this->record($id, 'shown')));
         /** @var list<array{workMs: int}> $entries */
@@ -333,7 +352,10 @@ final class RunTest extends ApiTestCase
         $id = $this->start()['id'];
         self::service(Connection::class)->executeStatement('UPDATE user SET active = 0 WHERE id = (SELECT editor_id FROM wall LIMIT 1)');
 
-        self::assertSame([200, false], [$this->ask('GET', '/api/screens/'.$key)->status, $this->ask('GET', '/api/screens/'.$key)->body['hasKeys']]);
+        self::assertSame(
+            [200, false],
+            [$this->ask('GET', '/api/screens/'.$key)->status, $this->ask('GET', '/api/screens/'.$key)->body['hasKeys']],
+        );
         self::assertSame(403, $this->fromWall($key, $id, 'pause')[0]);
     }
 
@@ -403,7 +425,14 @@ final class RunTest extends ApiTestCase
     /** @param list<array{string, string, int}> $shown */
     private function shown(string $key, int $run, array $shown): void
     {
-        $rows = array_map(static fn (array $one): array => ['passage' => $one[0], 'cue' => $one[1], 'atMs' => 1000 * strtotime('2026-11-26 18:00:00 UTC') + $one[2]], $shown);
+        $rows = array_map(
+            static fn (array $one): array => [
+                'passage' => $one[0],
+                'cue' => $one[1],
+                'atMs' => 1000 * strtotime('2026-11-26 18:00:00 UTC') + $one[2],
+            ],
+            $shown,
+        );
         self::assertSame(204, $this->ask('POST', "/api/screens/$key/shown", ['run' => $run, 'shown' => $rows])->status);
     }
 

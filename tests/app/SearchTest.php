@@ -142,7 +142,16 @@ final class SearchTest extends ApiTestCase
     public function testWhatIsClosestToTheTypedTextComesFirst(string $typed, array $names): void
     {
         $this->library();
-        $this->ask('POST', '/api/combinations', self::combination(['name' => 'The liver of a dock', 'text' => '1 1 2 step-back', 'themes' => [], 'note' => '']));
+        $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination([
+                'name' => 'The liver of a dock',
+                'text' => '1 1 2 step-back',
+                'themes' => [],
+                'note' => '',
+            ]),
+        );
         $rows = $this->ask('GET', '/api/combinations?closest=true&q='.rawurlencode($typed))->body['combinations'];
         self::assertIsArray($rows);
 

@@ -55,7 +55,10 @@ final class SignInTest extends ApiTestCase
         $limiter = self::service(SignInLimiter::class);
         $try = static function (string $name) use ($address): Request {
             $request = Request::create('/api/session', 'POST', server: $address);
-            $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $name.bin2hex(random_bytes(4)).'@gym.example');
+            $request->attributes->set(
+                SecurityRequestAttributes::LAST_USERNAME,
+                $name.bin2hex(random_bytes(4)).'@gym.example',
+            );
 
             return $request;
         };
@@ -90,7 +93,14 @@ final class SignInTest extends ApiTestCase
         $connection->executeStatement("UPDATE user SET email = 'blocked@gym.example', active = 0 WHERE email = 'other@gym.example'");
         $hasher = $this->createMock(UserPasswordHasherInterface::class);
         $hasher->expects(self::exactly($hashed))->method('hashPassword')->with(self::isInstanceOf(User::class), 'as long as it takes');
-        $answers = new SignInAnswers(self::service(SessionView::class), $connection, $hasher, self::service(AuditLog::class), self::service(SignInLimiter::class), new MockClock());
+        $answers = new SignInAnswers(
+            self::service(SessionView::class),
+            $connection,
+            $hasher,
+            self::service(AuditLog::class),
+            self::service(SignInLimiter::class),
+            new MockClock(),
+        );
         $request = Request::create('/api/session', 'POST', content: '{"password":"as long as it takes"}');
         $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $email);
 

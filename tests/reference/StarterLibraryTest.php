@@ -38,17 +38,34 @@ final class StarterLibraryTest extends TestCase
     {
         $chain = Reader::builtIn()->read($text, Numbering::named('parity'), Stance::Orthodox)->chain;
         self::assertNotNull($chain);
-        $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions(BuiltInHouseRules::named($rules)));
-        $worse = array_filter($result->findings, static fn ($finding): bool => \in_array($finding->severity, [Severity::Must, Severity::Should], true));
+        $result = Check::builtIn()->run(
+            new ChainInStance($chain, Stance::Orthodox),
+            new CheckOptions(BuiltInHouseRules::named($rules)),
+        );
+        $worse = array_filter(
+            $result->findings,
+            static fn ($finding): bool => \in_array($finding->severity, [Severity::Must, Severity::Should], true),
+        );
 
         self::assertSame([Verdict::Flows, []], [$result->verdict, $worse]);
-        self::assertSame($text, (new Writer(Numbering::named('parity')))->write($result->inStance), 'It is written as it is stored.');
+        self::assertSame(
+            $text,
+            (new Writer(Numbering::named('parity')))->write($result->inStance),
+            'It is written as it is stored.',
+        );
     }
 
     public function testNoChainAndNoNameComesTwice(): void
     {
         $rows = self::rows();
-        $prints = array_map(static fn (array $row): string => Fingerprint::of(Reader::builtIn()->read($row['chain'], Numbering::named('parity'), Stance::Orthodox)->chain ?? throw new \LogicException($row['chain']))->withEffort, $rows);
+        $prints = array_map(
+            static fn (array $row): string => Fingerprint::of(Reader::builtIn()->read(
+                $row['chain'],
+                Numbering::named('parity'),
+                Stance::Orthodox,
+            )->chain ?? throw new \LogicException($row['chain']))->withEffort,
+            $rows,
+        );
 
         self::assertGreaterThanOrEqual(80, \count($rows));
         self::assertCount(\count($rows), array_unique($prints));

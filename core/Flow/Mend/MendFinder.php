@@ -253,8 +253,14 @@ final readonly class MendFinder
     {
         $distance = static fn (int $place): int => [] === $trouble
             ? 0
-            : min(array_map(static fn (int $at): int => $place <= $at ? 2 * ($at - $place) : 2 * ($place - $at) + 1, $trouble));
-        usort($places, static fn (int $one, int $other): int => [$distance($one), $one] <=> [$distance($other), $other]);
+            : min(array_map(
+                static fn (int $at): int => $place <= $at ? 2 * ($at - $place) : 2 * ($place - $at) + 1,
+                $trouble,
+            ));
+        usort(
+            $places,
+            static fn (int $one, int $other): int => [$distance($one), $one] <=> [$distance($other), $other],
+        );
 
         return $places;
     }

@@ -19,8 +19,12 @@ final readonly class MendResult
      * @param bool $pairs whether pairs of edits were tried as well; for long chains they are not
      * @param bool $complete whether all pairs were tried; otherwise these are the best that the budget allowed
      */
-    public function __construct(public array $ofVerdict, public array $ofFindings, public bool $pairs, public bool $complete)
-    {
+    public function __construct(
+        public array $ofVerdict,
+        public array $ofFindings,
+        public bool $pairs,
+        public bool $complete,
+    ) {
     }
 
     /**

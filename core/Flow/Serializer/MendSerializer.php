@@ -44,7 +44,14 @@ final readonly class MendSerializer
         $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
         $chain = $reading->chain;
         if (null === $chain) {
-            return ['verdict' => null, 'lengthMs' => null, 'mends' => [], 'findings' => [], 'pairs' => false, 'complete' => true];
+            return [
+                'verdict' => null,
+                'lengthMs' => null,
+                'mends' => [],
+                'findings' => [],
+                'pairs' => false,
+                'complete' => true,
+            ];
         }
         $result = $this->check->run(new ChainInStance($chain, $text->stance), $options);
         $mends = $this->finder->mends($result, $options);

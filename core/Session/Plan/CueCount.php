@@ -18,7 +18,10 @@ final readonly class CueCount
     {
         $lanes = [] === $round->lanes ? [$round->everybody] : array_map($round->lane(...), array_keys($plan->tracks));
 
-        return $round->times * (int) array_sum(array_map(static fn (Lane $lane): float => self::ofLane($lane, $round, $plan), $lanes));
+        return $round->times * (int) array_sum(array_map(
+            static fn (Lane $lane): float => self::ofLane($lane, $round, $plan),
+            $lanes,
+        ));
     }
 
     private static function ofLane(Lane $lane, Round $round, SessionPlan $plan): float
@@ -27,7 +30,15 @@ final readonly class CueCount
         foreach ($lane->sets as $set) {
             $sample = min($set->seconds, self::SAMPLE_SECONDS);
             $options = $plan->options($round->medium);
-            $run = new DrillRun($set->combinations, $set->parameters, $sample, $options, $plan->numbering, $plan->level, $round->stance);
+            $run = new DrillRun(
+                $set->combinations,
+                $set->parameters,
+                $sample,
+                $options,
+                $plan->numbering,
+                $plan->level,
+                $round->stance,
+            );
             $count += self::AROUND + \count($set->drill->cues($run)) * $set->seconds / $sample;
         }
 

@@ -171,7 +171,14 @@ final class PlanReader
     {
         $cues = CueCount::of($round, $plan);
         if ($this->cues + $cues > SessionPlan::MAX_CUES) {
-            $fields->problem(\sprintf('With this round the session has about %s calls and signs; at most %s can be run. Call less often, or do it fewer times.', number_format($this->cues + $cues), number_format(SessionPlan::MAX_CUES)), 'sets');
+            $fields->problem(
+                \sprintf(
+                    'With this round the session has about %s calls and signs; at most %s can be run. Call less often, or do it fewer times.',
+                    number_format($this->cues + $cues),
+                    number_format(SessionPlan::MAX_CUES),
+                ),
+                'sets',
+            );
 
             return false;
         }
@@ -233,7 +240,15 @@ final class PlanReader
             if ($sum < 1 || 0 !== $cycle % $sum) {
                 $fields->problem(\sprintf('The pattern %s of %s is %d s long and does not fill the cycle of %d s. Take one of which the cycle is a whole number of times.', implode('/', $pattern), $name, $sum, $cycle), 'pattern');
             } elseif (\count($pattern) * intdiv($cycle, $sum) > 2 * self::MAX_WINDOWS) {
-                $fields->problem(\sprintf('The pattern %s of %s comes %s times in a round. Make it longer.', implode('/', $pattern), $name, number_format(intdiv($cycle, $sum))), 'pattern');
+                $fields->problem(
+                    \sprintf(
+                        'The pattern %s of %s comes %s times in a round. Make it longer.',
+                        implode('/', $pattern),
+                        $name,
+                        number_format(intdiv($cycle, $sum)),
+                    ),
+                    'pattern',
+                );
             } else {
                 $windows = self::windows($pattern, intdiv($cycle, $sum));
             }

@@ -131,7 +131,10 @@ final class ProgrammeBuilder
                     $this->change($cues, $definition->title, $start + 1000 * $pieceFrom, $start + 1000 * $pieces[$number][$part - 1][1], $track, $here);
                 }
                 if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
-                    throw new ProgrammeTooLarge(\sprintf('This session has more than %s calls and signs. Take rounds out, or call less often.', number_format(self::MAX_CUES)));
+                    throw new ProgrammeTooLarge(\sprintf(
+                        'This session has more than %s calls and signs. Take rounds out, or call less often.',
+                        number_format(self::MAX_CUES),
+                    ));
                 }
                 foreach ($cues as $cue) {
                     $this->cues[] = self::cue($cue, $start + 1000 * $pieceFrom + $cue->atMs, $track, $here);

@@ -137,9 +137,15 @@ final readonly class Commands
     /** How long a round is, with its rest, ms. */
     private function length(Place $place): int
     {
-        $of = array_filter($this->programme->segments, fn (Segment $segment): bool => $this->name($segment->place) === $this->name($place));
+        $of = array_filter(
+            $this->programme->segments,
+            fn (Segment $segment): bool => $this->name($segment->place) === $this->name($place),
+        );
 
-        return [] === $of ? 0 : max(array_map(static fn (Segment $segment): int => $segment->toMs, $of)) - $this->start($place);
+        return [] === $of ? 0 : max(array_map(
+            static fn (Segment $segment): int => $segment->toMs,
+            $of,
+        )) - $this->start($place);
     }
 
     private static function round(Place $place): Place

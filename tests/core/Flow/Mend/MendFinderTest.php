@@ -225,7 +225,11 @@ final class MendFinderTest extends TestCase
 
         self::assertFalse($mends->complete);
         self::assertNotSame([], $mends->ofVerdict, 'the best so far');
-        self::assertEquals($mends, MendFinder::builtIn()->mends($report, $options), 'counted in steps: the same every time');
+        self::assertEquals(
+            $mends,
+            MendFinder::builtIn()->mends($report, $options),
+            'counted in steps: the same every time',
+        );
         self::assertTrue(self::mends('2 2 exit', 'boxing')->complete);
     }
 
