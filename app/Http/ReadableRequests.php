@@ -15,7 +15,7 @@ final readonly class ReadableRequests
     {
         $request = $event->getRequest();
         $content = $request->getContent();
-        // A recording is no text; whatever else calls itself one is read as text all the same.
+        // A recording is not text; this route alone takes one, whatever type a request names.
         if (!$event->isMainRequest() || '' === $content || '/api/onsets' === $request->getPathInfo()) {
             return;
         }

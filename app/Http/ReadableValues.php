@@ -24,7 +24,7 @@ final readonly class ReadableValues
         if (!$event->isMainRequest() || 'json' !== $request->getContentTypeFormat()) {
             return;
         }
-        // What is no JSON, or nested deeper, is refused by whoever reads it.
+        // Text that is not JSON, or is nested deeper, is refused where the request is read.
         $body = json_decode($request->getContent(), true, self::MAX_DEPTH);
         if (\is_array($body)) {
             self::require($body, '');
