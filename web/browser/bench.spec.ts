@@ -92,9 +92,10 @@ test("a chain that is there already is named, and nothing typed is lost", async 
   await write(page, "jab cross left hook body exit", "1 2 3b exit");
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByLabel("Name", { exact: true }).fill("The same again");
-  await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
-  await expect(page.getByRole("alert")).toContainText('already in the library as "Cellar window"');
-  await page.getByRole("link", { name: "Open it" }).click();
+  const drawer = page.getByRole("dialog");
+  await expect(drawer).toContainText("This chain is in the library already: Cellar window");
+  await expect(drawer.getByRole("button", { name: "Save", exact: true })).toBeDisabled();
+  await drawer.getByRole("link", { name: "Cellar window" }).first().click();
   await expect(page.getByRole("heading", { name: "Cellar window" })).toBeVisible();
   await page.goto("/bench");
   await expect(entry(page)).toHaveValue("jab cross left hook body exit");
@@ -114,6 +115,9 @@ const SIGNS: Record<string, string> = {
   "/sessions/1": ".planner-blocks",
   "/advice": ".advice-rows",
   "/settings": ".stack",
+  "/status": ".status-facts",
+  "/setup": ".setup",
+  "/reports/links": ".trouble",
 };
 
 test("no screen is wider than a phone", async ({ page }) => {
@@ -139,6 +143,9 @@ test("no screen is wider than a phone", async ({ page }) => {
     "/sessions/1",
     "/advice",
     "/settings",
+    "/status",
+    "/setup",
+    "/reports/links",
   ]) {
     await page.goto(address);
     await expect(page.locator(SIGNS[address] ?? ".combination-line").first()).toBeVisible();
