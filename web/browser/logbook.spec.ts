@@ -214,7 +214,7 @@ test("a combination is measured by tapping and by sound, and a tap too many is t
   await expect(page.getByText(/^20 hits: 5 repetitions, 0 missed, 0 too many/)).toBeVisible();
   await expect(page.getByRole("button", { name: "Keep it" })).toBeDisabled();
   await page.getByRole("button", { name: "Begin again" }).click();
-  const buffer = await (await sampled).body();
+  const buffer = await (await page.request.get((await sampled).url())).body();
   await page.getByLabel("A recording").setInputFiles({ name: "bag.wav", mimeType: "audio/wav", buffer });
   await expect(page.getByText(/^20 hits: 5 repetitions, 0 missed, 0 too many/)).toBeVisible();
   await expect(page.locator(".measure-table tbody tr")).toHaveCount(3);

@@ -17,7 +17,7 @@ export default function DemoLine() {
     }
   };
   return (
-    <p className="demo-line small">
+    <aside className="demo-line small" aria-label="The demo">
       This is the demo gym; nothing in it is real.{" "}
       <button type="button" className="link-button" onClick={() => setOpen(true)}>
         Start your own gym
@@ -50,6 +50,6 @@ export default function DemoLine() {
           </Button>
         </form>
       </Modal>
-    </p>
+    </aside>
   );
 }
