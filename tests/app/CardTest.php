@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Tests\App;
 
+use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
@@ -35,6 +36,23 @@ final class CardTest extends ApiTestCase
         // Nothing about coaches or other athletes, and nothing else of the gym.
         self::assertStringNotContainsString('Coach Coach', $card->raw);
         self::assertSame(401, $this->ask('GET', '/api/cards')->status);
+    }
+
+    public function testAFullGymSaysWhatToRemoveAndTakesACardAgainOnceOneIsRevoked(): void
+    {
+        self::service(Connection::class)->executeStatement(
+            'INSERT INTO athlete_card (card_key, name, content, creator_id, created_at)'
+            ." SELECT MD5(seq), 'Take home', '{}', (SELECT MIN(id) FROM user), NOW() FROM seq_1_to_2000",
+        );
+        $body = ['name' => 'One too many', 'combinations' => [$this->id]];
+        $refused = $this->ask('POST', '/api/cards', $body);
+        self::assertSame([409, 'quota-reached'], [$refused->status, $refused->body['type']]);
+        self::assertStringContainsString('at most 2,000 cards', $refused->raw);
+
+        self::service(Connection::class)->executeStatement(
+            'UPDATE athlete_card SET revoked_at = NOW() WHERE card_key = MD5(1)',
+        );
+        self::assertSame(201, $this->ask('POST', '/api/cards', $body)->status);
     }
 
     public function testARevokedLinkOpensNothing(): void
