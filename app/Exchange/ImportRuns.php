@@ -291,7 +291,7 @@ final readonly class ImportRuns
         foreach ($rows as $row) {
             $line = (int) $row['line'];
             $entries[$line] = ImportEntry::ofJson($row['content'], $row['message']);
-            // As it was written, to be mended in place.
+            // The text as it stands in the file, for the coach to correct.
             $judged[$line] = [
                 'kind' => 'unreadable',
                 'message' => $entries[$line]->problem,

@@ -330,7 +330,7 @@ final readonly class Logbook implements HasQuota
     /** By which the entry of a run is known, also in another gym. */
     public static function keyOf(Run $run): string
     {
-        // Not the key itself: exports hold this, and the key opens the session to whoever has it.
+        // A digest, since exports contain it: whoever has the key itself can open the session.
         return 'run-'.$run->id.'-'.substr(hash('sha256', $run->followKey), 0, 12);
     }
 

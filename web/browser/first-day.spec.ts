@@ -78,3 +78,18 @@ test("a link to a comparison that names nothing says so", async ({ page }) => {
   await page.goto("/compare?what=else");
   await expect(page.getByText("This link does not name two combinations.")).toBeVisible();
 });
+
+test("a session that has ended is deleted from its page by the head coach", async ({ page }) => {
+  await signIn(page, HEAD_COACH);
+  const { csrfToken } = await (await page.request.get("/api/session")).json();
+  const headers = { "X-CSRF-Token": csrfToken };
+  const id = `delete-${Date.now()}`;
+  const run = await (await page.request.post("/api/runs", { headers, data: { id, timer: { rounds: 1 } } })).json();
+  const end = { id: `${id}-end`, kind: "end", seen: run.revision };
+  expect((await page.request.post(`/api/runs/${run.id}/commands`, { headers, data: end })).status()).toBe(200);
+  await page.goto(`/run/${run.id}`);
+  await page.getByRole("button", { name: "Delete what was shown" }).click();
+  await page.getByRole("button", { name: "Delete", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Run", exact: true })).toBeVisible();
+  expect((await page.request.get(`/api/runs/${run.id}`)).status()).toBe(404);
+});

@@ -73,7 +73,7 @@ export function RunRecord({ run }: { run: Run }) {
 function DeleteRun({ run }: { run: Run }) {
   const isHeadCoach = useIsHeadCoach();
   const navigate = useNavigate();
-  const remove = useRemoveRun();
+  const remove = useRemoveRun(() => navigate("/run", { replace: true }));
   return (
     isHeadCoach && (
       <>
@@ -83,9 +83,9 @@ function DeleteRun({ run }: { run: Run }) {
           title="It is deleted for good. Its entry in the logbook stays."
           okText="Delete"
           cancelText="Cancel"
-          onConfirm={() => remove.mutate(run.id, { onSuccess: () => navigate("/run", { replace: true }) })}
+          onConfirm={() => remove.mutate(run.id)}
         >
-          <Button size="small" loading={remove.isPending}>
+          <Button size="small" className="record-delete" loading={remove.isPending}>
             Delete what was shown
           </Button>
         </Popconfirm>

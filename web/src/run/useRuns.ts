@@ -46,12 +46,18 @@ export function useStart() {
   });
 }
 
-/** Deletes a session that has ended, with what was shown in it. */
-export function useRemoveRun() {
+/**
+ * Deletes a session that has ended, with what was shown in it. Its page is left before the lists are asked for again: by
+ * then it is not there any more.
+ */
+export function useRemoveRun(leave: () => void) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: number) => answered(api.POST("/api/runs/{id}/remove", { params: { path: { id } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: keys.runs }),
+    onSuccess: () => {
+      leave();
+      return queries.invalidateQueries({ queryKey: keys.runs, exact: true });
+    },
   });
 }
 
