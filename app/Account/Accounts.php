@@ -4,29 +4,34 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\DBAL\LockMode;
+use Doctrine\Persistence\ManagerRegistry;
 use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
 use Symfony\Component\Security\Core\Exception\UserNotFoundException;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Security\Core\User\UserProviderInterface;
 
 /**
- * Finds who signs in, and makes sure at every request that the account is still what the session says. That look is
- * one plain query: it stands before every route, and the object-relational mapper is not needed for it.
+ * Finds accounts, and makes sure at every request that the account is still what the session says. That look is one
+ * plain query: it stands before every route, also before those that need nothing else of the mapper.
+ *
+ * @extends ServiceEntityRepository<User>
  *
  * @implements UserProviderInterface<User>
  */
-final readonly class Accounts implements UserProviderInterface
+final class Accounts extends ServiceEntityRepository implements UserProviderInterface
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection)
+    public function __construct(ManagerRegistry $registry, private readonly Connection $connection)
     {
+        parent::__construct($registry, User::class);
     }
 
     public function loadUserByIdentifier(string $identifier): User
     {
-        return $this->entities->getRepository(User::class)->findOneBy(['email' => EmailAddress::of($identifier), 'active' => true]) ?? throw new UserNotFoundException();
+        return $this->findOneBy(['email' => EmailAddress::of($identifier), 'active' => true]) ?? throw new UserNotFoundException();
     }
 
     public function refreshUser(UserInterface $user): User
@@ -49,18 +54,75 @@ final readonly class Accounts implements UserProviderInterface
             return $user;
         }
         $now = $this->loadUserByIdentifier($user->getUserIdentifier());
-        $this->entities->refresh($now);
+        $this->getEntityManager()->refresh($now);
 
         return $now;
+    }
+
+    public function withEmail(string $email): ?User
+    {
+        return $this->findOneBy(['email' => $email]);
+    }
+
+    /** The account as the entity manager knows it, for associations; the one of a session is not known to it. */
+    public function managed(User|int $user): User
+    {
+        $id = \is_int($user) ? $user : $user->id();
+
+        return $this->getEntityManager()->getReference(User::class, $id) ?? throw new \LogicException('There is no account '.$id);
+    }
+
+    /** @param string|null $numbering null for the gym's */
+    public function readIn(User $user, ?string $numbering): void
+    {
+        $this->managed($user)->readIn($numbering);
+        $this->getEntityManager()->flush();
     }
 
     /** @return array<int, string> names of all that have or had an account, by id */
     public function names(): array
     {
-        /** @var array<int, string> $names */
-        $names = $this->connection->fetchAllKeyValue('SELECT id, name FROM user ORDER BY name, id');
+        /** @var list<array{id: int, name: string}> $rows */
+        $rows = $this->getEntityManager()
+            ->createQuery('SELECT u.id, u.name FROM '.User::class.' u ORDER BY u.name, u.id')->getResult();
 
-        return $names;
+        return array_column($rows, 'name', 'id');
+    }
+
+    /** @return list<User> those that may sign in, by name */
+    public function active(): array
+    {
+        return $this->findBy(['active' => true], ['name' => 'ASC']);
+    }
+
+    /** @return list<int> ids of whoever has this name, or a last name that begins so */
+    public function named(string $beginning): array
+    {
+        $like = addcslashes($beginning, '%_\\').'%';
+        /** @var list<int> $ids */
+        $ids = $this->getEntityManager()
+            ->createQuery('SELECT u.id FROM '.User::class.' u WHERE u.name LIKE :like OR u.name LIKE :last')
+            ->setParameter('like', $like)->setParameter('last', '% '.$like)
+            ->getSingleColumnResult();
+
+        return $ids;
+    }
+
+    /** The head coach who has been here longest; null while there is none. */
+    public function firstHeadCoach(): ?User
+    {
+        return $this->findOneBy(['role' => GymRole::HeadCoach], ['id' => 'ASC']);
+    }
+
+    /** @return list<User> the head coaches who may sign in, held until the transaction ends */
+    public function holdHeadCoaches(): array
+    {
+        /** @var list<User> $heads */
+        $heads = $this->createQueryBuilder('u')->where('u.role = :head AND u.active = true')
+            ->setParameter('head', GymRole::HeadCoach)
+            ->getQuery()->setLockMode(LockMode::PESSIMISTIC_WRITE)->getResult();
+
+        return $heads;
     }
 
     public function supportsClass(string $class): bool

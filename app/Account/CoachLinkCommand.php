@@ -18,6 +18,7 @@ final class CoachLinkCommand extends Command
 {
     public function __construct(
         private readonly EntityManagerInterface $entities,
+        private readonly Accounts $accounts,
         private readonly Invitations $invitations,
         #[Autowire('%env(PERIPLUS_LINKS)%')] private readonly string $url,
     ) {
@@ -33,7 +34,7 @@ final class CoachLinkCommand extends Command
     {
         $typed = $input->getArgument('email');
         $email = EmailAddress::of(\is_string($typed) ? $typed : '');
-        $user = $this->entities->getRepository(User::class)->findOneBy(['email' => $email]);
+        $user = $this->accounts->withEmail($email);
         if (null === $user) {
             $output->writeln(\sprintf('No coach signs in as %s. "bin/periplus coach list" names them all.', $email));
 
@@ -51,10 +52,10 @@ final class CoachLinkCommand extends Command
             $user->letIn();
             $this->entities->flush();
         }
-        $link = $this->entities->wrapInTransaction(fn (): array => $this->invitations->rescue($user));
+        $link = $this->entities->wrapInTransaction(fn (): NewLink => $this->invitations->rescue($user));
         $output->writeln([
             \sprintf('%s sets a new password here (good once, until tomorrow at this time):', $user->name()),
-            $this->url.'/join#'.$link['token'],
+            $this->url.'/join#'.$link->token,
         ]);
 
         return Command::SUCCESS;

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -22,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The coaches of the gym: invited by a link, with their roles, passwords and last sign-in. */
 final readonly class CoachesController
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private Invitations $invitations, private AuditLog $audit)
+    public function __construct(private EntityManagerInterface $entities, private Accounts $accounts, private Invitations $invitations, private AuditLog $audit)
     {
     }
 
@@ -30,7 +32,7 @@ final readonly class CoachesController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function list(): JsonResponse
     {
-        $coaches = $this->entities->getRepository(User::class)->findBy([], ['name' => 'ASC']);
+        $coaches = $this->accounts->findBy([], ['name' => 'ASC']);
 
         return new JsonResponse(['coaches' => array_map(self::coach(...), $coaches)]);
     }
@@ -73,17 +75,17 @@ final readonly class CoachesController
     {
         $coach = $this->entities->wrapInTransaction(function () use ($id, $request, $user): User {
             // Held, so that the last two head coaches cannot step down in the same moment.
-            $heads = $this->connection->fetchFirstColumn("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH' AND active = 1 FOR UPDATE");
+            $heads = $this->accounts->holdHeadCoaches();
             $coach = $this->get($id);
             [$role, $active] = [$request->role() ?? $coach->role(), $request->active ?? $coach->isActive()];
             $stays = GymRole::HeadCoach === $role && $active;
-            if (!$stays && [$id] === array_map(static fn (mixed $head): int => is_numeric($head) ? (int) $head : 0, $heads)) {
-                throw new ApiProblem(409, 'last-head-coach', 'This is the only head coach. Make someone else head coach first.');
+            if (!$stays && [$coach] === $heads) {
+                throw new Conflict('last-head-coach', 'This is the only head coach. Make someone else head coach first.');
             }
             if ($coach->role() !== $role) {
                 $this->audit->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
                 if ($coach->isHeadCoach()) {
-                    $this->endLinks($coach, 'demoted');
+                    $this->endLinks($coach, InvitationEnding::Demoted);
                 }
                 $coach->become($role);
             }
@@ -93,7 +95,7 @@ final readonly class CoachesController
                     $coach->letIn();
                 } else {
                     $coach->block();
-                    $this->endLinks($coach, 'blocked');
+                    $this->endLinks($coach, InvitationEnding::Blocked);
                 }
             }
             $this->entities->flush();
@@ -132,13 +134,13 @@ final readonly class CoachesController
         }
         $account = $this->get($user->id());
         if (!$hasher->isPasswordValid($account, $request->current)) {
-            throw new ApiProblem(422, 'wrong-password', 'The current password is not right.', ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]]);
+            throw new Invalid('The current password is not right.', ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]], type: 'wrong-password');
         }
         PasswordRules::require($request->new, 'new', $account->name(), $account->getUserIdentifier());
         $account->usePasswordHash($hasher->hashPassword($account, $request->new));
         $account->endSessions();
         $this->entities->flush();
-        $this->invitations->endOf($account, 'password');
+        $this->invitations->endOf($account, InvitationEnding::Password);
         $this->audit->add($user->id(), 'coach.password', 'changed their password', 'coaches/'.$user->id());
         $security->login($account, 'json_login', 'api');
 
@@ -146,7 +148,7 @@ final readonly class CoachesController
     }
 
     /** Those made by an account that may make none any more, and those that would set its password. */
-    private function endLinks(User $coach, string $ending): void
+    private function endLinks(User $coach, InvitationEnding $ending): void
     {
         $this->invitations->endBy($coach);
         $this->invitations->endOf($coach, $ending);
@@ -154,7 +156,7 @@ final readonly class CoachesController
 
     private function get(int $id): User
     {
-        return $this->entities->find(User::class, $id) ?? throw new ApiProblem(404, 'not-found', 'There is no such coach.');
+        return $this->accounts->find($id) ?? throw new NotFound('There is no such coach.');
     }
 
     /** @return array<string, mixed> */

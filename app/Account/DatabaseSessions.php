@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Doctrine\DBAL\Connection;
 use Periplus\App\Http\LastKnown;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
@@ -26,7 +25,7 @@ final class DatabaseSessions extends PdoSessionHandler
 
     private ?\PDOException $away = null;
 
-    public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly Connection $connection, private readonly LastKnown $lastKnown)
+    public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly LastKnown $lastKnown)
     {
         parent::__construct($url, ['db_table' => 'session', 'lock_mode' => self::LOCK_NONE, 'db_connection_options' => [\PDO::ATTR_PERSISTENT => true]]);
     }
@@ -72,8 +71,10 @@ final class DatabaseSessions extends PdoSessionHandler
         if (isset($this->known[$id])) {
             try {
                 // One that was ended meanwhile stays ended.
-                $this->connection->executeStatement('UPDATE session SET sess_data = ?, sess_lifetime = ?, sess_time = ? WHERE sess_id = ?', [$data, time() + (int) \ini_get('session.gc_maxlifetime'), time(), $id]);
-            } catch (\Doctrine\DBAL\Exception) {
+                $this->getConnection()
+                    ->prepare('UPDATE session SET sess_data = ?, sess_lifetime = ?, sess_time = ? WHERE sess_id = ?')
+                    ->execute([$data, time() + (int) \ini_get('session.gc_maxlifetime'), time(), $id]);
+            } catch (\PDOException) {
                 // The database went away: what was read of the session still holds.
                 return true;
             }

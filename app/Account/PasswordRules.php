@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 
 /**
  * What a password must not be: short, among the worst, or one's own name. Length first, and nothing is asked about kinds
@@ -21,13 +22,13 @@ final readonly class PasswordRules
     /**
      * @param string $field where the password stands in the request
      *
-     * @throws ApiProblem with the sentence for that field
+     * @throws Refused with the sentence for that field
      */
     public static function require(string $password, string $field, string $name, string $email): void
     {
         $mistake = self::mistake($password, $name, $email);
         if (null !== $mistake) {
-            throw new ApiProblem(422, 'invalid', $mistake, ['violations' => [['field' => $field, 'message' => $mistake]]]);
+            throw Invalid::field($field, $mistake);
         }
     }
 

@@ -20,6 +20,7 @@ final class SetupLinkCommand extends Command
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly Gyms $gyms,
+        private readonly Accounts $accounts,
         private readonly Invitations $invitations,
         #[Autowire('%env(PERIPLUS_LINKS)%')] private readonly string $url,
     ) {
@@ -28,9 +29,9 @@ final class SetupLinkCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        if (GymKind::Own === $this->gyms->get()->kind() && 0 === $this->entities->getRepository(User::class)->count()) {
-            $link = $this->entities->wrapInTransaction(fn (): array => $this->invitations->setUp());
-            $output->writeln($this->url.'/join#'.$link['token']);
+        if (GymKind::Own === $this->gyms->get()->kind() && 0 === $this->accounts->count([])) {
+            $link = $this->entities->wrapInTransaction(fn (): NewLink => $this->invitations->setUp());
+            $output->writeln($this->url.'/join#'.$link->token);
         }
 
         return Command::SUCCESS;

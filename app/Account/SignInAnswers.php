@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\ProblemResponse;
 use Psr\Clock\ClockInterface;
@@ -26,7 +26,8 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
 {
     public function __construct(
         private SessionView $view,
-        private Connection $connection,
+        private Accounts $accounts,
+        private EntityManagerInterface $entities,
         private UserPasswordHasherInterface $hasher,
         private AuditLog $audit,
         private SignInLimiter $limiter,
@@ -38,7 +39,8 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
     {
         $user = $token->getUser();
         if ($user instanceof User) {
-            $this->connection->update('user', ['last_sign_in' => $this->clock->now()->format('Y-m-d H:i:s')], ['id' => $user->id()]);
+            $this->accounts->find($user->id())?->signedIn($this->clock->now());
+            $this->entities->flush();
             $this->audit->add($user->id(), 'sign-in.succeeded', 'signed in', 'coaches/'.$user->id());
         }
 
@@ -55,20 +57,19 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
         }
         $this->limiter->failed($request);
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
-        /** @var array{id: int|string, active: int|string}|false $account */
-        $account = \is_string($name) ? $this->connection->fetchAssociative('SELECT id, active FROM user WHERE email = ?', [EmailAddress::of($name)]) : false;
-        $isActive = false !== $account && (bool) $account['active'];
+        $account = \is_string($name) ? $this->accounts->withEmail(EmailAddress::of($name)) : null;
+        $isActive = true === $account?->isActive();
         if (!$isActive) {
             $this->takeAsLong($request);
         }
-        if (false === $account) {
+        if (null === $account) {
             $this->audit->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
         } else {
             $this->audit->add(
-                (int) $account['id'],
+                $account->id(),
                 'sign-in.failed',
                 $isActive ? 'failed to sign in: the password was wrong' : 'failed to sign in: the account is blocked',
-                'coaches/'.$account['id'],
+                'coaches/'.$account->id(),
             );
         }
 

@@ -9,7 +9,7 @@ use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
 /** Someone of the gym who signs in. */
-#[ORM\Entity]
+#[ORM\Entity(repositoryClass: Accounts::class)]
 #[ORM\Table(name: 'user')]
 class User implements UserInterface, PasswordAuthenticatedUserInterface
 {
@@ -101,6 +101,11 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     public function sessionsEnded(): int
     {
         return $this->sessionsEnded;
+    }
+
+    public function signedIn(\DateTimeImmutable $now): void
+    {
+        $this->lastSignIn = $now;
     }
 
     public function lastSignIn(): ?\DateTimeImmutable

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Account;
 
 use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\NotAllowed;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
@@ -42,7 +43,7 @@ final readonly class WriteGuard
         }
         // A screen is told by the key in its address, which no page of elsewhere knows; nobody's session counts there.
         if (!str_starts_with($request->getPathInfo(), '/api/screens/') && !$this->token->isValid($request)) {
-            throw new ApiProblem(403, 'token-missing', 'This page is out of date. Reload it and try again.');
+            throw new NotAllowed('This page is out of date. Reload it and try again.', 'token-missing');
         }
     }
 }

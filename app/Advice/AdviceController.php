@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Advice;
 
 use Periplus\App\Account\User;
-use Periplus\App\Audit\AuditLog;
 use Periplus\App\Http\IfMatch;
 use Periplus\Core\Session\Advice\Exercise;
 use Periplus\Core\Session\Advice\Reminder;
@@ -20,7 +19,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/api/advice')]
 final readonly class AdviceController
 {
-    public function __construct(private GymAdvice $advice, private AuditLog $audit)
+    public function __construct(private GymAdvice $advice)
     {
     }
 
@@ -42,8 +41,7 @@ final readonly class AdviceController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function reminders(Request $http, #[MapRequestPayload(acceptFormat: 'json')] RemindersRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $this->advice->store('reminders', IfMatch::version($http), $request->rows(), $user->id());
-        $this->audit->add($user->id(), 'advice.reminders', null === $request->reminders ? 'took back the reminders that ship with Periplus' : 'changed the reminders');
+        $this->advice->store('reminders', IfMatch::version($http), $request->rows(), $user);
 
         return $this->list();
     }
@@ -52,8 +50,7 @@ final readonly class AdviceController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function exercises(Request $http, #[MapRequestPayload(acceptFormat: 'json')] ExercisesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $this->advice->store('exercises', IfMatch::version($http), $request->rows(), $user->id());
-        $this->audit->add($user->id(), 'advice.exercises', null === $request->exercises ? 'took back the exercises that ship with Periplus' : 'changed the exercises');
+        $this->advice->store('exercises', IfMatch::version($http), $request->rows(), $user);
 
         return $this->list();
     }

@@ -4,39 +4,49 @@ declare(strict_types=1);
 
 namespace Periplus\App\Audit;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Security\Core\User\UserInterface;
 
-/** the log of everything that changed the library or the gym: who, when, what. Written in the transaction of the change. */
-final readonly class AuditLog
+/**
+ * The log of everything that changed the library or the gym: who, when, what. Written in the transaction of the change.
+ *
+ * @extends ServiceEntityRepository<AuditEntry>
+ */
+final class AuditLog extends ServiceEntityRepository
 {
-    private const LONGEST = 400;
-
-    public function __construct(private Connection $connection, private ClockInterface $clock)
+    public function __construct(ManagerRegistry $registry, private readonly ClockInterface $clock)
     {
+        parent::__construct($registry, AuditEntry::class);
     }
 
     /**
+     * @param int|null $user id of who did it; null for nobody who was signed in
      * @param string $what stable, such as "combination.updated"
      * @param string $says what was done, to be read after the name of who did it
      * @param string|null $subject what it was done to, such as "combination/12"
      */
     public function add(?int $user, string $what, string $says, ?string $subject = null): void
     {
-        $this->connection->insert('audit_log', [
-            'created_at' => $this->clock->now()->format('Y-m-d H:i:s'),
-            'user_id' => $user,
-            'what' => $what,
-            'says' => mb_substr($says, 0, self::LONGEST),
-            'subject' => $subject,
-        ]);
+        $entities = $this->getEntityManager();
+        $by = null === $user ? null : $entities->getReference(UserInterface::class, $user);
+        $entities->persist(new AuditEntry($this->clock->now(), $by, $what, $says, $subject));
+        $entities->flush();
     }
 
     /** What anybody can bring about without signing in as often as they like is written at most once in that many seconds. */
     public function addOnce(string $what, string $says, int $seconds): void
     {
-        $since = $this->clock->now()->modify('-'.$seconds.' seconds')->format('Y-m-d H:i:s');
-        if (false === $this->connection->fetchOne('SELECT id FROM audit_log WHERE what = ? AND says = ? AND created_at > ? ORDER BY id DESC LIMIT 1', [$what, $says, $since])) {
+        $written = $this->createQueryBuilder('e')
+            ->select('COUNT(e.id)')
+            ->where('e.what = :what AND e.says = :says AND e.createdAt > :since')
+            ->setParameter('what', $what)
+            ->setParameter('says', $says)
+            ->setParameter('since', $this->clock->now()->modify('-'.$seconds.' seconds'))
+            ->getQuery()->getSingleScalarResult();
+        if (0 === $written) {
             $this->add(null, $what, $says);
         }
     }
@@ -45,28 +55,30 @@ final readonly class AuditLog
      * @param string $what the first part of what was done; without it everything but who signed in and when, which
      *                     would crowd out the rest
      *
-     * @return array{entries: list<array<string, mixed>>, total: int} the newest first
+     * @return array{entries: list<AuditRow>, total: int} the newest first
      */
     public function page(int $page, int $size, string $what = ''): array
     {
-        $where = '' === $what ? "r.what NOT LIKE 'sign-in.%'" : 'r.what LIKE '.$this->connection->quote(addcslashes($what, '%_\\').'.%');
-        $rows = $this->connection->fetchAllAssociative(
-            'SELECT r.id, r.created_at, r.what, r.says, r.subject, u.name FROM audit_log r LEFT JOIN user u ON u.id = r.user_id WHERE '.$where.' ORDER BY r.id DESC LIMIT '.$size.' OFFSET '.(($page - 1) * $size),
-        );
-        /** @var int|string $total */
-        $total = $this->connection->fetchOne('SELECT COUNT(*) FROM audit_log r WHERE '.$where);
-        /** @var list<array{id: int|string, created_at: string, what: string, says: string, subject: string|null, name: string|null}> $rows */
+        /** @var list<AuditRow> $entries */
+        $entries = $this->about($what)
+            ->select(\sprintf('NEW %s(e.id, e.createdAt, u.name, e.what, e.says, e.subject)', AuditRow::class))
+            ->leftJoin('e.user', 'u')
+            ->orderBy('e.id', 'DESC')
+            ->setFirstResult(($page - 1) * $size)->setMaxResults($size)
+            ->getQuery()->getResult();
 
         return [
-            'entries' => array_map(static fn (array $row): array => [
-                'id' => (int) $row['id'],
-                'at' => (new \DateTimeImmutable($row['created_at']))->format(\DATE_ATOM),
-                'who' => $row['name'],
-                'what' => $row['what'],
-                'says' => $row['says'],
-                'subject' => $row['subject'],
-            ], $rows),
-            'total' => (int) $total,
+            'entries' => $entries,
+            'total' => (int) $this->about($what)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult(),
         ];
+    }
+
+    private function about(string $what): QueryBuilder
+    {
+        $about = $this->createQueryBuilder('e');
+
+        return '' === $what
+            ? $about->where("e.what NOT LIKE 'sign-in.%'")
+            : $about->where('e.what LIKE :what')->setParameter('what', addcslashes($what, '%_\\').'.%');
     }
 }

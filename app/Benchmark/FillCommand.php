@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
-use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -17,7 +17,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
 final class FillCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly CombinationTable $table, private readonly GeneratedChains $chains, private readonly LibraryLock $lock)
+    public function __construct(private readonly Accounts $accounts, private readonly CombinationTable $table, private readonly GeneratedChains $chains, private readonly LibraryLock $lock)
     {
         parent::__construct();
     }
@@ -29,14 +29,14 @@ final class FillCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $user = $this->connection->fetchOne('SELECT id FROM user ORDER BY id LIMIT 1');
+        $user = $this->accounts->findOneBy([], ['id' => 'ASC']);
         $count = $input->getArgument('combinations');
-        if (!is_numeric($user) || !is_numeric($count)) {
+        if (null === $user || !is_numeric($count)) {
             $output->writeln('Give a number, and load the demo gym first.');
 
             return Command::FAILURE;
         }
-        $this->chains->fill(max(0, (int) $count - $this->table->count()), 2, 9, (int) $user);
+        $this->chains->fill(max(0, (int) $count - $this->table->count()), 2, 9, $user->id());
         // What was found before is not found again.
         $this->lock->take();
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
-use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Logbook\LogbookFill;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -16,7 +16,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:fill-logbook', 'Put invented sessions of ten years into the logbook; for measurements only')]
 final class FillLogbookCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly LogbookFill $fill)
+    public function __construct(private readonly Accounts $accounts, private readonly LogbookFill $fill)
     {
         parent::__construct();
     }
@@ -28,14 +28,14 @@ final class FillLogbookCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $user = $this->connection->fetchOne('SELECT id FROM user ORDER BY id LIMIT 1');
+        $user = $this->accounts->findOneBy([], ['id' => 'ASC']);
         $count = $input->getArgument('drilled');
-        if (!is_numeric($user) || !is_numeric($count)) {
+        if (null === $user || !is_numeric($count)) {
             $output->writeln('Give a number, and load the demo gym first.');
 
             return Command::FAILURE;
         }
-        $this->fill->fill((int) $count, (int) $user);
+        $this->fill->fill((int) $count, $user->id());
 
         return Command::SUCCESS;
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Periplus\App\Combination\BulkInserter;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
@@ -36,7 +36,7 @@ final readonly class GeneratedChains
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
     private const WORDS = ['harbour', 'lantern', 'anvil', 'sparrow', 'granite', 'willow', 'copper', 'ember', 'thistle', 'beacon', 'gravel', 'saddle', 'orchard', 'kettle', 'marble', 'canyon'];
 
-    public function __construct(private Connection $connection, private CombinationTable $table, private BulkInserter $inserter, private Check $check)
+    public function __construct(private EntityManagerInterface $entities, private CombinationTable $table, private BulkInserter $inserter, private Check $check)
     {
     }
 
@@ -65,7 +65,7 @@ final readonly class GeneratedChains
                 );
                 $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $options)));
             }
-            $this->connection->transactional(fn () => $this->inserter->create($batch, $user, 'Benchmark'));
+            $this->entities->wrapInTransaction(fn () => $this->inserter->create($batch, $user, 'Benchmark'));
         }
     }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\GymRole;
+use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
@@ -23,7 +25,7 @@ final class LibraryBenchmarkCommand extends Command
 {
     private const ITEMS = 8;
 
-    public function __construct(private readonly Connection $connection, private readonly CombinationTable $table, private readonly RulePreviews $previews, private readonly GeneratedChains $chains)
+    public function __construct(private readonly EntityManagerInterface $entities, private readonly CombinationTable $table, private readonly RulePreviews $previews, private readonly GeneratedChains $chains)
     {
         parent::__construct();
     }
@@ -42,21 +44,22 @@ final class LibraryBenchmarkCommand extends Command
 
             return Command::FAILURE;
         }
-        $this->connection->insert('user', ['email' => 'bench@saltworks.example', 'name' => 'Bench', 'role' => 'ROLE_HEAD_COACH', 'password' => '-']);
-        $user = (int) $this->connection->lastInsertId();
+        $this->entities->persist($coach = new User('bench@saltworks.example', 'Bench', GymRole::HeadCoach));
+        $this->entities->flush();
+        $user = $coach->id();
         $this->chains->fill($count, self::ITEMS, self::ITEMS, $user);
         memory_reset_peak_usage();
 
         $start = microtime(true);
         $preview = $this->previews->start(BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)), $user);
-        while (RulePreviewState::Running === $preview->state) {
-            $preview = $this->previews->advance($preview->id, 0.6);
+        while (RulePreviewState::Running === $preview->state()) {
+            $preview = $this->previews->advance($preview->id(), 0.6);
         }
         $pass = microtime(true) - $start;
-        $changes = array_sum(array_column($this->previews->found($preview)['changes'], 'count'));
+        $changes = array_sum(array_column($this->previews->changes($preview)['changes'], 'count'));
         $before = $this->verdicts();
         $start = microtime(true);
-        $this->previews->save($preview->id, $user);
+        $this->previews->save($preview->id(), $user);
         $save = microtime(true) - $start;
         $changed = \count(array_diff_assoc($this->verdicts(), $before));
 

@@ -4,32 +4,78 @@ declare(strict_types=1);
 
 namespace Periplus\App\Card;
 
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+
 /** Combinations to take home. It holds nothing about the athlete but the stance. */
-final readonly class Card
+#[ORM\Entity(repositoryClass: Cards::class)]
+#[ORM\Table(name: 'athlete_card')]
+#[ORM\UniqueConstraint(name: 'by_card_key', columns: ['card_key'])]
+#[ORM\Index(name: 'by_creator', columns: ['creator_id'])]
+class Card implements \JsonSerializable
 {
-    /**
-     * @param string $key in its address
-     * @param list<array{id: int, name: string, notation: string, stance: string, rules: string}> $combinations as they were when it was made
-     */
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    /** In its address. */
+    #[ORM\Column(name: 'card_key', length: 32, options: ['fixed' => true])]
+    private string $key;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $revokedAt = null;
+
     public function __construct(
-        public int $id,
-        public string $key,
-        public string $name,
-        public string $stance,
-        public string $numbering,
-        public string $group,
-        public array $combinations,
-        public string $creator,
-        public string $createdAt,
-        public ?string $revokedAt,
+        #[ORM\Column(length: 120)]
+        private string $name,
+        #[ORM\Column(type: CardContentType::NAME)]
+        private CardContent $content,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $creator,
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
     ) {
+        $this->key = bin2hex(random_bytes(16));
+    }
+
+    public function id(): int
+    {
+        return $this->id ?? throw new \LogicException('This card is not stored yet.');
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function content(): CardContent
+    {
+        return $this->content;
+    }
+
+    public function isRevoked(): bool
+    {
+        return null !== $this->revokedAt;
+    }
+
+    public function revoke(\DateTimeImmutable $now): void
+    {
+        $this->revokedAt ??= $now;
     }
 
     /** @return array<string, mixed> as coaches see it */
-    public function row(): array
+    public function jsonSerialize(): array
     {
-        $time = static fn (?string $time): ?string => null === $time ? null : (new \DateTimeImmutable($time, new \DateTimeZone('UTC')))->format(\DATE_ATOM);
-
-        return ['id' => $this->id, 'key' => $this->key, 'name' => $this->name, 'stance' => $this->stance, 'numbering' => $this->numbering, 'group' => $this->group, 'combinations' => array_column($this->combinations, 'name'), 'creator' => $this->creator, 'createdAt' => $time($this->createdAt), 'revokedAt' => $time($this->revokedAt)];
+        return [
+            'id' => $this->id(),
+            'key' => $this->key,
+            'name' => $this->name,
+            'stance' => $this->content->stance,
+            'numbering' => $this->content->numbering,
+            'group' => $this->content->group,
+            'combinations' => array_column($this->content->combinations, 'name'),
+            'creator' => $this->creator->name(),
+            'createdAt' => $this->createdAt->format(\DATE_ATOM),
+            'revokedAt' => $this->revokedAt?->format(\DATE_ATOM),
+        ];
     }
 }

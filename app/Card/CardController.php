@@ -24,19 +24,19 @@ final readonly class CardController
     #[Route('/api/cards', methods: 'GET')]
     public function list(): JsonResponse
     {
-        return new JsonResponse(['cards' => array_map(static fn (Card $card): array => $card->row(), $this->cards->all())]);
+        return new JsonResponse(['cards' => $this->cards->all()]);
     }
 
     #[Route('/api/cards', methods: 'POST')]
     public function create(#[MapRequestPayload(acceptFormat: 'json')] CardRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->cards->create($request, $user)->row(), 201);
+        return new JsonResponse($this->cards->create($request, $user), 201);
     }
 
     #[Route('/api/cards/{id<\d{1,9}>}/revoke', methods: 'POST')]
     public function revoke(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->cards->revoke($id, $user)->row());
+        return new JsonResponse($this->cards->revoke($id, $user));
     }
 
     /** One printed sheet. */
@@ -46,7 +46,7 @@ final readonly class CardController
     {
         $card = $this->cards->get($id);
 
-        return FileResponse::of($sheet->of($card, $this->gym->name()), 'application/pdf', $card->name.'.pdf');
+        return FileResponse::of($sheet->of($card, $this->gym->name()), 'application/pdf', $card->name().'.pdf');
     }
 
     /** By the key in its address; nobody is signed in. */

@@ -13,7 +13,6 @@ use Periplus\Core\Drawing\LineDrawing;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Timing\Moment;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
@@ -34,21 +33,21 @@ final readonly class CardSerializer
     /** @return array<string, mixed> */
     public function of(Card $card, string $gym): array
     {
-        $numbering = $this->numberings->all()[$card->numbering][0] ?? Numbering::named('parity');
+        $content = $card->content();
+        $numbering = $this->numberings->all()[$content->numbering][0] ?? Numbering::named('parity');
         $writer = new Writer($numbering);
-        $stance = Stance::from($card->stance);
         $reminders = new ReminderChoice(Advice::builtIn());
         $combinations = [];
-        foreach ($card->combinations as $row) {
-            $chain = $this->reader->read($row['notation'], Numbering::named('parity'), Stance::from($row['stance']))->chain;
+        foreach ($content->combinations as $row) {
+            $chain = $this->reader->read($row->notation, Numbering::named('parity'), $row->stance)->chain;
             if (null === $chain) {
                 continue;
             }
-            $inStance = new ChainInStance($chain, $stance);
-            $result = $this->check->run($inStance, new CheckOptions($this->rules->named($row['rules']), group: Group::from($card->group)));
+            $inStance = new ChainInStance($chain, $content->stance);
+            $result = $this->check->run($inStance, new CheckOptions($this->rules->named($row->rules), group: $content->group));
             $combinations[] = [
-                'id' => $row['id'],
-                'name' => $row['name'],
+                'id' => $row->id,
+                'name' => $row->name,
                 'numbers' => $writer->write($inStance),
                 'words' => Words::bySide()->items($inStance),
                 'line' => (new LineDrawing($writer))->of($inStance, $result->timing, $result->sway, LineSize::Card),
@@ -58,7 +57,7 @@ final readonly class CardSerializer
             ];
         }
 
-        return ['name' => $card->name, 'gym' => $gym, 'stance' => $card->stance, 'numbering' => $numbering->name, 'combinations' => $combinations];
+        return ['name' => $card->name(), 'gym' => $gym, 'stance' => $content->stance, 'numbering' => $numbering->name, 'combinations' => $combinations];
     }
 
     /** @return array<string, mixed> what is heard of it */

@@ -7,7 +7,6 @@ namespace Periplus\App\Card;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Print\LineSvg;
 use Periplus\App\Print\Sheet;
-use Periplus\Core\Technique\Stance;
 
 /** A card for an athlete on paper, A4, mm: as many combinations a page as have room. */
 final readonly class CardSheet
@@ -25,11 +24,11 @@ final readonly class CardSheet
     {
         /** @var array{numbering: string, combinations: list<array{name: string, numbers: string, words: list<string>, line: array<string, mixed>, reminders: list<string>}>} $document */
         $document = $this->serializer->of($card, $gym);
-        $pdf = new Sheet('P', $card->name, self::MARGIN);
+        $pdf = new Sheet('P', $card->name(), self::MARGIN);
         $pdf->setAutoPageBreak(false);
         $this->write($pdf, Sheet::WORDS, 10, $gym, 90);
-        $this->write($pdf, Sheet::NUMBERS, 28, $card->name, 255);
-        $this->write($pdf, Sheet::WORDS, 10, ucfirst($card->stance).' stance · numbers: '.$document['numbering'], 90);
+        $this->write($pdf, Sheet::NUMBERS, 28, $card->name(), 255);
+        $this->write($pdf, Sheet::WORDS, 10, ucfirst($card->content()->stance->value).' stance · numbers: '.$document['numbering'], 90);
         $pdf->Ln(4);
         foreach ($document['combinations'] as $row) {
             $pdf->useFont(Sheet::WORDS, 11, implode(', ', $row['words']));
@@ -43,7 +42,7 @@ final readonly class CardSheet
             /** @var array{height: float|int} $line */
             $line = $row['line'];
             // @phpstan-ignore argument.type (the drawing comes back as it went into the document)
-            $svg = new LineSvg($line, self::WIDTH * $line['height'] / self::LINE, Stance::from($card->stance), Sheet::NUMBERS, Sheet::WORDS, false);
+            $svg = new LineSvg($line, self::WIDTH * $line['height'] / self::LINE, $card->content()->stance, Sheet::NUMBERS, Sheet::WORDS, false);
             $scale = min(self::WIDTH / $svg->width, self::LINE / $svg->height());
             $y = $pdf->GetY() + 1;
             $pdf->ImageSVG('@'.$svg->write($row['name']), self::MARGIN, $y, $svg->width * $scale, $svg->height() * $scale);

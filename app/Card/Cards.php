@@ -4,99 +4,109 @@ declare(strict_types=1);
 
 namespace Periplus\App\Card;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Store\Gone;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
-/** Cards for athletes: combinations to take home, under a link that needs no account and can be revoked. Nobody else asks the table. */
-final readonly class Cards implements HasQuota
+/**
+ * Cards for athletes: combinations to take home, under a link that needs no account and can be revoked.
+ *
+ * @extends ServiceEntityRepository<Card>
+ */
+final class Cards extends ServiceEntityRepository implements HasQuota
 {
     private const LIMIT = 2000;
+    private const MAX_LISTED = 200;
 
-    public function __construct(private Connection $connection, private CombinationTable $combinations, private GymNumberings $numberings, private AuditLog $audit, private ClockInterface $clock)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly CombinationTable $combinations,
+        private readonly GymNumberings $numberings,
+        private readonly Accounts $accounts,
+        private readonly AuditLog $audit,
+        private readonly ClockInterface $clock,
+    ) {
+        parent::__construct($registry, Card::class);
     }
 
     public function quota(): Quota
     {
-        /** @var int|string $count */
-        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM athlete_card WHERE revoked_at IS NULL');
-
-        return new Quota('cards', (int) $count, self::LIMIT);
+        return new Quota('cards', $this->count(['revokedAt' => null]), self::LIMIT);
     }
 
     public function create(CardRequest $request, User $creator): Card
     {
         $this->quota()->require();
         $this->numberings->named($request->numbering);
-        $rows = [];
-        foreach ($this->combinations->summaries($request->combinations) as $summary) {
-            // As it is now: what an athlete took home does not change under their hands.
-            $rows[] = ['id' => $summary->id, 'name' => $summary->content->name, 'notation' => $summary->content->notation, 'stance' => $summary->content->stance->value, 'rules' => $summary->content->rules];
+        $combinations = array_map(
+            static fn (CombinationSummary $summary): CardCombination => new CardCombination(
+                $summary->id,
+                $summary->content->name,
+                $summary->content->notation,
+                $summary->content->stance,
+                $summary->content->rules,
+            ),
+            $this->combinations->summaries($request->combinations),
+        );
+        if ([] === $combinations) {
+            throw Invalid::field('combinations', 'There is no such combination in the library.');
         }
-        if ([] === $rows) {
-            throw new ApiProblem(422, 'invalid', 'There is no such combination in the library.', ['violations' => [['field' => 'combinations', 'message' => 'There is no such combination in the library.']]]);
-        }
-        $id = 0;
-        $this->connection->transactional(function () use ($request, $rows, $creator, &$id): void {
-            $this->connection->insert('athlete_card', ['card_key' => bin2hex(random_bytes(16)), 'name' => trim($request->name), 'content' => json_encode(['stance' => $request->stance->value, 'numbering' => $request->numbering, 'group' => $request->group->value, 'combinations' => $rows], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE), 'creator_id' => $creator->id(), 'created_at' => $this->clock->now()->format('Y-m-d H:i:s')]);
-            $id = (int) $this->connection->lastInsertId();
-            $this->audit->add($creator->id(), 'card.created', \sprintf('made the card “%s”', trim($request->name)), 'cards/'.$id);
-        });
+        $content = new CardContent($request->stance, $request->numbering, $request->group, $combinations);
 
-        return $this->get($id);
+        return $this->getEntityManager()->wrapInTransaction(function () use ($request, $content, $creator): Card {
+            $card = new Card(trim($request->name), $content, $this->accounts->managed($creator), $this->clock->now());
+            $this->getEntityManager()->persist($card);
+            $this->getEntityManager()->flush();
+            $this->audit->add($creator->id(), 'card.created', \sprintf('made the card “%s”', $card->name()), 'cards/'.$card->id());
+
+            return $card;
+        });
     }
 
     /** @return list<Card> the newest first, revoked ones last */
     public function all(): array
     {
-        return $this->select('1 = 1 ORDER BY c.revoked_at IS NOT NULL, c.id DESC LIMIT 200', []);
+        /** @var list<Card> $cards */
+        $cards = $this->createQueryBuilder('c')->addSelect('u')->join('c.creator', 'u')
+            ->addSelect('CASE WHEN c.revokedAt IS NULL THEN 0 ELSE 1 END AS HIDDEN revoked')
+            ->orderBy('revoked')->addOrderBy('c.id', 'DESC')
+            ->setMaxResults(self::MAX_LISTED)->getQuery()->getResult();
+
+        return $cards;
     }
 
-    /** @throws ApiProblem when there is none */
+    /** @throws NotFound */
     public function get(int $id): Card
     {
-        return $this->select('c.id = ?', [$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such card.');
+        return $this->find($id) ?? throw new NotFound('There is no such card.');
     }
 
-    /** @throws ApiProblem when the key opens nothing, or nothing any more */
+    /** @throws Gone when the key opens nothing, or nothing any more */
     public function withKey(string $key): Card
     {
-        return $this->select('c.card_key = ? AND c.revoked_at IS NULL', [$key])[0] ?? throw new ApiProblem(410, 'key-revoked', 'This card is not to be had any more. Ask your coach for a new one.');
+        return $this->findOneBy(['key' => $key, 'revokedAt' => null])
+            ?? throw new Gone('This card is not to be had any more. Ask your coach for a new one.');
     }
 
     public function revoke(int $id, User $coach): Card
     {
         $card = $this->get($id);
-        if (null === $card->revokedAt) {
-            $this->connection->update('athlete_card', ['revoked_at' => $this->clock->now()->format('Y-m-d H:i:s')], ['id' => $id]);
-            $this->audit->add($coach->id(), 'card.revoked', \sprintf('revoked the card “%s”', $card->name), 'cards/'.$id);
+        if (!$card->isRevoked()) {
+            $card->revoke($this->clock->now());
+            $this->audit->add($coach->id(), 'card.revoked', \sprintf('revoked the card “%s”', $card->name()), 'cards/'.$id);
         }
 
-        return $this->get($id);
-    }
-
-    /**
-     * @param list<mixed> $values
-     *
-     * @return list<Card>
-     */
-    private function select(string $where, array $values): array
-    {
-        /** @var list<array{id: int|string, card_key: string, name: string, content: string, creator: string, created_at: string, revoked_at: string|null}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT c.*, u.name AS creator FROM athlete_card c JOIN user u ON u.id = c.creator_id WHERE '.$where, $values);
-
-        return array_map(static function (array $row): Card {
-            /** @var array{stance: string, numbering: string, group: string, combinations: list<array{id: int, name: string, notation: string, stance: string, rules: string}>} $content */
-            $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
-
-            return new Card((int) $row['id'], $row['card_key'], $row['name'], $content['stance'], $content['numbering'], $content['group'], $content['combinations'], $row['creator'], $row['created_at'], $row['revoked_at']);
-        }, $rows);
+        return $card;
     }
 }

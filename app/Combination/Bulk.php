@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Combination;
 
 use Periplus\App\Account\User;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
 
 /** Does the same with several combinations, or with none: one that was changed meanwhile stops all. */
 final readonly class Bulk
@@ -19,7 +19,7 @@ final readonly class Bulk
     {
         $theme = mb_strtolower(trim($request->theme));
         if ('' === $theme && \in_array($request->action, ['tag', 'untag'], true)) {
-            throw new ApiProblem(422, 'invalid', 'Name the theme.', ['violations' => [['field' => 'theme', 'message' => 'Name the theme.']]]);
+            throw Invalid::field('theme', 'Name the theme.');
         }
 
         return $this->library->write(fn (): array => array_map(fn (array $one): Combination => match ($request->action) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** All indices at once. */
@@ -15,7 +15,7 @@ final readonly class CombinationIndices
 
     /** @param iterable<CombinationIndex> $indices */
     public function __construct(
-        private Connection $connection,
+        private EntityManagerInterface $entities,
         private CombinationTable $table,
         #[AutowireIterator(CombinationIndex::class)]
         private iterable $indices,
@@ -50,7 +50,7 @@ final readonly class CombinationIndices
     {
         for ($last = 0; [] !== ($summaries = $this->table->after($last, self::BATCH));) {
             $last = $summaries[\count($summaries) - 1]->id;
-            $this->connection->transactional(function () use ($summaries, $check, $last): void {
+            $this->entities->wrapInTransaction(function () use ($summaries, $check, $last): void {
                 $inUse = [];
                 foreach ($summaries as $summary) {
                     $checked = $check($summary->content);

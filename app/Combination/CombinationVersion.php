@@ -16,16 +16,13 @@ class CombinationVersion
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string} */
-    #[ORM\Column(type: 'json')]
-    private array $content;
-
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         private readonly Combination $combination,
         #[ORM\Column]
         private readonly int $version,
-        CombinationContent $content,
+        #[ORM\Column(type: CombinationContentType::NAME)]
+        private readonly CombinationContent $content,
         #[ORM\Column(name: 'change_kind', length: 12, enumType: VersionChange::class)]
         private readonly VersionChange $change,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
@@ -33,7 +30,6 @@ class CombinationVersion
         #[ORM\Column]
         private readonly \DateTimeImmutable $createdAt,
     ) {
-        $this->content = $content->toArray();
     }
 
     public function number(): int
@@ -43,7 +39,7 @@ class CombinationVersion
 
     public function content(): CombinationContent
     {
-        return CombinationContent::of($this->content);
+        return $this->content;
     }
 
     /** @return array<string, mixed> */
@@ -52,7 +48,7 @@ class CombinationVersion
         return [
             'version' => $this->version,
             'change' => $this->change->value,
-            ...$this->content,
+            ...$this->content->toArray(),
             'editor' => ['id' => $this->editor->id(), 'name' => $this->editor->name()],
             'createdAt' => $this->createdAt->format(\DATE_ATOM),
         ];

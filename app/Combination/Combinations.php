@@ -6,7 +6,7 @@ namespace Periplus\App\Combination;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\NotFound;
 
 /** @extends ServiceEntityRepository<Combination> */
 final class Combinations extends ServiceEntityRepository
@@ -18,7 +18,7 @@ final class Combinations extends ServiceEntityRepository
 
     public function get(int $id): Combination
     {
-        return $this->find($id) ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
+        return $this->find($id) ?? throw new NotFound('There is no such combination. It may have been typed wrongly.');
     }
 
     /** The one in use that is the same chain, effort and all, whatever its stance, numbering or name. */

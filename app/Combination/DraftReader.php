@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Rules\InferredRules;
 use Periplus\Core\Notation\Numbering;
@@ -20,7 +21,7 @@ final readonly class DraftReader
     {
     }
 
-    /** @throws ApiProblem with every place that cannot be read */
+    /** @throws Refused with every place that cannot be read */
     public function read(SaveRequest $request): CombinationDraft
     {
         $reading = $this->reader->read($request->text, $this->numberings->named($request->numbering), $request->stance);
@@ -44,10 +45,10 @@ final readonly class DraftReader
         return new CombinationDraft($content, new ChainInStance($chain, $content->stance));
     }
 
-    private static function unreadable(Reading $reading): ApiProblem
+    private static function unreadable(Reading $reading): Refused
     {
         $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
 
-        return new ApiProblem(422, 'unreadable-chain', 'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems]);
+        return new Invalid('The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems], type: 'unreadable-chain');
     }
 }

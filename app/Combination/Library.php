@@ -10,8 +10,11 @@ use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Store\ChangedMeanwhile;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Store\Refused;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Psr\Clock\ClockInterface;
@@ -102,7 +105,7 @@ final readonly class Library
 
     public function version(Combination $combination, int $version): CombinationVersion
     {
-        return $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $version]) ?? throw new ApiProblem(404, 'not-found', 'There is no such version of this combination.');
+        return $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $version]) ?? throw new NotFound('There is no such version of this combination.');
     }
 
     /**
@@ -133,7 +136,7 @@ final readonly class Library
     {
         $same = $this->combinations->same($fingerprintWithEffort, $except);
         if (null !== $same) {
-            throw new ApiProblem(409, 'already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
+            throw new Conflict('already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
         }
     }
 
@@ -170,13 +173,13 @@ final readonly class Library
     }
 
     /** The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever wrote. */
-    public function stale(Combination $combination, int $basedOn, User $reader): ApiProblem
+    public function stale(Combination $combination, int $basedOn, User $reader): Refused
     {
         $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
         $row = $combination->summary();
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
-        return new ApiProblem(412, 'changed-meanwhile', \sprintf(
+        return new ChangedMeanwhile(\sprintf(
             '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
             $row->editor['name'],
             [] === $changed ? '' : ' ('.implode(', ', $changed).')',

@@ -4,21 +4,90 @@ declare(strict_types=1);
 
 namespace Periplus\App\Course;
 
-/**
- * A group that trains regularly.
- *
- * @phpstan-type CourseContent array{rules: string, group: string, medium: string, levels: non-empty-list<int>, stances: list<string>, minutes: int, weekday: int|null, time: string|null, work: int, longestWork: int, workStep: int, rests: non-empty-list<int>, note: string}
- */
-final readonly class Course
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\Store\HasVersion;
+use Periplus\App\Store\Versioned;
+
+/** A group that trains regularly. */
+#[ORM\Entity(repositoryClass: Courses::class)]
+#[ORM\Table(name: 'course')]
+#[ORM\Index(name: 'by_name', columns: ['archived_at', 'name'])]
+#[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
+class Course implements Versioned, \JsonSerializable
 {
-    /** @param CourseContent $content */
-    public function __construct(public int $id, public int $version, public string $name, public array $content, public bool $archived)
-    {
+    use HasVersion;
+
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $archivedAt = null;
+
+    public function __construct(
+        #[ORM\Column(length: 80)]
+        private string $name,
+        #[ORM\Column(type: CourseContentType::NAME)]
+        private CourseContent $content,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $editor,
+        #[ORM\Column]
+        private \DateTimeImmutable $updatedAt,
+    ) {
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function id(): int
     {
-        return ['id' => $this->id, 'version' => $this->version, 'name' => $this->name, ...$this->content, 'archived' => $this->archived];
+        return $this->id ?? throw new \LogicException('This course is not stored yet.');
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function content(): CourseContent
+    {
+        return $this->content;
+    }
+
+    public function isArchived(): bool
+    {
+        return null !== $this->archivedAt;
+    }
+
+    public function change(string $name, CourseContent $content, User $editor, \DateTimeImmutable $now): void
+    {
+        $this->name = $name;
+        $this->content = $content;
+        $this->editor = $editor;
+        $this->updatedAt = $now;
+    }
+
+    public function archive(\DateTimeImmutable $now): void
+    {
+        $this->archivedAt ??= $now;
+    }
+
+    public function restore(): void
+    {
+        $this->archivedAt = null;
+    }
+
+    public function changedMeanwhile(): string
+    {
+        return 'This course was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.';
+    }
+
+    /** @return array<mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id(),
+            'version' => $this->version,
+            'name' => $this->name,
+            ...$this->content->jsonSerialize(),
+            'archived' => $this->isArchived(),
+        ];
     }
 }

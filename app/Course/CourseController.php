@@ -23,34 +23,34 @@ final readonly class CourseController
     #[Route('', methods: 'GET')]
     public function list(): JsonResponse
     {
-        return new JsonResponse(['courses' => array_map(static fn (Course $course): array => $course->toArray(), $this->courses->all())]);
+        return new JsonResponse(['courses' => $this->courses->all()]);
     }
 
     #[Route('', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function create(#[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->courses->create($request, $user)->toArray(), 201);
+        return new JsonResponse($this->courses->create($request, $user), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->courses->update($id, IfMatch::version($http), $request, $user)->toArray());
+        return new JsonResponse($this->courses->update($id, IfMatch::version($http), $request, $user));
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->courses->archive($id, IfMatch::version($http), $user)->toArray());
+        return new JsonResponse($this->courses->archive($id, IfMatch::version($http), $user));
     }
 
     #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->courses->restore($id, IfMatch::version($http), $user)->toArray());
+        return new JsonResponse($this->courses->restore($id, IfMatch::version($http), $user));
     }
 }

@@ -53,26 +53,28 @@ final readonly class CourseRequest
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function content(): array
+    public function content(): CourseContent
     {
+        /** @var non-empty-list<int> $levels the constraints see to it */
         $levels = $this->levels;
         sort($levels);
+        /** @var non-empty-list<int> $rests */
+        $rests = $this->rests;
 
-        return [
-            'rules' => $this->rules,
-            'group' => $this->group->value,
-            'medium' => $this->medium->value,
-            'levels' => $levels,
-            'stances' => $this->stances,
-            'minutes' => $this->minutes,
-            'weekday' => $this->weekday,
-            'time' => $this->time,
-            'work' => $this->work,
-            'longestWork' => max($this->work, $this->longestWork),
-            'workStep' => $this->workStep,
-            'rests' => $this->rests,
-            'note' => $this->note,
-        ];
+        return new CourseContent(
+            $this->rules,
+            $this->group,
+            $this->medium,
+            $levels,
+            $this->stances,
+            $this->minutes,
+            $this->weekday,
+            $this->time,
+            $this->work,
+            max($this->work, $this->longestWork),
+            $this->workStep,
+            $rests,
+            $this->note,
+        );
     }
 }

@@ -4,109 +4,90 @@ declare(strict_types=1);
 
 namespace Periplus\App\Course;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Store\Versions;
 use Psr\Clock\ClockInterface;
 
 /**
- * The courses of the gym. Nobody else asks the table.
+ * The courses of the gym.
  *
- * @phpstan-import-type CourseContent from Course
+ * @extends ServiceEntityRepository<Course>
  */
-final readonly class Courses
+final class Courses extends ServiceEntityRepository
 {
-    public function __construct(private Connection $connection, private AuditLog $audit, private ClockInterface $clock)
-    {
+    private const MISSING = 'There is no such course.';
+
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly Versions $versions,
+        private readonly Accounts $accounts,
+        private readonly AuditLog $audit,
+        private readonly ClockInterface $clock,
+    ) {
+        parent::__construct($registry, Course::class);
     }
 
     /** @return list<Course> by name, those in use first */
     public function all(): array
     {
-        return array_map(self::of(...), $this->connection->fetchAllAssociative('SELECT * FROM course ORDER BY archived_at IS NOT NULL, name, id'));
+        /** @var list<Course> $courses */
+        $courses = $this->createQueryBuilder('c')
+            ->addSelect('CASE WHEN c.archivedAt IS NULL THEN 0 ELSE 1 END AS HIDDEN archived')
+            ->orderBy('archived')->addOrderBy('c.name')->addOrderBy('c.id')
+            ->getQuery()->getResult();
+
+        return $courses;
     }
 
-    /** @return array<int, string> by id */
-    public function names(): array
-    {
-        /** @var array<int, string> $names */
-        $names = $this->connection->fetchAllKeyValue('SELECT id, name FROM course');
-
-        return $names;
-    }
-
-    /** @throws ApiProblem when there is none */
+    /** @throws NotFound */
     public function get(int $id): Course
     {
-        $row = $this->connection->fetchAssociative('SELECT * FROM course WHERE id = ?', [$id]);
-
-        return false === $row ? throw new ApiProblem(404, 'not-found', 'There is no such course.') : self::of($row);
+        return $this->find($id) ?? throw new NotFound(self::MISSING);
     }
 
     public function create(CourseRequest $request, User $editor): Course
     {
-        $id = 0;
-        $this->connection->transactional(function () use ($request, $editor, &$id): void {
-            $this->connection->insert('course', $this->row($request, $editor));
-            $id = (int) $this->connection->lastInsertId();
-            $this->audit->add($editor->id(), 'course.created', \sprintf('made the course “%s”', trim($request->name)), 'course/'.$id);
-        });
+        return $this->getEntityManager()->wrapInTransaction(function () use ($request, $editor): Course {
+            $course = new Course(trim($request->name), $request->content(), $this->accounts->managed($editor), $this->clock->now());
+            $this->getEntityManager()->persist($course);
+            $this->getEntityManager()->flush();
+            $this->record($course, $editor, 'course.created', 'made');
 
-        return $this->get($id);
+            return $course;
+        });
     }
 
     public function update(int $id, int $basedOn, CourseRequest $request, User $editor): Course
     {
-        return $this->change($id, $basedOn, $this->row($request, $editor), $editor, 'course.updated', 'changed the course “%s”');
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($request, $editor): void {
+            $course->change(trim($request->name), $request->content(), $this->accounts->managed($editor), $this->clock->now());
+            $this->record($course, $editor, 'course.updated', 'changed');
+        });
     }
 
     public function archive(int $id, int $basedOn, User $editor): Course
     {
-        return $this->change($id, $basedOn, ['archived_at' => $this->clock->now()->format('Y-m-d H:i:s')], $editor, 'course.archived', 'archived the course “%s”');
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($editor): void {
+            $course->archive($this->clock->now());
+            $this->record($course, $editor, 'course.archived', 'archived');
+        });
     }
 
     public function restore(int $id, int $basedOn, User $editor): Course
     {
-        return $this->change($id, $basedOn, ['archived_at' => null], $editor, 'course.restored', 'brought back the course “%s”');
-    }
-
-    /** @param array<string, mixed> $values */
-    private function change(int $id, int $basedOn, array $values, User $editor, string $what, string $says): Course
-    {
-        $this->connection->transactional(function () use ($id, $basedOn, $values, $editor, $what, $says): void {
-            $version = $this->connection->fetchOne('SELECT version FROM course WHERE id = ? FOR UPDATE', [$id]);
-            if (!is_numeric($version)) {
-                throw new ApiProblem(404, 'not-found', 'There is no such course.');
-            }
-            if ((int) $version !== $basedOn) {
-                throw new ApiProblem(412, 'changed-meanwhile', 'This course was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
-            }
-            $this->connection->update('course', [...$values, 'version' => $basedOn + 1], ['id' => $id]);
-            $this->audit->add($editor->id(), $what, \sprintf($says, $this->get($id)->name), 'course/'.$id);
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($editor): void {
+            $course->restore();
+            $this->record($course, $editor, 'course.restored', 'brought back');
         });
-
-        return $this->get($id);
     }
 
-    /** @return array<string, mixed> */
-    private function row(CourseRequest $request, User $editor): array
+    private function record(Course $course, User $editor, string $what, string $did): void
     {
-        return [
-            'name' => trim($request->name),
-            'content' => json_encode($request->content(), \JSON_THROW_ON_ERROR),
-            'editor_id' => $editor->id(),
-            'updated_at' => $this->clock->now()->format('Y-m-d H:i:s'),
-        ];
-    }
-
-    /** @param array<string, mixed> $row */
-    private static function of(array $row): Course
-    {
-        /** @var array{id: int|string, version: int|string, name: string, content: string, archived_at: string|null} $row */
-        /** @var CourseContent $content */
-        $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
-
-        return new Course((int) $row['id'], (int) $row['version'], $row['name'], $content, null !== $row['archived_at']);
+        $this->audit->add($editor->id(), $what, \sprintf('%s the course “%s”', $did, $course->name()), 'course/'.$course->id());
     }
 }

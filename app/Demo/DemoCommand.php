@@ -16,7 +16,7 @@ use Periplus\App\Gym\Gyms;
 use Periplus\App\Review\DecisionRequest;
 use Periplus\App\Review\ProposalKind;
 use Periplus\App\Review\ProposalRequest;
-use Periplus\App\Review\Proposals;
+use Periplus\App\Review\Review;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -36,7 +36,7 @@ final class DemoCommand extends Command
         private readonly Library $library,
         private readonly DraftReader $drafts,
         private readonly Combinations $combinations,
-        private readonly Proposals $proposals,
+        private readonly Review $review,
         private readonly DemoSessions $sessions,
         private readonly DemoLogbook $logbook,
         private readonly UserPasswordHasherInterface $hasher,
@@ -120,9 +120,9 @@ final class DemoCommand extends Command
                 level: $row['level'] ?? $was->level ?? 1,
                 note: $row['note'] ?? $was->note ?? '',
             ) : null;
-            $proposal = $this->proposals->propose(new ProposalRequest(ProposalKind::from($row['kind']), $of?->id(), $of?->version(), $content, $row['remark']), $coaches[$row['by']]);
+            $proposal = $this->review->propose(new ProposalRequest(ProposalKind::from($row['kind']), $of?->id(), $of?->version(), $content, $row['remark']), $coaches[$row['by']]);
             if (isset($row['returned'])) {
-                $this->proposals->return($proposal->id, $proposal->version, new DecisionRequest($row['returned']), $coaches['ines']);
+                $this->review->return($proposal->id(), $proposal->version(), new DecisionRequest($row['returned']), $coaches['ines']);
             }
         }
     }

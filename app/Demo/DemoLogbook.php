@@ -38,7 +38,7 @@ final readonly class DemoLogbook
         }
         $courses = [];
         foreach ($this->courses->all() as $course) {
-            $courses[$course->name] = $course;
+            $courses[$course->name()] = $course;
         }
         /** @var array{course: string, week: int, by: string, orthodox: int, southpaw: int, levels: array<int, int>, effort: int, note?: string, drilled: list<array{name: string, minutes: int, stance?: string}>, fell?: list<array{name: string, link: int}>} $row */
         foreach ($sessions as $at => $row) {
@@ -46,7 +46,7 @@ final readonly class DemoLogbook
             $this->logbook->write(new EntryRequest(
                 $this->day($course, $row['week']),
                 'demo-entry-'.$at,
-                course: $course->id,
+                course: $course->id(),
                 coach: $coaches[$row['by']]->id(),
                 orthodox: $row['orthodox'],
                 southpaw: $row['southpaw'],
@@ -59,7 +59,7 @@ final readonly class DemoLogbook
         }
         /** @var array{name: string, method: string, by: string, taps: list<int>} $row */
         foreach ($measured as $at => $row) {
-            $this->measurements->keep($byName[$row['name']]->id, new MeasureRequest($row['taps'], $row['method'], 'demo-measurement-'.$at), $coaches[$row['by']]);
+            $this->measurements->keep($byName[$row['name']]->id, 'demo-measurement-'.$at, new MeasureRequest($row['taps'], $row['method']), $coaches[$row['by']]);
         }
         $this->cards->create(new CardRequest('Take home, November', array_map(static fn (string $name): int => self::id($byName, $name), ['Front porch', 'Cellar window', 'Slip and pay']), Stance::Southpaw), $coaches['tomas']);
     }
@@ -72,6 +72,6 @@ final readonly class DemoLogbook
 
     private function day(Course $course, int $week): string
     {
-        return $this->gym->today()->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content['weekday'] ?? 1) - 1))->format('Y-m-d');
+        return $this->gym->today()->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content()->weekday ?? 1) - 1))->format('Y-m-d');
     }
 }

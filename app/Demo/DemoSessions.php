@@ -11,8 +11,8 @@ use Periplus\App\Course\CourseRequest;
 use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Plan\ComposeRequest;
+use Periplus\App\Plan\Planning;
 use Periplus\App\Plan\PlanRequest;
-use Periplus\App\Plan\Plans;
 use Periplus\App\Plan\SessionComposer;
 use Periplus\App\Wall\WallRequest;
 use Periplus\App\Wall\Walls;
@@ -26,7 +26,7 @@ final readonly class DemoSessions
 {
     public function __construct(
         private Courses $courses,
-        private Plans $plans,
+        private Planning $planning,
         private SessionComposer $composer,
         private CombinationTable $combinations,
         private Walls $walls,
@@ -53,12 +53,12 @@ final readonly class DemoSessions
         /** @var array{name?: string, course?: string, compose?: string, by: string, week?: int, aim?: string, value?: string, seed?: int, template?: bool, content?: array<mixed>} $row */
         foreach ($sessions as $row) {
             $course = $made[$row['compose'] ?? $row['course'] ?? ''] ?? null;
-            $content = $row['content'] ?? $this->composer->compose(new ComposeRequest($course->id ?? 0, aim: $row['aim'] ?? 'due', value: $row['value'] ?? null, seed: $row['seed'] ?? 1), Numbering::named('parity'))->plan;
+            $content = $row['content'] ?? $this->composer->compose(new ComposeRequest($course?->id() ?? 0, aim: $row['aim'] ?? 'due', value: $row['value'] ?? null, seed: $row['seed'] ?? 1), Numbering::named('parity'))->plan;
             $name = $row['name'] ?? $content['name'] ?? '';
-            $this->plans->create(new PlanRequest(
+            $this->planning->create(new PlanRequest(
                 \is_string($name) ? $name : '',
                 $this->linked($content),
-                $course?->id,
+                $course?->id(),
                 null === $course ? null : $this->start($course, $row['week'] ?? 0),
                 $row['template'] ?? false,
             ), $coaches[$row['by']]);
@@ -70,7 +70,7 @@ final readonly class DemoSessions
     {
         $today = $this->clock->now()->setTimezone($this->gym->timeZone());
 
-        return $today->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content['weekday'] ?? 1) - 1))->format('Y-m-d').'T'.($course->content['time'] ?? '18:00');
+        return $today->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content()->weekday ?? 1) - 1))->format('Y-m-d').'T'.($course->content()->time ?? '18:00');
     }
 
     /**

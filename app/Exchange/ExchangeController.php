@@ -7,12 +7,12 @@ namespace Periplus\App\Exchange;
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CombinationQuery;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
+use Periplus\App\Store\Invalid;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -73,17 +73,27 @@ final readonly class ExchangeController
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function lines(int $id, LineRenderer $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] string $kind = '', #[MapQueryParameter] int $page = 1): JsonResponse
+    public function lines(int $id, LineRenderer $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] ?LineKind $kind = null, #[MapQueryParameter] int $page = 1): JsonResponse
     {
         if ($page < 1 || $page > ImportFile::MOST) {
-            throw new ApiProblem(422, 'invalid', 'There is no such page.');
+            throw new Invalid('There is no such page.');
         }
-
         $numbering = $numberings->of($user);
-        $rows = array_map(
-            static fn (array $line): array => [...$line, 'content' => null === $line['content'] ? null : $lines->with($line['content']->toArray(), $numbering)],
-            $this->imports->lines($id, $kind, $page, self::SIZE),
-        );
+        $rows = array_map(static function (ImportLine $line) use ($lines, $numbering): array {
+            $content = $line->content();
+            $fields = $line->entry()?->fields;
+
+            return [
+                'entry' => $line->number(),
+                'kind' => $line->kind(),
+                'source' => $line->source(),
+                'content' => null === $content ? null : $lines->with($content->toArray(), $numbering),
+                // As it stands in the file, for the coach to correct.
+                'written' => null === $fields ? null : ['name' => $fields['name'], 'chain' => $fields['chain']],
+                'message' => $line->message(),
+                'combination' => $line->combination(),
+            ];
+        }, $this->imports->lines($id, $kind, $page, self::SIZE));
 
         return new JsonResponse(['lines' => $rows, 'size' => self::SIZE]);
     }

@@ -17,17 +17,16 @@ final readonly class ImportEntry
     {
     }
 
-    /** For keeping it until it is read; what is wrong with it is kept apart. */
-    public function json(): string
+    /** @return array<string, mixed> for keeping it until it is read; what is wrong with it is kept apart */
+    public function toArray(): array
     {
-        return json_encode(['line' => $this->line, 'source' => $this->source, 'fields' => $this->fields, 'stated' => $this->stated], \JSON_THROW_ON_ERROR);
+        return ['line' => $this->line, 'source' => $this->source, 'fields' => $this->fields, 'stated' => $this->stated];
     }
 
-    public static function ofJson(string $json, string $problem): self
+    /** @param array<string, mixed> $stored what {@see toArray} returned */
+    public static function of(array $stored, string $problem): self
     {
-        /** @var array{line: int, source: string, fields: array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null, stated: list<string>} $data */
-        $data = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
-
-        return new self($data['line'], $data['source'], $data['fields'], $problem, $data['stated']);
+        /** @var array{line: int, source: string, fields: array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null, stated: list<string>} $stored */
+        return new self($stored['line'], $stored['source'], $stored['fields'], $problem, $stored['stated']);
     }
 }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 
 /** Cuts a file into its combinations. What cannot be cut is said with its line; nothing is guessed. */
 final readonly class ImportFile
@@ -17,13 +18,13 @@ final readonly class ImportFile
     private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
 
     /**
-     * @param array{numbering: string, stance: string, rules: string} $given what holds where the file does not say; no rules for those that each chain asks for
+     * @param ImportOptions $given what holds where the file does not say
      *
      * @return list<ImportEntry>
      *
-     * @throws ApiProblem when it is not a file of that form at all
+     * @throws Refused when it is not a file of that form at all
      */
-    public static function of(FileFormat $format, string $content, array $given): array
+    public static function of(FileFormat $format, string $content, ImportOptions $given): array
     {
         if (!mb_check_encoding($content, 'UTF-8')) {
             throw self::broken('This file is not UTF-8 text. Save it as UTF-8 and import it again.');
@@ -98,11 +99,9 @@ final readonly class ImportFile
     }
 
     /**
-     * @param array{numbering: string, stance: string, rules: string} $given
-     *
      * @return list<ImportEntry>
      */
-    private static function csv(string $content, array $given): array
+    private static function csv(string $content, ImportOptions $given): array
     {
         $stream = fopen('php://temp', 'r+');
         \assert(false !== $stream);
@@ -143,9 +142,9 @@ final readonly class ImportFile
             $entries[] = new ImportEntry($line, $source, [
                 'name' => $or('name', ''),
                 'chain' => $row['chain'],
-                'numbering' => $or('numbering', $given['numbering']),
-                'stance' => $or('stance', $given['stance']),
-                'rules' => $or('rules', $given['rules']),
+                'numbering' => $or('numbering', $given->numbering),
+                'stance' => $or('stance', $given->stance->value),
+                'rules' => $or('rules', $given->rules ?? ''),
                 'themes' => Csv::readSeveral($row['themes'] ?? ''),
                 'level' => is_numeric($or('level', '')) ? (int) $or('level', '') : null,
                 'note' => $row['note'] ?? '',
@@ -155,11 +154,9 @@ final readonly class ImportFile
     }
 
     /**
-     * @param array{numbering: string, stance: string, rules: string} $given
-     *
      * @return list<ImportEntry>
      */
-    private static function text(string $content, array $given): array
+    private static function text(string $content, ImportOptions $given): array
     {
         $entries = [];
         // No more lines than could be entries and remarks between them are cut.
@@ -176,7 +173,7 @@ final readonly class ImportFile
             }
             self::bound(\count($entries) + 1);
             $entries[] = new ImportEntry($at + 1, self::short($line), [
-                'name' => $name, 'chain' => $chain, 'numbering' => $given['numbering'], 'stance' => $given['stance'], 'rules' => $given['rules'], 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
+                'name' => $name, 'chain' => $chain, 'numbering' => $given->numbering, 'stance' => $given->stance->value, 'rules' => ($given->rules ?? ''), 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
             ]);
         }
 
@@ -188,8 +185,8 @@ final readonly class ImportFile
         return mb_strlen($source) > self::SHOWN ? mb_substr($source, 0, self::SHOWN).'…' : $source;
     }
 
-    private static function broken(string $message, ?int $line = null): ApiProblem
+    private static function broken(string $message, ?int $line = null): Refused
     {
-        return new ApiProblem(422, 'broken-file', $message, null === $line ? [] : ['line' => $line]);
+        return new Invalid($message, null === $line ? [] : ['line' => $line], type: 'broken-file');
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 
 /** Places in a JSON text, which PHP's own reader does not tell: where it breaks, and where the items of a list begin. */
 final readonly class JsonPlace
@@ -63,14 +64,14 @@ final readonly class JsonPlace
      *
      * @return list<int> the lines at which the items of the list under that key of the outermost object begin
      *
-     * @throws ApiProblem when there is more in it than in any library
+     * @throws Refused when there is more in it than in any library
      */
     public static function ofItems(string $json, string $key, int $most): array
     {
         [$depth, $inside, $ended, $before, $lines, $line, $counted, $count] = [0, false, false, ['', ''], [], 1, 0, 0];
         foreach (self::tokens($json) as [$at, , $token]) {
             if (++$count > self::MOST_TOKENS) {
-                throw new ApiProblem(422, 'broken-file', 'This file holds more than any library of this size would. Nothing was imported.');
+                throw new Invalid('This file holds more than any library of this size would. Nothing was imported.', type: 'broken-file');
             }
             if ($inside && 2 === $depth && !\in_array($token, [',', ']'], true)) {
                 $line += substr_count($json, "\n", $counted, $at - $counted);

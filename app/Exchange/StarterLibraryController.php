@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\NotFound;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -20,7 +20,7 @@ final readonly class StarterLibraryController
     public function read(#[MapQueryParameter] string $rules = 'all-limbs'): JsonResponse
     {
         if (!\in_array($rules, BuiltInHouseRules::ids(), true)) {
-            throw new ApiProblem(404, 'not-found', 'The rules are boxing, kickboxing or all-limbs.');
+            throw new NotFound('The rules are boxing, kickboxing or all-limbs.');
         }
 
         return new JsonResponse($this->library->under($rules));

@@ -122,6 +122,17 @@ class Gym
         $this->training = $training->jsonSerialize();
     }
 
+    public function numbering(): string
+    {
+        return $this->numbering;
+    }
+
+    /** @return array<string, mixed>|null how calls are spoken; null for the voice that ships */
+    public function voice(): ?array
+    {
+        return $this->voice;
+    }
+
     public function endSetupStep(SetupStep $step, SetupOutcome $outcome): void
     {
         // A step that was done stays done when somebody passes it again.

@@ -26,6 +26,31 @@ final class Gyms extends ServiceEntityRepository
         return $this->find(Gym::ID) ?? throw new \LogicException('The first migration makes the row of the gym.');
     }
 
+    /** Changes the numbering of whoever has not chosen one. */
+    public function useNumbering(string $numbering): void
+    {
+        $this->set('numbering', $numbering, 'string');
+    }
+
+    /** @param array<string, mixed> $voice how calls are spoken */
+    public function useVoice(array $voice): void
+    {
+        $this->set('voice', $voice, 'json');
+    }
+
+    /** Remembers the core that the library was checked with. */
+    public function checkedBy(string $core): void
+    {
+        $this->set('checkedBy', $core, 'string');
+    }
+
+    /** Sets what the settings of the gym do not show, so that their version stays as it is. */
+    private function set(string $field, mixed $value, string $type): void
+    {
+        $this->getEntityManager()->createQuery(\sprintf('UPDATE %s g SET g.%s = :value', Gym::class, $field))
+            ->setParameter('value', $value, $type)->execute();
+    }
+
     /**
      * Returns the gym for a change that was made from that version.
      *

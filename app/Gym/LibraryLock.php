@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 
 /**
  * Writes to the library wait for each other. A gym writes seldom and each write is short; in return no chain can be saved twice
@@ -13,22 +13,19 @@ use Doctrine\DBAL\Connection;
  */
 final readonly class LibraryLock
 {
-    public function __construct(private Connection $connection)
+    public function __construct(private EntityManagerInterface $entities)
     {
     }
 
     /** Takes the lock and keeps it until the transaction ends; the first statement of every transaction that writes. */
     public function take(): void
     {
-        $this->connection->executeStatement('UPDATE gym SET revision = revision + 1 WHERE id = 1');
+        $this->entities->createQuery('UPDATE '.Gym::class.' g SET g.revision = g.revision + 1')->execute();
     }
 
     /** Counted up by every write: what was found in the library at one revision is so at any time of that revision. */
     public function revision(): int
     {
-        /** @var int|string $revision */
-        $revision = $this->connection->fetchOne('SELECT revision FROM gym WHERE id = 1');
-
-        return (int) $revision;
+        return (int) $this->entities->createQuery('SELECT g.revision FROM '.Gym::class.' g')->getSingleScalarResult();
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Refused;
 
 /** How much of something a gym keeps, and how much of it at most. */
 final readonly class Quota implements \JsonSerializable
@@ -17,19 +18,15 @@ final readonly class Quota implements \JsonSerializable
     {
     }
 
-    /** @throws ApiProblem when there is no room for that much more */
+    /** @throws Refused when there is no room for that much more */
     public function require(int $more = 1): void
     {
         if ($this->used + $more > $this->limit) {
-            throw new ApiProblem(
-                409,
-                'quota-reached',
-                \sprintf(
-                    'A gym keeps at most %s %s, and that many are here. Remove what is no longer needed; Gym, Status shows the quotas.',
-                    number_format($this->limit),
-                    $this->what,
-                ),
-            );
+            throw new Conflict('quota-reached', \sprintf(
+                'A gym keeps at most %s %s, and that many are here. Remove what is no longer needed; Gym, Status shows the quotas.',
+                number_format($this->limit),
+                $this->what,
+            ));
         }
     }
 

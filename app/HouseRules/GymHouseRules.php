@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace Periplus\App\HouseRules;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\DBAL\LockMode;
+use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Http\LastKnown;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
-/** The house rules as this gym keeps them: the built-in sets until the head coach has changed one. */
-final class GymHouseRules
+/**
+ * The house rules as this gym keeps them: the built-in sets until the head coach has changed one.
+ *
+ * @extends ServiceEntityRepository<StoredHouseRules>
+ */
+final class GymHouseRules extends ServiceEntityRepository
 {
     private const COPY = 'house-rules.';
     /** s */
@@ -19,8 +25,9 @@ final class GymHouseRules
     /** @var array<string, HouseRules> what was read during this request */
     private array $read = [];
 
-    public function __construct(private readonly Connection $connection, private readonly LastKnown $lastKnown)
+    public function __construct(ManagerRegistry $registry, private readonly LastKnown $lastKnown)
     {
+        parent::__construct($registry, StoredHouseRules::class);
     }
 
     /**
@@ -30,52 +37,38 @@ final class GymHouseRules
      */
     public function named(string $id): HouseRules
     {
-        return $this->read[$id] ??= $this->set($id, $this->content($id));
+        return $this->read[$id] ??= self::set($id, $this->content($id));
     }
 
     /**
-     * The set, held until the end of the transaction: no other may be saved meanwhile, so that nothing is stored under
+     * The set, held until the end of the transaction where there is one: no other may be saved meanwhile, so that nothing is stored under
      * rules that are gone by then.
      */
     public function locked(string $id): HouseRules
     {
-        return $this->set($id, $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ? LOCK IN SHARE MODE', [$id]));
+        $lock = $this->getEntityManager()->getConnection()->isTransactionActive() ? LockMode::PESSIMISTIC_READ : null;
+
+        return self::set($id, $this->find($id, $lock)?->content());
     }
 
     /** @return array<string, array{HouseRules, int, bool}> by id: the set, its version, and whether it is as it came */
     public function all(): array
     {
-        /** @var array<string, array{content: string|null, version: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociativeIndexed('SELECT id, content, version FROM house_rules');
+        // All at once.
+        $this->findAll();
         $sets = [];
         foreach (BuiltInHouseRules::ids() as $id) {
-            $row = $rows[$id] ?? ['content' => null, 'version' => 1];
-            $sets[$id] = [$this->set($id, $row['content']), (int) $row['version'], null === $row['content']];
+            $stored = $this->get($id);
+            $sets[$id] = [self::set($id, $stored->content()), $stored->version(), null === $stored->content()];
         }
 
         return $sets;
     }
 
-    /** The version, for a change that names it; with the lock the set waits for nobody else until the transaction ends. */
-    public function version(string $id, bool $lock = false): int
+    /** The set for a change of it. */
+    public function get(string $id): StoredHouseRules
     {
-        /** @var int|string|false $version */
-        $version = $this->connection->fetchOne('SELECT version FROM house_rules WHERE id = ?'.($lock ? ' FOR UPDATE' : ''), [$id]);
-
-        return (int) $version;
-    }
-
-    public function store(HouseRules $rules, int $editor, \DateTimeImmutable $now): void
-    {
-        // What equals the built-in set is not kept as a change of it.
-        $content = $rules->toArray() === BuiltInHouseRules::named($rules->id)->toArray() ? null : json_encode($rules->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
-        $this->connection->executeStatement('UPDATE house_rules SET content = ?, version = version + 1, editor_id = ?, updated_at = ? WHERE id = ?', [$content, $editor, $now->format('Y-m-d H:i:s'), $rules->id]);
-    }
-
-    /** A coach who types asks for it many times a second. */
-    private function content(string $id): mixed
-    {
-        return $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): mixed => $this->connection->fetchOne('SELECT content FROM house_rules WHERE id = ?', [$id]));
+        return $this->find($id) ?? throw new \LogicException('The first migrations make the rows of all sets.');
     }
 
     /** Once changed rules are in place, nobody goes on with what was read before. */
@@ -87,19 +80,26 @@ final class GymHouseRules
         }
     }
 
-    private function set(string $id, mixed $content): HouseRules
+    /** @return array<string, mixed>|null */
+    private function content(string $id): ?array
+    {
+        // A coach who types asks for it many times a second.
+        /** @var array<string, mixed>|null $content */
+        $content = $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): ?array => $this->find($id)?->content());
+
+        return $content;
+    }
+
+    /** @param array<string, mixed>|null $content */
+    private static function set(string $id, ?array $content): HouseRules
     {
         $builtIn = BuiltInHouseRules::named($id);
-        if (!\is_string($content)) {
-            return $builtIn;
-        }
-        $row = json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
-        if (!\is_array($row)) {
+        if (null === $content) {
             return $builtIn;
         }
         // A rule or a school that came later than this set has the built-in answer.
         /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>} $whole */
-        $whole = array_replace_recursive($builtIn->toArray(), $row);
+        $whole = array_replace_recursive($builtIn->toArray(), $content);
 
         return HouseRules::of([...$whole, 'allows' => $builtIn->toArray()['allows']]);
     }

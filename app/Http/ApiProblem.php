@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Http;
 
-/** Something the API refuses, thrown anywhere and answered as a {@see ProblemResponse}. */
+/** Refuses a request for what it is as a request: too large, too often, without a version. What is refused for other reasons is {@see \Periplus\App\Store\Refused}. */
 final class ApiProblem extends \RuntimeException
 {
     /** @param array<string, mixed> $more */

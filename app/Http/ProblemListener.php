@@ -8,6 +8,13 @@ use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\RetryableException;
 use Doctrine\ORM\OptimisticLockException;
+use Periplus\App\Store\ChangedMeanwhile;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Gone;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotAllowed;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Store\Refused;
 use Periplus\Core\Session\Programme\ProgrammeTooLarge;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -22,6 +29,15 @@ use Symfony\Component\Validator\Exception\ValidationFailedException;
 #[AsEventListener(priority: 2)]
 final readonly class ProblemListener
 {
+    /** The status of each kind of refusal. */
+    private const STATUS = [
+        NotAllowed::class => 403,
+        NotFound::class => 404,
+        Conflict::class => 409,
+        Gone::class => 410,
+        ChangedMeanwhile::class => 412,
+        Invalid::class => 422,
+    ];
     /** What MariaDB's client says when the server is not there or went in the middle: gone away, lost during a query, shutting down. */
     private const CUT_OFF = [2002, 2006, 2013, 1053, 4031];
     /** Full table, full disk; and a storage engine that says so with its own number, 28. */
@@ -41,6 +57,9 @@ final readonly class ProblemListener
 
     private function answer(\Throwable $error): ProblemResponse
     {
+        if ($error instanceof Refused) {
+            return ProblemResponse::of(self::STATUS[$error::class], $error->type, $error->getMessage(), $error->more);
+        }
         if ($error instanceof ApiProblem) {
             return ProblemResponse::of($error->status, $error->type, $error->getMessage(), $error->more);
         }

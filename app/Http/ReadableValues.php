@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Http;
 
+use Periplus\App\Store\Invalid;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
@@ -39,12 +40,7 @@ final readonly class ReadableValues
             if ((null === $value && $isList) || ((\is_int($value) || \is_float($value)) && !(abs($value) <= self::MAX_NUMBER))) {
                 $at = self::place($place, $key, $isList);
                 $message = null === $value ? 'There is nothing at this place of the list.' : 'This number is too large.';
-                throw new ApiProblem(
-                    422,
-                    'invalid',
-                    \sprintf('%s: %s', $at, $message),
-                    ['violations' => [['field' => $at, 'message' => $message]]],
-                );
+                throw Invalid::field($at, \sprintf('%s: %s', $at, $message), $message);
             }
             if (\is_array($value)) {
                 self::require($value, self::place($place, $key, $isList));

@@ -6,10 +6,9 @@ namespace Periplus\App\Logbook;
 
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Course\Course;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Plan\PlanCheck;
+use Periplus\App\Store\Invalid;
 use Periplus\Core\Combination\ChainInStance;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
@@ -20,11 +19,7 @@ use Periplus\Core\Session\Log\DrilledCounter;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
-/**
- * What was drilled, as it is stored and as it is counted.
- *
- * @phpstan-import-type DrilledRow from LogEntry
- */
+/** What was drilled, as it is stored and as it is counted. */
 final readonly class DrilledRows
 {
     public function __construct(private Reader $reader, private PlanCheck $check, private CombinationTable $combinations)
@@ -38,19 +33,19 @@ final readonly class DrilledRows
      */
     public function of(array $drilled): array
     {
-        return array_map(static fn (Drilled $one): array => [
-            'combination_id' => $one->id,
-            'name' => mb_strimwidth($one->name, 0, 120, '…'),
-            'notation' => self::notation($one->combination),
-            'stance' => ($one->combination->stance ?? Stance::Orthodox)->value,
-            'thrown' => self::notation($one->thrown),
-            'medium' => $one->medium->value,
-            'level' => $one->level,
-            'ms' => (int) round($one->ms),
-            'other_ms' => (int) round($one->otherMs),
-            'repetitions' => round($one->repetitions, 3),
-            'strikes' => round($one->strikes, 3),
-        ], $drilled);
+        return array_map(static fn (Drilled $one): DrilledRow => new DrilledRow(
+            $one->id,
+            mb_strimwidth($one->name, 0, 120, '…'),
+            self::notation($one->combination),
+            $one->combination->stance ?? Stance::Orthodox,
+            self::notation($one->thrown),
+            $one->medium,
+            $one->level,
+            (int) round($one->ms),
+            (int) round($one->otherMs),
+            round($one->repetitions, 3),
+            round($one->strikes, 3),
+        ), $drilled);
     }
 
     /**
@@ -69,26 +64,26 @@ final readonly class DrilledRows
      *
      * @param list<DrilledRow> $rows
      *
-     * @return array<int, array{ms: int, southpaw_ms: int}> by the id of the combination; of the ms those in the southpaw stance
+     * @return array<int, CombinationTime> by the id of the combination
      */
     public static function byCombination(array $rows, Attendance $attendance): array
     {
         $southpaw = $attendance->ofStance(Stance::Southpaw);
         $times = [];
         foreach ($rows as $row) {
-            if (null !== $row['combination_id']) {
-                $level = $row['level'] ?? 0;
-                [$ms, $other] = $times[$row['combination_id']][$level] ?? [0, 0.0];
-                $times[$row['combination_id']][$level] = [$ms + $row['ms'], $other + $southpaw * ($row['ms'] - $row['other_ms']) + (1.0 - $southpaw) * $row['other_ms']];
+            if (null !== $row->combination) {
+                $level = $row->level ?? 0;
+                [$ms, $other] = $times[$row->combination][$level] ?? [0, 0.0];
+                $times[$row->combination][$level] = [$ms + $row->ms, $other + $southpaw * ($row->ms - $row->otherMs) + (1.0 - $southpaw) * $row->otherMs];
             }
         }
 
-        return array_map(static function (array $levels): array {
+        return array_map(static function (array $levels): CombinationTime {
             $everybody = $levels[0] ?? [0, 0.0];
             unset($levels[0]);
             $longest = [] === $levels ? [0, 0.0] : max(array_values($levels));
 
-            return ['ms' => $everybody[0] + $longest[0], 'southpaw_ms' => (int) round($everybody[1] + $longest[1])];
+            return new CombinationTime($everybody[0] + $longest[0], (int) round($everybody[1] + $longest[1]));
         }, $times);
     }
 
@@ -107,7 +102,7 @@ final readonly class DrilledRows
         }
         $rounds = [];
         foreach ($said as $at => $one) {
-            $summary = $found[$one['combination']] ?? throw new ApiProblem(422, 'invalid', 'There is no such combination in the library.', ['violations' => [['field' => "combinations[$at].combination", 'message' => 'There is no such combination in the library.']]]);
+            $summary = $found[$one['combination']] ?? throw Invalid::field("combinations[$at].combination", 'There is no such combination in the library.');
             $written = ['chain' => $summary->content->notation, 'stance' => $summary->content->stance->value, 'name' => $summary->content->name, 'id' => $summary->id, 'version' => $summary->version];
             $stances = match ($one['stance'] ?? 'own') {
                 'both' => ['own', 'other'],
@@ -118,21 +113,29 @@ final readonly class DrilledRows
                 $rounds[] = ['seconds' => max(5, (int) round(60 * $one['minutes'] / \count($stances))), 'rest' => 0, 'stance' => $stance, 'sets' => [['drill' => 'repeat', 'combinations' => [$written]]]];
             }
         }
-        $content = $course?->content;
+        $content = $course?->content();
         $reader = $this->check->reader();
-        $plan = $reader->read(['numbering' => 'parity', 'rules' => $content['rules'] ?? 'all-limbs', 'medium' => $content['medium'] ?? 'bag', 'level' => null === $content ? 2 : max($content['levels']), 'blocks' => [] === $rounds ? [] : [['kind' => 'rounds', 'rounds' => $rounds]]])->plan;
+        $plan = $reader->read(['numbering' => 'parity', 'rules' => $content->rules ?? 'all-limbs', 'medium' => $content?->medium->value ?? 'bag', 'level' => $content?->hardestLevel() ?? 2, 'blocks' => [] === $rounds ? [] : [['kind' => 'rounds', 'rounds' => $rounds]]])->plan;
         $programme = ProgrammeBuilder::build($plan, $reader->advice);
         $whole = Coverage::whole($programme);
 
         return [DrilledCounter::of($programme, $whole), DrilledCounter::workMs($programme, $whole)];
     }
 
-    /** @param DrilledRow $row */
-    private function drilled(array $row): Drilled
+    private function drilled(DrilledRow $row): Drilled
     {
-        $stance = Stance::from($row['stance']);
-
-        return new Drilled($this->chain($row['notation'], $stance), $this->chain($row['thrown'], $stance), $row['name'], $row['combination_id'], $row['ms'], $row['other_ms'], $row['repetitions'], $row['strikes'], Medium::from($row['medium']), $row['level']);
+        return new Drilled(
+            $this->chain($row->notation, $row->stance),
+            $this->chain($row->thrown, $row->stance),
+            $row->name,
+            $row->combination,
+            $row->ms,
+            $row->otherMs,
+            $row->repetitions,
+            $row->strikes,
+            $row->medium,
+            $row->level,
+        );
     }
 
     private function chain(?string $notation, Stance $stance): ?ChainInStance

@@ -25,7 +25,7 @@ final readonly class DueList implements CourseRecord
     /** The schedule of a course, by the house rules that it trains under. */
     public function schedule(int $course): Schedule
     {
-        return Schedule::of($this->rules->named($this->courses->get($course)->content['rules']));
+        return Schedule::of($this->rules->named($this->courses->get($course)->content()->rules));
     }
 
     /** @return array<int, Due> by the id of the combination, the most overdue first */

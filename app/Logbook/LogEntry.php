@@ -4,51 +4,236 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\Course\Course;
+use Periplus\App\Run\Run;
+use Periplus\App\Store\DayType;
+use Periplus\App\Store\HasVersion;
+use Periplus\App\Store\Versioned;
 use Periplus\Core\Session\Log\Attendance;
 
-/**
- * A session as it was really run, and what a coach said about it.
- *
- * @phpstan-type DrilledRow array{combination_id: int|null, name: string, notation: string|null, stance: string, thrown: string|null, medium: string, level: int|null, ms: int, other_ms: int, repetitions: float, strikes: float}
- * @phpstan-type FallenLink array{notation: string, stance: string, link: int}
- */
-final readonly class LogEntry
+/** A session as it was really run, and what a coach said about it. */
+#[ORM\Entity(repositoryClass: LogEntries::class)]
+#[ORM\Table(name: 'log_entry')]
+#[ORM\UniqueConstraint(name: 'by_entry_key', columns: ['entry_key'])]
+#[ORM\UniqueConstraint(name: 'by_run', columns: ['run_id'])]
+#[ORM\Index(name: 'by_day', columns: ['removed_at', 'day', 'id'])]
+#[ORM\Index(name: 'by_course', columns: ['course_id', 'removed_at', 'day'])]
+#[ORM\Index(name: 'by_coach', columns: ['coach_id'])]
+#[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
+class LogEntry implements Versioned
 {
+    use HasVersion;
+
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\ManyToOne]
+    private ?Course $course;
+
+    #[ORM\Column(length: 120)]
+    private string $name;
+
+    #[ORM\Column(type: DayType::NAME)]
+    private string $day;
+
+    #[ORM\Column]
+    private int $lengthMs;
+
+    #[ORM\Column]
+    private int $workMs;
+
+    #[ORM\ManyToOne]
+    private ?User $coach;
+
+    #[ORM\Column(name: 'coach', length: 120)]
+    private string $coachName;
+
+    #[ORM\Column(type: 'smallint', nullable: true)]
+    private ?int $orthodox;
+
+    #[ORM\Column(type: 'smallint', nullable: true)]
+    private ?int $southpaw;
+
+    /** @var array<int, int> athletes by level */
+    #[ORM\Column]
+    private array $levels;
+
+    #[ORM\Column(type: 'smallint', nullable: true)]
+    private ?int $effort;
+
+    #[ORM\Column(type: 'text', length: 65_535)]
+    private string $note;
+
+    /** Whether a coach has looked at it since it came in. */
+    #[ORM\Column(options: ['default' => false])]
+    private bool $isChecked;
+
+    #[ORM\Column]
+    private \DateTimeImmutable $updatedAt;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $removedAt = null;
+
+    /** @var Collection<int, LogDrilled> */
+    #[ORM\OneToMany(targetEntity: LogDrilled::class, mappedBy: 'entry', cascade: ['persist'], orphanRemoval: true, indexBy: 'position')]
+    #[ORM\OrderBy(['position' => 'ASC'])]
+    private Collection $drilled;
+
+    /** @var Collection<int, LogFallenLink> */
+    #[ORM\OneToMany(targetEntity: LogFallenLink::class, mappedBy: 'entry', cascade: ['persist'], orphanRemoval: true, indexBy: 'position')]
+    #[ORM\OrderBy(['position' => 'ASC'])]
+    private Collection $fallen;
+
+    /** @var Collection<int, LogCombination> */
+    #[ORM\OneToMany(targetEntity: LogCombination::class, mappedBy: 'entry', cascade: ['persist'], orphanRemoval: true, indexBy: 'combination')]
+    private Collection $combinations;
+
     /**
      * @param string $key by which it is known everywhere, so that it is there once
-     * @param int|null $run that it was made of; null for one that was written by hand
-     * @param array{id: int, name: string}|null $course
-     * @param string $day such as 2026-11-26
-     * @param array{id: int|null, name: string} $coach who coached
-     * @param array<int, int> $levels athletes by level
-     * @param int|null $effort how hard it felt, 0 to 10
-     * @param bool $isChecked whether a coach has looked at it since it came in
-     * @param list<DrilledRow> $drilled
-     * @param list<FallenLink> $fallen
+     * @param Run|null $run that it was made of; null for one that was written by hand
      * @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures}
      */
     public function __construct(
-        public int $id,
-        public string $key,
-        public int $version,
-        public ?int $run,
-        public ?array $course,
-        public string $name,
-        public string $day,
-        public int $lengthMs,
-        public int $workMs,
-        public array $coach,
-        public ?int $orthodox,
-        public ?int $southpaw,
-        public array $levels,
-        public ?int $effort,
-        public string $note,
-        public bool $isChecked,
-        public bool $removed,
-        public array $figures,
-        public array $drilled = [],
-        public array $fallen = [],
+        #[ORM\Column(name: 'entry_key', length: 64)]
+        private string $key,
+        #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
+        private ?Run $run,
+        EntryDraft $draft,
+        #[ORM\Column]
+        private array $figures,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $editor,
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
     ) {
+        $this->drilled = new ArrayCollection();
+        $this->fallen = new ArrayCollection();
+        $this->combinations = new ArrayCollection();
+        $this->say($draft, $editor, $createdAt);
+    }
+
+    /** Everything but its rows, which {@see lay} puts into it. */
+    public function say(EntryDraft $draft, User $editor, \DateTimeImmutable $now): void
+    {
+        $this->course = $draft->course;
+        $this->name = $draft->name;
+        $this->day = $draft->day;
+        $this->lengthMs = $draft->lengthMs;
+        $this->workMs = $draft->workMs;
+        $this->coach = $draft->coach;
+        $this->coachName = $draft->coachName;
+        $this->orthodox = $draft->attendance->orthodox;
+        $this->southpaw = $draft->attendance->southpaw;
+        $this->levels = $draft->attendance->levels;
+        $this->effort = $draft->effort;
+        $this->note = $draft->note;
+        $this->isChecked = $draft->isChecked;
+        $this->editor = $editor;
+        $this->updatedAt = $now;
+    }
+
+    /** More is known of the session: how long it was and how long was worked. */
+    public function last(int $lengthMs, int $workMs, \DateTimeImmutable $now): void
+    {
+        $this->lengthMs = $lengthMs;
+        $this->workMs = $workMs;
+        $this->updatedAt = $now;
+    }
+
+    public function remove(User $editor, \DateTimeImmutable $now): void
+    {
+        $this->removedAt ??= $now;
+        $this->editor = $editor;
+        $this->updatedAt = $now;
+    }
+
+    public function restore(User $editor, \DateTimeImmutable $now): void
+    {
+        $this->removedAt = null;
+        $this->editor = $editor;
+        $this->updatedAt = $now;
+    }
+
+    /**
+     * Puts what was drilled into it, and what follows from that; once it is stored.
+     *
+     * @param list<DrilledRow> $drilled
+     * @param list<FallenLink> $fallen
+     * @param array<string, float> $figures
+     */
+    public function lay(array $drilled, array $fallen, array $figures): void
+    {
+        $this->figures = $figures;
+        $ids = [];
+        foreach ($drilled as $position => $row) {
+            $ids[$row->chainKey()] = $row->combination;
+            $known = $this->drilled->get($position);
+            null === $known ? $this->drilled->set($position, new LogDrilled($this, $position, $row)) : $known->change($row);
+        }
+        $fell = [];
+        foreach ($fallen as $position => $link) {
+            $id = $ids[$link->chainKey()] ?? null;
+            $fell[$id ?? 0] = 1 + ($fell[$id ?? 0] ?? 0);
+            $known = $this->fallen->get($position);
+            null === $known ? $this->fallen->set($position, new LogFallenLink($this, $position, $link, $id)) : $known->change($link, $id);
+        }
+        $times = DrilledRows::byCombination($drilled, $this->attendance());
+        foreach ($times as $id => $time) {
+            $known = $this->combinations->get($id);
+            null === $known ? $this->combinations->set($id, new LogCombination($this, $id, $time, $fell[$id] ?? 0)) : $known->change($time, $fell[$id] ?? 0);
+        }
+        self::keepOnly($this->drilled, $drilled);
+        self::keepOnly($this->fallen, $fallen);
+        self::keepOnly($this->combinations, $times);
+    }
+
+    public function id(): int
+    {
+        return $this->id ?? throw new \LogicException('This entry is not stored yet.');
+    }
+
+    public function key(): string
+    {
+        return $this->key;
+    }
+
+    public function run(): ?Run
+    {
+        return $this->run;
+    }
+
+    public function course(): ?Course
+    {
+        return $this->course;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function day(): string
+    {
+        return $this->day;
+    }
+
+    public function lengthMs(): int
+    {
+        return $this->lengthMs;
+    }
+
+    public function workMs(): int
+    {
+        return $this->workMs;
+    }
+
+    public function coachName(): string
+    {
+        return $this->coachName;
     }
 
     public function attendance(): Attendance
@@ -56,28 +241,87 @@ final readonly class LogEntry
         return new Attendance($this->orthodox, $this->southpaw, $this->levels);
     }
 
+    public function effort(): ?int
+    {
+        return $this->effort;
+    }
+
+    public function note(): string
+    {
+        return $this->note;
+    }
+
+    public function isRemoved(): bool
+    {
+        return null !== $this->removedAt;
+    }
+
+    /** @return array<string, float> {@see \Periplus\Core\Session\Load\Load::figures} */
+    public function figures(): array
+    {
+        return $this->figures;
+    }
+
+    /** @return list<DrilledRow> */
+    public function drilled(): array
+    {
+        return array_values($this->drilled->map(static fn (LogDrilled $one): DrilledRow => $one->row())->toArray());
+    }
+
+    /** @return list<FallenLink> */
+    public function fallen(): array
+    {
+        return array_values($this->fallen->map(static fn (LogFallenLink $one): FallenLink => $one->link())->toArray());
+    }
+
+    /** @return list<string> what was drilled, each once */
+    public function combinationNames(): array
+    {
+        $names = array_map(static fn (DrilledRow $row): string => $row->name, $this->drilled());
+
+        return array_values(array_unique(array_filter($names, static fn (string $name): bool => '' !== $name)));
+    }
+
+    public function changedMeanwhile(): string
+    {
+        return 'This entry was changed meanwhile. Nothing was overwritten; look at the newest and correct it again.';
+    }
+
     /** @return array<string, mixed> as lists have it */
     public function row(): array
     {
         return [
-            'id' => $this->id,
+            'id' => $this->id(),
             'version' => $this->version,
-            'run' => $this->run,
-            'course' => $this->course,
+            'run' => $this->run?->id(),
+            'course' => null === $this->course ? null : ['id' => $this->course->id(), 'name' => $this->course->name()],
             'name' => $this->name,
             'day' => $this->day,
             'lengthMs' => $this->lengthMs,
             'workMs' => $this->workMs,
-            'coach' => $this->coach,
+            'coach' => ['id' => $this->coach?->id(), 'name' => $this->coachName],
             'orthodox' => $this->orthodox,
             'southpaw' => $this->southpaw,
             'levels' => (object) $this->levels,
             'effort' => $this->effort,
             'note' => $this->note,
             'isChecked' => $this->isChecked,
-            'removed' => $this->removed,
-            'combinations' => array_values(array_unique(array_filter(array_column($this->drilled, 'name'), static fn (string $name): bool => '' !== $name))),
-            'fallen' => \count($this->fallen),
+            'removed' => $this->isRemoved(),
+            'combinations' => $this->combinationNames(),
+            'fallen' => $this->fallen->count(),
         ];
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param Collection<int, T> $rows
+     * @param array<int, mixed> $wanted by the keys that stay
+     */
+    private static function keepOnly(Collection $rows, array $wanted): void
+    {
+        foreach (array_diff($rows->getKeys(), array_keys($wanted)) as $key) {
+            $rows->remove($key);
+        }
     }
 }

@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The logbook and its months as files. */
 final readonly class LogFileController
 {
-    public function __construct(private LogFiles $files, private Logbook $logbook, private MonthReport $months, private GymNumberings $numberings)
+    public function __construct(private LogFiles $files, private LogEntries $entries, private MonthReport $months, private GymNumberings $numberings)
     {
     }
 
@@ -64,10 +64,11 @@ final readonly class LogFileController
     {
         $period = Period::month($month);
         $lines = [Csv::line(['day', 'session', 'course', 'coach', 'minutes', 'orthodox', 'southpaw', 'effort', 'strikes', 'left', 'right', 'head', 'body', 'leg', 'orthodoxMinutes', 'southpawMinutes', 'openings', 'jabOpenings', 'combinations', 'fellApart', 'note'])];
-        foreach ($this->logbook->between($period->from, $period->to) as $entry) {
-            $figure = static fn (string $name): string => (string) round($entry->figures[$name] ?? 0.0, 1);
+        foreach ($this->entries->between($period->from, $period->to) as $entry) {
+            $figures = $entry->figures();
+            $figure = static fn (string $name): string => (string) round($figures[$name] ?? 0.0, 1);
             $minutes = static fn (float $ms): string => (string) round($ms / 60_000, 1);
-            $lines[] = Csv::line([$entry->day, $entry->name, $entry->course['name'] ?? '', $entry->coach['name'], $minutes($entry->workMs), (string) $entry->orthodox, (string) $entry->southpaw, (string) $entry->effort, $figure('strikes'), $figure('side left'), $figure('side right'), $figure('target head'), $figure('target body'), $figure('target leg'), $minutes($entry->figures['stance orthodox'] ?? 0.0), $minutes($entry->figures['stance southpaw'] ?? 0.0), $figure('openings'), $figure('openings jab'), Csv::several(array_values(array_unique(array_diff(array_column($entry->drilled, 'name'), [''])))), (string) \count($entry->fallen), $entry->note]);
+            $lines[] = Csv::line([$entry->day(), $entry->name(), $entry->course()?->name() ?? '', $entry->coachName(), $minutes($entry->workMs()), (string) $entry->attendance()->orthodox, (string) $entry->attendance()->southpaw, (string) $entry->effort(), $figure('strikes'), $figure('side left'), $figure('side right'), $figure('target head'), $figure('target body'), $figure('target leg'), $minutes($figures['stance orthodox'] ?? 0.0), $minutes($figures['stance southpaw'] ?? 0.0), $figure('openings'), $figure('openings jab'), Csv::several($entry->combinationNames()), (string) \count($entry->fallen()), $entry->note()]);
         }
 
         return FileResponse::of(implode('', $lines), 'text/csv', 'month '.$month.'.csv');

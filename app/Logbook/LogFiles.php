@@ -6,22 +6,22 @@ namespace Periplus\App\Logbook;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationTable;
+use Periplus\App\Course\Course;
 use Periplus\App\Course\Courses;
 use Periplus\App\Exchange\Csv;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 use Periplus\Core\Combination\Fingerprint;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Log\Attendance;
 use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
 /**
  * The logbook as a file, and back: docs/formats/logbook.md. Every entry has a key, by which one that is there already is
  * told, so that a file that comes in twice doubles nothing.
- *
- * @phpstan-import-type DrilledRow from LogEntry
- * @phpstan-import-type FallenLink from LogEntry
  */
 final readonly class LogFiles
 {
@@ -39,7 +39,7 @@ final readonly class LogFiles
     private const MAX_FALLEN = 200;
     private const MAX_COUNT = 1e6;
 
-    public function __construct(private Logbook $logbook, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
+    public function __construct(private Logbook $logbook, private LogEntries $logEntries, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
     {
     }
 
@@ -61,7 +61,8 @@ final readonly class LogFiles
         yield Csv::line(self::COLUMNS);
         foreach ($this->entries() as $entry) {
             $document = $this->document($entry);
-            $head = [$document['key'], $document['day'], $document['session'], $document['course'] ?? '', $document['coach'], $document['lengthMs'], $document['workMs'], $document['orthodox'], $document['southpaw'], $entry->levels[1] ?? '', $entry->levels[2] ?? '', $entry->levels[3] ?? '', $document['effort'], $document['note']];
+            $levels = $entry->attendance()->levels;
+            $head = [$document['key'], $document['day'], $document['session'], $document['course'] ?? '', $document['coach'], $document['lengthMs'], $document['workMs'], $document['orthodox'], $document['southpaw'], $levels[1] ?? '', $levels[2] ?? '', $levels[3] ?? '', $document['effort'], $document['note']];
             $told = [];
             foreach ([] === $document['drilled'] ? [null] : $document['drilled'] as $row) {
                 $chain = null === $row ? '' : $row['stance'].' '.$row['chain'];
@@ -82,7 +83,7 @@ final readonly class LogFiles
      *
      * @return array{new: int, known: int, next: int|null, total: int} next: from where to go on; null at the end
      *
-     * @throws ApiProblem when it cannot be read, with the place
+     * @throws Refused when it cannot be read, with the place
      */
     public function import(string $text, User $editor, int $from = 0): array
     {
@@ -92,8 +93,11 @@ final readonly class LogFiles
         }
         $total = \count($entries);
         $entries = \array_slice($entries, $from, self::STEP, true);
-        $courses = array_flip($this->courses->names());
-        $known = $this->logbook->known(array_map(strval(...), array_keys($entries)));
+        $courses = [];
+        foreach ($this->courses->all() as $course) {
+            $courses[$course->name()] = $course;
+        }
+        $known = $this->logEntries->known(array_map(strval(...), array_keys($entries)));
         $new = [];
         foreach ($entries as $key => $entry) {
             if (!isset($known[(string) $key])) {
@@ -117,9 +121,9 @@ final readonly class LogFiles
     {
         $after = ['0000-00-00', 0];
         do {
-            $entries = $this->logbook->after($after[0], $after[1], self::BATCH);
+            $entries = $this->logEntries->after($after[0], $after[1], self::BATCH);
             foreach ($entries as $entry) {
-                $after = [$entry->day, $entry->id];
+                $after = [$entry->day(), $entry->id()];
                 yield $entry;
             }
         } while (self::BATCH === \count($entries));
@@ -129,20 +133,20 @@ final readonly class LogFiles
     private function document(LogEntry $entry): array
     {
         return [
-            'key' => $entry->key,
-            'day' => $entry->day,
-            'session' => $entry->name,
-            'course' => $entry->course['name'] ?? null,
-            'coach' => $entry->coach['name'],
-            'lengthMs' => $entry->lengthMs,
-            'workMs' => $entry->workMs,
-            'orthodox' => $entry->orthodox,
-            'southpaw' => $entry->southpaw,
-            'levels' => (object) $entry->levels,
-            'effort' => $entry->effort,
-            'note' => $entry->note,
-            'drilled' => array_map(static fn (array $row): array => ['combination' => $row['name'], 'chain' => $row['notation'], 'stance' => $row['stance'], 'thrown' => $row['thrown'], 'medium' => $row['medium'], 'level' => $row['level'], 'ms' => $row['ms'], 'otherMs' => $row['other_ms'], 'repetitions' => $row['repetitions'], 'strikes' => $row['strikes']], $entry->drilled),
-            'fallen' => array_map(static fn (array $row): array => ['chain' => $row['notation'], 'stance' => $row['stance'], 'link' => $row['link']], $entry->fallen),
+            'key' => $entry->key(),
+            'day' => $entry->day(),
+            'session' => $entry->name(),
+            'course' => $entry->course()?->name(),
+            'coach' => $entry->coachName(),
+            'lengthMs' => $entry->lengthMs(),
+            'workMs' => $entry->workMs(),
+            'orthodox' => $entry->attendance()->orthodox,
+            'southpaw' => $entry->attendance()->southpaw,
+            'levels' => (object) $entry->attendance()->levels,
+            'effort' => $entry->effort(),
+            'note' => $entry->note(),
+            'drilled' => array_map(static fn (DrilledRow $row): array => ['combination' => $row->name, 'chain' => $row->notation, 'stance' => $row->stance->value, 'thrown' => $row->thrown, 'medium' => $row->medium->value, 'level' => $row->level, 'ms' => $row->ms, 'otherMs' => $row->otherMs, 'repetitions' => $row->repetitions, 'strikes' => $row->strikes], $entry->drilled()),
+            'fallen' => array_map(static fn (FallenLink $link): array => ['chain' => $link->notation, 'stance' => $link->stance->value, 'link' => $link->link], $entry->fallen()),
         ];
     }
 
@@ -207,11 +211,9 @@ final readonly class LogFiles
 
     /**
      * @param array<array-key, mixed> $entry
-     * @param array<string, int> $courses ids by name
-     *
-     * @return array{array<string, mixed>, list<DrilledRow>, list<FallenLink>}
+     * @param array<string, Course> $courses by name
      */
-    private function read(array $entry, array $courses, string $where): array
+    private function read(array $entry, array $courses, string $where): EntryDraft
     {
         $text = static fn (mixed $value, int $most): string => \is_string($value) ? mb_substr($value, 0, $most) : '';
         $whole = static fn (mixed $value, int $least, int $most): ?int => is_numeric($value) ? max($least, min($most, (int) $value)) : null;
@@ -244,29 +246,32 @@ final readonly class LogFiles
         }
         $drilled = [];
         foreach (\is_array($entry['drilled'] ?? null) ? $entry['drilled'] : [] as $row) {
-            if (!\is_array($row) || null === Medium::tryFrom($text($row['medium'] ?? null, 10)) || null === Stance::tryFrom($text($row['stance'] ?? null, 10))) {
+            $row = \is_array($row) ? $row : [];
+            $medium = Medium::tryFrom($text($row['medium'] ?? null, 10));
+            $stance = Stance::tryFrom($text($row['stance'] ?? null, 10));
+            if (null === $medium || null === $stance) {
                 throw self::wrong($where.': what was drilled needs a stance and a medium.');
             }
-            $stance = Stance::from($text($row['stance'] ?? null, 10));
             $chain = $this->chain($row['chain'] ?? null, $stance, $where);
-            $drilled[] = [
-                'combination_id' => null === $chain ? null : $chain[1],
-                'name' => $text($row['combination'] ?? null, 120),
-                'notation' => $chain[0] ?? null,
-                'stance' => $stance->value,
-                'thrown' => $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null,
-                'medium' => $text($row['medium'] ?? null, 10),
-                'level' => $whole($row['level'] ?? null, 1, 3),
-                'ms' => $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0,
-                'other_ms' => $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0,
-                'repetitions' => $count($row['repetitions'] ?? null),
-                'strikes' => $count($row['strikes'] ?? null),
-            ];
+            $drilled[] = new DrilledRow(
+                $chain[1] ?? null,
+                $text($row['combination'] ?? null, 120),
+                $chain[0] ?? null,
+                $stance,
+                $this->chain($row['thrown'] ?? null, $stance, $where)[0] ?? null,
+                $medium,
+                $whole($row['level'] ?? null, 1, 3),
+                $whole($row['ms'] ?? null, 0, 86_400_000) ?? 0,
+                $whole($row['otherMs'] ?? null, 0, 86_400_000) ?? 0,
+                $count($row['repetitions'] ?? null),
+                $count($row['strikes'] ?? null),
+            );
         }
         $fallen = [];
         foreach (\is_array($entry['fallen'] ?? null) ? $entry['fallen'] : [] as $row) {
-            if (\is_array($row) && null !== Stance::tryFrom($text($row['stance'] ?? null, 10))) {
-                $fallen[] = ['notation' => $text($row['chain'] ?? null, 4000), 'stance' => $text($row['stance'] ?? null, 10), 'link' => $whole($row['link'] ?? null, 0, 63) ?? 0];
+            $stance = \is_array($row) ? Stance::tryFrom($text($row['stance'] ?? null, 10)) : null;
+            if (\is_array($row) && null !== $stance) {
+                $fallen[] = new FallenLink($text($row['chain'] ?? null, 4000), $stance, $whole($row['link'] ?? null, 0, 63) ?? 0);
             }
         }
         $levels = [];
@@ -277,21 +282,21 @@ final readonly class LogFiles
         }
         $work = $whole($entry['workMs'] ?? null, 0, 86_400_000) ?? 0;
 
-        return [[
-            'course_id' => $courses[$text($entry['course'] ?? null, 80)] ?? null,
-            'name' => $text($entry['session'] ?? null, 120),
-            'day' => $day,
-            'length_ms' => $whole($entry['lengthMs'] ?? null, 0, 86_400_000) ?? $work,
-            'work_ms' => $work,
-            'coach_id' => null,
-            'coach' => $text($entry['coach'] ?? null, 120),
-            'orthodox' => $whole($entry['orthodox'] ?? null, 0, 500),
-            'southpaw' => $whole($entry['southpaw'] ?? null, 0, 500),
-            'levels' => json_encode((object) $levels, \JSON_THROW_ON_ERROR),
-            'effort' => $whole($entry['effort'] ?? null, 0, 10),
-            'note' => $text($entry['note'] ?? null, 2000),
-            'is_checked' => 1,
-        ], $drilled, $fallen];
+        return new EntryDraft(
+            $courses[$text($entry['course'] ?? null, 80)] ?? null,
+            $text($entry['session'] ?? null, 120),
+            $day,
+            $whole($entry['lengthMs'] ?? null, 0, 86_400_000) ?? $work,
+            $work,
+            null,
+            $text($entry['coach'] ?? null, 120),
+            new Attendance($whole($entry['orthodox'] ?? null, 0, 500), $whole($entry['southpaw'] ?? null, 0, 500), $levels),
+            $whole($entry['effort'] ?? null, 0, 10),
+            $text($entry['note'] ?? null, 2000),
+            true,
+            $drilled,
+            $fallen,
+        );
     }
 
     /** @return array{string, int|null}|null the chain as it is stored, and the combination in use that has it */
@@ -306,8 +311,8 @@ final readonly class LogFiles
         return [$notation, [] === $found ? null : reset($found)[0]->id];
     }
 
-    private static function wrong(string $message): ApiProblem
+    private static function wrong(string $message): Refused
     {
-        return new ApiProblem(422, 'invalid', $message);
+        return new Invalid($message);
     }
 }

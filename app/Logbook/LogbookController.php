@@ -21,7 +21,7 @@ final readonly class LogbookController
 {
     private const SIZE = 30;
 
-    public function __construct(private Logbook $logbook, private RunRecorder $recorder, private EntrySerializer $serializer, private Accounts $accounts, private GymNumberings $numberings)
+    public function __construct(private Logbook $logbook, private LogEntries $entries, private RunRecorder $recorder, private EntrySerializer $serializer, private Accounts $accounts, private GymNumberings $numberings)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class LogbookController
     public function list(#[MapQueryParameter] ?int $course = null, #[MapQueryParameter] bool $unchecked = false, #[MapQueryParameter] bool $removed = false, #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1): JsonResponse
     {
         $this->recorder->catchUp();
-        [$entries, $total] = $this->logbook->page($course, $unchecked, $removed, $page, self::SIZE);
+        [$entries, $total] = $this->entries->page($course, $unchecked, $removed, $page, self::SIZE);
         $coaches = $this->accounts->names();
 
         return new JsonResponse([
@@ -41,7 +41,7 @@ final readonly class LogbookController
             'total' => $total,
             'page' => $page,
             'size' => self::SIZE,
-            'unchecked' => $this->logbook->unchecked(),
+            'unchecked' => $this->entries->countUnchecked(),
             'coaches' => array_map(static fn (int $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($coaches), $coaches),
         ]);
     }
@@ -55,7 +55,7 @@ final readonly class LogbookController
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
     public function read(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->logbook->get($id), $user);
+        return $this->answer($this->entries->get($id), $user);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
@@ -79,7 +79,7 @@ final readonly class LogbookController
     private function answer(LogEntry $entry, User $user, int $status = 200): JsonResponse
     {
         $response = new JsonResponse($this->serializer->of($entry, $this->numberings->of($user)), $status);
-        $response->setEtag((string) $entry->version);
+        $response->setEtag((string) $entry->version());
 
         return $response;
     }

@@ -33,18 +33,18 @@ final readonly class MonthReport
         return [
             'month' => $month,
             'gym' => $this->gym->name(),
-            'sessions' => $sum['sessions'],
-            'workMs' => $sum['workMs'],
+            'sessions' => $sum->sessions,
+            'workMs' => $sum->workMs,
             ...$this->attended($period),
-            'before' => ['month' => substr($before->from, 0, 7), 'sessions' => $was['sessions'], 'workMs' => $was['workMs']],
-            'sum' => Reports::figures($sum['figures']),
+            'before' => ['month' => substr($before->from, 0, 7), 'sessions' => $was->sessions, 'workMs' => $was->workMs],
+            'sum' => Reports::figures($sum->figures),
             'weapons' => Reports::families(),
             'courses' => $this->courses($period),
             'days' => $this->days($period),
             'most' => $this->most($period, $numbering),
             'fell' => $this->fell($period, $numbering),
             'neglected' => $this->neglected($period, $numbering),
-            'findings' => LoadFindings::of($sum['figures']),
+            'findings' => LoadFindings::of($sum->figures),
         ];
     }
 
@@ -63,7 +63,10 @@ final readonly class MonthReport
         /** @var list<array{course_id: int|string|null, sessions: int|string, work_ms: int|string}> $rows */
         $rows = $this->connection->fetchAllAssociative('SELECT course_id, COUNT(*) AS sessions, SUM(work_ms) AS work_ms FROM log_entry WHERE removed_at IS NULL AND day BETWEEN ? AND ? GROUP BY course_id ORDER BY work_ms DESC', [$period->from, $period->to]);
 
-        $names = $this->courses->names();
+        $names = [];
+        foreach ($this->courses->all() as $course) {
+            $names[$course->id()] = $course->name();
+        }
 
         return array_map(static fn (array $row): array => ['name' => $names[(int) $row['course_id']] ?? 'Without a course', 'sessions' => (int) $row['sessions'], 'workMs' => (int) $row['work_ms']], $rows);
     }

@@ -10,15 +10,14 @@ use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\Course\Courses;
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\NotFound;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\InvalidChain;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
-use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
@@ -49,14 +48,14 @@ final readonly class Paths
     /** @return array<string, mixed> */
     public function of(int $course, int $combination, Numbering $numbering): array
     {
-        $content = $this->courses->get($course)->content;
-        $rules = $this->rules->named($content['rules']);
-        $options = new CheckOptions($rules, 1.0, Medium::from($content['medium']), Group::from($content['group']));
-        $target = $this->combinations->summaries([$combination])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination.');
+        $content = $this->courses->get($course)->content();
+        $rules = $this->rules->named($content->rules);
+        $options = new CheckOptions($rules, 1.0, $content->medium, $content->group);
+        $target = $this->combinations->summaries([$combination])[0] ?? throw new NotFound('There is no such combination.');
         $goal = $this->inStance($target);
         $known = $this->known($course);
         $stage = Stage::of('target', Sequence::of($goal->chain));
-        $level = max(...$content['levels'], ...[$target->content->level]);
+        $level = max($content->hardestLevel(), $target->content->level);
         $stages = [];
         foreach ($this->chains->flowing($level, self::without($rules), self::MOST) as [$id, $sequence]) {
             if ($id !== $combination) {
@@ -212,7 +211,7 @@ final readonly class Paths
     private function inStance(CombinationSummary $summary): ChainInStance
     {
         $stance = $summary->content->stance;
-        $chain = $this->reader->read($summary->content->notation, Numbering::named('parity'), $stance)->chain ?? throw new ApiProblem(409, 'not-now', 'This chain cannot be read.');
+        $chain = $this->reader->read($summary->content->notation, Numbering::named('parity'), $stance)->chain ?? throw new Conflict('not-now', 'This chain cannot be read.');
 
         return new ChainInStance($chain, $stance);
     }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 
 /** Some days, both of which count. */
 final readonly class Period
@@ -22,7 +23,7 @@ final readonly class Period
      * @param string|null $from twelve weeks before the last day when null
      * @param string|null $to today when null
      *
-     * @throws ApiProblem when one is no day
+     * @throws Refused when one is no day
      */
     public static function of(?string $from, ?string $to, \DateTimeImmutable $today): self
     {
@@ -38,7 +39,7 @@ final readonly class Period
         return new self($from, $to);
     }
 
-    /** @throws ApiProblem when it is no month such as 2026-11 */
+    /** @throws Refused when it is no month such as 2026-11 */
     public static function month(string $month): self
     {
         $first = \DateTimeImmutable::createFromFormat('!Y-m-d', $month.'-01');
@@ -76,8 +77,8 @@ final readonly class Period
         );
     }
 
-    private static function wrong(string $field, string $message): ApiProblem
+    private static function wrong(string $field, string $message): Refused
     {
-        return new ApiProblem(422, 'invalid', $message, ['violations' => [['field' => $field, 'message' => $message]]]);
+        return Invalid::field($field, $message);
     }
 }

@@ -9,6 +9,8 @@ use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\HouseRules\GymHouseRules;
+use Periplus\App\Measure\KeptLink;
+use Periplus\App\Measure\KeptMeasurement;
 use Periplus\App\Measure\Measurements;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Check\Check;
@@ -23,8 +25,6 @@ use Periplus\Core\Technique\Strike;
 
 /**
  * What the logbook tells.
- *
- * @phpstan-import-type Kept from Measurements
  */
 final readonly class Reports
 {
@@ -83,13 +83,13 @@ final readonly class Reports
      */
     public function load(Period $period, ?int $course): array
     {
-        $known = array_column($this->weeks->between($period->from, $period->to, $course), null, 'week');
+        $known = $this->weeks->between($period->from, $period->to, $course);
         $weeks = [];
         $sum = [];
         foreach ($period->weeks() as $week) {
-            $row = $known[$week] ?? ['week' => $week, 'sessions' => 0, 'workMs' => 0, 'figures' => []];
-            $weeks[] = ['week' => $week, 'sessions' => $row['sessions'], 'workMs' => $row['workMs'], ...self::figures($row['figures']), 'strikesThrown' => (object) self::among($row['figures'], 'strike', array_keys(Catalogue::builtIn()->strikes), true)];
-            foreach ($row['figures'] as $name => $value) {
+            $row = $known[$week] ?? new SessionSum();
+            $weeks[] = ['week' => $week, 'sessions' => $row->sessions, 'workMs' => $row->workMs, ...self::figures($row->figures), 'strikesThrown' => (object) self::among($row->figures, 'strike', array_keys(Catalogue::builtIn()->strikes), true)];
+            foreach ($row->figures as $name => $value) {
                 $sum[$name] = ($sum[$name] ?? 0.0) + $value;
             }
         }
@@ -117,7 +117,7 @@ final readonly class Reports
         foreach ($rows as $row) {
             $troubles[(int) $row['combination_id']][(int) $row['chain']][(int) $row['link']] = (int) $row['fell'];
         }
-        $measured = $this->measurements->all();
+        $measured = $this->measurements->newest();
         $ids = array_values(array_unique([...array_keys($troubles), ...array_keys($measured)]));
         $times = $this->times($ids, $where, $values);
         $links = [];
@@ -134,7 +134,7 @@ final readonly class Reports
 
     /**
      * @param array<int, array<int, int>> $fallen how often, by the digest of the chain and the place of the link
-     * @param list<Kept> $measured
+     * @param list<KeptMeasurement> $measured
      *
      * @return list<array{summary: CombinationSummary, disagrees: bool, weight: float, ...}>
      */
@@ -151,9 +151,9 @@ final readonly class Reports
         $links = [];
         foreach ($result->timing->links as $at => $link) {
             $fell = $fallen[crc32($content->notation)][$at] ?? 0;
-            $measures = array_values(array_filter(array_merge(...array_map(static fn (array $one): array => $one['links'], $measured)), static fn (array $one): bool => $one['from'] <= $at && $at < $one['to'] && null !== $one['median']));
-            $slower = \count(array_filter($measures, static fn (array $one): bool => MeasuredVerdict::Stops->value === $one['verdict']));
-            $faster = \count(array_filter($measures, static fn (array $one): bool => MeasuredVerdict::Faster->value === $one['verdict']));
+            $measures = array_values(array_filter(array_merge(...array_map(static fn (KeptMeasurement $one): array => $one->links(), $measured)), static fn (KeptLink $one): bool => $one->covers($at) && null !== $one->median));
+            $slower = \count(array_filter($measures, static fn (KeptLink $one): bool => MeasuredVerdict::Stops === $one->verdict));
+            $faster = \count(array_filter($measures, static fn (KeptLink $one): bool => MeasuredVerdict::Faster === $one->verdict));
             if (0 === $fell + $slower + $faster) {
                 continue;
             }
@@ -218,9 +218,9 @@ final readonly class Reports
     /** @return list<array{week: string, workMs: int, sessions: int}> */
     private function byWeek(Period $period, ?int $course): array
     {
-        $known = array_column($this->weeks->between($period->from, $period->to, $course), null, 'week');
+        $known = $this->weeks->between($period->from, $period->to, $course);
 
-        return array_map(static fn (string $week): array => ['week' => $week, 'workMs' => $known[$week]['workMs'] ?? 0, 'sessions' => $known[$week]['sessions'] ?? 0], $period->weeks());
+        return array_map(static fn (string $week): array => ['week' => $week, 'workMs' => $known[$week]->workMs ?? 0, 'sessions' => $known[$week]->sessions ?? 0], $period->weeks());
     }
 
     /**

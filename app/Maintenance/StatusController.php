@@ -10,8 +10,9 @@ use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\GymKind;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Gym\HasQuota;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\PlainText;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\NotFound;
 use Periplus\App\Wall\Wall;
 use Periplus\App\Wall\Walls;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -66,8 +67,8 @@ final readonly class StatusController
             'certificateEnd' => '' === $this->certificateEnd ? null : $this->certificateEnd,
             'walls' => array_map(
                 static fn (Wall $wall): array => [
-                    'name' => $wall->name,
-                    'seenAt' => $wall->seenAt?->format(\DATE_ATOM),
+                    'name' => $wall->name(),
+                    'seenAt' => $wall->seenAt()?->format(\DATE_ATOM),
                 ],
                 $this->walls->all(),
             ),
@@ -113,7 +114,7 @@ final readonly class StatusController
     public function take(#[CurrentUser] User $user): JsonResponse
     {
         if (null === $this->state->copy()) {
-            throw new ApiProblem(409, 'no-copy', 'There is no restored copy. Restore a backup to a copy first.');
+            throw new Conflict('no-copy', 'There is no restored copy. Restore a backup to a copy first.');
         }
         $this->audit->add($user->id(), 'gym.restored', 'put a restored copy in place of the gym', 'status');
 
@@ -133,11 +134,7 @@ final readonly class StatusController
     public function found(#[MapRequestPayload(acceptFormat: 'json')] FoundRequest $request): JsonResponse
     {
         if (GymKind::Demo !== $this->gyms->get()->kind()) {
-            throw new ApiProblem(
-                409,
-                'not-the-demo',
-                'This is a gym of your own already. Only the demo is replaced from here.',
-            );
+            throw new Conflict('not-the-demo', 'This is a gym of your own already. Only the demo is replaced from here.');
         }
 
         return $this->asked($this->state->ask(MaintenanceJob::Found, PlainText::line($request->name)));
@@ -147,20 +144,12 @@ final readonly class StatusController
     #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function progress(string $key): JsonResponse
     {
-        return new JsonResponse($this->state->progress($key) ?? throw new ApiProblem(
-            404,
-            'not-found',
-            'There is no such job.',
-        ));
+        return new JsonResponse($this->state->progress($key) ?? throw new NotFound('There is no such job.'));
     }
 
     private function path(string $name): string
     {
-        return $this->state->backup($name) ?? throw new ApiProblem(
-            404,
-            'not-found',
-            'There is no such backup any more.',
-        );
+        return $this->state->backup($name) ?? throw new NotFound('There is no such backup any more.');
     }
 
     private function asked(string $key): JsonResponse

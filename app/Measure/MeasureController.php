@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Measure;
 
 use Periplus\App\Account\User;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Store\Invalid;
 use Periplus\Core\Measure\Onsets;
 use Periplus\Core\Measure\Synthesis;
 use Periplus\Core\Measure\Wave;
@@ -45,11 +45,9 @@ final readonly class MeasureController
     #[Route('/api/combinations/{id<\d{1,9}>}/measurements', methods: 'POST')]
     public function keep(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        if (null === $request->id) {
-            throw new ApiProblem(422, 'invalid', 'What is kept needs an id.', ['violations' => [['field' => 'id', 'message' => 'What is kept needs an id.']]]);
-        }
+        $key = $request->id ?? throw Invalid::field('id', 'What is kept needs an id.');
 
-        return new JsonResponse(['id' => $this->measurements->keep($id, $request, $user)], 201);
+        return new JsonResponse(['id' => $this->measurements->keep($id, $key, $request, $user)->id()], 201);
     }
 
     #[Route('/api/measurements/{id<\d{1,9}>}/remove', methods: 'POST')]
@@ -63,7 +61,7 @@ final readonly class MeasureController
     #[Route('/api/measurements/{id<\d{1,9}>}/restore', methods: 'POST')]
     public function restore(int $id, #[CurrentUser] User $user): Response
     {
-        $this->measurements->remove($id, $user, false);
+        $this->measurements->restore($id, $user);
 
         return new Response(status: 204);
     }
@@ -76,7 +74,7 @@ final readonly class MeasureController
         try {
             $wave = Wave::read($request->getContent());
         } catch (\DomainException $unreadable) {
-            throw new ApiProblem(422, 'invalid', $unreadable->getMessage());
+            throw new Invalid($unreadable->getMessage());
         }
 
         return new JsonResponse(['lengthMs' => round($wave->length(), 1), 'peaks' => $wave->peaks(self::PEAKS), 'onsets' => Onsets::of($wave)]);

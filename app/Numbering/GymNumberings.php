@@ -4,19 +4,29 @@ declare(strict_types=1);
 
 namespace Periplus\App\Numbering;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Exception\ConnectionException;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\Gyms;
+use Periplus\App\Gym\LibraryLock;
 use Periplus\App\Http\LastKnown;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Versions;
 use Periplus\Core\Notation\Numbering;
+use Psr\Clock\ClockInterface;
 
 /**
  * The numberings of this gym: the built-in ones, and those the head coach made.
  *
+ * @extends ServiceEntityRepository<OwnNumbering>
+ *
  * @phpstan-import-type Content from Numbering
  */
-final class GymNumberings
+final class GymNumberings extends ServiceEntityRepository
 {
     private const COPY = 'numbering.';
     /** s */
@@ -25,14 +35,23 @@ final class GymNumberings
     /** @var array<string, Numbering> what was read during this request */
     private array $read = [];
 
-    public function __construct(private readonly Connection $connection, private readonly LastKnown $lastKnown)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly LastKnown $lastKnown,
+        private readonly Gyms $gyms,
+        private readonly Accounts $accounts,
+        private readonly Versions $versions,
+        private readonly LibraryLock $lock,
+        private readonly AuditLog $audit,
+        private readonly ClockInterface $clock,
+    ) {
+        parent::__construct($registry, OwnNumbering::class);
     }
 
-    /** @throws ApiProblem when the gym has no such numbering */
+    /** @throws Invalid when the gym has no such numbering */
     public function named(string $id): Numbering
     {
-        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw new ApiProblem(422, 'invalid', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), ['violations' => [['field' => 'numbering', 'message' => 'There is no such numbering.']]]);
+        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw Invalid::field('numbering', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), 'There is no such numbering.');
     }
 
     /** The numbering that a coach reads in. */
@@ -45,13 +64,10 @@ final class GymNumberings
     public function ofGym(): string
     {
         try {
-            /** @var string $numbering */
-            $numbering = $this->connection->fetchOne('SELECT numbering FROM gym WHERE id = 1');
+            return $this->gyms->get()->numbering();
         } catch (ConnectionException) {
             return 'parity';
         }
-
-        return $numbering;
     }
 
     /** @return array<string, array{Numbering, int|null}> by id: the numbering and its version; built-in ones have none, and are there while the database is away */
@@ -59,13 +75,11 @@ final class GymNumberings
     {
         $all = array_map(static fn (Numbering $numbering): array => [$numbering, null], Numbering::builtIn());
         try {
-            $rows = $this->connection->fetchAllAssociative('SELECT id, content, version FROM numbering ORDER BY id');
+            foreach ($this->findBy([], ['id' => 'ASC']) as $own) {
+                $all[$own->id()] = [$own->numbering(), $own->version()];
+            }
         } catch (ConnectionException) {
-            return $all;
-        }
-        /** @var array{id: string, content: string, version: int|string} $row */
-        foreach ($rows as $row) {
-            $all[$row['id']] = [self::numbering($row['id'], $row['content']), (int) $row['version']];
+            // The built-in ones are there.
         }
 
         return $all;
@@ -74,60 +88,63 @@ final class GymNumberings
     /** @return list<string> names of the coaches who read in the gym's numbering because they chose none */
     public function followers(): array
     {
-        $names = $this->connection->fetchFirstColumn('SELECT name FROM user WHERE active = 1 AND numbering IS NULL ORDER BY name');
-
-        return array_values(array_filter($names, is_string(...)));
+        return array_values(array_map(
+            static fn (User $coach): string => $coach->name(),
+            array_filter($this->accounts->active(), static fn (User $coach): bool => null === $coach->numbering()),
+        ));
     }
 
     /** @return array<string, list<string>> by numbering the names of the coaches who read in it */
     public function readers(): array
     {
         $readers = [];
-        foreach ($this->connection->fetchAllAssociative('SELECT name, numbering FROM user WHERE active = 1 ORDER BY name') as $row) {
-            $readers[\is_string($row['numbering']) ? $row['numbering'] : $this->ofGym()][] = \is_string($row['name']) ? $row['name'] : '';
+        foreach ($this->accounts->active() as $coach) {
+            $readers[$coach->numbering() ?? $this->ofGym()][] = $coach->name();
         }
 
         return $readers;
     }
 
-    /** The version, held until the transaction ends; null when there is none of that id. */
-    public function version(string $id): ?int
+    /** @param int|null $basedOn the version that was looked at; null for a new one */
+    public function save(Numbering $numbering, ?int $basedOn, User $editor): OwnNumbering
     {
-        /** @var int|string|false $version */
-        $version = $this->connection->fetchOne('SELECT version FROM numbering WHERE id = ? FOR UPDATE', [$id]);
+        $entities = $this->getEntityManager();
+        $saved = $entities->wrapInTransaction(function () use ($entities, $numbering, $basedOn, $editor): OwnNumbering {
+            $this->lock->take();
+            [$by, $now] = [$this->accounts->managed($editor), $this->clock->now()];
+            if (null !== $basedOn) {
+                $own = $this->versions->change(OwnNumbering::class, $numbering->id, $basedOn, 'There is no such numbering.', static fn (OwnNumbering $own) => $own->change($numbering, $by, $now));
+            } elseif (null === $this->find($numbering->id)) {
+                $entities->persist($own = new OwnNumbering($numbering, $by, $now));
+            } else {
+                throw new Conflict('name-taken', 'There is a numbering of this name already. Choose another name.');
+            }
+            $this->audit->add($editor->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$numbering->id);
 
-        return false === $version ? null : (int) $version;
+            return $own;
+        });
+        // Nobody goes on with what was read before.
+        unset($this->read[$numbering->id]);
+        $this->lastKnown->forget(self::COPY.$numbering->id);
+
+        return $saved;
     }
 
-    public function store(Numbering $numbering, int $editor, \DateTimeImmutable $now): void
+    /** Makes it the numbering of whoever has not chosen one. */
+    public function useForGym(Numbering $numbering, User $editor): void
     {
-        $this->connection->executeStatement(
-            'INSERT INTO numbering (id, content, editor_id, updated_at) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE content = VALUES(content), editor_id = VALUES(editor_id), updated_at = VALUES(updated_at), version = version + 1',
-            [$numbering->id, json_encode($numbering->content(), \JSON_THROW_ON_ERROR), $editor, $now->format('Y-m-d H:i:s')],
-        );
-    }
-
-    /** Once a changed numbering is in place, nobody goes on with what was read before. */
-    public function forget(string $id): void
-    {
-        unset($this->read[$id]);
-        $this->lastKnown->forget(self::COPY.$id);
+        $this->getEntityManager()->wrapInTransaction(function () use ($numbering, $editor): void {
+            $this->lock->take();
+            $this->gyms->useNumbering($numbering->id);
+            $this->audit->add($editor->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
+        });
     }
 
     private function own(string $id): ?Numbering
     {
-        return self::numbering($id, $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): mixed => $this->connection->fetchOne('SELECT content FROM numbering WHERE id = ?', [$id])));
-    }
+        /** @var Content|null $content */
+        $content = $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): ?array => $this->find($id)?->content());
 
-    /** @return ($content is string ? Numbering : Numbering|null) */
-    private static function numbering(string $id, mixed $content): ?Numbering
-    {
-        if (!\is_string($content)) {
-            return null;
-        }
-        /** @var Content $read */
-        $read = json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
-
-        return Numbering::of($id, $read);
+        return null === $content ? null : Numbering::of($id, $content);
     }
 }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\Numbering;
 
-use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
-use Periplus\App\Audit\AuditLog;
-use Periplus\App\Gym\LibraryLock;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\IfMatch;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Invalid;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Notation\NumberedStrike;
 use Periplus\Core\Notation\Numbering;
@@ -19,7 +18,6 @@ use Periplus\Core\Notation\ReadingProblem;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -35,14 +33,11 @@ final readonly class NumberingController
     private const LOOKED_AT = 400;
 
     public function __construct(
-        private Connection $connection,
         private Catalogue $catalogue,
         private GymNumberings $numberings,
         private StoredChains $chains,
         private Reader $reader,
-        private LibraryLock $lock,
-        private AuditLog $audit,
-        private ClockInterface $clock,
+        private Accounts $accounts,
     ) {
     }
 
@@ -89,30 +84,19 @@ final readonly class NumberingController
     public function save(string $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         if (isset(Numbering::builtIn()[$id])) {
-            throw new ApiProblem(409, 'built-in', 'A built-in numbering stays as it is. Save yours under another name.');
+            throw new Conflict('built-in', 'A built-in numbering stays as it is. Save yours under another name.');
         }
         $content = $request->content();
         foreach ((new NumberingReview($this->catalogue))->problems($content) as $problem) {
             if ($problem['stops']) {
-                throw new ApiProblem(422, 'invalid', 'This numbering cannot be saved yet. '.$problem['message']);
+                throw new Invalid('This numbering cannot be saved yet. '.$problem['message']);
             }
         }
         $basedOn = $http->headers->has('If-None-Match') ? null : IfMatch::version($http);
         $numbering = Numbering::of($id, $content);
-        $this->connection->transactional(function () use ($id, $basedOn, $numbering, $user): void {
-            $this->lock->take();
-            $version = $this->numberings->version($id);
-            if ($version !== $basedOn) {
-                throw null === $basedOn
-                    ? new ApiProblem(409, 'name-taken', 'There is a numbering of this name already. Choose another name.')
-                    : new ApiProblem(412, 'changed-meanwhile', 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.');
-            }
-            $this->numberings->store($numbering, $user->id(), $this->clock->now());
-            $this->audit->add($user->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$id);
-        });
-        $this->numberings->forget($id);
+        $saved = $this->numberings->save($numbering, $basedOn, $user);
 
-        return new JsonResponse([...$this->numbering($numbering), 'version' => ($basedOn ?? 0) + 1, 'isBuiltIn' => false], null === $basedOn ? 201 : 200);
+        return new JsonResponse([...$this->numbering($numbering), 'version' => $saved->version(), 'isBuiltIn' => false], null === $basedOn ? 201 : 200);
     }
 
     /** The numbering of whoever has not chosen one. */
@@ -120,12 +104,7 @@ final readonly class NumberingController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function choose(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
     {
-        $numbering = $this->numberings->named((string) $request->numbering);
-        $this->connection->transactional(function () use ($numbering, $user): void {
-            $this->lock->take();
-            $this->connection->update('gym', ['numbering' => $numbering->id], ['id' => 1]);
-            $this->audit->add($user->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
-        });
+        $this->numberings->useForGym($this->numberings->named((string) $request->numbering), $user);
 
         return new Response(status: 204);
     }
@@ -134,7 +113,8 @@ final readonly class NumberingController
     #[Route('/api/me/numbering', methods: 'PUT')]
     public function read(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
     {
-        $this->connection->update('user', ['numbering' => null === $request->numbering ? null : $this->numberings->named($request->numbering)->id], ['id' => $user->id()]);
+        $numbering = null === $request->numbering ? null : $this->numberings->named($request->numbering)->id;
+        $this->accounts->readIn($user, $numbering);
 
         return new Response(status: 204);
     }
@@ -148,7 +128,7 @@ final readonly class NumberingController
         $lines = preg_split('/\R/u', $request->text);
         $lines = false === $lines ? [] : $lines;
         if (\count($lines) > TranslateRequest::MOST_LINES) {
-            throw new ApiProblem(422, 'invalid', \sprintf('Translate at most %d lines at a time.', TranslateRequest::MOST_LINES));
+            throw new Invalid(\sprintf('Translate at most %d lines at a time.', TranslateRequest::MOST_LINES));
         }
         $rows = [];
         foreach ($lines as $at => $line) {

@@ -14,13 +14,13 @@ final readonly class Calendar
     {
     }
 
-    /** @param list<Plan> $plans with a start; those that are archived are cancelled */
+    /** @param list<PlanRow> $plans with a start; those that are archived are cancelled */
     public function of(array $plans, string $name): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Periplus//Sessions//EN', 'X-WR-CALNAME' => $name, 'X-WR-TIMEZONE' => $this->gym->timeZone()->getName(), 'METHOD' => 'PUBLISH']);
         $id = $this->gym->calendar();
         foreach ($plans as $plan) {
-            $start = null === $plan->startsAt ? null : $this->gym->moment($plan->startsAt);
+            $start = $plan->startsAt;
             if (null === $start) {
                 continue;
             }
@@ -32,8 +32,8 @@ final readonly class Calendar
                 'DTSTART' => $start,
                 'DTEND' => $start->modify('+'.max(60, intdiv($plan->lengthMs, 1000)).' seconds'),
                 'SUMMARY' => $plan->name,
-                'STATUS' => $plan->archived ? 'CANCELLED' : 'CONFIRMED',
-                'CATEGORIES' => $plan->course['name'] ?? 'Session',
+                'STATUS' => null !== $plan->archivedAt ? 'CANCELLED' : 'CONFIRMED',
+                'CATEGORIES' => $plan->courseName ?? 'Session',
             ]);
             $calendar->add($event);
         }

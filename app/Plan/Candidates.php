@@ -7,6 +7,7 @@ namespace Periplus\App\Plan;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
+use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
@@ -26,7 +27,7 @@ final readonly class Candidates
     /** A part of a large library is enough to choose from; chance takes it, from the seed. */
     private const MOST = 700;
 
-    public function __construct(private CombinationTable $combinations, private LineRenderer $lines, private Reader $reader, private CourseRecord $record)
+    public function __construct(private CombinationTable $combinations, private LineRenderer $lines, private Reader $reader, private CourseRecord $record, private GymSettings $gym)
     {
     }
 
@@ -70,7 +71,7 @@ final readonly class Candidates
                 \is_int(...),
             ));
             foreach ($ids as $id) {
-                $history[$id] = ['times' => 1 + ($history[$id]['times'] ?? 0), 'last' => $history[$id]['last'] ?? substr((string) $plan->startsAt, 0, 10), 'overdue' => null];
+                $history[$id] = ['times' => 1 + ($history[$id]['times'] ?? 0), 'last' => $history[$id]['last'] ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'), 'overdue' => null];
             }
         }
 

@@ -4,63 +4,154 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-/** A plan as it is stored. */
-final readonly class Plan
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\Course\Course;
+use Periplus\App\Store\HasVersion;
+use Periplus\App\Store\Versioned;
+
+/** A plan of a session, or a template for some. */
+#[ORM\Entity(repositoryClass: Plans::class)]
+#[ORM\Table(name: 'plan')]
+#[ORM\Index(name: 'by_start', columns: ['archived_at', 'starts_at'])]
+#[ORM\Index(name: 'by_course', columns: ['course_id', 'starts_at'])]
+#[ORM\Index(name: 'by_author', columns: ['author_id'])]
+#[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
+class Plan implements Versioned
 {
-    /**
-     * @param array{id: int, name: string}|null $course
-     * @param string|null $startsAt in the time of the gym, such as 2026-11-26T18:30
-     * @param array<mixed>|null $stored its content as it was written; null where it is a row of a list
-     * @param int $lengthMs as it was when it was saved
-     * @param int $problems how many it had then
-     * @param array{id: int, name: string} $author
-     * @param array{id: int, name: string} $editor
-     */
+    use HasVersion;
+
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(length: 120)]
+    private string $name;
+
+    #[ORM\ManyToOne]
+    private ?Course $course;
+
+    #[ORM\Column(options: ['default' => false])]
+    private bool $isTemplate;
+
+    /** In UTC. */
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $startsAt;
+
+    /** As it was when it was saved. */
+    #[ORM\Column]
+    private int $lengthMs;
+
+    #[ORM\Column]
+    private int $problems;
+
+    /** @var array<mixed> as it was written */
+    #[ORM\Column]
+    private array $content;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+    private User $editor;
+
+    #[ORM\Column]
+    private \DateTimeImmutable $updatedAt;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $archivedAt = null;
+
     public function __construct(
-        public int $id,
-        public int $version,
-        public string $name,
-        public ?array $course,
-        public bool $isTemplate,
-        public ?string $startsAt,
-        public int $lengthMs,
-        public int $problems,
-        private ?array $stored,
-        public array $author,
-        public array $editor,
-        public \DateTimeImmutable $updatedAt,
-        public bool $archived,
+        PlanDraft $draft,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $author,
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
     ) {
+        $this->write($draft, $author, $createdAt);
+    }
+
+    public function write(PlanDraft $draft, User $editor, \DateTimeImmutable $now): void
+    {
+        $this->name = $draft->name;
+        $this->course = $draft->course;
+        $this->isTemplate = $draft->isTemplate;
+        $this->startsAt = $draft->startsAt;
+        $this->lengthMs = $draft->lengthMs;
+        $this->problems = $draft->problems;
+        $this->content = $draft->content;
+        $this->edited($editor, $now);
+    }
+
+    public function archive(User $editor, \DateTimeImmutable $now): void
+    {
+        $this->archivedAt ??= $now;
+        $this->edited($editor, $now);
+    }
+
+    public function restore(User $editor, \DateTimeImmutable $now): void
+    {
+        $this->archivedAt = null;
+        $this->edited($editor, $now);
+    }
+
+    private function edited(User $editor, \DateTimeImmutable $now): void
+    {
+        $this->editor = $editor;
+        $this->updatedAt = $now;
+    }
+
+    public function draft(): PlanDraft
+    {
+        return new PlanDraft($this->name, $this->course, $this->isTemplate, $this->startsAt, $this->lengthMs, $this->problems, $this->content);
+    }
+
+    public function id(): int
+    {
+        return $this->id ?? throw new \LogicException('This plan is not stored yet.');
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function course(): ?Course
+    {
+        return $this->course;
     }
 
     /** @return array<mixed> as it was written */
     public function content(): array
     {
-        return $this->stored ?? throw new \LogicException('A row of a list has no content. Get the plan by its id.');
+        return $this->content;
     }
 
-    /** @return array<string, mixed> as lists have it */
-    public function row(): array
+    public function startsAt(): ?\DateTimeImmutable
     {
-        return [
-            'id' => $this->id,
-            'version' => $this->version,
-            'name' => $this->name,
-            'course' => $this->course,
-            'isTemplate' => $this->isTemplate,
-            'startsAt' => $this->startsAt,
-            'lengthMs' => $this->lengthMs,
-            'problems' => $this->problems,
-            'author' => $this->author,
-            'editor' => $this->editor,
-            'updatedAt' => $this->updatedAt->format(\DATE_ATOM),
-            'archived' => $this->archived,
-        ];
+        return $this->startsAt;
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function changedMeanwhile(): string
     {
-        return [...$this->row(), 'content' => (object) $this->content()];
+        return \sprintf('%s changed this session meanwhile. Nothing was overwritten.', $this->editor->name());
+    }
+
+    /** It as lists have it. */
+    public function row(): PlanRow
+    {
+        return new PlanRow(
+            $this->id(),
+            $this->version,
+            $this->name,
+            $this->course?->id(),
+            $this->course?->name(),
+            $this->isTemplate,
+            $this->startsAt,
+            $this->lengthMs,
+            $this->problems,
+            $this->author->id(),
+            $this->author->name(),
+            $this->editor->id(),
+            $this->editor->name(),
+            $this->updatedAt,
+            $this->archivedAt,
+        );
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Periplus\App\Plan;
 
 use Periplus\App\Account\User;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Http\IfMatch;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -19,7 +21,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/plans')]
 final readonly class PlanController
 {
-    public function __construct(private Plans $plans, private PlanCheck $check, private PlanPresence $presence)
+    public function __construct(private Plans $plans, private Planning $planning, private PlanCheck $check, private PlanPresences $presence, private GymSettings $gym)
     {
     }
 
@@ -27,7 +29,8 @@ final readonly class PlanController
     #[Route('', methods: 'GET')]
     public function list(#[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
     {
-        $row = static fn (Plan $plan): array => $plan->row();
+        $zone = $this->gym->timeZone();
+        $row = static fn (PlanRow $plan): array => $plan->toArray($zone);
 
         return new JsonResponse([
             'plans' => array_map($row, $this->plans->between($from, $to, $course)),
@@ -39,7 +42,7 @@ final readonly class PlanController
     #[Route('', methods: 'POST')]
     public function create(#[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->plans->create($request, $user), 201);
+        return $this->answer($this->planning->create($request, $user), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
@@ -51,19 +54,19 @@ final readonly class PlanController
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->plans->update($id, IfMatch::version($http), $request, $user));
+        return $this->answer($this->planning->update($id, IfMatch::version($http), $request, $user));
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
     public function archive(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->plans->archive($id, IfMatch::version($http), $user));
+        return $this->answer($this->planning->archive($id, IfMatch::version($http), $user));
     }
 
     #[Route('/{id<\d{1,9}>}/restore', methods: 'POST')]
     public function restore(int $id, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->plans->restore($id, IfMatch::version($http), $user));
+        return $this->answer($this->planning->restore($id, IfMatch::version($http), $user));
     }
 
     #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
@@ -75,14 +78,14 @@ final readonly class PlanController
     #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
     public function bringBack(int $id, int $version, Request $http, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->plans->bringBack($id, IfMatch::version($http), $version, $user));
+        return $this->answer($this->planning->bringBack($id, IfMatch::version($http), $version, $user));
     }
 
     /** Says that one has it open; answers who else has, and whether somebody saved meanwhile. */
     #[Route('/{id<\d{1,9}>}/presence', methods: 'POST')]
     public function presence(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        $version = $this->plans->version($id) ?? throw new ApiProblem(404, 'not-found', 'There is no such session.');
+        $version = $this->plans->version($id) ?? throw new NotFound(Plans::MISSING);
 
         return new JsonResponse(['version' => $version, 'others' => $this->presence->seen($id, $user)]);
     }
@@ -100,15 +103,18 @@ final readonly class PlanController
     #[HeavyWork]
     public function fix(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
     {
-        $fixed = $this->check->serializer()->fixed($request->content, (string) $request->warning) ?? throw new ApiProblem(422, 'invalid', 'There is no such warning.', ['violations' => [['field' => 'warning', 'message' => 'There is no such warning.']]]);
+        $fixed = $this->check->serializer()->fixed($request->content, (string) $request->warning) ?? throw Invalid::field('warning', 'There is no such warning.');
 
         return new JsonResponse(['content' => (object) $fixed]);
     }
 
     private function answer(Plan $plan, int $status = 200): JsonResponse
     {
-        $response = new JsonResponse($plan->toArray(), $status);
-        $response->setEtag((string) $plan->version);
+        $response = new JsonResponse(
+            [...$plan->row()->toArray($this->gym->timeZone()), 'content' => (object) $plan->content()],
+            $status,
+        );
+        $response->setEtag((string) $plan->version());
 
         return $response;
     }

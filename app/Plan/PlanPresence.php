@@ -4,29 +4,27 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
-use Psr\Clock\ClockInterface;
 
-/** Who has a plan open at the moment. */
-final readonly class PlanPresence
+/** That somebody has a plan open, and when their page last said so. */
+#[ORM\Entity(repositoryClass: PlanPresences::class)]
+#[ORM\Table(name: 'plan_presence')]
+#[ORM\Index(name: 'by_user', columns: ['user_id'])]
+class PlanPresence
 {
-    /** s after which somebody who does not say so any more is gone */
-    private const GONE = 25;
-
-    public function __construct(private Connection $connection, private ClockInterface $clock)
-    {
+    public function __construct(
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(onDelete: 'CASCADE')]
+        private Plan $plan,
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(onDelete: 'CASCADE')]
+        private User $user,
+        #[ORM\Column]
+        private \DateTimeImmutable $seenAt,
+    ) {
     }
 
-    /** @return list<string> the names of the others */
-    public function seen(int $plan, User $user): array
+    public function seen(\DateTimeImmutable $now): void
     {
-        $now = $this->clock->now();
-        $since = $now->modify('-'.self::GONE.' seconds')->format('Y-m-d H:i:s');
-        $this->connection->executeStatement('INSERT INTO plan_presence (plan_id, user_id, seen_at) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE seen_at = VALUES(seen_at)', [$plan, $user->id(), $now->format('Y-m-d H:i:s')]);
-        /** @var list<string> $names */
-        $names = $this->connection->fetchFirstColumn('SELECT u.name FROM plan_presence p JOIN user u ON u.id = p.user_id WHERE p.plan_id = ? AND p.user_id <> ? AND p.seen_at > ? ORDER BY u.name', [$plan, $user->id(), $since]);
-
-        return $names;
+        $this->seenAt = $now;
     }
 }

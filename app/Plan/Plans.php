@@ -4,44 +4,32 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-use Doctrine\DBAL\Connection;
-use Periplus\App\Account\User;
-use Periplus\App\Audit\AuditLog;
-use Periplus\App\Course\Courses;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
-use Periplus\App\Http\ApiProblem;
-use Periplus\Core\Session\Plan\PlanReader;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
 /**
- * The plans of sessions and their versions. Nothing is overwritten unseen: every write names the version it was made from.
- * What one coach saves again within minutes is one version in the history, as it saves itself while one edits. Nobody else
- * asks these tables.
+ * Finds plans of sessions. Lists read no contents.
+ *
+ * @extends ServiceEntityRepository<Plan>
  */
-final readonly class Plans implements HasQuota
+final class Plans extends ServiceEntityRepository implements HasQuota
 {
-    private const COLUMNS = 'p.id, p.version, p.name, p.course_id, p.starts_at, p.is_template, p.length_ms, p.problems, p.author_id, p.editor_id, p.updated_at, p.archived_at';
-    private const SELECT = 'SELECT %s, a.name AS author_name, e.name AS editor_name FROM plan p JOIN user a ON a.id = p.author_id JOIN user e ON e.id = p.editor_id';
+    public const MISSING = 'There is no such session.';
     private const LIMIT = 10_000;
-    /** Most rows of a list. */
-    private const MOST = 500;
-    /** Members and list items of one plan, unknown ones among them. */
-    private const MAX_MEMBERS = 10_000;
-    /** Levels of JSON that MariaDB takes, less one for what it stands in. */
-    private const DEEPEST = 30;
-    /** s within which one coach's saves are one version */
-    private const STINT = 900;
+    /** Most rows of a list, and of those without a date. */
+    private const MAX_LISTED = 500;
+    private const MAX_UNDATED = 100;
 
-    public function __construct(
-        private Connection $connection,
-        private GymSettings $gym,
-        private PlanCheck $check,
-        private Courses $courses,
-        private AuditLog $audit,
-        private ClockInterface $clock,
-    ) {
+    public function __construct(ManagerRegistry $registry, private readonly GymSettings $gym, private readonly ClockInterface $clock)
+    {
+        parent::__construct($registry, Plan::class);
     }
 
     /**
@@ -50,274 +38,144 @@ final readonly class Plans implements HasQuota
      * @param string|null $from day such as 2026-11-23, in the time of the gym; all when null
      * @param string|null $to the last day
      *
-     * @return list<Plan>
+     * @return list<PlanRow>
      */
     public function between(?string $from, ?string $to, ?int $course = null): array
     {
-        $where = ['p.archived_at IS NULL', 'p.is_template = 0'];
-        $values = [];
-        foreach ([['>=', $from, 'T00:00'], ['<=', $to, 'T23:59']] as [$is, $day, $time]) {
-            if (null !== $day) {
-                $moment = $this->gym->moment($day.$time) ?? throw new ApiProblem(422, 'invalid', \sprintf('"%s" is no day. Write it as 2026-11-26.', mb_strimwidth($day, 0, 20, '…')));
-                $where[] = "p.starts_at $is ?";
-                $values[] = $moment->format('Y-m-d H:i:s');
-            }
+        $plans = $this->sessions()->andWhere('p.startsAt IS NOT NULL')->orderBy('p.startsAt')->addOrderBy('p.id');
+        if (null !== $from) {
+            $plans->andWhere('p.startsAt >= :from')->setParameter('from', $this->moment($from, 'T00:00'));
+        }
+        if (null !== $to) {
+            $plans->andWhere('p.startsAt <= :to')->setParameter('to', $this->moment($to, 'T23:59'));
         }
         if (null !== $course) {
-            $where[] = 'p.course_id = ?';
-            $values[] = $course;
+            $plans->andWhere('p.course = :course')->setParameter('course', $course);
         }
 
-        return $this->select(implode(' AND ', $where).' AND p.starts_at IS NOT NULL ORDER BY p.starts_at, p.id LIMIT '.self::MOST, $values);
+        return $this->rows($plans, self::MAX_LISTED);
     }
 
-    /** @return list<Plan> without a date, the last changed first */
+    /** @return list<PlanRow> without a date, the last changed first */
     public function undated(): array
     {
-        return $this->select('p.archived_at IS NULL AND p.is_template = 0 AND p.starts_at IS NULL ORDER BY p.updated_at DESC, p.id DESC LIMIT 100', []);
+        $plans = $this->sessions()->andWhere('p.startsAt IS NULL')->orderBy('p.updatedAt', 'DESC')->addOrderBy('p.id', 'DESC');
+
+        return $this->rows($plans, self::MAX_UNDATED);
     }
 
-    /** @return list<Plan> by name */
+    /** @return list<PlanRow> by name */
     public function templates(): array
     {
-        return $this->select('p.archived_at IS NULL AND p.is_template = 1 ORDER BY p.name, p.id LIMIT '.self::MOST, []);
+        $plans = $this->createQueryBuilder('p')->where('p.archivedAt IS NULL AND p.isTemplate = true')
+            ->orderBy('p.name')->addOrderBy('p.id');
+
+        return $this->rows($plans, self::MAX_LISTED);
+    }
+
+    /** @return list<PlanRow> all with a start from four weeks ago on, archived ones among them */
+    public function forCalendar(?int $course): array
+    {
+        $plans = $this->createQueryBuilder('p')->where('p.isTemplate = false AND p.startsAt >= :since')
+            ->setParameter('since', $this->clock->now()->modify('-28 days'))
+            ->orderBy('p.startsAt')->addOrderBy('p.id');
+        if (null !== $course) {
+            $plans->andWhere('p.course = :course')->setParameter('course', $course);
+        }
+
+        return $this->rows($plans, self::MAX_LISTED);
     }
 
     /** @return list<Plan> the last ones of a course that have started by now, the newest first */
     public function past(int $course, int $most): array
     {
-        return $this->select(
-            'p.archived_at IS NULL AND p.is_template = 0 AND p.course_id = ? AND p.starts_at <= ? ORDER BY p.starts_at DESC, p.id DESC LIMIT '.$most,
-            [$course, $this->now()],
-            withContent: true,
-        );
+        /** @var list<Plan> $past */
+        $past = $this->sessions()->andWhere('p.course = :course AND p.startsAt <= :now')
+            ->setParameter('course', $course)->setParameter('now', $this->clock->now())
+            ->orderBy('p.startsAt', 'DESC')->addOrderBy('p.id', 'DESC')
+            ->setMaxResults($most)->getQuery()->getResult();
+
+        return $past;
     }
 
-    /** @return list<Plan> all with a start from four weeks ago on, archived ones among them */
-    public function forCalendar(?int $course): array
+    /**
+     * What was written of the sessions that start within so many days of now, the earliest first.
+     *
+     * @return list<array<mixed>>
+     */
+    public function contentsAround(int $days, int $most): array
     {
-        $since = $this->clock->now()->modify('-28 days')->format('Y-m-d H:i:s');
-        $of = null === $course ? '' : ' AND p.course_id = ?';
+        /** @var list<array{content: array<mixed>}> $rows */
+        $rows = $this->sessions()->select('p.content')->andWhere('p.startsAt BETWEEN :from AND :to')
+            ->setParameter('from', $this->clock->now()->modify("-$days days"))
+            ->setParameter('to', $this->clock->now()->modify("+$days days"))
+            ->orderBy('p.startsAt')->addOrderBy('p.id')
+            ->setMaxResults($most)->getQuery()->getResult();
 
-        return $this->select('p.is_template = 0 AND p.starts_at >= ?'.$of.' ORDER BY p.starts_at, p.id LIMIT '.self::MOST, null === $course ? [$since] : [$since, $course]);
+        return array_column($rows, 'content');
     }
 
-    /** @throws ApiProblem when there is none */
+    /** @throws NotFound */
     public function get(int $id): Plan
     {
-        return $this->select('p.id = ?', [$id], withContent: true)[0] ?? throw new ApiProblem(
-            404,
-            'not-found',
-            'There is no such session.',
-        );
+        /** @var Plan|null $plan */
+        $plan = $this->createQueryBuilder('p')->addSelect('c, a, e')
+            ->leftJoin('p.course', 'c')->join('p.author', 'a')->join('p.editor', 'e')
+            ->where('p.id = :id')->setParameter('id', $id)
+            ->getQuery()->getOneOrNullResult();
+
+        return $plan ?? throw new NotFound(self::MISSING);
     }
 
     public function quota(): Quota
     {
-        /** @var int|string $count */
-        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM plan');
-
-        return new Quota('plans', (int) $count, self::LIMIT);
+        return new Quota('plans', $this->count(), self::LIMIT);
     }
 
-    public function create(PlanRequest $request, User $editor): Plan
-    {
-        $this->quota()->require();
-        $row = $this->row($request);
-        $id = 0;
-        $this->connection->transactional(function () use ($row, $editor, &$id): void {
-            $this->connection->insert('plan', [...$row, 'author_id' => $editor->id(), 'editor_id' => $editor->id(), 'created_at' => $this->now(), 'updated_at' => $this->now()]);
-            $id = (int) $this->connection->lastInsertId();
-            $this->remember($id, 1, $row, 'created', $editor);
-            $this->audit->add($editor->id(), 'plan.created', \sprintf('planned “%s”', $row['name']), 'plan/'.$id);
-        });
-
-        return $this->get($id);
-    }
-
-    public function update(int $id, int $basedOn, PlanRequest $request, User $editor): Plan
-    {
-        $row = $this->row($request);
-
-        return $this->change($id, $basedOn, $row, 'updated', $editor, \sprintf('changed the session “%s”', $row['name']));
-    }
-
-    public function archive(int $id, int $basedOn, User $editor): Plan
-    {
-        return $this->change($id, $basedOn, ['archived_at' => $this->now()], 'archived', $editor, \sprintf('archived the session “%s”', $this->get($id)->name));
-    }
-
-    public function restore(int $id, int $basedOn, User $editor): Plan
-    {
-        return $this->change($id, $basedOn, ['archived_at' => null], 'restored', $editor, \sprintf('brought back the session “%s”', $this->get($id)->name));
-    }
-
-    public function bringBack(int $id, int $basedOn, int $version, User $editor): Plan
-    {
-        $content = $this->connection->fetchOne('SELECT content FROM plan_version WHERE plan_id = ? AND version = ?', [$id, $version]);
-        if (!\is_string($content)) {
-            throw new ApiProblem(404, 'not-found', 'There is no such version of this session.');
-        }
-        /** @var array{name: string, course_id: int|null, starts_at: string|null, is_template: int, length_ms: int, problems: int, content: string} $row */
-        $row = json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
-
-        return $this->change($id, $basedOn, $row, 'back', $editor, \sprintf('brought back version %d of the session “%s”', $version, $row['name']));
-    }
-
-    /** @return list<array<string, mixed>> the newest first */
+    /** @return list<PlanVersion> the newest first */
     public function versions(int $id): array
     {
-        $this->get($id);
-        /** @var list<array{version: int|string, change_kind: string, content: string, created_at: string, editor_id: int|string, editor: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT v.version, v.change_kind, v.content, v.created_at, v.editor_id, u.name AS editor FROM plan_version v JOIN user u ON u.id = v.editor_id WHERE v.plan_id = ? ORDER BY v.version DESC LIMIT '.self::MOST, [$id]);
+        /** @var list<PlanVersion> $versions */
+        $versions = $this->getEntityManager()
+            ->createQuery('SELECT v, e FROM '.PlanVersion::class.' v JOIN v.editor e WHERE v.plan = :plan ORDER BY v.version DESC')
+            ->setParameter('plan', $this->get($id))
+            ->setMaxResults(self::MAX_LISTED)->getResult();
 
-        return array_map(static function (array $row): array {
-            /** @var array{name: string, length_ms: int, problems: int} $content */
-            $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
-
-            return [
-                'version' => (int) $row['version'],
-                'change' => $row['change_kind'],
-                'name' => $content['name'],
-                'lengthMs' => $content['length_ms'],
-                'problems' => $content['problems'],
-                'editor' => ['id' => (int) $row['editor_id'], 'name' => $row['editor']],
-                'createdAt' => (new \DateTimeImmutable($row['created_at']))->format(\DATE_ATOM),
-            ];
-        }, $rows);
+        return $versions;
     }
 
-    /** The version alone, for a page that asks every few seconds; null when there is none. */
+    /** The version alone, for a page that asks every few seconds; null when there is no such plan. */
     public function version(int $id): ?int
     {
-        $version = $this->connection->fetchOne('SELECT version FROM plan WHERE id = ?', [$id]);
+        /** @var array{version: int}|null $row */
+        $row = $this->createQueryBuilder('p')->select('p.version')
+            ->where('p.id = :id')->setParameter('id', $id)
+            ->getQuery()->getOneOrNullResult();
 
-        return is_numeric($version) ? (int) $version : null;
+        return $row['version'] ?? null;
     }
 
-    /** @param array<string, mixed> $values */
-    private function change(int $id, int $basedOn, array $values, string $kind, User $editor, string $says): Plan
+    private function sessions(): QueryBuilder
     {
-        $this->connection->transactional(function () use ($id, $basedOn, $values, $kind, $editor, $says): void {
-            $version = $this->connection->fetchOne('SELECT version FROM plan WHERE id = ? FOR UPDATE', [$id]);
-            if (!is_numeric($version)) {
-                throw new ApiProblem(404, 'not-found', 'There is no such session.');
-            }
-            if ((int) $version !== $basedOn) {
-                throw new ApiProblem(412, 'changed-meanwhile', \sprintf('%s changed this session meanwhile. Nothing was overwritten.', $this->get($id)->editor['name']));
-            }
-            $this->connection->update('plan', [...$values, 'version' => $basedOn + 1, 'editor_id' => $editor->id(), 'updated_at' => $this->now()], ['id' => $id]);
-            /** @var array{name: string, course_id: int|string|null, starts_at: string|null, is_template: int|string, length_ms: int|string, problems: int|string, content: string} $row */
-            $row = $this->connection->fetchAssociative('SELECT name, course_id, starts_at, is_template, length_ms, problems, content FROM plan WHERE id = ?', [$id]);
-            if (!$this->remember($id, $basedOn + 1, $row, $kind, $editor)) {
-                $this->audit->add($editor->id(), 'plan.'.$kind, $says, 'plan/'.$id);
-            }
-        });
-
-        return $this->get($id);
+        return $this->createQueryBuilder('p')->where('p.archivedAt IS NULL AND p.isTemplate = false');
     }
 
-    /**
-     * @param array<string, mixed> $row
-     *
-     * @return bool whether it goes on with what the same coach saved minutes ago
-     */
-    private function remember(int $id, int $version, array $row, string $kind, User $editor): bool
+    /** @return list<PlanRow> */
+    private function rows(QueryBuilder $plans, int $most): array
     {
-        $goesOn = 'updated' === $kind && 0 < $this->connection->executeStatement(
-            "DELETE FROM plan_version WHERE plan_id = ? AND version = ? AND editor_id = ? AND change_kind = 'updated' AND created_at > ?",
-            [$id, $version - 1, $editor->id(), $this->clock->now()->modify('-'.self::STINT.' seconds')->format('Y-m-d H:i:s')],
-        );
-        $this->connection->insert('plan_version', [
-            'plan_id' => $id,
-            'version' => $version,
-            'change_kind' => $kind,
-            'content' => json_encode(array_intersect_key($row, array_flip(['name', 'course_id', 'starts_at', 'is_template', 'length_ms', 'problems', 'content'])), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
-            'editor_id' => $editor->id(),
-            'created_at' => $this->now(),
-        ]);
+        /** @var list<PlanRow> $rows */
+        $rows = $plans->leftJoin('p.course', 'c')->join('p.author', 'a')->join('p.editor', 'e')
+            ->select(\sprintf(
+                'NEW %s(p.id, p.version, p.name, c.id, c.name, p.isTemplate, p.startsAt, p.lengthMs, p.problems, a.id, a.name, e.id, e.name, p.updatedAt, p.archivedAt)',
+                PlanRow::class,
+            ))
+            ->setMaxResults($most)->getQuery()->getResult();
 
-        return $goesOn;
+        return $rows;
     }
 
-    /** @return array{name: string, course_id: int|null, starts_at: string|null, is_template: int, length_ms: int, problems: int, content: string} */
-    private function row(PlanRequest $request): array
+    private function moment(string $day, string $time): \DateTimeImmutable
     {
-        $starts = null;
-        if (null !== $request->startsAt && !$request->isTemplate) {
-            $starts = $this->gym->moment($request->startsAt) ?? throw new ApiProblem(422, 'invalid', \sprintf('"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave out does not exist.', $request->startsAt), ['violations' => [['field' => 'startsAt', 'message' => 'There is no such time.']]]);
-        }
-        $course = null === $request->course ? null : $this->courses->get($request->course)->id;
-        try {
-            $content = json_encode((object) $request->content, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION, self::DEEPEST);
-        } catch (\JsonException) {
-            throw new ApiProblem(422, 'invalid', 'This is nested deeper than any session. Take the plan from where it was written again.', ['violations' => [['field' => 'content', 'message' => 'It is nested too deeply.']]]);
-        }
-        $members = iterator_count(new \RecursiveIteratorIterator(
-            new \RecursiveArrayIterator($request->content),
-            \RecursiveIteratorIterator::SELF_FIRST,
-        ));
-        if ($members > self::MAX_MEMBERS) {
-            throw new ApiProblem(
-                422,
-                'invalid',
-                \sprintf(
-                    'This plan has %s values; a session has at most %s.',
-                    number_format($members),
-                    number_format(self::MAX_MEMBERS),
-                ),
-                ['violations' => [['field' => 'content', 'message' => 'It has too many values.']]],
-            );
-        }
-        $reading = $this->check->reader()->read($request->content);
-
-        return [
-            'name' => trim($request->name),
-            'course_id' => $course,
-            'starts_at' => $starts?->format('Y-m-d H:i:s'),
-            'is_template' => (int) $request->isTemplate,
-            'length_ms' => 1000 * PlanReader::seconds($reading->plan),
-            'problems' => \count($reading->problems),
-            'content' => $content,
-        ];
-    }
-
-    /**
-     * @param list<mixed> $values
-     *
-     * @return list<Plan>
-     */
-    private function select(string $where, array $values, bool $withContent = false): array
-    {
-        $columns = self::COLUMNS.($withContent ? ', p.content' : '');
-        $rows = $this->connection->fetchAllAssociative(\sprintf(self::SELECT, $columns).' WHERE '.$where, $values);
-        $names = [] === $rows ? [] : $this->courses->names();
-
-        return array_map(function (array $row) use ($names): Plan {
-            /** @var array{id: int|string, version: int|string, name: string, course_id: int|string|null, is_template: int|string, starts_at: string|null, length_ms: int|string, problems: int|string, content?: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, updated_at: string, archived_at: string|null} $row */
-            /** @var array<mixed>|null $content */
-            $content = isset($row['content']) ? json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR) : null;
-
-            return new Plan(
-                (int) $row['id'],
-                (int) $row['version'],
-                $row['name'],
-                null === $row['course_id'] ? null : ['id' => (int) $row['course_id'], 'name' => $names[(int) $row['course_id']] ?? ''],
-                1 === (int) $row['is_template'],
-                $this->gym->local($row['starts_at']),
-                (int) $row['length_ms'],
-                (int) $row['problems'],
-                $content,
-                ['id' => (int) $row['author_id'], 'name' => $row['author_name']],
-                ['id' => (int) $row['editor_id'], 'name' => $row['editor_name']],
-                new \DateTimeImmutable($row['updated_at']),
-                null !== $row['archived_at'],
-            );
-        }, $rows);
-    }
-
-    private function now(): string
-    {
-        return $this->clock->now()->format('Y-m-d H:i:s');
+        return $this->gym->moment($day.$time) ?? throw new Invalid(\sprintf('"%s" is no day. Write it as 2026-11-26.', mb_strimwidth($day, 0, 20, '…')));
     }
 }

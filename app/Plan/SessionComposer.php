@@ -6,9 +6,8 @@ namespace Periplus\App\Plan;
 
 use Periplus\App\Course\Courses;
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\App\Http\ApiProblem;
-use Periplus\Core\Flow\Options\Group;
-use Periplus\Core\Flow\Options\Medium;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Compose\Aim;
 use Periplus\Core\Session\Compose\Composer;
@@ -26,38 +25,38 @@ final readonly class SessionComposer
     /**
      * @param Numbering $numbering in which its chains are written
      *
-     * @throws ApiProblem when there is no such course, theme or weapon
+     * @throws Refused when there is no such course, theme or weapon
      */
     public function compose(ComposeRequest $request, Numbering $numbering): Composition
     {
         $course = $this->courses->get($request->course);
-        $content = $course->content;
+        $content = $course->content();
         try {
             $aim = Aim::of($request->aim, $request->value);
         } catch (\DomainException $unknown) {
-            throw new ApiProblem(422, 'invalid', $unknown->getMessage(), ['violations' => [['field' => 'value', 'message' => $unknown->getMessage()]]]);
+            throw Invalid::field('value', $unknown->getMessage());
         }
-        $past = $this->plans->past($course->id, Candidates::PAST);
+        $past = $this->plans->past($course->id(), Candidates::PAST);
         // Each session that the course has had is a step of its progression.
-        $step = (new Progression($content['work'], $content['longestWork'], $content['workStep'], $content['rests']))->week(\count($past));
-        $rules = $this->rules->named($content['rules']);
+        $step = (new Progression($content->work, $content->longestWork, $content->workStep, $content->rests))->week(\count($past));
+        $rules = $this->rules->named($content->rules);
         $reader = $this->check->reader();
         $wishes = new Wishes(
-            $course->name,
-            $request->minutes ?? $content['minutes'],
+            $course->name(),
+            $request->minutes ?? $content->minutes,
             $aim,
             $request->seed,
             $rules,
-            Group::from($content['group']),
-            Medium::from($content['medium']),
-            $content['levels'],
+            $content->group,
+            $content->medium,
+            $content->levels,
             $numbering->id,
             $step['seconds'],
             $step['rest'],
-            $this->candidates->known($course->id, $past, $reader),
+            $this->candidates->known($course->id(), $past, $reader),
             $request->locked ?? [],
         );
 
-        return Composer::compose($wishes, $this->candidates->of($rules, max($content['levels']), $aim, $request->seed, $numbering, $this->candidates->history($course->id, $past)), $reader);
+        return Composer::compose($wishes, $this->candidates->of($rules, $content->hardestLevel(), $aim, $request->seed, $numbering, $this->candidates->history($course->id(), $past)), $reader);
     }
 }

@@ -7,8 +7,8 @@ namespace Periplus\App\Print;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Plan\Calendar;
-use Periplus\App\Plan\Plan;
 use Periplus\App\Plan\PlanCheck;
+use Periplus\App\Plan\PlanRow;
 use Periplus\App\Plan\Plans;
 use Periplus\App\Plan\Vtt;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,7 +33,7 @@ final readonly class PlanFileController
         return FileResponse::of(
             $paper->coach($plan, $reader->read($plan->content())->plan, $reader->advice),
             'application/pdf',
-            $plan->name.'.pdf',
+            $plan->name().'.pdf',
         );
     }
 
@@ -47,7 +47,7 @@ final readonly class PlanFileController
         return FileResponse::of(
             $paper->door($plan, $this->check->reader()->read($plan->content())->plan, $this->gym->name()),
             'application/pdf',
-            $plan->name.', door.pdf',
+            $plan->name().', door.pdf',
         );
     }
 
@@ -58,9 +58,9 @@ final readonly class PlanFileController
         $plan = $this->plans->get($id);
 
         return FileResponse::of(
-            Vtt::of([...$this->check->serializer()->of($plan->content()), 'name' => $plan->name]),
+            Vtt::of([...$this->check->serializer()->of($plan->content()), 'name' => $plan->name()]),
             'text/vtt',
-            $plan->name.'.vtt',
+            $plan->name().'.vtt',
         );
     }
 
@@ -72,11 +72,11 @@ final readonly class PlanFileController
 
         return FileResponse::of(
             json_encode(
-                (object) [...$plan->content(), 'name' => $plan->name],
+                (object) [...$plan->content(), 'name' => $plan->name()],
                 \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
             ),
             'application/json',
-            $plan->name.'.json',
+            $plan->name().'.json',
         );
     }
 
@@ -85,7 +85,7 @@ final readonly class PlanFileController
     public function calendar(Calendar $calendar, #[MapQueryParameter] ?int $course = null): Response
     {
         $plans = $this->plans->forCalendar($course);
-        $courses = array_filter(array_map(static fn (Plan $plan): ?string => $plan->course['name'] ?? null, $plans), static fn (?string $name): bool => null !== $name);
+        $courses = array_filter(array_map(static fn (PlanRow $plan): ?string => $plan->courseName, $plans), static fn (?string $name): bool => null !== $name);
 
         return FileResponse::of($calendar->of($plans, $this->gym->name().(null === $course || [] === $courses ? '' : ', '.reset($courses))), 'text/calendar', 'sessions.ics');
     }

@@ -8,11 +8,12 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationSummary;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Search\CompleteSearch;
 use Periplus\App\Search\SearchRequest;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\Response;
@@ -78,15 +79,15 @@ final readonly class PrintController
     {
         $ids = $searches->all($list, $numbering);
         if (\count($ids) > Paper::MOST) {
-            throw new ApiProblem(422, 'too-many', \sprintf('Paper is made of %d combinations at most, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)));
+            throw new Invalid(\sprintf('Paper is made of %d combinations at most, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)), type: 'too-many');
         }
         $rows = $this->table->summaries($ids);
 
-        return [] === $rows ? throw new ApiProblem(404, 'not-found', 'Nothing fits this search, so there is nothing to print.') : $rows;
+        return [] === $rows ? throw new NotFound('Nothing fits this search, so there is nothing to print.') : $rows;
     }
 
     private function get(int $id): CombinationSummary
     {
-        return $this->table->summaries([$id])[0] ?? throw new ApiProblem(404, 'not-found', 'There is no such combination. It may have been typed wrongly.');
+        return $this->table->summaries([$id])[0] ?? throw new NotFound('There is no such combination. It may have been typed wrongly.');
     }
 }

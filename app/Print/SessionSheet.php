@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Print;
 
+use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Plan\Plan;
 use Periplus\Core\Session\Advice\Advice;
@@ -30,6 +31,10 @@ final readonly class SessionSheet
     /** Points of the coach's sheet, the largest with which it fits one page. */
     private const SIZES = [13.0, 12.0, 11.0, 10.0, 9.0, 8.0, 7.0, 6.0, 5.0];
 
+    public function __construct(private GymSettings $gym)
+    {
+    }
+
     /** @return string the PDF */
     public function coach(Plan $plan, SessionPlan $session, Advice $advice): string
     {
@@ -45,10 +50,10 @@ final readonly class SessionSheet
     /** @return string the PDF */
     public function door(Plan $plan, SessionPlan $session, string $gym): string
     {
-        $pdf = new Sheet('P', $plan->name, self::MARGIN);
+        $pdf = new Sheet('P', $plan->name(), self::MARGIN);
         $this->write($pdf, Sheet::WORDS, 16, $gym, 90);
-        $this->write($pdf, Sheet::NUMBERS, \strlen($plan->name) > 40 ? 34 : 46, $plan->name);
-        $this->write($pdf, Sheet::NUMBERS, 24, self::when($plan, $session));
+        $this->write($pdf, Sheet::NUMBERS, \strlen($plan->name()) > 40 ? 34 : 46, $plan->name());
+        $this->write($pdf, Sheet::NUMBERS, 24, $this->when($plan, $session));
         $pdf->Ln(6);
         $lines = self::doorLines($session);
         // As large as one page allows.
@@ -70,9 +75,9 @@ final readonly class SessionSheet
     private function coachPage(Plan $plan, Programme $programme, Advice $advice, float $points): Sheet
     {
         $session = $programme->plan;
-        $pdf = new Sheet('P', $plan->name, self::MARGIN);
-        $this->write($pdf, Sheet::NUMBERS, 26, $plan->name);
-        $this->write($pdf, Sheet::WORDS, 10, self::when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);
+        $pdf = new Sheet('P', $plan->name(), self::MARGIN);
+        $this->write($pdf, Sheet::NUMBERS, 26, $plan->name());
+        $this->write($pdf, Sheet::WORDS, 10, $this->when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);
         $pdf->Ln(2);
         foreach ($session->blocks as $number => $block) {
             $this->block($pdf, $block, self::starts($programme, $number), $session, $advice, $points);
@@ -207,11 +212,11 @@ final readonly class SessionSheet
         return $starts;
     }
 
-    private static function when(Plan $plan, SessionPlan $session): string
+    private function when(Plan $plan, SessionPlan $session): string
     {
-        $day = null === $plan->startsAt ? '' : (new \DateTimeImmutable($plan->startsAt))->format('l j F Y, H:i').', ';
+        $day = $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('l j F Y, H:i, ') ?? '';
 
-        return $day.PlanReader::time(PlanReader::seconds($session)).(null === $plan->course ? '' : ' · '.$plan->course['name']);
+        return $day.PlanReader::time(PlanReader::seconds($session)).(null === $plan->course() ? '' : ' · '.$plan->course()->name());
     }
 
     private static function clock(int $ms): string

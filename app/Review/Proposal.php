@@ -4,46 +4,139 @@ declare(strict_types=1);
 
 namespace Periplus\App\Review;
 
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\Combination\Combination;
 use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationContentType;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\HasVersion;
+use Periplus\App\Store\NotAllowed;
+use Periplus\App\Store\Versioned;
 
 /** What a coach proposes. The published version stays in use until it is approved. */
-final readonly class Proposal
+#[ORM\Entity(repositoryClass: Proposals::class)]
+#[ORM\Table(name: 'proposal')]
+#[ORM\Index(name: 'by_state', columns: ['state', 'updated_at'])]
+#[ORM\Index(name: 'of_combination', columns: ['combination_id', 'state'])]
+#[ORM\Index(name: 'by_author', columns: ['author_id'])]
+class Proposal implements Versioned
 {
+    use HasVersion;
+
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(length: 10, enumType: ProposalState::class)]
+    private ProposalState $state = ProposalState::Open;
+
+    #[ORM\Column]
+    private \DateTimeImmutable $updatedAt;
+
     /**
-     * @param int $version counted up by every step, for writes that name it
-     * @param int|null $basedOn the version of the combination it was made from; null for a new one
+     * @param Combination|null $combination null for a new one that was not approved yet
+     * @param int|null $basedOn the version of the combination that it was made from; null for a new one
      */
-    private function __construct(
-        public int $id,
-        public int $version,
-        public ProposalKind $kind,
-        public ProposalState $state,
-        public ?int $combination,
-        public ?int $basedOn,
-        public CombinationContent $content,
-        public int $author,
-        public string $authorName,
-        public \DateTimeImmutable $createdAt,
-        public \DateTimeImmutable $updatedAt,
+    public function __construct(
+        #[ORM\Column(length: 10, enumType: ProposalKind::class)]
+        private ProposalKind $kind,
+        #[ORM\ManyToOne]
+        private ?Combination $combination,
+        #[ORM\Column(nullable: true)]
+        private ?int $basedOn,
+        #[ORM\Column(type: CombinationContentType::NAME)]
+        private CombinationContent $content,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $author,
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
     ) {
+        $this->updatedAt = $createdAt;
     }
 
-    /** @param array<string, mixed> $row of the table, with the author's name as author_name */
-    public static function of(array $row): self
+    public function id(): int
     {
-        /** @var array{id: int|string, version: int|string, kind: string, state: string, combination_id: int|string|null, based_on: int|string|null, content: string, author_id: int|string, author_name: string, created_at: string, updated_at: string} $row */
-        return new self(
-            (int) $row['id'],
-            (int) $row['version'],
-            ProposalKind::from($row['kind']),
-            ProposalState::from($row['state']),
-            null === $row['combination_id'] ? null : (int) $row['combination_id'],
-            null === $row['based_on'] ? null : (int) $row['based_on'],
-            CombinationContent::ofJson($row['content']),
-            (int) $row['author_id'],
-            $row['author_name'],
-            new \DateTimeImmutable($row['created_at']),
-            new \DateTimeImmutable($row['updated_at']),
-        );
+        return $this->id ?? throw new \LogicException('This proposal is not stored yet.');
+    }
+
+    public function kind(): ProposalKind
+    {
+        return $this->kind;
+    }
+
+    public function state(): ProposalState
+    {
+        return $this->state;
+    }
+
+    public function combination(): ?Combination
+    {
+        return $this->combination;
+    }
+
+    public function basedOn(): ?int
+    {
+        return $this->basedOn;
+    }
+
+    public function content(): CombinationContent
+    {
+        return $this->content;
+    }
+
+    public function author(): User
+    {
+        return $this->author;
+    }
+
+    public function createdAt(): \DateTimeImmutable
+    {
+        return $this->createdAt;
+    }
+
+    public function updatedAt(): \DateTimeImmutable
+    {
+        return $this->updatedAt;
+    }
+
+    /** @throws Conflict when it is decided already */
+    public function requireUndecided(): void
+    {
+        if ($this->state->isDecided()) {
+            throw new Conflict('decided-already', ProposalState::Approved === $this->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.');
+        }
+    }
+
+    /** @throws NotAllowed when it is somebody else's */
+    public function requireAuthor(User $user): void
+    {
+        if ($this->author->id() !== $user->id()) {
+            throw new NotAllowed(\sprintf('This is a proposal of %s; only they can change it.', $this->author->name()));
+        }
+    }
+
+    /** Its author thinks better of it. */
+    public function revise(CombinationContent $content, ?int $basedOn): void
+    {
+        $this->content = $content;
+        $this->basedOn = $basedOn;
+    }
+
+    /** What it became in the library, with the head coach's edit where there was one. */
+    public function putIntoLibrary(Combination $combination, ?CombinationContent $edit): void
+    {
+        $this->combination = $combination;
+        $this->content = $edit ?? $this->content;
+    }
+
+    public function move(ProposalStepKind $step, \DateTimeImmutable $now): void
+    {
+        $this->state = $step->state();
+        $this->updatedAt = $now;
+    }
+
+    public function changedMeanwhile(): string
+    {
+        return 'This proposal was changed meanwhile. Nothing was decided; look at the newest.';
     }
 }

@@ -6,11 +6,10 @@ namespace Periplus\App\Review;
 
 use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationContent;
-use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Combination\LineRenderer;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Store\Invalid;
 use Periplus\Core\Notation\Numbering;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,14 +28,14 @@ final readonly class ReviewController
         'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
     ];
 
-    public function __construct(private Proposals $proposals, private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings)
+    public function __construct(private Proposals $proposals, private Review $review, private LineRenderer $lines, private GymNumberings $numberings)
     {
     }
 
     #[Route('', methods: 'GET')]
     public function list(#[CurrentUser] User $user, #[MapQueryParameter] string $list = 'open', #[MapQueryParameter] bool $mine = false, #[MapQueryParameter] ?int $combination = null, #[MapQueryParameter] int $page = 1): JsonResponse
     {
-        $states = self::LISTS[$list] ?? throw new ApiProblem(422, 'invalid', 'Proposals are open, returned or decided.');
+        $states = self::LISTS[$list] ?? throw new Invalid('Proposals are open, returned or decided.');
 
         [$proposals, $total] = $this->proposals->in($states, $mine ? $user->id() : null, $combination, max(1, min($page, 100_000)));
 
@@ -51,7 +50,7 @@ final readonly class ReviewController
     #[Route('', methods: 'POST')]
     public function propose(#[MapRequestPayload(acceptFormat: 'json')] ProposalRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->propose($request, $user), $user, 201);
+        return $this->answer($this->review->propose($request, $user), $user, 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
@@ -63,34 +62,34 @@ final readonly class ReviewController
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     public function revise(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->revise($id, IfMatch::version($http), $request, $user), $user);
+        return $this->answer($this->review->revise($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function return(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->return($id, IfMatch::version($http), $request, $user), $user);
+        return $this->answer($this->review->return($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function approve(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->approve($id, IfMatch::version($http), $request, $user), $user);
+        return $this->answer($this->review->approve($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/withdraw', methods: 'POST')]
     public function withdraw(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->proposals->withdraw($id, IfMatch::version($http), $request, $user), $user);
+        return $this->answer($this->review->withdraw($id, IfMatch::version($http), $request, $user), $user);
     }
 
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
         $numbering = $this->numberings->of($user);
         $write = fn (?CombinationContent $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $numbering);
-        $merge = $this->proposals->merge($proposal);
+        $merge = $this->review->merge($proposal);
 
         return new JsonResponse([
             ...$this->rows([$proposal], $numbering)[0],
@@ -100,40 +99,44 @@ final readonly class ReviewController
             'changed' => $merge['changed'],
             'movedOn' => $merge['movedOn'],
             'sameChain' => $this->proposals->sameChain($proposal),
-            'steps' => array_map(static fn (array $step): array => [...$step, 'content' => $write($step['content'])], $this->proposals->steps($proposal)),
-        ], $status, ['ETag' => \sprintf('"%d"', $proposal->version)]);
+            'steps' => array_map(static fn (ProposalStep $step): array => [
+                'step' => $step->kind(),
+                'who' => $step->user()->name(),
+                'at' => $step->createdAt()->format(\DATE_ATOM),
+                'remark' => $step->remark(),
+                'content' => $write($step->content()),
+            ], $this->proposals->steps($proposal)),
+        ], $status, ['ETag' => \sprintf('"%d"', $proposal->version())]);
     }
 
     /**
      * @param list<Proposal> $proposals
      *
-     * @return list<array<string, mixed>> their combinations are fetched at once
+     * @return list<array<string, mixed>>
      */
     private function rows(array $proposals, Numbering $numbering): array
     {
-        $ids = array_values(array_unique(array_filter(array_map(static fn (Proposal $proposal): ?int => $proposal->combination, $proposals), is_int(...))));
-        $combinations = array_column($this->table->summaries($ids), null, 'id');
+        $answers = $this->proposals->answers($proposals);
 
-        $answers = $this->proposals->answers(array_map(static fn (Proposal $proposal): int => $proposal->id, $proposals));
-
-        return array_map(function (Proposal $proposal) use ($combinations, $answers, $numbering): array {
-            $combination = $combinations[$proposal->combination ?? 0] ?? null;
-            $drawn = $this->lines->of($proposal->content, $numbering);
+        return array_map(function (Proposal $proposal) use ($answers, $numbering): array {
+            $combination = $proposal->combination();
+            $answer = $answers[$proposal->id()] ?? null;
+            $drawn = $this->lines->of($proposal->content(), $numbering);
 
             return [
-                'id' => $proposal->id,
-                'version' => $proposal->version,
-                'kind' => $proposal->kind->value,
-                'state' => $proposal->state->value,
-                'combination' => null === $combination ? null : ['id' => $combination->id, 'name' => $combination->content->name, 'version' => $combination->version, 'archived' => null !== $combination->archivedAt],
-                'answer' => $answers[$proposal->id] ?? null,
-                'basedOn' => $proposal->basedOn,
-                'content' => [...$proposal->content->toArray(), 'text' => $drawn['text']],
+                'id' => $proposal->id(),
+                'version' => $proposal->version(),
+                'kind' => $proposal->kind(),
+                'state' => $proposal->state(),
+                'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version(), 'archived' => !$combination->isInUse()],
+                'answer' => null === $answer ? null : ['who' => $answer->user()->name(), 'remark' => $answer->remark(), 'byAuthor' => $answer->user() === $proposal->author()],
+                'basedOn' => $proposal->basedOn(),
+                'content' => [...$proposal->content()->toArray(), 'text' => $drawn['text']],
                 'verdict' => $drawn['verdict'],
                 'line' => $drawn['line'],
-                'author' => ['id' => $proposal->author, 'name' => $proposal->authorName],
-                'createdAt' => $proposal->createdAt->format(\DATE_ATOM),
-                'updatedAt' => $proposal->updatedAt->format(\DATE_ATOM),
+                'author' => ['id' => $proposal->author()->id(), 'name' => $proposal->author()->name()],
+                'createdAt' => $proposal->createdAt()->format(\DATE_ATOM),
+                'updatedAt' => $proposal->updatedAt()->format(\DATE_ATOM),
             ];
         }, $proposals);
     }

@@ -7,8 +7,9 @@ namespace Periplus\App\RulePreview;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\HouseRulesRequest;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Flow\Calibration\Effect;
 use Periplus\Core\Flow\Calibration\LabelledChains;
@@ -66,12 +67,12 @@ final readonly class ModelController
     public function effects(string $set, #[MapRequestPayload(acceptFormat: 'json')] EffectsRequest $request): JsonResponse
     {
         if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
-            throw new ApiProblem(404, 'not-found', 'There are no such house rules.');
+            throw new NotFound('There are no such house rules.');
         }
         try {
             $rules = $this->rules->named($set)->calibrated(HouseRulesRequest::numbers($request->calibration));
         } catch (\DomainException $invalid) {
-            throw new ApiProblem(422, 'invalid', $invalid->getMessage());
+            throw new Invalid($invalid->getMessage());
         }
         $gym = array_map(
             static fn (array $row): Chain => Reader::builtIn()->read($row['notation'], Numbering::named('parity'), Stance::from($row['stance']))->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']),

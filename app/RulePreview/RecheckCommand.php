@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\App\RulePreview;
 
-use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationIndices;
 use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
+use Periplus\App\Gym\Gyms;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -21,7 +22,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {
-    public function __construct(private readonly Connection $connection, private readonly RulePreviews $previews, private readonly CombinationIndices $indices, private readonly DraftReader $drafts, private readonly Library $library)
+    public function __construct(private readonly Accounts $accounts, private readonly Gyms $gyms, private readonly RulePreviews $previews, private readonly CombinationIndices $indices, private readonly DraftReader $drafts, private readonly Library $library)
     {
         parent::__construct();
     }
@@ -33,15 +34,15 @@ final class RecheckCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $head = $this->connection->fetchOne("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH' ORDER BY id LIMIT 1");
-        if (!is_numeric($head)) {
+        $head = $this->accounts->firstHeadCoach()?->id();
+        if (null === $head) {
             $output->writeln('There is no head coach yet, and so no library.');
             $this->remember($input);
 
             return Command::SUCCESS;
         }
         foreach (BuiltInHouseRules::ids() as $set) {
-            $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, (int) $head)));
+            $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, $head)));
         }
         $this->indices->refill(fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)));
         $this->remember($input);
@@ -53,7 +54,7 @@ final class RecheckCommand extends Command
     {
         $core = $input->getOption('core');
         if (\is_string($core)) {
-            $this->connection->update('gym', ['checked_by' => $core], ['id' => 1]);
+            $this->gyms->checkedBy($core);
         }
     }
 }

@@ -4,30 +4,103 @@ declare(strict_types=1);
 
 namespace Periplus\App\RulePreview;
 
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\HouseRules\HouseRulesType;
 use Periplus\Core\HouseRules\HouseRules;
 
 /** One pass over the library under changed house rules, as far as it has come. */
-final readonly class RulePreview
+#[ORM\Entity]
+#[ORM\Table(name: 'rule_preview')]
+class RulePreview
 {
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    /** The set that is changed. */
+    #[ORM\Column(name: 'rules', length: 20)]
+    private string $set;
+
+    #[ORM\Column(length: 10, enumType: RulePreviewState::class)]
+    private RulePreviewState $state = RulePreviewState::Running;
+
+    #[ORM\Column]
+    private int $done = 0;
+
+    #[ORM\Column]
+    private int $lastCombination = 0;
+
+    /**
+     * @param int $rulesVersion that the change was made from
+     * @param int $total combinations under these rules
+     */
     public function __construct(
-        public int $id,
-        public HouseRules $rules,
-        public int $rulesVersion,
-        public RulePreviewState $state,
-        public int $total,
-        public int $done,
-        public int $lastCombination,
+        #[ORM\Column(name: 'content', type: HouseRulesType::NAME)]
+        private HouseRules $rules,
+        #[ORM\Column]
+        private int $rulesVersion,
+        #[ORM\Column]
+        private int $total,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $starter,
+        #[ORM\Column]
+        private \DateTimeImmutable $startedAt,
     ) {
+        $this->set = $rules->id;
     }
 
-    /** @param array<string, mixed> $row of the table */
-    public static function of(array $row): self
+    public function id(): int
     {
-        $whole = static fn (string $column): int => is_numeric($row[$column]) ? (int) $row[$column] : 0;
-        /** @var array{content: string, state: string} $row */
-        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>} $content */
-        $content = json_decode($row['content'], true, flags: \JSON_THROW_ON_ERROR);
+        return $this->id ?? throw new \LogicException('This preview is not stored yet.');
+    }
 
-        return new self($whole('id'), HouseRules::of($content), $whole('rules_version'), RulePreviewState::from($row['state']), $whole('total'), $whole('done'), $whole('last_combination'));
+    public function rules(): HouseRules
+    {
+        return $this->rules;
+    }
+
+    public function rulesVersion(): int
+    {
+        return $this->rulesVersion;
+    }
+
+    public function state(): RulePreviewState
+    {
+        return $this->state;
+    }
+
+    public function total(): int
+    {
+        return $this->total;
+    }
+
+    public function done(): int
+    {
+        return $this->done;
+    }
+
+    public function lastCombination(): int
+    {
+        return $this->lastCombination;
+    }
+
+    /** Goes on behind a batch. */
+    public function goOn(int $done, int $lastCombination): void
+    {
+        $this->done += $done;
+        $this->total = max($this->total, $this->done);
+        $this->lastCombination = $lastCombination;
+    }
+
+    /** Every combination is checked: as many as there are now. */
+    public function becomeReady(int $total): void
+    {
+        $this->done = $this->total = $total;
+        $this->state = RulePreviewState::Ready;
+    }
+
+    public function saved(): void
+    {
+        $this->state = RulePreviewState::Saved;
     }
 }

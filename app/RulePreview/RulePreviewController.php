@@ -8,9 +8,9 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\LineRenderer;
 use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\HouseRules\HouseRulesRequest;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Store\NotFound;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Flow\Rule\RuleExample;
 use Periplus\Core\Flow\Rule\RuleThreshold;
@@ -63,7 +63,7 @@ final readonly class RulePreviewController
     public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] HouseRulesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
-            throw new ApiProblem(404, 'not-found', 'There are no such house rules.');
+            throw new NotFound('There are no such house rules.');
         }
 
         return $this->answer($this->previews->start($request->over($this->rules->named($set)), $user->id()), $user, 201);
@@ -94,15 +94,15 @@ final readonly class RulePreviewController
 
     private function answer(RulePreview $preview, User $user, int $status = 200): JsonResponse
     {
-        $found = $this->previews->found($preview);
+        $found = $this->previews->changes($preview);
         $numbering = $this->numberings->of($user);
 
         return new JsonResponse([
-            'id' => $preview->id,
-            'rules' => $preview->rules->id,
-            'state' => $preview->state->value,
-            'total' => $preview->total,
-            'done' => $preview->done,
+            'id' => $preview->id(),
+            'rules' => $preview->rules()->id,
+            'state' => $preview->state(),
+            'total' => $preview->total(),
+            'done' => $preview->done(),
             'changes' => $found['changes'],
             'changed' => array_map(fn (array $row): array => $this->lines->with($row, $numbering), $found['changed']),
         ], $status);

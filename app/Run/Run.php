@@ -4,69 +4,143 @@ declare(strict_types=1);
 
 namespace Periplus\App\Run;
 
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\Plan\Plan;
+use Periplus\App\Wall\ShownSession;
 use Periplus\Core\Session\Run\RunState;
 
-/** A session that runs, or has run. */
-final readonly class Run
+/** A session that runs, or has run. What is read of it without what was written in its plan is a {@see RunView}. */
+#[ORM\Entity(repositoryClass: Runs::class)]
+#[ORM\Table(name: 'run')]
+#[ORM\UniqueConstraint(name: 'by_start_key', columns: ['start_key'])]
+#[ORM\UniqueConstraint(name: 'by_follow_key', columns: ['follow_key'])]
+#[ORM\Index(name: 'by_end', columns: ['ended_ms', 'started_ms'])]
+#[ORM\Index(name: 'by_plan', columns: ['plan_id'])]
+#[ORM\Index(name: 'by_starter', columns: ['starter_id'])]
+class Run implements ShownSession
 {
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    /** Counted up by every command. */
+    #[ORM\Column(options: ['default' => 1])]
+    private int $revision = 1;
+
+    /** Version of its programme, counted up by every change of it. */
+    #[ORM\Column(options: ['default' => 1])]
+    private int $programme = 1;
+
+    /** In the address under which athletes follow it. */
+    #[ORM\Column(length: 32, options: ['fixed' => true])]
+    private string $followKey;
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $endedMs = null;
+
     /**
-     * @param int $revision counted up by every command
-     * @param int $programme version of its programme, counted up by every change of it
-     * @param string $followKey in the address under which athletes follow it
-     * @param array{id: int, name: string} $starter
+     * @param string $startKey chosen by whoever started it
+     * @param array<mixed> $content the plan as it was when it was started
      * @param int $startedMs on the server's clock
      */
     public function __construct(
-        public int $id,
-        public ?int $plan,
-        public string $name,
-        public RunState $state,
-        public int $revision,
-        public int $programme,
-        public int $lengthMs,
-        public string $followKey,
-        public array $starter,
-        public int $startedMs,
-        public ?int $endedMs,
+        #[ORM\Column(length: 64)]
+        private string $startKey,
+        #[ORM\ManyToOne]
+        private ?Plan $plan,
+        #[ORM\Column(length: 120)]
+        private string $name,
+        #[ORM\Column]
+        private array $content,
+        #[ORM\Column(type: RunStateType::NAME)]
+        private RunState $state,
+        #[ORM\Column]
+        private int $lengthMs,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $starter,
+        #[ORM\Column(type: 'bigint')]
+        private int $startedMs,
     ) {
+        $this->followKey = bin2hex(random_bytes(16));
     }
 
-    /** Whether it goes quicker than in truth, so that it does not count as drilled. */
-    public function isRehearsal(): bool
+    public function id(): int
     {
-        return $this->state->speed > 1;
+        return $this->id ?? throw new \LogicException('This session is not stored yet.');
     }
 
-    /** @return array<string, mixed> all that a screen needs beside the programme */
-    public function forScreens(): array
+    public function name(): string
     {
-        return [
-            'id' => $this->id,
-            'name' => $this->name,
-            'revision' => $this->revision,
-            'programme' => $this->programme,
-            'lengthMs' => $this->lengthMs,
-            'followKey' => $this->followKey,
-            'state' => $this->state->toArray(),
-        ];
+        return $this->name;
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(int $now): array
+    /** @return array<mixed> the plan as it was when it was started */
+    public function content(): array
     {
-        return [
-            ...$this->forScreens(),
-            'plan' => $this->plan,
-            'starter' => $this->starter,
-            'startedAt' => self::moment($this->startedMs),
-            'endedAt' => null === $this->endedMs ? null : self::moment($this->endedMs),
-            'isRehearsal' => $this->isRehearsal(),
-            'isOver' => $this->state->isOver($now, $this->lengthMs),
-        ];
+        return $this->content;
     }
 
-    private static function moment(int $ms): string
+    public function state(): RunState
     {
-        return (new \DateTimeImmutable('@'.intdiv($ms, 1000)))->format(\DATE_ATOM);
+        return $this->state;
+    }
+
+    public function revision(): int
+    {
+        return $this->revision;
+    }
+
+    public function programme(): int
+    {
+        return $this->programme;
+    }
+
+    public function lengthMs(): int
+    {
+        return $this->lengthMs;
+    }
+
+    public function startedMs(): int
+    {
+        return $this->startedMs;
+    }
+
+    public function endedMs(): ?int
+    {
+        return $this->endedMs;
+    }
+
+    /** What a command leads to. */
+    public function become(RunState $state): void
+    {
+        $this->state = $state;
+        $this->endedMs = $state->endedMs;
+        ++$this->revision;
+    }
+
+    /** @return int the version of the programme that is played from now on */
+    public function amended(int $lengthMs): int
+    {
+        $this->lengthMs = $lengthMs;
+
+        return ++$this->programme;
+    }
+
+    public function view(): RunView
+    {
+        return new RunView(
+            $this->id(),
+            $this->plan?->id(),
+            $this->name,
+            $this->state,
+            $this->revision,
+            $this->programme,
+            $this->lengthMs,
+            $this->followKey,
+            $this->starter->id(),
+            $this->starter->name(),
+            $this->startedMs,
+            $this->endedMs,
+        );
     }
 }

@@ -17,7 +17,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/api/runs')]
 final readonly class RunController
 {
-    public function __construct(private Runs $runs)
+    public function __construct(private Runs $runs, private RunControl $control, private RunRecord $record)
     {
     }
 
@@ -25,35 +25,35 @@ final readonly class RunController
     public function list(): JsonResponse
     {
         $now = $this->runs->now();
-        $row = static fn (Run $run): array => $run->toArray($now);
+        $row = static fn (RunView $run): array => $run->toArray($now);
 
-        return new JsonResponse(['running' => array_map($row, $this->runs->running()), 'ended' => array_map($row, $this->runs->ended())]);
+        return new JsonResponse(['running' => array_map($row, $this->control->running()), 'ended' => array_map($row, $this->runs->ended())]);
     }
 
     #[Route('', methods: 'POST')]
     #[HeavyWork]
     public function start(#[MapRequestPayload(acceptFormat: 'json')] StartRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->runs->start($request, $user)->toArray($this->runs->now()), 201);
+        return new JsonResponse($this->control->start($request, $user)->toArray($this->runs->now()), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'GET')]
     public function read(int $id): JsonResponse
     {
-        return new JsonResponse($this->runs->get($id)->toArray($this->runs->now()));
+        return new JsonResponse($this->runs->view($id)->toArray($this->runs->now()));
     }
 
     #[Route('/{id<\d{1,9}>}/commands', methods: 'POST')]
     public function command(int $id, #[MapRequestPayload(acceptFormat: 'json')] CommandRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->runs->command($id, $request, $user)->toArray($this->runs->now()));
+        return new JsonResponse($this->control->command($id, $request, $user)->toArray($this->runs->now()));
     }
 
     /** Shows it on further walls. */
     #[Route('/{id<\d{1,9}>}/walls', methods: 'POST')]
     public function show(int $id, #[MapRequestPayload(acceptFormat: 'json')] ShowRequest $request): JsonResponse
     {
-        return new JsonResponse($this->runs->show($id, $request->walls)->toArray($this->runs->now()));
+        return new JsonResponse($this->control->show($id, $request->walls)->toArray($this->runs->now()));
     }
 
     /** Deletes a session that has ended, with what was shown in it; its entry in the logbook stays. */
@@ -61,7 +61,7 @@ final readonly class RunController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function remove(int $id, #[CurrentUser] User $user): Response
     {
-        $this->runs->remove($id, $user);
+        $this->control->remove($id, $user);
 
         return new Response(status: 204);
     }
@@ -70,6 +70,6 @@ final readonly class RunController
     #[Route('/{id<\d{1,9}>}/record', methods: 'GET')]
     public function record(int $id): JsonResponse
     {
-        return new JsonResponse($this->runs->record($id));
+        return new JsonResponse($this->record->read($id));
     }
 }

@@ -10,5 +10,5 @@ use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 #[AutoconfigureTag]
 interface RunObserver
 {
-    public function ended(Run $run): void;
+    public function ended(EndedRun $ended): void;
 }

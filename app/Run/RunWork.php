@@ -4,59 +4,79 @@ declare(strict_types=1);
 
 namespace Periplus\App\Run;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Plan\Plan;
 use Periplus\Core\Session\Log\Coverage;
-use Periplus\Core\Session\Log\Drilled;
 use Periplus\Core\Session\Log\DrilledCounter;
 
 /**
- * What was really drilled in a session that ran: by what its walls have shown; where no wall showed it, by where its clock
- * stood at each command.
- *
- * @phpstan-import-type StoredAmendment from Programmes
+ * Ends what is long over, and says what was really drilled in a session that ran: by what its walls have shown; where no
+ * wall showed it, by where its clock stood at each command.
  */
 final readonly class RunWork
 {
-    public function __construct(private Connection $connection, private Programmes $programmes)
+    /** ms after its end at which a session counts as ended, though nobody said so */
+    private const GRACE = 600_000;
+
+    public function __construct(private EntityManagerInterface $entities, private Runs $runs, private Programmes $programmes)
     {
     }
 
     /**
-     * @param array<mixed> $content the plan as it was when the session was started
-     * @param list<StoredAmendment> $amendments
+     * Ends what is over and nobody ended, at the moment at which it was over.
      *
-     * @return array{list<Drilled>, int} with the work in ms
+     * @return list<RunView> what it has ended
      */
-    public function of(Run $run, array $content, array $amendments): array
+    public function endOverdue(): array
     {
-        $programme = $this->programmes->build($content, $amendments);
-        $elapsedMs = max(0, ($run->endedMs ?? $run->startedMs) - $run->startedMs) * $run->state->speed;
-        $coverage = $this->coverage($run)->atMost($elapsedMs);
+        $now = $this->runs->now();
+        $ended = [];
+        foreach ($this->runs->going() as $view) {
+            if ($view->isOverdue($now, self::GRACE)) {
+                $ended[] = $this->entities->wrapInTransaction(function () use ($view, $now): ?RunView {
+                    $run = $this->runs->hold($view->id);
+                    if (!$run->view()->isOverdue($now, self::GRACE)) {
+                        return null;
+                    }
+                    $run->become($run->state()->ended($run->state()->timeOf($run->lengthMs())));
 
-        return [DrilledCounter::of($programme, $coverage), DrilledCounter::workMs($programme, $coverage)];
+                    return $run->view();
+                });
+            }
+        }
+
+        return array_values(array_filter($ended));
     }
 
-    private function coverage(Run $run): Coverage
+    public function of(RunView $view): EndedRun
     {
-        /** @var list<array{passage: string, cue: string, shown_ms: int|string}> $shown */
-        $shown = $this->connection->fetchAllAssociative('SELECT passage, cue, shown_ms FROM run_shown WHERE run_id = ? ORDER BY shown_ms, cue', [$run->id]);
-        // A cue is named by its moment in the programme first.
-        $moment = static fn (string $cue): int => (int) explode('-', $cue)[0];
+        $run = $this->runs->get($view->id);
+        $programme = $this->programmes->build($run->content(), $this->runs->amendments($view->id));
+        $elapsedMs = max(0, ($view->endedMs ?? $view->startedMs) - $view->startedMs) * $view->state->speed;
+        $coverage = $this->coverage($view)->atMost($elapsedMs);
+        $course = null === $view->plan ? null : $this->entities->find(Plan::class, $view->plan)?->course();
+
+        return new EndedRun($view, $course?->id(), DrilledCounter::of($programme, $coverage), DrilledCounter::workMs($programme, $coverage));
+    }
+
+    private function coverage(RunView $run): Coverage
+    {
+        $shown = $this->runs->shown($run->id);
         if ([] !== $shown) {
             return Coverage::ofShown(
-                array_map(static fn (array $row): array => ['passage' => $row['passage'], 'cueMs' => $moment($row['cue']), 'shownMs' => (int) $row['shown_ms']], $shown),
-                array_map($moment, array_keys($this->programmes->cues($run->id))),
+                array_map(static fn (ShownRow $row): array => ['passage' => $row->passage, 'cueMs' => $row->cueMs(), 'shownMs' => $row->shownMs], $shown),
+                array_map(ShownRow::momentOf(...), array_keys($this->programmes->cues($run->id))),
                 $run->lengthMs,
                 $run->endedMs ?? \PHP_INT_MAX,
             );
         }
-        /** @var list<array{left_ms: int|string, came_ms: int|string}> $commands */
-        $commands = $this->connection->fetchAllAssociative('SELECT left_ms, came_ms FROM run_command WHERE run_id = ? AND left_ms IS NOT NULL ORDER BY revision', [$run->id]);
         $from = 0;
         $stretches = [];
-        foreach ($commands as $row) {
-            $stretches[] = [$from, (int) $row['left_ms']];
-            $from = max(0, (int) $row['came_ms']);
+        foreach ($this->runs->commands($run->id) as $command) {
+            if (null !== $command->leftMs()) {
+                $stretches[] = [$from, $command->leftMs()];
+                $from = max(0, $command->cameMs());
+            }
         }
         $stretches[] = [$from, min($run->lengthMs, $run->state->position($run->endedMs ?? 0))];
 

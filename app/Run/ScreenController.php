@@ -7,6 +7,10 @@ namespace Periplus\App\Run;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Numbering\GymNumberings;
+use Periplus\App\Store\Gone;
+use Periplus\App\Store\NotAllowed;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Store\Refused;
 use Periplus\App\Wall\Wall;
 use Periplus\App\Wall\Walls;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -22,7 +26,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/screens/{key<[0-9a-f]{32}>}')]
 final readonly class ScreenController
 {
-    public function __construct(private Runs $runs, private Walls $walls, private Programmes $programmes, private GymSettings $gym, private GymNumberings $numberings)
+    public function __construct(private Runs $runs, private RunControl $control, private RunRecord $record, private Walls $walls, private Programmes $programmes, private GymSettings $gym, private GymNumberings $numberings)
     {
     }
 
@@ -38,8 +42,8 @@ final readonly class ScreenController
         return new JsonResponse([
             'kind' => null === $wall ? 'athlete' : 'wall',
             'gym' => $this->gym->name(),
-            'name' => $wall->name ?? '',
-            'hasKeys' => $wall->hasKeys ?? false,
+            'name' => $wall?->name() ?? '',
+            'hasKeys' => $wall?->hasKeys() ?? false,
             'numberings' => null === $wall ? array_map(static fn (array $row): array => ['id' => $row[0]->id, 'name' => $row[0]->name], array_values($this->numberings->all())) : [],
             'run' => $run?->forScreens(),
             'nowMs' => $this->runs->now(),
@@ -52,9 +56,9 @@ final readonly class ScreenController
     {
         $this->mine($key, $run);
         $document = $this->programmes->document($run, $version);
-        $named = null === $numbering ? null : $this->numberings->all()[$numbering][0] ?? throw new ApiProblem(404, 'not-found', 'There is no such numbering. It may have been archived.');
+        $named = null === $numbering ? null : $this->numberings->all()[$numbering][0] ?? throw new NotFound('There is no such numbering. It may have been archived.');
 
-        return new JsonResponse(null === $named ? $document : [...$document, 'chains' => $this->runs->chainsIn($run, $version, $named)]);
+        return new JsonResponse(null === $named ? $document : [...$document, 'chains' => $this->record->chainsIn($run, $version, $named)]);
     }
 
     #[Route('/clips/{run<\d{1,9}>}/{version<\d{1,9}>}/{digest<[0-9a-f]{32}>}', methods: 'GET')]
@@ -62,9 +66,9 @@ final readonly class ScreenController
     {
         $this->mine($key, $run);
         try {
-            $sound = $this->programmes->clip($run, $version, $digest) ?? throw new ApiProblem(404, 'not-found', 'Nothing of this session is said so.');
+            $sound = $this->programmes->clip($run, $version, $digest) ?? throw new NotFound('Nothing of this session is said so.');
         } catch (\RuntimeException $failed) {
-            throw $failed instanceof ApiProblem ? $failed : new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
+            throw $failed instanceof Refused ? $failed : new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
@@ -74,19 +78,19 @@ final readonly class ScreenController
     public function command(string $key, #[MapRequestPayload(acceptFormat: 'json')] WallCommandRequest $request): JsonResponse
     {
         $wall = $this->wall($key);
-        if (!$wall->hasKeys || !$request->kind->isForWalls()) {
-            throw new ApiProblem(403, 'not-allowed', 'This screen only shows. A coach leads the session.');
+        if (!$wall->hasKeys() || !$request->kind->isForWalls()) {
+            throw new NotAllowed('This screen only shows. A coach leads the session.');
         }
         $this->mine($key, $request->run);
 
-        return new JsonResponse($this->runs->command($request->run, $request->command(), $wall)->forScreens());
+        return new JsonResponse($this->control->command($request->run, $request->command(), $wall)->forScreens());
     }
 
     /** What the wall has shown; sent again when no answer came. */
     #[Route('/shown', methods: 'POST')]
     public function shown(string $key, #[MapRequestPayload(acceptFormat: 'json')] ShownRequest $request): Response
     {
-        $this->runs->shown($request, $this->wall($key));
+        $this->record->add($request, $this->wall($key));
 
         return new Response(status: 204);
     }
@@ -97,7 +101,7 @@ final readonly class ScreenController
     {
         $wall = $this->walls->withKey($key);
         if (null === $wall && null === $this->runs->followed($key)) {
-            throw new ApiProblem(403, 'key-revoked', 'This link no longer works.');
+            throw new NotAllowed('This link no longer works.', 'key-revoked');
         }
 
         return new Response(status: 204);
@@ -108,22 +112,22 @@ final readonly class ScreenController
         return $this->walls->withKey($key) ?? throw self::unknown();
     }
 
-    /** @throws ApiProblem when the key opens nothing */
-    private function run(string $key, ?Wall $wall): ?Run
+    /** @throws Refused when the key opens nothing */
+    private function run(string $key, ?Wall $wall): ?RunView
     {
-        return null === $wall ? $this->runs->followed($key) ?? throw self::unknown() : (null === $wall->run ? null : $this->runs->get($wall->run));
+        return null === $wall ? $this->runs->followed($key) ?? throw self::unknown() : (null === $wall->run() ? null : $this->runs->view($wall->run()));
     }
 
-    /** @throws ApiProblem when the screen does not show that session */
+    /** @throws Refused when the screen does not show that session */
     private function mine(string $key, int $run): void
     {
         if ($this->run($key, $this->walls->withKey($key))?->id !== $run) {
-            throw new ApiProblem(404, 'not-found', 'This screen does not show that session.');
+            throw new NotFound('This screen does not show that session.');
         }
     }
 
-    private static function unknown(): ApiProblem
+    private static function unknown(): Refused
     {
-        return new ApiProblem(410, 'key-revoked', 'This address opens nothing any more. Ask a coach for a new one.');
+        return new Gone('This address opens nothing any more. Ask a coach for a new one.');
     }
 }

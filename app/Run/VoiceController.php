@@ -7,12 +7,11 @@ namespace Periplus\App\Run;
 use Periplus\App\Account\User;
 use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
-use Periplus\App\Plan\Plan;
 use Periplus\App\Plan\Plans;
+use Periplus\App\Store\Invalid;
 use Periplus\App\Voice\Clips;
 use Periplus\App\Voice\VoiceSettings;
 use Periplus\Core\Session\Wall\WallSerializer;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -29,7 +28,7 @@ final readonly class VoiceController
     private const AROUND = 14;
     private const MAX_PLANS = 40;
 
-    public function __construct(private Clips $clips, private Plans $plans, private Programmes $programmes, private ClockInterface $clock)
+    public function __construct(private Clips $clips, private Plans $plans, private Programmes $programmes)
     {
     }
 
@@ -59,7 +58,7 @@ final readonly class VoiceController
     public function sample(#[MapQueryParameter] string $text): Response
     {
         if ('' === trim($text) || mb_strlen($text) > 200) {
-            throw new ApiProblem(422, 'invalid', 'Type what shall be said, in at most 200 characters.');
+            throw new Invalid('Type what shall be said, in at most 200 characters.');
         }
         try {
             $sound = $this->clips->sound($this->clips->digests([$text])[$text], $text);
@@ -90,12 +89,9 @@ final readonly class VoiceController
     /** @return list<string> what the sessions of these weeks say */
     private function said(): array
     {
-        $today = $this->clock->now();
-        $plans = $this->plans->between($today->modify('-'.self::AROUND.' days')->format('Y-m-d'), $today->modify('+'.self::AROUND.' days')->format('Y-m-d'));
-
         return array_values(array_unique(array_merge(...array_map(
-            fn (Plan $plan): array => WallSerializer::spoken($this->programmes->build($this->plans->get($plan->id)->content())),
-            \array_slice($plans, 0, self::MAX_PLANS),
+            fn (array $content): array => WallSerializer::spoken($this->programmes->build($content)),
+            $this->plans->contentsAround(self::AROUND, self::MAX_PLANS),
         ))));
     }
 }

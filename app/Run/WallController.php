@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Run;
 
 use Periplus\App\Account\User;
-use Periplus\App\Wall\Wall;
 use Periplus\App\Wall\WallRequest;
 use Periplus\App\Wall\Walls;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -25,29 +24,29 @@ final readonly class WallController
     #[Route('', methods: 'GET')]
     public function list(): JsonResponse
     {
-        return new JsonResponse(['walls' => array_map(static fn (Wall $wall): array => $wall->toArray(), $this->walls->all())]);
+        return new JsonResponse(['walls' => $this->walls->all()]);
     }
 
     #[Route('', methods: 'POST')]
     public function create(#[MapRequestPayload(acceptFormat: 'json')] WallRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->walls->create($request, $user)->toArray(), 201);
+        return new JsonResponse($this->walls->create($request, $user), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     public function update(int $id, #[MapRequestPayload(acceptFormat: 'json')] WallRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $wall = $this->walls->update($id, $request, $user);
-        $this->push->changed($wall->key);
+        $this->push->changed($wall->key());
 
-        return new JsonResponse($wall->toArray());
+        return new JsonResponse($wall);
     }
 
     /** The wall goes dark: at once where it listens, within twenty seconds where it only asks. */
     #[Route('/{id<\d{1,9}>}/revoke', methods: 'POST')]
     public function revoke(int $id, #[CurrentUser] User $user): Response
     {
-        $this->push->changed($this->walls->revoke($id, $user)->key);
+        $this->push->changed($this->walls->revoke($id, $user)->key());
 
         return new Response(status: 204);
     }

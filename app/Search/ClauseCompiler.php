@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
-use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Combination\CheckSummary;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Search\Clause;
@@ -30,7 +30,7 @@ final readonly class ClauseCompiler implements ClauseVisitor
     private const MOST_PAIRS = 400;
 
     /** @param \DateTimeImmutable $today in the time of the gym */
-    public function __construct(private Connection $connection, private bool $archived, private \DateTimeImmutable $today)
+    public function __construct(private Accounts $accounts, private bool $archived, private \DateTimeImmutable $today)
     {
     }
 
@@ -180,10 +180,10 @@ final readonly class ClauseCompiler implements ClauseVisitor
             return self::column($clause->name, $clause->value);
         }
         if ('author' === $clause->name) {
-            $authors = $this->connection->fetchFirstColumn('SELECT id FROM user WHERE name LIKE ? OR name LIKE ?', [$like, '% '.$like]);
+            $authors = $this->accounts->named($clause->value);
             $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
 
-            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (mixed $id): string => IndexTerms::trait('author', is_numeric($id) ? (int) $id : 0), $authors)]);
+            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (int $id): string => IndexTerms::trait('author', $id), $authors)]);
         }
 
         return new Criterion(match ($clause->name) {

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Refused;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
@@ -19,13 +20,13 @@ final readonly class CompleteSearch
     /**
      * @return list<int> ids in the order of the sort
      *
-     * @throws ApiProblem with the place of what is not understood
+     * @throws Refused with the place of what is not understood
      */
     public function all(SearchRequest $list, Numbering $numbering): array
     {
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         if (!$search->isUnderstood()) {
-            throw new ApiProblem(422, 'unreadable-search', 'This search is not understood, so nothing was made of it. '.$search->problems[0]->message, ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)]);
+            throw new Invalid('This search is not understood, so nothing was made of it. '.$search->problems[0]->message, ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)], type: 'unreadable-search');
         }
 
         return $this->query->all($search->clauses, $list);

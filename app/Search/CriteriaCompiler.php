@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Periplus\App\Search;
 
-use Doctrine\DBAL\Connection;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Search\Clause;
 
 /** Turns the clauses of a search into conditions of the database. */
 final readonly class CriteriaCompiler
 {
-    public function __construct(private Connection $connection, private GymSettings $gym)
+    public function __construct(private Accounts $accounts, private GymSettings $gym)
     {
     }
 
@@ -36,7 +36,7 @@ final readonly class CriteriaCompiler
             $criteria[] = new Criterion(['c.id IN ('.implode(', ', array_fill(0, \count($ids), '?')).')', $ids]);
         }
         foreach ($clauses as $clause) {
-            $criteria[] = $clause->accept(new ClauseCompiler($this->connection, $archived, $this->gym->today()));
+            $criteria[] = $clause->accept(new ClauseCompiler($this->accounts, $archived, $this->gym->today()));
         }
 
         return $criteria;

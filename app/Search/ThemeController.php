@@ -7,8 +7,8 @@ namespace Periplus\App\Search;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\Bulk;
-use Periplus\App\Http\ApiProblem;
 use Periplus\App\Http\HeavyWork;
+use Periplus\App\Store\NotFound;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -38,7 +38,7 @@ final readonly class ThemeController
         [$from, $to] = [mb_strtolower(trim($request->from)), mb_strtolower(trim($request->to))];
         $ids = $this->index->having($from);
         if ([] === $ids) {
-            throw new ApiProblem(404, 'not-found', \sprintf('No combination in use has the theme “%s”.', $from));
+            throw new NotFound(\sprintf('No combination in use has the theme “%s”.', $from));
         }
         $count = $from === $to ? 0 : $bulk->renameTheme($ids, $from, $to, $user);
         $audit->add($user->id(), 'theme.renamed', \sprintf('renamed the theme “%s” to “%s” in %d combinations', $from, $to, $count));

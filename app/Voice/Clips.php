@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace Periplus\App\Voice;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
+use Periplus\App\Gym\Gyms;
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
-/** The clips of calls: spoken by the voice of the gym, or recorded by a coach, whose clip takes the place of the spoken one. */
-final readonly class Clips implements HasQuota
+/**
+ * The clips of calls: spoken by the voice of the gym, or recorded by a coach.
+ *
+ * @extends ServiceEntityRepository<RecordedClip>
+ */
+final class Clips extends ServiceEntityRepository implements HasQuota
 {
     private const LIMIT = 1000;
     /** Of one session; what is missing then is spoken when it is first asked for. */
@@ -21,22 +29,28 @@ final readonly class Clips implements HasQuota
     /** Longest that is recorded, ms. */
     public const LONGEST = 6000;
 
-    public function __construct(private Connection $connection, private Speaker $speaker, private AuditLog $audit, private ClockInterface $clock)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly Gyms $gyms,
+        private readonly Accounts $accounts,
+        private readonly Speaker $speaker,
+        private readonly AuditLog $audit,
+        private readonly ClockInterface $clock,
+    ) {
+        parent::__construct($registry, RecordedClip::class);
     }
 
     public function settings(): VoiceSettings
     {
-        $stored = $this->connection->fetchOne('SELECT voice FROM gym WHERE id = 1');
-        /** @var array{voice: string, pace: string, loudness: string}|null $row */
-        $row = \is_string($stored) ? json_decode($stored, true) : null;
+        /** @var array{voice: string, pace: string, loudness: string}|null $voice */
+        $voice = $this->gyms->get()->voice();
 
-        return null === $row ? new VoiceSettings() : new VoiceSettings($row['voice'], $row['pace'], $row['loudness']);
+        return null === $voice ? new VoiceSettings() : new VoiceSettings(...$voice);
     }
 
     public function use(VoiceSettings $settings, User $user): void
     {
-        $this->connection->update('gym', ['voice' => json_encode($settings->toArray(), \JSON_THROW_ON_ERROR)], ['id' => 1]);
+        $this->gyms->useVoice($settings->toArray());
         $this->audit->add($user->id(), 'gym.voice', \sprintf('set the voice of calls to %s, %s, %s', $settings->voice, $settings->pace, $settings->loudness), 'gym');
     }
 
@@ -65,9 +79,7 @@ final readonly class Clips implements HasQuota
      */
     public function sound(string $digest, string $text): string
     {
-        $recorded = $this->connection->fetchOne('SELECT sound FROM recorded_clip WHERE digest = ?', [$digest]);
-
-        return \is_string($recorded) ? $recorded : $this->speaker->clip($text, $this->settings());
+        return $this->findOneBy(['digest' => $digest])?->sound() ?? $this->speaker->clip($text, $this->settings());
     }
 
     /**
@@ -85,51 +97,47 @@ final readonly class Clips implements HasQuota
 
     public function quota(): Quota
     {
-        /** @var int|string $count */
-        $count = $this->connection->fetchOne('SELECT COUNT(*) FROM recorded_clip');
-
-        return new Quota('recorded clips', (int) $count, self::LIMIT);
+        return new Quota('recorded clips', $this->count(), self::LIMIT);
     }
 
     /** @return array<string, string> digest by text */
     public function recorded(): array
     {
-        /** @var array<string, string> $digests */
-        $digests = $this->connection->fetchAllKeyValue('SELECT said, digest FROM recorded_clip ORDER BY said');
+        /** @var list<array{said: string, digest: string}> $rows */
+        $rows = $this->createQueryBuilder('c')->select('c.said, c.digest')->orderBy('c.said')->getQuery()->getResult();
 
-        return $digests;
+        return array_column($rows, 'digest', 'said');
     }
 
     public function record(string $text, string $file, User $user): void
     {
         if ('' === $text || mb_strlen($text) > 200) {
-            throw new ApiProblem(422, 'invalid', 'Say what is heard in the clip, in at most 200 characters.');
+            throw new Invalid('Say what is heard in the clip, in at most 200 characters.');
         }
         try {
             $wave = Wave::of($file);
         } catch (\UnexpectedValueException $wrong) {
-            throw new ApiProblem(422, 'not-a-clip', $wrong->getMessage());
+            throw new Invalid($wrong->getMessage(), type: 'not-a-clip');
         }
         if ($wave->rate < 8000 || $wave->rate > 48_000 || $wave->ms() > self::LONGEST || $wave->ms() < 50) {
-            throw new ApiProblem(422, 'not-a-clip', \sprintf('A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.', self::LONGEST / 1000, $wave->ms() / 1000, $wave->rate / 1000));
+            throw new Invalid(\sprintf('A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.', self::LONGEST / 1000, $wave->ms() / 1000, $wave->rate / 1000), type: 'not-a-clip');
         }
         $sound = $wave->trimmed()->bytes();
-        if (!isset($this->recorded()[$text])) {
+        $by = $this->accounts->managed($user);
+        $clip = $this->find($text);
+        if (null === $clip) {
             $this->quota()->require();
+            $this->getEntityManager()->persist(new RecordedClip($text, $sound, $by, $this->clock->now()));
+        } else {
+            $clip->record($sound, $by, $this->clock->now());
         }
-        $this->connection->executeStatement(
-            'INSERT INTO recorded_clip (said, digest, sound, user_id, recorded_at) VALUES (?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE digest = VALUES(digest), sound = VALUES(sound), user_id = VALUES(user_id), recorded_at = VALUES(recorded_at)',
-            [$text, hash('xxh128', $text."\n".$sound), $sound, $user->id(), $this->clock->now()->format('Y-m-d H:i:s')],
-        );
         $this->audit->add($user->id(), 'clip.recorded', \sprintf('recorded “%s”', $text), 'clips');
     }
 
     /** The voice of the gym says it again. */
     public function forget(string $text, User $user): void
     {
-        if (0 === $this->connection->delete('recorded_clip', ['said' => $text])) {
-            throw new ApiProblem(404, 'not-found', 'Nobody has recorded this.');
-        }
+        $this->getEntityManager()->remove($this->find($text) ?? throw new NotFound('Nobody has recorded this.'));
         $this->audit->add($user->id(), 'clip.forgotten', \sprintf('took the recorded “%s” away', $text), 'clips');
     }
 }

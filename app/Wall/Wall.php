@@ -4,33 +4,134 @@ declare(strict_types=1);
 
 namespace Periplus\App\Wall;
 
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+
 /** A screen of the gym that shows a session; told by the key in its address. */
-final readonly class Wall
+#[ORM\Entity(repositoryClass: Walls::class)]
+#[ORM\Table(name: 'wall')]
+#[ORM\UniqueConstraint(name: 'by_wall_key', columns: ['wall_key'])]
+#[ORM\Index(name: 'by_run', columns: ['run_id'])]
+#[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
+class Wall implements \JsonSerializable
 {
-    /**
-     * @param bool $hasKeys whether a keyboard or a button at it may pause, go on and jump
-     * @param int|null $run that it shows
-     * @param \DateTimeImmutable|null $seenAt when it last asked
-     */
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(name: 'wall_key', length: 32, options: ['fixed' => true])]
+    private string $key;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
+    private ?ShownSession $run = null;
+
+    /** @var Collection<int, ShownSession> all of which it may still report what it has shown */
+    #[ORM\ManyToMany(targetEntity: ShownSession::class, fetch: 'EXTRA_LAZY')]
+    #[ORM\JoinTable(name: 'wall_run')]
+    #[ORM\JoinColumn(onDelete: 'CASCADE')]
+    #[ORM\InverseJoinColumn(name: 'run_id', onDelete: 'CASCADE')]
+    private Collection $shown;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $seenAt = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $revokedAt = null;
+
     public function __construct(
-        public int $id,
-        public string $name,
-        public string $key,
-        public bool $hasKeys,
-        public ?int $run,
-        public ?\DateTimeImmutable $seenAt,
+        #[ORM\Column(length: 60)]
+        private string $name,
+        #[ORM\Column(options: ['default' => true])]
+        private bool $hasKeys,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $editor,
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
     ) {
+        $this->key = bin2hex(random_bytes(16));
+        $this->shown = new ArrayCollection();
+    }
+
+    public function id(): int
+    {
+        return $this->id ?? throw new \LogicException('This wall is not stored yet.');
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function key(): string
+    {
+        return $this->key;
+    }
+
+    /** Whether a keyboard or a button at it may pause, go on and jump. Where its coach is blocked, nobody presses anything. */
+    public function hasKeys(): bool
+    {
+        return $this->hasKeys && $this->editor->isActive();
+    }
+
+    /** The session that it shows. */
+    public function run(): ?int
+    {
+        return $this->run?->id();
+    }
+
+    public function seenAt(): ?\DateTimeImmutable
+    {
+        return $this->seenAt;
+    }
+
+    public function change(string $name, bool $hasKeys): void
+    {
+        $this->name = $name;
+        $this->hasKeys = $hasKeys;
+    }
+
+    public function show(ShownSession $run): void
+    {
+        $this->run = $run;
+        if (!$this->shown->contains($run)) {
+            $this->shown->add($run);
+        }
+    }
+
+    /** Whether it shows that session, or has shown it. */
+    public function hasShown(ShownSession $run): bool
+    {
+        return $this->shown->contains($run);
+    }
+
+    /** That it has asked just now; noted once in a while. @return bool whether it was noted */
+    public function seen(\DateTimeImmutable $now): bool
+    {
+        if (null !== $this->seenAt && $this->seenAt >= $now->modify('-20 seconds')) {
+            return false;
+        }
+        $this->seenAt = $now;
+
+        return true;
+    }
+
+    /** Its address opens nothing from now on. It is kept for the log of what it showed, and nothing else. */
+    public function revoke(\DateTimeImmutable $now): void
+    {
+        $this->revokedAt = $now;
+        $this->run = null;
     }
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function jsonSerialize(): array
     {
         return [
-            'id' => $this->id,
+            'id' => $this->id(),
             'name' => $this->name,
             'key' => $this->key,
-            'hasKeys' => $this->hasKeys,
-            'run' => $this->run,
+            'hasKeys' => $this->hasKeys(),
+            'run' => $this->run(),
             'seenAt' => $this->seenAt?->format(\DATE_ATOM),
         ];
     }

@@ -4,130 +4,121 @@ declare(strict_types=1);
 
 namespace Periplus\App\Wall;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
-use Periplus\App\Http\ApiProblem;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
-/** The walls of the gym. A revoked one is kept for the log of what it showed, and nothing else. Nobody else asks these tables. */
-final readonly class Walls
+/**
+ * The walls of the gym; revoked ones are not found.
+ *
+ * @extends ServiceEntityRepository<Wall>
+ */
+final class Walls extends ServiceEntityRepository
 {
     private const MOST = 50;
 
-    public function __construct(private Connection $connection, private AuditLog $audit, private ClockInterface $clock)
+    public function __construct(ManagerRegistry $registry, private readonly Accounts $accounts, private readonly AuditLog $audit, private readonly ClockInterface $clock)
     {
+        parent::__construct($registry, Wall::class);
     }
 
     /** @return list<Wall> by name */
     public function all(): array
     {
-        return $this->select('revoked_at IS NULL ORDER BY w.name, w.id', []);
+        return $this->inOrder($this->open());
     }
 
-    /** @return list<Wall> those that show this session */
+    /** @return list<Wall> those that show this session, by name */
     public function showing(int $run): array
     {
-        return $this->select('revoked_at IS NULL AND run_id = ? ORDER BY w.name, w.id', [$run]);
+        return $this->inOrder($this->open()->andWhere('w.run = :run')->setParameter('run', $run));
     }
 
     /** The wall with that key; null when there is none, or it was revoked. */
     public function withKey(string $key): ?Wall
     {
-        return $this->select('revoked_at IS NULL AND wall_key = ?', [$key])[0] ?? null;
+        return $this->inOrder($this->open()->andWhere('w.key = :key')->setParameter('key', $key))[0] ?? null;
     }
 
-    /** @throws ApiProblem when there is none */
+    /** @throws NotFound */
     public function get(int $id): Wall
     {
-        return $this->select('revoked_at IS NULL AND w.id = ?', [$id])[0] ?? throw new ApiProblem(
-            404,
-            'not-found',
-            'There is no such wall. It may have been revoked.',
-        );
+        return $this->inOrder($this->open()->andWhere('w.id = :id')->setParameter('id', $id))[0]
+            ?? throw new NotFound('There is no such wall. It may have been revoked.');
     }
 
     public function create(WallRequest $request, User $editor): Wall
     {
         if (\count($this->all()) >= self::MOST) {
-            throw new ApiProblem(409, 'too-many', \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MOST));
+            throw new Conflict('too-many', \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MOST));
         }
-        $this->connection->insert('wall', ['name' => trim($request->name), 'wall_key' => bin2hex(random_bytes(16)), 'has_keys' => (int) $request->hasKeys, 'editor_id' => $editor->id(), 'created_at' => $this->now()]);
-        $id = (int) $this->connection->lastInsertId();
-        $this->audit->add($editor->id(), 'wall.created', \sprintf('added the wall “%s”', trim($request->name)), 'wall/'.$id);
+        $wall = new Wall(trim($request->name), $request->hasKeys, $this->accounts->managed($editor), $this->clock->now());
+        $this->getEntityManager()->persist($wall);
+        $this->getEntityManager()->flush();
+        $this->record($wall, $editor, 'wall.created', 'added');
 
-        return $this->get($id);
+        return $wall;
     }
 
     public function update(int $id, WallRequest $request, User $editor): Wall
     {
-        $before = $this->get($id);
-        $this->connection->update('wall', ['name' => trim($request->name), 'has_keys' => (int) $request->hasKeys], ['id' => $id]);
-        $this->audit->add($editor->id(), 'wall.updated', \sprintf('changed the wall “%s”', $before->name), 'wall/'.$id);
+        $wall = $this->get($id);
+        $this->record($wall, $editor, 'wall.updated', 'changed');
+        $wall->change(trim($request->name), $request->hasKeys);
+        $this->getEntityManager()->flush();
 
-        return $this->get($id);
+        return $wall;
     }
 
     /** Its address opens nothing from now on. */
     public function revoke(int $id, User $editor): Wall
     {
         $wall = $this->get($id);
-        $this->connection->update('wall', ['revoked_at' => $this->now(), 'run_id' => null], ['id' => $id]);
-        $this->audit->add($editor->id(), 'wall.revoked', \sprintf('revoked the wall “%s”', $wall->name), 'wall/'.$id);
+        $wall->revoke($this->clock->now());
+        $this->record($wall, $editor, 'wall.revoked', 'revoked');
 
         return $wall;
     }
 
     /** @param list<int> $ids that show this session from now on */
-    public function show(int $run, array $ids): void
+    public function show(ShownSession $run, array $ids): void
     {
         foreach ($ids as $id) {
-            $this->connection->update('wall', ['run_id' => $run], ['id' => $this->get($id)->id]);
-            $this->connection->executeStatement('INSERT IGNORE INTO wall_run (wall_id, run_id) VALUES (?, ?)', [$id, $run]);
+            $this->get($id)->show($run);
         }
+        $this->getEntityManager()->flush();
     }
 
-    /** Whether it shows that session, or has shown it. */
-    public function hasShown(Wall $wall, int $run): bool
-    {
-        return false !== $this->connection->fetchOne('SELECT 1 FROM wall_run WHERE wall_id = ? AND run_id = ?', [$wall->id, $run]);
-    }
-
-    /** That it has asked just now; written once in a while. */
+    /** That it has asked just now. */
     public function seen(Wall $wall): void
     {
-        $now = $this->clock->now();
-        if (null === $wall->seenAt || $wall->seenAt < $now->modify('-20 seconds')) {
-            $this->connection->update('wall', ['seen_at' => $now->format('Y-m-d H:i:s')], ['id' => $wall->id]);
+        if ($wall->seen($this->clock->now())) {
+            $this->getEntityManager()->flush();
         }
     }
 
-    private function now(): string
+    private function record(Wall $wall, User $editor, string $what, string $did): void
     {
-        return $this->clock->now()->format('Y-m-d H:i:s');
+        $this->audit->add($editor->id(), $what, \sprintf('%s the wall “%s”', $did, $wall->name()), 'wall/'.$wall->id());
     }
 
-    /**
-     * @param list<mixed> $values
-     *
-     * @return list<Wall>
-     */
-    private function select(string $where, array $values): array
+    private function open(): QueryBuilder
     {
-        /** @var list<array{id: int|string, name: string, wall_key: string, has_keys: int|string, run_id: int|string|null, seen_at: string|null}> $rows */
-        // A wall whose coach is blocked goes on showing, but presses nothing.
-        $rows = $this->connection->fetchAllAssociative(
-            'SELECT w.id, w.name, w.wall_key, w.has_keys AND u.active AS has_keys, w.run_id, w.seen_at FROM wall w JOIN user u ON u.id = w.editor_id WHERE '.$where,
-            $values,
-        );
+        return $this->createQueryBuilder('w')->addSelect('e')->join('w.editor', 'e')->where('w.revokedAt IS NULL');
+    }
 
-        return array_map(static fn (array $row): Wall => new Wall(
-            (int) $row['id'],
-            $row['name'],
-            $row['wall_key'],
-            1 === (int) $row['has_keys'],
-            null === $row['run_id'] ? null : (int) $row['run_id'],
-            null === $row['seen_at'] ? null : new \DateTimeImmutable($row['seen_at'], new \DateTimeZone('UTC')),
-        ), $rows);
+    /** @return list<Wall> */
+    private function inOrder(QueryBuilder $walls): array
+    {
+        /** @var list<Wall> $list */
+        $list = $walls->orderBy('w.name')->addOrderBy('w.id')->getQuery()->getResult();
+
+        return $list;
     }
 }

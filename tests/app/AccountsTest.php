@@ -40,6 +40,7 @@ final class AccountsTest extends ApiTestCase
     {
         $this->signIn('coach');
         self::assertSame(200, $this->ask('GET', '/api/numberings')->status);
+        $this->sql('DELETE FROM audit_log');
         $this->sql("DELETE FROM user WHERE email = 'coach@gym.example'");
 
         self::assertSame(401, $this->ask('GET', '/api/numberings')->status);

@@ -245,7 +245,7 @@ final class GymSetupTest extends ApiTestCase
         self::assertSame($name, self::service(Gyms::class)->get()->name());
         $this->signOut();
 
-        return self::service(Invitations::class)->setUp()['token'];
+        return self::service(Invitations::class)->setUp()->token;
     }
 
     private function accept(string $token): Answer

@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Combination\CombinationTable;
 use Periplus\App\Gym\LibraryLock;
 use Periplus\App\HouseRules\GymHouseRules;
-use Periplus\App\Http\LastKnown;
+use Periplus\App\RulePreview\PreviewResults;
 use Periplus\App\RulePreview\RulePreviews;
 use Periplus\App\RulePreview\RulePreviewState;
 use Periplus\App\Search\SearchIndex;
-use Periplus\Core\Flow\Check\Check;
+use Periplus\App\Store\Versions;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\LeadHook;
 use Periplus\Core\HouseRules\Schools;
-use Periplus\Core\Notation\Reader;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\NativeClock;
 
@@ -169,7 +170,7 @@ final class HouseRulesTest extends ApiTestCase
             $this->save('Number '.$at, $chain.' exit');
         }
         $connection = self::service(Connection::class);
-        $process = static fn (): RulePreviews => new RulePreviews($connection, new CombinationTable($connection), self::service(SearchIndex::class), new GymHouseRules($connection, self::service(LastKnown::class)), Check::builtIn(), Reader::builtIn(), new LibraryLock($connection), new AuditLog($connection, new NativeClock()), new NativeClock(), 3);
+        $process = static fn (): RulePreviews => new RulePreviews(self::service(EntityManagerInterface::class), self::service(PreviewResults::class), self::service(CombinationTable::class), self::service(SearchIndex::class), self::service(GymHouseRules::class), self::service(Versions::class), self::service(LibraryLock::class), self::service(Accounts::class), self::service(AuditLog::class), new NativeClock(), 3);
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
@@ -177,16 +178,16 @@ final class HouseRulesTest extends ApiTestCase
         $steps = [];
         do {
             $again = $process()->start($rules, (int) $head);
-            self::assertSame([$preview->id, $preview->done], [$again->id, $again->done], 'Asked for anew it goes on.');
-            $preview = $process()->advance($preview->id, 0.0);
-            $steps[] = $preview->done;
-        } while (RulePreviewState::Running === $preview->state);
+            self::assertSame([$preview->id(), $preview->done()], [$again->id(), $again->done()], 'Asked for anew it goes on.');
+            $preview = $process()->advance($preview->id(), 0.0);
+            $steps[] = $preview->done();
+        } while (RulePreviewState::Running === $preview->state());
 
         self::assertSame([3, 6, 7], $steps);
-        self::assertNotSame($preview->id, $process()->start($rules, (int) $head)->id, 'What is done is not gone on with.');
-        self::assertSame(0, $process()->start(BuiltInHouseRules::named('kickboxing'), (int) $head)->done, 'Another change is another pass.');
-        $preview = $process()->advance($process()->start($rules, (int) $head)->id, 5.0);
-        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->found($preview)['changes']);
+        self::assertNotSame($preview->id(), $process()->start($rules, (int) $head)->id(), 'What is done is not gone on with.');
+        self::assertSame(0, $process()->start(BuiltInHouseRules::named('kickboxing'), (int) $head)->done(), 'Another change is another pass.');
+        $preview = $process()->advance($process()->start($rules, (int) $head)->id(), 5.0);
+        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->changes($preview)['changes']);
     }
 
     /** @param array<string, array<string, mixed>> $change */

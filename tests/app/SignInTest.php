@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\SessionView;
 use Periplus\App\Account\SignInAnswers;
 use Periplus\App\Account\SignInLimiter;
@@ -91,11 +93,13 @@ final class SignInTest extends ApiTestCase
     {
         $connection = self::service(Connection::class);
         $connection->executeStatement("UPDATE user SET email = 'blocked@gym.example', active = 0 WHERE email = 'other@gym.example'");
+        self::service(EntityManagerInterface::class)->clear();
         $hasher = $this->createMock(UserPasswordHasherInterface::class);
         $hasher->expects(self::exactly($hashed))->method('hashPassword')->with(self::isInstanceOf(User::class), 'as long as it takes');
         $answers = new SignInAnswers(
             self::service(SessionView::class),
-            $connection,
+            self::service(Accounts::class),
+            self::service(EntityManagerInterface::class),
             $hasher,
             self::service(AuditLog::class),
             self::service(SignInLimiter::class),

@@ -19,6 +19,12 @@ enum CommandKind: string
     case Again = 'again';
     case End = 'end';
 
+    /** Whether it changes the programme, and not only where the clock stands. */
+    public function changesProgramme(): bool
+    {
+        return \in_array($this, [self::Longer, self::Swap, self::Again], true);
+    }
+
     /** Whether a wall may do it from its own keys, also without the server. */
     public function isForWalls(): bool
     {

@@ -28,42 +28,18 @@ final readonly class Commands
      */
     public function after(RunState $state, RunCommand $command, int $now): RunChange
     {
+        if (!$command->kind->changesProgramme()) {
+            return ClockCommands::of($this->programme)->after($state, $command, $now);
+        }
         if (null !== $state->endedMs) {
-            throw new CommandRefused('This session has ended.');
+            throw new CommandRefused(ClockCommands::ENDED);
         }
 
         return match ($command->kind) {
-            CommandKind::Pause => new RunChange(null === $state->pausedMs ? $state->paused($now) : $state, ''),
-            CommandKind::Resume => new RunChange($state->stands($now) ? $this->goingOn($state->resumed($now), $state->position($now)) : $state, ''),
-            CommandKind::Jump => $this->jump($state, $command, $now),
-            CommandKind::End => new RunChange($state->ended($now), ''),
             CommandKind::Longer => $this->longer($state, $now),
             CommandKind::Again => $this->again($state, $now),
-            CommandKind::Swap => $this->swap($state, $command, $now),
+            default => $this->swap($state, $command, $now),
         };
-    }
-
-    private function jump(RunState $state, RunCommand $command, int $now): RunChange
-    {
-        $to = $command->toMs ?? throw new CommandRefused('Say where to jump.');
-        if ($to < 0 || $to > $this->programme->lengthMs) {
-            throw new CommandRefused(\sprintf('The session lasts %d s; %d s is not in it.', intdiv($this->programme->lengthMs, 1000), intdiv($to, 1000)));
-        }
-
-        // Where the clock waits it waits again, but not before it has got there.
-        return new RunChange($this->goingOn($state->jumped($now, $to, $command->id), $to - 1), (string) $to);
-    }
-
-    /** A state that waits at the first moment after that one at which the plan says so. */
-    public function goingOn(RunState $state, int $after): RunState
-    {
-        foreach ($this->programme->waits() as $ms) {
-            if ($ms > $after) {
-                return $state->holdingAt($ms);
-            }
-        }
-
-        return $state->holdingAt(null);
     }
 
     private function longer(RunState $state, int $now): RunChange

@@ -14,6 +14,7 @@ use Periplus\Core\Session\Programme\Cue;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Session\Programme\Segment;
+use Periplus\Core\Session\Run\ClockCommands;
 use Periplus\Core\Session\Run\CommandKind;
 use Periplus\Core\Session\Run\CommandRefused;
 use Periplus\Core\Session\Run\Commands;
@@ -175,7 +176,7 @@ final class RunTest extends TestCase
     public function testTheClockWaitsAtTheEndOfATalk(): void
     {
         $programme = Plans::programme(Plans::of([['seconds' => 60, 'sets' => [['drill' => 'talk', 'combinations' => [], 'parameters' => ['clock' => 'waits']]]], ['seconds' => 60, 'sets' => [['combinations' => ['1 2']]]]]));
-        $state = (new Commands($programme))->goingOn(self::runs(), -1);
+        $state = ClockCommands::of($programme)->goingOn(self::runs(), -1);
 
         self::assertSame([60_000], $programme->waits());
         self::assertSame([60_000, true], [$state->position(90_000), $state->stands(90_000)]);

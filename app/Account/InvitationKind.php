@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Account;
+
+/** What a link is for. */
+enum InvitationKind: string
+{
+    /** A new account. */
+    case Invite = 'invite';
+    /** A new password. */
+    case Reset = 'reset';
+    /** The first head coach of a new gym. */
+    case Setup = 'setup';
+}

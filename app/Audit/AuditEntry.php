@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Audit;
+
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\UserInterface;
+
+/** One line of the audit log; written once and never changed. */
+#[ORM\Entity(repositoryClass: AuditLog::class, readOnly: true)]
+#[ORM\Table(name: 'audit_log')]
+#[ORM\Index(name: 'by_subject', columns: ['subject'])]
+class AuditEntry
+{
+    private const LONGEST = 400;
+
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    #[ORM\Column(length: self::LONGEST)]
+    private string $says;
+
+    public function __construct(
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
+        #[ORM\ManyToOne]
+        private ?UserInterface $user,
+        #[ORM\Column(length: 40)]
+        private string $what,
+        string $says,
+        #[ORM\Column(length: 60, nullable: true)]
+        private ?string $subject,
+    ) {
+        $this->says = mb_substr($says, 0, self::LONGEST);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Card;
+
+use Periplus\Core\Flow\Options\Group;
+use Periplus\Core\Technique\Stance;
+
+/** What stands on a card, and how it is read. */
+final readonly class CardContent implements \JsonSerializable
+{
+    /** @param non-empty-list<CardCombination> $combinations */
+    public function __construct(public Stance $stance, public string $numbering, public Group $group, public array $combinations)
+    {
+    }
+
+    /** @param array{stance: string, numbering: string, group: string, combinations: non-empty-list<array{id: int, name: string, notation: string, stance: string, rules: string}>} $stored what {@see jsonSerialize} was written as */
+    public static function of(array $stored): self
+    {
+        return new self(
+            Stance::from($stored['stance']),
+            $stored['numbering'],
+            Group::from($stored['group']),
+            array_map(static fn (array $row): CardCombination => new CardCombination(...[...$row, 'stance' => Stance::from($row['stance'])]), $stored['combinations']),
+        );
+    }
+
+    /** @return array<mixed> */
+    public function jsonSerialize(): array
+    {
+        return get_object_vars($this);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Exchange;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
+
+/** The entries of an import, many at a time. */
+final readonly class ImportLines
+{
+    /** Rows of one insert. */
+    private const ROWS = 500;
+
+    public function __construct(private Connection $connection)
+    {
+    }
+
+    /** @param list<ImportEntry> $entries numbered by their order: two combinations of a JSON file may stand on one line */
+    public function store(int $import, array $entries): void
+    {
+        foreach (array_chunk($entries, self::ROWS, true) as $chunk) {
+            $values = [];
+            foreach ($chunk as $at => $entry) {
+                array_push($values, $import, $at + 1, LineKind::Waiting->value, \sprintf('Line %d: %s', $entry->line, $entry->source), json_encode($entry->toArray(), \JSON_THROW_ON_ERROR), $entry->problem);
+            }
+            $this->connection->executeStatement('INSERT INTO import_line (import_id, line, kind, source, content, message) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')), $values);
+        }
+    }
+
+    /** @param array<int, int> $combinations what new entries have become, by line */
+    public function became(int $import, array $combinations): void
+    {
+        foreach (array_chunk($combinations, self::ROWS, true) as $chunk) {
+            $cases = implode(' ', array_fill(0, \count($chunk), 'WHEN ? THEN ?'));
+            $values = array_merge(...array_map(static fn (int $line, int $made): array => [$line, $made], array_keys($chunk), array_values($chunk)));
+            $this->connection->executeStatement('UPDATE import_line SET combination_id = CASE line '.$cases.' END WHERE import_id = ? AND line IN ('.implode(', ', array_keys($chunk)).')', [...$values, $import]);
+        }
+    }
+
+    /**
+     * @param list<string> $fingerprints
+     *
+     * @return array<string, int> by fingerprint: the first entry of the file that brings that chain
+     */
+    public function withChains(int $import, array $fingerprints): array
+    {
+        return $this->first('fingerprint', $import, $fingerprints);
+    }
+
+    /**
+     * @param list<string> $names in lower case
+     *
+     * @return array<string, int> by name: the first entry of the file that has it
+     */
+    public function named(int $import, array $names): array
+    {
+        return $this->first("LOWER(JSON_VALUE(content, '$.content.name'))", $import, $names);
+    }
+
+    /**
+     * @param list<string> $values
+     *
+     * @return array<string, int>
+     */
+    private function first(string $of, int $import, array $values): array
+    {
+        /** @var array<string, int|string> $lines */
+        $lines = [] === $values ? [] : $this->connection->fetchAllKeyValue(
+            "SELECT $of, MIN(line) FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') AND $of IN (?) GROUP BY $of",
+            [$import, $values],
+            [ParameterType::INTEGER, ArrayParameterType::STRING],
+        );
+
+        return array_map(intval(...), $lines);
+    }
+}

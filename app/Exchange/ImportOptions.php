@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Exchange;
+
+use Periplus\Core\Technique\Stance;
+
+/** What holds where a file does not say. */
+final readonly class ImportOptions
+{
+    /** @param string|null $rules as each chain asks for when null */
+    public function __construct(public string $numbering, public Stance $stance, public ?string $rules)
+    {
+    }
+}

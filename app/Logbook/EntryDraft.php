@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Periplus\App\Account\User;
+use Periplus\App\Course\Course;
+use Periplus\Core\Session\Log\Attendance;
+
+/** What an entry of the logbook says. */
+final readonly class EntryDraft
+{
+    /**
+     * @param string $day such as 2026-11-26
+     * @param User|null $coach who coached; null where nobody here has that name
+     * @param int|null $effort how hard it felt, 0 to 10
+     * @param bool $isChecked whether a coach has looked at it
+     * @param list<DrilledRow> $drilled
+     * @param list<FallenLink> $fallen
+     */
+    public function __construct(
+        public ?Course $course,
+        public string $name,
+        public string $day,
+        public int $lengthMs,
+        public int $workMs,
+        public ?User $coach,
+        public string $coachName,
+        public Attendance $attendance = new Attendance(null, null, []),
+        public ?int $effort = null,
+        public string $note = '',
+        public bool $isChecked = true,
+        public array $drilled = [],
+        public array $fallen = [],
+    ) {
+    }
+}

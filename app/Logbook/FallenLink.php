@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\Core\Technique\Stance;
+
+/** A link that fell apart: by its chain in parity numbering and the place of the earlier item. */
+#[ORM\Embeddable]
+final readonly class FallenLink
+{
+    public function __construct(
+        #[ORM\Column(length: 4000)]
+        public string $notation,
+        #[ORM\Column(length: 10, enumType: Stance::class)]
+        public Stance $stance,
+        #[ORM\Column(type: 'smallint')]
+        public int $link,
+    ) {
+    }
+
+    public function chainKey(): string
+    {
+        return $this->stance->value.' '.$this->notation;
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Gym\HasQuota;
+use Periplus\App\Gym\Quota;
+use Periplus\App\Store\NotFound;
+
+/**
+ * Finds entries of the logbook, each with what was drilled in it.
+ *
+ * @extends ServiceEntityRepository<LogEntry>
+ */
+final class LogEntries extends ServiceEntityRepository implements HasQuota
+{
+    public const MISSING = 'There is no such entry in the logbook.';
+    private const LIMIT = 100_000;
+
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, LogEntry::class);
+    }
+
+    /** @throws NotFound */
+    public function get(int $id): LogEntry
+    {
+        return $this->find($id) ?? throw new NotFound(self::MISSING);
+    }
+
+    public function withKey(string $key): ?LogEntry
+    {
+        return $this->findOneBy(['key' => $key]);
+    }
+
+    /**
+     * A page, the newest first.
+     *
+     * @return array{list<LogEntry>, int} and how many there are in all
+     */
+    public function page(?int $course, bool $unchecked, bool $removed, int $page, int $size): array
+    {
+        $entries = $this->createQueryBuilder('e')->where($removed ? 'e.removedAt IS NOT NULL' : 'e.removedAt IS NULL');
+        if (null !== $course) {
+            $entries->andWhere('e.course = :course')->setParameter('course', $course);
+        }
+        if ($unchecked) {
+            $entries->andWhere('e.isChecked = false');
+        }
+        $total = (int) (clone $entries)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult();
+        $entries->orderBy('e.day', 'DESC')->addOrderBy('e.id', 'DESC')
+            ->setFirstResult(($page - 1) * $size)->setMaxResults($size);
+
+        return [$this->whole($entries), $total];
+    }
+
+    /** @return list<LogEntry> of some days, the earliest first */
+    public function between(string $from, string $to): array
+    {
+        return $this->whole($this->earliestFirst()->andWhere('e.day BETWEEN :from AND :to')
+            ->setParameter('from', $from)->setParameter('to', $to));
+    }
+
+    /** @return list<LogEntry> those after that day and id, by both */
+    public function after(string $day, int $id, int $most): array
+    {
+        return $this->whole($this->earliestFirst()->andWhere('e.day > :day OR (e.day = :day AND e.id > :id)')
+            ->setParameter('day', $day)->setParameter('id', $id)->setMaxResults($most));
+    }
+
+    /** How many entries wait for a coach to look at them. */
+    public function countUnchecked(): int
+    {
+        return $this->count(['removedAt' => null, 'isChecked' => false]);
+    }
+
+    /**
+     * Which of them are in the logbook already.
+     *
+     * @param list<string> $keys
+     *
+     * @return array<string, true>
+     */
+    public function known(array $keys): array
+    {
+        /** @var list<string> $known */
+        $known = $this->createQueryBuilder('e')->select('e.key')->where('e.key IN (:keys)')->setParameter('keys', $keys)
+            ->getQuery()->getSingleColumnResult();
+
+        return array_fill_keys($known, true);
+    }
+
+    /**
+     * @param list<int> $runs
+     *
+     * @return list<int> those that have an entry
+     */
+    public function ofRuns(array $runs): array
+    {
+        /** @var list<int> $known */
+        $known = $this->createQueryBuilder('e')->select('r.id')->join('e.run', 'r')
+            ->where('r.id IN (:runs)')->setParameter('runs', $runs)
+            ->getQuery()->getSingleColumnResult();
+
+        return $known;
+    }
+
+    /**
+     * @param list<int> $combinations
+     *
+     * @return array<int, string|null> the last day on which each was drilled
+     */
+    public function lastDays(array $combinations): array
+    {
+        /** @var list<array{combination: int, day: string}> $rows */
+        $rows = $this->getEntityManager()
+            ->createQuery('SELECT c.combination, MAX(c.key.day) AS day FROM '.LogCombination::class.' c WHERE c.combination IN (:ids) AND c.key.counts = true GROUP BY c.combination')
+            ->setParameter('ids', $combinations)->getResult();
+
+        return array_replace(array_fill_keys($combinations, null), array_column($rows, 'day', 'combination'));
+    }
+
+    public function quota(): Quota
+    {
+        return new Quota('logbook entries', $this->count(), self::LIMIT);
+    }
+
+    private function earliestFirst(): QueryBuilder
+    {
+        return $this->createQueryBuilder('e')->where('e.removedAt IS NULL')->orderBy('e.day')->addOrderBy('e.id');
+    }
+
+    /**
+     * Reads entries with their courses, and the rows of all of them in one query each.
+     *
+     * @return list<LogEntry>
+     */
+    private function whole(QueryBuilder $entries): array
+    {
+        /** @var list<LogEntry> $list */
+        $list = $entries->addSelect('co')->leftJoin('e.course', 'co')->getQuery()->getResult();
+        foreach ([] === $list ? [] : ['drilled', 'fallen'] as $rows) {
+            $this->createQueryBuilder('e')->addSelect('r')->leftJoin('e.'.$rows, 'r', indexBy: 'r.position')
+                ->where('e IN (:entries)')->setParameter('entries', $list)
+                ->orderBy('e.id')->addOrderBy('r.position')->getQuery()->getResult();
+        }
+
+        return $list;
+    }
+}

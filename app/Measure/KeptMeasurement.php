@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Measure;
+
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Account\User;
+use Periplus\App\Combination\Combination;
+use Periplus\Core\Measure\MeasuredVerdict;
+use Periplus\Core\Measure\Measurement;
+use Periplus\Core\Technique\Stance;
+
+/** What was measured of a combination as one athlete threw it, who is not named. */
+#[ORM\Entity(repositoryClass: Measurements::class)]
+#[ORM\Table(name: 'measurement')]
+#[ORM\UniqueConstraint(name: 'by_measurement_key', columns: ['measurement_key'])]
+#[ORM\Index(name: 'by_combination', columns: ['combination_id', 'removed_at'])]
+#[ORM\Index(name: 'by_coach', columns: ['coach_id'])]
+class KeptMeasurement implements \JsonSerializable
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    /** The chain as it was measured. */
+    #[ORM\Column(length: 4000)]
+    private string $notation;
+
+    #[ORM\Column(length: 10, enumType: Stance::class)]
+    private Stance $stance;
+
+    /** @var list<float> ms */
+    #[ORM\Column]
+    private array $taps;
+
+    /** How many times the computed time the athlete takes. */
+    #[ORM\Column]
+    private float $pace;
+
+    /** @var list<array{from: int, to: int, computed: float, median: float|null, spread: float|null, count: int, verdict: string, says: string}> */
+    #[ORM\Column]
+    private array $links;
+
+    #[ORM\Column(nullable: true)]
+    private ?\DateTimeImmutable $removedAt = null;
+
+    public function __construct(
+        #[ORM\Column(name: 'measurement_key', length: 64)]
+        private string $key,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private Combination $combination,
+        Measurement $measured,
+        #[ORM\Column(length: 10)]
+        private string $method,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        private User $coach,
+        #[ORM\Column]
+        private \DateTimeImmutable $createdAt,
+    ) {
+        $content = $combination->content();
+        /** @var array{taps: list<float>, pace: float, links: list<array{from: int, to: int, computed: float, median: float|null, spread: float|null, count: int, verdict: string, says: string}>} $written */
+        $written = $measured->toArray();
+        $this->notation = $content->notation;
+        $this->stance = $content->stance;
+        $this->taps = $written['taps'];
+        $this->pace = $written['pace'];
+        $this->links = $written['links'];
+    }
+
+    public function id(): int
+    {
+        return $this->id ?? throw new \LogicException('This measurement is not stored yet.');
+    }
+
+    public function combination(): int
+    {
+        return $this->combination->id();
+    }
+
+    /** @return list<KeptLink> */
+    public function links(): array
+    {
+        return array_map(
+            static fn (array $link): KeptLink => new KeptLink(...[...$link, 'verdict' => MeasuredVerdict::from($link['verdict'])]),
+            $this->links,
+        );
+    }
+
+    public function remove(\DateTimeImmutable $now): void
+    {
+        $this->removedAt = $now;
+    }
+
+    public function restore(): void
+    {
+        $this->removedAt = null;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id(),
+            'combination' => $this->combination(),
+            'method' => $this->method,
+            'pace' => $this->pace,
+            'links' => $this->links,
+            'taps' => $this->taps,
+            'coach' => $this->coach->name(),
+            'createdAt' => $this->createdAt->format(\DATE_ATOM),
+            'removed' => null !== $this->removedAt,
+        ];
+    }
+}

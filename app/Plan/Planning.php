@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Plan;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Accounts;
+use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Course\Course;
+use Periplus\App\Course\Courses;
+use Periplus\App\Gym\GymSettings;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Store\Versions;
+use Periplus\Core\Session\Plan\PlanReader;
+use Psr\Clock\ClockInterface;
+
+/** Writes plans, and keeps their versions. */
+final readonly class Planning
+{
+    /** Members and list items of one plan, unknown ones among them. */
+    private const MAX_MEMBERS = 10_000;
+    /** Levels of JSON that MariaDB takes, less one for what it stands in. */
+    private const DEEPEST = 30;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Plans $plans,
+        private Versions $versions,
+        private GymSettings $gym,
+        private PlanCheck $check,
+        private Courses $courses,
+        private Accounts $accounts,
+        private AuditLog $audit,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function create(PlanRequest $request, User $editor): Plan
+    {
+        $this->plans->quota()->require();
+        $draft = $this->draft($request);
+
+        return $this->entities->wrapInTransaction(function () use ($draft, $editor): Plan {
+            $plan = new Plan($draft, $this->accounts->managed($editor), $this->clock->now());
+            $this->entities->persist($plan);
+            $this->entities->flush();
+            $this->remember($plan, PlanChange::Created, $editor);
+            $this->audit->add($editor->id(), 'plan.created', \sprintf('planned “%s”', $plan->name()), 'plan/'.$plan->id());
+
+            return $plan;
+        });
+    }
+
+    public function update(int $id, int $basedOn, PlanRequest $request, User $editor): Plan
+    {
+        $draft = $this->draft($request);
+
+        return $this->change($id, $basedOn, PlanChange::Updated, $editor, 'changed the session “%s”', static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now));
+    }
+
+    public function archive(int $id, int $basedOn, User $editor): Plan
+    {
+        return $this->change($id, $basedOn, PlanChange::Archived, $editor, 'archived the session “%s”', static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->archive($by, $now));
+    }
+
+    public function restore(int $id, int $basedOn, User $editor): Plan
+    {
+        return $this->change($id, $basedOn, PlanChange::Restored, $editor, 'brought back the session “%s”', static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->restore($by, $now));
+    }
+
+    public function bringBack(int $id, int $basedOn, int $number, User $editor): Plan
+    {
+        $version = $this->entities->find(PlanVersion::class, ['plan' => $id, 'version' => $number])
+            ?? throw new NotFound('There is no such version of this session.');
+        $course = $version->course();
+        $draft = $version->draft(null === $course ? null : $this->entities->find(Course::class, $course));
+
+        return $this->change($id, $basedOn, PlanChange::BroughtBack, $editor, \sprintf('brought back version %d of the session “%%s”', $number), static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now));
+    }
+
+    /**
+     * @param string $says for the audit log, with a place for the name
+     * @param \Closure(Plan, User, \DateTimeImmutable): void $write
+     */
+    private function change(int $id, int $basedOn, PlanChange $kind, User $editor, string $says, \Closure $write): Plan
+    {
+        return $this->versions->change(Plan::class, $id, $basedOn, Plans::MISSING, function (Plan $plan) use ($basedOn, $kind, $editor, $says, $write): void {
+            $write($plan, $this->accounts->managed($editor), $this->clock->now());
+            $this->entities->flush();
+            if ($plan->version() !== $basedOn && !$this->remember($plan, $kind, $editor)) {
+                $this->audit->add($editor->id(), 'plan.'.$kind->value, \sprintf($says, $plan->name()), 'plan/'.$plan->id());
+            }
+        });
+    }
+
+    /** Keeps the plan as a version. @return bool whether it goes on with what the same coach saved minutes ago */
+    private function remember(Plan $plan, PlanChange $kind, User $editor): bool
+    {
+        $last = $this->entities->find(PlanVersion::class, ['plan' => $plan->id(), 'version' => $plan->version() - 1]);
+        $goesOn = PlanChange::Updated === $kind && null !== $last && $last->isContinuedBy($editor, $this->clock->now());
+        if ($goesOn) {
+            $this->entities->remove($last);
+        }
+        $this->entities->persist(new PlanVersion($plan, $plan->version(), $kind, $this->accounts->managed($editor), $this->clock->now()));
+        $this->entities->flush();
+
+        return $goesOn;
+    }
+
+    private function draft(PlanRequest $request): PlanDraft
+    {
+        $startsAt = null;
+        if (null !== $request->startsAt && !$request->isTemplate) {
+            $startsAt = $this->gym->moment($request->startsAt) ?? throw Invalid::field('startsAt', \sprintf('"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave out does not exist.', $request->startsAt), 'There is no such time.');
+        }
+        $course = null === $request->course ? null : $this->courses->get($request->course);
+        $this->requireSize($request->content);
+        $reading = $this->check->reader()->read($request->content);
+
+        return new PlanDraft(
+            trim($request->name),
+            $course,
+            $request->isTemplate,
+            $startsAt,
+            1000 * PlanReader::seconds($reading->plan),
+            \count($reading->problems),
+            $request->content,
+        );
+    }
+
+    /** @param array<mixed> $content */
+    private function requireSize(array $content): void
+    {
+        if (false === json_encode((object) $content, depth: self::DEEPEST)) {
+            throw Invalid::field('content', 'This is nested deeper than any session. Take the plan from where it was written again.', 'It is nested too deeply.');
+        }
+        $members = iterator_count(new \RecursiveIteratorIterator(
+            new \RecursiveArrayIterator($content),
+            \RecursiveIteratorIterator::SELF_FIRST,
+        ));
+        if ($members > self::MAX_MEMBERS) {
+            throw Invalid::field('content', \sprintf('This plan has %s values; a session has at most %s.', number_format($members), number_format(self::MAX_MEMBERS)), 'It has too many values.');
+        }
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Review;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Accounts;
+use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Combination\Combination;
+use Periplus\App\Combination\CombinationContent;
+use Periplus\App\Combination\CombinationDraft;
+use Periplus\App\Combination\Combinations;
+use Periplus\App\Combination\DraftReader;
+use Periplus\App\Combination\Library;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\Versions;
+use Psr\Clock\ClockInterface;
+
+/**
+ * What coaches propose, and what becomes of it. An approval puts what the proposal changes onto the newest version, so
+ * that what was changed meanwhile by others stays; it names the version that was looked at, and a newer one is looked at
+ * first.
+ */
+final readonly class Review
+{
+    /** Proposals of one coach that may wait for an answer at a time. */
+    private const MOST_OPEN = 40;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Proposals $proposals,
+        private Versions $versions,
+        private Library $library,
+        private Combinations $combinations,
+        private DraftReader $drafts,
+        private Accounts $accounts,
+        private AuditLog $audit,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function propose(ProposalRequest $request, User $author): Proposal
+    {
+        $draft = null === $request->content ? null : $this->drafts->read($request->content);
+
+        return $this->library->write(function () use ($request, $draft, $author): Proposal {
+            if ($this->proposals->countUndecidedOf($author->id()) >= self::MOST_OPEN) {
+                throw new Conflict('too-many-open', \sprintf('%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.', self::MOST_OPEN));
+            }
+            $combination = ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
+            $proposal = new Proposal(
+                $request->kind,
+                $combination,
+                null === $combination ? null : $request->basedOn,
+                $this->proposed($request, $combination, $draft),
+                $this->accounts->managed($author),
+                $this->clock->now(),
+            );
+            $this->entities->persist($proposal);
+            $this->entities->flush();
+            $this->record($proposal, ProposalStepKind::Proposed, $author, \sprintf('proposed %s “%s”', match ($request->kind) {
+                ProposalKind::Addition => 'the new',
+                ProposalKind::Change => 'a change of',
+                ProposalKind::Retirement => 'to retire',
+            }, ($combination?->content() ?? $proposal->content())->name));
+            $this->step($proposal, ProposalStepKind::Proposed, $author, $request->remark, $proposal->content());
+
+            return $proposal;
+        });
+    }
+
+    /** Its author answers a remark, or thinks better of it. */
+    public function revise(int $id, int $version, DecisionRequest $request, User $author): Proposal
+    {
+        $draft = $this->drafts->read($request->content ?? throw new Invalid('A proposal has a chain and a name.'));
+
+        return $this->change($id, $version, function (Proposal $proposal) use ($request, $draft, $author): void {
+            $proposal->requireAuthor($author);
+            if (ProposalKind::Retirement === $proposal->kind()) {
+                throw new Conflict('nothing-to-revise', 'A retirement has nothing to revise. Withdraw it instead.');
+            }
+            $checked = $this->library->checked($draft);
+            $this->library->refuseDuplicate($checked->fingerprint->withEffort, $proposal->combination()?->id());
+            $content = $draft->content->settled($checked);
+            $proposal->revise($content, $this->basis($proposal, $request));
+            $this->move($proposal, ProposalStepKind::Revised, $author, $request->remark, $content);
+        });
+    }
+
+    public function return(int $id, int $version, DecisionRequest $request, User $head): Proposal
+    {
+        if ('' === trim($request->remark)) {
+            throw Invalid::field('remark', 'Say in a remark what is to be done about it.', 'Say what is to be done about it.');
+        }
+
+        return $this->change($id, $version, function (Proposal $proposal) use ($request, $head): void {
+            if (ProposalState::Returned === $proposal->state()) {
+                throw new Conflict('returned-already', 'It was returned already and waits for its author.');
+            }
+            $this->record($proposal, ProposalStepKind::Returned, $head, \sprintf('returned the proposal “%s” of %s', $proposal->content()->name, $proposal->author()->name()));
+            $this->move($proposal, ProposalStepKind::Returned, $head, $request->remark);
+        });
+    }
+
+    public function withdraw(int $id, int $version, DecisionRequest $request, User $by): Proposal
+    {
+        return $this->change($id, $version, function (Proposal $proposal) use ($request, $by): void {
+            if (!$by->isHeadCoach()) {
+                $proposal->requireAuthor($by);
+            }
+            $of = $by->id() === $proposal->author()->id() ? '' : ' of '.$proposal->author()->name();
+            $this->record($proposal, ProposalStepKind::Withdrawn, $by, \sprintf('withdrew the proposal “%s”%s', $proposal->content()->name, $of));
+            $this->move($proposal, ProposalStepKind::Withdrawn, $by, $request->remark);
+        });
+    }
+
+    public function approve(int $id, int $version, DecisionRequest $request, User $head): Proposal
+    {
+        $edit = null === $request->content ? null : $this->drafts->read($request->content);
+
+        return $this->change($id, $version, function (Proposal $proposal) use ($request, $edit, $head): void {
+            $combination = $proposal->combination();
+            if (null !== $combination && $combination->version() !== $request->against) {
+                throw $this->library->stale($combination, (int) $request->against, $head);
+            }
+            $isRetirement = ProposalKind::Retirement === $proposal->kind();
+            if ($isRetirement && null !== $combination && !$combination->isInUse()) {
+                throw new Conflict('archived-already', 'This combination is archived already. Return the proposal or have it withdrawn.');
+            }
+            $author = $proposal->author();
+            $done = match ($proposal->kind()) {
+                ProposalKind::Addition => $this->library->create($edit ?? $this->drafts->of($proposal->content()), $head, $author),
+                ProposalKind::Change => $this->put($proposal, $combination, $edit, $author),
+                ProposalKind::Retirement => $this->library->archive((int) $combination?->id(), (int) $request->against, $author),
+            };
+            $proposal->putIntoLibrary($done, $edit?->content);
+            $this->record($proposal, ProposalStepKind::Approved, $head, \sprintf('approved the proposal “%s” of %s%s%s', $done->content()->name, $author->name(), null === $edit ? '' : ', with an edit', $done->isInUse() || $isRetirement ? '' : '; it stays archived'));
+            $this->move($proposal, ProposalStepKind::Approved, $head, $request->remark, $edit?->content);
+        });
+    }
+
+    /**
+     * What an approval would put in place: the newest, with what the proposal changes in what it was made from.
+     *
+     * @return array{base: CombinationContent|null, newest: CombinationContent|null, result: CombinationContent, changed: list<string>, movedOn: list<string>}
+     */
+    public function merge(Proposal $proposal): array
+    {
+        $combination = $proposal->combination();
+        $newest = $combination?->content();
+        $basedOn = $proposal->basedOn();
+        if (null === $combination || null === $newest || null === $basedOn || ProposalKind::Retirement === $proposal->kind()) {
+            return ['base' => $newest, 'newest' => $newest, 'result' => $newest ?? $proposal->content(), 'changed' => [], 'movedOn' => []];
+        }
+        $base = $this->library->version($combination, $basedOn)->content();
+        $changed = $proposal->content()->differencesFrom($base);
+        $result = $this->drafts->of($newest->with($proposal->content(), $changed));
+
+        return [
+            'base' => $base,
+            'newest' => $newest,
+            'result' => $result->content->settled($this->library->checked($result)),
+            'changed' => $changed,
+            'movedOn' => $newest->differencesFrom($base),
+        ];
+    }
+
+    /** What it proposes to be in the library. */
+    private function proposed(ProposalRequest $request, ?Combination $combination, ?CombinationDraft $draft): CombinationContent
+    {
+        // Any version that there was: what changed meanwhile is shown to the head coach.
+        $base = null === $combination ? null : $this->library->version($combination, $request->basedOn ?? 0)->content();
+        if (null !== $combination && ProposalKind::Retirement === $request->kind) {
+            return $combination->isInUse() ? $combination->content() : throw new Conflict('archived-already', 'This combination is archived already.');
+        }
+        $draft ?? throw new Invalid('A proposal has a chain and a name.');
+        $checked = $this->library->checked($draft);
+        $this->library->refuseDuplicate($checked->fingerprint->withEffort, $combination?->id());
+        $content = $draft->content->settled($checked);
+        if ($content->toArray() === $base?->toArray()) {
+            throw new Conflict('no-change', 'This changes nothing of the combination, so there is nothing to propose.');
+        }
+
+        return $content;
+    }
+
+    /**
+     * As the only write to the library, from the version that was looked at, and only while it is not decided.
+     *
+     * @param \Closure(Proposal): void $change
+     */
+    private function change(int $id, int $version, \Closure $change): Proposal
+    {
+        return $this->library->write(function () use ($id, $version, $change): Proposal {
+            $this->proposals->get($id)->requireUndecided();
+
+            return $this->versions->change(Proposal::class, $id, $version, Proposals::MISSING, $change);
+        });
+    }
+
+    private function put(Proposal $proposal, ?Combination $combination, ?CombinationDraft $edit, User $author): Combination
+    {
+        \assert(null !== $combination);
+
+        return $this->library->update($combination->id(), $combination->version(), $edit ?? $this->drafts->of($this->merge($proposal)['result']), $author);
+    }
+
+    /** What a revision is based on from now on: what its author looked at, or what it was before. */
+    private function basis(Proposal $proposal, DecisionRequest $request): ?int
+    {
+        $combination = $proposal->combination();
+
+        return null === $combination || null === $request->against
+            ? $proposal->basedOn()
+            : $this->library->version($combination, $request->against)->number();
+    }
+
+    private function step(Proposal $proposal, ProposalStepKind $kind, User $by, string $remark, ?CombinationContent $content = null): void
+    {
+        $this->entities->persist(new ProposalStep($proposal, $kind, $content, trim($remark), $this->accounts->managed($by), $this->clock->now()));
+    }
+
+    private function move(Proposal $proposal, ProposalStepKind $kind, User $by, string $remark, ?CombinationContent $content = null): void
+    {
+        $proposal->move($kind, $this->clock->now());
+        $this->step($proposal, $kind, $by, $remark, $content);
+    }
+
+    private function record(Proposal $proposal, ProposalStepKind $kind, User $by, string $says): void
+    {
+        $this->audit->add($by->id(), 'proposal.'.$kind->value, $says, 'review/'.$proposal->id());
+    }
+}

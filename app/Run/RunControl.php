@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\Persistence\ManagerRegistry;
+use Periplus\App\Account\Accounts;
+use Periplus\App\Account\User;
+use Periplus\App\Audit\AuditLog;
+use Periplus\App\Plan\Plans;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\Invalid;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Store\Once;
+use Periplus\App\Voice\Clips;
+use Periplus\App\Wall\Wall;
+use Periplus\App\Wall\Walls;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Run\ClockCommands;
+use Periplus\Core\Session\Run\CommandKind;
+use Periplus\Core\Session\Run\CommandRefused;
+use Periplus\Core\Session\Run\Commands;
+use Periplus\Core\Session\Run\RoundTimer;
+use Periplus\Core\Session\Run\RunChange;
+use Periplus\Core\Session\Run\RunCommand;
+use Periplus\Core\Session\Run\RunState;
+use Periplus\Core\Session\Wall\WallSerializer;
+use Psr\Log\LoggerInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+
+/**
+ * Starts and leads the sessions that run. Commands of one session are taken one after the other, while it is held; each
+ * counts its revision up. A command that came before is answered with what it led to, and one that only says again what
+ * was done since the revision that its coach saw changes nothing.
+ */
+final readonly class RunControl
+{
+    private const MAX_RUNNING = 12;
+    /** Changes of the programme of one session: each keeps a programme. */
+    private const MAX_VERSIONS = 120;
+    /** ms from which on a command counts as given while the server was away */
+    private const LATE = 3000;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Runs $runs,
+        private Plans $plans,
+        private Programmes $programmes,
+        private RunWork $work,
+        private Walls $walls,
+        private Clips $clips,
+        private Push $push,
+        private Once $once,
+        private Accounts $accounts,
+        private AuditLog $audit,
+        private ManagerRegistry $registry,
+        private LoggerInterface $logger,
+        /** @var iterable<RunObserver> */
+        #[AutowireIterator(RunObserver::class)]
+        private iterable $observers,
+    ) {
+    }
+
+    /** @return list<RunView> those that run */
+    public function running(): array
+    {
+        foreach ($this->work->endOverdue() as $ended) {
+            $this->observed($ended);
+        }
+
+        return $this->runs->going();
+    }
+
+    public function start(StartRequest $request, User $user): RunView
+    {
+        $find = fn (): ?Run => $this->runs->findOneBy(['startKey' => $request->id]);
+        $started = $find();
+        if (null !== $started) {
+            return $started->view();
+        }
+        $this->runs->quota()->require();
+        if (\count($this->running()) >= self::MAX_RUNNING) {
+            throw new Conflict('too-many', \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING));
+        }
+        $plan = null === $request->plan ? null : $this->plans->get($request->plan);
+        $timer = $request->timer ?? new TimerRequest();
+        $content = $plan?->content() ?? RoundTimer::plan($timer->rounds, $timer->seconds, $timer->rest);
+        $programme = $this->programmes->build($content);
+        if (0 === $programme->lengthMs) {
+            throw new Invalid('There is nothing in this session to run. Put a round into it first.', type: 'empty');
+        }
+        $now = $this->runs->now();
+        $state = ClockCommands::of($programme)->goingOn(new RunState($now + 1000 * $request->leadIn, $request->id, speed: $request->speed), -1);
+        $run = $this->once->store($find, function () use ($request, $user, $plan, $content, $programme, $now, $state): Run {
+            $run = new Run($request->id, $plan, $plan?->name() ?? 'Round timer', $content, $state, $programme->lengthMs, $this->accounts->managed($user), $now);
+            $this->entities->persist($run);
+            $this->entities->flush();
+            $this->programmes->keep($run, $programme);
+            $this->walls->show($run, $request->walls ?? array_map(static fn (Wall $wall): int => $wall->id(), $this->walls->all()));
+            $this->audit->add($user->id(), 'run.started', \sprintf('started “%s”', $run->name()), 'run/'.$run->id());
+
+            return $run;
+        });
+        $this->prepare(WallSerializer::spoken($programme));
+        foreach ($this->walls->showing($run->id()) as $wall) {
+            $this->push->changed($wall->key());
+        }
+
+        return $run->view();
+    }
+
+    /** @throws Conflict while it runs */
+    public function remove(int $id, User $by): void
+    {
+        $run = $this->runs->get($id);
+        if (null === $run->endedMs()) {
+            throw new Conflict('not-now', 'This session is running. End it first.');
+        }
+        $this->entities->wrapInTransaction(function () use ($run, $by): void {
+            $this->entities->remove($run);
+            $this->audit->add($by->id(), 'run.removed', \sprintf('deleted the record of “%s”', $run->name()), 'runs');
+        });
+    }
+
+    /** @param list<int> $walls that show it from now on, besides those that do */
+    public function show(int $id, array $walls): RunView
+    {
+        $run = $this->runs->get($id);
+        $this->walls->show($run, $walls);
+        foreach ($walls as $wall) {
+            $this->push->changed($this->walls->get($wall)->key());
+        }
+
+        return $run->view();
+    }
+
+    /**
+     * @param User|Wall $by whoever gives it
+     *
+     * @throws NotFound
+     * @throws Conflict when it makes no sense now
+     */
+    public function command(int $id, CommandRequest $request, User|Wall $by): RunView
+    {
+        /** @var array{RunView, bool, list<string>} $outcome what it is then, whether that is new, and what has to be spoken for it */
+        $outcome = $this->entities->wrapInTransaction(function () use ($id, $request, $by): array {
+            $run = $this->runs->hold($id);
+            $spoken = $this->take($run, $request, $by);
+
+            return [$run->view(), null !== $spoken, $spoken ?? []];
+        });
+        [$view, $isNew, $spoken] = $outcome;
+        // Without the lock: nobody's next press waits for a voice.
+        $this->prepare($spoken);
+        if ($isNew) {
+            $this->tell($view);
+        }
+        if ($isNew && null !== $view->endedMs) {
+            $this->observed($view);
+        }
+
+        return $view;
+    }
+
+    /** Tells whoever observes sessions that one has ended, or that more is known of it. */
+    public function observed(RunView $ended): void
+    {
+        $with = $this->work->of($ended);
+        foreach ($this->observers as $observer) {
+            try {
+                $observer->ended($with);
+            } catch (\Exception $failed) {
+                // It spoils nothing here: whoever observes looks for what it missed.
+                $this->registry->resetManager();
+                $this->logger->error('The end of a session was not taken in: '.$failed->getMessage());
+            }
+        }
+    }
+
+    /** @return list<string>|null what has to be spoken for it; null when it changes nothing */
+    private function take(Run $run, CommandRequest $request, User|Wall $by): ?array
+    {
+        if ($this->runs->knows($run, $request->id)) {
+            return null;
+        }
+        $now = $this->runs->now();
+        if (null !== $request->givenMs && $now - $request->givenMs > self::LATE) {
+            // Given at a wall while the server was away: what a coach did since counts more.
+            if ($run->revision() > $request->seen) {
+                return null;
+            }
+            $now = max($request->givenMs, $this->runs->lastChange($run));
+        }
+        $before = $run->state();
+        $amendments = $request->kind->changesProgramme() ? $this->runs->amendments($run->id()) : [];
+        try {
+            $change = $this->change($run, $request, $amendments, $now);
+        } catch (CommandRefused $refused) {
+            // Whoever ends what has ended has what they want.
+            return CommandKind::End === $request->kind ? null : throw new Conflict('not-now', $refused->getMessage());
+        }
+        $target = mb_strimwidth($change->target, 0, 400);
+        if ($this->runs->hasDone($run, $request->seen, $request->kind, $target)) {
+            return null;
+        }
+        $amendment = null === $change->amendment ? null : StoredAmendment::of($change->amendment);
+        $programme = null === $amendment ? null : $this->amend($run, [...$amendments, $amendment]);
+        $state = $change->state;
+        if (null !== $programme) {
+            $state = ClockCommands::of($programme)->goingOn($state, $state->stands($now) ? $state->position($now) - 1 : $state->position($now));
+        }
+        $run->become($state);
+        $this->entities->persist(new GivenCommand(
+            $run,
+            $run->revision(),
+            $request->id,
+            $request->kind,
+            $target,
+            $amendment,
+            $now,
+            $before->position($now),
+            $state->position($now),
+            $by instanceof User ? $this->accounts->managed($by) : null,
+            $by instanceof Wall ? $by : null,
+        ));
+
+        return null === $programme ? [] : WallSerializer::spoken($programme);
+    }
+
+    /**
+     * @param list<StoredAmendment> $amendments
+     *
+     * @throws CommandRefused
+     */
+    private function change(Run $run, CommandRequest $request, array $amendments, int $now): RunChange
+    {
+        if (!$request->kind->changesProgramme()) {
+            // The programme is not built for it: that takes longer than a press may.
+            return (new ClockCommands($run->lengthMs(), $this->programmes->waits($run)))
+                ->after($run->state(), new RunCommand($request->id, $request->kind, $request->toMs), $now);
+        }
+        $programme = $this->programmes->build($run->content(), $amendments);
+        $with = null === $request->chain ? null : StoredAmendment::combination($request->chain, $programme->plan, id: $request->combinationId)
+            ?? throw new Invalid(\sprintf('“%s” cannot be read in the numbers of this session.', $request->chain));
+
+        return (new Commands($programme))->after($run->state(), new RunCommand($request->id, $request->kind, $request->toMs, $request->track, $request->combination, $with), $now);
+    }
+
+    /** @param non-empty-list<StoredAmendment> $amendments the new one among them */
+    private function amend(Run $run, array $amendments): Programme
+    {
+        if ($run->programme() >= self::MAX_VERSIONS) {
+            throw new Conflict('not-now', \sprintf('This session was changed %d times, which is as often as one can be. End it and start another.', self::MAX_VERSIONS));
+        }
+        $programme = $this->programmes->build($run->content(), $amendments);
+        $run->amended($programme->lengthMs);
+        $this->programmes->keep($run, $programme);
+
+        return $programme;
+    }
+
+    private function tell(RunView $run): void
+    {
+        $this->push->run($run->followKey, $run->forScreens());
+        foreach ($this->walls->showing($run->id) as $wall) {
+            $this->push->run($wall->key(), $run->forScreens());
+        }
+    }
+
+    /**
+     * A clip that cannot be made is missed by the walls, and stops no session.
+     *
+     * @param list<string> $texts
+     */
+    private function prepare(array $texts): void
+    {
+        try {
+            $this->clips->prepare($texts);
+        } catch (\RuntimeException $failed) {
+            $this->logger->error('Calls could not be spoken: '.$failed->getMessage());
+        }
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Doctrine\ORM\Mapping as ORM;
+use Periplus\Core\Session\Programme\Programme;
+use Periplus\Core\Session\Wall\WallSerializer;
+
+/** One version of a programme as screens play it. It is kept as it was made, so that changed house rules change nothing of it. */
+#[ORM\Entity(repositoryClass: Programmes::class)]
+#[ORM\Table(name: 'run_programme')]
+class RunProgramme
+{
+    /** As JSON, docs/formats/wall.md. */
+    #[ORM\Column(type: 'text')]
+    private string $document;
+
+    /** @var list<int> moments, in ms, at which the clock waits for the coach */
+    #[ORM\Column]
+    private array $waits;
+
+    public function __construct(
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(onDelete: 'CASCADE')]
+        private Run $run,
+        #[ORM\Id, ORM\Column]
+        private int $version,
+        Programme $programme,
+    ) {
+        $this->document = json_encode(WallSerializer::of($programme), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        $this->waits = $programme->waits();
+    }
+
+    public function run(): Run
+    {
+        return $this->run;
+    }
+
+    public function version(): int
+    {
+        return $this->version;
+    }
+
+    public function bytes(): int
+    {
+        return \strlen($this->document);
+    }
+
+    /** @return array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null, say: string|null, ...}>, ...} */
+    public function document(): array
+    {
+        /** @var array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null, say: string|null}>} $document */
+        $document = json_decode($this->document, true, flags: \JSON_THROW_ON_ERROR);
+
+        return $document;
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Store\Conflict;
+use Periplus\App\Store\NotFound;
+use Periplus\App\Wall\Wall;
+use Periplus\Core\Notation\Numbering;
+use Periplus\Core\Session\Wall\WallSerializer;
+
+/** What was really shown and done in a session: takes in what walls report, and gives it back in order. */
+final readonly class RunRecord
+{
+    /** By which a wall's clock may be off, ms. */
+    private const CLOCK_ERROR_MS = 60_000;
+    /** Stretches without a jump, of one session: some come from walls that were pressed while the server was away. */
+    private const MAX_PASSAGES = 200;
+    /** Most cues that are kept of one session: a day of calls, gone through many times. */
+    private const MOST_SHOWN = 50_000;
+
+    public function __construct(private EntityManagerInterface $entities, private Runs $runs, private Programmes $programmes, private RunControl $control)
+    {
+    }
+
+    /**
+     * What a wall has shown; what is known already is left as it is.
+     *
+     * @throws NotFound when the wall has never shown that session
+     * @throws Conflict when it says more of it than any session has
+     */
+    public function add(ShownRequest $request, Wall $wall): void
+    {
+        if (!$wall->hasShown($this->runs->get($request->run))) {
+            throw new NotFound('This screen has not shown that session.');
+        }
+        // Held, since several walls report the same cues at the same moment.
+        $new = $this->entities->wrapInTransaction(fn (): int => $this->store($this->runs->hold($request->run), $request, $wall));
+        $view = $this->runs->view($request->run);
+        if ($new > 0 && null !== $view->endedMs) {
+            $this->control->observed($view);
+        }
+    }
+
+    /**
+     * What was really shown and done, in order: what the logbook takes.
+     *
+     * @return array<string, mixed>
+     */
+    public function read(int $id): array
+    {
+        $run = $this->runs->view($id);
+        $commands = $this->runs->commands($id);
+        $cues = $this->programmes->cuesByVersion($id);
+        $changes = array_filter($commands, static fn (GivenCommand $command): bool => null !== $command->amendment());
+        // Which programme was played when it was shown: each change of it made the next.
+        $cue = static function (ShownRow $row) use ($cues, $changes): array {
+            $version = 1 + \count(array_filter($changes, static fn (GivenCommand $change): bool => $change->givenMs() <= $row->shownMs));
+            while ($version > 1 && !isset($cues[$version][$row->cue])) {
+                --$version;
+            }
+            $cue = $cues[$version][$row->cue] ?? null;
+
+            return [
+                'kind' => $cue['kind'] ?? null,
+                'text' => $cue['text'] ?? null,
+                'stands' => $cue['stands'] ?? false,
+                'track' => $cue['track'] ?? null,
+            ];
+        };
+
+        return [
+            'run' => $run->toArray($this->runs->now()),
+            'commands' => array_map(static fn (GivenCommand $command): array => [
+                'kind' => $command->kind(),
+                'atMs' => $command->givenMs(),
+                'by' => $command->by(),
+                'chain' => $command->amendment()?->chain,
+            ], $commands),
+            'shown' => array_map(static fn (ShownRow $row): array => [
+                'passage' => $row->passage,
+                'cue' => $row->cue,
+                'atMs' => $row->shownMs,
+                ...$cue($row),
+                'wall' => $row->wall,
+            ], $this->runs->shown($id)),
+        ];
+    }
+
+    /** @return mixed the chains of its programme as an athlete reads them */
+    public function chainsIn(int $id, int $version, Numbering $numbering): mixed
+    {
+        $programme = $this->programmes->build(
+            $this->runs->get($id)->content(),
+            \array_slice($this->runs->amendments($id), 0, $version - 1),
+        );
+
+        return WallSerializer::of($programme, $numbering)['chains'];
+    }
+
+    /** @return int how many were not known */
+    private function store(Run $run, ShownRequest $request, Wall $wall): int
+    {
+        if ($this->runs->countShown($run) + \count($request->shown) > self::MOST_SHOWN) {
+            throw new Conflict('too-many', 'No session shows so much.');
+        }
+        $cues = $this->programmes->cues($run->id());
+        $known = $this->runs->shownOf($run, array_column($request->shown, 'cue'));
+        $passages = array_fill_keys($this->runs->passages($run), true);
+        [$from, $to] = [$run->startedMs() - self::CLOCK_ERROR_MS, ($run->endedMs() ?? $this->runs->now()) + self::CLOCK_ERROR_MS];
+        $new = 0;
+        foreach ($request->shown as $one) {
+            $key = $one['passage'].' '.$one['cue'];
+            // What the programme has no cue for, or was shown while the session did not run, was not shown.
+            if (isset($known[$key]) || !isset($cues[$one['cue']]) || $one['atMs'] < $from || $one['atMs'] > $to) {
+                continue;
+            }
+            $passages[$one['passage']] ??= \count($passages) < self::MAX_PASSAGES;
+            if ($passages[$one['passage']]) {
+                $this->entities->persist(new ShownCue($run, $one['passage'], $one['cue'], $one['atMs'], $wall));
+                $known[$key] = true;
+                ++$new;
+            }
+        }
+
+        return $new;
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\Core\Session\Run\RunState;
+
+/** A session that runs, or has run, as screens and lists know it. */
+final readonly class RunView
+{
+    /**
+     * @param int $revision counted up by every command
+     * @param int $programme version of its programme, counted up by every change of it
+     * @param string $followKey in the address under which athletes follow it
+     * @param int $startedMs on the server's clock
+     */
+    public function __construct(
+        public int $id,
+        public ?int $plan,
+        public string $name,
+        public RunState $state,
+        public int $revision,
+        public int $programme,
+        public int $lengthMs,
+        public string $followKey,
+        public int $starter,
+        public string $starterName,
+        public int $startedMs,
+        public ?int $endedMs,
+    ) {
+    }
+
+    /** Whether it goes quicker than in truth, so that it does not count as drilled. */
+    public function isRehearsal(): bool
+    {
+        return $this->state->speed > 1;
+    }
+
+    /** Whether it was over so long ago that it counts as ended, though nobody said so. */
+    public function isOverdue(int $now, int $grace): bool
+    {
+        return null === $this->endedMs
+            && null === $this->state->pausedMs
+            && null === $this->state->holdMs
+            && $now > $this->state->timeOf($this->lengthMs) + $grace;
+    }
+
+    /** @return array<string, mixed> all that a screen needs beside the programme */
+    public function forScreens(): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'revision' => $this->revision,
+            'programme' => $this->programme,
+            'lengthMs' => $this->lengthMs,
+            'followKey' => $this->followKey,
+            'state' => $this->state->toArray(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(int $now): array
+    {
+        return [
+            ...$this->forScreens(),
+            'plan' => $this->plan,
+            'starter' => ['id' => $this->starter, 'name' => $this->starterName],
+            'startedAt' => self::moment($this->startedMs),
+            'endedAt' => null === $this->endedMs ? null : self::moment($this->endedMs),
+            'isRehearsal' => $this->isRehearsal(),
+            'isOver' => $this->state->isOver($now, $this->lengthMs),
+        ];
+    }
+
+    private static function moment(int $ms): string
+    {
+        return (new \DateTimeImmutable('@'.intdiv($ms, 1000)))->format(\DATE_ATOM);
+    }
+}

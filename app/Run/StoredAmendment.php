@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Run;
+
+use Periplus\Core\Combination\ChainInStance;
+use Periplus\Core\Notation\Reader;
+use Periplus\Core\Session\Drill\PlannedCombination;
+use Periplus\Core\Session\Plan\SessionPlan;
+use Periplus\Core\Session\Programme\Amendment;
+use Periplus\Core\Session\Programme\AmendmentKind;
+use Periplus\Core\Session\Programme\Place;
+use Periplus\Core\Technique\Stance;
+
+/** A change of a programme as it is stored: its combination is text, which the plan's numbering reads. */
+final readonly class StoredAmendment
+{
+    private function __construct(
+        public AmendmentKind $kind,
+        public ?int $block,
+        public ?int $round,
+        public ?int $repeat,
+        public ?int $set,
+        public int $at,
+        public int $seconds,
+        public ?int $track,
+        public int $combination,
+        public ?string $chain,
+        public ?string $name,
+        public ?int $id,
+    ) {
+    }
+
+    public static function of(Amendment $amendment): self
+    {
+        $place = $amendment->place;
+
+        return new self(
+            $amendment->kind,
+            $place->block,
+            $place->round,
+            $place->repeat,
+            $place->set,
+            $amendment->at,
+            $amendment->seconds,
+            $amendment->track,
+            $amendment->combination,
+            $amendment->with?->text,
+            $amendment->with?->name,
+            $amendment->with?->id,
+        );
+    }
+
+    /** @param array{kind: string, block: int|null, round: int|null, repeat: int|null, set: int|null, at: int, seconds: int, track: int|null, combination: int, chain: string|null, name: string|null, id: int|null} $stored */
+    public static function ofJson(array $stored): self
+    {
+        return new self(...[...$stored, 'kind' => AmendmentKind::from($stored['kind'])]);
+    }
+
+    /** The change for that plan; null where its combination cannot be read. */
+    public function amendment(SessionPlan $plan): ?Amendment
+    {
+        $place = new Place($this->block, $this->round, $this->repeat, $this->set);
+        $with = null === $this->chain ? null : self::combination($this->chain, $plan, $this->name, $this->id);
+
+        return match ($this->kind) {
+            AmendmentKind::Longer => Amendment::longer($place, $this->at, $this->seconds),
+            AmendmentKind::Again => Amendment::again($place),
+            AmendmentKind::Swap => null === $with ? null : Amendment::swap($place, $this->track, $this->combination, $with),
+        };
+    }
+
+    /** A chain in the numbers of a plan; null when it cannot be read. */
+    public static function combination(string $text, SessionPlan $plan, ?string $name = null, ?int $id = null): ?PlannedCombination
+    {
+        $chain = Reader::builtIn()->read($text, $plan->numbering, Stance::Orthodox)->chain;
+
+        return null === $chain ? null : new PlannedCombination($text, new ChainInStance($chain, Stance::Orthodox), $name, $id);
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Store;
+
+/** Somebody else has changed what was to be written; nothing was overwritten. */
+final class ChangedMeanwhile extends Refused
+{
+    /** @param array<string, mixed> $more */
+    public function __construct(string $message, array $more = [])
+    {
+        parent::__construct($message, 'changed-meanwhile', $more);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Store;
+
+/** What was sent cannot be taken as it is. */
+final class Invalid extends Refused
+{
+    /** @param array<string, mixed> $more */
+    public function __construct(string $message, array $more = [], string $type = 'invalid')
+    {
+        parent::__construct($message, $type, $more);
+    }
+
+    /** @param string|null $short what is said at the field, where the whole message is too long for it */
+    public static function field(string $field, string $message, ?string $short = null): self
+    {
+        return new self($message, ['violations' => [['field' => $field, 'message' => $short ?? $message]]]);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Store;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+
+/** Changes what has versions, each change from the version that was looked at, so that nobody overwrites what they have not seen. */
+final readonly class Versions
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /**
+     * Holds the entity, makes sure that it is still at that version, changes and stores it, in one transaction.
+     *
+     * @template T of Versioned
+     *
+     * @param class-string<T> $class
+     * @param string $missing what is said when it is not there
+     * @param \Closure(T): mixed $change what belongs into the same transaction, such as the audit log, is done here as well
+     *
+     * @return T as it is stored then
+     *
+     * @throws NotFound
+     * @throws ChangedMeanwhile
+     */
+    public function change(string $class, int|string $id, int $basedOn, string $missing, \Closure $change): Versioned
+    {
+        return $this->entities->wrapInTransaction(function () use ($class, $id, $basedOn, $missing, $change): Versioned {
+            $entity = $this->hold($class, $id) ?? throw new NotFound($missing);
+            if ($entity->version() !== $basedOn) {
+                throw new ChangedMeanwhile($entity->changedMeanwhile());
+            }
+            $change($entity);
+            $this->entities->flush();
+
+            return $entity;
+        });
+    }
+
+    /**
+     * Reads an entity as it is stored now and keeps others from changing it until the transaction ends.
+     *
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null
+     */
+    public function hold(string $class, int|string $id): ?object
+    {
+        return $this->entities->find($class, $id, LockMode::PESSIMISTIC_WRITE);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Core\Session\Run;
+
+use Periplus\Core\Session\Programme\Programme;
+
+/** What comes of the commands that only move the clock: that follows from how long the programme is and where it waits. */
+final readonly class ClockCommands
+{
+    public const ENDED = 'This session has ended.';
+
+    /** @param list<int> $waits moments, in ms, at which the clock waits for the coach, in their order */
+    public function __construct(private int $lengthMs, private array $waits)
+    {
+    }
+
+    public static function of(Programme $programme): self
+    {
+        return new self($programme->lengthMs, $programme->waits());
+    }
+
+    /**
+     * @param int $now on the server's clock, ms
+     *
+     * @throws CommandRefused when it makes no sense now
+     */
+    public function after(RunState $state, RunCommand $command, int $now): RunChange
+    {
+        if (null !== $state->endedMs) {
+            throw new CommandRefused(self::ENDED);
+        }
+
+        return match ($command->kind) {
+            CommandKind::Pause => new RunChange(null === $state->pausedMs ? $state->paused($now) : $state, ''),
+            CommandKind::Resume => new RunChange($state->stands($now) ? $this->goingOn($state->resumed($now), $state->position($now)) : $state, ''),
+            CommandKind::Jump => $this->jump($state, $command, $now),
+            CommandKind::End => new RunChange($state->ended($now), ''),
+            default => throw new \LogicException('This changes the programme: '.$command->kind->value),
+        };
+    }
+
+    /** A state that waits at the first moment after that one at which the plan says so. */
+    public function goingOn(RunState $state, int $after): RunState
+    {
+        foreach ($this->waits as $ms) {
+            if ($ms > $after) {
+                return $state->holdingAt($ms);
+            }
+        }
+
+        return $state->holdingAt(null);
+    }
+
+    private function jump(RunState $state, RunCommand $command, int $now): RunChange
+    {
+        $to = $command->toMs ?? throw new CommandRefused('Say where to jump.');
+        if ($to < 0 || $to > $this->lengthMs) {
+            throw new CommandRefused(\sprintf('The session lasts %d s; %d s is not in it.', intdiv($this->lengthMs, 1000), intdiv($to, 1000)));
+        }
+
+        // Where the clock waits it waits again, but not before it has got there.
+        return new RunChange($this->goingOn($state->jumped($now, $to, $command->id), $to - 1), (string) $to);
+    }
+}
