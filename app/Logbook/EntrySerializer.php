@@ -37,7 +37,7 @@ final readonly class EntrySerializer
         }
 
         return [
-            ...$entry->row(),
+            ...$entry->row()->jsonSerialize(),
             'drilled' => array_map(function (array $one, string $key) use ($rules, $numbering, $fallen): array {
                 $drawn = $this->lines->ofChain($one['notation'], $one['stance'], $rules, $numbering, LineSize::Card);
 

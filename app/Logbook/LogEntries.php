@@ -40,7 +40,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     /**
      * A page, the newest first.
      *
-     * @return array{list<LogEntry>, int} and how many there are in all
+     * @return array{list<LogRow>, int} and how many there are in all
      */
     public function page(?int $course, bool $unchecked, bool $removed, int $page, int $size): array
     {
@@ -52,10 +52,17 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
             $entries->andWhere('e.isChecked = false');
         }
         $total = (int) (clone $entries)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult();
-        $entries->orderBy('e.day', 'DESC')->addOrderBy('e.id', 'DESC')
-            ->setFirstResult(($page - 1) * $size)->setMaxResults($size);
+        /** @var list<LogRow> $rows */
+        $rows = $entries->leftJoin('e.course', 'co')
+            ->select(\sprintf(
+                'NEW %s(e.id, e.version, IDENTITY(e.run), co.id, co.name, e.name, e.day, e.lengthMs, e.workMs, IDENTITY(e.coach), e.coachName, e.orthodox, e.southpaw, e.levels, e.effort, e.note, e.isChecked, e.removedAt)',
+                LogRow::class,
+            ))
+            ->orderBy('e.day', 'DESC')->addOrderBy('e.id', 'DESC')
+            ->setFirstResult(($page - 1) * $size)->setMaxResults($size)
+            ->getQuery()->getResult();
 
-        return [$this->whole($entries), $total];
+        return [$this->withContents($rows), $total];
     }
 
     /** @return list<LogEntry> of some days, the earliest first */
@@ -101,6 +108,9 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
      */
     public function ofRuns(array $runs): array
     {
+        if ([] === $runs) {
+            return [];
+        }
         /** @var list<int> $known */
         $known = $this->createQueryBuilder('e')->select('r.id')->join('e.run', 'r')
             ->where('r.id IN (:runs)')->setParameter('runs', $runs)
@@ -127,6 +137,34 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     public function quota(): Quota
     {
         return new Quota('logbook entries', $this->count(), self::LIMIT);
+    }
+
+    /**
+     * @param list<LogRow> $rows
+     *
+     * @return list<LogRow> with what was drilled and how much fell apart, in two queries for all of them
+     */
+    private function withContents(array $rows): array
+    {
+        $ids = array_column($rows, 'id');
+        /** @var list<array{entry: int, name: string}> $drilled */
+        $drilled = $this->getEntityManager()
+            ->createQuery('SELECT IDENTITY(d.entry) AS entry, d.row.name AS name FROM '.LogDrilled::class." d WHERE d.entry IN (:ids) AND d.row.name <> '' ORDER BY d.entry, d.position")
+            ->setParameter('ids', $ids)->getResult();
+        $names = [];
+        foreach ($drilled as $one) {
+            $names[$one['entry']][$one['name']] = true;
+        }
+        /** @var list<array{entry: int, fell: int}> $fallen */
+        $fallen = $this->getEntityManager()
+            ->createQuery('SELECT IDENTITY(f.entry) AS entry, COUNT(f.position) AS fell FROM '.LogFallenLink::class.' f WHERE f.entry IN (:ids) GROUP BY f.entry')
+            ->setParameter('ids', $ids)->getResult();
+        $fell = array_column($fallen, 'fell', 'entry');
+
+        return array_map(static fn (LogRow $row): LogRow => $row->with(
+            array_map(strval(...), array_keys($names[$row->id] ?? [])),
+            $fell[$row->id] ?? 0,
+        ), $rows);
     }
 
     private function earliestFirst(): QueryBuilder

@@ -287,29 +287,31 @@ class LogEntry implements Versioned
         return 'This entry was changed meanwhile. Nothing was overwritten; look at the newest and correct it again.';
     }
 
-    /** @return array<string, mixed> as lists have it */
-    public function row(): array
+    /** It as lists have it. */
+    public function row(): LogRow
     {
-        return [
-            'id' => $this->id(),
-            'version' => $this->version,
-            'run' => $this->run?->id(),
-            'course' => null === $this->course ? null : ['id' => $this->course->id(), 'name' => $this->course->name()],
-            'name' => $this->name,
-            'day' => $this->day,
-            'lengthMs' => $this->lengthMs,
-            'workMs' => $this->workMs,
-            'coach' => ['id' => $this->coach?->id(), 'name' => $this->coachName],
-            'orthodox' => $this->orthodox,
-            'southpaw' => $this->southpaw,
-            'levels' => (object) $this->levels,
-            'effort' => $this->effort,
-            'note' => $this->note,
-            'isChecked' => $this->isChecked,
-            'removed' => $this->isRemoved(),
-            'combinations' => $this->combinationNames(),
-            'fallen' => $this->fallen->count(),
-        ];
+        return new LogRow(
+            $this->id(),
+            $this->version,
+            $this->run?->id(),
+            $this->course?->id(),
+            $this->course?->name(),
+            $this->name,
+            $this->day,
+            $this->lengthMs,
+            $this->workMs,
+            $this->coach?->id(),
+            $this->coachName,
+            $this->orthodox,
+            $this->southpaw,
+            $this->levels,
+            $this->effort,
+            $this->note,
+            $this->isChecked,
+            $this->removedAt,
+            $this->combinationNames(),
+            $this->fallen->count(),
+        );
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class LogbookController
         $coaches = $this->accounts->names();
 
         return new JsonResponse([
-            'entries' => array_map(static fn (LogEntry $entry): array => $entry->row(), $entries),
+            'entries' => $entries,
             'total' => $total,
             'page' => $page,
             'size' => self::SIZE,

@@ -29,6 +29,7 @@ use Psr\Clock\ClockInterface;
 final class GymNumberings extends ServiceEntityRepository
 {
     private const COPY = 'numbering.';
+    private const OF_GYM = 'numbering-of-gym';
     /** s */
     private const FRESH = 2;
 
@@ -64,7 +65,9 @@ final class GymNumberings extends ServiceEntityRepository
     public function ofGym(): string
     {
         try {
-            return $this->gyms->get()->numbering();
+            $numbering = $this->lastKnown->read(self::OF_GYM, self::FRESH, fn (): string => $this->gyms->get()->numbering());
+
+            return \is_string($numbering) ? $numbering : 'parity';
         } catch (ConnectionException) {
             return 'parity';
         }
@@ -138,6 +141,7 @@ final class GymNumberings extends ServiceEntityRepository
             $this->gyms->useNumbering($numbering->id);
             $this->audit->add($editor->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
         });
+        $this->lastKnown->forget(self::OF_GYM);
     }
 
     private function own(string $id): ?Numbering

@@ -13,6 +13,7 @@ use Periplus\App\Voice\Clips;
 use Periplus\Core\Session\Programme\Amendments;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 /**
  * The programmes of sessions that run, each in the versions that screens have played.
@@ -26,7 +27,8 @@ final class Programmes extends ServiceEntityRepository
     /** Of all versions of one session. */
     private const MAX_BYTES = 16_000_000;
 
-    public function __construct(ManagerRegistry $registry, private readonly PlanCheck $check, private readonly Clips $clips)
+    /** @param \Closure(): PlanCheck $check reads the data of the core, which a press that moves the clock does not need */
+    public function __construct(ManagerRegistry $registry, #[AutowireServiceClosure(PlanCheck::class)] private readonly \Closure $check, private readonly Clips $clips)
     {
         parent::__construct($registry, RunProgramme::class);
     }
@@ -37,7 +39,7 @@ final class Programmes extends ServiceEntityRepository
      */
     public function build(array $content, array $amendments = []): Programme
     {
-        $reader = $this->check->reader();
+        $reader = ($this->check)()->reader();
         $plan = $reader->read($content)->plan;
         $changes = new Amendments();
         foreach ($amendments as $stored) {

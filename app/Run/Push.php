@@ -21,35 +21,48 @@ final readonly class Push
     {
     }
 
-    /** That the screen with this key asks again. */
-    public function changed(string $key): void
+    /** Has the screens with these keys ask again. */
+    public function changed(string ...$keys): void
     {
-        $this->send($key, ['changed' => true]);
+        $this->send($keys, ['changed' => true]);
     }
 
-    /** @param array<string, mixed> $run as screens are told of it */
-    public function run(string $key, array $run): void
+    /**
+     * @param list<string> $keys
+     * @param array<string, mixed> $run as screens are told of it
+     */
+    public function run(array $keys, array $run): void
     {
-        $this->send($key, ['run' => $run]);
+        $this->send($keys, ['run' => $run]);
     }
 
-    /** @param array<string, mixed> $message */
-    private function send(string $key, array $message): void
+    /**
+     * All at once: nobody waits for the screen before.
+     *
+     * @param array<string> $keys
+     * @param array<string, mixed> $message
+     */
+    private function send(array $keys, array $message): void
     {
         if (null === $this->socket || '' === $this->socket) {
             return;
         }
-        $connection = @stream_socket_client('unix://'.$this->socket, $number, $error, self::PATIENCE);
-        if (false === $connection) {
-            $this->logger->warning('Screens could not be told of a change: '.$error);
-
-            return;
-        }
-        stream_set_timeout($connection, 0, (int) (1_000_000 * self::PATIENCE));
         $body = json_encode($message, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
-        fwrite($connection, "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ".\strlen($body)."\r\nConnection: close\r\n\r\n$body");
-        // Read to its end, so that the command is answered once they are told.
-        stream_get_contents($connection);
-        fclose($connection);
+        $connections = [];
+        foreach ($keys as $key) {
+            $connection = @stream_socket_client('unix://'.$this->socket, $number, $error, self::PATIENCE);
+            if (false === $connection) {
+                $this->logger->warning('Screens could not be told of a change: '.$error);
+                break;
+            }
+            stream_set_timeout($connection, 0, (int) (1_000_000 * self::PATIENCE));
+            fwrite($connection, "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ".\strlen($body)."\r\nConnection: close\r\n\r\n$body");
+            $connections[] = $connection;
+        }
+        foreach ($connections as $connection) {
+            // Read to its end, so that the command is answered once they are told.
+            stream_get_contents($connection);
+            fclose($connection);
+        }
     }
 }

@@ -7,6 +7,7 @@ namespace Periplus\App\Run;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\App\Plan\Plan;
+use Periplus\App\Store\JsonTextType;
 use Periplus\App\Wall\ShownSession;
 use Periplus\Core\Session\Run\RunState;
 
@@ -38,6 +39,10 @@ class Run implements ShownSession
     #[ORM\Column(type: 'bigint', nullable: true)]
     private ?int $endedMs = null;
 
+    /** The plan as it was when it was started, as JSON: a press that moves the clock does not read it. */
+    #[ORM\Column(type: JsonTextType::NAME)]
+    private string $content;
+
     /**
      * @param string $startKey chosen by whoever started it
      * @param array<mixed> $content the plan as it was when it was started
@@ -50,8 +55,7 @@ class Run implements ShownSession
         private ?Plan $plan,
         #[ORM\Column(length: 120)]
         private string $name,
-        #[ORM\Column]
-        private array $content,
+        array $content,
         #[ORM\Column(type: RunStateType::NAME)]
         private RunState $state,
         #[ORM\Column]
@@ -62,6 +66,7 @@ class Run implements ShownSession
         private int $startedMs,
     ) {
         $this->followKey = bin2hex(random_bytes(16));
+        $this->content = json_encode((object) $content, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION);
     }
 
     public function id(): int
@@ -77,7 +82,9 @@ class Run implements ShownSession
     /** @return array<mixed> the plan as it was when it was started */
     public function content(): array
     {
-        return $this->content;
+        $content = json_decode($this->content, true, flags: \JSON_THROW_ON_ERROR);
+
+        return \is_array($content) ? $content : [];
     }
 
     public function state(): RunState

@@ -104,9 +104,7 @@ final readonly class RunControl
             return $run;
         });
         $this->prepare(WallSerializer::spoken($programme));
-        foreach ($this->walls->showing($run->id()) as $wall) {
-            $this->push->changed($wall->key());
-        }
+        $this->push->changed(...$this->walls->keysShowing($run->id()));
 
         return $run->view();
     }
@@ -129,9 +127,7 @@ final readonly class RunControl
     {
         $run = $this->runs->get($id);
         $this->walls->show($run, $walls);
-        foreach ($walls as $wall) {
-            $this->push->changed($this->walls->get($wall)->key());
-        }
+        $this->push->changed(...array_map(fn (int $wall): string => $this->walls->get($wall)->key(), $walls));
 
         return $run->view();
     }
@@ -182,7 +178,8 @@ final readonly class RunControl
     /** @return list<string>|null what has to be spoken for it; null when it changes nothing */
     private function take(Run $run, CommandRequest $request, User|Wall $by): ?array
     {
-        if ($this->runs->knows($run, $request->id)) {
+        $since = $this->runs->commandsSince($run, $request->seen, $request->id);
+        if (isset($since[$request->id])) {
             return null;
         }
         $now = $this->runs->now();
@@ -202,8 +199,10 @@ final readonly class RunControl
             return CommandKind::End === $request->kind ? null : throw new Conflict('not-now', $refused->getMessage());
         }
         $target = mb_strimwidth($change->target, 0, 400);
-        if ($this->runs->hasDone($run, $request->seen, $request->kind, $target)) {
-            return null;
+        foreach ($since as $command) {
+            if ($command->kind === $request->kind && $command->target === $target) {
+                return null;
+            }
         }
         $amendment = null === $change->amendment ? null : StoredAmendment::of($change->amendment);
         $programme = null === $amendment ? null : $this->amend($run, [...$amendments, $amendment]);
@@ -263,10 +262,7 @@ final readonly class RunControl
 
     private function tell(RunView $run): void
     {
-        $this->push->run($run->followKey, $run->forScreens());
-        foreach ($this->walls->showing($run->id) as $wall) {
-            $this->push->run($wall->key(), $run->forScreens());
-        }
+        $this->push->run([$run->followKey, ...$this->walls->keysShowing($run->id)], $run->forScreens());
     }
 
     /**

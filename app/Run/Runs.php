@@ -11,7 +11,6 @@ use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Gym\HasQuota;
 use Periplus\App\Gym\Quota;
 use Periplus\App\Store\NotFound;
-use Periplus\Core\Session\Run\CommandKind;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -90,20 +89,15 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         return new Quota('sessions run', $this->count(), self::LIMIT);
     }
 
-    /** Whether a command that came before had that key. */
-    public function knows(Run $run, string $key): bool
+    /** @return array<string, CommandTarget> what was done since a revision, and the command with that key whenever it was given, by their keys */
+    public function commandsSince(Run $run, int $revision, string $key): array
     {
-        return 0 < $this->getEntityManager()->getRepository(GivenCommand::class)->count(['run' => $run, 'key' => $key]);
-    }
+        /** @var list<CommandTarget> $commands */
+        $commands = $this->getEntityManager()
+            ->createQuery(\sprintf('SELECT NEW %s(c.key, c.kind, c.target) FROM %s c WHERE c.run = :run AND (c.revision > :revision OR c.key = :key)', CommandTarget::class, GivenCommand::class))
+            ->setParameter('run', $run)->setParameter('revision', $revision)->setParameter('key', $key)->getResult();
 
-    /** Whether the same was done since a revision. */
-    public function hasDone(Run $run, int $since, CommandKind $kind, string $target): bool
-    {
-        return 0 < $this->getEntityManager()
-            ->createQuery('SELECT COUNT(c.revision) FROM '.GivenCommand::class.' c WHERE c.run = :run AND c.revision > :since AND c.kind = :kind AND c.target = :target')
-            ->setParameter('run', $run)->setParameter('since', $since)
-            ->setParameter('kind', $kind)->setParameter('target', $target)
-            ->getSingleScalarResult();
+        return array_column($commands, null, 'key');
     }
 
     /** @return list<GivenCommand> in their order, with who gave them */

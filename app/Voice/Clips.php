@@ -89,6 +89,9 @@ final class Clips extends ServiceEntityRepository implements HasQuota
      */
     public function prepare(array $texts): void
     {
+        if ([] === $texts) {
+            return;
+        }
         $settings = $this->settings();
         foreach (\array_slice(array_diff($texts, array_keys($this->recorded())), 0, self::MAX_PREPARED) as $text) {
             $this->speaker->clip($text, $settings);

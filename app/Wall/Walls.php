@@ -34,10 +34,14 @@ final class Walls extends ServiceEntityRepository
         return $this->inOrder($this->open());
     }
 
-    /** @return list<Wall> those that show this session, by name */
-    public function showing(int $run): array
+    /** @return list<string> keys of those that show this session */
+    public function keysShowing(int $run): array
     {
-        return $this->inOrder($this->open()->andWhere('w.run = :run')->setParameter('run', $run));
+        /** @var list<string> $keys */
+        $keys = $this->createQueryBuilder('w')->select('w.key')->where('w.revokedAt IS NULL AND w.run = :run')
+            ->setParameter('run', $run)->getQuery()->getSingleColumnResult();
+
+        return $keys;
     }
 
     /** The wall with that key; null when there is none, or it was revoked. */

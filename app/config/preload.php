@@ -3,11 +3,24 @@
 declare(strict_types=1);
 
 // Loads once, when PHP starts, what every request would load again: the classes of the warmed container, the core, the
-// column types, which Doctrine registers as soon as it is asked for anything, and what reads a request.
+// column types, which Doctrine registers as soon as it is asked for anything, the mapper with what is mapped, and what
+// reads a request.
 $root = dirname(__DIR__, 2);
 if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContainer.preload.php')) {
     require $preload;
-    foreach (['/core', '/vendor/doctrine/dbal/src/Types', '/vendor/symfony/type-info/TypeResolver'] as $folder) {
+    foreach ([
+        '/core',
+        ...array_map(static fn (string $path): string => substr($path, strlen($root)), array_filter((array) glob($root.'/app/{Account,Advice,Audit,Card,Combination,Course,Exchange,Gym,HouseRules,Logbook,Measure,Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Voice,Wall}', \GLOB_BRACE), is_string(...))),
+        '/vendor/doctrine/collections/src',
+        '/vendor/doctrine/dbal/src/Types',
+        '/vendor/doctrine/orm/src/Internal',
+        '/vendor/doctrine/orm/src/Mapping',
+        '/vendor/doctrine/orm/src/Persisters',
+        '/vendor/doctrine/orm/src/Query',
+        '/vendor/doctrine/orm/src/Repository',
+        '/vendor/doctrine/orm/src/Utility',
+        '/vendor/symfony/type-info/TypeResolver',
+    ] as $folder) {
         $files = new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root.$folder)), '/\.php$/');
         foreach ($files as $path => $file) {
             require_once $path;
@@ -15,6 +28,11 @@ if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContaine
     }
     foreach ([
         Doctrine\DBAL\DriverManager::class,
+        Doctrine\DBAL\LockMode::class,
+        Doctrine\ORM\PersistentCollection::class,
+        Doctrine\ORM\Query::class,
+        Doctrine\ORM\QueryBuilder::class,
+        Doctrine\ORM\UnitOfWork::class,
         Doctrine\DBAL\Driver\PDO\MySQL\Driver::class,
         Doctrine\DBAL\Driver\PDO\PDOConnect::class,
         Doctrine\DBAL\Driver\PDO\Connection::class,

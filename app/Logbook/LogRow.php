@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Logbook;
+
+/** An entry of the logbook as lists have it. */
+final readonly class LogRow implements \JsonSerializable
+{
+    /**
+     * @param int|null $run that it was made of; null for one that was written by hand
+     * @param array<int, int> $levels athletes by level
+     * @param list<string> $combinations names of what was drilled, each once
+     * @param int $fallen how many links fell apart
+     */
+    public function __construct(
+        public int $id,
+        public int $version,
+        public ?int $run,
+        public ?int $course,
+        public ?string $courseName,
+        public string $name,
+        public string $day,
+        public int $lengthMs,
+        public int $workMs,
+        public ?int $coach,
+        public string $coachName,
+        public ?int $orthodox,
+        public ?int $southpaw,
+        public array $levels,
+        public ?int $effort,
+        public string $note,
+        public bool $isChecked,
+        public ?\DateTimeImmutable $removedAt,
+        public array $combinations = [],
+        public int $fallen = 0,
+    ) {
+    }
+
+    /** @param list<string> $combinations */
+    public function with(array $combinations, int $fallen): self
+    {
+        /** @var array{int, int, int|null, int|null, string|null, string, string, int, int, int|null, string, int|null, int|null, array<int, int>, int|null, string, bool, \DateTimeImmutable|null} $same */
+        $same = array_values(\array_slice(get_object_vars($this), 0, -2));
+
+        return new self(...$same, combinations: $combinations, fallen: $fallen);
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'version' => $this->version,
+            'run' => $this->run,
+            'course' => null === $this->course ? null : ['id' => $this->course, 'name' => $this->courseName],
+            'name' => $this->name,
+            'day' => $this->day,
+            'lengthMs' => $this->lengthMs,
+            'workMs' => $this->workMs,
+            'coach' => ['id' => $this->coach, 'name' => $this->coachName],
+            'orthodox' => $this->orthodox,
+            'southpaw' => $this->southpaw,
+            'levels' => (object) $this->levels,
+            'effort' => $this->effort,
+            'note' => $this->note,
+            'isChecked' => $this->isChecked,
+            'removed' => null !== $this->removedAt,
+            'combinations' => $this->combinations,
+            'fallen' => $this->fallen,
+        ];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\App\Store;
+
+use Doctrine\DBAL\Platforms\AbstractPlatform;
+use Doctrine\DBAL\Types\JsonType;
+
+/** JSON that is read by whoever needs what is in it: most who read the row do not. */
+final class JsonTextType extends JsonType
+{
+    public const NAME = 'json_text';
+
+    public function convertToPHPValue(mixed $value, AbstractPlatform $platform): mixed
+    {
+        return $value;
+    }
+
+    public function convertToDatabaseValue(mixed $value, AbstractPlatform $platform): ?string
+    {
+        return \is_string($value) ? $value : null;
+    }
+}
