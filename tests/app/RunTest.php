@@ -64,6 +64,22 @@ final class RunTest extends ApiTestCase
         self::assertSame(2, $again->body['revision']);
     }
 
+    /** It is not built from the plan for it, which takes longer than a press may. */
+    public function testAPressThatMovesTheClockNeedsWhatIsStoredOfTheProgrammeAlone(): void
+    {
+        $id = $this->start()['id'];
+        $connection = self::service(Connection::class);
+        self::assertSame('[]', $connection->fetchOne('SELECT waits FROM run_programme'), 'Nothing waits in this plan.');
+        $connection->executeStatement("UPDATE run SET content = '{}'");
+        $connection->executeStatement("UPDATE run_programme SET waits = '[60000]'");
+
+        $state = $this->press($id, 'jump', 1, 'press-0001', ['toMs' => 50_000])->body['state'] ?? null;
+        self::assertIsArray($state);
+        self::assertSame(60_000, $state['holdMs'] ?? null);
+        self::assertSame(409, $this->press($id, 'jump', 2, 'press-0002', ['toMs' => 180_001])->status, 'It lasts 180 s.');
+        self::assertSame(200, $this->press($id, 'pause', 2, 'press-0003')->status);
+    }
+
     public function testTwoCoachesWhoPressSkipAtOnceSkipOnce(): void
     {
         $id = $this->start()['id'];

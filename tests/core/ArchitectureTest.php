@@ -76,6 +76,46 @@ final class ArchitectureTest extends TestCase
         self::assertSame([$folder], array_keys($asked));
     }
 
+    /** Who writes SQL by hand, and why; everybody else goes through the mapper. */
+    private const SQL = [
+        'Account/Accounts.php' => 'stands before every route, also before those that need nothing else of the mapper',
+        'Combination/BulkInserter.php' => 'the versions of an import, hundreds in one statement',
+        'Combination/ChainTable.php' => 'compares sequences byte by byte, along an index that it names',
+        'Combination/CombinationTable.php' => 'takes the conditions of a search, writes imports and rechecks',
+        'Exchange/ImportLines.php' => 'the entries of an import, hundreds in one statement',
+        'Logbook/DueList.php' => 'sums over years',
+        'Logbook/LogbookFill.php' => 'makes ten years of data for measurements',
+        'Logbook/MonthReport.php' => 'sums over a month',
+        'Logbook/Reports.php' => 'sums over years',
+        'RulePreview/PreviewResults.php' => 'the results of a recheck, hundreds in one statement',
+        'Search/CombinationQuery.php' => 'joins what a search was compiled into',
+        'Search/SearchIndex.php' => 'the index of terms, thousands in one statement',
+        'Similarity/NeighbourIndex.php' => 'the index of neighbours, thousands in one statement',
+    ];
+
+    public function testSqlIsWrittenByHandWhereThereIsAReason(): void
+    {
+        $named = [];
+        foreach (self::files('app') as $file => $code) {
+            if (1 === preg_match('~Doctrine\\\\DBAL\\\\Connection\b~', $code)) {
+                $named[] = $file;
+            }
+        }
+        sort($named);
+
+        self::assertSame(array_keys(self::SQL), $named);
+        self::assertLessThanOrEqual(15, \count($named));
+    }
+
+    public function testTheStoreKnowsNoHttp(): void
+    {
+        foreach (self::files('app') as $file => $code) {
+            if (str_contains($code, 'ServiceEntityRepository') || str_contains($code, '#[ORM\\Entity')) {
+                self::assertDoesNotMatchRegularExpression('~\b(ApiProblem|JsonResponse|Symfony\\\\Component\\\\HttpFoundation)\b~', $code, $file);
+            }
+        }
+    }
+
     /** @return iterable<string, string> code by file, as seen from the folder */
     private static function files(string $root): iterable
     {

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Periplus\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Accounts;
+use Periplus\App\Account\GymRole;
+use Periplus\App\Account\User;
+use Periplus\App\Store\Once;
+use Symfony\Component\Process\Process;
+
+/** The database is what the entities say, and is asked as often for a long list as for a short one. */
+final class StoreTest extends ApiTestCase
+{
+    /** In a process of their own: what asks for the tables ends the transaction that tests are taken back by. */
+    public function testEveryTableIsAsItsEntitySaysAndNoMigrationIsMissing(): void
+    {
+        $migrations = glob(__DIR__.'/../../app/Migrations/*.php');
+
+        self::assertSame('', self::console('doctrine:schema:validate', '--quiet'));
+        self::assertStringContainsString('No changes detected', self::console('doctrine:migrations:diff', '--allow-empty-diff'));
+        self::assertSame($migrations, glob(__DIR__.'/../../app/Migrations/*.php'));
+    }
+
+    public function testEveryTableHasAnEntity(): void
+    {
+        $entities = array_map(static fn ($entity): string => $entity->getTableName(), self::service(EntityManagerInterface::class)->getMetadataFactory()->getAllMetadata());
+        // A join table, and those of the framework's own components.
+        $others = ['wall_run', 'session', 'doctrine_migration_versions'];
+
+        self::assertEqualsCanonicalizing([...$entities, ...$others], self::service(Connection::class)->fetchFirstColumn('SHOW TABLES'));
+    }
+
+    /** A list that grows asks no more: nothing is read row by row. */
+    public function testALongListIsReadWithAsManyQueriesAsAShortOne(): void
+    {
+        $this->signIn('head');
+        $course = $this->ask('POST', '/api/courses', ['name' => 'Tuesday'])->id();
+        $first = $this->more(0, $course);
+        $before = $this->counts($first);
+        for ($at = 1; $at <= 4; ++$at) {
+            $this->more($at, $course);
+        }
+        $this->signIn('head');
+
+        self::assertSame($before, $this->counts($first));
+        self::assertLessThan(20, max($before), 'No list asks so often.');
+    }
+
+    public function testWhatComesInTwiceAtTheSameMomentIsStoredOnce(): void
+    {
+        $accounts = self::service(Accounts::class);
+        $entities = self::service(EntityManagerInterface::class);
+        $asked = 0;
+        // Whoever comes second has looked before the first one was stored.
+        $find = static function () use (&$asked, $accounts): ?User {
+            return 0 === $asked++ ? null : $accounts->withEmail('head@gym.example');
+        };
+        $stored = self::service(Once::class)->store($find, static function () use ($entities): User {
+            $entities->persist($twice = new User('head@gym.example', 'Twice', GymRole::Coach));
+            $entities->flush();
+
+            return $twice;
+        });
+
+        self::assertSame(['Head Coach', 2], [$stored->name(), $asked]);
+        self::assertTrue($entities->isOpen(), 'What follows can be stored.');
+    }
+
+    /**
+     * One more of everything that is listed.
+     *
+     * @return array{combination: int, plan: int, import: int}
+     */
+    private function more(int $at, int $course): array
+    {
+        // Of two coaches, so that one who is read for each row is read more than once.
+        $this->signIn(0 === $at % 2 ? 'head' : 'second');
+        $combination = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2']))->id();
+        $this->ask('PUT', '/api/combinations/'.$combination, self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2 3']), ['If-Match' => '"1"']);
+        $plan = $this->ask('POST', '/api/plans', ['name' => 'Plan '.$at, 'content' => PlanTest::content(), 'course' => $course, 'startsAt' => '2026-11-0'.(1 + $at).'T18:30'])->id();
+        $this->ask('POST', '/api/walls', ['name' => 'Wall '.$at]);
+        $this->ask('POST', '/api/cards', ['name' => 'Card '.$at, 'combinations' => [$combination]]);
+        $this->ask('POST', '/api/views', ['name' => 'View '.$at, 'address' => 'q=liver']);
+        $this->ask('POST', '/api/invitations', ['role' => 'coach']);
+        $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Idea '.$at, 'text' => str_repeat('2 ', 2 + $at).'3']), 'remark' => 'Look.']);
+        $this->ask('POST', '/api/runs', ['id' => 'start-000'.$at, 'timer' => ['rounds' => 2]]);
+        $this->ask('POST', '/api/logbook/entries', ['id' => 'entry-000'.$at, 'day' => '2026-11-0'.(1 + $at), 'course' => $course, 'combinations' => [['combination' => $combination, 'minutes' => 5]]]);
+        $import = $this->ask('POST', '/api/imports', ['format' => 'text', 'content' => str_repeat("1 2 3 2 # A\n", 1 + $at)])->id();
+        $this->ask('POST', "/api/imports/$import/advance");
+
+        return ['combination' => $combination, 'plan' => $plan, 'import' => $import];
+    }
+
+    /**
+     * @param array{combination: int, plan: int, import: int} $of
+     *
+     * @return array<string, int> queries by address
+     */
+    private function counts(array $of): array
+    {
+        $counts = [];
+        foreach (['/api/combinations', '/api/plans', '/api/courses', '/api/walls', '/api/cards', '/api/views', '/api/invitations', '/api/coaches', '/api/proposals', '/api/runs', '/api/logbook/entries', '/api/audit-log', '/api/reports/drilled', '/api/numberings', '/api/house-rules', '/api/combinations/'.$of['combination'].'/versions', '/api/plans/'.$of['plan'].'/versions'] as $path) {
+            // Copies of what was read in the last moments would be told apart from what is read now.
+            $this->ask('GET', $path);
+            $before = $this->questions();
+            self::assertSame(200, $this->ask('GET', $path)->status, $path);
+            $counts[strtr($path, [(string) $of['combination'] => '1', (string) $of['plan'] => '1'])] = $this->questions() - $before - 1;
+        }
+
+        return $counts;
+    }
+
+    private static function console(string ...$arguments): string
+    {
+        $process = new Process([\PHP_BINARY, __DIR__.'/../../app/Console/main.php', ...$arguments, '--no-interaction'], env: ['APP_DEBUG' => '0']);
+        $process->run();
+
+        return $process->getOutput().(0 === $process->getExitCode() ? '' : $process->getErrorOutput());
+    }
+
+    /** Statements of this connection so far, as the database counts them. */
+    private function questions(): int
+    {
+        $row = self::service(Connection::class)->fetchNumeric("SHOW SESSION STATUS LIKE 'Questions'");
+
+        return false !== $row && is_numeric($row[1]) ? (int) $row[1] : 0;
+    }
+}
