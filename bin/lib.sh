@@ -57,6 +57,7 @@ lock() { # FILE WHAT
     flock -n "$fd" || { say "Another $2 is under way; this one waits for it ..."; flock "$fd"; }
 }
 LOCKS=()
+unlock_last() { local fd=${LOCKS[-1]}; exec {fd}>&-; unset 'LOCKS[-1]'; }
 unlock() { local fd; for fd in "${LOCKS[@]}"; do exec {fd}>&-; done; LOCKS=(); }
 
 # --- What has to be installed -------------------------------------------------------------------------------------

@@ -13,7 +13,7 @@ use Periplus\App\Course\Course;
  *
  * @phpstan-type StoredDraft array{name: string, course_id: int|null, starts_at: string|null, is_template: int, length_ms: int, problems: int, content: string}
  */
-#[ORM\Entity]
+#[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'plan_version')]
 #[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
 class PlanVersion implements \JsonSerializable

@@ -10,7 +10,7 @@ use Periplus\App\Wall\Wall;
 use Periplus\Core\Session\Run\CommandKind;
 
 /** A command that was given to a session, by a coach or at a wall, and taken. */
-#[ORM\Entity]
+#[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'run_command')]
 #[ORM\UniqueConstraint(name: 'by_key', columns: ['run_id', 'command_key'])]
 #[ORM\Index(name: 'by_user', columns: ['user_id'])]

@@ -9,7 +9,7 @@ use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Wall\WallSerializer;
 
 /** One version of a programme as screens play it. It is kept as it was made, so that changed house rules change nothing of it. */
-#[ORM\Entity(repositoryClass: Programmes::class)]
+#[ORM\Entity(repositoryClass: Programmes::class, readOnly: true)]
 #[ORM\Table(name: 'run_programme')]
 class RunProgramme
 {

@@ -47,7 +47,7 @@ final class StoreTest extends ApiTestCase
         $this->signIn('head');
 
         self::assertSame($before, $this->counts($first));
-        self::assertLessThan(20, max($before), 'No list asks so often.');
+        self::assertLessThan(20, max(0, ...array_values($before)), 'No list asks so often.');
     }
 
     public function testWhatComesInTwiceAtTheSameMomentIsStoredOnce(): void

@@ -1,13 +1,32 @@
 import { type Browser, type BrowserContextOptions, test as base, expect, type Page } from "@playwright/test";
+import { HEAD_COACH } from "./coaches";
+import { OtherGym } from "./other-gym";
 
-export const HEAD_COACH = { email: "ines@saltworks.example", password: "first-bell-7", name: "Ines Varga" };
-export const COACH = { email: "tomas@saltworks.example", password: "second-bell-7", name: "Tomas Okafor" };
-export const OTHER_COACH = { email: "liv@saltworks.example", password: "third-bell-7", name: "Liv Aaltonen" };
+export { COACH, HEAD_COACH, OTHER_COACH } from "./coaches";
 
-/** Every test fails on an error in the console, which also catches what the content security policy refuses. */
-export const test = base.extend<{ quietConsole: undefined }>({
+/**
+ * Every test fails on an error in the console, which also catches what the content security policy refuses. Each worker
+ * has a gym of its own, which its tests share: the first the one that was started, the others a copy of it.
+ */
+export const test = base.extend<{ quietConsole: undefined }, { gym: OtherGym }>({
+  gym: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from the pattern what a fixture needs
+    async ({}, use, worker) => {
+      if (worker.parallelIndex === 0) {
+        await use(OtherGym.started());
+        return;
+      }
+      const gym = await OtherGym.loaded();
+      const start = gym.run("start");
+      expect(start.status, start.stderr).toBe(0);
+      await use(gym);
+      gym.end();
+    },
+    { scope: "worker", timeout: 300_000 },
+  ],
+  baseURL: ({ gym }, use) => use(gym.address),
   quietConsole: [
-    async ({ page }, use) => {
+    async ({ page, browser }, use) => {
       const errors: string[] = [];
       page.on("console", (message) => {
         // The browser itself reports refused requests, and the router what a screen in its place shows; some tests provoke both.
@@ -18,6 +37,13 @@ export const test = base.extend<{ quietConsole: undefined }>({
       });
       page.on("pageerror", (error) => errors.push(error.message));
       await use(undefined);
+      // Whatever else was opened would go on drawing beside the tests that follow.
+      await Promise.all(
+        browser
+          .contexts()
+          .filter((context) => context !== page.context())
+          .map((context) => context.close()),
+      );
       expect(errors, "nothing in the console").toEqual([]);
     },
     { auto: true },

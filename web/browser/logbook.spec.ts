@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
-import AxeBuilder from "@axe-core/playwright";
 import type { APIRequestContext, Browser, Page } from "@playwright/test";
 import Papa from "papaparse";
+import { violations } from "./axe";
 import { COACH, expect, HEAD_COACH, on, PHONE, signIn, test } from "./gym";
 import { OtherGym, signInAt } from "./other-gym";
 
@@ -22,7 +22,7 @@ async function course(api: APIRequestContext, name: string): Promise<number> {
 test("from plan to run to log to next plan, with the server away in between, and exactly one entry", async ({
   browser,
 }) => {
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     const { api, headers } = await gym.signIn();
@@ -320,11 +320,7 @@ test("every page of the logbook has nothing that keeps people out, in both theme
       await page.goto(path);
       await expect(page.locator("h1")).toBeVisible();
       await expect(page.locator(".waiting")).toHaveCount(0);
-      const found = await new AxeBuilder({ page }).analyze();
-      expect(
-        found.violations.map(({ id, nodes }) => [id, nodes[0]?.html]),
-        `${path} ${device.colorScheme}`,
-      ).toEqual([]);
+      expect(await violations(page), `${path} ${device.colorScheme}`).toEqual([]);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(wide, `${path} is not wider than its window`).toBeLessThanOrEqual(0);
     }

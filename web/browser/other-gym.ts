@@ -4,7 +4,7 @@ import { createServer, type Server } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type APIRequestContext, request } from "@playwright/test";
-import { HEAD_COACH } from "./gym";
+import { HEAD_COACH } from "./coaches";
 
 export const ROOT = join(import.meta.dirname, "../..");
 
@@ -35,6 +35,23 @@ export class OtherGym {
     const [one, other] = [await held(), await held()];
     await Promise.all([one.letGo(), other.letGo()]);
     return new OtherGym(state, one.port, other.port, bin);
+  }
+
+  /** One that has the demo gym already, stopped: a copy of what bin/test has laid ready; it is made by a start where there is none. */
+  static async loaded(state = mkdtempSync(join(tmpdir(), "periplus-gym-"))): Promise<OtherGym> {
+    const template = process.env.PERIPLUS_TEMPLATE;
+    if (template) {
+      rmSync(state, { recursive: true, force: true });
+      spawnSync("cp", ["-a", template, state]);
+    }
+    return OtherGym.make(state);
+  }
+
+  /** The gym that bin/test or bin/start has started, whose tests run one after the other. */
+  static started(): OtherGym {
+    const url = new URL(process.env.PERIPLUS_URL ?? "http://127.0.0.1:8430");
+    const state = process.env.PERIPLUS_STATE ?? join(ROOT, "var/gym");
+    return new OtherGym(state, Number(url.port), Number(process.env.PERIPLUS_DB_PORT ?? 8421));
   }
 
   get address(): string {
@@ -68,10 +85,15 @@ export class OtherGym {
     rmSync(this.state, { recursive: true, force: true });
   }
 
+  /** What the database's own client is called with. */
+  client(database = "periplus"): string[] {
+    const socket = join(this.state, "run/db/db.sock");
+    return ["--no-defaults", `--socket=${socket}`, "--batch", "--skip-column-names", database];
+  }
+
   /** Statements as whoever started the database. */
   sql(statements: string, database = "periplus"): string {
-    const socket = join(this.state, "run/db/db.sock");
-    const args = ["--no-defaults", `--socket=${socket}`, "--batch", "--skip-column-names", database];
+    const args = this.client(database);
     const ran = spawnSync("mariadb", args, { input: statements, encoding: "utf8" });
     if (ran.status !== 0) {
       throw new Error(ran.stderr);

@@ -174,7 +174,7 @@ test("the head coach of the demo starts a gym of their own from the page, with a
   page,
 }) => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     const asked = gym.run("start", "--gym", "Harbour boxing");
@@ -207,7 +207,7 @@ test("the head coach of the demo starts a gym of their own from the page, with a
 
 test("a backup is made, downloaded, looked at beside the gym and put in its place, from the page", async ({ page }) => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     await page.goto(gym.address);

@@ -3,7 +3,8 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: ".",
   outputDir: "../../var/browser-results",
-  workers: 1,
+  // One for each of two processors; PERIPLUS_URL alone names one gym, for one worker.
+  workers: process.env.PERIPLUS_TEMPLATE ? 2 : 1,
   // A browser on a busy machine may be late; what passes only the second time is reported as flaky.
   retries: process.env.CI ? 1 : 0,
   // Wide, so that a busy machine fails no test; none says how long anything may take.

@@ -4,18 +4,18 @@ import { readdirSync, readFileSync, readlinkSync } from "node:fs";
 import { join } from "node:path";
 import { request } from "@playwright/test";
 import { COACH, expect, HEAD_COACH, OTHER_COACH, test } from "./gym";
-import { ROOT, signInAt } from "./other-gym";
+import { type OtherGym, signInAt } from "./other-gym";
 
 /** A coach's session without a browser, against the real nginx, PHP and MariaDB. */
 const session = (baseURL: string, coach: { email: string; password: string }) => signInAt(baseURL, coach);
 
-const state = process.env.PERIPLUS_STATE ?? join(ROOT, "var/gym");
+let started: OtherGym;
 
-const DATABASE = ["--no-defaults", `--socket=${state}/run/db/db.sock`, "--batch", "--skip-column-names", "periplus"];
+test.beforeEach(({ gym }) => {
+  started = gym;
+});
 
-function sql(statement: string): string {
-  return execFileSync("mariadb", DATABASE, { input: statement, encoding: "utf8" }).trim();
-}
+const sql = (statement: string): string => started.sql(statement);
 
 const unique = () =>
   `${"1 ".repeat(1 + (Date.now() % 20))}/ ${"2 ".repeat(1 + (Math.floor(Date.now() / 20) % 20))}*${1 + (Math.floor(Date.now() / 400) % 12)}`;
@@ -154,7 +154,7 @@ test("the death of every process that answers loses no session", async ({ baseUR
     readdirSync("/proc").filter((pid) => {
       try {
         const isWorker = readFileSync(`/proc/${pid}/cmdline`, "utf8").includes("pool periplus");
-        return isWorker && readlinkSync(`/proc/${pid}/cwd`) === join(state, "run");
+        return isWorker && readlinkSync(`/proc/${pid}/cwd`) === join(started.state, "run");
       } catch {
         return false;
       }
@@ -185,7 +185,7 @@ test("many long tasks of one coach hold nobody's check, and are refused beyond t
   const other = await session(baseURL ?? "", OTHER_COACH);
   const plan = sql("SELECT MIN(id) FROM plan");
   // As long as the plans are locked no task ends, whatever the speed of the machine.
-  const lock = spawn("mariadb", [...DATABASE, "--unbuffered"], { stdio: ["pipe", "pipe", "inherit"] });
+  const lock = spawn("mariadb", [...started.client(), "--unbuffered"], { stdio: ["pipe", "pipe", "inherit"] });
   lock.stdin.write("LOCK TABLES plan WRITE;\nSELECT 'locked';\n");
   await once(lock.stdout, "data");
 
@@ -257,7 +257,7 @@ test("one address through six links in the same moment joins once, and the other
     ),
   );
   expect(answers.map((answer) => answer.status()).sort()).toEqual([204, 409, 409, 409, 409, 409]);
-  const logs = execFileSync("sh", ["-c", `cat "$0"/*`, join(state, "log")], { encoding: "utf8" });
+  const logs = execFileSync("sh", ["-c", `cat "$0"/*`, join(started.state, "log")], { encoding: "utf8" });
   for (const token of tokens) {
     expect(logs, "no log keeps the word of a link").not.toContain(token);
   }

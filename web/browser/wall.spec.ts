@@ -58,7 +58,7 @@ async function planned(api: APIRequestContext): Promise<number> {
 test("a session runs from first bell to last on two walls while server and database are killed, and its record is complete", async ({
   browser,
 }) => {
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     const { api, headers } = await gym.signIn();

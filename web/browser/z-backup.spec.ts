@@ -33,7 +33,7 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
   page,
 }) => {
   test.setTimeout(720_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
   const file = join(folder, "gym.tar");
   try {
@@ -95,7 +95,7 @@ test("a backup is one file that puts the gym back, and a restore that is cut off
 
 test("a hostile backup runs nothing and leaves nothing behind", async () => {
   test.setTimeout(720_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const mark = join(mkdtempSync(join(tmpdir(), "periplus-mark-")), "mark");
   const now = ["format periplus-backup-2", "made 2026-11-24T12:00:00Z"];
   const at = (name: string) => join(gym.state, name);
@@ -142,7 +142,7 @@ test("a hostile backup runs nothing and leaves nothing behind", async () => {
 
 test("a backup of the first version is brought up to date; a newer, an empty and a short one are refused", async () => {
   test.setTimeout(720_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const at = (name: string) => join(gym.state, name);
   try {
     expect(gym.run("start").status).toBe(0);
@@ -180,7 +180,7 @@ test("a backup of the first version is brought up to date; a newer, an empty and
 
 test("a full disk is called a full disk, and leaves nothing behind", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const disk = mkdtempSync(join(tmpdir(), "periplus-disk-"));
   try {
     expect(gym.run("start").status).toBe(0);
@@ -233,7 +233,7 @@ test("on a full disk a save is refused for that reason, and goes through once th
 
 test("an interrupted backup clears up after itself", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const folder = mkdtempSync(join(tmpdir(), "periplus-"));
   try {
     expect(gym.run("start").status).toBe(0);

@@ -1,11 +1,9 @@
-import { execFileSync } from "node:child_process";
-import { readFileSync } from "node:fs";
 import { entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 
-const root = `${import.meta.dirname}/../../`;
-const state = process.env.PERIPLUS_STATE ?? `${root}var/gym`;
-
-test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({ page }) => {
+test("what was saved survives a killed database, and what could not be saved stays on the bench", async ({
+  page,
+  gym,
+}) => {
   test.setTimeout(600_000);
   await signIn(page, HEAD_COACH);
   await page.goto("/bench");
@@ -17,7 +15,9 @@ test("what was saved survives a killed database, and what could not be saved sta
   await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name })).toBeVisible();
 
-  process.kill(Number(readFileSync(`${state}/run/db/db.pid`, "utf8")), "SIGKILL");
+  for (const pid of gym.processes("mariadbd")) {
+    process.kill(pid, "SIGKILL");
+  }
   await page.goto("/bench");
   await write(page, `${chain} 1 exit`);
   await page.getByRole("button", { name: "Save" }).click();
@@ -25,7 +25,7 @@ test("what was saved survives a killed database, and what could not be saved sta
   await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText("Nothing was saved; try again shortly.");
 
-  execFileSync(`${root}bin/start`, { stdio: "ignore", timeout: 300_000 });
+  expect(gym.run("start").status).toBe(0);
   await page.locator(".save-foot").getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("heading", { name: `${name}, later` })).toBeVisible();
   await page.goto(`/library?q=${encodeURIComponent(name)}`);

@@ -89,7 +89,7 @@ test("a start that is killed is begun again with all data: fresh, with data, and
 
 test("an upgrade that was cut off by an older version, and duplicates that an index refuses, are no obstacle", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     becomeFirst(gym);
@@ -134,7 +134,7 @@ test("an upgrade that was cut off by an older version, and duplicates that an in
 
 test("a start that failed leaves what serves serving", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     const { api } = await gym.signIn(HEAD_COACH);

@@ -45,7 +45,7 @@ const listens = (port: number) =>
   });
 
 test("the gym's network is served over TLS under its names alone, and a wall is kept there without the server", async () => {
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const [tls, plain] = [await held(), await held()];
   await Promise.all([tls.letGo(), plain.letGo()]);
   gym.network = {

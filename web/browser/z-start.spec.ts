@@ -181,7 +181,7 @@ test("numbers of processes in files are not trusted", async () => {
 
 test("with the process gone that leads PHP or the web server, a start mends it while the gym serves", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   try {
     expect(gym.run("start").status).toBe(0);
     const { api } = await gym.signIn();
