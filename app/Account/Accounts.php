@@ -31,7 +31,10 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
 
     public function loadUserByIdentifier(string $identifier): User
     {
-        return $this->findOneBy(['email' => EmailAddress::of($identifier), 'active' => true]) ?? throw new UserNotFoundException();
+        return $this->findOneBy([
+            'email' => EmailAddress::of($identifier),
+            'active' => true,
+        ]) ?? throw new UserNotFoundException();
     }
 
     public function refreshUser(UserInterface $user): User

@@ -24,8 +24,12 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The coaches of the gym: invited by a link, with their roles, passwords and last sign-in. */
 final readonly class CoachesController
 {
-    public function __construct(private EntityManagerInterface $entities, private Accounts $accounts, private Invitations $invitations, private AuditLog $audit)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Accounts $accounts,
+        private Invitations $invitations,
+        private AuditLog $audit,
+    ) {
     }
 
     #[Route('/api/coaches', methods: 'GET')]
@@ -80,7 +84,10 @@ final readonly class CoachesController
             [$role, $active] = [$request->role() ?? $coach->role(), $request->active ?? $coach->isActive()];
             $stays = GymRole::HeadCoach === $role && $active;
             if (!$stays && [$coach] === $heads) {
-                throw new Conflict('last-head-coach', 'This is the only head coach. Make someone else head coach first.');
+                throw new Conflict(
+                    'last-head-coach',
+                    'This is the only head coach. Make someone else head coach first.',
+                );
             }
             if ($coach->role() !== $role) {
                 $this->audit->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
@@ -134,7 +141,11 @@ final readonly class CoachesController
         }
         $account = $this->get($user->id());
         if (!$hasher->isPasswordValid($account, $request->current)) {
-            throw new Invalid('The current password is not right.', ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]], type: 'wrong-password');
+            throw new Invalid(
+                'The current password is not right.',
+                ['violations' => [['field' => 'current', 'message' => 'The current password is not right.']]],
+                type: 'wrong-password',
+            );
         }
         PasswordRules::require($request->new, 'new', $account->name(), $account->getUserIdentifier());
         $account->usePasswordHash($hasher->hashPassword($account, $request->new));

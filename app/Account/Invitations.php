@@ -91,7 +91,10 @@ final class Invitations extends ServiceEntityRepository
     {
         /** @var list<InvitationRow> $open */
         $open = $this->good()
-            ->select(\sprintf('NEW %s(i.id, i.kind, i.role, i.meantFor, m.name, i.createdAt, i.expiresAt)', InvitationRow::class))
+            ->select(\sprintf(
+                'NEW %s(i.id, i.kind, i.role, i.meantFor, m.name, i.createdAt, i.expiresAt)',
+                InvitationRow::class,
+            ))
             ->orderBy('i.id', 'DESC')->getQuery()->getResult();
 
         return $open;
@@ -160,7 +163,11 @@ final class Invitations extends ServiceEntityRepository
         $email = EmailAddress::of((string) $request->email);
         $name = PlainText::line((string) $request->name);
         if ('' === $email || '' === $name) {
-            throw Invalid::field('' === $name ? 'name' : 'email', 'Give your name and your e-mail address.', 'This is needed.');
+            throw Invalid::field(
+                '' === $name ? 'name' : 'email',
+                'Give your name and your e-mail address.',
+                'This is needed.',
+            );
         }
         PasswordRules::require($request->password, 'password', $name, $email);
         if (null !== $this->accounts->withEmail($email)) {
@@ -187,7 +194,10 @@ final class Invitations extends ServiceEntityRepository
     private function make(InvitationKind $kind, GymRole $role, ?User $user, ?User $maker, string $for): NewLink
     {
         if (\count($this->open()) >= self::MOST) {
-            throw new Conflict('too-many-open', \sprintf('%d links are open. Withdraw some of them first.', self::MOST));
+            throw new Conflict(
+                'too-many-open',
+                \sprintf('%d links are open. Withdraw some of them first.', self::MOST),
+            );
         }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
         $now = $this->clock->now();
@@ -240,11 +250,17 @@ final class Invitations extends ServiceEntityRepository
 
     private static function gone(): NotFound
     {
-        return new NotFound('This link was used already, was withdrawn or is too old. Ask the head coach for a new one.', 'link-used-up');
+        return new NotFound(
+            'This link was used already, was withdrawn or is too old. Ask the head coach for a new one.',
+            'link-used-up',
+        );
     }
 
     private static function taken(): Conflict
     {
-        return new Conflict('email-taken', 'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.');
+        return new Conflict(
+            'email-taken',
+            'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.',
+        );
     }
 }

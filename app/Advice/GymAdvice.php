@@ -64,7 +64,11 @@ final class GymAdvice extends ServiceEntityRepository
     {
         $this->versions->change(EditedAdvice::class, $list, $basedOn, 'There is no such list.', function (EditedAdvice $advice) use ($list, $rows, $editor): void {
             $advice->change($rows, $this->accounts->managed($editor), $this->clock->now());
-            $this->audit->add($editor->id(), 'advice.'.$list, \sprintf(null === $rows ? 'took back the %s that ship with Periplus' : 'changed the %s', $list));
+            $this->audit->add(
+                $editor->id(),
+                'advice.'.$list,
+                \sprintf(null === $rows ? 'took back the %s that ship with Periplus' : 'changed the %s', $list),
+            );
         });
         $this->read = null;
     }

@@ -17,8 +17,12 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
 final class FillCommand extends Command
 {
-    public function __construct(private readonly Accounts $accounts, private readonly CombinationTable $table, private readonly GeneratedChains $chains, private readonly LibraryLock $lock)
-    {
+    public function __construct(
+        private readonly Accounts $accounts,
+        private readonly CombinationTable $table,
+        private readonly GeneratedChains $chains,
+        private readonly LibraryLock $lock,
+    ) {
         parent::__construct();
     }
 

@@ -36,8 +36,12 @@ final readonly class GeneratedChains
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
     private const WORDS = ['harbour', 'lantern', 'anvil', 'sparrow', 'granite', 'willow', 'copper', 'ember', 'thistle', 'beacon', 'gravel', 'saddle', 'orchard', 'kettle', 'marble', 'canyon'];
 
-    public function __construct(private EntityManagerInterface $entities, private CombinationTable $table, private BulkInserter $inserter, private Check $check)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private CombinationTable $table,
+        private BulkInserter $inserter,
+        private Check $check,
+    ) {
     }
 
     public function fill(int $count, int $shortest, int $longest, int $user): void

@@ -25,8 +25,12 @@ final class LibraryBenchmarkCommand extends Command
 {
     private const ITEMS = 8;
 
-    public function __construct(private readonly EntityManagerInterface $entities, private readonly CombinationTable $table, private readonly RulePreviews $previews, private readonly GeneratedChains $chains)
-    {
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly CombinationTable $table,
+        private readonly RulePreviews $previews,
+        private readonly GeneratedChains $chains,
+    ) {
         parent::__construct();
     }
 

@@ -11,8 +11,12 @@ use Periplus\Core\Technique\Stance;
 final readonly class CardContent implements \JsonSerializable
 {
     /** @param non-empty-list<CardCombination> $combinations */
-    public function __construct(public Stance $stance, public string $numbering, public Group $group, public array $combinations)
-    {
+    public function __construct(
+        public Stance $stance,
+        public string $numbering,
+        public Group $group,
+        public array $combinations,
+    ) {
     }
 
     /** @param array{stance: string, numbering: string, group: string, combinations: non-empty-list<array{id: int, name: string, notation: string, stance: string, rules: string}>} $stored what {@see jsonSerialize} was written as */
@@ -22,7 +26,13 @@ final readonly class CardContent implements \JsonSerializable
             Stance::from($stored['stance']),
             $stored['numbering'],
             Group::from($stored['group']),
-            array_map(static fn (array $row): CardCombination => new CardCombination(...[...$row, 'stance' => Stance::from($row['stance'])]), $stored['combinations']),
+            array_map(
+                static fn (array $row): CardCombination => new CardCombination(...[
+                    ...$row,
+                    'stance' => Stance::from($row['stance']),
+                ]),
+                $stored['combinations'],
+            ),
         );
     }
 

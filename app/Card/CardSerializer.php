@@ -44,7 +44,10 @@ final readonly class CardSerializer
                 continue;
             }
             $inStance = new ChainInStance($chain, $content->stance);
-            $result = $this->check->run($inStance, new CheckOptions($this->rules->named($row->rules), group: $content->group));
+            $result = $this->check->run(
+                $inStance,
+                new CheckOptions($this->rules->named($row->rules), group: $content->group),
+            );
             $combinations[] = [
                 'id' => $row->id,
                 'name' => $row->name,
@@ -57,7 +60,13 @@ final readonly class CardSerializer
             ];
         }
 
-        return ['name' => $card->name(), 'gym' => $gym, 'stance' => $content->stance, 'numbering' => $numbering->name, 'combinations' => $combinations];
+        return [
+            'name' => $card->name(),
+            'gym' => $gym,
+            'stance' => $content->stance,
+            'numbering' => $numbering->name,
+            'combinations' => $combinations,
+        ];
     }
 
     /** @return array<string, mixed> what is heard of it */

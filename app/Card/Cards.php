@@ -68,7 +68,12 @@ final class Cards extends ServiceEntityRepository implements HasQuota
             $card = new Card(trim($request->name), $content, $this->accounts->managed($creator), $this->clock->now());
             $this->getEntityManager()->persist($card);
             $this->getEntityManager()->flush();
-            $this->audit->add($creator->id(), 'card.created', \sprintf('made the card “%s”', $card->name()), 'cards/'.$card->id());
+            $this->audit->add(
+                $creator->id(),
+                'card.created',
+                \sprintf('made the card “%s”', $card->name()),
+                'cards/'.$card->id(),
+            );
 
             return $card;
         });
@@ -104,7 +109,12 @@ final class Cards extends ServiceEntityRepository implements HasQuota
         $card = $this->get($id);
         if (!$card->isRevoked()) {
             $card->revoke($this->clock->now());
-            $this->audit->add($coach->id(), 'card.revoked', \sprintf('revoked the card “%s”', $card->name()), 'cards/'.$id);
+            $this->audit->add(
+                $coach->id(),
+                'card.revoked',
+                \sprintf('revoked the card “%s”', $card->name()),
+                'cards/'.$id,
+            );
         }
 
         return $card;

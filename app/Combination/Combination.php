@@ -6,6 +6,8 @@ namespace Periplus\App\Combination;
 
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
+use Periplus\App\Store\HasVersion;
+use Periplus\App\Store\Versioned;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Stance;
@@ -26,13 +28,12 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Index(name: 'by_stem', columns: ['stem'])]
 #[ORM\Index(name: 'scan', columns: ['archived_at', 'rules', 'verdict', 'level', 'stance', 'strikes', 'weapons', 'contacts', 'author_id', 'drilled_at', 'sequence'])]
 #[ORM\UniqueConstraint(name: 'once', columns: ['in_use'])]
-class Combination
+class Combination implements Versioned
 {
+    use HasVersion;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
-
-    #[ORM\Version, ORM\Column(type: 'integer')]
-    private int $version = 1;
 
     #[ORM\Column(length: 120)]
     private string $name;
@@ -166,11 +167,6 @@ class Combination
         return $this->id ?? throw new \LogicException('This combination is not stored yet.');
     }
 
-    public function version(): int
-    {
-        return $this->version;
-    }
-
     public function fingerprintWithEffort(): string
     {
         return $this->fingerprintWithEffort;
@@ -189,6 +185,11 @@ class Combination
     public function author(): User
     {
         return $this->author;
+    }
+
+    public function changedMeanwhile(): string
+    {
+        return \sprintf('%s changed this combination meanwhile. Nothing was overwritten; look at the newest and save again.', $this->editor->name());
     }
 
     public function summary(): CombinationSummary

@@ -11,6 +11,8 @@ use Periplus\App\Store\NotFound;
 /** @extends ServiceEntityRepository<Combination> */
 final class Combinations extends ServiceEntityRepository
 {
+    public const MISSING = 'There is no such combination. It may have been typed wrongly.';
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, Combination::class);
@@ -18,7 +20,7 @@ final class Combinations extends ServiceEntityRepository
 
     public function get(int $id): Combination
     {
-        return $this->find($id) ?? throw new NotFound('There is no such combination. It may have been typed wrongly.');
+        return $this->find($id) ?? throw new NotFound(self::MISSING);
     }
 
     /** The one in use that is the same chain, effort and all, whatever its stance, numbering or name. */

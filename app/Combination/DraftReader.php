@@ -49,6 +49,10 @@ final readonly class DraftReader
     {
         $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
 
-        return new Invalid('The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message, ['problems' => $problems], type: 'unreadable-chain');
+        return new Invalid(
+            'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message,
+            ['problems' => $problems],
+            type: 'unreadable-chain',
+        );
     }
 }

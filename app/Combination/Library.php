@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use Periplus\App\Account\Accounts;
 use Periplus\App\Account\User;
 use Periplus\App\Audit\AuditLog;
 use Periplus\App\Gym\LibraryLock;
@@ -15,6 +15,7 @@ use Periplus\App\Store\ChangedMeanwhile;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 use Periplus\App\Store\Refused;
+use Periplus\App\Store\Versions;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use Psr\Clock\ClockInterface;
@@ -34,6 +35,8 @@ final readonly class Library
         private CombinationIndices $indices,
         private LibraryLock $lock,
         private AuditLog $audit,
+        private Versions $versions,
+        private Accounts $accounts,
         private LineRenderer $lines,
         private GymNumberings $numberings,
         private ClockInterface $clock,
@@ -44,10 +47,10 @@ final readonly class Library
     public function create(CombinationDraft $draft, User $editor, ?User $author = null): Combination
     {
         return $this->write(function () use ($draft, $editor, $author): Combination {
-            $editor = $this->managed($editor);
+            $editor = $this->accounts->managed($editor);
             $checked = $this->checked($draft);
             $this->refuseDuplicate($checked->fingerprint->withEffort, null);
-            $combination = new Combination($draft->content, $checked, null === $author ? $editor : $this->managed($author), $this->clock->now());
+            $combination = new Combination($draft->content, $checked, null === $author ? $editor : $this->accounts->managed($author), $this->clock->now());
             $this->entities->persist($combination);
             $this->entities->flush();
             $this->remember($combination, VersionChange::Created, $editor);
@@ -105,7 +108,10 @@ final readonly class Library
 
     public function version(Combination $combination, int $version): CombinationVersion
     {
-        return $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $version]) ?? throw new NotFound('There is no such version of this combination.');
+        return $this->entities->getRepository(CombinationVersion::class)->findOneBy([
+            'combination' => $combination,
+            'version' => $version,
+        ]) ?? throw new NotFound('There is no such version of this combination.');
     }
 
     /**
@@ -136,7 +142,11 @@ final readonly class Library
     {
         $same = $this->combinations->same($fingerprintWithEffort, $except);
         if (null !== $same) {
-            throw new Conflict('already-there', \sprintf('This chain is already in the library as "%s".', $same->content()->name), ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]]);
+            throw new Conflict(
+                'already-there',
+                \sprintf('This chain is already in the library as "%s".', $same->content()->name),
+                ['existing' => ['id' => $same->id(), 'name' => $same->content()->name]],
+            );
         }
     }
 
@@ -149,27 +159,16 @@ final readonly class Library
     /** @param \Closure(Combination, User): ?CheckSummary $write gives the check of what is in use afterwards */
     private function change(int $id, int $basedOn, User $editor, VersionChange $change, \Closure $write): Combination
     {
-        return $this->write(function () use ($id, $basedOn, $editor, $change, $write): Combination {
-            $editor = $this->managed($editor);
-            $combination = $this->combinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? $this->combinations->get($id);
-            if ($combination->version() !== $basedOn) {
-                throw $this->stale($combination, $basedOn, $editor);
-            }
+        $editor = $this->accounts->managed($editor);
+
+        return $this->write(fn (): Combination => $this->versions->change(Combination::class, $id, $basedOn, Combinations::MISSING, function (Combination $combination) use ($basedOn, $editor, $change, $write): void {
             $check = $write($combination, $editor);
             $this->entities->flush();
             if ($combination->version() !== $basedOn) {
                 $this->remember($combination, $change, $editor);
                 $this->indices->put($combination, $check);
             }
-
-            return $combination;
-        });
-    }
-
-    /** The coach as the entity manager knows them; the one of a session is not. */
-    private function managed(User $user): User
-    {
-        return $this->entities->getReference(User::class, $user->id()) ?? $user;
+        }, fn (Combination $combination): Refused => $this->stale($combination, $basedOn, $editor)));
     }
 
     /** The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever wrote. */

@@ -40,7 +40,11 @@ final readonly class CourseContent implements \JsonSerializable
     public static function of(array $stored): self
     {
         /** @var array{rules: string, group: string, medium: string, levels: non-empty-list<int>, stances: list<string>, minutes: int, weekday: int|null, time: string|null, work: int, longestWork: int, workStep: int, rests: non-empty-list<int>, note: string} $stored */
-        return new self(...[...$stored, 'group' => Group::from($stored['group']), 'medium' => Medium::from($stored['medium'])]);
+        return new self(...[
+            ...$stored,
+            'group' => Group::from($stored['group']),
+            'medium' => Medium::from($stored['medium']),
+        ]);
     }
 
     public function hardestLevel(): int

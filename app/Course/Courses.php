@@ -53,7 +53,12 @@ final class Courses extends ServiceEntityRepository
     public function create(CourseRequest $request, User $editor): Course
     {
         return $this->getEntityManager()->wrapInTransaction(function () use ($request, $editor): Course {
-            $course = new Course(trim($request->name), $request->content(), $this->accounts->managed($editor), $this->clock->now());
+            $course = new Course(
+                trim($request->name),
+                $request->content(),
+                $this->accounts->managed($editor),
+                $this->clock->now(),
+            );
             $this->getEntityManager()->persist($course);
             $this->getEntityManager()->flush();
             $this->record($course, $editor, 'course.created', 'made');
@@ -65,7 +70,12 @@ final class Courses extends ServiceEntityRepository
     public function update(int $id, int $basedOn, CourseRequest $request, User $editor): Course
     {
         return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($request, $editor): void {
-            $course->change(trim($request->name), $request->content(), $this->accounts->managed($editor), $this->clock->now());
+            $course->change(
+                trim($request->name),
+                $request->content(),
+                $this->accounts->managed($editor),
+                $this->clock->now(),
+            );
             $this->record($course, $editor, 'course.updated', 'changed');
         });
     }
@@ -88,6 +98,11 @@ final class Courses extends ServiceEntityRepository
 
     private function record(Course $course, User $editor, string $what, string $did): void
     {
-        $this->audit->add($editor->id(), $what, \sprintf('%s the course “%s”', $did, $course->name()), 'course/'.$course->id());
+        $this->audit->add(
+            $editor->id(),
+            $what,
+            \sprintf('%s the course “%s”', $did, $course->name()),
+            'course/'.$course->id(),
+        );
     }
 }

@@ -120,9 +120,23 @@ final class DemoCommand extends Command
                 level: $row['level'] ?? $was->level ?? 1,
                 note: $row['note'] ?? $was->note ?? '',
             ) : null;
-            $proposal = $this->review->propose(new ProposalRequest(ProposalKind::from($row['kind']), $of?->id(), $of?->version(), $content, $row['remark']), $coaches[$row['by']]);
+            $proposal = $this->review->propose(
+                new ProposalRequest(
+                    ProposalKind::from($row['kind']),
+                    $of?->id(),
+                    $of?->version(),
+                    $content,
+                    $row['remark'],
+                ),
+                $coaches[$row['by']],
+            );
             if (isset($row['returned'])) {
-                $this->review->return($proposal->id(), $proposal->version(), new DecisionRequest($row['returned']), $coaches['ines']);
+                $this->review->return(
+                    $proposal->id(),
+                    $proposal->version(),
+                    new DecisionRequest($row['returned']),
+                    $coaches['ines'],
+                );
             }
         }
     }

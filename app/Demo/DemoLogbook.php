@@ -59,7 +59,12 @@ final readonly class DemoLogbook
         }
         /** @var array{name: string, method: string, by: string, taps: list<int>} $row */
         foreach ($measured as $at => $row) {
-            $this->measurements->keep($byName[$row['name']]->id, 'demo-measurement-'.$at, new MeasureRequest($row['taps'], $row['method']), $coaches[$row['by']]);
+            $this->measurements->keep(
+                $byName[$row['name']]->id,
+                'demo-measurement-'.$at,
+                new MeasureRequest($row['taps'], $row['method']),
+                $coaches[$row['by']],
+            );
         }
         $this->cards->create(new CardRequest('Take home, November', array_map(static fn (string $name): int => self::id($byName, $name), ['Front porch', 'Cellar window', 'Slip and pay']), Stance::Southpaw), $coaches['tomas']);
     }
@@ -72,6 +77,9 @@ final readonly class DemoLogbook
 
     private function day(Course $course, int $week): string
     {
-        return $this->gym->today()->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content()->weekday ?? 1) - 1))->format('Y-m-d');
+        return $this->gym->today()->modify('monday this week')->modify(\sprintf(
+            '%+d days',
+            7 * $week + ($course->content()->weekday ?? 1) - 1,
+        ))->format('Y-m-d');
     }
 }

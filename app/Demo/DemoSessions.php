@@ -53,7 +53,15 @@ final readonly class DemoSessions
         /** @var array{name?: string, course?: string, compose?: string, by: string, week?: int, aim?: string, value?: string, seed?: int, template?: bool, content?: array<mixed>} $row */
         foreach ($sessions as $row) {
             $course = $made[$row['compose'] ?? $row['course'] ?? ''] ?? null;
-            $content = $row['content'] ?? $this->composer->compose(new ComposeRequest($course?->id() ?? 0, aim: $row['aim'] ?? 'due', value: $row['value'] ?? null, seed: $row['seed'] ?? 1), Numbering::named('parity'))->plan;
+            $content = $row['content'] ?? $this->composer->compose(
+                new ComposeRequest(
+                    $course?->id() ?? 0,
+                    aim: $row['aim'] ?? 'due',
+                    value: $row['value'] ?? null,
+                    seed: $row['seed'] ?? 1,
+                ),
+                Numbering::named('parity'),
+            )->plan;
             $name = $row['name'] ?? $content['name'] ?? '';
             $this->planning->create(new PlanRequest(
                 \is_string($name) ? $name : '',
@@ -70,7 +78,10 @@ final readonly class DemoSessions
     {
         $today = $this->clock->now()->setTimezone($this->gym->timeZone());
 
-        return $today->modify('monday this week')->modify(\sprintf('%+d days', 7 * $week + ($course->content()->weekday ?? 1) - 1))->format('Y-m-d').'T'.($course->content()->time ?? '18:00');
+        return $today->modify('monday this week')->modify(\sprintf(
+            '%+d days',
+            7 * $week + ($course->content()->weekday ?? 1) - 1,
+        ))->format('Y-m-d').'T'.($course->content()->time ?? '18:00');
     }
 
     /**

@@ -73,8 +73,14 @@ final readonly class ExchangeController
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function lines(int $id, LineRenderer $lines, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryParameter] ?LineKind $kind = null, #[MapQueryParameter] int $page = 1): JsonResponse
-    {
+    public function lines(
+        int $id,
+        LineRenderer $lines,
+        GymNumberings $numberings,
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] ?LineKind $kind = null,
+        #[MapQueryParameter] int $page = 1,
+    ): JsonResponse {
         if ($page < 1 || $page > ImportFile::MOST) {
             throw new Invalid('There is no such page.');
         }

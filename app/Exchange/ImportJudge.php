@@ -56,10 +56,16 @@ final readonly class ImportJudge
                 $judged[$line] = new Judgement(LineKind::Unreadable, $problem->getMessage());
             }
         }
-        $lower = array_map(static fn (CombinationDraft $draft): string => mb_strtolower($draft->content->name), $drafts);
+        $lower = array_map(
+            static fn (CombinationDraft $draft): string => mb_strtolower($draft->content->name),
+            $drafts,
+        );
         $known = array_values(array_unique($fingerprints));
         $chains = $this->table->withChains($known);
-        $names = $this->table->named(array_values(array_map(static fn (CombinationDraft $draft): string => $draft->content->name, $drafts)));
+        $names = $this->table->named(array_values(array_map(
+            static fn (CombinationDraft $draft): string => $draft->content->name,
+            $drafts,
+        )));
         $earlier = $this->lines->withChains($import, $known);
         $namesakes = $this->lines->named($import, array_values($lower));
         [$near, $hints] = [[], []];
@@ -71,7 +77,10 @@ final readonly class ImportJudge
                 $entries[$line]->stated,
                 $archived,
                 $earlier[$fingerprint] ?? null,
-                array_values(array_filter($chains[$fingerprint] ?? [], static fn (CombinationSummary $summary): bool => null === $summary->archivedAt || mb_strtolower($summary->content->name) === $lower[$line]))[0] ?? null,
+                array_values(array_filter(
+                    $chains[$fingerprint] ?? [],
+                    static fn (CombinationSummary $summary): bool => null === $summary->archivedAt || mb_strtolower($summary->content->name) === $lower[$line],
+                ))[0] ?? null,
                 $names[$lower[$line]] ?? null,
             )->about($draft->content, $archived, $fingerprint);
             if ($judged[$line]->kind->comesIn()) {
@@ -87,7 +96,12 @@ final readonly class ImportJudge
             }
         }
         foreach ($this->similar->nearest($near) as $line => $nearest) {
-            $judged[$line] = $judged[$line]->saying(\sprintf('%s “%s” (%s).', ucfirst($nearest['relation']->words()), $nearest['row']['name'], $nearest['row']['notation']));
+            $judged[$line] = $judged[$line]->saying(\sprintf(
+                '%s “%s” (%s).',
+                ucfirst($nearest['relation']->words()),
+                $nearest['row']['name'],
+                $nearest['row']['notation'],
+            ));
         }
         foreach ($hints as $line => $hint) {
             $judged[$line] = $judged[$line]->saying(trim($hint.' '.$judged[$line]->message));
@@ -102,8 +116,14 @@ final readonly class ImportJudge
      * @param CombinationSummary|null $same what has the chain in the library: in use, or archived under the same name
      * @param CombinationSummary|null $named what is in use under the name
      */
-    private function would(CombinationDraft $draft, array $stated, bool $archived, ?int $earlier, ?CombinationSummary $same, ?CombinationSummary $named): Judgement
-    {
+    private function would(
+        CombinationDraft $draft,
+        array $stated,
+        bool $archived,
+        ?int $earlier,
+        ?CombinationSummary $same,
+        ?CombinationSummary $named,
+    ): Judgement {
         if (null !== $earlier) {
             return new Judgement(LineKind::Duplicate, \sprintf('The same chain is entry %d of this file.', $earlier));
         }
@@ -113,13 +133,37 @@ final readonly class ImportJudge
             $would = $theirs->with($draft->content, $stated);
 
             return match (true) {
-                $isSame && $theirs->toArray() === $would->toArray() => new Judgement(LineKind::Same, 'It is in the library just so.', combination: $same->id),
-                $isSame && null === $same->archivedAt => new Judgement(LineKind::Changed, \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name), $would, combination: $same->id, version: $same->version),
-                default => new Judgement(LineKind::Duplicate, \sprintf('This chain is in the library already as “%s”.', $theirs->name), combination: $same->id),
+                $isSame && $theirs->toArray() === $would->toArray() => new Judgement(
+                    LineKind::Same,
+                    'It is in the library just so.',
+                    combination: $same->id,
+                ),
+                $isSame && null === $same->archivedAt => new Judgement(
+                    LineKind::Changed,
+                    \sprintf('Changes %s of “%s”.', implode(', ', $would->differencesFrom($theirs)), $theirs->name),
+                    $would,
+                    combination: $same->id,
+                    version: $same->version,
+                ),
+                default => new Judgement(
+                    LineKind::Duplicate,
+                    \sprintf('This chain is in the library already as “%s”.', $theirs->name),
+                    combination: $same->id,
+                ),
             };
         }
         if (null !== $named && !$archived) {
-            return new Judgement(LineKind::Changed, \sprintf('Changes the chain of “%s”, which is %s now.', $named->content->name, $named->content->notation), $named->content->with($draft->content, $stated), combination: $named->id, version: $named->version);
+            return new Judgement(
+                LineKind::Changed,
+                \sprintf(
+                    'Changes the chain of “%s”, which is %s now.',
+                    $named->content->name,
+                    $named->content->notation,
+                ),
+                $named->content->with($draft->content, $stated),
+                combination: $named->id,
+                version: $named->version,
+            );
         }
 
         return new Judgement(LineKind::New);
@@ -128,8 +172,20 @@ final readonly class ImportJudge
     /** @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
     private function draft(array $fields): CombinationDraft
     {
-        $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Invalid(\sprintf('“%s” is no stance: orthodox or southpaw.', mb_substr($fields['stance'], 0, 30)));
-        $request = new SaveRequest('' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'], $fields['chain'], $fields['numbering'], $stance, '' === $fields['rules'] ? null : mb_strtolower($fields['rules']), $fields['themes'], $fields['level'], $fields['note']);
+        $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Invalid(\sprintf(
+            '“%s” is no stance: orthodox or southpaw.',
+            mb_substr($fields['stance'], 0, 30),
+        ));
+        $request = new SaveRequest(
+            '' === trim($fields['name']) ? mb_substr(trim($fields['chain']), 0, 120) : $fields['name'],
+            $fields['chain'],
+            $fields['numbering'],
+            $stance,
+            '' === $fields['rules'] ? null : mb_strtolower($fields['rules']),
+            $fields['themes'],
+            $fields['level'],
+            $fields['note'],
+        );
         $violations = $this->validator->validate($request);
         if (\count($violations) > 0) {
             throw new Invalid((string) $violations->get(0)->getMessage());

@@ -24,9 +24,23 @@ final readonly class ImportLines
         foreach (array_chunk($entries, self::ROWS, true) as $chunk) {
             $values = [];
             foreach ($chunk as $at => $entry) {
-                array_push($values, $import, $at + 1, LineKind::Waiting->value, \sprintf('Line %d: %s', $entry->line, $entry->source), json_encode($entry->toArray(), \JSON_THROW_ON_ERROR), $entry->problem);
+                array_push(
+                    $values,
+                    $import,
+                    $at + 1,
+                    LineKind::Waiting->value,
+                    \sprintf('Line %d: %s', $entry->line, $entry->source),
+                    json_encode($entry->toArray(), \JSON_THROW_ON_ERROR),
+                    $entry->problem,
+                );
             }
-            $this->connection->executeStatement('INSERT INTO import_line (import_id, line, kind, source, content, message) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')), $values);
+            $this->connection->executeStatement(
+                'INSERT INTO import_line (import_id, line, kind, source, content, message) VALUES '.implode(
+                    ', ',
+                    array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)'),
+                ),
+                $values,
+            );
         }
     }
 
@@ -35,8 +49,15 @@ final readonly class ImportLines
     {
         foreach (array_chunk($combinations, self::ROWS, true) as $chunk) {
             $cases = implode(' ', array_fill(0, \count($chunk), 'WHEN ? THEN ?'));
-            $values = array_merge(...array_map(static fn (int $line, int $made): array => [$line, $made], array_keys($chunk), array_values($chunk)));
-            $this->connection->executeStatement('UPDATE import_line SET combination_id = CASE line '.$cases.' END WHERE import_id = ? AND line IN ('.implode(', ', array_keys($chunk)).')', [...$values, $import]);
+            $values = array_merge(...array_map(
+                static fn (int $line, int $made): array => [$line, $made],
+                array_keys($chunk),
+                array_values($chunk),
+            ));
+            $this->connection->executeStatement(
+                'UPDATE import_line SET combination_id = CASE line '.$cases.' END WHERE import_id = ? AND line IN ('.implode(', ', array_keys($chunk)).')',
+                [...$values, $import],
+            );
         }
     }
 

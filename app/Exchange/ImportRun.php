@@ -39,7 +39,11 @@ class ImportRun
         #[ORM\Column]
         private \DateTimeImmutable $startedAt,
     ) {
-        $this->options = ['numbering' => $options->numbering, 'stance' => $options->stance->value, 'rules' => $options->rules ?? ''];
+        $this->options = [
+            'numbering' => $options->numbering,
+            'stance' => $options->stance->value,
+            'rules' => $options->rules ?? '',
+        ];
     }
 
     public function id(): int

@@ -50,14 +50,24 @@ final readonly class ImportRuns
     /** @return int the id */
     public function start(ImportRequest $request, int $starter): int
     {
-        $options = new ImportOptions($this->numberings->named($request->numbering)->id, $request->stance, $request->rules);
+        $options = new ImportOptions(
+            $this->numberings->named($request->numbering)->id,
+            $request->stance,
+            $request->rules,
+        );
         $entries = ImportFile::of($request->format, $request->content, $options);
 
         return $this->entities->wrapInTransaction(function () use ($request, $options, $entries, $starter): int {
             // One import a coach: the one before was given up or is done.
             $this->entities->createQuery('DELETE FROM '.ImportRun::class.' i WHERE i.starter = :starter')
                 ->setParameter('starter', $starter)->execute();
-            $import = new ImportRun($request->format, $options, \count($entries), $this->accounts->managed($starter), $this->clock->now());
+            $import = new ImportRun(
+                $request->format,
+                $options,
+                \count($entries),
+                $this->accounts->managed($starter),
+                $this->clock->now(),
+            );
             $this->entities->persist($import);
             $this->entities->flush();
             $this->lines->store($import->id(), $entries);
@@ -120,12 +130,21 @@ final readonly class ImportRuns
                 $ids = $this->inserter->create($new, $user->id(), $user->name());
             } catch (UniqueConstraintViolationException) {
                 $this->refuseWhatCame($new);
-                throw new Conflict('already-there', 'A chain of this file came into the library meanwhile. Read the file again.');
+                throw new Conflict(
+                    'already-there',
+                    'A chain of this file came into the library meanwhile. Read the file again.',
+                );
             }
             $this->lines->became($import->id(), array_combine($numbers, $ids));
             $this->library->write(function () use ($import, $user, $new, $changed): void {
                 foreach ($changed as [$line, $draft]) {
-                    $this->library->update((int) $line->combination(), (int) $line->version(), $draft, $user, VersionChange::Imported);
+                    $this->library->update(
+                        (int) $line->combination(),
+                        (int) $line->version(),
+                        $draft,
+                        $user,
+                        VersionChange::Imported,
+                    );
                 }
                 $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)));
                 $import->become(ImportState::Applied);
@@ -148,7 +167,10 @@ final readonly class ImportRuns
             if (ImportState::Applied !== $import->state()) {
                 throw new Conflict('not-applied', 'This import is not in place, so there is nothing to take back.');
             }
-            $lines = array_filter(array_reverse($this->comingIn($import)), static fn (ImportLine $line): bool => null !== $line->combination());
+            $lines = array_filter(
+                array_reverse($this->comingIn($import)),
+                static fn (ImportLine $line): bool => null !== $line->combination(),
+            );
 
             return $this->library->write(function () use ($lines, $import, $user): array {
                 $stays = [];
@@ -164,7 +186,11 @@ final readonly class ImportRuns
                         $this->library->archive($combination, $summary->version, $user);
                     }
                 }
-                $this->audit->add($user->id(), 'library.import-undone', \sprintf('took an import back: %d of %d', \count($lines) - \count($stays), \count($lines)));
+                $this->audit->add(
+                    $user->id(),
+                    'library.import-undone',
+                    \sprintf('took an import back: %d of %d', \count($lines) - \count($stays), \count($lines)),
+                );
                 $import->become(ImportState::Undone);
 
                 return array_values(array_filter($stays, static fn (string $name): bool => '' !== $name));
@@ -178,7 +204,10 @@ final readonly class ImportRuns
         $this->entities->wrapInTransaction(function () use ($id, $number, $request): void {
             $import = $this->hold($id);
             if (ImportState::Ready !== $import->state()) {
-                throw new Conflict('not-ready', 'Entries can be changed once the file is read to the end, and before it is imported.');
+                throw new Conflict(
+                    'not-ready',
+                    'Entries can be changed once the file is read to the end, and before it is imported.',
+                );
             }
             $line = $this->entities->find(ImportLine::class, ['import' => $import, 'number' => $number])
                 ?? throw new NotFound('There is no such entry in this file.');
@@ -208,7 +237,13 @@ final readonly class ImportRuns
             $counts[$row['kind']->value] = $row['times'];
         }
 
-        return ['id' => $id, 'state' => $import->state(), 'total' => $import->total(), 'done' => $import->done(), 'counts' => (object) $counts];
+        return [
+            'id' => $id,
+            'state' => $import->state(),
+            'total' => $import->total(),
+            'done' => $import->done(),
+            'counts' => (object) $counts,
+        ];
     }
 
     /**
@@ -263,7 +298,10 @@ final readonly class ImportRuns
     /** @return list<ImportLine> what does something to the library */
     private function comingIn(ImportRun $import): array
     {
-        return $this->some($this->of($import)->andWhere('l.kind IN (:kinds)')->setParameter('kinds', [LineKind::New, LineKind::Changed]));
+        return $this->some($this->of($import)->andWhere('l.kind IN (:kinds)')->setParameter(
+            'kinds',
+            [LineKind::New, LineKind::Changed],
+        ));
     }
 
     /** @param ImportRun|int $import itself or its id */

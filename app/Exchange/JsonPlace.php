@@ -71,7 +71,10 @@ final readonly class JsonPlace
         [$depth, $inside, $ended, $before, $lines, $line, $counted, $count] = [0, false, false, ['', ''], [], 1, 0, 0];
         foreach (self::tokens($json) as [$at, , $token]) {
             if (++$count > self::MOST_TOKENS) {
-                throw new Invalid('This file holds more than any library of this size would. Nothing was imported.', type: 'broken-file');
+                throw new Invalid(
+                    'This file holds more than any library of this size would. Nothing was imported.',
+                    type: 'broken-file',
+                );
             }
             if ($inside && 2 === $depth && !\in_array($token, [',', ']'], true)) {
                 $line += substr_count($json, "\n", $counted, $at - $counted);

@@ -27,11 +27,27 @@ final readonly class Judgement
 
     public function saying(string $message): self
     {
-        return new self($this->kind, $message, $this->content, $this->archived, $this->fingerprint, $this->combination, $this->version);
+        return new self(
+            $this->kind,
+            $message,
+            $this->content,
+            $this->archived,
+            $this->fingerprint,
+            $this->combination,
+            $this->version,
+        );
     }
 
     public function about(CombinationContent $content, bool $archived, string $fingerprint): self
     {
-        return new self($this->kind, $this->message, $this->content ?? $content, null === $this->content && $archived, $fingerprint, $this->combination, $this->version);
+        return new self(
+            $this->kind,
+            $this->message,
+            $this->content ?? $content,
+            null === $this->content && $archived,
+            $fingerprint,
+            $this->combination,
+            $this->version,
+        );
     }
 }

@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\ORM\Mapping as ORM;
+use Periplus\App\Store\HasVersion;
+use Periplus\App\Store\Versioned;
 
 /** The gym of this database. There is one row, which the first migration made. */
 #[ORM\Entity(repositoryClass: Gyms::class)]
 #[ORM\Table(name: 'gym')]
-class Gym
+class Gym implements Versioned
 {
+    use HasVersion;
+
     public const ID = 1;
 
     #[ORM\Id, ORM\Column]
     private int $id = self::ID;
-
-    #[ORM\Version, ORM\Column(type: 'integer')]
-    private int $version = 1;
 
     #[ORM\Column(length: 80)]
     private string $name = '';
@@ -58,11 +59,6 @@ class Gym
     /** @var array<string, string>|null outcome by step; null where there is nothing to set up */
     #[ORM\Column(type: 'json', nullable: true)]
     private ?array $setup = null;
-
-    public function version(): int
-    {
-        return $this->version;
-    }
 
     public function name(): string
     {
@@ -145,6 +141,11 @@ class Gym
     public function setup(): array
     {
         return array_map(SetupOutcome::from(...), $this->setup ?? []);
+    }
+
+    public function changedMeanwhile(): string
+    {
+        return 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.';
     }
 
     /** Whether steps are left that were neither done nor skipped. */

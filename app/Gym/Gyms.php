@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Periplus\App\Gym;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
-use Doctrine\DBAL\LockMode;
-use Doctrine\ORM\OptimisticLockException;
 use Doctrine\Persistence\ManagerRegistry;
 
 /**
@@ -16,6 +14,8 @@ use Doctrine\Persistence\ManagerRegistry;
  */
 final class Gyms extends ServiceEntityRepository
 {
+    public const MISSING = 'The first migration makes the row of the gym.';
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, Gym::class);
@@ -23,7 +23,7 @@ final class Gyms extends ServiceEntityRepository
 
     public function get(): Gym
     {
-        return $this->find(Gym::ID) ?? throw new \LogicException('The first migration makes the row of the gym.');
+        return $this->find(Gym::ID) ?? throw new \LogicException(self::MISSING);
     }
 
     /** Changes the numbering of whoever has not chosen one. */
@@ -49,19 +49,5 @@ final class Gyms extends ServiceEntityRepository
     {
         $this->getEntityManager()->createQuery(\sprintf('UPDATE %s g SET g.%s = :value', Gym::class, $field))
             ->setParameter('value', $value, $type)->execute();
-    }
-
-    /**
-     * Returns the gym for a change that was made from that version.
-     *
-     * @throws OptimisticLockException when somebody else has changed it since
-     */
-    public function getVersion(int $version): Gym
-    {
-        return $this->find(
-            Gym::ID,
-            LockMode::OPTIMISTIC,
-            $version,
-        ) ?? throw new \LogicException('The first migration makes the row of the gym.');
     }
 }

@@ -74,7 +74,10 @@ final readonly class DrilledRows
             if (null !== $row->combination) {
                 $level = $row->level ?? 0;
                 [$ms, $other] = $times[$row->combination][$level] ?? [0, 0.0];
-                $times[$row->combination][$level] = [$ms + $row->ms, $other + $southpaw * ($row->ms - $row->otherMs) + (1.0 - $southpaw) * $row->otherMs];
+                $times[$row->combination][$level] = [
+                    $ms + $row->ms,
+                    $other + $southpaw * ($row->ms - $row->otherMs) + (1.0 - $southpaw) * $row->otherMs,
+                ];
             }
         }
 
@@ -102,7 +105,10 @@ final readonly class DrilledRows
         }
         $rounds = [];
         foreach ($said as $at => $one) {
-            $summary = $found[$one['combination']] ?? throw Invalid::field("combinations[$at].combination", 'There is no such combination in the library.');
+            $summary = $found[$one['combination']] ?? throw Invalid::field(
+                "combinations[$at].combination",
+                'There is no such combination in the library.',
+            );
             $written = ['chain' => $summary->content->notation, 'stance' => $summary->content->stance->value, 'name' => $summary->content->name, 'id' => $summary->id, 'version' => $summary->version];
             $stances = match ($one['stance'] ?? 'own') {
                 'both' => ['own', 'other'],
@@ -115,7 +121,13 @@ final readonly class DrilledRows
         }
         $content = $course?->content();
         $reader = $this->check->reader();
-        $plan = $reader->read(['numbering' => 'parity', 'rules' => $content->rules ?? 'all-limbs', 'medium' => $content?->medium->value ?? 'bag', 'level' => $content?->hardestLevel() ?? 2, 'blocks' => [] === $rounds ? [] : [['kind' => 'rounds', 'rounds' => $rounds]]])->plan;
+        $plan = $reader->read([
+            'numbering' => 'parity',
+            'rules' => $content->rules ?? 'all-limbs',
+            'medium' => $content?->medium->value ?? 'bag',
+            'level' => $content?->hardestLevel() ?? 2,
+            'blocks' => [] === $rounds ? [] : [['kind' => 'rounds', 'rounds' => $rounds]],
+        ])->plan;
         $programme = ProgrammeBuilder::build($plan, $reader->advice);
         $whole = Coverage::whole($programme);
 

@@ -26,7 +26,15 @@ final readonly class EntrySerializer
                 continue;
             }
             $key = $row->chainKey();
-            $combinations[$key] ??= ['id' => $row->combination, 'name' => $row->name, 'notation' => $row->notation, 'stance' => $row->stance, 'ms' => 0, 'otherMs' => 0, 'repetitions' => 0.0];
+            $combinations[$key] ??= [
+                'id' => $row->combination,
+                'name' => $row->name,
+                'notation' => $row->notation,
+                'stance' => $row->stance,
+                'ms' => 0,
+                'otherMs' => 0,
+                'repetitions' => 0.0,
+            ];
             $combinations[$key]['ms'] += $row->ms;
             $combinations[$key]['otherMs'] += $row->otherMs;
             $combinations[$key]['repetitions'] += $row->repetitions;

@@ -79,17 +79,35 @@ class LogEntry implements Versioned
     private ?\DateTimeImmutable $removedAt = null;
 
     /** @var Collection<int, LogDrilled> */
-    #[ORM\OneToMany(targetEntity: LogDrilled::class, mappedBy: 'entry', cascade: ['persist'], orphanRemoval: true, indexBy: 'position')]
+    #[ORM\OneToMany(
+        targetEntity: LogDrilled::class,
+        mappedBy: 'entry',
+        cascade: ['persist'],
+        orphanRemoval: true,
+        indexBy: 'position',
+    )]
     #[ORM\OrderBy(['position' => 'ASC'])]
     private Collection $drilled;
 
     /** @var Collection<int, LogFallenLink> */
-    #[ORM\OneToMany(targetEntity: LogFallenLink::class, mappedBy: 'entry', cascade: ['persist'], orphanRemoval: true, indexBy: 'position')]
+    #[ORM\OneToMany(
+        targetEntity: LogFallenLink::class,
+        mappedBy: 'entry',
+        cascade: ['persist'],
+        orphanRemoval: true,
+        indexBy: 'position',
+    )]
     #[ORM\OrderBy(['position' => 'ASC'])]
     private Collection $fallen;
 
     /** @var Collection<int, LogCombination> */
-    #[ORM\OneToMany(targetEntity: LogCombination::class, mappedBy: 'entry', cascade: ['persist'], orphanRemoval: true, indexBy: 'combination')]
+    #[ORM\OneToMany(
+        targetEntity: LogCombination::class,
+        mappedBy: 'entry',
+        cascade: ['persist'],
+        orphanRemoval: true,
+        indexBy: 'combination',
+    )]
     private Collection $combinations;
 
     /**
@@ -172,19 +190,28 @@ class LogEntry implements Versioned
         foreach ($drilled as $position => $row) {
             $ids[$row->chainKey()] = $row->combination;
             $known = $this->drilled->get($position);
-            null === $known ? $this->drilled->set($position, new LogDrilled($this, $position, $row)) : $known->change($row);
+            null === $known ? $this->drilled->set(
+                $position,
+                new LogDrilled($this, $position, $row),
+            ) : $known->change($row);
         }
         $fell = [];
         foreach ($fallen as $position => $link) {
             $id = $ids[$link->chainKey()] ?? null;
             $fell[$id ?? 0] = 1 + ($fell[$id ?? 0] ?? 0);
             $known = $this->fallen->get($position);
-            null === $known ? $this->fallen->set($position, new LogFallenLink($this, $position, $link, $id)) : $known->change($link, $id);
+            null === $known ? $this->fallen->set(
+                $position,
+                new LogFallenLink($this, $position, $link, $id),
+            ) : $known->change($link, $id);
         }
         $times = DrilledRows::byCombination($drilled, $this->attendance());
         foreach ($times as $id => $time) {
             $known = $this->combinations->get($id);
-            null === $known ? $this->combinations->set($id, new LogCombination($this, $id, $time, $fell[$id] ?? 0)) : $known->change($time, $fell[$id] ?? 0);
+            null === $known ? $this->combinations->set(
+                $id,
+                new LogCombination($this, $id, $time, $fell[$id] ?? 0),
+            ) : $known->change($time, $fell[$id] ?? 0);
         }
         self::keepOnly($this->drilled, $drilled);
         self::keepOnly($this->fallen, $fallen);

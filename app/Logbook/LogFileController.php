@@ -22,8 +22,12 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The logbook and its months as files. */
 final readonly class LogFileController
 {
-    public function __construct(private LogFiles $files, private LogEntries $entries, private MonthReport $months, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private LogFiles $files,
+        private LogEntries $entries,
+        private MonthReport $months,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('/api/logbook/logbook.json', methods: 'GET')]
@@ -68,7 +72,29 @@ final readonly class LogFileController
             $figures = $entry->figures();
             $figure = static fn (string $name): string => (string) round($figures[$name] ?? 0.0, 1);
             $minutes = static fn (float $ms): string => (string) round($ms / 60_000, 1);
-            $lines[] = Csv::line([$entry->day(), $entry->name(), $entry->course()?->name() ?? '', $entry->coachName(), $minutes($entry->workMs()), (string) $entry->attendance()->orthodox, (string) $entry->attendance()->southpaw, (string) $entry->effort(), $figure('strikes'), $figure('side left'), $figure('side right'), $figure('target head'), $figure('target body'), $figure('target leg'), $minutes($figures['stance orthodox'] ?? 0.0), $minutes($figures['stance southpaw'] ?? 0.0), $figure('openings'), $figure('openings jab'), Csv::several($entry->combinationNames()), (string) \count($entry->fallen()), $entry->note()]);
+            $lines[] = Csv::line([
+                $entry->day(),
+                $entry->name(),
+                $entry->course()?->name() ?? '',
+                $entry->coachName(),
+                $minutes($entry->workMs()),
+                (string) $entry->attendance()->orthodox,
+                (string) $entry->attendance()->southpaw,
+                (string) $entry->effort(),
+                $figure('strikes'),
+                $figure('side left'),
+                $figure('side right'),
+                $figure('target head'),
+                $figure('target body'),
+                $figure('target leg'),
+                $minutes($figures['stance orthodox'] ?? 0.0),
+                $minutes($figures['stance southpaw'] ?? 0.0),
+                $figure('openings'),
+                $figure('openings jab'),
+                Csv::several($entry->combinationNames()),
+                (string) \count($entry->fallen()),
+                $entry->note(),
+            ]);
         }
 
         return FileResponse::of(implode('', $lines), 'text/csv', 'month '.$month.'.csv');

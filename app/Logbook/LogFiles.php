@@ -39,8 +39,14 @@ final readonly class LogFiles
     private const MAX_FALLEN = 200;
     private const MAX_COUNT = 1e6;
 
-    public function __construct(private Logbook $logbook, private LogEntries $logEntries, private Courses $courses, private CombinationTable $combinations, private Reader $reader, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Logbook $logbook,
+        private LogEntries $logEntries,
+        private Courses $courses,
+        private CombinationTable $combinations,
+        private Reader $reader,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return iterable<string> */
@@ -62,7 +68,22 @@ final readonly class LogFiles
         foreach ($this->entries() as $entry) {
             $document = $this->document($entry);
             $levels = $entry->attendance()->levels;
-            $head = [$document['key'], $document['day'], $document['session'], $document['course'] ?? '', $document['coach'], $document['lengthMs'], $document['workMs'], $document['orthodox'], $document['southpaw'], $levels[1] ?? '', $levels[2] ?? '', $levels[3] ?? '', $document['effort'], $document['note']];
+            $head = [
+                $document['key'],
+                $document['day'],
+                $document['session'],
+                $document['course'] ?? '',
+                $document['coach'],
+                $document['lengthMs'],
+                $document['workMs'],
+                $document['orthodox'],
+                $document['southpaw'],
+                $levels[1] ?? '',
+                $levels[2] ?? '',
+                $levels[3] ?? '',
+                $document['effort'],
+                $document['note'],
+            ];
             $told = [];
             foreach ([] === $document['drilled'] ? [null] : $document['drilled'] as $row) {
                 $chain = null === $row ? '' : $row['stance'].' '.$row['chain'];
@@ -145,8 +166,29 @@ final readonly class LogFiles
             'levels' => (object) $entry->attendance()->levels,
             'effort' => $entry->effort(),
             'note' => $entry->note(),
-            'drilled' => array_map(static fn (DrilledRow $row): array => ['combination' => $row->name, 'chain' => $row->notation, 'stance' => $row->stance->value, 'thrown' => $row->thrown, 'medium' => $row->medium->value, 'level' => $row->level, 'ms' => $row->ms, 'otherMs' => $row->otherMs, 'repetitions' => $row->repetitions, 'strikes' => $row->strikes], $entry->drilled()),
-            'fallen' => array_map(static fn (FallenLink $link): array => ['chain' => $link->notation, 'stance' => $link->stance->value, 'link' => $link->link], $entry->fallen()),
+            'drilled' => array_map(
+                static fn (DrilledRow $row): array => [
+                    'combination' => $row->name,
+                    'chain' => $row->notation,
+                    'stance' => $row->stance->value,
+                    'thrown' => $row->thrown,
+                    'medium' => $row->medium->value,
+                    'level' => $row->level,
+                    'ms' => $row->ms,
+                    'otherMs' => $row->otherMs,
+                    'repetitions' => $row->repetitions,
+                    'strikes' => $row->strikes,
+                ],
+                $entry->drilled(),
+            ),
+            'fallen' => array_map(
+                static fn (FallenLink $link): array => [
+                    'chain' => $link->notation,
+                    'stance' => $link->stance->value,
+                    'link' => $link->link,
+                ],
+                $entry->fallen(),
+            ),
         ];
     }
 
@@ -271,7 +313,11 @@ final readonly class LogFiles
         foreach (\is_array($entry['fallen'] ?? null) ? $entry['fallen'] : [] as $row) {
             $stance = \is_array($row) ? Stance::tryFrom($text($row['stance'] ?? null, 10)) : null;
             if (\is_array($row) && null !== $stance) {
-                $fallen[] = new FallenLink($text($row['chain'] ?? null, 4000), $stance, $whole($row['link'] ?? null, 0, 63) ?? 0);
+                $fallen[] = new FallenLink(
+                    $text($row['chain'] ?? null, 4000),
+                    $stance,
+                    $whole($row['link'] ?? null, 0, 63) ?? 0,
+                );
             }
         }
         $levels = [];
@@ -290,7 +336,11 @@ final readonly class LogFiles
             $work,
             null,
             $text($entry['coach'] ?? null, 120),
-            new Attendance($whole($entry['orthodox'] ?? null, 0, 500), $whole($entry['southpaw'] ?? null, 0, 500), $levels),
+            new Attendance(
+                $whole($entry['orthodox'] ?? null, 0, 500),
+                $whole($entry['southpaw'] ?? null, 0, 500),
+                $levels,
+            ),
             $whole($entry['effort'] ?? null, 0, 10),
             $text($entry['note'] ?? null, 2000),
             true,

@@ -66,13 +66,26 @@ final readonly class Logbook
         $this->entries->quota()->require();
         $course = $this->course($request);
         [$drilled, $workMs] = $this->rows->byHand($request->combinations ?? [], $course);
-        $draft = $this->draft($request, $editor, $course, $course?->name() ?? 'Session', $workMs, $workMs, $this->rows->of($drilled));
+        $draft = $this->draft(
+            $request,
+            $editor,
+            $course,
+            $course?->name() ?? 'Session',
+            $workMs,
+            $workMs,
+            $this->rows->of($drilled),
+        );
 
         return $this->once->store(
             fn (): ?LogEntry => $this->entries->withKey($key),
             function () use ($key, $draft, $editor): LogEntry {
                 $entry = $this->add($key, null, $draft, $editor);
-                $this->audit->add($editor->id(), 'log.written', \sprintf('logged “%s”', $draft->name), 'logbook/'.$entry->id());
+                $this->audit->add(
+                    $editor->id(),
+                    'log.written',
+                    \sprintf('logged “%s”', $draft->name),
+                    'logbook/'.$entry->id(),
+                );
 
                 return $entry;
             },
@@ -106,7 +119,15 @@ final readonly class Logbook
                 isChecked: false,
                 drilled: $rows,
             );
-            $this->once->store($find, fn (): LogEntry => $this->add(self::keyOf($run), $this->entities->getReference(Run::class, $run->id), $draft, $starter));
+            $this->once->store(
+                $find,
+                fn (): LogEntry => $this->add(
+                    self::keyOf($run),
+                    $this->entities->getReference(Run::class, $run->id),
+                    $draft,
+                    $starter,
+                ),
+            );
         }
     }
 
@@ -127,7 +148,16 @@ final readonly class Logbook
                 array_push($ids, ...self::combinationsOf($draft->drilled));
             }
             $this->recount($weeks, $ids);
-            $this->audit->add($editor->id(), 'log.imported', \sprintf('took %d %s into the logbook', \count($drafts), 1 === \count($drafts) ? 'session' : 'sessions'), 'logbook');
+            $this->audit->add(
+                $editor->id(),
+                'log.imported',
+                \sprintf(
+                    'took %d %s into the logbook',
+                    \count($drafts),
+                    1 === \count($drafts) ? 'session' : 'sessions',
+                ),
+                'logbook',
+            );
         });
     }
 
@@ -187,7 +217,10 @@ final readonly class Logbook
                 $change($entry);
                 $this->entities->flush();
                 $weeks[] = [$entry->day(), $entry->course()?->id()];
-                $this->recount(array_unique($weeks, \SORT_REGULAR), [...$ids, ...self::combinationsOf($entry->drilled())]);
+                $this->recount(
+                    array_unique($weeks, \SORT_REGULAR),
+                    [...$ids, ...self::combinationsOf($entry->drilled())],
+                );
             });
         });
     }
@@ -244,12 +277,20 @@ final readonly class Logbook
      */
     private static function combinationsOf(array $rows): array
     {
-        return array_values(array_filter(array_map(static fn (DrilledRow $row): ?int => $row->combination, $rows), \is_int(...)));
+        return array_values(array_filter(
+            array_map(static fn (DrilledRow $row): ?int => $row->combination, $rows),
+            \is_int(...),
+        ));
     }
 
     private function record(LogEntry $entry, User $editor, string $what, string $says): void
     {
-        $this->audit->add($editor->id(), $what, \sprintf($says, $entry->name(), $entry->day()), 'logbook/'.$entry->id());
+        $this->audit->add(
+            $editor->id(),
+            $what,
+            \sprintf($says, $entry->name(), $entry->day()),
+            'logbook/'.$entry->id(),
+        );
     }
 
     private function course(EntryRequest $request): ?Course
@@ -261,8 +302,15 @@ final readonly class Logbook
      * @param string $name where the request has none
      * @param list<DrilledRow> $rows
      */
-    private function draft(EntryRequest $request, User $editor, ?Course $course, string $name, int $lengthMs, int $workMs, array $rows): EntryDraft
-    {
+    private function draft(
+        EntryRequest $request,
+        User $editor,
+        ?Course $course,
+        string $name,
+        int $lengthMs,
+        int $workMs,
+        array $rows,
+    ): EntryDraft {
         $coach = $this->accounts->find($request->coach ?? $editor->id()) ?? throw Invalid::field('coach', 'There is no such coach.');
 
         return new EntryDraft(
@@ -323,6 +371,12 @@ final readonly class Logbook
 
     private static function length(RunView $run): int
     {
-        return max(0, ($run->endedMs ?? $run->startedMs) - max($run->startedMs, min($run->state->zeroMs, $run->endedMs ?? $run->startedMs)));
+        return max(
+            0,
+            ($run->endedMs ?? $run->startedMs) - max(
+                $run->startedMs,
+                min($run->state->zeroMs, $run->endedMs ?? $run->startedMs),
+            ),
+        );
     }
 }

@@ -21,8 +21,14 @@ final readonly class LogbookController
 {
     private const SIZE = 30;
 
-    public function __construct(private Logbook $logbook, private LogEntries $entries, private RunRecorder $recorder, private EntrySerializer $serializer, private Accounts $accounts, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private Logbook $logbook,
+        private LogEntries $entries,
+        private RunRecorder $recorder,
+        private EntrySerializer $serializer,
+        private Accounts $accounts,
+        private GymNumberings $numberings,
+    ) {
     }
 
     /**

@@ -30,16 +30,34 @@ final readonly class LogbookFill
                 $ids[] = $summary->id;
             }
         }
-        $courses = array_values(array_filter($this->courses->all(), static fn ($course): bool => !$course->isArchived()));
+        $courses = array_values(array_filter(
+            $this->courses->all(),
+            static fn ($course): bool => !$course->isArchived(),
+        ));
         /** @var int|string $known */
         $known = $this->connection->fetchOne('SELECT COUNT(*) FROM log_combination');
         $sessions = [];
         foreach ($courses as $course) {
             for ($kind = 0; $kind < 8; ++$kind) {
-                $said = array_map(static fn (int $at): array => ['combination' => $ids[($kind * 31 + $at * 7 + $course->id()) % \count($ids)], 'minutes' => 3 + $at, 'stance' => 0 === ($kind + $at) % 4 ? 'both' : 'own'], range(0, self::IN_ONE - 1));
+                $said = array_map(
+                    static fn (int $at): array => [
+                        'combination' => $ids[($kind * 31 + $at * 7 + $course->id()) % \count($ids)],
+                        'minutes' => 3 + $at,
+                        'stance' => 0 === ($kind + $at) % 4 ? 'both' : 'own',
+                    ],
+                    range(0, self::IN_ONE - 1),
+                );
                 [$one, $work] = $this->rows->byHand($said, $course);
                 $rows = $this->rows->of($one);
-                $sessions[] = ['course' => $course->id(), 'work' => $work, 'rows' => $rows, 'figures' => json_encode($this->rows->figures($rows, new \Periplus\Core\Session\Log\Attendance(9, 3)), \JSON_THROW_ON_ERROR)];
+                $sessions[] = [
+                    'course' => $course->id(),
+                    'work' => $work,
+                    'rows' => $rows,
+                    'figures' => json_encode(
+                        $this->rows->figures($rows, new \Periplus\Core\Session\Log\Attendance(9, 3)),
+                        \JSON_THROW_ON_ERROR,
+                    ),
+                ];
             }
         }
         $entries = (int) ceil(max(0, $drilled - (int) $known) / self::IN_ONE);
@@ -78,7 +96,21 @@ final readonly class LogbookFill
             $seen = [];
             foreach ($session['rows'] as $position => $row) {
                 $id = $ids[($number * 17 + $position * 13) % \count($ids)];
-                $drilled[] = [$entry, $position, $id, $row->name, $row->notation, $row->stance->value, $row->thrown, $row->medium->value, $row->level, $row->ms, $row->otherMs, $row->repetitions, $row->strikes];
+                $drilled[] = [
+                    $entry,
+                    $position,
+                    $id,
+                    $row->name,
+                    $row->notation,
+                    $row->stance->value,
+                    $row->thrown,
+                    $row->medium->value,
+                    $row->level,
+                    $row->ms,
+                    $row->otherMs,
+                    $row->repetitions,
+                    $row->strikes,
+                ];
                 if (isset($seen[$id])) {
                     continue;
                 }
@@ -87,7 +119,16 @@ final readonly class LogbookFill
                 $fell = 0 === ($number + $position) % 9 ? 1 : 0;
                 $combinations[] = [$entry, $id, $day, $session['course'], $row->ms, $row->otherMs, $fell];
                 if (1 === $fell) {
-                    $fallen[] = [$entry, $position, $id, $row->notation, $row->stance->value, $number % 2, $day, $session['course']];
+                    $fallen[] = [
+                        $entry,
+                        $position,
+                        $id,
+                        $row->notation,
+                        $row->stance->value,
+                        $number % 2,
+                        $day,
+                        $session['course'],
+                    ];
                 }
             }
         }

@@ -36,7 +36,11 @@ final readonly class MonthReport
             'sessions' => $sum->sessions,
             'workMs' => $sum->workMs,
             ...$this->attended($period),
-            'before' => ['month' => substr($before->from, 0, 7), 'sessions' => $was->sessions, 'workMs' => $was->workMs],
+            'before' => [
+                'month' => substr($before->from, 0, 7),
+                'sessions' => $was->sessions,
+                'workMs' => $was->workMs,
+            ],
             'sum' => Reports::figures($sum->figures),
             'weapons' => Reports::families(),
             'courses' => $this->courses($period),

@@ -211,7 +211,11 @@ final readonly class Paths
     private function inStance(CombinationSummary $summary): ChainInStance
     {
         $stance = $summary->content->stance;
-        $chain = $this->reader->read($summary->content->notation, Numbering::named('parity'), $stance)->chain ?? throw new Conflict('not-now', 'This chain cannot be read.');
+        $chain = $this->reader->read(
+            $summary->content->notation,
+            Numbering::named('parity'),
+            $stance,
+        )->chain ?? throw new Conflict('not-now', 'This chain cannot be read.');
 
         return new ChainInStance($chain, $stance);
     }

@@ -88,7 +88,18 @@ final readonly class Reports
         $sum = [];
         foreach ($period->weeks() as $week) {
             $row = $known[$week] ?? new SessionSum();
-            $weeks[] = ['week' => $week, 'sessions' => $row->sessions, 'workMs' => $row->workMs, ...self::figures($row->figures), 'strikesThrown' => (object) self::among($row->figures, 'strike', array_keys(Catalogue::builtIn()->strikes), true)];
+            $weeks[] = [
+                'week' => $week,
+                'sessions' => $row->sessions,
+                'workMs' => $row->workMs,
+                ...self::figures($row->figures),
+                'strikesThrown' => (object) self::among(
+                    $row->figures,
+                    'strike',
+                    array_keys(Catalogue::builtIn()->strikes),
+                    true,
+                ),
+            ];
             foreach ($row->figures as $name => $value) {
                 $sum[$name] = ($sum[$name] ?? 0.0) + $value;
             }
@@ -151,9 +162,18 @@ final readonly class Reports
         $links = [];
         foreach ($result->timing->links as $at => $link) {
             $fell = $fallen[crc32($content->notation)][$at] ?? 0;
-            $measures = array_values(array_filter(array_merge(...array_map(static fn (KeptMeasurement $one): array => $one->links(), $measured)), static fn (KeptLink $one): bool => $one->covers($at) && null !== $one->median));
-            $slower = \count(array_filter($measures, static fn (KeptLink $one): bool => MeasuredVerdict::Stops === $one->verdict));
-            $faster = \count(array_filter($measures, static fn (KeptLink $one): bool => MeasuredVerdict::Faster === $one->verdict));
+            $measures = array_values(array_filter(
+                array_merge(...array_map(static fn (KeptMeasurement $one): array => $one->links(), $measured)),
+                static fn (KeptLink $one): bool => $one->covers($at) && null !== $one->median,
+            ));
+            $slower = \count(array_filter(
+                $measures,
+                static fn (KeptLink $one): bool => MeasuredVerdict::Stops === $one->verdict,
+            ));
+            $faster = \count(array_filter(
+                $measures,
+                static fn (KeptLink $one): bool => MeasuredVerdict::Faster === $one->verdict,
+            ));
             if (0 === $fell + $slower + $faster) {
                 continue;
             }
@@ -220,7 +240,14 @@ final readonly class Reports
     {
         $known = $this->weeks->between($period->from, $period->to, $course);
 
-        return array_map(static fn (string $week): array => ['week' => $week, 'workMs' => $known[$week]->workMs ?? 0, 'sessions' => $known[$week]->sessions ?? 0], $period->weeks());
+        return array_map(
+            static fn (string $week): array => [
+                'week' => $week,
+                'workMs' => $known[$week]->workMs ?? 0,
+                'sessions' => $known[$week]->sessions ?? 0,
+            ],
+            $period->weeks(),
+        );
     }
 
     /**

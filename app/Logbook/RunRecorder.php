@@ -16,8 +16,12 @@ final readonly class RunRecorder implements RunObserver
     /** ms that are looked back for a session whose end was not taken in */
     private const BACK = 14 * 86_400_000;
 
-    public function __construct(private Logbook $logbook, private LogEntries $entries, private Runs $runs, private RunWork $work)
-    {
+    public function __construct(
+        private Logbook $logbook,
+        private LogEntries $entries,
+        private Runs $runs,
+        private RunWork $work,
+    ) {
     }
 
     public function ended(EndedRun $ended): void
@@ -31,8 +35,14 @@ final readonly class RunRecorder implements RunObserver
     public function catchUp(): void
     {
         $this->work->endOverdue();
-        $ended = array_filter($this->runs->endedSince($this->runs->now() - self::BACK), static fn (RunView $run): bool => !$run->isRehearsal());
-        $known = array_flip($this->entries->ofRuns(array_values(array_map(static fn (RunView $run): int => $run->id, $ended))));
+        $ended = array_filter(
+            $this->runs->endedSince($this->runs->now() - self::BACK),
+            static fn (RunView $run): bool => !$run->isRehearsal(),
+        );
+        $known = array_flip($this->entries->ofRuns(array_values(array_map(
+            static fn (RunView $run): int => $run->id,
+            $ended,
+        ))));
         foreach ($ended as $run) {
             if (!isset($known[$run->id])) {
                 $this->ended($this->work->of($run));

@@ -116,6 +116,9 @@ final class Weeks extends ServiceEntityRepository
         /** @var list<array{workMs: int, figures: array<string, float>}> $rows */
         $rows = $entries->getQuery()->getResult();
 
-        return SessionSum::of(array_map(static fn (array $row): SessionSum => new SessionSum(1, $row['workMs'], $row['figures']), $rows));
+        return SessionSum::of(array_map(
+            static fn (array $row): SessionSum => new SessionSum(1, $row['workMs'], $row['figures']),
+            $rows,
+        ));
     }
 }

@@ -134,7 +134,10 @@ final readonly class StatusController
     public function found(#[MapRequestPayload(acceptFormat: 'json')] FoundRequest $request): JsonResponse
     {
         if (GymKind::Demo !== $this->gyms->get()->kind()) {
-            throw new Conflict('not-the-demo', 'This is a gym of your own already. Only the demo is replaced from here.');
+            throw new Conflict(
+                'not-the-demo',
+                'This is a gym of your own already. Only the demo is replaced from here.',
+            );
         }
 
         return $this->asked($this->state->ask(MaintenanceJob::Found, PlainText::line($request->name)));

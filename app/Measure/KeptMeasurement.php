@@ -81,7 +81,10 @@ class KeptMeasurement implements \JsonSerializable
     public function links(): array
     {
         return array_map(
-            static fn (array $link): KeptLink => new KeptLink(...[...$link, 'verdict' => MeasuredVerdict::from($link['verdict'])]),
+            static fn (array $link): KeptLink => new KeptLink(...[
+                ...$link,
+                'verdict' => MeasuredVerdict::from($link['verdict']),
+            ]),
             $this->links,
         );
     }

@@ -74,9 +74,21 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
         return $this->once->store(
             fn (): ?KeptMeasurement => $this->findOneBy(['key' => $key]),
             function () use ($combination, $key, $measured, $request, $coach): KeptMeasurement {
-                $kept = new KeptMeasurement($key, $combination, $measured, $request->method, $this->accounts->managed($coach), $this->clock->now());
+                $kept = new KeptMeasurement(
+                    $key,
+                    $combination,
+                    $measured,
+                    $request->method,
+                    $this->accounts->managed($coach),
+                    $this->clock->now(),
+                );
                 $this->getEntityManager()->persist($kept);
-                $this->record($kept, $coach, 'measurement.kept', \sprintf('measured “%s”', $combination->content()->name));
+                $this->record(
+                    $kept,
+                    $coach,
+                    'measurement.kept',
+                    \sprintf('measured “%s”', $combination->content()->name),
+                );
 
                 return $kept;
             },
@@ -145,7 +157,10 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     {
         $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain
             ?? throw new Conflict('not-now', 'This chain cannot be read.');
-        $result = $this->check->run(new ChainInStance($chain, $content->stance), new CheckOptions($this->rules->named($content->rules)));
+        $result = $this->check->run(
+            new ChainInStance($chain, $content->stance),
+            new CheckOptions($this->rules->named($content->rules)),
+        );
         try {
             return Measurement::of(array_map(floatval(...), $request->taps), Contacts::of($result->timing));
         } catch (\DomainException $impossible) {

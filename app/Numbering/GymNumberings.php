@@ -52,7 +52,11 @@ final class GymNumberings extends ServiceEntityRepository
     /** @throws Invalid when the gym has no such numbering */
     public function named(string $id): Numbering
     {
-        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw Invalid::field('numbering', \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)), 'There is no such numbering.');
+        return Numbering::builtIn()[$id] ?? $this->read[$id] ??= $this->own($id) ?? throw Invalid::field(
+            'numbering',
+            \sprintf('There is no numbering "%s" in this gym. Choose another.', mb_substr($id, 0, 40)),
+            'There is no such numbering.',
+        );
     }
 
     /** The numbering that a coach reads in. */
@@ -65,7 +69,11 @@ final class GymNumberings extends ServiceEntityRepository
     public function ofGym(): string
     {
         try {
-            $numbering = $this->lastKnown->read(self::OF_GYM, self::FRESH, fn (): string => $this->gyms->get()->numbering());
+            $numbering = $this->lastKnown->read(
+                self::OF_GYM,
+                self::FRESH,
+                fn (): string => $this->gyms->get()->numbering(),
+            );
 
             return \is_string($numbering) ? $numbering : 'parity';
         } catch (ConnectionException) {
@@ -116,13 +124,24 @@ final class GymNumberings extends ServiceEntityRepository
             $this->lock->take();
             [$by, $now] = [$this->accounts->managed($editor), $this->clock->now()];
             if (null !== $basedOn) {
-                $own = $this->versions->change(OwnNumbering::class, $numbering->id, $basedOn, 'There is no such numbering.', static fn (OwnNumbering $own) => $own->change($numbering, $by, $now));
+                $own = $this->versions->change(
+                    OwnNumbering::class,
+                    $numbering->id,
+                    $basedOn,
+                    'There is no such numbering.',
+                    static fn (OwnNumbering $own) => $own->change($numbering, $by, $now),
+                );
             } elseif (null === $this->find($numbering->id)) {
                 $entities->persist($own = new OwnNumbering($numbering, $by, $now));
             } else {
                 throw new Conflict('name-taken', 'There is a numbering of this name already. Choose another name.');
             }
-            $this->audit->add($editor->id(), 'numbering.saved', \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name), 'numbering/'.$numbering->id);
+            $this->audit->add(
+                $editor->id(),
+                'numbering.saved',
+                \sprintf('%s the numbering “%s”', null === $basedOn ? 'made' : 'changed', $numbering->name),
+                'numbering/'.$numbering->id,
+            );
 
             return $own;
         });
@@ -139,7 +158,12 @@ final class GymNumberings extends ServiceEntityRepository
         $this->getEntityManager()->wrapInTransaction(function () use ($numbering, $editor): void {
             $this->lock->take();
             $this->gyms->useNumbering($numbering->id);
-            $this->audit->add($editor->id(), 'numbering.chosen', \sprintf('made “%s” the numbering of the gym', $numbering->name), 'numbering/'.$numbering->id);
+            $this->audit->add(
+                $editor->id(),
+                'numbering.chosen',
+                \sprintf('made “%s” the numbering of the gym', $numbering->name),
+                'numbering/'.$numbering->id,
+            );
         });
         $this->lastKnown->forget(self::OF_GYM);
     }

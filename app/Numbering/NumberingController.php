@@ -96,7 +96,10 @@ final readonly class NumberingController
         $numbering = Numbering::of($id, $content);
         $saved = $this->numberings->save($numbering, $basedOn, $user);
 
-        return new JsonResponse([...$this->numbering($numbering), 'version' => $saved->version(), 'isBuiltIn' => false], null === $basedOn ? 201 : 200);
+        return new JsonResponse(
+            [...$this->numbering($numbering), 'version' => $saved->version(), 'isBuiltIn' => false],
+            null === $basedOn ? 201 : 200,
+        );
     }
 
     /** The numbering of whoever has not chosen one. */

@@ -27,8 +27,13 @@ final readonly class Candidates
     /** A part of a large library is enough to choose from; chance takes it, from the seed. */
     private const MOST = 700;
 
-    public function __construct(private CombinationTable $combinations, private LineRenderer $lines, private Reader $reader, private CourseRecord $record, private GymSettings $gym)
-    {
+    public function __construct(
+        private CombinationTable $combinations,
+        private LineRenderer $lines,
+        private Reader $reader,
+        private CourseRecord $record,
+        private GymSettings $gym,
+    ) {
     }
 
     /**
@@ -71,7 +76,11 @@ final readonly class Candidates
                 \is_int(...),
             ));
             foreach ($ids as $id) {
-                $history[$id] = ['times' => 1 + ($history[$id]['times'] ?? 0), 'last' => $history[$id]['last'] ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'), 'overdue' => null];
+                $history[$id] = [
+                    'times' => 1 + ($history[$id]['times'] ?? 0),
+                    'last' => $history[$id]['last'] ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'),
+                    'overdue' => null,
+                ];
             }
         }
 

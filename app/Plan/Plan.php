@@ -99,7 +99,15 @@ class Plan implements Versioned
 
     public function draft(): PlanDraft
     {
-        return new PlanDraft($this->name, $this->course, $this->isTemplate, $this->startsAt, $this->lengthMs, $this->problems, $this->content);
+        return new PlanDraft(
+            $this->name,
+            $this->course,
+            $this->isTemplate,
+            $this->startsAt,
+            $this->lengthMs,
+            $this->problems,
+            $this->content,
+        );
     }
 
     public function id(): int

@@ -21,8 +21,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/plans')]
 final readonly class PlanController
 {
-    public function __construct(private Plans $plans, private Planning $planning, private PlanCheck $check, private PlanPresences $presence, private GymSettings $gym)
-    {
+    public function __construct(
+        private Plans $plans,
+        private Planning $planning,
+        private PlanCheck $check,
+        private PlanPresences $presence,
+        private GymSettings $gym,
+    ) {
     }
 
     /** Those of some days with all that has no day, or the templates. */
@@ -103,7 +108,10 @@ final readonly class PlanController
     #[HeavyWork]
     public function fix(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
     {
-        $fixed = $this->check->serializer()->fixed($request->content, (string) $request->warning) ?? throw Invalid::field('warning', 'There is no such warning.');
+        $fixed = $this->check->serializer()->fixed(
+            $request->content,
+            (string) $request->warning,
+        ) ?? throw Invalid::field('warning', 'There is no such warning.');
 
         return new JsonResponse(['content' => (object) $fixed]);
     }

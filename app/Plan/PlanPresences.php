@@ -21,8 +21,12 @@ final class PlanPresences extends ServiceEntityRepository
     /** s after which somebody who does not say so any more is gone */
     private const GONE = 25;
 
-    public function __construct(ManagerRegistry $registry, private readonly Once $once, private readonly Accounts $accounts, private readonly ClockInterface $clock)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly Once $once,
+        private readonly Accounts $accounts,
+        private readonly ClockInterface $clock,
+    ) {
         parent::__construct($registry, PlanPresence::class);
     }
 

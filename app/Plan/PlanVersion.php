@@ -45,7 +45,10 @@ class PlanVersion implements \JsonSerializable
             'is_template' => (int) $draft->isTemplate,
             'length_ms' => $draft->lengthMs,
             'problems' => $draft->problems,
-            'content' => json_encode((object) $draft->content, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION),
+            'content' => json_encode(
+                (object) $draft->content,
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
+            ),
         ];
     }
 

@@ -48,7 +48,12 @@ final readonly class Planning
             $this->entities->persist($plan);
             $this->entities->flush();
             $this->remember($plan, PlanChange::Created, $editor);
-            $this->audit->add($editor->id(), 'plan.created', \sprintf('planned “%s”', $plan->name()), 'plan/'.$plan->id());
+            $this->audit->add(
+                $editor->id(),
+                'plan.created',
+                \sprintf('planned “%s”', $plan->name()),
+                'plan/'.$plan->id(),
+            );
 
             return $plan;
         });
@@ -58,17 +63,38 @@ final readonly class Planning
     {
         $draft = $this->draft($request);
 
-        return $this->change($id, $basedOn, PlanChange::Updated, $editor, 'changed the session “%s”', static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now));
+        return $this->change(
+            $id,
+            $basedOn,
+            PlanChange::Updated,
+            $editor,
+            'changed the session “%s”',
+            static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now),
+        );
     }
 
     public function archive(int $id, int $basedOn, User $editor): Plan
     {
-        return $this->change($id, $basedOn, PlanChange::Archived, $editor, 'archived the session “%s”', static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->archive($by, $now));
+        return $this->change(
+            $id,
+            $basedOn,
+            PlanChange::Archived,
+            $editor,
+            'archived the session “%s”',
+            static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->archive($by, $now),
+        );
     }
 
     public function restore(int $id, int $basedOn, User $editor): Plan
     {
-        return $this->change($id, $basedOn, PlanChange::Restored, $editor, 'brought back the session “%s”', static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->restore($by, $now));
+        return $this->change(
+            $id,
+            $basedOn,
+            PlanChange::Restored,
+            $editor,
+            'brought back the session “%s”',
+            static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->restore($by, $now),
+        );
     }
 
     public function bringBack(int $id, int $basedOn, int $number, User $editor): Plan
@@ -78,7 +104,14 @@ final readonly class Planning
         $course = $version->course();
         $draft = $version->draft(null === $course ? null : $this->entities->find(Course::class, $course));
 
-        return $this->change($id, $basedOn, PlanChange::BroughtBack, $editor, \sprintf('brought back version %d of the session “%%s”', $number), static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now));
+        return $this->change(
+            $id,
+            $basedOn,
+            PlanChange::BroughtBack,
+            $editor,
+            \sprintf('brought back version %d of the session “%%s”', $number),
+            static fn (Plan $plan, User $by, \DateTimeImmutable $now) => $plan->write($draft, $by, $now),
+        );
     }
 
     /**
@@ -87,11 +120,22 @@ final readonly class Planning
      */
     private function change(int $id, int $basedOn, PlanChange $kind, User $editor, string $says, \Closure $write): Plan
     {
-        return $this->versions->change(Plan::class, $id, $basedOn, Plans::MISSING, function (Plan $plan) use ($basedOn, $kind, $editor, $says, $write): void {
+        return $this->versions->change(Plan::class, $id, $basedOn, Plans::MISSING, function (Plan $plan) use (
+            $basedOn,
+            $kind,
+            $editor,
+            $says,
+            $write,
+        ): void {
             $write($plan, $this->accounts->managed($editor), $this->clock->now());
             $this->entities->flush();
             if ($plan->version() !== $basedOn && !$this->remember($plan, $kind, $editor)) {
-                $this->audit->add($editor->id(), 'plan.'.$kind->value, \sprintf($says, $plan->name()), 'plan/'.$plan->id());
+                $this->audit->add(
+                    $editor->id(),
+                    'plan.'.$kind->value,
+                    \sprintf($says, $plan->name()),
+                    'plan/'.$plan->id(),
+                );
             }
         });
     }
@@ -104,7 +148,13 @@ final readonly class Planning
         if ($goesOn) {
             $this->entities->remove($last);
         }
-        $this->entities->persist(new PlanVersion($plan, $plan->version(), $kind, $this->accounts->managed($editor), $this->clock->now()));
+        $this->entities->persist(new PlanVersion(
+            $plan,
+            $plan->version(),
+            $kind,
+            $this->accounts->managed($editor),
+            $this->clock->now(),
+        ));
         $this->entities->flush();
 
         return $goesOn;
@@ -114,7 +164,14 @@ final readonly class Planning
     {
         $startsAt = null;
         if (null !== $request->startsAt && !$request->isTemplate) {
-            $startsAt = $this->gym->moment($request->startsAt) ?? throw Invalid::field('startsAt', \sprintf('"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave out does not exist.', $request->startsAt), 'There is no such time.');
+            $startsAt = $this->gym->moment($request->startsAt) ?? throw Invalid::field(
+                'startsAt',
+                \sprintf(
+                    '"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave out does not exist.',
+                    $request->startsAt,
+                ),
+                'There is no such time.',
+            );
         }
         $course = null === $request->course ? null : $this->courses->get($request->course);
         $this->requireSize($request->content);
@@ -135,14 +192,26 @@ final readonly class Planning
     private function requireSize(array $content): void
     {
         if (false === json_encode((object) $content, depth: self::DEEPEST)) {
-            throw Invalid::field('content', 'This is nested deeper than any session. Take the plan from where it was written again.', 'It is nested too deeply.');
+            throw Invalid::field(
+                'content',
+                'This is nested deeper than any session. Take the plan from where it was written again.',
+                'It is nested too deeply.',
+            );
         }
         $members = iterator_count(new \RecursiveIteratorIterator(
             new \RecursiveArrayIterator($content),
             \RecursiveIteratorIterator::SELF_FIRST,
         ));
         if ($members > self::MAX_MEMBERS) {
-            throw Invalid::field('content', \sprintf('This plan has %s values; a session has at most %s.', number_format($members), number_format(self::MAX_MEMBERS)), 'It has too many values.');
+            throw Invalid::field(
+                'content',
+                \sprintf(
+                    'This plan has %s values; a session has at most %s.',
+                    number_format($members),
+                    number_format(self::MAX_MEMBERS),
+                ),
+                'It has too many values.',
+            );
         }
     }
 }

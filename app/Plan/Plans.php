@@ -27,8 +27,11 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     private const MAX_LISTED = 500;
     private const MAX_UNDATED = 100;
 
-    public function __construct(ManagerRegistry $registry, private readonly GymSettings $gym, private readonly ClockInterface $clock)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly GymSettings $gym,
+        private readonly ClockInterface $clock,
+    ) {
         parent::__construct($registry, Plan::class);
     }
 
@@ -176,6 +179,9 @@ final class Plans extends ServiceEntityRepository implements HasQuota
 
     private function moment(string $day, string $time): \DateTimeImmutable
     {
-        return $this->gym->moment($day.$time) ?? throw new Invalid(\sprintf('"%s" is no day. Write it as 2026-11-26.', mb_strimwidth($day, 0, 20, '…')));
+        return $this->gym->moment($day.$time) ?? throw new Invalid(\sprintf(
+            '"%s" is no day. Write it as 2026-11-26.',
+            mb_strimwidth($day, 0, 20, '…'),
+        ));
     }
 }

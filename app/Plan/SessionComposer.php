@@ -38,7 +38,12 @@ final readonly class SessionComposer
         }
         $past = $this->plans->past($course->id(), Candidates::PAST);
         // Each session that the course has had is a step of its progression.
-        $step = (new Progression($content->work, $content->longestWork, $content->workStep, $content->rests))->week(\count($past));
+        $step = (new Progression(
+            $content->work,
+            $content->longestWork,
+            $content->workStep,
+            $content->rests,
+        ))->week(\count($past));
         $rules = $this->rules->named($content->rules);
         $reader = $this->check->reader();
         $wishes = new Wishes(
@@ -57,6 +62,17 @@ final readonly class SessionComposer
             $request->locked ?? [],
         );
 
-        return Composer::compose($wishes, $this->candidates->of($rules, $content->hardestLevel(), $aim, $request->seed, $numbering, $this->candidates->history($course->id(), $past)), $reader);
+        return Composer::compose(
+            $wishes,
+            $this->candidates->of(
+                $rules,
+                $content->hardestLevel(),
+                $aim,
+                $request->seed,
+                $numbering,
+                $this->candidates->history($course->id(), $past),
+            ),
+            $reader,
+        );
     }
 }

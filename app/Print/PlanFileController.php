@@ -85,7 +85,10 @@ final readonly class PlanFileController
     public function calendar(Calendar $calendar, #[MapQueryParameter] ?int $course = null): Response
     {
         $plans = $this->plans->forCalendar($course);
-        $courses = array_filter(array_map(static fn (PlanRow $plan): ?string => $plan->courseName, $plans), static fn (?string $name): bool => null !== $name);
+        $courses = array_filter(
+            array_map(static fn (PlanRow $plan): ?string => $plan->courseName, $plans),
+            static fn (?string $name): bool => null !== $name,
+        );
 
         return FileResponse::of($calendar->of($plans, $this->gym->name().(null === $course || [] === $courses ? '' : ', '.reset($courses))), 'text/calendar', 'sessions.ics');
     }

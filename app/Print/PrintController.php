@@ -79,7 +79,14 @@ final readonly class PrintController
     {
         $ids = $searches->all($list, $numbering);
         if (\count($ids) > Paper::MOST) {
-            throw new Invalid(\sprintf('Paper is made of %d combinations at most, and this search finds %d. Narrow it down.', Paper::MOST, \count($ids)), type: 'too-many');
+            throw new Invalid(
+                \sprintf(
+                    'Paper is made of %d combinations at most, and this search finds %d. Narrow it down.',
+                    Paper::MOST,
+                    \count($ids),
+                ),
+                type: 'too-many',
+            );
         }
         $rows = $this->table->summaries($ids);
 

@@ -77,7 +77,13 @@ final readonly class SessionSheet
         $session = $programme->plan;
         $pdf = new Sheet('P', $plan->name(), self::MARGIN);
         $this->write($pdf, Sheet::NUMBERS, 26, $plan->name());
-        $this->write($pdf, Sheet::WORDS, 10, $this->when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name, 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            10,
+            $this->when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name,
+            90,
+        );
         $pdf->Ln(2);
         foreach ($session->blocks as $number => $block) {
             $this->block($pdf, $block, self::starts($programme, $number), $session, $advice, $points);

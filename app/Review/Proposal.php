@@ -103,7 +103,10 @@ class Proposal implements Versioned
     public function requireUndecided(): void
     {
         if ($this->state->isDecided()) {
-            throw new Conflict('decided-already', ProposalState::Approved === $this->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.');
+            throw new Conflict(
+                'decided-already',
+                ProposalState::Approved === $this->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.',
+            );
         }
     }
 

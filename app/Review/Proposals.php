@@ -93,10 +93,17 @@ final class Proposals extends ServiceEntityRepository
             ->setParameter('id', $proposal->id())
             ->setParameter('retirement', ProposalKind::Retirement)
             ->orderBy('p.id')->getQuery()->getResult();
-        $same = array_filter($others, static fn (Proposal $other): bool => $other->content()->notation === $proposal->content()->notation);
+        $same = array_filter(
+            $others,
+            static fn (Proposal $other): bool => $other->content()->notation === $proposal->content()->notation,
+        );
 
         return array_map(
-            static fn (Proposal $other): array => ['id' => $other->id(), 'name' => $other->content()->name, 'author' => $other->author()->name()],
+            static fn (Proposal $other): array => [
+                'id' => $other->id(),
+                'name' => $other->content()->name,
+                'author' => $other->author()->name(),
+            ],
             \array_slice($same, 0, self::MAX_SAME),
         );
     }
@@ -123,7 +130,10 @@ final class Proposals extends ServiceEntityRepository
     {
         /** @var list<ProposalStep> $steps */
         $steps = $this->getEntityManager()
-            ->createQuery(\sprintf('SELECT s, u FROM %1$s s JOIN s.user u JOIN s.proposal p WHERE s.id IN (SELECT MAX(l.id) FROM %1$s l WHERE l.proposal IN (:proposals) GROUP BY l.proposal) AND p.state <> :open', ProposalStep::class))
+            ->createQuery(\sprintf(
+                'SELECT s, u FROM %1$s s JOIN s.user u JOIN s.proposal p WHERE s.id IN (SELECT MAX(l.id) FROM %1$s l WHERE l.proposal IN (:proposals) GROUP BY l.proposal) AND p.state <> :open',
+                ProposalStep::class,
+            ))
             ->setParameter('proposals', $proposals)->setParameter('open', ProposalState::Open)
             ->getResult();
         $answers = [];

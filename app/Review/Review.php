@@ -48,7 +48,13 @@ final readonly class Review
 
         return $this->library->write(function () use ($request, $draft, $author): Proposal {
             if ($this->proposals->countUndecidedOf($author->id()) >= self::MOST_OPEN) {
-                throw new Conflict('too-many-open', \sprintf('%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.', self::MOST_OPEN));
+                throw new Conflict(
+                    'too-many-open',
+                    \sprintf(
+                        '%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.',
+                        self::MOST_OPEN,
+                    ),
+                );
             }
             $combination = ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
             $proposal = new Proposal(
@@ -93,14 +99,23 @@ final readonly class Review
     public function return(int $id, int $version, DecisionRequest $request, User $head): Proposal
     {
         if ('' === trim($request->remark)) {
-            throw Invalid::field('remark', 'Say in a remark what is to be done about it.', 'Say what is to be done about it.');
+            throw Invalid::field(
+                'remark',
+                'Say in a remark what is to be done about it.',
+                'Say what is to be done about it.',
+            );
         }
 
         return $this->change($id, $version, function (Proposal $proposal) use ($request, $head): void {
             if (ProposalState::Returned === $proposal->state()) {
                 throw new Conflict('returned-already', 'It was returned already and waits for its author.');
             }
-            $this->record($proposal, ProposalStepKind::Returned, $head, \sprintf('returned the proposal “%s” of %s', $proposal->content()->name, $proposal->author()->name()));
+            $this->record(
+                $proposal,
+                ProposalStepKind::Returned,
+                $head,
+                \sprintf('returned the proposal “%s” of %s', $proposal->content()->name, $proposal->author()->name()),
+            );
             $this->move($proposal, ProposalStepKind::Returned, $head, $request->remark);
         });
     }
@@ -112,7 +127,12 @@ final readonly class Review
                 $proposal->requireAuthor($by);
             }
             $of = $by->id() === $proposal->author()->id() ? '' : ' of '.$proposal->author()->name();
-            $this->record($proposal, ProposalStepKind::Withdrawn, $by, \sprintf('withdrew the proposal “%s”%s', $proposal->content()->name, $of));
+            $this->record(
+                $proposal,
+                ProposalStepKind::Withdrawn,
+                $by,
+                \sprintf('withdrew the proposal “%s”%s', $proposal->content()->name, $of),
+            );
             $this->move($proposal, ProposalStepKind::Withdrawn, $by, $request->remark);
         });
     }
@@ -128,16 +148,38 @@ final readonly class Review
             }
             $isRetirement = ProposalKind::Retirement === $proposal->kind();
             if ($isRetirement && null !== $combination && !$combination->isInUse()) {
-                throw new Conflict('archived-already', 'This combination is archived already. Return the proposal or have it withdrawn.');
+                throw new Conflict(
+                    'archived-already',
+                    'This combination is archived already. Return the proposal or have it withdrawn.',
+                );
             }
             $author = $proposal->author();
             $done = match ($proposal->kind()) {
-                ProposalKind::Addition => $this->library->create($edit ?? $this->drafts->of($proposal->content()), $head, $author),
+                ProposalKind::Addition => $this->library->create(
+                    $edit ?? $this->drafts->of($proposal->content()),
+                    $head,
+                    $author,
+                ),
                 ProposalKind::Change => $this->put($proposal, $combination, $edit, $author),
-                ProposalKind::Retirement => $this->library->archive((int) $combination?->id(), (int) $request->against, $author),
+                ProposalKind::Retirement => $this->library->archive(
+                    (int) $combination?->id(),
+                    (int) $request->against,
+                    $author,
+                ),
             };
             $proposal->putIntoLibrary($done, $edit?->content);
-            $this->record($proposal, ProposalStepKind::Approved, $head, \sprintf('approved the proposal “%s” of %s%s%s', $done->content()->name, $author->name(), null === $edit ? '' : ', with an edit', $done->isInUse() || $isRetirement ? '' : '; it stays archived'));
+            $this->record(
+                $proposal,
+                ProposalStepKind::Approved,
+                $head,
+                \sprintf(
+                    'approved the proposal “%s” of %s%s%s',
+                    $done->content()->name,
+                    $author->name(),
+                    null === $edit ? '' : ', with an edit',
+                    $done->isInUse() || $isRetirement ? '' : '; it stays archived',
+                ),
+            );
             $this->move($proposal, ProposalStepKind::Approved, $head, $request->remark, $edit?->content);
         });
     }
@@ -153,7 +195,13 @@ final readonly class Review
         $newest = $combination?->content();
         $basedOn = $proposal->basedOn();
         if (null === $combination || null === $newest || null === $basedOn || ProposalKind::Retirement === $proposal->kind()) {
-            return ['base' => $newest, 'newest' => $newest, 'result' => $newest ?? $proposal->content(), 'changed' => [], 'movedOn' => []];
+            return [
+                'base' => $newest,
+                'newest' => $newest,
+                'result' => $newest ?? $proposal->content(),
+                'changed' => [],
+                'movedOn' => [],
+            ];
         }
         $base = $this->library->version($combination, $basedOn)->content();
         $changed = $proposal->content()->differencesFrom($base);
@@ -169,12 +217,18 @@ final readonly class Review
     }
 
     /** What it proposes to be in the library. */
-    private function proposed(ProposalRequest $request, ?Combination $combination, ?CombinationDraft $draft): CombinationContent
-    {
+    private function proposed(
+        ProposalRequest $request,
+        ?Combination $combination,
+        ?CombinationDraft $draft,
+    ): CombinationContent {
         // Any version that there was: what changed meanwhile is shown to the head coach.
         $base = null === $combination ? null : $this->library->version($combination, $request->basedOn ?? 0)->content();
         if (null !== $combination && ProposalKind::Retirement === $request->kind) {
-            return $combination->isInUse() ? $combination->content() : throw new Conflict('archived-already', 'This combination is archived already.');
+            return $combination->isInUse() ? $combination->content() : throw new Conflict(
+                'archived-already',
+                'This combination is archived already.',
+            );
         }
         $draft ?? throw new Invalid('A proposal has a chain and a name.');
         $checked = $this->library->checked($draft);
@@ -201,11 +255,20 @@ final readonly class Review
         });
     }
 
-    private function put(Proposal $proposal, ?Combination $combination, ?CombinationDraft $edit, User $author): Combination
-    {
+    private function put(
+        Proposal $proposal,
+        ?Combination $combination,
+        ?CombinationDraft $edit,
+        User $author,
+    ): Combination {
         \assert(null !== $combination);
 
-        return $this->library->update($combination->id(), $combination->version(), $edit ?? $this->drafts->of($this->merge($proposal)['result']), $author);
+        return $this->library->update(
+            $combination->id(),
+            $combination->version(),
+            $edit ?? $this->drafts->of($this->merge($proposal)['result']),
+            $author,
+        );
     }
 
     /** What a revision is based on from now on: what its author looked at, or what it was before. */
@@ -218,13 +281,30 @@ final readonly class Review
             : $this->library->version($combination, $request->against)->number();
     }
 
-    private function step(Proposal $proposal, ProposalStepKind $kind, User $by, string $remark, ?CombinationContent $content = null): void
-    {
-        $this->entities->persist(new ProposalStep($proposal, $kind, $content, trim($remark), $this->accounts->managed($by), $this->clock->now()));
+    private function step(
+        Proposal $proposal,
+        ProposalStepKind $kind,
+        User $by,
+        string $remark,
+        ?CombinationContent $content = null,
+    ): void {
+        $this->entities->persist(new ProposalStep(
+            $proposal,
+            $kind,
+            $content,
+            trim($remark),
+            $this->accounts->managed($by),
+            $this->clock->now(),
+        ));
     }
 
-    private function move(Proposal $proposal, ProposalStepKind $kind, User $by, string $remark, ?CombinationContent $content = null): void
-    {
+    private function move(
+        Proposal $proposal,
+        ProposalStepKind $kind,
+        User $by,
+        string $remark,
+        ?CombinationContent $content = null,
+    ): void {
         $proposal->move($kind, $this->clock->now());
         $this->step($proposal, $kind, $by, $remark, $content);
     }

@@ -28,8 +28,12 @@ final readonly class ReviewController
         'decided' => [ProposalState::Approved, ProposalState::Withdrawn],
     ];
 
-    public function __construct(private Proposals $proposals, private Review $review, private LineRenderer $lines, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private Proposals $proposals,
+        private Review $review,
+        private LineRenderer $lines,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('', methods: 'GET')]
@@ -128,8 +132,17 @@ final readonly class ReviewController
                 'version' => $proposal->version(),
                 'kind' => $proposal->kind(),
                 'state' => $proposal->state(),
-                'combination' => null === $combination ? null : ['id' => $combination->id(), 'name' => $combination->content()->name, 'version' => $combination->version(), 'archived' => !$combination->isInUse()],
-                'answer' => null === $answer ? null : ['who' => $answer->user()->name(), 'remark' => $answer->remark(), 'byAuthor' => $answer->user() === $proposal->author()],
+                'combination' => null === $combination ? null : [
+                    'id' => $combination->id(),
+                    'name' => $combination->content()->name,
+                    'version' => $combination->version(),
+                    'archived' => !$combination->isInUse(),
+                ],
+                'answer' => null === $answer ? null : [
+                    'who' => $answer->user()->name(),
+                    'remark' => $answer->remark(),
+                    'byAuthor' => $answer->user() === $proposal->author(),
+                ],
                 'basedOn' => $proposal->basedOn(),
                 'content' => [...$proposal->content()->toArray(), 'text' => $drawn['text']],
                 'verdict' => $drawn['verdict'],

@@ -17,8 +17,12 @@ use Periplus\Core\Technique\Stance;
 /** Checks combinations for a pass and lays the results aside, many at a time. */
 final readonly class PreviewResults
 {
-    public function __construct(private Connection $connection, private CombinationTable $table, private Check $check, private Reader $reader)
-    {
+    public function __construct(
+        private Connection $connection,
+        private CombinationTable $table,
+        private Check $check,
+        private Reader $reader,
+    ) {
     }
 
     /**
@@ -28,7 +32,10 @@ final readonly class PreviewResults
      */
     public function next(RulePreview $preview, int $most): array
     {
-        return $this->lay($preview, $this->table->underRules($preview->rules()->id, $preview->lastCombination(), $most));
+        return $this->lay(
+            $preview,
+            $this->table->underRules($preview->rules()->id, $preview->lastCombination(), $most),
+        );
     }
 
     /** Checks what was written since its batch; nothing can be written while the rules are held. */
@@ -50,7 +57,10 @@ final readonly class PreviewResults
     public function putInPlace(RulePreview $preview): array
     {
         return $this->table->takeResults(
-            ['SELECT combination_id, verdict, length_ms, level FROM rule_preview_result WHERE rule_preview_id = ?', [$preview->id()]],
+            [
+                'SELECT combination_id, verdict, length_ms, level FROM rule_preview_result WHERE rule_preview_id = ?',
+                [$preview->id()],
+            ],
             $preview->rules()->id,
         );
     }
@@ -59,9 +69,15 @@ final readonly class PreviewResults
     public function changed(RulePreview $preview): array
     {
         /** @var array<int, array{from: string, to: string}> $results */
-        $results = $this->connection->fetchAllAssociativeIndexed('SELECT combination_id, verdict_before AS `from`, verdict AS `to` FROM rule_preview_result WHERE rule_preview_id = ? AND verdict <> verdict_before', [$preview->id()]);
+        $results = $this->connection->fetchAllAssociativeIndexed(
+            'SELECT combination_id, verdict_before AS `from`, verdict AS `to` FROM rule_preview_result WHERE rule_preview_id = ? AND verdict <> verdict_before',
+            [$preview->id()],
+        );
 
-        return array_map(static fn (array $row): array => [...$row, ...$results[$row['id']]], $this->table->inUse(array_keys($results)));
+        return array_map(
+            static fn (array $row): array => [...$row, ...$results[$row['id']]],
+            $this->table->inUse(array_keys($results)),
+        );
     }
 
     /**
@@ -81,7 +97,16 @@ final readonly class PreviewResults
             $stance = Stance::from($row['stance']);
             $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $result = $this->check->run(new ChainInStance($chain, $stance), $options);
-            array_push($values, $preview->id(), $row['id'], $row['version'], $row['verdict'], $result->verdict->value, (int) round($result->timing->length()), Scale::builtIn()->of($result)->level);
+            array_push(
+                $values,
+                $preview->id(),
+                $row['id'],
+                $row['version'],
+                $row['verdict'],
+                $result->verdict->value,
+                (int) round($result->timing->length()),
+                Scale::builtIn()->of($result)->level,
+            );
         }
         $this->connection->executeStatement(
             'REPLACE INTO rule_preview_result (rule_preview_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '

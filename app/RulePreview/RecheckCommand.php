@@ -22,8 +22,14 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {
-    public function __construct(private readonly Accounts $accounts, private readonly Gyms $gyms, private readonly RulePreviews $previews, private readonly CombinationIndices $indices, private readonly DraftReader $drafts, private readonly Library $library)
-    {
+    public function __construct(
+        private readonly Accounts $accounts,
+        private readonly Gyms $gyms,
+        private readonly RulePreviews $previews,
+        private readonly CombinationIndices $indices,
+        private readonly DraftReader $drafts,
+        private readonly Library $library,
+    ) {
         parent::__construct();
     }
 

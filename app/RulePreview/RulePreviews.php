@@ -61,7 +61,13 @@ final readonly class RulePreviews
             }
             // One pass a coach and set: the one before was for another change, or is of yesterday.
             $this->forget($rules->id, $starter);
-            $preview = new RulePreview($rules, $version, $this->count($rules->id), $this->accounts->managed($starter), $this->clock->now());
+            $preview = new RulePreview(
+                $rules,
+                $version,
+                $this->count($rules->id),
+                $this->accounts->managed($starter),
+                $this->clock->now(),
+            );
             $this->entities->persist($preview);
             $this->entities->flush();
 
@@ -102,7 +108,12 @@ final readonly class RulePreviews
                 $this->putInPlace($preview);
                 $stored->change($rules, $this->accounts->managed($editor), $this->clock->now());
             });
-            $this->audit->add($editor, 'rules.saved', \sprintf('changed the house rules for %s', strtr($rules->id, '-', ' ')), 'house-rules?set='.$rules->id);
+            $this->audit->add(
+                $editor,
+                'rules.saved',
+                \sprintf('changed the house rules for %s', strtr($rules->id, '-', ' ')),
+                'house-rules?set='.$rules->id,
+            );
             $preview->saved();
 
             return $preview;

@@ -28,8 +28,11 @@ final class Programmes extends ServiceEntityRepository
     private const MAX_BYTES = 16_000_000;
 
     /** @param \Closure(): PlanCheck $check reads the data of the core, which a press that moves the clock does not need */
-    public function __construct(ManagerRegistry $registry, #[AutowireServiceClosure(PlanCheck::class)] private readonly \Closure $check, private readonly Clips $clips)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        #[AutowireServiceClosure(PlanCheck::class)] private readonly \Closure $check,
+        private readonly Clips $clips,
+    ) {
         parent::__construct($registry, RunProgramme::class);
     }
 
@@ -58,7 +61,10 @@ final class Programmes extends ServiceEntityRepository
             ->where('p.run = :run')->setParameter('run', $run)
             ->getQuery()->getSingleScalarResult();
         if ($version->bytes() + $bytes > self::MAX_BYTES) {
-            throw new Conflict('not-now', 'This session has become too large to be changed further. End it and start another.');
+            throw new Conflict(
+                'not-now',
+                'This session has become too large to be changed further. End it and start another.',
+            );
         }
         $this->getEntityManager()->persist($version);
     }

@@ -56,7 +56,10 @@ final readonly class Push
                 break;
             }
             stream_set_timeout($connection, 0, (int) (1_000_000 * self::PATIENCE));
-            fwrite($connection, "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ".\strlen($body)."\r\nConnection: close\r\n\r\n$body");
+            fwrite(
+                $connection,
+                "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ".\strlen($body)."\r\nConnection: close\r\n\r\n$body",
+            );
             $connections[] = $connection;
         }
         foreach ($connections as $connection) {

@@ -66,7 +66,10 @@ class Run implements ShownSession
         private int $startedMs,
     ) {
         $this->followKey = bin2hex(random_bytes(16));
-        $this->content = json_encode((object) $content, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION);
+        $this->content = json_encode(
+            (object) $content,
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     public function id(): int

@@ -82,7 +82,10 @@ final readonly class RunControl
         }
         $this->runs->quota()->require();
         if (\count($this->running()) >= self::MAX_RUNNING) {
-            throw new Conflict('too-many', \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING));
+            throw new Conflict(
+                'too-many',
+                \sprintf('%d sessions are running. End one of them first.', self::MAX_RUNNING),
+            );
         }
         $plan = null === $request->plan ? null : $this->plans->get($request->plan);
         $timer = $request->timer ?? new TimerRequest();
@@ -92,13 +95,36 @@ final readonly class RunControl
             throw new Invalid('There is nothing in this session to run. Put a round into it first.', type: 'empty');
         }
         $now = $this->runs->now();
-        $state = ClockCommands::of($programme)->goingOn(new RunState($now + 1000 * $request->leadIn, $request->id, speed: $request->speed), -1);
-        $run = $this->once->store($find, function () use ($request, $user, $plan, $content, $programme, $now, $state): Run {
-            $run = new Run($request->id, $plan, $plan?->name() ?? 'Round timer', $content, $state, $programme->lengthMs, $this->accounts->managed($user), $now);
+        $state = ClockCommands::of($programme)->goingOn(
+            new RunState($now + 1000 * $request->leadIn, $request->id, speed: $request->speed),
+            -1,
+        );
+        $run = $this->once->store($find, function () use (
+            $request,
+            $user,
+            $plan,
+            $content,
+            $programme,
+            $now,
+            $state,
+        ): Run {
+            $run = new Run(
+                $request->id,
+                $plan,
+                $plan?->name() ?? 'Round timer',
+                $content,
+                $state,
+                $programme->lengthMs,
+                $this->accounts->managed($user),
+                $now,
+            );
             $this->entities->persist($run);
             $this->entities->flush();
             $this->programmes->keep($run, $programme);
-            $this->walls->show($run, $request->walls ?? array_map(static fn (Wall $wall): int => $wall->id(), $this->walls->all()));
+            $this->walls->show(
+                $run,
+                $request->walls ?? array_map(static fn (Wall $wall): int => $wall->id(), $this->walls->all()),
+            );
             $this->audit->add($user->id(), 'run.started', \sprintf('started “%s”', $run->name()), 'run/'.$run->id());
 
             return $run;
@@ -208,7 +234,10 @@ final readonly class RunControl
         $programme = null === $amendment ? null : $this->amend($run, [...$amendments, $amendment]);
         $state = $change->state;
         if (null !== $programme) {
-            $state = ClockCommands::of($programme)->goingOn($state, $state->stands($now) ? $state->position($now) - 1 : $state->position($now));
+            $state = ClockCommands::of($programme)->goingOn(
+                $state,
+                $state->stands($now) ? $state->position($now) - 1 : $state->position($now),
+            );
         }
         $run->become($state);
         $this->entities->persist(new GivenCommand(
@@ -241,17 +270,31 @@ final readonly class RunControl
                 ->after($run->state(), new RunCommand($request->id, $request->kind, $request->toMs), $now);
         }
         $programme = $this->programmes->build($run->content(), $amendments);
-        $with = null === $request->chain ? null : StoredAmendment::combination($request->chain, $programme->plan, id: $request->combinationId)
+        $with = null === $request->chain ? null : StoredAmendment::combination(
+            $request->chain,
+            $programme->plan,
+            id: $request->combinationId,
+        )
             ?? throw new Invalid(\sprintf('“%s” cannot be read in the numbers of this session.', $request->chain));
 
-        return (new Commands($programme))->after($run->state(), new RunCommand($request->id, $request->kind, $request->toMs, $request->track, $request->combination, $with), $now);
+        return (new Commands($programme))->after(
+            $run->state(),
+            new RunCommand($request->id, $request->kind, $request->toMs, $request->track, $request->combination, $with),
+            $now,
+        );
     }
 
     /** @param non-empty-list<StoredAmendment> $amendments the new one among them */
     private function amend(Run $run, array $amendments): Programme
     {
         if ($run->programme() >= self::MAX_VERSIONS) {
-            throw new Conflict('not-now', \sprintf('This session was changed %d times, which is as often as one can be. End it and start another.', self::MAX_VERSIONS));
+            throw new Conflict(
+                'not-now',
+                \sprintf(
+                    'This session was changed %d times, which is as often as one can be. End it and start another.',
+                    self::MAX_VERSIONS,
+                ),
+            );
         }
         $programme = $this->programmes->build($run->content(), $amendments);
         $run->amended($programme->lengthMs);

@@ -27,7 +27,10 @@ final readonly class RunController
         $now = $this->runs->now();
         $row = static fn (RunView $run): array => $run->toArray($now);
 
-        return new JsonResponse(['running' => array_map($row, $this->control->running()), 'ended' => array_map($row, $this->runs->ended())]);
+        return new JsonResponse([
+            'running' => array_map($row, $this->control->running()),
+            'ended' => array_map($row, $this->runs->ended()),
+        ]);
     }
 
     #[Route('', methods: 'POST')]

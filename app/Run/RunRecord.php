@@ -21,8 +21,12 @@ final readonly class RunRecord
     /** Most cues that are kept of one session: a day of calls, gone through many times. */
     private const MOST_SHOWN = 50_000;
 
-    public function __construct(private EntityManagerInterface $entities, private Runs $runs, private Programmes $programmes, private RunControl $control)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Runs $runs,
+        private Programmes $programmes,
+        private RunControl $control,
+    ) {
     }
 
     /**
@@ -37,7 +41,11 @@ final readonly class RunRecord
             throw new NotFound('This screen has not shown that session.');
         }
         // Held, since several walls report the same cues at the same moment.
-        $new = $this->entities->wrapInTransaction(fn (): int => $this->store($this->runs->hold($request->run), $request, $wall));
+        $new = $this->entities->wrapInTransaction(fn (): int => $this->store(
+            $this->runs->hold($request->run),
+            $request,
+            $wall,
+        ));
         $view = $this->runs->view($request->run);
         if ($new > 0 && null !== $view->endedMs) {
             $this->control->observed($view);
@@ -57,7 +65,10 @@ final readonly class RunRecord
         $changes = array_filter($commands, static fn (GivenCommand $command): bool => null !== $command->amendment());
         // Which programme was played when it was shown: each change of it made the next.
         $cue = static function (ShownRow $row) use ($cues, $changes): array {
-            $version = 1 + \count(array_filter($changes, static fn (GivenCommand $change): bool => $change->givenMs() <= $row->shownMs));
+            $version = 1 + \count(array_filter(
+                $changes,
+                static fn (GivenCommand $change): bool => $change->givenMs() <= $row->shownMs,
+            ));
             while ($version > 1 && !isset($cues[$version][$row->cue])) {
                 --$version;
             }
@@ -109,7 +120,10 @@ final readonly class RunRecord
         $cues = $this->programmes->cues($run->id());
         $known = $this->runs->shownOf($run, array_column($request->shown, 'cue'));
         $passages = array_fill_keys($this->runs->passages($run), true);
-        [$from, $to] = [$run->startedMs() - self::CLOCK_ERROR_MS, ($run->endedMs() ?? $this->runs->now()) + self::CLOCK_ERROR_MS];
+        [$from, $to] = [
+            $run->startedMs() - self::CLOCK_ERROR_MS,
+            ($run->endedMs() ?? $this->runs->now()) + self::CLOCK_ERROR_MS,
+        ];
         $new = 0;
         foreach ($request->shown as $one) {
             $key = $one['passage'].' '.$one['cue'];

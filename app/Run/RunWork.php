@@ -18,8 +18,11 @@ final readonly class RunWork
     /** ms after its end at which a session counts as ended, though nobody said so */
     private const GRACE = 600_000;
 
-    public function __construct(private EntityManagerInterface $entities, private Runs $runs, private Programmes $programmes)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Runs $runs,
+        private Programmes $programmes,
+    ) {
     }
 
     /**
@@ -56,7 +59,12 @@ final readonly class RunWork
         $coverage = $this->coverage($view)->atMost($elapsedMs);
         $course = null === $view->plan ? null : $this->entities->find(Plan::class, $view->plan)?->course();
 
-        return new EndedRun($view, $course?->id(), DrilledCounter::of($programme, $coverage), DrilledCounter::workMs($programme, $coverage));
+        return new EndedRun(
+            $view,
+            $course?->id(),
+            DrilledCounter::of($programme, $coverage),
+            DrilledCounter::workMs($programme, $coverage),
+        );
     }
 
     private function coverage(RunView $run): Coverage
@@ -64,7 +72,14 @@ final readonly class RunWork
         $shown = $this->runs->shown($run->id);
         if ([] !== $shown) {
             return Coverage::ofShown(
-                array_map(static fn (ShownRow $row): array => ['passage' => $row->passage, 'cueMs' => $row->cueMs(), 'shownMs' => $row->shownMs], $shown),
+                array_map(
+                    static fn (ShownRow $row): array => [
+                        'passage' => $row->passage,
+                        'cueMs' => $row->cueMs(),
+                        'shownMs' => $row->shownMs,
+                    ],
+                    $shown,
+                ),
                 array_map(ShownRow::momentOf(...), array_keys($this->programmes->cues($run->id))),
                 $run->lengthMs,
                 $run->endedMs ?? \PHP_INT_MAX,

@@ -94,7 +94,11 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<CommandTarget> $commands */
         $commands = $this->getEntityManager()
-            ->createQuery(\sprintf('SELECT NEW %s(c.key, c.kind, c.target) FROM %s c WHERE c.run = :run AND (c.revision > :revision OR c.key = :key)', CommandTarget::class, GivenCommand::class))
+            ->createQuery(\sprintf(
+                'SELECT NEW %s(c.key, c.kind, c.target) FROM %s c WHERE c.run = :run AND (c.revision > :revision OR c.key = :key)',
+                CommandTarget::class,
+                GivenCommand::class,
+            ))
             ->setParameter('run', $run)->setParameter('revision', $revision)->setParameter('key', $key)->getResult();
 
         return array_column($commands, null, 'key');
@@ -137,7 +141,11 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<ShownRow> $shown */
         $shown = $this->getEntityManager()
-            ->createQuery(\sprintf('SELECT NEW %s(s.passage, s.cue, s.shownMs, w.name) FROM %s s LEFT JOIN s.wall w WHERE s.run = :run ORDER BY s.shownMs, s.cue', ShownRow::class, ShownCue::class))
+            ->createQuery(\sprintf(
+                'SELECT NEW %s(s.passage, s.cue, s.shownMs, w.name) FROM %s s LEFT JOIN s.wall w WHERE s.run = :run ORDER BY s.shownMs, s.cue',
+                ShownRow::class,
+                ShownCue::class,
+            ))
             ->setParameter('run', $run)->getResult();
 
         return $shown;
@@ -160,7 +168,10 @@ final class Runs extends ServiceEntityRepository implements HasQuota
             ->createQuery('SELECT s.passage, s.cue FROM '.ShownCue::class.' s WHERE s.run = :run AND s.cue IN (:cues)')
             ->setParameter('run', $run)->setParameter('cues', $cues)->getResult();
 
-        return array_fill_keys(array_map(static fn (array $row): string => $row['passage'].' '.$row['cue'], $rows), true);
+        return array_fill_keys(
+            array_map(static fn (array $row): string => $row['passage'].' '.$row['cue'], $rows),
+            true,
+        );
     }
 
     /** @return list<string> the passages of which something was shown, and those that a command began */

@@ -26,8 +26,15 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/screens/{key<[0-9a-f]{32}>}')]
 final readonly class ScreenController
 {
-    public function __construct(private Runs $runs, private RunControl $control, private RunRecord $record, private Walls $walls, private Programmes $programmes, private GymSettings $gym, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private Runs $runs,
+        private RunControl $control,
+        private RunRecord $record,
+        private Walls $walls,
+        private Programmes $programmes,
+        private GymSettings $gym,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('', methods: 'GET')]
@@ -58,7 +65,10 @@ final readonly class ScreenController
         $document = $this->programmes->document($run, $version);
         $named = null === $numbering ? null : $this->numberings->all()[$numbering][0] ?? throw new NotFound('There is no such numbering. It may have been archived.');
 
-        return new JsonResponse(null === $named ? $document : [...$document, 'chains' => $this->record->chainsIn($run, $version, $named)]);
+        return new JsonResponse(null === $named ? $document : [
+            ...$document,
+            'chains' => $this->record->chainsIn($run, $version, $named),
+        ]);
     }
 
     #[Route('/clips/{run<\d{1,9}>}/{version<\d{1,9}>}/{digest<[0-9a-f]{32}>}', methods: 'GET')]
@@ -68,7 +78,11 @@ final readonly class ScreenController
         try {
             $sound = $this->programmes->clip($run, $version, $digest) ?? throw new NotFound('Nothing of this session is said so.');
         } catch (\RuntimeException $failed) {
-            throw $failed instanceof Refused ? $failed : new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
+            throw $failed instanceof Refused ? $failed : new ApiProblem(
+                503,
+                'no-voice',
+                'The voice is not to be had for the moment.',
+            );
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);

@@ -67,15 +67,29 @@ final readonly class StoredAmendment
         return match ($this->kind) {
             AmendmentKind::Longer => Amendment::longer($place, $this->at, $this->seconds),
             AmendmentKind::Again => Amendment::again($place),
-            AmendmentKind::Swap => null === $with ? null : Amendment::swap($place, $this->track, $this->combination, $with),
+            AmendmentKind::Swap => null === $with ? null : Amendment::swap(
+                $place,
+                $this->track,
+                $this->combination,
+                $with,
+            ),
         };
     }
 
     /** A chain in the numbers of a plan; null when it cannot be read. */
-    public static function combination(string $text, SessionPlan $plan, ?string $name = null, ?int $id = null): ?PlannedCombination
-    {
+    public static function combination(
+        string $text,
+        SessionPlan $plan,
+        ?string $name = null,
+        ?int $id = null,
+    ): ?PlannedCombination {
         $chain = Reader::builtIn()->read($text, $plan->numbering, Stance::Orthodox)->chain;
 
-        return null === $chain ? null : new PlannedCombination($text, new ChainInStance($chain, Stance::Orthodox), $name, $id);
+        return null === $chain ? null : new PlannedCombination(
+            $text,
+            new ChainInStance($chain, Stance::Orthodox),
+            $name,
+            $id,
+        );
     }
 }

@@ -183,7 +183,13 @@ final readonly class ClauseCompiler implements ClauseVisitor
             $authors = $this->accounts->named($clause->value);
             $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
 
-            return self::trait(['c.author_id '.$among($authors), $authors], [$among($authors), array_map(static fn (int $id): string => IndexTerms::trait('author', $id), $authors)]);
+            return self::trait(
+                ['c.author_id '.$among($authors), $authors],
+                [
+                    $among($authors),
+                    array_map(static fn (int $id): string => IndexTerms::trait('author', $id), $authors),
+                ],
+            );
         }
 
         return new Criterion(match ($clause->name) {

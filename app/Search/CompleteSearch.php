@@ -26,7 +26,11 @@ final readonly class CompleteSearch
     {
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         if (!$search->isUnderstood()) {
-            throw new Invalid('This search is not understood, so nothing was made of it. '.$search->problems[0]->message, ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)], type: 'unreadable-search');
+            throw new Invalid(
+                'This search is not understood, so nothing was made of it. '.$search->problems[0]->message,
+                ['problems' => array_map(static fn ($problem): array => (array) $problem, $search->problems)],
+                type: 'unreadable-search',
+            );
         }
 
         return $this->query->all($search->clauses, $list);

@@ -47,7 +47,12 @@ final class SavedViews extends ServiceEntityRepository
         } elseif ($this->count(['owner' => $user->id()]) >= self::MOST) {
             throw new Conflict('too-many-views', \sprintf('You keep %d views already. Remove one first.', self::MOST));
         } else {
-            $this->getEntityManager()->persist(new SavedView($name, $request->address, $this->accounts->managed($user), $request->shared));
+            $this->getEntityManager()->persist(new SavedView(
+                $name,
+                $request->address,
+                $this->accounts->managed($user),
+                $request->shared,
+            ));
         }
         $this->getEntityManager()->flush();
     }

@@ -11,6 +11,7 @@ use Periplus\App\Gym\Gym;
 use Periplus\App\Gym\Gyms;
 use Periplus\App\Http\IfMatch;
 use Periplus\App\Http\PlainText;
+use Periplus\App\Store\Versions;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -22,7 +23,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/api/gym')]
 final readonly class SettingsController
 {
-    public function __construct(private Gyms $gyms, private EntityManagerInterface $entities, private AuditLog $audit)
+    public function __construct(private Gyms $gyms, private Versions $versions, private EntityManagerInterface $entities, private AuditLog $audit)
     {
     }
 
@@ -40,18 +41,18 @@ final readonly class SettingsController
         #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $gym = $this->gyms->getVersion(IfMatch::version($http));
-        $name = PlainText::line($request->name);
-        $changes = array_filter([
-            $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
-            $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
-            $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
-        ], static fn (string $change): bool => '' !== $change);
-        $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
-        if ([] !== $changes) {
-            $this->audit->add($user->id(), 'gym.changed', 'changed '.implode(', ', $changes), 'gym');
-        }
-        $this->entities->flush();
+        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (Gym $gym) use ($request, $user): void {
+            $name = PlainText::line($request->name);
+            $changes = array_filter([
+                $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
+                $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
+                $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
+            ], static fn (string $change): bool => '' !== $change);
+            $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
+            if ([] !== $changes) {
+                $this->audit->add($user->id(), 'gym.changed', 'changed '.implode(', ', $changes), 'gym');
+            }
+        });
 
         return $this->response($gym);
     }
@@ -63,10 +64,10 @@ final readonly class SettingsController
         #[MapRequestPayload(acceptFormat: 'json')] TrainingRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $gym = $this->gyms->getVersion(IfMatch::version($http));
-        $gym->train($request->training());
-        $this->audit->add($user->id(), 'gym.training', 'changed what the gym trains', 'gym');
-        $this->entities->flush();
+        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (Gym $gym) use ($request, $user): void {
+            $gym->train($request->training());
+            $this->audit->add($user->id(), 'gym.training', 'changed what the gym trains', 'gym');
+        });
 
         return $this->response($gym);
     }

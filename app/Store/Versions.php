@@ -22,18 +22,19 @@ final readonly class Versions
      * @param class-string<T> $class
      * @param string $missing what is said when it is not there
      * @param \Closure(T): mixed $change what belongs into the same transaction, such as the audit log, is done here as well
+     * @param (\Closure(T): Refused)|null $refuse says more than that it was changed since
      *
      * @return T as it is stored then
      *
      * @throws NotFound
      * @throws ChangedMeanwhile
      */
-    public function change(string $class, int|string $id, int $basedOn, string $missing, \Closure $change): Versioned
+    public function change(string $class, int|string $id, int $basedOn, string $missing, \Closure $change, ?\Closure $refuse = null): Versioned
     {
-        return $this->entities->wrapInTransaction(function () use ($class, $id, $basedOn, $missing, $change): Versioned {
+        return $this->entities->wrapInTransaction(function () use ($class, $id, $basedOn, $missing, $change, $refuse): Versioned {
             $entity = $this->hold($class, $id) ?? throw new NotFound($missing);
             if ($entity->version() !== $basedOn) {
-                throw new ChangedMeanwhile($entity->changedMeanwhile());
+                throw null === $refuse ? new ChangedMeanwhile($entity->changedMeanwhile()) : $refuse($entity);
             }
             $change($entity);
             $this->entities->flush();

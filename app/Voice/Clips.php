@@ -123,7 +123,15 @@ final class Clips extends ServiceEntityRepository implements HasQuota
             throw new Invalid($wrong->getMessage(), type: 'not-a-clip');
         }
         if ($wave->rate < 8000 || $wave->rate > 48_000 || $wave->ms() > self::LONGEST || $wave->ms() < 50) {
-            throw new Invalid(\sprintf('A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.', self::LONGEST / 1000, $wave->ms() / 1000, $wave->rate / 1000), type: 'not-a-clip');
+            throw new Invalid(
+                \sprintf(
+                    'A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.',
+                    self::LONGEST / 1000,
+                    $wave->ms() / 1000,
+                    $wave->rate / 1000,
+                ),
+                type: 'not-a-clip',
+            );
         }
         $sound = $wave->trimmed()->bytes();
         $by = $this->accounts->managed($user);

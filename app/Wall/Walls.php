@@ -23,8 +23,12 @@ final class Walls extends ServiceEntityRepository
 {
     private const MOST = 50;
 
-    public function __construct(ManagerRegistry $registry, private readonly Accounts $accounts, private readonly AuditLog $audit, private readonly ClockInterface $clock)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly Accounts $accounts,
+        private readonly AuditLog $audit,
+        private readonly ClockInterface $clock,
+    ) {
         parent::__construct($registry, Wall::class);
     }
 
@@ -60,9 +64,17 @@ final class Walls extends ServiceEntityRepository
     public function create(WallRequest $request, User $editor): Wall
     {
         if (\count($this->all()) >= self::MOST) {
-            throw new Conflict('too-many', \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MOST));
+            throw new Conflict(
+                'too-many',
+                \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MOST),
+            );
         }
-        $wall = new Wall(trim($request->name), $request->hasKeys, $this->accounts->managed($editor), $this->clock->now());
+        $wall = new Wall(
+            trim($request->name),
+            $request->hasKeys,
+            $this->accounts->managed($editor),
+            $this->clock->now(),
+        );
         $this->getEntityManager()->persist($wall);
         $this->getEntityManager()->flush();
         $this->record($wall, $editor, 'wall.created', 'added');

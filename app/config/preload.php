@@ -10,7 +10,16 @@ if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContaine
     require $preload;
     foreach ([
         '/core',
-        ...array_map(static fn (string $path): string => substr($path, strlen($root)), array_filter((array) glob($root.'/app/{Account,Advice,Audit,Card,Combination,Course,Exchange,Gym,HouseRules,Logbook,Measure,Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Voice,Wall}', \GLOB_BRACE), is_string(...))),
+        ...array_map(
+            static fn (string $path): string => substr($path, strlen($root)),
+            array_filter(
+                (array) glob(
+                    $root.'/app/{Account,Advice,Audit,Card,Combination,Course,Exchange,Gym,HouseRules,Logbook,Measure,Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Voice,Wall}',
+                    \GLOB_BRACE,
+                ),
+                is_string(...),
+            ),
+        ),
         '/vendor/doctrine/collections/src',
         '/vendor/doctrine/dbal/src/Types',
         '/vendor/doctrine/orm/src/Internal',

@@ -170,7 +170,19 @@ final class HouseRulesTest extends ApiTestCase
             $this->save('Number '.$at, $chain.' exit');
         }
         $connection = self::service(Connection::class);
-        $process = static fn (): RulePreviews => new RulePreviews(self::service(EntityManagerInterface::class), self::service(PreviewResults::class), self::service(CombinationTable::class), self::service(SearchIndex::class), self::service(GymHouseRules::class), self::service(Versions::class), self::service(LibraryLock::class), self::service(Accounts::class), self::service(AuditLog::class), new NativeClock(), 3);
+        $process = static fn (): RulePreviews => new RulePreviews(
+            self::service(EntityManagerInterface::class),
+            self::service(PreviewResults::class),
+            self::service(CombinationTable::class),
+            self::service(SearchIndex::class),
+            self::service(GymHouseRules::class),
+            self::service(Versions::class),
+            self::service(LibraryLock::class),
+            self::service(Accounts::class),
+            self::service(AuditLog::class),
+            new NativeClock(),
+            3,
+        );
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot));
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
@@ -178,16 +190,31 @@ final class HouseRulesTest extends ApiTestCase
         $steps = [];
         do {
             $again = $process()->start($rules, (int) $head);
-            self::assertSame([$preview->id(), $preview->done()], [$again->id(), $again->done()], 'Asked for anew it goes on.');
+            self::assertSame(
+                [$preview->id(), $preview->done()],
+                [$again->id(), $again->done()],
+                'Asked for anew it goes on.',
+            );
             $preview = $process()->advance($preview->id(), 0.0);
             $steps[] = $preview->done();
         } while (RulePreviewState::Running === $preview->state());
 
         self::assertSame([3, 6, 7], $steps);
-        self::assertNotSame($preview->id(), $process()->start($rules, (int) $head)->id(), 'What is done is not gone on with.');
-        self::assertSame(0, $process()->start(BuiltInHouseRules::named('kickboxing'), (int) $head)->done(), 'Another change is another pass.');
+        self::assertNotSame(
+            $preview->id(),
+            $process()->start($rules, (int) $head)->id(),
+            'What is done is not gone on with.',
+        );
+        self::assertSame(
+            0,
+            $process()->start(BuiltInHouseRules::named('kickboxing'), (int) $head)->done(),
+            'Another change is another pass.',
+        );
         $preview = $process()->advance($process()->start($rules, (int) $head)->id(), 5.0);
-        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 4]], $process()->changes($preview)['changes']);
+        self::assertSame(
+            [['from' => 'reload', 'to' => 'flows', 'count' => 4]],
+            $process()->changes($preview)['changes'],
+        );
     }
 
     /** @param array<string, array<string, mixed>> $change */

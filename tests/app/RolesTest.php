@@ -204,7 +204,16 @@ final class RolesTest extends ApiTestCase
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->signIn('coach');
-        $proposal = $this->ask('POST', '/api/proposals', ['kind' => 'change', 'combination' => $id, 'basedOn' => 1, 'content' => self::combination(['text' => '1 2 3b 2 exit'])])->id();
+        $proposal = $this->ask(
+            'POST',
+            '/api/proposals',
+            [
+                'kind' => 'change',
+                'combination' => $id,
+                'basedOn' => 1,
+                'content' => self::combination(['text' => '1 2 3b 2 exit']),
+            ],
+        )->id();
         // Made once; what a request does is taken back after it.
         $connection = self::service(Connection::class);
         $connection->executeStatement('SAVEPOINT fixtures');

@@ -76,7 +76,11 @@ final class RunTest extends ApiTestCase
         $state = $this->press($id, 'jump', 1, 'press-0001', ['toMs' => 50_000])->body['state'] ?? null;
         self::assertIsArray($state);
         self::assertSame(60_000, $state['holdMs'] ?? null);
-        self::assertSame(409, $this->press($id, 'jump', 2, 'press-0002', ['toMs' => 180_001])->status, 'It lasts 180 s.');
+        self::assertSame(
+            409,
+            $this->press($id, 'jump', 2, 'press-0002', ['toMs' => 180_001])->status,
+            'It lasts 180 s.',
+        );
         self::assertSame(200, $this->press($id, 'pause', 2, 'press-0003')->status);
     }
 

@@ -21,17 +21,26 @@ final class StoreTest extends ApiTestCase
         $migrations = glob(__DIR__.'/../../app/Migrations/*.php');
 
         self::assertSame('', self::console('doctrine:schema:validate', '--quiet'));
-        self::assertStringContainsString('No changes detected', self::console('doctrine:migrations:diff', '--allow-empty-diff'));
+        self::assertStringContainsString(
+            'No changes detected',
+            self::console('doctrine:migrations:diff', '--allow-empty-diff'),
+        );
         self::assertSame($migrations, glob(__DIR__.'/../../app/Migrations/*.php'));
     }
 
     public function testEveryTableHasAnEntity(): void
     {
-        $entities = array_map(static fn ($entity): string => $entity->getTableName(), self::service(EntityManagerInterface::class)->getMetadataFactory()->getAllMetadata());
+        $entities = array_map(
+            static fn ($entity): string => $entity->getTableName(),
+            self::service(EntityManagerInterface::class)->getMetadataFactory()->getAllMetadata(),
+        );
         // A join table, and those of the framework's own components.
         $others = ['wall_run', 'session', 'doctrine_migration_versions'];
 
-        self::assertEqualsCanonicalizing([...$entities, ...$others], self::service(Connection::class)->fetchFirstColumn('SHOW TABLES'));
+        self::assertEqualsCanonicalizing(
+            [...$entities, ...$others],
+            self::service(Connection::class)->fetchFirstColumn('SHOW TABLES'),
+        );
     }
 
     /** A list that grows asks no more: nothing is read row by row. */
@@ -79,17 +88,56 @@ final class StoreTest extends ApiTestCase
     {
         // Of two coaches, so that one who is read for each row is read more than once.
         $this->signIn(0 === $at % 2 ? 'head' : 'second');
-        $combination = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2']))->id();
-        $this->ask('PUT', '/api/combinations/'.$combination, self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2 3']), ['If-Match' => '"1"']);
-        $plan = $this->ask('POST', '/api/plans', ['name' => 'Plan '.$at, 'content' => PlanTest::content(), 'course' => $course, 'startsAt' => '2026-11-0'.(1 + $at).'T18:30'])->id();
+        $combination = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2']),
+        )->id();
+        $this->ask(
+            'PUT',
+            '/api/combinations/'.$combination,
+            self::combination(['name' => 'Number '.$at, 'text' => str_repeat('1 ', 1 + $at).'2 3']),
+            ['If-Match' => '"1"'],
+        );
+        $plan = $this->ask(
+            'POST',
+            '/api/plans',
+            [
+                'name' => 'Plan '.$at,
+                'content' => PlanTest::content(),
+                'course' => $course,
+                'startsAt' => '2026-11-0'.(1 + $at).'T18:30',
+            ],
+        )->id();
         $this->ask('POST', '/api/walls', ['name' => 'Wall '.$at]);
         $this->ask('POST', '/api/cards', ['name' => 'Card '.$at, 'combinations' => [$combination]]);
         $this->ask('POST', '/api/views', ['name' => 'View '.$at, 'address' => 'q=liver']);
         $this->ask('POST', '/api/invitations', ['role' => 'coach']);
-        $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Idea '.$at, 'text' => str_repeat('2 ', 2 + $at).'3']), 'remark' => 'Look.']);
+        $this->ask(
+            'POST',
+            '/api/proposals',
+            [
+                'kind' => 'new',
+                'content' => self::combination(['name' => 'Idea '.$at, 'text' => str_repeat('2 ', 2 + $at).'3']),
+                'remark' => 'Look.',
+            ],
+        );
         $this->ask('POST', '/api/runs', ['id' => 'start-000'.$at, 'timer' => ['rounds' => 2]]);
-        $this->ask('POST', '/api/logbook/entries', ['id' => 'entry-000'.$at, 'day' => '2026-11-0'.(1 + $at), 'course' => $course, 'combinations' => [['combination' => $combination, 'minutes' => 5]]]);
-        $import = $this->ask('POST', '/api/imports', ['format' => 'text', 'content' => str_repeat("1 2 3 2 # A\n", 1 + $at)])->id();
+        $this->ask(
+            'POST',
+            '/api/logbook/entries',
+            [
+                'id' => 'entry-000'.$at,
+                'day' => '2026-11-0'.(1 + $at),
+                'course' => $course,
+                'combinations' => [['combination' => $combination, 'minutes' => 5]],
+            ],
+        );
+        $import = $this->ask(
+            'POST',
+            '/api/imports',
+            ['format' => 'text', 'content' => str_repeat("1 2 3 2 # A\n", 1 + $at)],
+        )->id();
         $this->ask('POST', "/api/imports/$import/advance");
 
         return ['combination' => $combination, 'plan' => $plan, 'import' => $import];
@@ -103,12 +151,33 @@ final class StoreTest extends ApiTestCase
     private function counts(array $of): array
     {
         $counts = [];
-        foreach (['/api/combinations', '/api/plans', '/api/courses', '/api/walls', '/api/cards', '/api/views', '/api/invitations', '/api/coaches', '/api/proposals', '/api/runs', '/api/logbook/entries', '/api/audit-log', '/api/reports/drilled', '/api/numberings', '/api/house-rules', '/api/combinations/'.$of['combination'].'/versions', '/api/plans/'.$of['plan'].'/versions'] as $path) {
+        foreach ([
+            '/api/combinations',
+            '/api/plans',
+            '/api/courses',
+            '/api/walls',
+            '/api/cards',
+            '/api/views',
+            '/api/invitations',
+            '/api/coaches',
+            '/api/proposals',
+            '/api/runs',
+            '/api/logbook/entries',
+            '/api/audit-log',
+            '/api/reports/drilled',
+            '/api/numberings',
+            '/api/house-rules',
+            '/api/combinations/'.$of['combination'].'/versions',
+            '/api/plans/'.$of['plan'].'/versions',
+        ] as $path) {
             // Copies of what was read in the last moments would be told apart from what is read now.
             $this->ask('GET', $path);
             $before = $this->questions();
             self::assertSame(200, $this->ask('GET', $path)->status, $path);
-            $counts[strtr($path, [(string) $of['combination'] => '1', (string) $of['plan'] => '1'])] = $this->questions() - $before - 1;
+            $counts[strtr(
+                $path,
+                [(string) $of['combination'] => '1', (string) $of['plan'] => '1'],
+            )] = $this->questions() - $before - 1;
         }
 
         return $counts;
@@ -116,7 +185,10 @@ final class StoreTest extends ApiTestCase
 
     private static function console(string ...$arguments): string
     {
-        $process = new Process([\PHP_BINARY, __DIR__.'/../../app/Console/main.php', ...$arguments, '--no-interaction'], env: ['APP_DEBUG' => '0']);
+        $process = new Process(
+            [\PHP_BINARY, __DIR__.'/../../app/Console/main.php', ...$arguments, '--no-interaction'],
+            env: ['APP_DEBUG' => '0'],
+        );
         $process->run();
 
         return $process->getOutput().(0 === $process->getExitCode() ? '' : $process->getErrorOutput());

@@ -30,6 +30,9 @@ final class MappedProperties implements ReadWritePropertiesExtension
     {
         $class = $property->getDeclaringClass()->getNativeReflection();
 
-        return $class->hasProperty($name) && [] !== $class->getProperty($name)->getAttributes(MappingAttribute::class, \ReflectionAttribute::IS_INSTANCEOF);
+        return $class->hasProperty($name) && [] !== $class->getProperty($name)->getAttributes(
+            MappingAttribute::class,
+            \ReflectionAttribute::IS_INSTANCEOF,
+        );
     }
 }

@@ -1,4 +1,11 @@
-import { type Browser, type BrowserContextOptions, test as base, expect, type Page } from "@playwright/test";
+import {
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  test as base,
+  expect,
+  type Page,
+} from "@playwright/test";
 import { HEAD_COACH } from "./coaches";
 import { OtherGym } from "./other-gym";
 
@@ -52,12 +59,26 @@ export const test = base.extend<{ quietConsole: undefined }, { gym: OtherGym }>(
 
 export { expect };
 
+/** Sessions of this worker by account: a password costs half a second of a processor each time. */
+const sessions = new Map<string, Awaited<ReturnType<BrowserContext["cookies"]>>>();
+
+/** Signs in, or goes on with the session of an earlier test as long as it is good; what is about signing in fills in the form itself. */
 export async function signIn(page: Page, coach: { email: string; password: string; name: string }): Promise<void> {
+  const known = sessions.get(coach.email);
+  const signedIn = page.getByText(coach.name);
+  await page.context().addCookies(known ?? []);
   await page.goto("/");
+  if (known) {
+    await expect(signedIn.or(page.getByLabel("E-mail")).first()).toBeVisible();
+    if (await signedIn.isVisible()) {
+      return;
+    }
+  }
   await page.getByLabel("E-mail").fill(coach.email);
   await page.getByLabel("Password", { exact: true }).fill(coach.password);
   await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByText(coach.name)).toBeVisible();
+  await expect(signedIn).toBeVisible();
+  sessions.set(coach.email, await page.context().cookies());
 }
 
 export async function signOut(page: Page): Promise<void> {

@@ -34,7 +34,10 @@ final readonly class ClockCommands
 
         return match ($command->kind) {
             CommandKind::Pause => new RunChange(null === $state->pausedMs ? $state->paused($now) : $state, ''),
-            CommandKind::Resume => new RunChange($state->stands($now) ? $this->goingOn($state->resumed($now), $state->position($now)) : $state, ''),
+            CommandKind::Resume => new RunChange(
+                $state->stands($now) ? $this->goingOn($state->resumed($now), $state->position($now)) : $state,
+                '',
+            ),
             CommandKind::Jump => $this->jump($state, $command, $now),
             CommandKind::End => new RunChange($state->ended($now), ''),
             default => throw new \LogicException('This changes the programme: '.$command->kind->value),
@@ -57,7 +60,11 @@ final readonly class ClockCommands
     {
         $to = $command->toMs ?? throw new CommandRefused('Say where to jump.');
         if ($to < 0 || $to > $this->lengthMs) {
-            throw new CommandRefused(\sprintf('The session lasts %d s; %d s is not in it.', intdiv($this->lengthMs, 1000), intdiv($to, 1000)));
+            throw new CommandRefused(\sprintf(
+                'The session lasts %d s; %d s is not in it.',
+                intdiv($this->lengthMs, 1000),
+                intdiv($to, 1000),
+            ));
         }
 
         // Where the clock waits it waits again, but not before it has got there.
