@@ -71,6 +71,8 @@ export async function signIn(page: Page, coach: { email: string; password: strin
   if (known) {
     await expect(signedIn.or(page.getByLabel("E-mail")).first()).toBeVisible();
     if (await signedIn.isVisible()) {
+      // Keys are heard once the first screen stands there.
+      await expect(page.locator("h1").first()).toBeVisible();
       return;
     }
   }
