@@ -12,7 +12,7 @@ use Periplus\Core\Technique\Stance;
 
 /**
  * Reads and writes rows of the table combination past the mapper, for lists and for much at once; a single combination is
- * written through {@see Library}, and chains are read for comparing them through {@see ChainTable}. Nobody else asks the table.
+ * written through {@see Library}, and chains are read for comparing them through {@see ChainTable}.
  * A condition is SQL on its row, which is called c, and the values in it.
  *
  * @phpstan-type Condition array{string, list<mixed>}

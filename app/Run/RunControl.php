@@ -189,10 +189,9 @@ final readonly class RunControl
     /** Tells whoever observes sessions that one has ended, or that more is known of it. */
     public function observed(RunView $ended): void
     {
-        $with = $this->work->of($ended);
         foreach ($this->observers as $observer) {
             try {
-                $observer->ended($with);
+                $observer->ended($this->work->of($ended));
             } catch (\Exception $failed) {
                 // It spoils nothing here: whoever observes looks for what it missed.
                 $this->registry->resetManager();
