@@ -22,6 +22,7 @@ for (const [name, device] of [
     await key(/^feint/).tap();
     await expect(entry(page)).toHaveValue("1 2 2 (3)");
     await key(/^take away/).tap();
+    await expect(entry(page)).toHaveValue("1 2 2");
     await key(/^hard/).tap();
     await expect(entry(page)).toHaveValue("1 2 2!");
     await key(/^undo/).tap();

@@ -1,6 +1,8 @@
 import { entry, expect, HEAD_COACH, signIn, test, write } from "./gym";
 
-const chain = () => `1 2 ${"2 ".repeat(1 + (Date.now() % 12))}/ *${2 + (Math.floor(Date.now() / 100) % 11)} 3`;
+/** Another one each time, so that none is in the library already. */
+const chain = () =>
+  `1 2 ${Array.from({ length: 12 }, () => (Math.random() < 0.5 ? "1" : "2")).join(" ")} / *${2 + Math.floor(11 * Math.random())} 3`;
 
 test("without a network nothing stands under a chain that is about another, and a save waits and goes out once", async ({
   page,
