@@ -18,6 +18,7 @@ use Periplus\App\Store\Refused;
 use Periplus\App\Store\Versions;
 use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
+use Periplus\Core\HouseRules\HouseRules;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -150,10 +151,16 @@ final readonly class Library
         }
     }
 
-    /** Inside a transaction: the house rules cannot change until it is stored. */
-    public function checked(CombinationDraft $draft): CheckSummary
+    /**
+     * Inside a transaction: the house rules cannot change until it is stored.
+     *
+     * @param HouseRules|null $held its set, where many are stored in this transaction and it was held once
+     */
+    public function checked(CombinationDraft $draft, ?HouseRules $held = null): CheckSummary
     {
-        return CheckSummary::of($this->check->run($draft->inStance, new CheckOptions($this->rules->locked($draft->content->rules))));
+        $rules = $held ?? $this->rules->locked($draft->content->rules);
+
+        return CheckSummary::of($this->check->run($draft->inStance, new CheckOptions($rules)));
     }
 
     /** @param \Closure(Combination, User): ?CheckSummary $write gives the check of what is in use afterwards */

@@ -98,18 +98,6 @@ class ImportLine
         return $this->combinationVersion;
     }
 
-    public function judge(Judgement $judgement): void
-    {
-        $this->kind = $judgement->kind;
-        $this->message = $judgement->message;
-        $this->fingerprint = $judgement->fingerprint;
-        $this->combination = $judgement->combination;
-        $this->combinationVersion = $judgement->version;
-        if (null !== $judgement->content) {
-            $this->content = ['archived' => $judgement->archived, 'content' => $judgement->content->toArray()];
-        }
-    }
-
     public function leaveOut(): void
     {
         $this->kind = LineKind::LeftOut;

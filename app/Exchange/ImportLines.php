@@ -44,6 +44,26 @@ final readonly class ImportLines
         }
     }
 
+    /** @param array<int, Judgement> $judgements by line */
+    public function judge(int $import, array $judgements): void
+    {
+        $values = [];
+        foreach ($judgements as $line => $one) {
+            $content = null === $one->content ? null : json_encode($one->stored(), \JSON_THROW_ON_ERROR);
+            array_push($values, $import, $line, $one->kind->value, '', $content, $one->fingerprint, $one->message, $one->combination, $one->version);
+        }
+        if ([] === $values) {
+            return;
+        }
+        $this->connection->executeStatement(
+            'INSERT INTO import_line (import_id, line, kind, source, content, fingerprint, message, combination_id, combination_version) VALUES '
+            .implode(', ', array_fill(0, \count($judgements), '(?, ?, ?, ?, ?, ?, ?, ?, ?)'))
+            .' ON DUPLICATE KEY UPDATE kind = VALUES(kind), content = COALESCE(VALUES(content), content), fingerprint = VALUES(fingerprint),'
+            .' message = VALUES(message), combination_id = VALUES(combination_id), combination_version = VALUES(combination_version)',
+            $values,
+        );
+    }
+
     /** @param array<int, int> $combinations what new entries have become, by line */
     public function became(int $import, array $combinations): void
     {

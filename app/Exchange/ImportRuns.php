@@ -16,6 +16,7 @@ use Periplus\App\Combination\DraftReader;
 use Periplus\App\Combination\Library;
 use Periplus\App\Combination\NewCombination;
 use Periplus\App\Combination\VersionChange;
+use Periplus\App\HouseRules\GymHouseRules;
 use Periplus\App\Numbering\GymNumberings;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
@@ -40,6 +41,7 @@ final readonly class ImportRuns
         private Library $library,
         private BulkInserter $inserter,
         private CombinationTable $table,
+        private GymHouseRules $rules,
         private GymNumberings $numberings,
         private Accounts $accounts,
         private AuditLog $audit,
@@ -116,13 +118,13 @@ final readonly class ImportRuns
             if (ImportState::Ready !== $import->state()) {
                 throw new Conflict('not-ready', 'The file is not read to the end yet. Wait for it, then import.');
             }
-            [$new, $numbers, $changed] = [[], [], []];
+            [$new, $numbers, $changed, $held] = [[], [], [], []];
             foreach ($this->comingIn($import) as $line) {
                 $draft = $this->drafts->of($line->content() ?? throw new \LogicException('What comes in was read.'));
                 if (LineKind::Changed === $line->kind()) {
                     $changed[] = [$line, $draft];
                 } else {
-                    $new[] = new NewCombination($draft->content, $this->library->checked($draft), $line->isArchived());
+                    $new[] = new NewCombination($draft->content, $this->library->checked($draft, $held[$draft->content->rules] ??= $this->rules->locked($draft->content->rules)), $line->isArchived());
                     $numbers[] = $line->number();
                 }
             }
@@ -265,15 +267,11 @@ final readonly class ImportRuns
     /** @param list<ImportLine> $lines */
     private function judge(ImportRun $import, array $lines): void
     {
-        $entries = $byNumber = [];
+        $entries = [];
         foreach ($lines as $line) {
-            $byNumber[$line->number()] = $line;
             $entries[$line->number()] = $line->entry() ?? throw new \LogicException('What waits was not read.');
         }
-        foreach ($this->judge->judge($import->id(), $entries) as $number => $judgement) {
-            $byNumber[$number]->judge($judgement);
-            $this->entities->persist($byNumber[$number]);
-        }
+        $this->lines->judge($import->id(), $this->judge->judge($import->id(), $entries));
     }
 
     private static function edited(ImportLine $line, ImportOptions $options, LineRequest $request): ImportEntry

@@ -25,6 +25,14 @@ final readonly class Judgement
     ) {
     }
 
+    /** @return array{archived: bool, content: array<string, mixed>} for what was read */
+    public function stored(): array
+    {
+        $content = $this->content ?? throw new \LogicException('This entry was not read.');
+
+        return ['archived' => $this->archived, 'content' => $content->toArray()];
+    }
+
     public function saying(string $message): self
     {
         return new self(

@@ -238,7 +238,7 @@ final readonly class Reports
     /** @return list<array{week: string, workMs: int, sessions: int}> */
     private function byWeek(Period $period, ?int $course): array
     {
-        $known = $this->weeks->between($period->from, $period->to, $course);
+        $known = $this->weeks->between($period->from, $period->to, $course, false);
 
         return array_map(
             static fn (string $week): array => [

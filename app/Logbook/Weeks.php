@@ -63,19 +63,25 @@ final class Weeks extends ServiceEntityRepository
         }
     }
 
-    /** @return array<string, SessionSum> of those with a session, by their Monday, in order; all courses together when none is named */
-    public function between(string $from, string $to, ?int $course): array
+    /**
+     * @param bool $withFigures whether more is asked for than how many sessions there were and how long
+     *
+     * @return array<string, SessionSum> of those with a session, by their Monday, in order; all courses together when none is named
+     */
+    public function between(string $from, string $to, ?int $course, bool $withFigures = true): array
     {
         $weeks = $this->createQueryBuilder('w')->where('w.week BETWEEN :from AND :to')
             ->setParameter('from', self::of($from))->setParameter('to', $to)->orderBy('w.week');
         if (null !== $course) {
             $weeks->andWhere('w.course = :course')->setParameter('course', $course);
         }
-        /** @var list<LogWeek> $rows */
-        $rows = $weeks->getQuery()->getResult();
+        // Values and no entities: ten years of several courses have thousands.
+        /** @var list<array{week: string, sessions: int, workMs: int, figures?: array<string, float>}> $rows */
+        $rows = $weeks->select('w.week', 'w.sessions', 'w.workMs', ...($withFigures ? ['w.figures'] : []))
+            ->getQuery()->getResult();
         $parts = [];
         foreach ($rows as $row) {
-            $parts[$row->week()][] = $row->sum();
+            $parts[$row['week']][] = new SessionSum($row['sessions'], $row['workMs'], $row['figures'] ?? []);
         }
 
         return array_map(SessionSum::of(...), $parts);

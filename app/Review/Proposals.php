@@ -86,26 +86,19 @@ final class Proposals extends ServiceEntityRepository
         if (ProposalKind::Retirement === $proposal->kind() || $proposal->state()->isDecided()) {
             return [];
         }
-        /** @var list<Proposal> $others */
-        $others = $this->createQueryBuilder('p')->addSelect('u')->join('p.author', 'u')
+        /** @var list<array{id: int, name: string, author: string}> $same */
+        $same = $this->createQueryBuilder('p')->join('p.author', 'u')
+            ->select("p.id, JSON_VALUE(p.content, '$.name') AS name, u.name AS author")
             ->where('p.state IN (:states) AND p.id <> :id AND p.kind <> :retirement')
+            ->andWhere("JSON_VALUE(p.content, '$.notation') = :notation")
             ->setParameter('states', [ProposalState::Open, ProposalState::Returned])
             ->setParameter('id', $proposal->id())
             ->setParameter('retirement', ProposalKind::Retirement)
-            ->orderBy('p.id')->getQuery()->getResult();
-        $same = array_filter(
-            $others,
-            static fn (Proposal $other): bool => $other->content()->notation === $proposal->content()->notation,
-        );
+            ->setParameter('notation', $proposal->content()->notation)
+            ->orderBy('p.id')->setMaxResults(self::MAX_SAME)
+            ->getQuery()->getResult();
 
-        return array_map(
-            static fn (Proposal $other): array => [
-                'id' => $other->id(),
-                'name' => $other->content()->name,
-                'author' => $other->author()->name(),
-            ],
-            \array_slice($same, 0, self::MAX_SAME),
-        );
+        return $same;
     }
 
     /** @return list<ProposalStep> in their order */
