@@ -33,7 +33,10 @@ final class AuditLog extends ServiceEntityRepository
         $entities = $this->getEntityManager();
         $by = null === $user ? null : $entities->getReference(UserInterface::class, $user);
         $entities->persist(new AuditEntry($this->clock->now(), $by, $what, $says, $subject));
-        $entities->flush();
+        // A transaction stores it with everything else at its end.
+        if (!$entities->getConnection()->isTransactionActive()) {
+            $entities->flush();
+        }
     }
 
     /** What anybody can bring about without signing in as often as they like is written at most once in that many seconds. */
