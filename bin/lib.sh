@@ -79,7 +79,7 @@ debian_packages() {
     have openssl || missing+=(openssl)
     for need in "$@"; do
         case $need in
-            chromium) have chromium || missing+=(chromium) ;;
+            chromium) have chromium-headless-shell || missing+=(chromium-headless-shell) ;;
             poppler) have pdftotext || missing+=(poppler-utils) ;;
         esac
     done

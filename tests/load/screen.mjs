@@ -9,7 +9,7 @@ const { chromium } = require("@playwright/test");
 const BASE = `http://127.0.0.1:${process.env.PERIPLUS_PORT}`;
 const CHAINS = ["1 2 3b 14l", "1 1 2 3 2", "11 1 2 14", "(1) 2 3 4", "slip-lead 3 2 14", "1 2 2 3b", "5 6 3b 13l", "1 2 step-out 14"];
 
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium-headless-shell", args: ["--no-sandbox", "--disable-gpu"] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: BASE });
 await page.goto("/", { waitUntil: "networkidle" });
 // As sent: what the first page asks for before anybody has signed in.

@@ -115,7 +115,7 @@ test("the gym's network is served over TLS under its names alone, and a wall is 
       .update(server.publicKey.export({ type: "spki", format: "der" }))
       .digest("base64");
     const browser = await chromium.launch({
-      executablePath: "/usr/bin/chromium",
+      executablePath: "/usr/bin/chromium-headless-shell",
       args: [
         "--no-sandbox",
         "--disable-gpu",

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef } from "react";
 
 export interface Way {
   label: string;
@@ -9,7 +9,6 @@ export interface Way {
 /** What can be taken out of a page, as files and on paper. */
 export function TakeOut({ ways }: { ways: Way[] }) {
   const box = useRef<HTMLDetailsElement>(null);
-  const [isOpen, setOpen] = useState(false);
   useEffect(() => {
     const close = (event: Event) => {
       if ((event as KeyboardEvent).key === "Escape" && box.current) {
@@ -22,20 +21,18 @@ export function TakeOut({ ways }: { ways: Way[] }) {
     };
   }, []);
   return (
-    <details className="take-out" ref={box} onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details className="take-out" ref={box}>
       <summary>Export ▾</summary>
       {/* A click beside the menu closes it and does nothing else. */}
-      {isOpen && (
-        <div
-          className="take-out-shade"
-          aria-hidden="true"
-          onClick={() => {
-            if (box.current) {
-              box.current.open = false;
-            }
-          }}
-        />
-      )}
+      <div
+        className="take-out-shade"
+        aria-hidden="true"
+        onClick={() => {
+          if (box.current) {
+            box.current.open = false;
+          }
+        }}
+      />
       <ul>
         {ways.map((way) => (
           <li key={way.label}>
