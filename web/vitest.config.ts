@@ -3,5 +3,12 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   plugins: [react()],
-  test: { dir: "src", setupFiles: ["src/testing/page.ts"], testTimeout: 60_000 },
+  test: {
+    dir: "src",
+    setupFiles: ["src/testing/page.ts"],
+    testTimeout: 60_000,
+    isolate: false,
+    // It holds on to the browser's database, which goes with the file of tests as all modules do.
+    server: { deps: { inline: ["idb-keyval"] } },
+  },
 });

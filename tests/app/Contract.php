@@ -13,8 +13,13 @@ use Symfony\Component\Yaml\Yaml;
 /** Holds answers against docs/openapi.yaml: path, method, status, content type and every member. */
 final class Contract
 {
+    private const SCHEMAS = 'https://gym.example/openapi.json';
+
     /** @var array<string, mixed>|null */
     private static ?array $document = null;
+    private static ?Validator $validator = null;
+    /** @var array<string, object> what answers are held against, by itself as JSON */
+    private static array $schemas = [];
 
     public static function check(string $method, string $path, Answer $answer): void
     {
@@ -68,11 +73,35 @@ final class Contract
 
     private static function validate(mixed $schema, string $json, string $where): void
     {
-        $whole = Helper::toJSON([...(array) $schema, 'components' => ['schemas' => self::at('#/components/schemas')]]);
-        Assert::assertIsObject($whole);
-        $result = (new Validator())->validate(json_decode($json, false, flags: \JSON_THROW_ON_ERROR), $whole);
-        $error = $result->error();
+        $answer = json_decode($json, false, flags: \JSON_THROW_ON_ERROR);
+        $error = self::validator()->validate($answer, self::schema($schema))->error();
         Assert::assertNull($error, null === $error ? '' : $where.': '.print_r((new ErrorFormatter())->format($error), true));
+    }
+
+    /** One for all answers, since it remembers every schema that it has read. */
+    private static function validator(): Validator
+    {
+        if (null === self::$validator) {
+            $schemas = Helper::toJSON(['components' => ['schemas' => self::at('#/components/schemas')]]);
+            Assert::assertIsObject($schemas);
+            self::$validator = new Validator();
+            self::$validator->resolver()?->registerRaw($schemas, self::SCHEMAS);
+        }
+
+        return self::$validator;
+    }
+
+    /** The same object for the same schema, which the validator knows it by; what it refers to is in the one document. */
+    private static function schema(mixed $schema): object
+    {
+        $json = json_encode((object) $schema, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES);
+        if (!isset(self::$schemas[$json])) {
+            $read = json_decode(str_replace('"#/components/', '"'.self::SCHEMAS.'#/components/', $json), flags: \JSON_THROW_ON_ERROR);
+            Assert::assertIsObject($read);
+            self::$schemas[$json] = $read;
+        }
+
+        return self::$schemas[$json];
     }
 
     /** @return array<string, mixed>|null */

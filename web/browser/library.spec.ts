@@ -153,6 +153,7 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
   await page.goto("/account");
   await page.getByLabel("The numbering you read in").click();
   await page.getByText(name, { exact: true }).click();
+  await expect(page.getByRole("main")).toContainText(name);
   await page.goto("/library?q=has+H1b");
   await expect(page.locator(".cell-numbers").first()).toContainText("H1b");
   await page.getByRole("link", { name: "Cellar window" }).click();
@@ -172,6 +173,7 @@ test("a numbering is made with its clashes shown, and every coach reads in the o
     .getByText(/^The gym’s/)
     .last()
     .click();
+  await expect(page.getByRole("main")).toContainText("The gym’s: ");
   await page.goto("/library?q=cellar+window");
   await expect(page.locator(".cell-numbers")).toHaveText("1 2 3b exit");
 });

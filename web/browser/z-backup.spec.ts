@@ -199,7 +199,7 @@ test("on a full disk a save is refused for that reason, and goes through once th
   test.setTimeout(600_000);
   const disk = mkdtempSync(join(tmpdir(), "periplus-disk-"));
   execFileSync("mount", ["-t", "tmpfs", "-o", "size=260m,mode=0755", "tmpfs", disk]);
-  const gym = await OtherGym.make(join(disk, "gym"));
+  const gym = await OtherGym.loaded(join(disk, "gym"));
   try {
     const start = gym.run("start");
     expect(start.status, start.stderr).toBe(0);

@@ -1,5 +1,15 @@
 import { spawnSync } from "node:child_process";
-import { chmodSync, cpSync, existsSync, mkdirSync, mkdtempSync, statSync, symlinkSync, writeFileSync } from "node:fs";
+import {
+  chmodSync,
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, request } from "@playwright/test";
@@ -8,6 +18,61 @@ import { held, OtherGym, ROOT } from "./other-gym";
 
 const run = (command: string, env: Record<string, string>, ...args: string[]) =>
   spawnSync(join(ROOT, "bin", command), args, { encoding: "utf8", timeout: 300_000, env: { ...process.env, ...env } });
+
+// Each has a gym of its own, so that whichever worker is free takes the next: the longest first.
+test.describe.configure({ mode: "parallel" });
+
+test("a checkout in a folder with blanks and a state given by a relative path work", async () => {
+  test.setTimeout(720_000);
+  const folder = mkdtempSync(join(tmpdir(), "a gym "));
+  chmodSync(folder, 0o755);
+  // What is installed is taken from here; everything else is a copy.
+  for (const name of ["app", "bin", "core", "demo", "docs", "composer.json", "upstream"]) {
+    cpSync(join(ROOT, name), join(folder, name), { recursive: true });
+  }
+  mkdirSync(join(folder, "web"));
+  for (const name of [
+    "src",
+    "public",
+    "index.html",
+    "wall.html",
+    "package.json",
+    "package-lock.json",
+    "tsconfig.json",
+    "vite.config.ts",
+    "dist",
+  ]) {
+    cpSync(join(ROOT, "web", name), join(folder, "web", name), { recursive: true });
+  }
+  symlinkSync(join(ROOT, "web/node_modules"), join(folder, "web/node_modules"));
+  cpSync(join(ROOT, "vendor"), join(folder, "vendor"), { recursive: true });
+  mkdirSync(join(folder, "var/stamps"), { recursive: true });
+  for (const stamp of ["php", "npm", "web"]) {
+    cpSync(join(ROOT, "var/stamps", stamp), join(folder, "var/stamps", stamp));
+  }
+  const gym = await OtherGym.make("the state", join(folder, "bin"));
+  const env = {
+    ...process.env,
+    PERIPLUS_STATE: "the state",
+    PERIPLUS_PORT: String(gym.port),
+    PERIPLUS_DB_PORT: String(gym.dbPort),
+  };
+  const command = (name: string, ...args: string[]) =>
+    spawnSync(join(folder, "bin", name), args, { cwd: folder, encoding: "utf8", timeout: 400_000, env });
+  try {
+    const start = command("start");
+    expect(start.status, start.stderr).toBe(0);
+    expect(existsSync(join(folder, "the state/db"))).toBe(true);
+    expect(await gym.total()).toBeGreaterThan(0);
+    const backup = command("periplus", "backup", "a backup.tar");
+    expect(backup.status, backup.stderr).toBe(0);
+    const restore = command("periplus", "restore", "a backup.tar");
+    expect(restore.status, restore.stderr).toBe(0);
+  } finally {
+    command("stop");
+    rmSync(folder, { recursive: true });
+  }
+});
 
 test("a port that is taken is named, with what to do", async () => {
   const taken = await held();
@@ -90,7 +155,7 @@ test("a gym is started, keeps its data when it is stopped and started, and start
 
 test("what belongs to a gym is for its own accounts alone, also where an older version left it open", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const open = (file: string) => statSync(join(gym.state, file)).mode & 0o077;
   try {
     for (const folder of ["sessions", "log", "secrets", "run"]) {
@@ -142,7 +207,7 @@ test("where accounts without rights cannot reach the gym, one line says so and t
   test.setTimeout(600_000);
   const home = mkdtempSync(join(tmpdir(), "periplus-home-"));
   chmodSync(home, 0o700);
-  const gym = await OtherGym.make(join(home, "gym"));
+  const gym = await OtherGym.loaded(join(home, "gym"));
   try {
     const start = gym.run("start");
     expect(start.status, start.stderr).toBe(0);
@@ -155,7 +220,7 @@ test("where accounts without rights cannot reach the gym, one line says so and t
 
 test("numbers of processes in files are not trusted", async () => {
   test.setTimeout(600_000);
-  const gym = await OtherGym.make();
+  const gym = await OtherGym.loaded();
   const other = spawnSync("sh", ["-c", "sleep 300 >/dev/null 2>&1 & echo $!"], { encoding: "utf8" });
   const pid = other.stdout.trim();
   const lives = () => spawnSync("kill", ["-0", pid]).status === 0;
@@ -235,56 +300,5 @@ test("of two starts at once one waits, and both end well", async () => {
     expect(await gym.total()).toBeGreaterThan(0);
   } finally {
     gym.end();
-  }
-});
-
-test("a checkout in a folder with blanks and a state given by a relative path work", async () => {
-  test.setTimeout(720_000);
-  const folder = mkdtempSync(join(tmpdir(), "a gym "));
-  chmodSync(folder, 0o755);
-  // What is installed is taken from here; everything else is a copy.
-  for (const name of ["app", "bin", "core", "demo", "docs", "composer.json", "upstream"]) {
-    cpSync(join(ROOT, name), join(folder, name), { recursive: true });
-  }
-  mkdirSync(join(folder, "web"));
-  for (const name of [
-    "src",
-    "public",
-    "index.html",
-    "wall.html",
-    "package.json",
-    "package-lock.json",
-    "tsconfig.json",
-    "vite.config.ts",
-    "dist",
-  ]) {
-    cpSync(join(ROOT, "web", name), join(folder, "web", name), { recursive: true });
-  }
-  symlinkSync(join(ROOT, "web/node_modules"), join(folder, "web/node_modules"));
-  cpSync(join(ROOT, "vendor"), join(folder, "vendor"), { recursive: true });
-  mkdirSync(join(folder, "var/stamps"), { recursive: true });
-  for (const stamp of ["php", "npm", "web"]) {
-    cpSync(join(ROOT, "var/stamps", stamp), join(folder, "var/stamps", stamp));
-  }
-  const gym = await OtherGym.make("the state", join(folder, "bin"));
-  const env = {
-    ...process.env,
-    PERIPLUS_STATE: "the state",
-    PERIPLUS_PORT: String(gym.port),
-    PERIPLUS_DB_PORT: String(gym.dbPort),
-  };
-  const command = (name: string, ...args: string[]) =>
-    spawnSync(join(folder, "bin", name), args, { cwd: folder, encoding: "utf8", timeout: 400_000, env });
-  try {
-    const start = command("start");
-    expect(start.status, start.stderr).toBe(0);
-    expect(existsSync(join(folder, "the state/db"))).toBe(true);
-    expect(await gym.total()).toBeGreaterThan(0);
-    const backup = command("periplus", "backup", "a backup.tar");
-    expect(backup.status, backup.stderr).toBe(0);
-    const restore = command("periplus", "restore", "a backup.tar");
-    expect(restore.status, restore.stderr).toBe(0);
-  } finally {
-    command("stop");
   }
 });

@@ -1,19 +1,37 @@
-/** A page to draw on, and a server to ask; set up before every file of tests. */
+/** A page to draw on, and a server to ask; set up before every file of tests, and empty again after it. */
 import { GlobalRegistrator } from "@happy-dom/global-registrator";
+import { afterAll, vi } from "vitest";
 
-GlobalRegistrator.register({ url: "http://127.0.0.1/" });
+if (!GlobalRegistrator.isRegistered) {
+  GlobalRegistrator.register({ url: "http://127.0.0.1/" });
+}
 
 // A busy machine may be late; the library looks for a page when it is loaded.
-const { configure } = await import("@testing-library/react");
+const { cleanup, configure } = await import("@testing-library/react");
 configure({ asyncUtilTimeout: 6000 });
+
+// All files run in one process, which loads React and the components once; what is of one file goes with it.
+afterAll(() => {
+  cleanup();
+  vi.resetModules();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+  vi.restoreAllMocks();
+  document.body.replaceChildren();
+  localStorage.clear();
+  window.history.replaceState(null, "", "/");
+});
 
 type Server = (request: Request) => Promise<Response>;
 
 const nobody: Server = () => Promise.reject(new TypeError("Failed to fetch"));
-let server = nobody;
-globalThis.fetch = (input, options) => server(new Request(input, options));
+
+/** Who answers: where all files of tests can set it, as they share one page. */
+const world = globalThis as typeof globalThis & { server?: Server };
+world.server = nobody;
+globalThis.fetch = (input, options) => (world.server ?? nobody)(new Request(input, options));
 
 /** Who answers from now on; nobody at first. */
 export function serve(by: Server | null): void {
-  server = by ?? nobody;
+  world.server = by ?? nobody;
 }
