@@ -2,7 +2,7 @@ import { act, renderHook } from "@testing-library/react";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { checked } from "../testing/core";
-import { useEntry, wordInHand, written } from "./useEntry";
+import { lastPiece, useEntry, wordInHand, written } from "./useEntry";
 
 const items = fc.array(fc.constantFrom("1", "2", "3b", "slip-lead", "14l", "/"), { minLength: 1, maxLength: 10 });
 
@@ -48,6 +48,38 @@ test("the word in hand is what stands before the cursor without a blank", () => 
   expect(wordInHand("1 cro ", 6)).toBeNull();
   expect(wordInHand("1 (cro,", 7)).toBeNull();
   expect(wordInHand("", 0)).toBeNull();
+});
+
+test("before the check has answered, what stands last is taken away whole: a word, a feint, a sign", () => {
+  const rest = (text: string, caret = Array.from(text).length) =>
+    Array.from(text)
+      .slice(0, lastPiece(text, caret)?.at ?? caret)
+      .join("")
+      .trimEnd();
+  expect(rest("1 2 2 (3)")).toBe("1 2 2");
+  expect(rest("1 2 (lead hook) ")).toBe("1 2");
+  expect(rest("1 2 /")).toBe("1 2");
+  expect(rest("🥊 1 2b!")).toBe("🥊 1");
+  expect(rest("1 2 (3", 6)).toBe("1 2 (");
+  expect(lastPiece("", 0)).toBeNull();
+  const { result } = renderHook(() =>
+    useEntry({ text: "1 2 (3)", items: undefined, onChange: (next) => lines.push(next) }),
+  );
+  const lines: string[] = [];
+  act(() => result.current.backspace());
+  expect(lines).toEqual(["1 2"]);
+});
+
+test("pressed one after the other and taken away as often, nothing is left", () => {
+  fc.assert(
+    fc.property(items, (pressed) => {
+      let text = pressed.join(" ");
+      for (const _ of pressed) {
+        text = text.slice(0, lastPiece(text, text.length)?.at).trimEnd();
+      }
+      expect(text).toBe("");
+    }),
+  );
 });
 
 function entry(text: string) {

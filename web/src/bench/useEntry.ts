@@ -30,6 +30,14 @@ export function wordInHand(text: string, caret: number): Place | null {
   return from === before.length ? null : { at: from, length: before.length - from };
 }
 
+/** What stands last before the cursor, as far as it can be told without the check: what is in brackets, a word, or a sign. */
+export function lastPiece(text: string, caret: number): Place | null {
+  const before = Array.from(text).slice(0, caret).join("").trimEnd();
+  const [piece] = /(?:\([^()]*\)|[^\s,;()[\]+/]+|.)$/u.exec(before) ?? [];
+  const length = Array.from(piece ?? "").length;
+  return length === 0 ? null : { at: Array.from(before).length - length, length };
+}
+
 /** The entry line: its field, the cursor, which item is selected, and what is written by a press instead of by keys. */
 export function useEntry({ text, items, onChange }: Line) {
   const field = useRef<HTMLTextAreaElement>(null);
@@ -94,9 +102,9 @@ export function useEntry({ text, items, onChange }: Line) {
       const next = written(text, item ? item.at + item.length : Array.from(text).length, what);
       place(next.text, next.caret);
     }),
-    /** Takes away the item before the cursor, or the word there as long as items are not known. */
+    /** Takes away the item before the cursor, or what stands there as long as items are not known. */
     backspace: useStable(() => {
-      const item = before() ?? wordInHand(text.slice(0, caret.current).trimEnd(), caret.current);
+      const item = before() ?? lastPiece(text, caret.current);
       if (item) {
         const rest = replaceCharacters(
           text,
