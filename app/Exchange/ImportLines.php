@@ -44,22 +44,29 @@ final readonly class ImportLines
         }
     }
 
-    /** @param array<int, Judgement> $judgements by line */
+    /**
+     * Stores what came of lines that are there; many at a time, as a file has thousands.
+     *
+     * @param array<int, Judgement> $judgements by line
+     */
     public function judge(int $import, array $judgements): void
     {
         $values = [];
         foreach ($judgements as $line => $one) {
             $content = null === $one->content ? null : json_encode($one->stored(), \JSON_THROW_ON_ERROR);
-            array_push($values, $import, $line, $one->kind->value, '', $content, $one->fingerprint, $one->message, $one->combination, $one->version);
+            $found = [$content, $one->fingerprint, $one->message, $one->combination, $one->version];
+            array_push($values, $import, $line, $one->kind->value, '', ...$found);
         }
         if ([] === $values) {
             return;
         }
         $this->connection->executeStatement(
-            'INSERT INTO import_line (import_id, line, kind, source, content, fingerprint, message, combination_id, combination_version) VALUES '
+            'INSERT INTO import_line (import_id, line, kind, source, content, fingerprint, message, combination_id,'
+            .' combination_version) VALUES '
             .implode(', ', array_fill(0, \count($judgements), '(?, ?, ?, ?, ?, ?, ?, ?, ?)'))
-            .' ON DUPLICATE KEY UPDATE kind = VALUES(kind), content = COALESCE(VALUES(content), content), fingerprint = VALUES(fingerprint),'
-            .' message = VALUES(message), combination_id = VALUES(combination_id), combination_version = VALUES(combination_version)',
+            .' ON DUPLICATE KEY UPDATE kind = VALUES(kind), content = COALESCE(VALUES(content), content),'
+            .' fingerprint = VALUES(fingerprint), message = VALUES(message), combination_id = VALUES(combination_id),'
+            .' combination_version = VALUES(combination_version)',
             $values,
         );
     }

@@ -124,7 +124,10 @@ final readonly class ImportRuns
                 if (LineKind::Changed === $line->kind()) {
                     $changed[] = [$line, $draft];
                 } else {
-                    $new[] = new NewCombination($draft->content, $this->library->checked($draft, $held[$draft->content->rules] ??= $this->rules->locked($draft->content->rules)), $line->isArchived());
+                    $set = $draft->content->rules;
+                    $held[$set] ??= $this->rules->locked($set);
+                    $checked = $this->library->checked($draft, $held[$set]);
+                    $new[] = new NewCombination($draft->content, $checked, $line->isArchived());
                     $numbers[] = $line->number();
                 }
             }

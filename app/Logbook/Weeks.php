@@ -66,7 +66,8 @@ final class Weeks extends ServiceEntityRepository
     /**
      * @param bool $withFigures whether more is asked for than how many sessions there were and how long
      *
-     * @return array<string, SessionSum> of those with a session, by their Monday, in order; all courses together when none is named
+     * @return array<string, SessionSum> of those with a session, by their Monday, in order; all courses together when
+     *                                   none is named
      */
     public function between(string $from, string $to, ?int $course, bool $withFigures = true): array
     {

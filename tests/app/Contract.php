@@ -91,12 +91,13 @@ final class Contract
         return self::$validator;
     }
 
-    /** The same object for the same schema, which the validator knows it by; what it refers to is in the one document. */
+    /** One object for the same schema, so that the validator reads it once; what it refers to is in the one document. */
     private static function schema(mixed $schema): object
     {
         $json = json_encode((object) $schema, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES);
         if (!isset(self::$schemas[$json])) {
-            $read = json_decode(str_replace('"#/components/', '"'.self::SCHEMAS.'#/components/', $json), flags: \JSON_THROW_ON_ERROR);
+            $referring = str_replace('"#/components/', '"'.self::SCHEMAS.'#/components/', $json);
+            $read = json_decode($referring, flags: \JSON_THROW_ON_ERROR);
             Assert::assertIsObject($read);
             self::$schemas[$json] = $read;
         }

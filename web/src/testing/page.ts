@@ -26,12 +26,15 @@ type Server = (request: Request) => Promise<Response>;
 
 const nobody: Server = () => Promise.reject(new TypeError("Failed to fetch"));
 
-/** Who answers: where all files of tests can set it, as they share one page. */
-const world = globalThis as typeof globalThis & { server?: Server };
-world.server = nobody;
-globalThis.fetch = (input, options) => (world.server ?? nobody)(new Request(input, options));
+/** The server that answers a test. Kept with the page, as this file is read anew for each file of tests. */
+const shared = globalThis as typeof globalThis & { testServer?: Server };
+shared.testServer = nobody;
+globalThis.fetch = (input, options) => {
+  const answer = shared.testServer ?? nobody;
+  return answer(new Request(input, options));
+};
 
 /** Who answers from now on; nobody at first. */
 export function serve(by: Server | null): void {
-  world.server = by ?? nobody;
+  shared.testServer = by ?? nobody;
 }
