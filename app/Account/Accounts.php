@@ -43,8 +43,20 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
             throw new UnsupportedUserException();
         }
         try {
-            /** @var array{password: string, role: string, email: string, name: string, numbering: string|null, sessions_ended: int|string}|false $row */
-            $row = $this->connection->fetchAssociative('SELECT password, role, email, name, numbering, sessions_ended FROM user WHERE id = ? AND active = 1', [$user->id()]);
+            /**
+             * @var array{
+             *     password: string,
+             *     role: string,
+             *     email: string,
+             *     name: string,
+             *     numbering: string|null,
+             *     sessions_ended: int|string,
+             * }|false $row
+             */
+            $row = $this->connection->fetchAssociative(
+                'SELECT password, role, email, name, numbering, sessions_ended FROM user WHERE id = ? AND active = 1',
+                [$user->id()],
+            );
         } catch (ConnectionException) {
             // Nobody is signed out because the database is away: what needs it answers 503 by itself.
             return $user;
@@ -72,7 +84,8 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
     {
         $id = \is_int($user) ? $user : $user->id();
 
-        return $this->getEntityManager()->getReference(User::class, $id) ?? throw new \LogicException('There is no account '.$id);
+        return $this->getEntityManager()->getReference(User::class, $id)
+            ?? throw new \LogicException('There is no account '.$id);
     }
 
     /** @param string|null $numbering null for the gym's */

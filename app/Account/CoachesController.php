@@ -43,8 +43,10 @@ final readonly class CoachesController
 
     #[Route('/api/invitations', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function invite(#[MapRequestPayload(acceptFormat: 'json')] InviteRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function invite(
+        #[MapRequestPayload(acceptFormat: 'json')] InviteRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->invitations->invite($request, $user), 201);
     }
 
@@ -75,8 +77,11 @@ final readonly class CoachesController
 
     #[Route('/api/coaches/{id<\d{1,9}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function change(int $id, #[MapRequestPayload(acceptFormat: 'json')] CoachRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function change(
+        int $id,
+        #[MapRequestPayload(acceptFormat: 'json')] CoachRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $coach = $this->entities->wrapInTransaction(function () use ($id, $request, $user): User {
             // Held, so that the last two head coaches cannot step down in the same moment.
             $heads = $this->accounts->holdHeadCoaches();
@@ -90,14 +95,24 @@ final readonly class CoachesController
                 );
             }
             if ($coach->role() !== $role) {
-                $this->audit->add($user->id(), 'coach.role', \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')), 'coaches/'.$id);
+                $this->audit->add(
+                    $user->id(),
+                    'coach.role',
+                    \sprintf('made %s %s', $coach->name(), strtr($role->word(), '-', ' ')),
+                    'coaches/'.$id,
+                );
                 if ($coach->isHeadCoach()) {
                     $this->endLinks($coach, InvitationEnding::Demoted);
                 }
                 $coach->become($role);
             }
             if ($coach->isActive() !== $active) {
-                $this->audit->add($user->id(), 'coach.active', \sprintf($active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()), 'coaches/'.$id);
+                $this->audit->add(
+                    $user->id(),
+                    'coach.active',
+                    \sprintf($active ? 'let %s sign in again' : 'no longer lets %s sign in', $coach->name()),
+                    'coaches/'.$id,
+                );
                 if ($active) {
                     $coach->letIn();
                 } else {
@@ -121,8 +136,10 @@ final readonly class CoachesController
     }
 
     #[Route('/api/invitations/accept', methods: 'POST')]
-    public function accept(#[MapRequestPayload(acceptFormat: 'json')] AcceptRequest $request, Security $security): Response
-    {
+    public function accept(
+        #[MapRequestPayload(acceptFormat: 'json')] AcceptRequest $request,
+        Security $security,
+    ): Response {
         $user = $this->invitations->accept($request);
         // Whoever has just given a password need not give it again; one who is blocked is not let in by it.
         if ($user->isActive()) {
@@ -134,8 +151,14 @@ final readonly class CoachesController
 
     /** One's own password; other sessions of the account end. */
     #[Route('/api/me/password', methods: 'PUT')]
-    public function password(Request $http, #[MapRequestPayload(acceptFormat: 'json')] PasswordRequest $request, #[CurrentUser] User $user, UserPasswordHasherInterface $hasher, Security $security, RateLimiterFactoryInterface $passwordLimiter): Response
-    {
+    public function password(
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] PasswordRequest $request,
+        #[CurrentUser] User $user,
+        UserPasswordHasherInterface $hasher,
+        Security $security,
+        RateLimiterFactoryInterface $passwordLimiter,
+    ): Response {
         if (!$passwordLimiter->create((string) $user->id())->consume()->isAccepted()) {
             throw new ApiProblem(429, 'too-many-tries', 'Too many tries. Wait a minute, then try again.');
         }

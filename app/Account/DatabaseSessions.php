@@ -27,7 +27,11 @@ final class DatabaseSessions extends PdoSessionHandler
 
     public function __construct(#[Autowire('%env(DATABASE_URL)%')] string $url, private readonly LastKnown $lastKnown)
     {
-        parent::__construct($url, ['db_table' => 'session', 'lock_mode' => self::LOCK_NONE, 'db_connection_options' => [\PDO::ATTR_PERSISTENT => true]]);
+        parent::__construct($url, [
+            'db_table' => 'session',
+            'lock_mode' => self::LOCK_NONE,
+            'db_connection_options' => [\PDO::ATTR_PERSISTENT => true],
+        ]);
     }
 
     public function open(string $savePath, string $sessionName): bool

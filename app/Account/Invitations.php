@@ -20,7 +20,8 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /**
  * Links that let someone in once: a new coach, one whose password is set again, or the first head coach of a new gym. A
- * link is good for one use, and for a week, or for a day when it was made on the machine itself. It ends before that when
+ * link is good for one use, and for a week, or for a day when it was made on the machine itself. It ends before that
+ * when
  * it is withdrawn, when another is made for the same account, when that account has a new password or is blocked, and
  * when its maker is no longer a head coach.
  *
@@ -48,7 +49,15 @@ final class Invitations extends ServiceEntityRepository
     public function invite(InviteRequest $request, User $maker): NewLink
     {
         $for = PlainText::line($request->meantFor);
-        $this->audit->add($maker->id(), 'coach.invited', \sprintf('made a link that invites %s as a %s', '' === $for ? 'somebody' : '“'.$for.'”', strtr($request->role()->word(), '-', ' ')));
+        $this->audit->add(
+            $maker->id(),
+            'coach.invited',
+            \sprintf(
+                'made a link that invites %s as a %s',
+                '' === $for ? 'somebody' : '“'.$for.'”',
+                strtr($request->role()->word(), '-', ' '),
+            ),
+        );
 
         return $this->make(InvitationKind::Invite, $request->role(), null, $maker, $for);
     }
@@ -59,7 +68,12 @@ final class Invitations extends ServiceEntityRepository
             throw new Conflict('blocked', \sprintf('%s may not sign in. Let them in again first.', $user->name()));
         }
         $this->endOf($user, InvitationEnding::Replaced);
-        $this->audit->add($maker->id(), 'coach.reset', 'made a link that sets the password of '.$user->name().' anew', 'coaches/'.$user->id());
+        $this->audit->add(
+            $maker->id(),
+            'coach.reset',
+            'made a link that sets the password of '.$user->name().' anew',
+            'coaches/'.$user->id(),
+        );
 
         return $this->make(InvitationKind::Reset, $user->role(), $user, $maker, $user->name());
     }
@@ -72,7 +86,9 @@ final class Invitations extends ServiceEntityRepository
         return $this->make(InvitationKind::Setup, GymRole::HeadCoach, null, null, '');
     }
 
-    /** Makes the link that lets somebody back in who has the machine of the gym at hand, such as its only head coach. */
+    /**
+     * Makes the link that lets somebody back in who has the machine of the gym at hand, such as its only head coach.
+     */
     public function rescue(User $user): NewLink
     {
         $this->endOf($user, InvitationEnding::Replaced);
@@ -120,7 +136,15 @@ final class Invitations extends ServiceEntityRepository
         $this->end('i.maker = :which', $maker->id(), InvitationEnding::Maker);
     }
 
-    /** @return array{kind: InvitationKind, role: string, name: string|null, email: string|null, gym: string} what the link is for */
+    /**
+     * @return array{
+     *     kind: InvitationKind,
+     *     role: string,
+     *     name: string|null,
+     *     email: string|null,
+     *     gym: string,
+     * } what the link is for
+     */
     public function look(#[\SensitiveParameter] string $token): array
     {
         $link = $this->withToken($token);
@@ -218,7 +242,12 @@ final class Invitations extends ServiceEntityRepository
     {
         /** @var int $ended */
         $ended = $this->getEntityManager()
-            ->createQuery('UPDATE '.Invitation::class.' i SET i.endedAt = :now, i.ending = :ending WHERE i.endedAt IS NULL AND '.$which)
+            ->createQuery(
+                'UPDATE '
+                    .Invitation::class
+                    .' i SET i.endedAt = :now, i.ending = :ending WHERE i.endedAt IS NULL AND '
+                    .$which,
+            )
             ->setParameter('now', $this->clock->now())
             ->setParameter('ending', $ending)
             ->setParameter('which', $value)
@@ -260,7 +289,8 @@ final class Invitations extends ServiceEntityRepository
     {
         return new Conflict(
             'email-taken',
-            'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link that sets its password anew.',
+            'There is an account with this e-mail address already. Sign in with it, or ask the head coach for a link '
+                .'that sets its password anew.',
         );
     }
 }

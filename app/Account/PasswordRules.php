@@ -8,7 +8,8 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
 /**
- * What a password must not be: short, among the worst, or one's own name. Length first, and nothing is asked about kinds
+ * What a password must not be: short, among the worst, or one's own name. Length first, and nothing is asked about
+ * kinds
  * of characters (NIST SP 800-63B, section 5.1.1.2).
  */
 final readonly class PasswordRules
@@ -39,13 +40,21 @@ final readonly class PasswordRules
         $letters = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', $plain);
         $address = explode('@', mb_strtolower($email))[0];
         preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower($name).' '.$address, $own);
-        $rest = str_replace([$address, ...array_filter($own[0], static fn (string $part): bool => mb_strlen($part) >= self::PART)], '', $plain);
+        $rest = str_replace(
+            [$address, ...array_filter($own[0], static fn (string $part): bool => mb_strlen($part) >= self::PART)],
+            '',
+            $plain,
+        );
 
         return match (true) {
             $length < self::SHORTEST => \sprintf('A password has at least %d characters.', self::SHORTEST),
             $length > self::LONGEST => \sprintf('A password has at most %d characters.', self::LONGEST),
-            mb_strlen($rest) < self::SHORTEST - 4 && $rest !== $plain => 'A password that is made of your own name or address is the first that is tried. Choose another.',
-            1 === preg_match('/^(.{1,4}?)\1+$/us', $letters), self::isRow($letters), \in_array($letters, self::worst(), true) => 'This password is among the first that are tried. Choose another, such as four words that have nothing to do with each other.',
+            mb_strlen($rest) < self::SHORTEST - 4 && $rest !== $plain => 'A password that is made of your own name '
+                .'or address is the first that is tried. Choose another.',
+            1 === preg_match('/^(.{1,4}?)\1+$/us', $letters),
+            self::isRow($letters),
+            \in_array($letters, self::worst(), true) => 'This password is among the first that are tried. Choose '
+                .'another, such as four words that have nothing to do with each other.',
             default => null,
         };
     }
@@ -53,7 +62,16 @@ final readonly class PasswordRules
     /** Whether it runs along the keyboard, the alphabet or the numbers. */
     private static function isRow(string $letters): bool
     {
-        foreach (['abcdefghijklmnopqrstuvwxyz', '01234567890123456789', 'qwertyuiopasdfghjklzxcvbnm', 'qwertzuiopasdfghjklyxcvbnm', 'azertyuiopqsdfghjklmwxcvbn', '1qaz2wsx3edc4rfv5tgb6yhn', '1q2w3e4r5t6y7u8i9o0p'] as $row) {
+        $rows = [
+            'abcdefghijklmnopqrstuvwxyz',
+            '01234567890123456789',
+            'qwertyuiopasdfghjklzxcvbnm',
+            'qwertzuiopasdfghjklyxcvbnm',
+            'azertyuiopqsdfghjklmwxcvbn',
+            '1qaz2wsx3edc4rfv5tgb6yhn',
+            '1q2w3e4r5t6y7u8i9o0p',
+        ];
+        foreach ($rows as $row) {
             if ('' !== $letters && (str_contains($row, $letters) || str_contains(strrev($row), $letters))) {
                 return true;
             }
@@ -67,6 +85,8 @@ final readonly class PasswordRules
     {
         $lines = file(self::WORST, \FILE_IGNORE_NEW_LINES | \FILE_SKIP_EMPTY_LINES);
 
-        return false === $lines ? [] : array_values(array_filter($lines, static fn (string $line): bool => !str_starts_with($line, '#')));
+        return false === $lines
+            ? []
+            : array_values(array_filter($lines, static fn (string $line): bool => !str_starts_with($line, '#')));
     }
 }

@@ -10,7 +10,8 @@ use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 /**
- * The token that every write sends back in a header, which no page of elsewhere can set. Whoever is signed in has one of
+ * The token that every write sends back in a header, which no page of elsewhere can set. Whoever is signed in has one
+ * of
  * their session; whoever is not has one for all, so that nothing is kept for anybody who is not signed in.
  */
 final readonly class RequestToken
@@ -19,8 +20,10 @@ final readonly class RequestToken
     /** Where the firewall keeps who is signed in. */
     private const SIGNED_IN = '_security_api';
 
-    public function __construct(private CsrfTokenManagerInterface $tokens, #[Autowire('%kernel.secret%')] private string $secret)
-    {
+    public function __construct(
+        private CsrfTokenManagerInterface $tokens,
+        #[Autowire('%kernel.secret%')] private string $secret,
+    ) {
     }
 
     public function of(?User $user): string
@@ -42,7 +45,9 @@ final readonly class RequestToken
     {
         $origin = $request->headers->get('Origin');
 
-        return null === $origin || $origin === $request->getSchemeAndHttpHost() || parse_url($origin, \PHP_URL_HOST) === $request->getHost();
+        return null === $origin
+            || $origin === $request->getSchemeAndHttpHost()
+            || parse_url($origin, \PHP_URL_HOST) === $request->getHost();
     }
 
     private function anonymous(): string

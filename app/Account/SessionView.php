@@ -19,7 +19,15 @@ final readonly class SessionView
     public function response(?User $user): JsonResponse
     {
         return new JsonResponse([
-            'user' => null === $user ? null : ['id' => $user->id(), 'name' => $user->name(), 'email' => $user->getUserIdentifier(), 'role' => $user->role()->word(), 'numbering' => $user->numbering()],
+            'user' => null === $user
+                    ? null
+                    : [
+                        'id' => $user->id(),
+                        'name' => $user->name(),
+                        'email' => $user->getUserIdentifier(),
+                        'role' => $user->role()->word(),
+                        'numbering' => $user->numbering(),
+                    ],
             'csrfToken' => $this->token->of($user),
             'gym' => null === $user ? null : $this->gym(),
         ]);

@@ -16,13 +16,13 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
 use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthenticationException;
-use Symfony\Component\Security\Http\Authentication\AuthenticationFailureHandlerInterface;
-use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerInterface;
+use Symfony\Component\Security\Http\Authentication\AuthenticationFailureHandlerInterface as FailureHandler;
+use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerInterface as SuccessHandler;
 use Symfony\Component\Security\Http\Event\LogoutEvent;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
 /** What the API says when someone signs in, fails to, or signs out; both of the former are in the audit log. */
-final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterface, AuthenticationFailureHandlerInterface
+final readonly class SignInAnswers implements SuccessHandler, FailureHandler
 {
     public function __construct(
         private SessionView $view,
@@ -63,7 +63,11 @@ final readonly class SignInAnswers implements AuthenticationSuccessHandlerInterf
             $this->takeAsLong($request);
         }
         if (null === $account) {
-            $this->audit->addOnce('sign-in.failed', 'Somebody failed to sign in under a name that is not known here', 60);
+            $this->audit->addOnce(
+                'sign-in.failed',
+                'Somebody failed to sign in under a name that is not known here',
+                60,
+            );
         } else {
             $this->audit->add(
                 $account->id(),

@@ -15,13 +15,15 @@ use Symfony\Component\Security\Http\SecurityRequestAttributes;
 /**
  * Bounds the tries to sign in. Tries at one account from one address count before the password is looked at, so that
  * sending many at once does not help; others who share that address can still sign in under their own name. Failures
- * from one address, and from all of them together, are bounded as well, whatever the names: a refused try costs no hash.
+ * from one address, and from all of them together, are bounded as well, whatever the names: a refused try costs no
+ * hash.
  */
 final readonly class SignInLimiter implements RequestRateLimiterInterface
 {
     public function __construct(
         #[Autowire(service: 'limiter.sign_in')] private RateLimiterFactoryInterface $tries,
-        #[Autowire(service: 'limiter.failed_sign_ins_of_address')] private RateLimiterFactoryInterface $failuresOfAddress,
+        #[Autowire(service: 'limiter.failed_sign_ins_of_address')]
+        private RateLimiterFactoryInterface $failuresOfAddress,
         #[Autowire(service: 'limiter.failed_sign_ins')] private RateLimiterFactoryInterface $failures,
     ) {
     }

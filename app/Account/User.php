@@ -86,7 +86,9 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         $this->active = true;
     }
 
-    /** They can no longer sign in, and where they are signed in they are not any more, also if they are let in again. */
+    /**
+     * They can no longer sign in, and where they are signed in they are not any more, also if they are let in again.
+     */
     public function block(): void
     {
         $this->active = false;
@@ -140,7 +142,8 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     }
 
     /**
-     * The session keeps a digest of the hash, so that a change of password ends other sessions and no hash lies in a file.
+     * The session keeps a digest of the hash, so that a change of password ends other sessions and no hash lies in a
+     * file.
      *
      * @return array<string, mixed>
      */
@@ -149,7 +152,8 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         /** @var array<string, mixed> $data */
         $data = (array) $this;
         // One that came from a session is a digest already.
-        $data["\0".self::class."\0password"] = self::DIGEST_LENGTH === \strlen($this->password) ? $this->password : hash('crc32c', $this->password);
+        $data["\0".self::class."\0password"] =
+            self::DIGEST_LENGTH === \strlen($this->password) ? $this->password : hash('crc32c', $this->password);
 
         return $data;
     }
@@ -157,7 +161,14 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     /**
      * Whether the stored account is what this one, from a session, was made of.
      *
-     * @param array{password: string, role: string, email: string, name: string, numbering: string|null, sessions_ended: int|string} $row as it is stored
+     * @param array{
+     *     password: string,
+     *     role: string,
+     *     email: string,
+     *     name: string,
+     *     numbering: string|null,
+     *     sessions_ended: int|string,
+     * } $row as it is stored
      */
     public function isStill(array $row): bool
     {

@@ -38,8 +38,15 @@ final readonly class WriteGuard
             '/api/voice/clips' => self::LARGEST_CLIP,
             default => self::LARGEST,
         };
-        if ((int) $request->headers->get('Content-Length', '0') > $largest || \strlen($request->getContent()) > $largest) {
-            throw new ApiProblem(413, 'too-large', \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024));
+        if (
+            (int) $request->headers->get('Content-Length', '0') > $largest
+            || \strlen($request->getContent()) > $largest
+        ) {
+            throw new ApiProblem(
+                413,
+                'too-large',
+                \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024),
+            );
         }
         // A screen is told by the key in its address, which no page of elsewhere knows; nobody's session counts there.
         if (!str_starts_with($request->getPathInfo(), '/api/screens/') && !$this->token->isValid($request)) {

@@ -32,15 +32,21 @@ final readonly class AdviceController
             'reminders' => array_map(static fn (Reminder $reminder): array => $reminder->toArray(), $advice->reminders),
             'remindersVersion' => $this->advice->version('reminders'),
             'reminderTopics' => Reminder::TOPICS,
-            'exercises' => array_map(static fn (Exercise $exercise): array => $exercise->toArray(), array_values($advice->exercises)),
+            'exercises' => array_map(
+                static fn (Exercise $exercise): array => $exercise->toArray(),
+                array_values($advice->exercises),
+            ),
             'exercisesVersion' => $this->advice->version('exercises'),
         ]);
     }
 
     #[Route('/reminders', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function reminders(Request $http, #[MapRequestPayload(acceptFormat: 'json')] RemindersRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function reminders(
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] RemindersRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $this->advice->store('reminders', IfMatch::version($http), $request->rows(), $user);
 
         return $this->list();
@@ -48,8 +54,11 @@ final readonly class AdviceController
 
     #[Route('/exercises', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function exercises(Request $http, #[MapRequestPayload(acceptFormat: 'json')] ExercisesRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function exercises(
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] ExercisesRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $this->advice->store('exercises', IfMatch::version($http), $request->rows(), $user);
 
         return $this->list();

@@ -46,6 +46,7 @@ class EditedAdvice implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'This list was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.';
+        return 'This list was changed meanwhile. Nothing was overwritten; look at the newest and make the change '
+            .'again.';
     }
 }

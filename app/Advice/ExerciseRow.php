@@ -11,16 +11,23 @@ final readonly class ExerciseRow
 {
     /** @param list<string> $for */
     public function __construct(
-        #[Assert\Regex('/^[a-z0-9-]{1,40}$/D', message: 'The id of an exercise has small letters, digits and hyphens.')]
+        #[Assert\Regex(
+            '/^[a-z0-9-]{1,40}$/D',
+            message: 'The id of an exercise has small letters, digits and hyphens.',
+        )]
         public string $id,
         #[Assert\NotBlank(message: 'Give the exercise a name.', normalizer: 'trim')]
         #[Assert\Length(max: 60, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
         #[Assert\Count(min: 1, minMessage: 'Say where it belongs: warm-up, conditioning or cool-down.')]
-        #[Assert\All([new Assert\Choice(choices: ['warm-up', 'conditioning', 'cool-down'], message: 'It belongs to the warm-up, to conditioning or to the cool-down.')])]
+        #[Assert\All([
+            new Assert\Choice(
+                choices: ['warm-up', 'conditioning', 'cool-down'],
+                message: 'It belongs to the warm-up, to conditioning or to the cool-down.',
+            ),
+        ])]
         public array $for,
-        #[Assert\Length(max: 120, maxMessage: 'What it does has at most {{ limit }} characters.')]
-        public string $does,
+        #[Assert\Length(max: 120, maxMessage: 'What it does has at most {{ limit }} characters.')] public string $does,
         #[Assert\Range(min: 5, max: 600, notInRangeMessage: 'It lasts {{ min }} to {{ max }} seconds.')]
         public int $seconds,
         #[Assert\Range(min: 1, max: 200, notInRangeMessage: 'It is done {{ min }} to {{ max }} times.')]

@@ -19,7 +19,16 @@ use Psr\Clock\ClockInterface;
  * @extends ServiceEntityRepository<EditedAdvice>
  *
  * @phpstan-type WrittenReminder array{id: string, for: string, text: string}
- * @phpstan-type WrittenExercise array{id: string, name: string, for: list<string>, does: string, seconds: int, count: int|null, easier: string, caution: string}
+ * @phpstan-type WrittenExercise array{
+ *     id: string,
+ *     name: string,
+ *     for: list<string>,
+ *     does: string,
+ *     seconds: int,
+ *     count: int|null,
+ *     easier: string,
+ *     caution: string,
+ * }
  */
 final class GymAdvice extends ServiceEntityRepository
 {
@@ -44,7 +53,10 @@ final class GymAdvice extends ServiceEntityRepository
             $exercises = $this->list('exercises')->content();
             $builtIn = Advice::builtIn();
             $own = Advice::of($reminders ?? [], $exercises ?? []);
-            $this->read = new Advice(null === $reminders ? $builtIn->reminders : $own->reminders, null === $exercises ? $builtIn->exercises : $own->exercises);
+            $this->read = new Advice(
+                null === $reminders ? $builtIn->reminders : $own->reminders,
+                null === $exercises ? $builtIn->exercises : $own->exercises,
+            );
         }
 
         return $this->read;
@@ -62,7 +74,9 @@ final class GymAdvice extends ServiceEntityRepository
      */
     public function store(string $list, int $basedOn, ?array $rows, User $editor): void
     {
-        $this->versions->change(EditedAdvice::class, $list, $basedOn, 'There is no such list.', function (EditedAdvice $advice) use ($list, $rows, $editor): void {
+        $this->versions->change(EditedAdvice::class, $list, $basedOn, 'There is no such list.', function (
+            EditedAdvice $advice,
+        ) use ($list, $rows, $editor): void {
             $advice->change($rows, $this->accounts->managed($editor), $this->clock->now());
             $this->audit->add(
                 $editor->id(),

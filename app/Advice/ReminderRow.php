@@ -11,11 +11,23 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ReminderRow
 {
     public function __construct(
-        #[Assert\Regex('/^[a-z0-9-]{1,60}$/D', message: 'The id of a reminder has small letters, digits and hyphens.')]
+        #[Assert\Regex(
+            '/^[a-z0-9-]{1,60}$/D',
+            message: 'The id of a reminder has small letters, digits and hyphens.',
+        )]
         public string $id,
-        #[Assert\Choice(choices: Reminder::TOPICS, message: 'A reminder is for all, a technique or a cause of waiting.')]
+        #[Assert\Choice(
+            choices: Reminder::TOPICS,
+            message: 'A reminder is for all, a technique or a cause of waiting.',
+        )]
         public string $for,
-        #[Assert\Length(min: 3, max: 60, minMessage: 'A reminder has at least {{ limit }} characters.', maxMessage: 'A reminder has at most {{ limit }} characters: it is read from the wall.', normalizer: 'trim')]
+        #[Assert\Length(
+            min: 3,
+            max: 60,
+            minMessage: 'A reminder has at least {{ limit }} characters.',
+            maxMessage: 'A reminder has at most {{ limit }} characters: it is read from the wall.',
+            normalizer: 'trim',
+        )]
         public string $text,
     ) {
     }

@@ -21,6 +21,9 @@ final readonly class AuditController
     #[IsGranted('ROLE_HEAD_COACH')]
     public function list(#[MapQueryParameter] int $page = 1, #[MapQueryParameter] string $what = ''): JsonResponse
     {
-        return new JsonResponse([...$this->audit->page(max(1, min($page, 100_000)), self::SIZE, mb_substr($what, 0, 20)), 'size' => self::SIZE]);
+        return new JsonResponse([
+            ...$this->audit->page(max(1, min($page, 100_000)), self::SIZE, mb_substr($what, 0, 20)),
+            'size' => self::SIZE,
+        ]);
     }
 }

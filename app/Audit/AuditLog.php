@@ -39,7 +39,10 @@ final class AuditLog extends ServiceEntityRepository
         }
     }
 
-    /** What anybody can bring about without signing in as often as they like is written at most once in that many seconds. */
+    /**
+     * What anybody can bring about without signing in as often as they like is written at most once in that many
+     * seconds.
+     */
     public function addOnce(string $what, string $says, int $seconds): void
     {
         $written = $this->createQueryBuilder('e')

@@ -14,7 +14,11 @@ final class BenchmarkClient
     {
         $curl = curl_init();
         $this->curl = false === $curl ? throw new \RuntimeException('curl cannot be used.') : $curl;
-        curl_setopt_array($this->curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_TIMEOUT => 10]);
+        curl_setopt_array($this->curl, [
+            \CURLOPT_RETURNTRANSFER => true,
+            \CURLOPT_COOKIEFILE => '',
+            \CURLOPT_TIMEOUT => 10,
+        ]);
     }
 
     /** @throws \RuntimeException with a sentence when the server is away or refuses */
@@ -61,8 +65,16 @@ final class BenchmarkClient
      */
     private function send(string $path, ?array $body, array $headers = []): string
     {
-        curl_setopt($this->curl, \CURLOPT_URL, '' === $this->url ? throw new \RuntimeException('no address is given.') : $this->url.$path);
-        curl_setopt($this->curl, \CURLOPT_HTTPHEADER, ['X-CSRF-Token: '.$this->token, ...(null === $body ? [] : ['Content-Type: application/json']), ...$headers]);
+        curl_setopt(
+            $this->curl,
+            \CURLOPT_URL,
+            '' === $this->url ? throw new \RuntimeException('no address is given.') : $this->url.$path,
+        );
+        curl_setopt($this->curl, \CURLOPT_HTTPHEADER, [
+            'X-CSRF-Token: '.$this->token,
+            ...null === $body ? [] : ['Content-Type: application/json'],
+            ...$headers,
+        ]);
         if (null === $body) {
             curl_setopt($this->curl, \CURLOPT_HTTPGET, true);
         } else {

@@ -72,19 +72,41 @@ final class CheckBenchmarkCommand extends Command
         $numbering = Numbering::named('parity');
         $text = static fn (int $at): ChainText => new ChainText(self::CHAINS[$at]);
         $rates = [
-            'read' => self::rate(static fn (int $at) => Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox)),
-            'check, from text to findings' => self::rate(static fn (int $at) => Check::builtIn()->run(new ChainInStance(Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox)->chain ?? throw new \LogicException('A chain of the bench cannot be read.'), Stance::Orthodox), $options)),
-            'the same with both mirrors and the document' => self::rate(static fn (int $at) => CheckSerializer::builtIn()->of($text($at), $options)),
+            'read' => self::rate(
+                static fn (int $at) => Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox),
+            ),
+            'check, from text to findings' => self::rate(
+                static fn (int $at) => Check::builtIn()->run(
+                    new ChainInStance(
+                        Reader::builtIn()->read(self::CHAINS[$at], $numbering, Stance::Orthodox)->chain
+                            ?? throw new \LogicException('A chain of the bench cannot be read.'),
+                        Stance::Orthodox,
+                    ),
+                    $options,
+                ),
+            ),
+            'the same with both mirrors and the document' => self::rate(
+                static fn (int $at) => CheckSerializer::builtIn()->of($text($at), $options),
+            ),
         ];
-        $rates['mends, of verdict and findings'] = self::rate(static fn (int $at) => MendSerializer::builtIn()->of($text($at), $options), few: true);
-        $rates['what comes next'] = self::rate(static fn (int $at) => NextSerializer::builtIn()->of($text($at), $options), few: true);
+        $rates['mends, of verdict and findings'] = self::rate(
+            static fn (int $at) => MendSerializer::builtIn()->of($text($at), $options),
+            few: true,
+        );
+        $rates['what comes next'] = self::rate(
+            static fn (int $at) => NextSerializer::builtIn()->of($text($at), $options),
+            few: true,
+        );
         $output->writeln('One core, chains of eight items, a second:');
         foreach ($rates as $what => $rate) {
             $output->writeln(\sprintf('  %-42s %6d', $what, $rate));
         }
     }
 
-    /** Times the mends of random chains, the longest for which pairs of edits are tried, at the tempo that allows most of them. */
+    /**
+     * Times the mends of random chains, the longest for which pairs of edits are tried, at the tempo that allows most
+     * of them.
+     */
     private function mends(OutputInterface $output): void
     {
         $dice = new Randomizer(new Mt19937(self::SEED));
@@ -137,7 +159,10 @@ final class CheckBenchmarkCommand extends Command
         $parts = ['next' => [], 'similar' => [], 'mends' => []];
         for ($at = 0; $at < $requests / 5; ++$at) {
             foreach (array_keys($parts) as $part) {
-                $parts[$part][] = $client->time('/api/check', ['text' => self::CHAINS[$at % \count(self::CHAINS)], 'with' => [$part]]);
+                $parts[$part][] = $client->time('/api/check', [
+                    'text' => self::CHAINS[$at % \count(self::CHAINS)],
+                    'with' => [$part],
+                ]);
             }
         }
         [$emptyMedian, $checkMedian] = [self::median($empty), self::median($check)];
@@ -146,7 +171,14 @@ final class CheckBenchmarkCommand extends Command
         $output->writeln(\sprintf('  %-42s %6.2f ms', 'check route', $checkMedian));
         $output->writeln(\sprintf('  %-42s %6.2f', 'check route to empty route', $checkMedian / $emptyMedian));
         foreach ($parts as $part => $times) {
-            $output->writeln(\sprintf('  %-42s %6.2f ms, at most %.0f', 'check route with '.$part, self::median($times), [] === $times ? 0 : max($times)));
+            $output->writeln(
+                \sprintf(
+                    '  %-42s %6.2f ms, at most %.0f',
+                    'check route with '.$part,
+                    self::median($times),
+                    [] === $times ? 0 : max($times),
+                ),
+            );
         }
 
         return Command::SUCCESS;

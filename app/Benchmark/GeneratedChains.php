@@ -34,7 +34,24 @@ final readonly class GeneratedChains
 {
     private const ROWS = 500;
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
-    private const WORDS = ['harbour', 'lantern', 'anvil', 'sparrow', 'granite', 'willow', 'copper', 'ember', 'thistle', 'beacon', 'gravel', 'saddle', 'orchard', 'kettle', 'marble', 'canyon'];
+    private const WORDS = [
+        'harbour',
+        'lantern',
+        'anvil',
+        'sparrow',
+        'granite',
+        'willow',
+        'copper',
+        'ember',
+        'thistle',
+        'beacon',
+        'gravel',
+        'saddle',
+        'orchard',
+        'kettle',
+        'marble',
+        'canyon',
+    ];
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -56,7 +73,10 @@ final readonly class GeneratedChains
         for ($made = 0; $made < $count; $made += \count($batch)) {
             $batch = [];
             while (\count($batch) < min(self::ROWS, $count - $made)) {
-                $inStance = new ChainInStance(Chain::of($this->items($dice, $dice->getInt($shortest, $longest), $strikes, $moves)), Stance::Orthodox);
+                $inStance = new ChainInStance(
+                    Chain::of($this->items($dice, $dice->getInt($shortest, $longest), $strikes, $moves)),
+                    Stance::Orthodox,
+                );
                 $fingerprint = Fingerprint::of($inStance->chain)->plain;
                 if (isset($known[$fingerprint])) {
                     continue;
@@ -64,8 +84,18 @@ final readonly class GeneratedChains
                 $known[$fingerprint] = true;
                 $number = $there + $made + \count($batch);
                 $content = new CombinationContent(
-                    \sprintf('%s %s %d', ucfirst(self::WORDS[$number % 16]), self::WORDS[intdiv($number, 16) % 16], $number),
-                    $writer->write($inStance), Stance::Orthodox, 'kickboxing', [self::THEMES[$number % 8]], 1 + $number % 3, 0 === $number % 4 ? 'Stay low and look before the last one.' : '',
+                    \sprintf(
+                        '%s %s %d',
+                        ucfirst(self::WORDS[$number % 16]),
+                        self::WORDS[intdiv($number, 16) % 16],
+                        $number,
+                    ),
+                    $writer->write($inStance),
+                    Stance::Orthodox,
+                    'kickboxing',
+                    [self::THEMES[$number % 8]],
+                    1 + ($number % 3),
+                    0 === $number % 4 ? 'Stay low and look before the last one.' : '',
                 );
                 $batch[] = new NewCombination($content, CheckSummary::of($this->check->run($inStance, $options)));
             }
@@ -84,7 +114,10 @@ final readonly class GeneratedChains
         $items = [];
         while (\count($items) < $count) {
             $strike = $strikes[$dice->getInt(0, \count($strikes) - 1)];
-            $items[] = 0 === $dice->getInt(0, 3) ? new MoveItem($moves[$dice->getInt(0, \count($moves) - 1)]) : new StrikeItem($strike, $strike->targets[$dice->getInt(0, \count($strike->targets) - 1)]);
+            $items[] =
+                0 === $dice->getInt(0, 3)
+                    ? new MoveItem($moves[$dice->getInt(0, \count($moves) - 1)])
+                    : new StrikeItem($strike, $strike->targets[$dice->getInt(0, \count($strike->targets) - 1)]);
         }
 
         return $items;

@@ -55,7 +55,10 @@ final class LibraryBenchmarkCommand extends Command
         memory_reset_peak_usage();
 
         $start = microtime(true);
-        $preview = $this->previews->start(BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)), $user);
+        $preview = $this->previews->start(
+            BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(LeadHook::FrontFoot)),
+            $user,
+        );
         while (RulePreviewState::Running === $preview->state()) {
             $preview = $this->previews->advance($preview->id(), 0.6);
         }
@@ -68,7 +71,15 @@ final class LibraryBenchmarkCommand extends Command
         $changed = \count(array_diff_assoc($this->verdicts(), $before));
 
         $output->writeln(\sprintf('%d combinations of %d items:', $count, self::ITEMS));
-        $output->writeln(\sprintf('  pass %.1f s, %d a second; save %.2f s; %.0f MB at most', $pass, $count / $pass, $save, memory_get_peak_usage() / 2 ** 20));
+        $output->writeln(
+            \sprintf(
+                '  pass %.1f s, %d a second; save %.2f s; %.0f MB at most',
+                $pass,
+                $count / $pass,
+                $save,
+                memory_get_peak_usage() / 2 ** 20,
+            ),
+        );
         $output->writeln(\sprintf('  %d change their verdict in the preview, %d after the save', $changes, $changed));
 
         return $changes === $changed ? Command::SUCCESS : Command::FAILURE;

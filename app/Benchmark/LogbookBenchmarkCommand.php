@@ -29,11 +29,12 @@ final class LogbookBenchmarkCommand extends Command
         $all = 'from='.(new \DateTimeImmutable('-10 years'))->format('Y-m-d');
         $empty = $this->time($client, '/api/ping')[0];
         $output->writeln(\sprintf('  %-46s median %6s  slowest %6s  ms   times an empty route', '', '', ''));
-        foreach ([
+        $paths = [
             'an empty route' => '/api/ping',
             'a page of the logbook' => '/api/logbook/entries',
             'combinations, ten years' => '/api/reports/drilled?'.$all,
-            'combinations, ten years of a course' => "/api/reports/drilled?$all&course=$course&sort=minutes&direction=down",
+            'combinations, ten years of a course' => "/api/reports/drilled?$all&course=$course"
+            .'&sort=minutes&direction=down',
             'weapons and balance, ten years' => '/api/reports/load?'.$all,
             'weapons and balance, ten years of a course' => "/api/reports/load?$all&course=$course",
             'weapons and balance, twelve weeks' => '/api/reports/load',
@@ -44,7 +45,8 @@ final class LogbookBenchmarkCommand extends Command
             'the way to a combination' => "/api/courses/$course/path?to=$goal",
             'library, by the last time' => '/api/combinations?sort=drilled',
             'library, not drilled for four weeks' => '/api/combinations?q='.rawurlencode('not drilled 4 weeks'),
-        ] as $what => $path) {
+        ];
+        foreach ($paths as $what => $path) {
             [$median, $slowest] = $this->time($client, $path);
             $output->writeln(\sprintf('  %-46s %13.1f  %14.1f  %20.1f', $what, $median, $slowest, $median / $empty));
         }

@@ -10,16 +10,50 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Measures lists, searches and what is there already over the library that the server has; bin/periplus benchmark search fills it first. */
+/**
+ * Measures lists, searches and what is there already over the library that the server has; bin/periplus benchmark
+ * search fills it first.
+ */
 #[AsCommand('benchmark:search', 'Measure searches over the library of a running server')]
 final class SearchBenchmarkCommand extends Command
 {
-    private const LISTS = ['', 'page=20', 'sort=level&page=3', 'sort=updated&direction=down', 'verdict=flows&weapon=leg', 'level=2'];
-    private const SEARCHES = [
-        'starts 1', 'ends kick', 'has 2 3', 'has lead-hook body then rear kick', 'no switch', 'length 3..5', 'liver', 'starts 1 ends kick liver', 'harbour', 'harbour lantern',
-        'theme slips', '1 2 3', 'level 2 flows', 'has 38 38 38', 'hook', 'from orthodox no kick', 'starts 3 or 4', 'zzzz',
+    private const LISTS = [
+        '',
+        'page=20',
+        'sort=level&page=3',
+        'sort=updated&direction=down',
+        'verdict=flows&weapon=leg',
+        'level=2',
     ];
-    private const CHAINS = ['1 2', '1 2 3 exit', '1 2 3b slip left 2 14l', '13 2 3 6 14h exit 1 2', '1 2 3 2 1 2 3 2', '2 3b 2', '14 2 3'];
+    private const SEARCHES = [
+        'starts 1',
+        'ends kick',
+        'has 2 3',
+        'has lead-hook body then rear kick',
+        'no switch',
+        'length 3..5',
+        'liver',
+        'starts 1 ends kick liver',
+        'harbour',
+        'harbour lantern',
+        'theme slips',
+        '1 2 3',
+        'level 2 flows',
+        'has 38 38 38',
+        'hook',
+        'from orthodox no kick',
+        'starts 3 or 4',
+        'zzzz',
+    ];
+    private const CHAINS = [
+        '1 2',
+        '1 2 3 exit',
+        '1 2 3b slip left 2 14l',
+        '13 2 3 6 14h exit 1 2',
+        '1 2 3 2 1 2 3 2',
+        '2 3b 2',
+        '14 2 3',
+    ];
     private const ROUNDS = 9;
 
     protected function configure(): void
@@ -57,8 +91,12 @@ final class SearchBenchmarkCommand extends Command
      *
      * @return array{float, float} median and slowest in ms, of the median of each
      */
-    private function measure(BenchmarkClient $client, array $asked, bool $afterWrite = false, bool $similar = false): array
-    {
+    private function measure(
+        BenchmarkClient $client,
+        array $asked,
+        bool $afterWrite = false,
+        bool $similar = false,
+    ): array {
         $medians = [];
         foreach ($asked as $what) {
             $times = [];
@@ -66,7 +104,9 @@ final class SearchBenchmarkCommand extends Command
                 if ($afterWrite) {
                     self::write($client);
                 }
-                $times[] = $similar ? $client->time('/api/check', ['text' => $what, 'with' => ['similar']]) : $client->time($what, null);
+                $times[] = $similar
+                    ? $client->time('/api/check', ['text' => $what, 'with' => ['similar']])
+                    : $client->time($what, null);
             }
             sort($times);
             $medians[] = $times[intdiv(self::ROUNDS, 2)];
@@ -83,9 +123,19 @@ final class SearchBenchmarkCommand extends Command
         $list = $client->ask('/api/courses');
         $times = [];
         foreach ($list['courses'] as ['id' => $course]) {
-            foreach ([['aim' => 'due'], ['aim' => 'theme', 'value' => 'body-work'], ['aim' => 'weapon', 'value' => 'hand']] as $aim) {
+            $aims = [
+                ['aim' => 'due'],
+                ['aim' => 'theme', 'value' => 'body-work'],
+                ['aim' => 'weapon', 'value' => 'hand'],
+            ];
+            foreach ($aims as $aim) {
                 for ($seed = 1; $seed <= 3; ++$seed) {
-                    $times[] = $client->time('/api/plans/compose', ['course' => $course, 'minutes' => 60, 'seed' => $seed, ...$aim]);
+                    $times[] = $client->time('/api/plans/compose', [
+                        'course' => $course,
+                        'minutes' => 60,
+                        'seed' => $seed,
+                        ...$aim,
+                    ]);
                 }
             }
         }

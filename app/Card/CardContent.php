@@ -19,7 +19,20 @@ final readonly class CardContent implements \JsonSerializable
     ) {
     }
 
-    /** @param array{stance: string, numbering: string, group: string, combinations: non-empty-list<array{id: int, name: string, notation: string, stance: string, rules: string}>} $stored what {@see jsonSerialize} was written as */
+    /**
+     * @param array{
+     *     stance: string,
+     *     numbering: string,
+     *     group: string,
+     *     combinations: non-empty-list<array{
+     *         id: int,
+     *         name: string,
+     *         notation: string,
+     *         stance: string,
+     *         rules: string,
+     *     }>,
+     * } $stored what {@see jsonSerialize} was written as
+     */
     public static function of(array $stored): self
     {
         return new self(

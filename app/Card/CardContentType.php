@@ -13,7 +13,20 @@ final class CardContentType extends JsonValueType
 
     protected function value(array $stored): CardContent
     {
-        /** @var array{stance: string, numbering: string, group: string, combinations: non-empty-list<array{id: int, name: string, notation: string, stance: string, rules: string}>} $stored */
+        /**
+         * @var array{
+         *     stance: string,
+         *     numbering: string,
+         *     group: string,
+         *     combinations: non-empty-list<array{
+         *         id: int,
+         *         name: string,
+         *         notation: string,
+         *         stance: string,
+         *         rules: string,
+         *     }>,
+         * } $stored
+         */
         return CardContent::of($stored);
     }
 

@@ -28,8 +28,10 @@ final readonly class CardController
     }
 
     #[Route('/api/cards', methods: 'POST')]
-    public function create(#[MapRequestPayload(acceptFormat: 'json')] CardRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function create(
+        #[MapRequestPayload(acceptFormat: 'json')] CardRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->cards->create($request, $user), 201);
     }
 

@@ -18,7 +18,12 @@ final readonly class CardRequest
         #[Assert\NotBlank(message: 'Give the card a name.', normalizer: 'trim')]
         #[Assert\Length(max: 120, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
-        #[Assert\Count(min: 1, max: self::MOST, minMessage: 'Choose a combination at least.', maxMessage: 'At most {{ limit }} combinations on a card.')]
+        #[Assert\Count(
+            min: 1,
+            max: self::MOST,
+            minMessage: 'Choose a combination at least.',
+            maxMessage: 'At most {{ limit }} combinations on a card.',
+        )]
         #[Assert\All([new Assert\Type('int', message: 'A combination is told by its number in the library.')])]
         public array $combinations,
         public Stance $stance = Stance::Orthodox,

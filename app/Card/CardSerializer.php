@@ -26,8 +26,12 @@ use Periplus\Core\Technique\Stance;
 /** A card as an athlete reads it: in their stance, in the numbers of the card, with what to think of. */
 final readonly class CardSerializer
 {
-    public function __construct(private GymNumberings $numberings, private GymHouseRules $rules, private Reader $reader, private Check $check)
-    {
+    public function __construct(
+        private GymNumberings $numberings,
+        private GymHouseRules $rules,
+        private Reader $reader,
+        private Check $check,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -56,7 +60,10 @@ final readonly class CardSerializer
                 'line' => (new LineDrawing($writer))->of($inStance, $result->timing, $result->sway, LineSize::Card),
                 'lengthMs' => (int) ceil($result->timing->length()),
                 'items' => array_map(self::item(...), $chain->items, $result->timing->moments),
-                'reminders' => array_map(static fn (Reminder $reminder): string => $reminder->text, $reminders->for($result)),
+                'reminders' => array_map(
+                    static fn (Reminder $reminder): string => $reminder->text,
+                    $reminders->for($result),
+                ),
             ];
         }
 

@@ -22,13 +22,30 @@ final readonly class CardSheet
     /** @return string the PDF */
     public function of(Card $card, string $gym): string
     {
-        /** @var array{numbering: string, combinations: list<array{name: string, numbers: string, words: list<string>, line: array<string, mixed>, reminders: list<string>}>} $document */
+        /**
+         * @var array{
+         *     numbering: string,
+         *     combinations: list<array{
+         *         name: string,
+         *         numbers: string,
+         *         words: list<string>,
+         *         line: array<string, mixed>,
+         *         reminders: list<string>,
+         *     }>,
+         * } $document
+         */
         $document = $this->serializer->of($card, $gym);
         $pdf = new Sheet('P', $card->name(), self::MARGIN);
         $pdf->setAutoPageBreak(false);
         $this->write($pdf, Sheet::WORDS, 10, $gym, 90);
         $this->write($pdf, Sheet::NUMBERS, 28, $card->name(), 255);
-        $this->write($pdf, Sheet::WORDS, 10, ucfirst($card->content()->stance->value).' stance · numbers: '.$document['numbering'], 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            10,
+            ucfirst($card->content()->stance->value).' stance · numbers: '.$document['numbering'],
+            90,
+        );
         $pdf->Ln(4);
         foreach ($document['combinations'] as $row) {
             $pdf->useFont(Sheet::WORDS, 11, implode(', ', $row['words']));
@@ -41,11 +58,24 @@ final readonly class CardSheet
             $this->write($pdf, Sheet::NUMBERS, 26, strtr($row['numbers'], [' ' => '  ']), 255);
             /** @var array{height: float|int} $line */
             $line = $row['line'];
-            // @phpstan-ignore argument.type (the drawing comes back as it went into the document)
-            $svg = new LineSvg($line, self::WIDTH * $line['height'] / self::LINE, $card->content()->stance, Sheet::NUMBERS, Sheet::WORDS, false);
+            $svg = new LineSvg(
+                // @phpstan-ignore argument.type (the drawing comes back as it went into the document)
+                $line,
+                (self::WIDTH * $line['height']) / self::LINE,
+                $card->content()->stance,
+                Sheet::NUMBERS,
+                Sheet::WORDS,
+                false,
+            );
             $scale = min(self::WIDTH / $svg->width, self::LINE / $svg->height());
             $y = $pdf->GetY() + 1;
-            $pdf->ImageSVG('@'.$svg->write($row['name']), self::MARGIN, $y, $svg->width * $scale, $svg->height() * $scale);
+            $pdf->ImageSVG(
+                '@'.$svg->write($row['name']),
+                self::MARGIN,
+                $y,
+                $svg->width * $scale,
+                $svg->height() * $scale,
+            );
             $pdf->setY($y + $svg->height() * $scale + 1);
             $this->write($pdf, Sheet::WORDS, 11, implode(', ', $row['words']), 255);
             if ([] !== $row['reminders']) {
@@ -61,7 +91,14 @@ final readonly class CardSheet
     private function foot(Sheet $pdf): void
     {
         $pdf->setXY(self::MARGIN, 297 - 16);
-        $this->write($pdf, Sheet::WORDS, 7.5, 'Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When something hurts, stop and say so.', 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            7.5,
+            'Slow and clean first. Not to the head of a partner, and no spinning strikes, without your coach. When '
+                .'something hurts, stop and say so.',
+            90,
+        );
     }
 
     private function write(Sheet $pdf, string $font, float $points, string $text, int $tone): void

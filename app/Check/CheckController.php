@@ -22,16 +22,29 @@ final readonly class CheckController
 {
     private const LINES = 'application/x-ndjson';
 
-    public function __construct(private CheckSerializer $serializer, private Parts $parts, private GymHouseRules $rules, private GymNumberings $numberings, private Reader $reader)
-    {
+    public function __construct(
+        private CheckSerializer $serializer,
+        private Parts $parts,
+        private GymHouseRules $rules,
+        private GymNumberings $numberings,
+        private Reader $reader,
+    ) {
     }
 
-    /** Reads and checks, and answers what else is asked for; stores nothing. The parts come as lines, each when it is known, to whoever accepts that. */
+    /**
+     * Reads and checks, and answers what else is asked for; stores nothing. The parts come as lines, each when it is
+     * known, to whoever accepts that.
+     */
     #[Route('/api/check', methods: 'POST')]
-    public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request, Request $http, #[CurrentUser] User $user): Response
-    {
+    public function __invoke(
+        #[MapRequestPayload(acceptFormat: 'json')] CheckRequest $request,
+        Request $http,
+        #[CurrentUser] User $user,
+    ): Response {
         $text = $request->chainText($this->numberings);
-        $rules = $request->rules ?? InferredRules::of($this->reader->read($text->text, $text->numbering, $text->stance)->chain);
+        $rules =
+            $request->rules
+            ?? InferredRules::of($this->reader->read($text->text, $text->numbering, $text->stance)->chain);
         $options = $request->options($this->rules->named($rules));
         $check = $this->serializer->of($text, $options, $request->draw());
         $parts = $this->parts->of($request, $text, $options, $this->numberings->of($user));
@@ -40,7 +53,10 @@ final readonly class CheckController
         }
 
         // nginx hands each line on at once.
-        return new StreamedResponse(self::lines($check, $parts), 200, ['Content-Type' => self::LINES, 'X-Accel-Buffering' => 'no']);
+        return new StreamedResponse(self::lines($check, $parts), 200, [
+            'Content-Type' => self::LINES,
+            'X-Accel-Buffering' => 'no',
+        ]);
     }
 
     /**

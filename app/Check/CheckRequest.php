@@ -23,11 +23,18 @@ final readonly class CheckRequest
         public string $text,
         public Stance $stance = Stance::Orthodox,
         public Stance $opponent = Stance::Orthodox,
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        /** As the chain asks for when null. */
-        public ?string $rules = null,
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
+        public ?        /** As the chain asks for when null. */
+        string $rules = null,
         public string $numbering = 'parity',
-        #[Assert\Range(min: CheckOptions::FASTEST, max: CheckOptions::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
+        #[Assert\Range(
+            min: CheckOptions::FASTEST,
+            max: CheckOptions::SLOWEST,
+            notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.',
+        )]
         public float $tempo = 1.0,
         public Medium $medium = Medium::Shadow,
         public Group $group = Group::Open,
@@ -41,11 +48,18 @@ final readonly class CheckRequest
         public ?string $readIn = null,
         /** @var list<string> the sizes in which the picture is wanted */
         #[Assert\Count(max: 4)]
-        #[Assert\All([new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full or sheet.')])]
+        #[Assert\All([
+            new Assert\Choice(callback: [self::class, 'sizes'], message: 'A size is row, card, full or sheet.'),
+        ])]
         public array $draw = [],
         /** @var list<string> what is asked for beside the check */
         #[Assert\Count(max: 4)]
-        #[Assert\All([new Assert\Choice(callback: [self::class, 'parts'], message: 'A part is next, edits, similar or mends.')])]
+        #[Assert\All([
+            new Assert\Choice(
+                callback: [self::class, 'parts'],
+                message: 'A part is next, edits, similar or mends.',
+            ),
+        ])]
         public array $with = [],
         /** Of the cursor, in characters: the item there is followed or edited; the last item when null. */
         #[Assert\PositiveOrZero(message: 'A place in the text is counted from 0.')]
@@ -69,13 +83,25 @@ final readonly class CheckRequest
 
     public function chainText(GymNumberings $numberings): ChainText
     {
-        return new ChainText($this->text, $this->stance, $numberings->named($this->numbering), null === $this->readIn ? null : $numberings->named($this->readIn));
+        return new ChainText(
+            $this->text,
+            $this->stance,
+            $numberings->named($this->numbering),
+            null === $this->readIn ? null : $numberings->named($this->readIn),
+        );
     }
 
     /** @param HouseRules $rules the gym's set that the request names */
     public function options(HouseRules $rules): CheckOptions
     {
-        return new CheckOptions($rules, $this->tempo, $this->medium, $this->group, Athlete::sized($this->athlete, $this->heightCm, $this->stanceCm), $this->opponent);
+        return new CheckOptions(
+            $rules,
+            $this->tempo,
+            $this->medium,
+            $this->group,
+            Athlete::sized($this->athlete, $this->heightCm, $this->stanceCm),
+            $this->opponent,
+        );
     }
 
     /** @return list<LineSize> */

@@ -15,15 +15,27 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class GenerateController
 {
-    public function __construct(private GymHouseRules $rules, private GymNumberings $numberings, private CombinationTable $table)
-    {
+    public function __construct(
+        private GymHouseRules $rules,
+        private GymNumberings $numberings,
+        private CombinationTable $table,
+    ) {
     }
 
     /** Chains that do not exist yet; those that are in the library are not made again. Stores nothing. */
     #[Route('/api/generate', methods: 'POST')]
     #[HeavyWork]
-    public function __invoke(#[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request, GenerationSerializer $generation): JsonResponse
-    {
-        return new JsonResponse($generation->of($request->criteria($this->rules->named($request->rules)), $request->stance, $this->numberings->named($request->numbering), $this->table->fingerprints()));
+    public function __invoke(
+        #[MapRequestPayload(acceptFormat: 'json')] GenerateRequest $request,
+        GenerationSerializer $generation,
+    ): JsonResponse {
+        return new JsonResponse(
+            $generation->of(
+                $request->criteria($this->rules->named($request->rules)),
+                $request->stance,
+                $this->numberings->named($request->numbering),
+                $this->table->fingerprints(),
+            ),
+        );
     }
 }

@@ -20,24 +20,44 @@ final readonly class GenerateRequest
 {
     /** @param list<string> $weapons */
     public function __construct(
-        #[Assert\Range(min: GenerationCriteria::SHORTEST, max: GenerationCriteria::LONGEST, notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.')]
+        #[Assert\Range(
+            min: GenerationCriteria::SHORTEST,
+            max: GenerationCriteria::LONGEST,
+            notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.',
+        )]
         public int $length = 4,
         #[Assert\Count(min: 1, max: 4, minMessage: 'Choose at least one weapon.')]
-        #[Assert\All([new Assert\NotNull(message: 'A weapon is hand, elbow, leg or knee.'), new Assert\Choice(choices: ['hand', 'elbow', 'leg', 'knee'], message: 'A weapon is hand, elbow, leg or knee.')])]
+        #[Assert\All([
+            new Assert\NotNull(message: 'A weapon is hand, elbow, leg or knee.'),
+            new Assert\Choice(
+                choices: ['hand', 'elbow', 'leg', 'knee'],
+                message: 'A weapon is hand, elbow, leg or knee.',
+            ),
+        ])]
         public array $weapons = ['hand'],
-        #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
-        public ?int $level = null,
+        #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')] public ?int $level = null,
         public ?Theme $theme = null,
         public bool $switches = false,
         #[Assert\Choice(choices: ['hint', 'should', 'must'], message: 'Chains are clean of hint, should or must.')]
         public string $clean = 'should',
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
         public string $rules = 'boxing',
-        #[Assert\Range(min: CheckOptions::FASTEST, max: CheckOptions::SLOWEST, notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.')]
+        #[Assert\Range(
+            min: CheckOptions::FASTEST,
+            max: CheckOptions::SLOWEST,
+            notInRangeMessage: 'The tempo is {{ min }} to {{ max }}.',
+        )]
         public float $tempo = 1.0,
         #[Assert\Range(min: 0, max: 2_147_483_647, notInRangeMessage: 'A seed is {{ min }} to {{ max }}.')]
         public int $seed = 1,
-        #[Assert\Range(min: 1, max: GenerationCriteria::MOST, notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.')]
+        #[Assert\Range(
+            min: 1,
+            max: GenerationCriteria::MOST,
+            notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.',
+        )]
         public int $count = 8,
         /** For beginners the level is 1 where none is asked for. */
         public Group $group = Group::Open,
@@ -51,6 +71,16 @@ final readonly class GenerateRequest
     {
         $weapons = array_map(Limb::from(...), array_values(array_unique($this->weapons)));
 
-        return new GenerationCriteria(new CheckOptions($rules, $this->tempo, group: $this->group), $this->length, [] === $weapons ? [Limb::Hand] : $weapons, $this->level ?? (Group::Beginners === $this->group ? 1 : null), $this->theme, $this->switches, Severity::from($this->clean), $this->seed, $this->count);
+        return new GenerationCriteria(
+            new CheckOptions($rules, $this->tempo, group: $this->group),
+            $this->length,
+            [] === $weapons ? [Limb::Hand] : $weapons,
+            $this->level ?? (Group::Beginners === $this->group ? 1 : null),
+            $this->theme,
+            $this->switches,
+            Severity::from($this->clean),
+            $this->seed,
+            $this->count,
+        );
     }
 }

@@ -53,7 +53,10 @@ final readonly class Parts
     {
         $chain = $this->reader->read($text->text, $text->numbering, $text->stance)->chain;
         try {
-            return $this->matches->of(null === $chain ? [] : $this->similar->of(new ChainInStance($chain, $text->stance), $except), $numbering);
+            return $this->matches->of(
+                null === $chain ? [] : $this->similar->of(new ChainInStance($chain, $text->stance), $except),
+                $numbering,
+            );
         } catch (ConnectionException) {
             return null;
         }

@@ -10,8 +10,11 @@ use Periplus\App\Store\Invalid;
 /** Does the same with several combinations, or with none: one that was changed meanwhile stops all. */
 final readonly class Bulk
 {
-    public function __construct(private Library $library, private Combinations $combinations, private DraftReader $drafts)
-    {
+    public function __construct(
+        private Library $library,
+        private Combinations $combinations,
+        private DraftReader $drafts,
+    ) {
     }
 
     /** @return list<Combination> as they are then */
@@ -22,12 +25,17 @@ final readonly class Bulk
             throw Invalid::field('theme', 'Name the theme.');
         }
 
-        return $this->library->write(fn (): array => array_map(fn (array $one): Combination => match ($request->action) {
-            'archive' => $this->library->archive($one['id'], $one['version'], $user),
-            'restore' => $this->library->restore($one['id'], $one['version'], $user),
-            'tag' => $this->retheme($one['id'], $one['version'], null, $theme, $user),
-            default => $this->retheme($one['id'], $one['version'], $theme, null, $user),
-        }, $request->all()));
+        return $this->library->write(
+            fn (): array => array_map(
+                fn (array $one): Combination => match ($request->action) {
+                    'archive' => $this->library->archive($one['id'], $one['version'], $user),
+                    'restore' => $this->library->restore($one['id'], $one['version'], $user),
+                    'tag' => $this->retheme($one['id'], $one['version'], null, $theme, $user),
+                    default => $this->retheme($one['id'], $one['version'], $theme, null, $user),
+                },
+                $request->all(),
+            ),
+        );
     }
 
     /** The one that is kept gets the themes and the note of the other, which is archived. */
@@ -36,8 +44,20 @@ final readonly class Bulk
         return $this->library->write(function () use ($request, $user): Combination {
             $dropped = $this->library->archive($request->drop, $request->dropVersion, $user)->content();
             $kept = $this->combinations->get($request->keep)->content();
-            $note = '' === $dropped->note || str_contains($kept->note, $dropped->note) ? $kept->note : trim($kept->note."\n".$dropped->note);
-            $content = new CombinationContent($kept->name, $kept->notation, $kept->stance, $kept->rules, self::themes([...$kept->themes, ...$dropped->themes]), $kept->level, mb_substr($note, 0, 2000), $kept->levelChosen);
+            $note =
+                '' === $dropped->note || str_contains($kept->note, $dropped->note)
+                    ? $kept->note
+                    : trim($kept->note."\n".$dropped->note);
+            $content = new CombinationContent(
+                $kept->name,
+                $kept->notation,
+                $kept->stance,
+                $kept->rules,
+                self::themes([...$kept->themes, ...$dropped->themes]),
+                $kept->level,
+                mb_substr($note, 0, 2000),
+                $kept->levelChosen,
+            );
 
             return $this->library->update($request->keep, $request->keepVersion, $this->drafts->of($content), $user);
         });
@@ -52,7 +72,18 @@ final readonly class Bulk
      */
     public function renameTheme(array $ids, string $from, string $to, User $user): int
     {
-        $this->library->write(fn () => array_map(fn (int $id): Combination => $this->retheme($id, $this->combinations->get($id)->version(), $from, $to, $user), $ids));
+        $this->library->write(
+            fn () => array_map(
+                fn (int $id): Combination => $this->retheme(
+                    $id,
+                    $this->combinations->get($id)->version(),
+                    $from,
+                    $to,
+                    $user,
+                ),
+                $ids,
+            ),
+        );
 
         return \count($ids);
     }
@@ -60,10 +91,31 @@ final readonly class Bulk
     private function retheme(int $id, int $version, ?string $from, ?string $to, User $user): Combination
     {
         $content = $this->combinations->get($id)->content();
-        $themes = array_values(array_filter(array_map(static fn (string $theme): ?string => $theme === $from ? $to : $theme, $content->themes), is_string(...)));
+        $themes = array_values(
+            array_filter(
+                array_map(static fn (string $theme): ?string => $theme === $from ? $to : $theme, $content->themes),
+                is_string(...),
+            ),
+        );
         $themes = self::themes(null === $from && null !== $to ? [...$themes, $to] : $themes);
 
-        return $this->library->update($id, $version, $this->drafts->of(new CombinationContent($content->name, $content->notation, $content->stance, $content->rules, $themes, $content->level, $content->note, $content->levelChosen)), $user);
+        return $this->library->update(
+            $id,
+            $version,
+            $this->drafts->of(
+                new CombinationContent(
+                    $content->name,
+                    $content->notation,
+                    $content->stance,
+                    $content->rules,
+                    $themes,
+                    $content->level,
+                    $content->note,
+                    $content->levelChosen,
+                ),
+            ),
+            $user,
+        );
     }
 
     /**

@@ -12,8 +12,12 @@ final readonly class BulkInserter
 {
     private const ROWS = 250;
 
-    public function __construct(private Connection $connection, private CombinationTable $table, private CombinationIndices $indices, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Connection $connection,
+        private CombinationTable $table,
+        private CombinationIndices $indices,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -29,14 +33,24 @@ final readonly class BulkInserter
             $id = $this->table->insert($chunk, $author, $now);
             [$versions, $inUse] = [[], []];
             foreach ($chunk as $new) {
-                array_push($versions, $id, 1, json_encode($new->content->toArray(), \JSON_THROW_ON_ERROR), VersionChange::Created->value, $author, $now->format('Y-m-d H:i:s'));
+                array_push(
+                    $versions,
+                    $id,
+                    1,
+                    json_encode($new->content->toArray(), \JSON_THROW_ON_ERROR),
+                    VersionChange::Created->value,
+                    $author,
+                    $now->format('Y-m-d H:i:s'),
+                );
                 if (!$new->archived) {
                     $inUse[] = new IndexedCombination($id, $new->content, $new->check, $author, $authorName);
                 }
                 $ids[] = $id++;
             }
             $this->connection->executeStatement(
-                'INSERT INTO combination_version (combination_id, version, content, change_kind, editor_id, created_at) VALUES '.implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')),
+                'INSERT INTO combination_version (combination_id, version, content, change_kind, editor_id, '
+                    .'created_at) VALUES '
+                    .implode(', ', array_fill(0, \count($chunk), '(?, ?, ?, ?, ?, ?)')),
                 $versions,
             );
             $this->indices->add($inUse);

@@ -13,20 +13,33 @@ final readonly class BulkRequest
 
     /** @param array<mixed> $combinations pairs of id and version */
     public function __construct(
-        #[Assert\Count(min: 1, max: self::MOST, minMessage: 'Choose at least one combination.', maxMessage: 'At most {{ limit }} combinations at a time.')]
-        #[Assert\All([new Assert\Collection([
-            'id' => [new Assert\NotNull(message: 'This is missing.'), new Assert\Type('int'), new Assert\Positive()],
-            'version' => [
-                new Assert\NotNull(message: 'This is missing.'),
-                new Assert\Type('int'),
-                new Assert\Positive(),
-            ],
-        ])])]
+        #[Assert\Count(
+            min: 1,
+            max: self::MOST,
+            minMessage: 'Choose at least one combination.',
+            maxMessage: 'At most {{ limit }} combinations at a time.',
+        )]
+        #[Assert\All([
+            new Assert\Collection([
+                'id' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type('int'),
+                    new Assert\Positive(),
+                ],
+                'version' => [
+                    new Assert\NotNull(message: 'This is missing.'),
+                    new Assert\Type('int'),
+                    new Assert\Positive(),
+                ],
+            ]),
+        ])]
         public array $combinations,
-        #[Assert\Choice(choices: ['archive', 'restore', 'tag', 'untag'], message: 'What is done is archive, restore, tag or untag.')]
+        #[Assert\Choice(
+            choices: ['archive', 'restore', 'tag', 'untag'],
+            message: 'What is done is archive, restore, tag or untag.',
+        )]
         public string $action,
-        #[Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')]
-        public string $theme = '',
+        #[Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')] public string $theme = '',
     ) {
     }
 

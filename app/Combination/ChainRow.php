@@ -22,6 +22,12 @@ final readonly class ChainRow
     /** @return array{id: int, name: string, notation: string, stance: string, verdict: string} */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'notation' => $this->notation, 'stance' => $this->stance, 'verdict' => $this->verdict];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'notation' => $this->notation,
+            'stance' => $this->stance,
+            'verdict' => $this->verdict,
+        ];
     }
 }

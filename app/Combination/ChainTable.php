@@ -11,7 +11,8 @@ use Doctrine\DBAL\ParameterType;
 /** Reads the chains of combinations in use, for whatever compares them. */
 final readonly class ChainTable
 {
-    private const SELECT = 'SELECT id, name, notation, stance, verdict, sequence, stem FROM combination WHERE archived_at IS NULL AND ';
+    private const SELECT = 'SELECT id, name, notation, stance, verdict, sequence, stem FROM combination '
+        .'WHERE archived_at IS NULL AND ';
 
     public function __construct(private Connection $connection)
     {
@@ -50,14 +51,22 @@ final readonly class ChainTable
     /** @return list<ChainRow> whose stem begins with that one and is longer, in rising order of the stems */
     public function grownFrom(string $stem, int $most): array
     {
-        return $this->rows('stem > ? AND stem < ? ORDER BY stem, id LIMIT '.$most, [$stem, $stem."\xff"], [ParameterType::BINARY, ParameterType::BINARY]);
+        return $this->rows(
+            'stem > ? AND stem < ? ORDER BY stem, id LIMIT '.$most,
+            [$stem, $stem."\xff"],
+            [ParameterType::BINARY, ParameterType::BINARY],
+        );
     }
 
     /** @return list<ChainRow> with that anywhere in their sequence, found by a scan */
     public function holding(string $sequence, int $most): array
     {
         /** @var list<int|string> $ids */
-        $ids = $this->connection->fetchFirstColumn('SELECT id FROM combination FORCE INDEX (by_sequence) WHERE sequence LIKE ? LIMIT '.$most, ['%'.$sequence.'%'], [ParameterType::BINARY]);
+        $ids = $this->connection->fetchFirstColumn(
+            'SELECT id FROM combination FORCE INDEX (by_sequence) WHERE sequence LIKE ? LIMIT '.$most,
+            ['%'.$sequence.'%'],
+            [ParameterType::BINARY],
+        );
 
         return $this->withIds(array_map(intval(...), $ids));
     }
@@ -71,9 +80,14 @@ final readonly class ChainTable
      */
     public function flowing(int $level, array $without, int $most): array
     {
-        $where = "archived_at IS NULL AND verdict = 'flows' AND level <= ?".str_repeat(' AND weapons NOT LIKE ?', \count($without));
+        $where =
+            "archived_at IS NULL AND verdict = 'flows' AND level <= ?"
+            .str_repeat(' AND weapons NOT LIKE ?', \count($without));
         /** @var list<array{0: int|string, 1: string}> $rows */
-        $rows = $this->connection->fetchAllNumeric("SELECT id, sequence FROM combination WHERE $where ORDER BY strikes, id LIMIT $most", [$level, ...array_map(static fn (string $limb): string => "%,$limb,%", $without)]);
+        $rows = $this->connection->fetchAllNumeric(
+            "SELECT id, sequence FROM combination WHERE $where ORDER BY strikes, id LIMIT $most",
+            [$level, ...array_map(static fn (string $limb): string => "%,$limb,%", $without)],
+        );
 
         return array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $rows);
     }
@@ -82,7 +96,9 @@ final readonly class ChainTable
     public function stems(): array
     {
         /** @var list<array{0: int|string, 1: string}> $rows */
-        $rows = $this->connection->fetchAllNumeric('SELECT id, stem FROM combination WHERE archived_at IS NULL ORDER BY stem, id');
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT id, stem FROM combination WHERE archived_at IS NULL ORDER BY stem, id',
+        );
 
         return array_map(static fn (array $row): array => [(int) $row[0], $row[1]], $rows);
     }
@@ -95,9 +111,30 @@ final readonly class ChainTable
      */
     private function rows(string $where, array $values, array $types): array
     {
-        /** @var list<array{id: int|string, name: string, notation: string, stance: string, verdict: string, sequence: string, stem: string}> $rows */
+        /**
+         * @var list<array{
+         *     id: int|string,
+         *     name: string,
+         *     notation: string,
+         *     stance: string,
+         *     verdict: string,
+         *     sequence: string,
+         *     stem: string,
+         * }> $rows
+         */
         $rows = $this->connection->fetchAllAssociative(self::SELECT.$where, $values, $types);
 
-        return array_map(static fn (array $row): ChainRow => new ChainRow((int) $row['id'], $row['name'], $row['notation'], $row['stance'], $row['verdict'], $row['sequence'], $row['stem']), $rows);
+        return array_map(
+            static fn (array $row): ChainRow => new ChainRow(
+                (int) $row['id'],
+                $row['name'],
+                $row['notation'],
+                $row['stance'],
+                $row['verdict'],
+                $row['sequence'],
+                $row['stem'],
+            ),
+            $rows,
+        );
     }
 }

@@ -42,7 +42,9 @@ final readonly class CheckSummary
     public static function of(CheckResult $result): self
     {
         $inStance = $result->inStance;
-        $limbs = array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes()));
+        $limbs = array_unique(
+            array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes()),
+        );
         $sequence = Sequence::of($inStance->chain);
         $contacts = [];
         $opponent = new Opponent(Stance::Orthodox);

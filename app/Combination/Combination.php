@@ -26,7 +26,22 @@ use Periplus\Core\Technique\Stance;
 #[ORM\Index(name: 'by_rules', columns: ['rules', 'id'])]
 #[ORM\Index(name: 'by_sequence', columns: ['sequence'])]
 #[ORM\Index(name: 'by_stem', columns: ['stem'])]
-#[ORM\Index(name: 'scan', columns: ['archived_at', 'rules', 'verdict', 'level', 'stance', 'strikes', 'weapons', 'contacts', 'author_id', 'drilled_at', 'sequence'])]
+#[ORM\Index(
+    name: 'scan',
+    columns: [
+        'archived_at',
+        'rules',
+        'verdict',
+        'level',
+        'stance',
+        'strikes',
+        'weapons',
+        'contacts',
+        'author_id',
+        'drilled_at',
+        'sequence',
+    ],
+)]
 #[ORM\UniqueConstraint(name: 'once', columns: ['in_use'])]
 class Combination implements Versioned
 {
@@ -54,7 +69,10 @@ class Combination implements Versioned
     #[ORM\Column(type: 'smallint')]
     private int $level;
 
-    /** Whether a coach gave the level; otherwise it follows the check. Null until gym:recheck has decided it for what is older. */
+    /**
+     * Whether a coach gave the level; otherwise it follows the check. Null until gym:recheck has decided it for what is
+     * older.
+     */
     #[ORM\Column(nullable: true)]
     private ?bool $levelChosen;
 
@@ -120,8 +138,12 @@ class Combination implements Versioned
         $this->write($content, $checked, $author, $createdAt);
     }
 
-    public function write(CombinationContent $content, CheckSummary $checked, User $editor, \DateTimeImmutable $now): void
-    {
+    public function write(
+        CombinationContent $content,
+        CheckSummary $checked,
+        User $editor,
+        \DateTimeImmutable $now,
+    ): void {
         $content = $content->settled($checked);
         $this->name = $content->name;
         $this->notation = $content->notation;
@@ -159,7 +181,16 @@ class Combination implements Versioned
 
     public function content(): CombinationContent
     {
-        return new CombinationContent($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $this->level, $this->note, $this->levelChosen);
+        return new CombinationContent(
+            $this->name,
+            $this->notation,
+            $this->stance,
+            $this->rules,
+            $this->themes,
+            $this->level,
+            $this->note,
+            $this->levelChosen,
+        );
     }
 
     public function id(): int
@@ -189,13 +220,29 @@ class Combination implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return \sprintf('%s changed this combination meanwhile. Nothing was overwritten; look at the newest and save again.', $this->editor->name());
+        return \sprintf(
+            '%s changed this combination meanwhile. Nothing was overwritten; look at the newest and save again.',
+            $this->editor->name(),
+        );
     }
 
     public function summary(): CombinationSummary
     {
         $coach = static fn (User $user): array => ['id' => $user->id(), 'name' => $user->name()];
 
-        return new CombinationSummary($this->id(), $this->version, $this->content(), $this->verdict, $this->lengthMs, $this->fingerprintWithEffort, $coach($this->author), $coach($this->editor), $this->createdAt, $this->updatedAt, $this->archivedAt, $this->drilledAt?->format('Y-m-d'));
+        return new CombinationSummary(
+            $this->id(),
+            $this->version,
+            $this->content(),
+            $this->verdict,
+            $this->lengthMs,
+            $this->fingerprintWithEffort,
+            $coach($this->author),
+            $coach($this->editor),
+            $this->createdAt,
+            $this->updatedAt,
+            $this->archivedAt,
+            $this->drilledAt?->format('Y-m-d'),
+        );
     }
 }

@@ -34,28 +34,75 @@ final readonly class CombinationContent
         $this->note = trim(PlainText::lines($note));
     }
 
-    /** @param array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content as {@see toArray} has it; older versions did not keep who gave the level */
+    /**
+     * @param array{
+     *     name: string,
+     *     notation: string,
+     *     stance: string,
+     *     rules: string,
+     *     themes: list<string>,
+     *     level: int,
+     *     note: string,
+     *     levelChosen?: bool|null,
+     * } $content as {@see toArray} has it; older versions did not keep who gave the level
+     */
     public static function of(array $content): self
     {
-        return new self($content['name'], $content['notation'], Stance::from($content['stance']), $content['rules'], $content['themes'], $content['level'], $content['note'], $content['levelChosen'] ?? null);
+        return new self(
+            $content['name'],
+            $content['notation'],
+            Stance::from($content['stance']),
+            $content['rules'],
+            $content['themes'],
+            $content['level'],
+            $content['note'],
+            $content['levelChosen'] ?? null,
+        );
     }
 
     /** @param string $json of {@see toArray} */
     public static function ofJson(string $json): self
     {
-        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $content */
+        /**
+         * @var array{
+         *     name: string,
+         *     notation: string,
+         *     stance: string,
+         *     rules: string,
+         *     themes: list<string>,
+         *     level: int,
+         *     note: string,
+         *     levelChosen?: bool|null,
+         * } $content
+         */
         $content = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
 
         return self::of($content);
     }
 
-    /** @param array{name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, note: string, level_chosen: int|string|null} $row of the table */
+    /**
+     * @param array{
+     *     name: string,
+     *     notation: string,
+     *     stance: string,
+     *     rules: string,
+     *     themes: string,
+     *     level: int|string,
+     *     note: string,
+     *     level_chosen: int|string|null,
+     * } $row of the table
+     */
     public static function ofRow(array $row): self
     {
         /** @var list<string> $themes */
         $themes = json_decode($row['themes'], true, flags: \JSON_THROW_ON_ERROR);
 
-        return self::of([...$row, 'themes' => $themes, 'level' => (int) $row['level'], 'levelChosen' => null === $row['level_chosen'] ? null : (bool) $row['level_chosen']]);
+        return self::of([
+            ...$row,
+            'themes' => $themes,
+            'level' => (int) $row['level'],
+            'levelChosen' => null === $row['level_chosen'] ? null : (bool) $row['level_chosen'],
+        ]);
     }
 
     /** The level is what the check gives, unless a coach chose one: one that the check does not give is chosen. */
@@ -63,22 +110,51 @@ final readonly class CombinationContent
     {
         $chosen = $this->levelChosen ?? ($this->level !== $checked->level);
 
-        return new self($this->name, $this->notation, $this->stance, $this->rules, $this->themes, $chosen ? $this->level : $checked->level, $this->note, $chosen);
+        return new self(
+            $this->name,
+            $this->notation,
+            $this->stance,
+            $this->rules,
+            $this->themes,
+            $chosen ? $this->level : $checked->level,
+            $this->note,
+            $chosen,
+        );
     }
 
-    private const WORDS = ['name' => 'name', 'notation' => 'chain', 'stance' => 'stance', 'rules' => 'rules', 'themes' => 'themes', 'level' => 'level', 'note' => 'note'];
+    private const WORDS = [
+        'name' => 'name',
+        'notation' => 'chain',
+        'stance' => 'stance',
+        'rules' => 'rules',
+        'themes' => 'themes',
+        'level' => 'level',
+        'note' => 'note',
+    ];
 
     /** @return list<string> the names of what differs from another */
     public function differencesFrom(self $other): array
     {
-        return array_values(array_filter(self::WORDS, fn (string $word, string $name): bool => 'level' === $name ? $this->hasOtherLevel($other) : $this->{$name} !== $other->{$name}, \ARRAY_FILTER_USE_BOTH));
+        return array_values(
+            array_filter(
+                self::WORDS,
+                fn (string $word, string $name): bool => 'level' === $name
+                    ? $this->hasOtherLevel($other)
+                    : $this->{$name} !== $other->{$name},
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
-    /** Levels that both follow the check differ by the chain alone. Where who gave it was not kept, the number tells. */
+    /**
+     * Levels that both follow the check differ by the chain alone. Where who gave it was not kept, the number tells.
+     */
     private function hasOtherLevel(self $other): bool
     {
         return ($this->level !== $other->level && (false !== $this->levelChosen || false !== $other->levelChosen))
-            || (null !== $this->levelChosen && null !== $other->levelChosen && $this->levelChosen !== $other->levelChosen);
+            || (null !== $this->levelChosen
+                && null !== $other->levelChosen
+                && $this->levelChosen !== $other->levelChosen);
     }
 
     /**
@@ -90,12 +166,41 @@ final readonly class CombinationContent
     {
         $from = fn (string $name): self => \in_array(self::WORDS[$name], $differences, true) ? $other : $this;
 
-        return new self($from('name')->name, $from('notation')->notation, $from('stance')->stance, $from('rules')->rules, $from('themes')->themes, $from('level')->level, $from('note')->note, $from('level')->levelChosen);
+        return new self(
+            $from('name')->name,
+            $from('notation')->notation,
+            $from('stance')->stance,
+            $from('rules')->rules,
+            $from('themes')->themes,
+            $from('level')->level,
+            $from('note')->note,
+            $from('level')->levelChosen,
+        );
     }
 
-    /** @return array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen: bool|null} */
+    /**
+     * @return array{
+     *     name: string,
+     *     notation: string,
+     *     stance: string,
+     *     rules: string,
+     *     themes: list<string>,
+     *     level: int,
+     *     note: string,
+     *     levelChosen: bool|null,
+     * }
+     */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'notation' => $this->notation, 'stance' => $this->stance->value, 'rules' => $this->rules, 'themes' => $this->themes, 'level' => $this->level, 'note' => $this->note, 'levelChosen' => $this->levelChosen];
+        return [
+            'name' => $this->name,
+            'notation' => $this->notation,
+            'stance' => $this->stance->value,
+            'rules' => $this->rules,
+            'themes' => $this->themes,
+            'level' => $this->level,
+            'note' => $this->note,
+            'levelChosen' => $this->levelChosen,
+        ];
     }
 }

@@ -13,7 +13,18 @@ final class CombinationContentType extends JsonValueType
 
     protected function value(array $stored): CombinationContent
     {
-        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null} $stored */
+        /**
+         * @var array{
+         *     name: string,
+         *     notation: string,
+         *     stance: string,
+         *     rules: string,
+         *     themes: list<string>,
+         *     level: int,
+         *     note: string,
+         *     levelChosen?: bool|null,
+         * } $stored
+         */
         return CombinationContent::of($stored);
     }
 

@@ -29,8 +29,10 @@ final readonly class CombinationController
 
     #[Route('', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function create(#[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function create(
+        #[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $combination = $this->library->create($this->drafts->read($request), $user);
 
         return $this->answer($combination, $user, 201, ['Location' => '/api/combinations/'.$combination->id()]);
@@ -40,16 +42,27 @@ final readonly class CombinationController
     #[Route('/bulk', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
-    public function bulk(#[MapRequestPayload(acceptFormat: 'json')] BulkRequest $request, Bulk $bulk, #[CurrentUser] User $user): JsonResponse
-    {
-        return new JsonResponse(['combinations' => array_map(static fn (Combination $one): array => ['id' => $one->id(), 'version' => $one->version()], $bulk->do($request, $user))]);
+    public function bulk(
+        #[MapRequestPayload(acceptFormat: 'json')] BulkRequest $request,
+        Bulk $bulk,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
+        return new JsonResponse([
+            'combinations' => array_map(
+                static fn (Combination $one): array => ['id' => $one->id(), 'version' => $one->version()],
+                $bulk->do($request, $user),
+            ),
+        ]);
     }
 
     /** One of two that are much alike is kept, with what the other had beside its chain. */
     #[Route('/merge', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function merge(#[MapRequestPayload(acceptFormat: 'json')] MergeRequest $request, Bulk $bulk, #[CurrentUser] User $user): JsonResponse
-    {
+    public function merge(
+        #[MapRequestPayload(acceptFormat: 'json')] MergeRequest $request,
+        Bulk $bulk,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($bulk->merge($request, $user), $user);
     }
 
@@ -61,9 +74,16 @@ final readonly class CombinationController
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
-        return $this->answer($this->library->update($id, IfMatch::version($http), $this->drafts->read($request), $user), $user);
+    public function update(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] SaveRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
+        return $this->answer(
+            $this->library->update($id, IfMatch::version($http), $this->drafts->read($request), $user),
+            $user,
+        );
     }
 
     #[Route('/{id<\d{1,9}>}/archive', methods: 'POST')]
@@ -85,10 +105,19 @@ final readonly class CombinationController
     {
         $numbering = $this->numberings->of($user);
 
-        return new JsonResponse(['versions' => array_map(
-            fn (CombinationVersion $version): array => [...$version->toArray(), 'text' => $this->lines->text($version->content()->notation, $version->content()->stance, $numbering)],
-            $this->library->versions($this->combinations->get($id)),
-        )]);
+        return new JsonResponse([
+            'versions' => array_map(
+                fn (CombinationVersion $version): array => [
+                    ...$version->toArray(),
+                    'text' => $this->lines->text(
+                        $version->content()->notation,
+                        $version->content()->stance,
+                        $numbering,
+                    ),
+                ],
+                $this->library->versions($this->combinations->get($id)),
+            ),
+        ]);
     }
 
     #[Route('/{id<\d{1,9}>}/versions/{version<\d{1,9}>}/bring-back', methods: 'POST')]
@@ -101,8 +130,15 @@ final readonly class CombinationController
     /** @param array<string, string> $headers */
     private function answer(Combination $combination, User $user, int $status = 200, array $headers = []): JsonResponse
     {
-        $text = $this->lines->text($combination->content()->notation, $combination->content()->stance, $this->numberings->of($user));
+        $text = $this->lines->text(
+            $combination->content()->notation,
+            $combination->content()->stance,
+            $this->numberings->of($user),
+        );
 
-        return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, ['ETag' => \sprintf('"%d"', $combination->version()), ...$headers]);
+        return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, [
+            'ETag' => \sprintf('"%d"', $combination->version()),
+            ...$headers,
+        ]);
     }
 }

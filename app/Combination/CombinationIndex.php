@@ -6,7 +6,10 @@ namespace Periplus\App\Combination;
 
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
-/** Something that combinations in use are found by. It is written in the transaction that stores them; what is archived is not in it. */
+/**
+ * Something that combinations in use are found by. It is written in the transaction that stores them; what is archived
+ * is not in it.
+ */
 #[AutoconfigureTag]
 interface CombinationIndex
 {

@@ -28,7 +28,15 @@ final readonly class CombinationIndices
         foreach ($this->indices as $index) {
             $index->remove($combination->id(), $combination->id());
             if ($combination->isInUse() && null !== $check) {
-                $index->add([new IndexedCombination($combination->id(), $combination->content(), $check, $combination->author()->id(), $combination->author()->name())]);
+                $index->add([
+                    new IndexedCombination(
+                        $combination->id(),
+                        $combination->content(),
+                        $check,
+                        $combination->author()->id(),
+                        $combination->author()->name(),
+                    ),
+                ]);
             }
         }
     }
@@ -57,7 +65,13 @@ final readonly class CombinationIndices
                     $content = $summary->content->settled($checked);
                     $this->table->storeCheck($summary->id, $content, $checked);
                     if (null === $summary->archivedAt) {
-                        $inUse[] = new IndexedCombination($summary->id, $content, $checked, $summary->author['id'], $summary->author['name']);
+                        $inUse[] = new IndexedCombination(
+                            $summary->id,
+                            $content,
+                            $checked,
+                            $summary->author['id'],
+                            $summary->author['name'],
+                        );
                     }
                 }
                 foreach ($this->indices as $index) {

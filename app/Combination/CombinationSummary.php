@@ -33,7 +33,31 @@ final readonly class CombinationSummary
     /** @param array<string, mixed> $row as {@see CombinationTable} reads it */
     public static function of(array $row): self
     {
-        /** @var array{id: int|string, version: int|string, name: string, notation: string, stance: string, rules: string, themes: string, level: int|string, level_chosen: int|string|null, note: string, verdict: string, length_ms: int|string, fingerprint_with_effort: string, author_id: int|string, author_name: string, editor_id: int|string, editor_name: string, created_at: string, updated_at: string, archived_at: string|null, drilled_at: string|null} $row */
+        /**
+         * @var array{
+         *     id: int|string,
+         *     version: int|string,
+         *     name: string,
+         *     notation: string,
+         *     stance: string,
+         *     rules: string,
+         *     themes: string,
+         *     level: int|string,
+         *     level_chosen: int|string|null,
+         *     note: string,
+         *     verdict: string,
+         *     length_ms: int|string,
+         *     fingerprint_with_effort: string,
+         *     author_id: int|string,
+         *     author_name: string,
+         *     editor_id: int|string,
+         *     editor_name: string,
+         *     created_at: string,
+         *     updated_at: string,
+         *     archived_at: string|null,
+         *     drilled_at: string|null,
+         * } $row
+         */
         $time = static fn (?string $time): ?\DateTimeImmutable => null === $time ? null : new \DateTimeImmutable($time);
 
         return new self(

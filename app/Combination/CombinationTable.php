@@ -11,7 +11,8 @@ use Periplus\App\Numbering\StoredChains;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads and writes rows of the table combination past the mapper, for lists and for much at once; a single combination is
+ * Reads and writes rows of the table combination past the mapper, for lists and for much at once; a single combination
+ * is
  * written through {@see Library}, and chains are read for comparing them through {@see ChainTable}.
  * A condition is SQL on its row, which is called c, and the values in it.
  *
@@ -19,7 +20,8 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class CombinationTable implements StoredChains
 {
-    private const SUMMARY = 'SELECT c.*, author.name AS author_name, editor.name AS editor_name FROM combination c JOIN user author ON author.id = c.author_id JOIN user editor ON editor.id = c.editor_id';
+    private const SUMMARY = 'SELECT c.*, author.name AS author_name, editor.name AS editor_name FROM combination c '
+        .'JOIN user author ON author.id = c.author_id JOIN user editor ON editor.id = c.editor_id';
 
     public function __construct(private Connection $connection)
     {
@@ -37,7 +39,9 @@ final readonly class CombinationTable implements StoredChains
             $found[$summary->id] = $summary;
         }
 
-        return array_values(array_filter(array_map(static fn (int $id): ?CombinationSummary => $found[$id] ?? null, $ids)));
+        return array_values(
+            array_filter(array_map(static fn (int $id): ?CombinationSummary => $found[$id] ?? null, $ids)),
+        );
     }
 
     /** @return list<CombinationSummary> those with higher ids than that, archived ones among them, in their order */
@@ -64,7 +68,14 @@ final readonly class CombinationTable implements StoredChains
     public function withChains(array $fingerprints): array
     {
         $found = [];
-        foreach ([] === $fingerprints ? [] : $this->select('c.fingerprint_with_effort IN (?) ORDER BY c.archived_at IS NOT NULL, c.id', [$fingerprints], [ArrayParameterType::STRING]) as $summary) {
+        $summaries = [] === $fingerprints
+            ? []
+            : $this->select(
+                'c.fingerprint_with_effort IN (?) ORDER BY c.archived_at IS NOT NULL, c.id',
+                [$fingerprints],
+                [ArrayParameterType::STRING],
+            );
+        foreach ($summaries as $summary) {
             $found[$summary->fingerprintWithEffort][] = $summary;
         }
 
@@ -81,7 +92,14 @@ final readonly class CombinationTable implements StoredChains
     public function named(array $names): array
     {
         $found = [];
-        foreach ([] === $names ? [] : $this->select('c.name IN (?) AND c.archived_at IS NULL ORDER BY c.id', [$names], [ArrayParameterType::STRING]) as $summary) {
+        $allSummaries = [] === $names
+            ? []
+            : $this->select(
+                'c.name IN (?) AND c.archived_at IS NULL ORDER BY c.id',
+                [$names],
+                [ArrayParameterType::STRING],
+            );
+        foreach ($allSummaries as $summary) {
             $found[mb_strtolower($summary->content->name)] ??= $summary;
         }
 
@@ -94,13 +112,29 @@ final readonly class CombinationTable implements StoredChains
      *
      * @return list<int> ids in the order of the sort
      */
-    public function find(array $where, Sort $sort, string $direction, ?int $size = null, int $skip = 0, bool $alongIndex = false): array
-    {
+    public function find(
+        array $where,
+        Sort $sort,
+        string $direction,
+        ?int $size = null,
+        int $skip = 0,
+        bool $alongIndex = false,
+    ): array {
         $way = 'up' === $direction ? 'ASC' : 'DESC';
         $ids = $this->connection->fetchFirstColumn(
-            'SELECT c.id FROM combination c'.($alongIndex ? ' FORCE INDEX ('.$sort->index().')' : '').' WHERE '.$where[0]." ORDER BY {$sort->column()} $way, c.id $way".(null === $size ? '' : " LIMIT $size OFFSET $skip"),
+            'SELECT c.id FROM combination c'
+                .($alongIndex ? ' FORCE INDEX ('.$sort->index().')' : '')
+                .' WHERE '
+                .$where[0]
+                ." ORDER BY {$sort->column()} $way, c.id $way"
+                .(null === $size ? '' : " LIMIT $size OFFSET $skip"),
             $where[1],
-            array_map(static fn (mixed $value): ParameterType|ArrayParameterType => \is_array($value) ? ArrayParameterType::INTEGER : ParameterType::STRING, $where[1]),
+            array_map(
+                static fn (mixed $value): ParameterType|ArrayParameterType => \is_array($value)
+                    ? ArrayParameterType::INTEGER
+                    : ParameterType::STRING,
+                $where[1],
+            ),
         );
 
         return array_map(
@@ -110,7 +144,8 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * Returns those in use whose name or chain is what was typed, or begins with it: exact name, name begins, exact chain,
+     * Returns those in use whose name or chain is what was typed, or begins with it: exact name, name begins, exact
+     * chain,
      * chain begins.
      *
      * @param string|null $sequence of what was typed, where it can be read as a chain
@@ -120,11 +155,17 @@ final readonly class CombinationTable implements StoredChains
     public function closest(string $typed, ?string $sequence, int $size): array
     {
         $begins = addcslashes($typed, '%_\\').'%';
-        $rank = 'CASE WHEN c.name = :typed THEN 0 WHEN c.name LIKE :begins THEN 1 WHEN c.sequence = :sequence THEN 2 ELSE 3 END';
+        $rank =
+            'CASE WHEN c.name = :typed THEN 0 WHEN c.name LIKE :begins THEN 1 WHEN c.sequence = :sequence THEN 2 '
+                .'ELSE 3 END';
         $ids = $this->connection->fetchFirstColumn(
             'SELECT c.id FROM combination c WHERE c.archived_at IS NULL'
-            .' AND (c.name LIKE :begins OR (c.sequence >= :sequence AND c.sequence < :beyond AND :sequence <> \'\'))'
-            .' ORDER BY '.$rank.', c.length_ms, c.name, c.id LIMIT '.$size,
+                .' AND (c.name LIKE :begins OR (c.sequence >= :sequence AND c.sequence < :beyond AND :sequence <> '
+                .'\'\'))'
+                .' ORDER BY '
+                .$rank
+                .', c.length_ms, c.name, c.id LIMIT '
+                .$size,
             [
                 'typed' => $typed,
                 'begins' => $begins,
@@ -162,7 +203,10 @@ final readonly class CombinationTable implements StoredChains
      */
     public static function among(array $ids, array $where): array
     {
-        return ['SELECT i.id FROM ('.$ids[0].') i JOIN combination c ON c.id = i.id WHERE '.$where[0], [...$ids[1], ...$where[1]]];
+        return [
+            'SELECT i.id FROM ('.$ids[0].') i JOIN combination c ON c.id = i.id WHERE '.$where[0],
+            [...$ids[1], ...$where[1]],
+        ];
     }
 
     /**
@@ -172,7 +216,15 @@ final readonly class CombinationTable implements StoredChains
      */
     public function inUse(array $ids): array
     {
-        return [] === $ids ? [] : self::brief($this->select('c.id IN (?) AND c.archived_at IS NULL ORDER BY c.name, c.id', [$ids], [ArrayParameterType::INTEGER]));
+        return [] === $ids
+            ? []
+            : self::brief(
+                $this->select(
+                    'c.id IN (?) AND c.archived_at IS NULL ORDER BY c.name, c.id',
+                    [$ids],
+                    [ArrayParameterType::INTEGER],
+                ),
+            );
     }
 
     /**
@@ -184,10 +236,25 @@ final readonly class CombinationTable implements StoredChains
      */
     public function underRules(string $rules, int $after, int $most, array $where = ['1 = 1', []]): array
     {
-        /** @var list<array{id: int|string, version: int|string, notation: string, stance: string, verdict: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative("SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c WHERE c.rules = ? AND c.id > ? AND {$where[0]} ORDER BY c.id LIMIT $most", [$rules, $after, ...$where[1]]);
+        /**
+         * @var list<array{
+         *     id: int|string,
+         *     version: int|string,
+         *     notation: string,
+         *     stance: string,
+         *     verdict: string,
+         * }> $rows
+         */
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT c.id, c.version, c.notation, c.stance, c.verdict FROM combination c '
+                ."WHERE c.rules = ? AND c.id > ? AND {$where[0]} ORDER BY c.id LIMIT $most",
+            [$rules, $after, ...$where[1]],
+        );
 
-        return array_map(static fn (array $row): array => [...$row, 'id' => (int) $row['id'], 'version' => (int) $row['version']], $rows);
+        return array_map(
+            static fn (array $row): array => [...$row, 'id' => (int) $row['id'], 'version' => (int) $row['version']],
+            $rows,
+        );
     }
 
     /**
@@ -195,7 +262,10 @@ final readonly class CombinationTable implements StoredChains
      *
      * @param Condition $results a select of combination_id, verdict, length_ms and level
      *
-     * @return array<int, array{verdict: string, level: int}> what those in use are now that have another verdict or level, by id
+     * @return array<int, array{
+     *     verdict: string,
+     *     level: int,
+     * }> what those in use are now that have another verdict or level, by id
      */
     public function takeResults(array $results, string $rules): array
     {
@@ -203,8 +273,16 @@ final readonly class CombinationTable implements StoredChains
         $joined = "combination c JOIN ({$results[0]}) r ON r.combination_id = c.id";
         $values = [...$results[1], $rules];
         /** @var list<array{id: int|string, verdict: string, level: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative("SELECT c.id, r.verdict, $level AS level FROM $joined WHERE c.rules = ? AND c.archived_at IS NULL AND (c.verdict <> r.verdict OR c.level <> $level)", $values);
-        $this->connection->executeStatement("UPDATE $joined SET c.verdict = r.verdict, c.length_ms = r.length_ms, c.level = $level WHERE c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms OR c.level <> $level)", $values);
+        $rows = $this->connection->fetchAllAssociative(
+            "SELECT c.id, r.verdict, $level AS level FROM $joined "
+                ."WHERE c.rules = ? AND c.archived_at IS NULL AND (c.verdict <> r.verdict OR c.level <> $level)",
+            $values,
+        );
+        $this->connection->executeStatement(
+            "UPDATE $joined SET c.verdict = r.verdict, c.length_ms = r.length_ms, c.level = $level "
+                ."WHERE c.rules = ? AND (c.verdict <> r.verdict OR c.length_ms <> r.length_ms OR c.level <> $level)",
+            $values,
+        );
         $changed = [];
         foreach ($rows as $row) {
             $changed[(int) $row['id']] = ['verdict' => $row['verdict'], 'level' => (int) $row['level']];
@@ -217,13 +295,16 @@ final readonly class CombinationTable implements StoredChains
     public function fingerprints(): array
     {
         /** @var list<string> $fingerprints */
-        $fingerprints = $this->connection->fetchFirstColumn('SELECT DISTINCT fingerprint FROM combination WHERE archived_at IS NULL');
+        $fingerprints = $this->connection->fetchFirstColumn(
+            'SELECT DISTINCT fingerprint FROM combination WHERE archived_at IS NULL',
+        );
 
         return $fingerprints;
     }
 
     /**
-     * Some of those in use that flow and are of that level or below it, taken by chance from a seed; those with the limb or the theme first.
+     * Some of those in use that flow and are of that level or below it, taken by chance from a seed; those with the
+     * limb or the theme first.
      *
      * @param list<string> $without limbs that none of them uses
      *
@@ -240,20 +321,48 @@ final readonly class CombinationTable implements StoredChains
         $chance = "ORDER BY CRC32(CONCAT(id, '.', ?)) LIMIT $most";
         $ids = [];
         if (null !== $with) {
-            $ids = $this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where AND weapons LIKE ? $chance", [...$values, "%,$with,%", $seed]);
+            $ids = $this->connection->fetchFirstColumn(
+                "SELECT id FROM combination WHERE $where AND weapons LIKE ? $chance",
+                [...$values, "%,$with,%", $seed],
+            );
         }
         if (null !== $theme) {
-            $ids = $this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where AND JSON_CONTAINS(themes, JSON_QUOTE(?)) $chance", [...$values, $theme, $seed]);
+            $ids = $this->connection->fetchFirstColumn(
+                "SELECT id FROM combination WHERE $where AND JSON_CONTAINS(themes, JSON_QUOTE(?)) $chance",
+                [...$values, $theme, $seed],
+            );
         }
-        $ids = [...$ids, ...$this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where $chance", [...$values, $seed])];
+        $ids = [
+            ...$ids,
+            ...$this->connection->fetchFirstColumn("SELECT id FROM combination WHERE $where $chance", [
+                ...$values,
+                $seed,
+            ]),
+        ];
 
-        return $this->summaries(array_values(array_unique(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids))));
+        return $this->summaries(
+            array_values(array_unique(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids))),
+        );
     }
 
     /** What a check of it gives, written anew. */
     public function storeCheck(int $id, CombinationContent $content, CheckSummary $check): void
     {
-        $columns = array_diff_key(self::columns($content, $check), array_flip(['name', 'notation', 'stance', 'rules', 'themes', 'note', 'fingerprint', 'fingerprint_with_effort', 'verdict', 'length_ms']));
+        $columns = array_diff_key(
+            self::columns($content, $check),
+            array_flip([
+                'name',
+                'notation',
+                'stance',
+                'rules',
+                'themes',
+                'note',
+                'fingerprint',
+                'fingerprint_with_effort',
+                'verdict',
+                'length_ms',
+            ]),
+        );
         $this->connection->update('combination', $columns, ['id' => $id], self::types($columns));
     }
 
@@ -267,17 +376,26 @@ final readonly class CombinationTable implements StoredChains
     public function insert(array $combinations, int $author, \DateTimeImmutable $now): int
     {
         $time = $now->format('Y-m-d H:i:s');
-        $rows = array_map(static fn (NewCombination $new): array => [
-            ...self::columns($new->content, $new->check),
-            'in_use' => $new->archived ? null : $new->check->fingerprint->withEffort,
-            'author_id' => $author,
-            'editor_id' => $author,
-            'created_at' => $time,
-            'updated_at' => $time,
-            'archived_at' => $new->archived ? $time : null,
-        ], $combinations);
+        $rows = array_map(
+            static fn (NewCombination $new): array => [
+                ...self::columns($new->content, $new->check),
+                'in_use' => $new->archived ? null : $new->check->fingerprint->withEffort,
+                'author_id' => $author,
+                'editor_id' => $author,
+                'created_at' => $time,
+                'updated_at' => $time,
+                'archived_at' => $new->archived ? $time : null,
+            ],
+            $combinations,
+        );
         $this->connection->executeStatement(
-            'INSERT INTO combination ('.implode(', ', array_keys($rows[0])).') VALUES '.implode(', ', array_fill(0, \count($rows), '('.implode(', ', array_fill(0, \count($rows[0]), '?')).')')),
+            'INSERT INTO combination ('
+                .implode(', ', array_keys($rows[0]))
+                .') VALUES '
+                .implode(
+                    ', ',
+                    array_fill(0, \count($rows), '('.implode(', ', array_fill(0, \count($rows[0]), '?')).')'),
+                ),
             array_merge(...array_map(array_values(...), $rows)),
             array_merge(...array_map(static fn (array $row): array => array_values(self::types($row)), $rows)),
         );
@@ -286,11 +404,17 @@ final readonly class CombinationTable implements StoredChains
         return (int) $this->connection->lastInsertId();
     }
 
-    /** @param array<int, string|null> $days on which each was last drilled, such as 2026-11-26, by id; no version of it changes by that */
+    /**
+     * @param array<int, string|null> $days on which each was last drilled, such as 2026-11-26, by id; no version of it
+     *                                      changes by that
+     */
     public function storeDrilled(array $days): void
     {
         foreach ($days as $id => $day) {
-            $this->connection->executeStatement('UPDATE combination SET drilled_at = ? WHERE id = ? AND NOT (drilled_at <=> ?)', [$day, $id, $day]);
+            $this->connection->executeStatement(
+                'UPDATE combination SET drilled_at = ? WHERE id = ? AND NOT (drilled_at <=> ?)',
+                [$day, $id, $day],
+            );
         }
     }
 
@@ -325,7 +449,12 @@ final readonly class CombinationTable implements StoredChains
      */
     private static function types(array $columns): array
     {
-        return array_map(static fn (string $column): ParameterType => \in_array($column, ['sequence', 'stem'], true) ? ParameterType::BINARY : ParameterType::STRING, array_combine(array_keys($columns), array_keys($columns)));
+        return array_map(
+            static fn (string $column): ParameterType => \in_array($column, ['sequence', 'stem'], true)
+                ? ParameterType::BINARY
+                : ParameterType::STRING,
+            array_combine(array_keys($columns), array_keys($columns)),
+        );
     }
 
     /**
@@ -336,7 +465,12 @@ final readonly class CombinationTable implements StoredChains
     private static function brief(array $summaries): array
     {
         return array_map(
-            static fn (CombinationSummary $summary): array => ['id' => $summary->id, 'name' => $summary->content->name, 'notation' => $summary->content->notation, 'stance' => $summary->content->stance->value],
+            static fn (CombinationSummary $summary): array => [
+                'id' => $summary->id,
+                'name' => $summary->content->name,
+                'notation' => $summary->content->notation,
+                'stance' => $summary->content->stance->value,
+            ],
             $summaries,
         );
     }
@@ -349,6 +483,9 @@ final readonly class CombinationTable implements StoredChains
      */
     private function select(string $where, array $values, array $types = []): array
     {
-        return array_map(CombinationSummary::of(...), $this->connection->fetchAllAssociative(self::SUMMARY.' WHERE '.$where, $values, $types));
+        return array_map(
+            CombinationSummary::of(...),
+            $this->connection->fetchAllAssociative(self::SUMMARY.' WHERE '.$where, $values, $types),
+        );
     }
 }

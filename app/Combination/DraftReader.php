@@ -29,10 +29,21 @@ final readonly class DraftReader
             throw self::unreadable($reading);
         }
         $inStance = new ChainInStance($reading->chain, $request->stance);
-        $themes = array_values(array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)));
+        $themes = array_values(
+            array_unique(array_map(static fn (string $theme): string => mb_strtolower(trim($theme)), $request->themes)),
+        );
 
         return new CombinationDraft(
-            new CombinationContent($request->name, (new Writer(Numbering::named('parity')))->write($inStance), $request->stance, $request->rules ?? InferredRules::of($reading->chain), $themes, $request->level ?? 1, $request->note, null === $request->level ? false : null),
+            new CombinationContent(
+                $request->name,
+                (new Writer(Numbering::named('parity')))->write($inStance),
+                $request->stance,
+                $request->rules ?? InferredRules::of($reading->chain),
+                $themes,
+                $request->level ?? 1,
+                $request->note,
+                null === $request->level ? false : null,
+            ),
             $inStance,
         );
     }
@@ -40,14 +51,25 @@ final readonly class DraftReader
     /** What is stored already, as a draft. */
     public function of(CombinationContent $content): CombinationDraft
     {
-        $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
+        $chain =
+            $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain
+            ?? throw new \LogicException('A stored chain cannot be read: '.$content->notation);
 
         return new CombinationDraft($content, new ChainInStance($chain, $content->stance));
     }
 
     private static function unreadable(Reading $reading): Refused
     {
-        $problems = array_map(static fn ($problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest], $reading->problems);
+        $problems = array_map(
+            static fn ($problem): array => [
+                'at' => $problem->at,
+                'length' => $problem->length,
+                'message' => $problem->message,
+                'expected' => $problem->expected,
+                'nearest' => $problem->nearest,
+            ],
+            $reading->problems,
+        );
 
         return new Invalid(
             'The chain cannot be read yet, so it was not saved. '.$reading->problems[0]->message,

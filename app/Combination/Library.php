@@ -51,7 +51,12 @@ final readonly class Library
             $editor = $this->accounts->managed($editor);
             $checked = $this->checked($draft);
             $this->refuseDuplicate($checked->fingerprint->withEffort, null);
-            $combination = new Combination($draft->content, $checked, null === $author ? $editor : $this->accounts->managed($author), $this->clock->now());
+            $combination = new Combination(
+                $draft->content,
+                $checked,
+                null === $author ? $editor : $this->accounts->managed($author),
+                $this->clock->now(),
+            );
             $this->entities->persist($combination);
             $this->entities->flush();
             $this->remember($combination, VersionChange::Created, $editor);
@@ -61,9 +66,16 @@ final readonly class Library
         });
     }
 
-    public function update(int $id, int $basedOn, CombinationDraft $draft, User $editor, VersionChange $change = VersionChange::Updated): Combination
-    {
-        return $this->change($id, $basedOn, $editor, $change, function (Combination $combination, User $editor) use ($draft): CheckSummary {
+    public function update(
+        int $id,
+        int $basedOn,
+        CombinationDraft $draft,
+        User $editor,
+        VersionChange $change = VersionChange::Updated,
+    ): Combination {
+        return $this->change($id, $basedOn, $editor, $change, function (Combination $combination, User $editor) use (
+            $draft,
+        ): CheckSummary {
             $checked = $this->checked($draft);
             if ($combination->isInUse()) {
                 $this->refuseDuplicate($checked->fingerprint->withEffort, $combination->id());
@@ -76,7 +88,9 @@ final readonly class Library
 
     public function archive(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, VersionChange::Archived, function (Combination $combination): null {
+        return $this->change($id, $basedOn, $editor, VersionChange::Archived, function (
+            Combination $combination,
+        ): null {
             $combination->archive($this->clock->now());
 
             return null;
@@ -85,7 +99,9 @@ final readonly class Library
 
     public function restore(int $id, int $basedOn, User $editor): Combination
     {
-        return $this->change($id, $basedOn, $editor, VersionChange::Restored, function (Combination $combination): CheckSummary {
+        return $this->change($id, $basedOn, $editor, VersionChange::Restored, function (
+            Combination $combination,
+        ): CheckSummary {
             $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
 
@@ -104,7 +120,9 @@ final readonly class Library
     /** @return list<CombinationVersion> newest first */
     public function versions(Combination $combination): array
     {
-        return $this->entities->getRepository(CombinationVersion::class)->findBy(['combination' => $combination], ['version' => 'DESC']);
+        return $this->entities
+            ->getRepository(CombinationVersion::class)
+            ->findBy(['combination' => $combination], ['version' => 'DESC']);
     }
 
     public function version(Combination $combination, int $version): CombinationVersion
@@ -168,20 +186,34 @@ final readonly class Library
     {
         $editor = $this->accounts->managed($editor);
 
-        return $this->write(fn (): Combination => $this->versions->change(Combination::class, $id, $basedOn, Combinations::MISSING, function (Combination $combination) use ($basedOn, $editor, $change, $write): void {
-            $check = $write($combination, $editor);
-            $this->entities->flush();
-            if ($combination->version() !== $basedOn) {
-                $this->remember($combination, $change, $editor);
-                $this->indices->put($combination, $check);
-            }
-        }, fn (Combination $combination): Refused => $this->stale($combination, $basedOn, $editor)));
+        return $this->write(
+            fn (): Combination => $this->versions->change(
+                Combination::class,
+                $id,
+                $basedOn,
+                Combinations::MISSING,
+                function (Combination $combination) use ($basedOn, $editor, $change, $write): void {
+                    $check = $write($combination, $editor);
+                    $this->entities->flush();
+                    if ($combination->version() !== $basedOn) {
+                        $this->remember($combination, $change, $editor);
+                        $this->indices->put($combination, $check);
+                    }
+                },
+                fn (Combination $combination): Refused => $this->stale($combination, $basedOn, $editor),
+            ),
+        );
     }
 
-    /** The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever wrote. */
+    /**
+     * The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever
+     * wrote.
+     */
     public function stale(Combination $combination, int $basedOn, User $reader): Refused
     {
-        $then = $this->entities->getRepository(CombinationVersion::class)->findOneBy(['combination' => $combination, 'version' => $basedOn]);
+        $then = $this->entities
+            ->getRepository(CombinationVersion::class)
+            ->findOneBy(['combination' => $combination, 'version' => $basedOn]);
         $row = $combination->summary();
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
@@ -194,8 +226,22 @@ final readonly class Library
 
     private function remember(Combination $combination, VersionChange $change, User $editor): void
     {
-        $this->entities->persist(new CombinationVersion($combination, $combination->version(), $combination->content(), $change, $editor, $this->clock->now()));
+        $this->entities->persist(
+            new CombinationVersion(
+                $combination,
+                $combination->version(),
+                $combination->content(),
+                $change,
+                $editor,
+                $this->clock->now(),
+            ),
+        );
         $this->entities->flush();
-        $this->audit->add($editor->id(), 'combination.'.$change->value, \sprintf('%s “%s”', $change->words(), $combination->content()->name), 'combinations/'.$combination->id());
+        $this->audit->add(
+            $editor->id(),
+            'combination.'.$change->value,
+            \sprintf('%s “%s”', $change->words(), $combination->content()->name),
+            'combinations/'.$combination->id(),
+        );
     }
 }

@@ -17,7 +17,8 @@ use Symfony\Contracts\Cache\CacheInterface;
 
 /**
  * The combination line of stored combinations, and their text, in the numbers that a coach reads. What was drawn lately
- * is remembered; the key holds all that it follows from, and the memory goes when the core changes and PHP is started anew.
+ * is remembered; the key holds all that it follows from, and the memory goes when the core changes and PHP is started
+ * anew.
  *
  * @phpstan-import-type Drawing from LineDrawing
  *
@@ -28,8 +29,12 @@ final class LineRenderer
     /** @var array<string, string> what a set of house rules or a numbering is told by */
     private array $digests = [];
 
-    public function __construct(private readonly CheckSerializer $serializer, private readonly GymHouseRules $rules, private readonly Reader $reader, private readonly CacheInterface $drawingsCache)
-    {
+    public function __construct(
+        private readonly CheckSerializer $serializer,
+        private readonly GymHouseRules $rules,
+        private readonly Reader $reader,
+        private readonly CacheInterface $drawingsCache,
+    ) {
     }
 
     /** A stored chain in the numbers of a numbering. */
@@ -57,7 +62,10 @@ final class LineRenderer
         return [...$row, 'text' => $this->text($chain['notation'], Stance::from($chain['stance']), $numbering)];
     }
 
-    /** @return array<string, mixed> a row of the library with its chain as text and as a line, in the numbers of a numbering */
+    /**
+     * @return array<string, mixed> a row of the library with its chain as text and as a line, in the numbers of a
+     *                              numbering
+     */
     public function row(CombinationSummary $row, Numbering $numbering): array
     {
         $drawn = $this->of($row->content, $numbering);
@@ -76,17 +84,30 @@ final class LineRenderer
      *
      * @return Drawn
      */
-    public function ofChain(string $notation, Stance $stance, string $set, Numbering $numbering, LineSize $size = LineSize::Row): array
-    {
+    public function ofChain(
+        string $notation,
+        Stance $stance,
+        string $set,
+        Numbering $numbering,
+        LineSize $size = LineSize::Row,
+    ): array {
         $rules = $this->rules->named($set);
-        $key = 'line.'.hash('xxh128', implode("\n", [
-            $notation,
-            $stance->value,
-            $size->value,
-            $this->digests['rules '.$set] ??= serialize($rules->toArray()),
-            $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
-        ]));
+        $key =
+            'line.'
+            .hash(
+                'xxh128',
+                implode("\n", [
+                    $notation,
+                    $stance->value,
+                    $size->value,
+                    $this->digests['rules '.$set] ??= serialize($rules->toArray()),
+                    $this->digests['numbering '.$numbering->id] ??= serialize($numbering->content()),
+                ]),
+            );
 
-        return $this->drawingsCache->get($key, fn (): array => $this->serializer->line($notation, $stance, $rules, $numbering, $size));
+        return $this->drawingsCache->get(
+            $key,
+            fn (): array => $this->serializer->line($notation, $stance, $rules, $numbering, $size),
+        );
     }
 }

@@ -21,17 +21,24 @@ final readonly class SaveRequest
         public string $text,
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        /** As the chain asks for when null. */
-        public ?string $rules = null,
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
+        public ?        /** As the chain asks for when null. */
+        string $rules = null,
         #[Assert\Count(max: self::MOST_THEMES, maxMessage: 'At most {{ limit }} themes.')]
-        #[Assert\All([new Assert\NotNull(message: 'A theme is a word.'), new Assert\Type('string', message: 'A theme is a word.'), new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'), new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.')])]
+        #[Assert\All([
+            new Assert\NotNull(message: 'A theme is a word.'),
+            new Assert\Type('string', message: 'A theme is a word.'),
+            new Assert\NotBlank(message: 'A theme has a word.', normalizer: 'trim'),
+            new Assert\Length(max: 40, maxMessage: 'A theme has at most {{ limit }} characters.'),
+        ])]
         public array $themes = [],
         #[Assert\Range(min: 1, max: 3, notInRangeMessage: 'The level is 1, 2 or 3.')]
-        /** Null when it is to follow the check. */
-        public ?int $level = null,
-        #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')]
-        public string $note = '',
+        public ?        /** Null when it is to follow the check. */
+        int $level = null,
+        #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')] public string $note = '',
     ) {
     }
 }

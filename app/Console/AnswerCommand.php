@@ -17,7 +17,10 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** The opponent answers with the strike that ends a chain: what takes it and what is ready then. Exit code 2 when it cannot be read or nothing lands. */
+/**
+ * The opponent answers with the strike that ends a chain: what takes it and what is ready then. Exit code 2 when it
+ * cannot be read or nothing lands.
+ */
 #[AsCommand('answer', 'Defences and counters against the strike that ends a combination')]
 final class AnswerCommand extends Command
 {
@@ -45,15 +48,38 @@ final class AnswerCommand extends Command
         $words = $input->getArgument('chain');
         try {
             $document = AnswerSerializer::of(
-                new ChainText(implode(' ', $words), Stance::tryFrom($given('stance')) ?? throw new \DomainException('--stance is orthodox or southpaw.'), Numbering::named($given('numbering'))),
-                new CheckOptions(BuiltInHouseRules::named($given('rules')), is_numeric($given('tempo')) ? (float) $given('tempo') : throw new \DomainException('--tempo is a number such as 1.0.')),
+                new ChainText(
+                    implode(' ', $words),
+                    Stance::tryFrom($given('stance'))
+                        ?? throw new \DomainException('--stance is orthodox or southpaw.'),
+                    Numbering::named($given('numbering')),
+                ),
+                new CheckOptions(
+                    BuiltInHouseRules::named($given('rules')),
+                    is_numeric($given('tempo'))
+                        ? (float) $given('tempo')
+                        : throw new \DomainException('--tempo is a number such as 1.0.'),
+                ),
             );
         } catch (\DomainException|\OutOfBoundsException $mistake) {
-            $document = ['answers' => [], 'problems' => [['at' => 0, 'length' => 0, 'message' => $mistake->getMessage()]]];
+            $document = [
+                'answers' => [],
+                'problems' => [['at' => 0, 'length' => 0, 'message' => $mistake->getMessage()]],
+            ];
         }
-        $output->writeln(true === $input->getOption('json')
-            ? json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT | \JSON_INVALID_UTF8_SUBSTITUTE)
-            : self::text($document), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            true === $input->getOption('json')
+                ? json_encode(
+                    $document,
+                    \JSON_THROW_ON_ERROR
+                        | \JSON_UNESCAPED_UNICODE
+                        | \JSON_UNESCAPED_SLASHES
+                        | \JSON_PRETTY_PRINT
+                        | \JSON_INVALID_UTF8_SUBSTITUTE,
+                )
+                : self::text($document),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return [] === $document['problems'] ? Command::SUCCESS : self::UNREADABLE;
     }
@@ -61,13 +87,35 @@ final class AnswerCommand extends Command
     /** @param array<string, mixed> $document */
     private static function text(array $document): string
     {
-        /** @var array{problems: list<array{message: string}>, answers: list<array{words: string, opponent: string, defences: list<array{words: string, why: string, counters: list<array{text: string, waitMs: int}>}>}>} $document */
+        /**
+         * @var array{
+         *     problems: list<array{message: string}>,
+         *     answers: list<array{
+         *         words: string,
+         *         opponent: string,
+         *         defences: list<array{
+         *             words: string,
+         *             why: string,
+         *             counters: list<array{text: string, waitMs: int}>,
+         *         }>,
+         *     }>,
+         * } $document
+         */
         $lines = array_column($document['problems'], 'message');
         foreach ($document['answers'] as $answer) {
             $lines[] = \sprintf('They answer with the %s, %s:', $answer['words'], $answer['opponent']);
             foreach ($answer['defences'] as $defence) {
                 $lines[] = \sprintf('  %s (%s)', $defence['words'], $defence['why']);
-                $lines[] = '    then '.implode(', ', array_map(static fn (array $counter): string => $counter['text'].(0 === $counter['waitMs'] ? '' : ' +'.$counter['waitMs']), $defence['counters']));
+                $lines[] =
+                    '    then '
+                    .implode(
+                        ', ',
+                        array_map(
+                            static fn (array $counter): string => $counter['text']
+                                .(0 === $counter['waitMs'] ? '' : ' +'.$counter['waitMs']),
+                            $defence['counters'],
+                        ),
+                    );
             }
         }
 

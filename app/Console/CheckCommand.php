@@ -41,16 +41,45 @@ final class CheckCommand extends Command
             ->addOption('opponent', null, InputOption::VALUE_REQUIRED, 'orthodox or southpaw', 'orthodox')
             ->addOption('rules', null, InputOption::VALUE_REQUIRED, 'boxing, kickboxing or all-limbs', 'all-limbs')
             ->addOption('numbering', null, InputOption::VALUE_REQUIRED, 'parity, body-pairs, six or hands', 'parity')
-            ->addOption('scheme', null, InputOption::VALUE_REQUIRED, 'Former name of --numbering, for scripts that use it', '')
+            ->addOption(
+                'scheme',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'Former name of --numbering, for scripts that use it',
+                '',
+            )
             ->addOption('tempo', null, InputOption::VALUE_REQUIRED, '1.6 learning, 1.0 working, 0.8 fast', '1.0')
             ->addOption('medium', null, InputOption::VALUE_REQUIRED, 'shadow, bag, pads or partner', 'shadow')
             ->addOption('group', null, InputOption::VALUE_REQUIRED, 'open, beginners or youth', 'open')
             ->addOption('athlete', null, InputOption::VALUE_REQUIRED, 'small, middle or tall', 'middle')
-            ->addOption('height', null, InputOption::VALUE_REQUIRED, 'Body height in cm, in place of the athlete\'s', '')
-            ->addOption('stance-length', null, InputOption::VALUE_REQUIRED, 'From foot to foot in cm; 0.3 of the height by itself', '')
-            ->addOption('draw', null, InputOption::VALUE_REQUIRED, 'Sizes of the picture in the JSON: row, card, full, sheet', '')
+            ->addOption(
+                'height',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'Body height in cm, in place of the athlete\'s',
+                '',
+            )
+            ->addOption(
+                'stance-length',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'From foot to foot in cm; 0.3 of the height by itself',
+                '',
+            )
+            ->addOption(
+                'draw',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'Sizes of the picture in the JSON: row, card, full, sheet',
+                '',
+            )
             ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON')
-            ->addOption('lines', null, InputOption::VALUE_NONE, 'Read one chain a line from standard input, options after a tab, and print one JSON object a line');
+            ->addOption(
+                'lines',
+                null,
+                InputOption::VALUE_NONE,
+                'Read one chain a line from standard input, options after a tab, and print one JSON object a line',
+            );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -61,7 +90,10 @@ final class CheckCommand extends Command
         /** @var list<string> $words */
         $words = $input->getArgument('chain');
         $document = $this->document(implode(' ', $words), $input);
-        $output->writeln(true === $input->getOption('json') ? self::json($document, \JSON_PRETTY_PRINT) : CheckText::of($document), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            true === $input->getOption('json') ? self::json($document, \JSON_PRETTY_PRINT) : CheckText::of($document),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return [] === $document['problems'] ? Command::SUCCESS : self::UNREADABLE;
     }
@@ -117,9 +149,12 @@ final class CheckCommand extends Command
         $number = static fn (string $name, string $such): ?float => match (true) {
             '' === $given($name) => null,
             is_numeric($given($name)) => (float) $given($name),
-            default => throw new \DomainException(\sprintf('--%s is a number such as %s, not "%s".', $name, $such, $given($name))),
+            default => throw new \DomainException(
+                \sprintf('--%s is a number such as %s, not "%s".', $name, $such, $given($name)),
+            ),
         };
-        $stance = Stance::tryFrom($given('stance')) ?? throw self::notAmong('stance', Stance::cases(), $given('stance'));
+        $stance =
+            Stance::tryFrom($given('stance')) ?? throw self::notAmong('stance', Stance::cases(), $given('stance'));
         $numbering = Numbering::named('' === $given('scheme') ? $given('numbering') : $given('scheme'));
         $options = new CheckOptions(
             BuiltInHouseRules::named($given('rules')),
@@ -127,25 +162,47 @@ final class CheckCommand extends Command
             Medium::tryFrom($given('medium')) ?? throw self::notAmong('medium', Medium::cases(), $given('medium')),
             Group::tryFrom($given('group')) ?? throw self::notAmong('group', Group::cases(), $given('group')),
             Athlete::sized($given('athlete'), $number('height', '174'), $number('stance-length', '52')),
-            Stance::tryFrom($given('opponent')) ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
+            Stance::tryFrom($given('opponent'))
+                ?? throw self::notAmong('opponent', Stance::cases(), $given('opponent')),
         );
-        $sizes = array_values(array_filter(explode(',', $given('draw')), static fn (string $size): bool => '' !== $size));
+        $sizes = array_values(
+            array_filter(explode(',', $given('draw')), static fn (string $size): bool => '' !== $size),
+        );
 
-        return CheckSerializer::builtIn()->of(new ChainText($chain, $stance, $numbering), $options, array_map(
-            static fn (string $size): LineSize => LineSize::tryFrom($size) ?? throw self::notAmong('draw', LineSize::cases(), $size),
-            $sizes,
-        ));
+        return CheckSerializer::builtIn()->of(
+            new ChainText($chain, $stance, $numbering),
+            $options,
+            array_map(
+                static fn (string $size): LineSize => LineSize::tryFrom($size)
+                    ?? throw self::notAmong('draw', LineSize::cases(), $size),
+                $sizes,
+            ),
+        );
     }
 
     /** @param list<\BackedEnum> $cases */
     private static function notAmong(string $option, array $cases, string $given): \DomainException
     {
-        return new \DomainException(\sprintf('--%s is %s, not "%s".', $option, implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases)), $given));
+        return new \DomainException(
+            \sprintf(
+                '--%s is %s, not "%s".',
+                $option,
+                implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $cases)),
+                $given,
+            ),
+        );
     }
 
     /** @param array<string, mixed> $document */
     private static function json(array $document, int $flags = 0): string
     {
-        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE | $flags);
+        return json_encode(
+            $document,
+            \JSON_THROW_ON_ERROR
+                | \JSON_UNESCAPED_UNICODE
+                | \JSON_UNESCAPED_SLASHES
+                | \JSON_INVALID_UTF8_SUBSTITUTE
+                | $flags,
+        );
     }
 }

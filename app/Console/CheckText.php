@@ -21,18 +21,42 @@ final readonly class CheckText
                 [] === $problem['nearest'] ? '' : ' Nearest: '.implode(', ', $problem['nearest']).'.',
             ), $problems));
         }
-        /** @var array{text: string, words: string, verdict: string, lengthMs: int, items: list<array{text: string}>, links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string}>, findings: list<array{severity: string, message: string}>, notes: list<array{message: string, choices: list<string>}>, summary: string, mirror: array{stance: string, words: string, changes: list<array{message: string}>}, carry: array{notation: string, words: string}} $document */
+        /**
+         * @var array{
+         *     text: string,
+         *     words: string,
+         *     verdict: string,
+         *     lengthMs: int,
+         *     items: list<array{text: string}>,
+         *     links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string}>,
+         *     findings: list<array{severity: string, message: string}>,
+         *     notes: list<array{message: string, choices: list<string>}>,
+         *     summary: string,
+         *     mirror: array{stance: string, words: string, changes: list<array{message: string}>},
+         *     carry: array{notation: string, words: string},
+         * } $document
+         */
         $lines = [
             $document['text'].'   '.$document['words'],
             \sprintf('%s, %.2f s', $document['verdict'], $document['lengthMs'] / 1000),
             $document['summary'],
         ];
         foreach ($document['notes'] as $note) {
-            $lines[] = '  read    '.$note['message'].([] === $note['choices'] ? '' : ' Or say: '.implode(', ', $note['choices']).'.');
+            $lines[] =
+                '  read    '
+                .$note['message']
+                .([] === $note['choices'] ? '' : ' Or say: '.implode(', ', $note['choices']).'.');
         }
         foreach ($document['links'] as $link) {
             if ('flows' !== $link['verdict']) {
-                $lines[] = \sprintf('  %s -> %s  %s +%d ms  %s', $document['items'][$link['from']]['text'], $document['items'][$link['to']]['text'], $link['verdict'], $link['waitMs'], $link['reason']);
+                $lines[] = \sprintf(
+                    '  %s -> %s  %s +%d ms  %s',
+                    $document['items'][$link['from']]['text'],
+                    $document['items'][$link['to']]['text'],
+                    $link['verdict'],
+                    $link['waitMs'],
+                    $link['reason'],
+                );
             }
         }
         foreach ($document['findings'] as $finding) {

@@ -30,7 +30,10 @@ final class DocsCommand extends Command
     {
         return [
             'formats/check.md' => self::with('formats/check.md', ['rules' => DocsTables::rules()]),
-            'formats/session.md' => self::with('formats/session.md', ['drills' => DocsTables::drills(), 'warnings' => DocsTables::warnings()]),
+            'formats/session.md' => self::with('formats/session.md', [
+                'drills' => DocsTables::drills(),
+                'warnings' => DocsTables::warnings(),
+            ]),
             'model.md' => self::with('model.md', ['worked' => DocsTables::worked(), 'values' => DocsTables::values()]),
         ];
     }

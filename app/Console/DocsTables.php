@@ -33,7 +33,19 @@ final class DocsTables
                 $drill->id,
                 $drill->about,
                 $drill->asks(),
-                implode(', ', array_map(static fn (Parameter $parameter): string => \sprintf('`%s` %s', $parameter->name, \is_array($parameter->usual) ? '['.implode(', ', $parameter->usual).']' : var_export($parameter->usual, true)), $drill->parameters)),
+                implode(
+                    ', ',
+                    array_map(
+                        static fn (Parameter $parameter): string => \sprintf(
+                            '`%s` %s',
+                            $parameter->name,
+                            \is_array($parameter->usual)
+                                ? '['.implode(', ', $parameter->usual).']'
+                                : var_export($parameter->usual, true),
+                        ),
+                        $drill->parameters,
+                    ),
+                ),
             );
         }
 
@@ -44,7 +56,15 @@ final class DocsTables
     {
         $table = "| warning | why | threshold | fix |\n| --- | --- | --- | --- |\n";
         foreach (SessionThresholds::definitions() as $warning) {
-            $table .= \sprintf("| `%s` | %s | %s %s %s | %s |\n", $warning->id, $warning->reason, $warning->threshold->word, $warning->threshold->default, $warning->threshold->unit, $warning->fix);
+            $table .= \sprintf(
+                "| `%s` | %s | %s %s %s | %s |\n",
+                $warning->id,
+                $warning->reason,
+                $warning->threshold->word,
+                $warning->threshold->default,
+                $warning->threshold->unit,
+                $warning->fix,
+            );
         }
 
         return $table;
@@ -52,7 +72,9 @@ final class DocsTables
 
     public static function rules(): string
     {
-        $table = "| id | what it says | boxing, kickboxing, all limbs | from | shows it | does not |\n| --- | --- | --- | --- | --- | --- |\n";
+        $table =
+            "| id | what it says | boxing, kickboxing, all limbs | from | shows it | does not |\n| --- | --- | --- | "
+                ."--- | --- | --- |\n";
         foreach (RuleRegistry::all() as $rule) {
             $definition = $rule->definition();
             $table .= \sprintf(
@@ -60,7 +82,12 @@ final class DocsTables
                 $definition->id,
                 $definition->title,
                 $definition->reason,
-                null === $definition->severities ? 'credit' : implode(', ', array_map(static fn (Severity $severity): string => $severity->value, $definition->severities)),
+                null === $definition->severities
+                    ? 'credit'
+                    : implode(
+                        ', ',
+                        array_map(static fn (Severity $severity): string => $severity->value, $definition->severities),
+                    ),
                 self::threshold($definition),
                 self::example($definition->shows),
                 self::example($definition->doesNotShow),
@@ -72,18 +99,39 @@ final class DocsTables
 
     public static function worked(): string
     {
-        /** @var array{summary: string, items: list<array{text: string, load: float, turn: float, range: int}>, links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string, parts: object}>} $check */
-        $check = CheckSerializer::builtIn()->of(new ChainText(self::WORKED), new CheckOptions(BuiltInHouseRules::named('kickboxing')));
-        $table = \sprintf("`%s` under kickboxing rules: %s\n\n", self::WORKED, lcfirst($check['summary']))
-            ."| item | leaves load, turn, range | what was missing before it, ms | wait | verdict | why |\n| --- | --- | --- | --- | --- | --- |\n";
+        /**
+         * @var array{
+         *     summary: string,
+         *     items: list<array{text: string, load: float, turn: float, range: int}>,
+         *     links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string, parts: object}>,
+         * } $check
+         */
+        $check = CheckSerializer::builtIn()->of(
+            new ChainText(self::WORKED),
+            new CheckOptions(BuiltInHouseRules::named('kickboxing')),
+        );
+        $table =
+            \sprintf("`%s` under kickboxing rules: %s\n\n", self::WORKED, lcfirst($check['summary']))
+            ."| item | leaves load, turn, range | what was missing before it, ms | wait | verdict | why |\n| --- | "
+            ."--- | --- | --- | --- | --- |\n";
         foreach ($check['items'] as $at => $item) {
             $link = $check['links'][$at - 1] ?? null;
             /** @var array<string, int> $parts */
             $parts = null === $link ? [] : (array) $link['parts'];
-            $missing = implode(', ', array_map(static fn (string $cause, int $ms): string => "$cause $ms", array_keys($parts), $parts));
+            $missing = implode(
+                ', ',
+                array_map(static fn (string $cause, int $ms): string => "$cause $ms", array_keys($parts), $parts),
+            );
             $table .= \sprintf(
                 "| %s | %.2f, %.2f, %d | %s | %s | %s | %s |\n",
-                $item['text'], $item['load'], $item['turn'], $item['range'], $missing, $link['waitMs'] ?? '', $link['verdict'] ?? '', $link['reason'] ?? 'It is the first.',
+                $item['text'],
+                $item['load'],
+                $item['turn'],
+                $item['range'],
+                $missing,
+                $link['waitMs'] ?? '',
+                $link['verdict'] ?? '',
+                $link['reason'] ?? 'It is the first.',
             );
         }
 
@@ -98,12 +146,27 @@ final class DocsTables
         }
         $table = "| of the body | value | bounds | source |\n| --- | --- | --- | --- |\n";
         foreach ($groups['body'] ?? [] as $value) {
-            $table .= \sprintf("| %s: %s | %s %s | %s to %s | %s |\n", $value->name, $value->meaning, self::number($value->value), $value->unit, self::number($value->least), self::number($value->most), self::source($value));
+            $table .= \sprintf(
+                "| %s: %s | %s %s | %s to %s | %s |\n",
+                $value->name,
+                $value->meaning,
+                self::number($value->value),
+                $value->unit,
+                self::number($value->least),
+                self::number($value->most),
+                self::source($value),
+            );
         }
         $table .= "\n| strike or move | values | source |\n| --- | --- | --- |\n";
         foreach ($groups as $of => $values) {
             if ('body' !== $of) {
-                $written = implode(', ', array_map(static fn (ModelValue $value): string => $value->name.' '.self::number($value->value), $values));
+                $written = implode(
+                    ', ',
+                    array_map(
+                        static fn (ModelValue $value): string => $value->name.' '.self::number($value->value),
+                        $values,
+                    ),
+                );
                 $table .= \sprintf("| %s | %s | %s |\n", strtr($of, '-', ' '), $written, self::source($values[0]));
             }
         }
@@ -113,7 +176,8 @@ final class DocsTables
 
     private static function source(ModelValue $value): string
     {
-        return ('house value' === $value->source ? 'house' : $value->source).(null === $value->note ? '' : '; '.$value->note);
+        return ('house value' === $value->source ? 'house' : $value->source)
+            .(null === $value->note ? '' : '; '.$value->note);
     }
 
     private static function number(float $value): string

@@ -45,7 +45,11 @@ final class DrawCommand extends Command
         $size = LineSize::tryFrom($given['size']);
         $stance = Stance::tryFrom($given['stance']);
         if (null === $size || null === $stance || !\in_array($given['rules'], BuiltInHouseRules::ids(), true)) {
-            $output->writeln('A size is row, card, full or sheet; a stance is orthodox or southpaw; rules are '.implode(', ', BuiltInHouseRules::ids()).'.');
+            $output->writeln(
+                'A size is row, card, full or sheet; a stance is orthodox or southpaw; rules are '
+                    .implode(', ', BuiltInHouseRules::ids())
+                    .'.',
+            );
 
             return Command::INVALID;
         }
@@ -56,9 +60,20 @@ final class DrawCommand extends Command
 
             return Command::INVALID;
         }
-        $result = Check::builtIn()->run(new ChainInStance($reading->chain, $stance), new CheckOptions(BuiltInHouseRules::named($given['rules'])));
-        $drawing = (new LineDrawing(new Writer($numbering)))->of($result->inStance, $result->timing, $result->sway, $size);
-        $output->writeln((new LineSvg($drawing, (float) $given['width'], $stance))->write(implode(' ', $words)), OutputInterface::OUTPUT_RAW);
+        $result = Check::builtIn()->run(
+            new ChainInStance($reading->chain, $stance),
+            new CheckOptions(BuiltInHouseRules::named($given['rules'])),
+        );
+        $drawing = (new LineDrawing(new Writer($numbering)))->of(
+            $result->inStance,
+            $result->timing,
+            $result->sway,
+            $size,
+        );
+        $output->writeln(
+            (new LineSvg($drawing, (float) $given['width'], $stance))->write(implode(' ', $words)),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }

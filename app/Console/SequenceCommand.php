@@ -15,7 +15,10 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Puts chains, one a line of standard input, into an order in which each shares much with the one before. Exit code 2 when one cannot be read. */
+/**
+ * Puts chains, one a line of standard input, into an order in which each shares much with the one before. Exit code 2
+ * when one cannot be read.
+ */
 #[AsCommand('sequence', 'Put combinations into an order')]
 final class SequenceCommand extends Command
 {
@@ -40,7 +43,14 @@ final class SequenceCommand extends Command
         };
         try {
             $document = SequenceSerializer::of(
-                array_map(static fn (string $line): array => ['text' => trim($line), 'stance' => Stance::Orthodox, 'level' => null], $lines),
+                array_map(
+                    static fn (string $line): array => [
+                        'text' => trim($line),
+                        'stance' => Stance::Orthodox,
+                        'level' => null,
+                    ],
+                    $lines,
+                ),
                 Numbering::named($given('numbering')),
                 new CheckOptions(BuiltInHouseRules::named($given('rules'))),
             );
@@ -50,13 +60,19 @@ final class SequenceCommand extends Command
             return self::UNREADABLE;
         }
         if (true === $input->getOption('json')) {
-            $output->writeln(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_INVALID_UTF8_SUBSTITUTE), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_INVALID_UTF8_SUBSTITUTE),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             foreach ($document['problems'] as $problem) {
                 $output->writeln($problem['message'], OutputInterface::OUTPUT_RAW);
             }
             foreach ($document['order'] as $at => $line) {
-                $output->writeln(\sprintf('%4s  %s', 0 === $at ? '' : $document['steps'][$at - 1], trim($lines[$line])), OutputInterface::OUTPUT_RAW);
+                $output->writeln(
+                    \sprintf('%4s  %s', 0 === $at ? '' : $document['steps'][$at - 1], trim($lines[$line])),
+                    OutputInterface::OUTPUT_RAW,
+                );
             }
         }
 

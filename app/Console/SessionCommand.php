@@ -14,7 +14,8 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * Works out what follows from a plan, without database or web server: docs/formats/session.md. Exit code 0 when all of it
+ * Works out what follows from a plan, without database or web server: docs/formats/session.md. Exit code 0 when all of
+ * it
  * can be run as it stands, 2 otherwise.
  */
 #[AsCommand('session', 'Cues, load, warnings and problems of a plan')]
@@ -35,9 +36,19 @@ final class SessionCommand extends Command
     {
         $file = $input->getArgument('file');
         $document = self::document(\is_string($file) ? $file : '');
-        $output->writeln(true === $input->getOption('json')
-            ? json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT | \JSON_INVALID_UTF8_SUBSTITUTE)
-            : SessionText::of($document), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            true === $input->getOption('json')
+                ? json_encode(
+                    $document,
+                    \JSON_THROW_ON_ERROR
+                        | \JSON_UNESCAPED_UNICODE
+                        | \JSON_UNESCAPED_SLASHES
+                        | \JSON_PRETTY_PRINT
+                        | \JSON_INVALID_UTF8_SUBSTITUTE,
+                )
+                : SessionText::of($document),
+            OutputInterface::OUTPUT_RAW,
+        );
         /** @var list<array{stops: bool}> $problems */
         $problems = $document['problems'];
 
@@ -47,9 +58,17 @@ final class SessionCommand extends Command
     /** @return array<string, mixed> */
     private static function document(string $file): array
     {
-        $content = '-' === $file ? (string) stream_get_contents(\STDIN) : (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: self::LARGEST + 1) : null);
+        $content =
+            '-' === $file
+                ? (string) stream_get_contents(\STDIN)
+                : (is_file($file) && is_readable($file)
+                    ? (string) file_get_contents($file, length: self::LARGEST + 1)
+                    : null);
         $serializer = new SessionSerializer(new PlanReader());
-        $refused = static fn (string $message): array => [...$serializer->of([]), 'problems' => [['place' => '', 'where' => 'The file', 'message' => $message, 'stops' => true]]];
+        $refused = static fn (string $message): array => [
+            ...$serializer->of([]),
+            'problems' => [['place' => '', 'where' => 'The file', 'message' => $message, 'stops' => true]],
+        ];
         if (null === $content) {
             return $refused(\sprintf('There is no file "%s" that can be read.', mb_strimwidth($file, 0, 200, '…')));
         }

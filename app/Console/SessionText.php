@@ -12,12 +12,43 @@ final class SessionText
     /** @param array<string, mixed> $document */
     public static function of(array $document): string
     {
-        /** @var array{name: string, lengthMs: int, tracks: list<array{name: string, workMs: int, restMs: int, load: array<string, array{strikes: float, bySide: array{left: float, right: float}}>}>, warnings: list<array{message: string, fix: string}>, problems: list<array{where: string, message: string}>, cues: list<array{atMs: int, kind: string, text: string}>} $document */
-        $lines = [\sprintf('%s, %s', '' === $document['name'] ? 'Session' : $document['name'], PlanReader::time(intdiv($document['lengthMs'], 1000)))];
+        /**
+         * @var array{
+         *     name: string,
+         *     lengthMs: int,
+         *     tracks: list<array{
+         *         name: string,
+         *         workMs: int,
+         *         restMs: int,
+         *         load: array<string, array{strikes: float, bySide: array{left: float, right: float}}>,
+         *     }>,
+         *     warnings: list<array{message: string, fix: string}>,
+         *     problems: list<array{where: string, message: string}>,
+         *     cues: list<array{atMs: int, kind: string, text: string}>,
+         * } $document
+         */
+        $lines = [
+            \sprintf(
+                '%s, %s',
+                '' === $document['name'] ? 'Session' : $document['name'],
+                PlanReader::time(intdiv($document['lengthMs'], 1000)),
+            ),
+        ];
         foreach ($document['tracks'] as $track) {
-            $lines[] = \sprintf('%s: %s of work, %s of rest', $track['name'], PlanReader::time(intdiv($track['workMs'], 1000)), PlanReader::time(intdiv($track['restMs'], 1000)));
+            $lines[] = \sprintf(
+                '%s: %s of work, %s of rest',
+                $track['name'],
+                PlanReader::time(intdiv($track['workMs'], 1000)),
+                PlanReader::time(intdiv($track['restMs'], 1000)),
+            );
             foreach ($track['load'] as $stance => $load) {
-                $lines[] = \sprintf('  %s: %d strikes, %d left, %d right', $stance, round($load['strikes']), round($load['bySide']['left']), round($load['bySide']['right']));
+                $lines[] = \sprintf(
+                    '  %s: %d strikes, %d left, %d right',
+                    $stance,
+                    round($load['strikes']),
+                    round($load['bySide']['left']),
+                    round($load['bySide']['right']),
+                );
             }
         }
         foreach ($document['problems'] as $problem) {
@@ -27,7 +58,14 @@ final class SessionText
             $lines[] = $warning['message'].' '.$warning['fix'].'.';
         }
         foreach ($document['cues'] as $cue) {
-            $lines[] = \sprintf('%02d:%02d.%d  %-13s %s', intdiv($cue['atMs'], 60_000), intdiv($cue['atMs'], 1000) % 60, intdiv($cue['atMs'] % 1000, 100), $cue['kind'], $cue['text']);
+            $lines[] = \sprintf(
+                '%02d:%02d.%d  %-13s %s',
+                intdiv($cue['atMs'], 60_000),
+                intdiv($cue['atMs'], 1000) % 60,
+                intdiv($cue['atMs'] % 1000, 100),
+                $cue['kind'],
+                $cue['text'],
+            );
         }
 
         return implode("\n", $lines);

@@ -17,7 +17,20 @@ use Symfony\Component\Console\Application;
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 // These stand on the core alone: they start without the framework, a database or a server.
-$standalone = in_array($argv[1] ?? '', ['answer', 'check', 'docs', 'draw', 'sequence', 'session', 'benchmark:check', 'benchmark:search'], true);
+$standalone = in_array(
+    $argv[1] ?? '',
+    ['answer', 'check', 'docs', 'draw', 'sequence', 'session', 'benchmark:check', 'benchmark:search'],
+    true,
+);
 $application = $standalone ? new Application('Periplus') : new FrameworkApplication(Kernel::fromEnvironment());
-$application->addCommands([new AnswerCommand(), new CheckCommand(), new DocsCommand(), new DrawCommand(), new SequenceCommand(), new SessionCommand(), new CheckBenchmarkCommand(), new SearchBenchmarkCommand()]);
+$application->addCommands([
+    new AnswerCommand(),
+    new CheckCommand(),
+    new DocsCommand(),
+    new DrawCommand(),
+    new SequenceCommand(),
+    new SessionCommand(),
+    new CheckBenchmarkCommand(),
+    new SearchBenchmarkCommand(),
+]);
 exit($application->run());

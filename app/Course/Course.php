@@ -76,7 +76,8 @@ class Course implements Versioned, \JsonSerializable
 
     public function changedMeanwhile(): string
     {
-        return 'This course was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.';
+        return 'This course was changed meanwhile. Nothing was overwritten; look at the newest and make the change '
+            .'again.';
     }
 
     /** @return array<mixed> */

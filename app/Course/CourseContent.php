@@ -39,7 +39,23 @@ final readonly class CourseContent implements \JsonSerializable
     /** @param array<string, mixed> $stored what {@see jsonSerialize} returned */
     public static function of(array $stored): self
     {
-        /** @var array{rules: string, group: string, medium: string, levels: non-empty-list<int>, stances: list<string>, minutes: int, weekday: int|null, time: string|null, work: int, longestWork: int, workStep: int, rests: non-empty-list<int>, note: string} $stored */
+        /**
+         * @var array{
+         *     rules: string,
+         *     group: string,
+         *     medium: string,
+         *     levels: non-empty-list<int>,
+         *     stances: list<string>,
+         *     minutes: int,
+         *     weekday: int|null,
+         *     time: string|null,
+         *     work: int,
+         *     longestWork: int,
+         *     workStep: int,
+         *     rests: non-empty-list<int>,
+         *     note: string,
+         * } $stored
+         */
         return new self(...[
             ...$stored,
             'group' => Group::from($stored['group']),

@@ -28,15 +28,21 @@ final readonly class CourseController
 
     #[Route('', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function create(#[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function create(
+        #[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->courses->create($request, $user), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function update(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] CourseRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->courses->update($id, IfMatch::version($http), $request, $user));
     }
 

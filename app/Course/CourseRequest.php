@@ -21,17 +21,30 @@ final readonly class CourseRequest
         #[Assert\NotBlank(message: 'Give the course a name.', normalizer: 'trim')]
         #[Assert\Length(max: 80, maxMessage: 'A name has at most {{ limit }} characters.')]
         public string $name,
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
         public string $rules = 'all-limbs',
         public Group $group = Group::Open,
         public Medium $medium = Medium::Pads,
-        #[Assert\Count(min: 1, max: 3, minMessage: 'Choose at least one level.', maxMessage: 'There are three levels.')]
+        #[Assert\Count(
+            min: 1,
+            max: 3,
+            minMessage: 'Choose at least one level.',
+            maxMessage: 'There are three levels.',
+        )]
         #[Assert\Unique(message: 'Each level once.')]
-        #[Assert\All([new Assert\Type('int', message: 'A level is a number.'), new Assert\Range(min: 1, max: 3, notInRangeMessage: 'A level is 1, 2 or 3.')])]
+        #[Assert\All([
+            new Assert\Type('int', message: 'A level is a number.'),
+            new Assert\Range(min: 1, max: 3, notInRangeMessage: 'A level is 1, 2 or 3.'),
+        ])]
         public array $levels = [1],
         #[Assert\Count(min: 1, minMessage: 'Choose at least one stance.')]
         #[Assert\Unique(message: 'Each stance once.')]
-        #[Assert\All([new Assert\Choice(choices: ['orthodox', 'southpaw'], message: 'A stance is orthodox or southpaw.')])]
+        #[Assert\All([
+            new Assert\Choice(choices: ['orthodox', 'southpaw'], message: 'A stance is orthodox or southpaw.'),
+        ])]
         public array $stances = ['orthodox', 'southpaw'],
         #[Assert\Range(min: 15, max: 180, notInRangeMessage: 'A session lasts {{ min }} to {{ max }} minutes.')]
         public int $minutes = 60,
@@ -43,13 +56,24 @@ final readonly class CourseRequest
         public int $work = 180,
         #[Assert\Range(min: 30, max: 600, notInRangeMessage: 'A round lasts {{ min }} to {{ max }} seconds.')]
         public int $longestWork = 180,
-        #[Assert\Range(min: 5, max: 120, notInRangeMessage: 'A round is lengthened by {{ min }} to {{ max }} seconds.')]
+        #[Assert\Range(
+            min: 5,
+            max: 120,
+            notInRangeMessage: 'A round is lengthened by {{ min }} to {{ max }} seconds.',
+        )]
         public int $workStep = 15,
-        #[Assert\Count(min: 1, max: 12, minMessage: 'Name at least one rest.', maxMessage: 'At most {{ limit }} rests.')]
-        #[Assert\All([new Assert\Type('int', message: 'A rest is a number of seconds.'), new Assert\Range(min: 0, max: 300, notInRangeMessage: 'A rest lasts {{ min }} to {{ max }} seconds.')])]
+        #[Assert\Count(
+            min: 1,
+            max: 12,
+            minMessage: 'Name at least one rest.',
+            maxMessage: 'At most {{ limit }} rests.',
+        )]
+        #[Assert\All([
+            new Assert\Type('int', message: 'A rest is a number of seconds.'),
+            new Assert\Range(min: 0, max: 300, notInRangeMessage: 'A rest lasts {{ min }} to {{ max }} seconds.'),
+        ])]
         public array $rests = [60],
-        #[Assert\Length(max: 1000, maxMessage: 'A note has at most {{ limit }} characters.')]
-        public string $note = '',
+        #[Assert\Length(max: 1000, maxMessage: 'A note has at most {{ limit }} characters.')] public string $note = '',
     ) {
     }
 

@@ -69,7 +69,10 @@ final class Courses extends ServiceEntityRepository
 
     public function update(int $id, int $basedOn, CourseRequest $request, User $editor): Course
     {
-        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($request, $editor): void {
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use (
+            $request,
+            $editor,
+        ): void {
             $course->change(
                 trim($request->name),
                 $request->content(),
@@ -82,7 +85,9 @@ final class Courses extends ServiceEntityRepository
 
     public function archive(int $id, int $basedOn, User $editor): Course
     {
-        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($editor): void {
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use (
+            $editor,
+        ): void {
             $course->archive($this->clock->now());
             $this->record($course, $editor, 'course.archived', 'archived');
         });
@@ -90,7 +95,9 @@ final class Courses extends ServiceEntityRepository
 
     public function restore(int $id, int $basedOn, User $editor): Course
     {
-        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use ($editor): void {
+        return $this->versions->change(Course::class, $id, $basedOn, self::MISSING, function (Course $course) use (
+            $editor,
+        ): void {
             $course->restore();
             $this->record($course, $editor, 'course.restored', 'brought back');
         });

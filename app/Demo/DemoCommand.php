@@ -86,7 +86,18 @@ final class DemoCommand extends Command
     /** @param array<string, User> $coaches */
     private function combinations(array $coaches): int
     {
-        /** @var list<array{name: string, chain: string, by: string, rules: string, level: int, stance?: string, themes?: list<string>, note?: string}> $rows */
+        /**
+         * @var list<array{
+         *     name: string,
+         *     chain: string,
+         *     by: string,
+         *     rules: string,
+         *     level: int,
+         *     stance?: string,
+         *     themes?: list<string>,
+         *     note?: string,
+         * }> $rows
+         */
         $rows = $this->json('combinations.json');
         foreach ($rows as $row) {
             $this->library->create($this->drafts->read(new SaveRequest(
@@ -106,7 +117,21 @@ final class DemoCommand extends Command
     /** @param array<string, User> $coaches */
     private function proposals(array $coaches): void
     {
-        /** @var list<array{kind: string, of?: string, name?: string, chain?: string, by: string, rules?: string, level?: int, themes?: list<string>, note?: string, remark: string, returned?: string}> $rows */
+        /**
+         * @var list<array{
+         *     kind: string,
+         *     of?: string,
+         *     name?: string,
+         *     chain?: string,
+         *     by: string,
+         *     rules?: string,
+         *     level?: int,
+         *     themes?: list<string>,
+         *     note?: string,
+         *     remark: string,
+         *     returned?: string,
+         * }> $rows
+         */
         $rows = $this->json('proposals.json');
         foreach ($rows as $row) {
             $of = isset($row['of']) ? $this->combinations->findOneBy(['name' => $row['of']]) : null;

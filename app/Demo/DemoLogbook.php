@@ -21,8 +21,14 @@ use Periplus\Core\Technique\Stance;
 /** Eight weeks of the three courses, as their coaches wrote them down, some measurements, and a card to take home. */
 final readonly class DemoLogbook
 {
-    public function __construct(private Logbook $logbook, private Measurements $measurements, private Cards $cards, private Courses $courses, private CombinationTable $combinations, private GymSettings $gym)
-    {
+    public function __construct(
+        private Logbook $logbook,
+        private Measurements $measurements,
+        private Cards $cards,
+        private Courses $courses,
+        private CombinationTable $combinations,
+        private GymSettings $gym,
+    ) {
     }
 
     /**
@@ -40,22 +46,52 @@ final readonly class DemoLogbook
         foreach ($this->courses->all() as $course) {
             $courses[$course->name()] = $course;
         }
-        /** @var array{course: string, week: int, by: string, orthodox: int, southpaw: int, levels: array<int, int>, effort: int, note?: string, drilled: list<array{name: string, minutes: int, stance?: string}>, fell?: list<array{name: string, link: int}>} $row */
+        /**
+         * @var array{
+         *     course: string,
+         *     week: int,
+         *     by: string,
+         *     orthodox: int,
+         *     southpaw: int,
+         *     levels: array<int, int>,
+         *     effort: int,
+         *     note?: string,
+         *     drilled: list<array{name: string, minutes: int, stance?: string}>,
+         *     fell?: list<array{name: string, link: int}>,
+         * } $row
+         */
         foreach ($sessions as $at => $row) {
             $course = $courses[$row['course']];
-            $this->logbook->write(new EntryRequest(
-                $this->day($course, $row['week']),
-                'demo-entry-'.$at,
-                course: $course->id(),
-                coach: $coaches[$row['by']]->id(),
-                orthodox: $row['orthodox'],
-                southpaw: $row['southpaw'],
-                levels: $row['levels'],
-                effort: $row['effort'],
-                note: $row['note'] ?? '',
-                fallen: array_map(static fn (array $fell): array => ['notation' => $byName[$fell['name']]->content->notation, 'stance' => $byName[$fell['name']]->content->stance->value, 'link' => $fell['link']], $row['fell'] ?? []),
-                combinations: array_map(static fn (array $one): array => ['combination' => $byName[$one['name']]->id, 'minutes' => $one['minutes'], 'stance' => $one['stance'] ?? 'own'], $row['drilled']),
-            ), $coaches[$row['by']]);
+            $this->logbook->write(
+                new EntryRequest(
+                    $this->day($course, $row['week']),
+                    'demo-entry-'.$at,
+                    course: $course->id(),
+                    coach: $coaches[$row['by']]->id(),
+                    orthodox: $row['orthodox'],
+                    southpaw: $row['southpaw'],
+                    levels: $row['levels'],
+                    effort: $row['effort'],
+                    note: $row['note'] ?? '',
+                    fallen: array_map(
+                        static fn (array $fell): array => [
+                            'notation' => $byName[$fell['name']]->content->notation,
+                            'stance' => $byName[$fell['name']]->content->stance->value,
+                            'link' => $fell['link'],
+                        ],
+                        $row['fell'] ?? [],
+                    ),
+                    combinations: array_map(
+                        static fn (array $one): array => [
+                            'combination' => $byName[$one['name']]->id,
+                            'minutes' => $one['minutes'],
+                            'stance' => $one['stance'] ?? 'own',
+                        ],
+                        $row['drilled'],
+                    ),
+                ),
+                $coaches[$row['by']],
+            );
         }
         /** @var array{name: string, method: string, by: string, taps: list<int>} $row */
         foreach ($measured as $at => $row) {
@@ -66,7 +102,18 @@ final readonly class DemoLogbook
                 $coaches[$row['by']],
             );
         }
-        $this->cards->create(new CardRequest('Take home, November', array_map(static fn (string $name): int => self::id($byName, $name), ['Front porch', 'Cellar window', 'Slip and pay']), Stance::Southpaw), $coaches['tomas']);
+        $this->cards->create(
+            new CardRequest(
+                'Take home, November',
+                array_map(static fn (string $name): int => self::id($byName, $name), [
+                    'Front porch',
+                    'Cellar window',
+                    'Slip and pay',
+                ]),
+                Stance::Southpaw,
+            ),
+            $coaches['tomas'],
+        );
     }
 
     /** @param array<string, CombinationSummary> $byName */

@@ -46,11 +46,45 @@ final readonly class DemoSessions
             $this->walls->create(new WallRequest($name), $coaches['ines']);
         }
         $made = [];
-        /** @var array{name: string, rules: string, group: string, medium: string, levels: list<int>, minutes: int, weekday: int, time: string, work: int, longestWork: int, workStep: int, rests: list<int>, note: string} $row */
+        /**
+         * @var array{
+         *     name: string,
+         *     rules: string,
+         *     group: string,
+         *     medium: string,
+         *     levels: list<int>,
+         *     minutes: int,
+         *     weekday: int,
+         *     time: string,
+         *     work: int,
+         *     longestWork: int,
+         *     workStep: int,
+         *     rests: list<int>,
+         *     note: string,
+         * } $row
+         */
         foreach ($courses as $row) {
-            $made[$row['name']] = $this->courses->create(new CourseRequest(...[...$row, 'group' => Group::from($row['group']), 'medium' => Medium::from($row['medium'])]), $coaches['ines']);
+            $made[$row['name']] = $this->courses->create(
+                new CourseRequest(
+                    ...[...$row, 'group' => Group::from($row['group']), 'medium' => Medium::from($row['medium'])],
+                ),
+                $coaches['ines'],
+            );
         }
-        /** @var array{name?: string, course?: string, compose?: string, by: string, week?: int, aim?: string, value?: string, seed?: int, template?: bool, content?: array<mixed>} $row */
+        /**
+         * @var array{
+         *     name?: string,
+         *     course?: string,
+         *     compose?: string,
+         *     by: string,
+         *     week?: int,
+         *     aim?: string,
+         *     value?: string,
+         *     seed?: int,
+         *     template?: bool,
+         *     content?: array<mixed>,
+         * } $row
+         */
         foreach ($sessions as $row) {
             $course = $made[$row['compose'] ?? $row['course'] ?? ''] ?? null;
             $content = $row['content'] ?? $this->composer->compose(
@@ -95,7 +129,11 @@ final readonly class DemoSessions
     {
         $byChain = [];
         foreach ($this->combinations->after(0, 500) as $summary) {
-            $byChain[$summary->content->stance->value.' '.$summary->content->notation] = ['id' => $summary->id, 'version' => $summary->version, 'name' => $summary->content->name];
+            $byChain[$summary->content->stance->value.' '.$summary->content->notation] = [
+                'id' => $summary->id,
+                'version' => $summary->version,
+                'name' => $summary->content->name,
+            ];
         }
         $link = static function (array $part) use (&$link, $byChain): array {
             if (\is_string($part['chain'] ?? null)) {

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Exchange;
 
 /**
- * Cells of a CSV file (RFC 4180, section 2). A cell that a spreadsheet would take for a formula has an apostrophe before
+ * Cells of a CSV file (RFC 4180, section 2). A cell that a spreadsheet would take for a formula has an apostrophe
+ * before
  * it, in a file of ours as in others, and loses it when it is read. Several values in one cell are separated by
  * semicolons; one that holds a semicolon or a quotation mark is quoted within the cell.
  */
@@ -23,7 +24,13 @@ final readonly class Csv
     /** @param list<string> $values */
     public static function several(array $values): string
     {
-        return implode('; ', array_map(static fn (string $value): string => 1 === preg_match('/[;"]/', $value) ? self::quoted($value) : $value, $values));
+        return implode(
+            '; ',
+            array_map(
+                static fn (string $value): string => 1 === preg_match('/[;"]/', $value) ? self::quoted($value) : $value,
+                $values,
+            ),
+        );
     }
 
     /** The text of a cell without what keeps it from being a formula. */
@@ -35,7 +42,12 @@ final readonly class Csv
     /** @return list<string> what {@see several} put into one cell, without blanks around them and without empty ones */
     public static function readSeveral(string $cell): array
     {
-        return array_values(array_filter(array_map(static fn (?string $value): string => trim((string) $value), str_getcsv($cell, ';', '"', '')), static fn (string $value): bool => '' !== $value));
+        return array_values(
+            array_filter(
+                array_map(static fn (?string $value): string => trim((string) $value), str_getcsv($cell, ';', '"', '')),
+                static fn (string $value): bool => '' !== $value,
+            ),
+        );
     }
 
     private static function cell(string $cell): string

@@ -37,8 +37,17 @@ final readonly class ExchangeController
     /** What a search finds, or the whole library; "everything" with what is archived. */
     #[Route('/api/export.{format}', requirements: ['format' => new EnumRequirement(FileFormat::class)], methods: 'GET')]
     #[HeavyWork]
-    public function export(FileFormat $format, CombinationQuery $query, CombinationTable $table, CompleteSearch $searches, Export $export, GymNumberings $numberings, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] bool $everything = false): Response
-    {
+    public function export(
+        FileFormat $format,
+        CombinationQuery $query,
+        CombinationTable $table,
+        CompleteSearch $searches,
+        Export $export,
+        GymNumberings $numberings,
+        #[CurrentUser] User $user,
+        #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
+        #[MapQueryParameter] bool $everything = false,
+    ): Response {
         $numbering = $numberings->of($user);
         $ids = $searches->all($list, $numbering);
         if ($everything) {
@@ -52,15 +61,20 @@ final readonly class ExchangeController
 
         return new Response($export->write($format, $rows, $numbering), 200, [
             'Content-Type' => $format->type(),
-            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, 'library.'.$format->ending()),
+            'Content-Disposition' => HeaderUtils::makeDisposition(
+                HeaderUtils::DISPOSITION_ATTACHMENT,
+                'library.'.$format->ending(),
+            ),
         ]);
     }
 
     #[Route('/api/imports', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
-    public function start(#[MapRequestPayload(acceptFormat: 'json')] ImportRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function start(
+        #[MapRequestPayload(acceptFormat: 'json')] ImportRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->imports->state($this->imports->start($request, $user->id())), 201);
     }
 
@@ -106,8 +120,11 @@ final readonly class ExchangeController
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines/{entry<\d{1,9}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function edit(int $id, int $entry, #[MapRequestPayload(acceptFormat: 'json')] LineRequest $request): JsonResponse
-    {
+    public function edit(
+        int $id,
+        int $entry,
+        #[MapRequestPayload(acceptFormat: 'json')] LineRequest $request,
+    ): JsonResponse {
         $this->imports->edit($id, $entry, $request);
 
         return new JsonResponse($this->imports->state($id));

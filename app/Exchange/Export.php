@@ -10,12 +10,26 @@ use Periplus\App\Http\PlainText;
 use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
-/** Writes combinations in one of the forms. JSON keeps everything and is in canonical parity numbers; CSV and text are in a numbering. */
+/**
+ * Writes combinations in one of the forms. JSON keeps everything and is in canonical parity numbers; CSV and text are
+ * in a numbering.
+ */
 final readonly class Export
 {
     public const FORMAT = 'periplus-library';
     public const VERSION = 1;
-    public const COLUMNS = ['name', 'chain', 'numbering', 'stance', 'rules', 'themes', 'level', 'note', 'author', 'archived'];
+    public const COLUMNS = [
+        'name',
+        'chain',
+        'numbering',
+        'stance',
+        'rules',
+        'themes',
+        'level',
+        'note',
+        'author',
+        'archived',
+    ];
 
     public function __construct(private LineRenderer $lines, private ClockInterface $clock)
     {
@@ -66,8 +80,16 @@ final readonly class Export
         foreach ($rows as $row) {
             $content = $row->content;
             $lines[] = [
-                $content->name, $this->lines->text($content->notation, $content->stance, $numbering), $numbering->id, $content->stance->value, $content->rules, Csv::several($content->themes),
-                (string) $content->level, $content->note, $row->author['name'], null === $row->archivedAt ? 'no' : 'yes',
+                $content->name,
+                $this->lines->text($content->notation, $content->stance, $numbering),
+                $numbering->id,
+                $content->stance->value,
+                $content->rules,
+                Csv::several($content->themes),
+                (string) $content->level,
+                $content->note,
+                $row->author['name'],
+                null === $row->archivedAt ? 'no' : 'yes',
             ];
         }
 
@@ -79,7 +101,11 @@ final readonly class Export
     {
         $text = '';
         foreach ($rows as $row) {
-            $text .= $this->lines->text($row->content->notation, $row->content->stance, $numbering).' # '.PlainText::line($row->content->name)."\n";
+            $text
+                .= $this->lines->text($row->content->notation, $row->content->stance, $numbering)
+                .' # '
+                .PlainText::line($row->content->name)
+                ."\n";
         }
 
         return $text;

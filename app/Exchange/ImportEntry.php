@@ -10,11 +10,27 @@ final readonly class ImportEntry
     /**
      * @param int $line where it begins in the file, from 1
      * @param string $source as it stands there, shortened
-     * @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null $fields
-     * @param list<string> $stated which of its fields the file states: name, chain, stance, rules, themes, level, note; the others are what was given for all, and change nothing that is there
+     * @param array{
+     *     name: string,
+     *     chain: string,
+     *     numbering: string,
+     *     stance: string,
+     *     rules: string,
+     *     themes: list<string>,
+     *     level: int|null,
+     *     note: string,
+     *     archived: bool,
+     * }|null $fields
+     * @param list<string> $stated which of its fields the file states: name, chain, stance, rules, themes, level, note;
+     *                             the others are what was given for all, and change nothing that is there
      */
-    public function __construct(public int $line, public string $source, public ?array $fields, public string $problem = '', public array $stated = ['name', 'chain'])
-    {
+    public function __construct(
+        public int $line,
+        public string $source,
+        public ?array $fields,
+        public string $problem = '',
+        public array $stated = ['name', 'chain'],
+    ) {
     }
 
     /** @return array<string, mixed> for keeping it until it is read; what is wrong with it is kept apart */
@@ -26,7 +42,24 @@ final readonly class ImportEntry
     /** @param array<string, mixed> $stored what {@see toArray} returned */
     public static function of(array $stored, string $problem): self
     {
-        /** @var array{line: int, source: string, fields: array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool}|null, stated: list<string>} $stored */
+        /**
+         * @var array{
+         *     line: int,
+         *     source: string,
+         *     fields: array{
+         *         name: string,
+         *         chain: string,
+         *         numbering: string,
+         *         stance: string,
+         *         rules: string,
+         *         themes: list<string>,
+         *         level: int|null,
+         *         note: string,
+         *         archived: bool,
+         *     }|null,
+         *     stated: list<string>,
+         * } $stored
+         */
         return new self($stored['line'], $stored['source'], $stored['fields'], $problem, $stored['stated']);
     }
 }

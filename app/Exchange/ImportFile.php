@@ -50,7 +50,12 @@ final readonly class ImportFile
     private static function bound(int $count): void
     {
         if ($count > self::MOST) {
-            throw self::broken(\sprintf('This file has more than %s combinations, which is as many as are imported at a time. Split it.', number_format(self::MOST)));
+            throw self::broken(
+                \sprintf(
+                    'This file has more than %s combinations, which is as many as are imported at a time. Split it.',
+                    number_format(self::MOST),
+                ),
+            );
         }
     }
 
@@ -63,13 +68,35 @@ final readonly class ImportFile
         $data = json_decode($content, true, 32);
         if (null === $data && \JSON_ERROR_NONE !== json_last_error()) {
             $place = JsonPlace::ofMistake($content);
-            throw self::broken(\sprintf('This JSON is broken at line %d, column %d. Nothing was imported.', $place->line, $place->column), $place->line);
+            throw self::broken(
+                \sprintf(
+                    'This JSON is broken at line %d, column %d. Nothing was imported.',
+                    $place->line,
+                    $place->column,
+                ),
+                $place->line,
+            );
         }
-        if (!\is_array($data) || Export::FORMAT !== ($data['format'] ?? null) || !\is_array($data['combinations'] ?? null)) {
-            throw self::broken(\sprintf('This is not a library of Periplus: it needs "format": "%s" and a list of combinations.', Export::FORMAT));
+        if (
+            !\is_array($data)
+            || Export::FORMAT !== ($data['format'] ?? null)
+            || !\is_array($data['combinations'] ?? null)
+        ) {
+            throw self::broken(
+                \sprintf(
+                    'This is not a library of Periplus: it needs "format": "%s" and a list of combinations.',
+                    Export::FORMAT,
+                ),
+            );
         }
         if (Export::VERSION !== ($data['version'] ?? null)) {
-            throw self::broken(\sprintf('This library is of version %s, and version %d is understood here. Export it anew.', \is_scalar($data['version'] ?? null) ? (string) $data['version'] : 'unknown', Export::VERSION));
+            throw self::broken(
+                \sprintf(
+                    'This library is of version %s, and version %d is understood here. Export it anew.',
+                    \is_scalar($data['version'] ?? null) ? (string) $data['version'] : 'unknown',
+                    Export::VERSION,
+                ),
+            );
         }
         self::bound(\count($data['combinations']));
         $entries = [];
@@ -80,19 +107,30 @@ final readonly class ImportFile
                 $entries[] = new ImportEntry($line, $source, null, 'A combination has a "name" and a "chain".');
                 continue;
             }
-            $string = static fn (string $key, string $default): string => \is_string($row[$key] ?? null) ? $row[$key] : $default;
-            $themes = \is_array($row['themes'] ?? null) ? array_values(array_filter($row['themes'], is_string(...))) : [];
-            $entries[] = new ImportEntry($line, $source, [
-                'name' => $row['name'],
-                'chain' => $row['chain'],
-                'numbering' => 'parity',
-                'stance' => $string('stance', 'orthodox'),
-                'rules' => $string('rules', ''),
-                'themes' => $themes,
-                'level' => \is_int($row['level'] ?? null) && false !== ($row['levelChosen'] ?? null) ? $row['level'] : null,
-                'note' => $string('note', ''),
-                'archived' => true === ($row['archived'] ?? false),
-            ], stated: array_values(array_map(strval(...), array_intersect(array_keys($row), self::FIELDS))));
+            $string = static fn (string $key, string $default): string => \is_string($row[$key] ?? null)
+                ? $row[$key]
+                : $default;
+            $themes = \is_array($row['themes'] ?? null)
+                ? array_values(array_filter($row['themes'], is_string(...)))
+                : [];
+            $entries[] = new ImportEntry(
+                $line,
+                $source,
+                [
+                    'name' => $row['name'],
+                    'chain' => $row['chain'],
+                    'numbering' => 'parity',
+                    'stance' => $string('stance', 'orthodox'),
+                    'rules' => $string('rules', ''),
+                    'themes' => $themes,
+                    'level' => \is_int($row['level'] ?? null) && false !== ($row['levelChosen'] ?? null)
+                            ? $row['level']
+                            : null,
+                    'note' => $string('note', ''),
+                    'archived' => true === ($row['archived'] ?? false),
+                ],
+                stated: array_values(array_map(strval(...), array_intersect(array_keys($row), self::FIELDS))),
+            );
         }
 
         return $entries;
@@ -109,11 +147,26 @@ final readonly class ImportFile
         rewind($stream);
         $first = fgetcsv($stream, null, ',', '"', '');
         if (false !== $first && \count($first) > self::MOST_COLUMNS) {
-            throw self::broken(\sprintf('The first line of this file has %s columns; a library has %d. Is it another kind of file?', number_format(\count($first)), \count(Export::COLUMNS)), 1);
+            throw self::broken(
+                \sprintf(
+                    'The first line of this file has %s columns; a library has %d. Is it another kind of file?',
+                    number_format(\count($first)),
+                    \count(Export::COLUMNS),
+                ),
+                1,
+            );
         }
-        $columns = array_map(static fn (?string $name): string => mb_strtolower(trim($name ?? '')), false === $first ? [] : $first);
+        $columns = array_map(
+            static fn (?string $name): string => mb_strtolower(trim($name ?? '')),
+            false === $first ? [] : $first,
+        );
         if (!\in_array('chain', $columns, true)) {
-            throw self::broken('The first line of a CSV file names its columns, and one of them is "chain". The others may be '.implode(', ', array_diff(Export::COLUMNS, ['chain'])).'.', 1);
+            throw self::broken(
+                'The first line of a CSV file names its columns, and one of them is "chain". The others may be '
+                    .implode(', ', array_diff(Export::COLUMNS, ['chain']))
+                    .'.',
+                1,
+            );
         }
         $entries = [];
         [$line, $counted] = [1, 0];
@@ -131,25 +184,48 @@ final readonly class ImportFile
             self::bound(\count($entries) + 1);
             $source = self::short(implode(',', \array_slice($cells, 0, self::MOST_COLUMNS)));
             if (\count($cells) > \count($columns)) {
-                $entries[] = new ImportEntry($line, $source, null, \sprintf('This line has %d cells, and there are %d columns. Is a comma missing its quotes?', \count($cells), \count($columns)));
+                $entries[] = new ImportEntry(
+                    $line,
+                    $source,
+                    null,
+                    \sprintf(
+                        'This line has %d cells, and there are %d columns. Is a comma missing its quotes?',
+                        \count($cells),
+                        \count($columns),
+                    ),
+                );
                 continue;
             }
             $row = [];
             foreach ($columns as $at => $column) {
                 $row[$column] = Csv::read($cells[$at] ?? '');
             }
-            $or = static fn (string $column, string $default): string => '' === trim($row[$column] ?? '') ? $default : trim($row[$column]);
-            $entries[] = new ImportEntry($line, $source, [
-                'name' => $or('name', ''),
-                'chain' => $row['chain'],
-                'numbering' => $or('numbering', $given->numbering),
-                'stance' => $or('stance', $given->stance->value),
-                'rules' => $or('rules', $given->rules ?? ''),
-                'themes' => Csv::readSeveral($row['themes'] ?? ''),
-                'level' => is_numeric($or('level', '')) ? (int) $or('level', '') : null,
-                'note' => $row['note'] ?? '',
-                'archived' => \in_array(mb_strtolower($or('archived', 'no')), ['yes', 'true', '1'], true),
-            ], stated: array_values(array_filter(self::FIELDS, static fn (string $field): bool => \in_array($field, ['themes', 'note'], true) ? isset($row[$field]) : '' !== $or($field, ''))));
+            $or = static fn (string $column, string $default): string => '' === trim($row[$column] ?? '')
+                ? $default
+                : trim($row[$column]);
+            $entries[] = new ImportEntry(
+                $line,
+                $source,
+                [
+                    'name' => $or('name', ''),
+                    'chain' => $row['chain'],
+                    'numbering' => $or('numbering', $given->numbering),
+                    'stance' => $or('stance', $given->stance->value),
+                    'rules' => $or('rules', $given->rules ?? ''),
+                    'themes' => Csv::readSeveral($row['themes'] ?? ''),
+                    'level' => is_numeric($or('level', '')) ? (int) $or('level', '') : null,
+                    'note' => $row['note'] ?? '',
+                    'archived' => \in_array(mb_strtolower($or('archived', 'no')), ['yes', 'true', '1'], true),
+                ],
+                stated: array_values(
+                    array_filter(
+                        self::FIELDS,
+                        static fn (string $field): bool => \in_array($field, ['themes', 'note'], true)
+                            ? isset($row[$field])
+                            : '' !== $or($field, ''),
+                    ),
+                ),
+            );
         }
     }
 
@@ -173,7 +249,15 @@ final readonly class ImportFile
             }
             self::bound(\count($entries) + 1);
             $entries[] = new ImportEntry($at + 1, self::short($line), [
-                'name' => $name, 'chain' => $chain, 'numbering' => $given->numbering, 'stance' => $given->stance->value, 'rules' => ($given->rules ?? ''), 'themes' => [], 'level' => null, 'note' => '', 'archived' => false,
+                'name' => $name,
+                'chain' => $chain,
+                'numbering' => $given->numbering,
+                'stance' => $given->stance->value,
+                'rules' => $given->rules ?? '',
+                'themes' => [],
+                'level' => null,
+                'note' => '',
+                'archived' => false,
             ]);
         }
 

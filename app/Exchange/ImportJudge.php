@@ -77,10 +77,13 @@ final readonly class ImportJudge
                 $entries[$line]->stated,
                 $archived,
                 $earlier[$fingerprint] ?? null,
-                array_values(array_filter(
-                    $chains[$fingerprint] ?? [],
-                    static fn (CombinationSummary $summary): bool => null === $summary->archivedAt || mb_strtolower($summary->content->name) === $lower[$line],
-                ))[0] ?? null,
+                array_values(
+                    array_filter(
+                        $chains[$fingerprint] ?? [],
+                        static fn (CombinationSummary $summary): bool => null === $summary->archivedAt
+                            || mb_strtolower($summary->content->name) === $lower[$line],
+                    ),
+                )[0] ?? null,
                 $names[$lower[$line]] ?? null,
             )->about($draft->content, $archived, $fingerprint);
             if ($judged[$line]->kind->comesIn()) {
@@ -169,7 +172,19 @@ final readonly class ImportJudge
         return new Judgement(LineKind::New);
     }
 
-    /** @param array{name: string, chain: string, numbering: string, stance: string, rules: string, themes: list<string>, level: int|null, note: string, archived: bool} $fields */
+    /**
+     * @param array{
+     *     name: string,
+     *     chain: string,
+     *     numbering: string,
+     *     stance: string,
+     *     rules: string,
+     *     themes: list<string>,
+     *     level: int|null,
+     *     note: string,
+     *     archived: bool,
+     * } $fields
+     */
     private function draft(array $fields): CombinationDraft
     {
         $stance = Stance::tryFrom(mb_strtolower($fields['stance'])) ?? throw new Invalid(\sprintf(

@@ -7,7 +7,10 @@ namespace Periplus\App\Exchange;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Combination\CombinationContent;
 
-/** One entry of a file that is imported, in the order of the file. Stored many at a time, by {@see ImportLines}; as there are thousands, one that has changed is persisted explicitly. */
+/**
+ * One entry of a file that is imported, in the order of the file. Stored many at a time, by {@see ImportLines}; as
+ * there are thousands, one that has changed is persisted explicitly.
+ */
 #[ORM\Entity]
 #[ORM\ChangeTrackingPolicy('DEFERRED_EXPLICIT')]
 #[ORM\Table(name: 'import_line')]
@@ -18,7 +21,10 @@ class ImportLine
     #[ORM\Column(length: 12, enumType: LineKind::class)]
     private LineKind $kind = LineKind::Waiting;
 
-    /** @var array<string, mixed>|null an {@see ImportEntry} that was not read, or what came of it: whether it is archived, and its content */
+    /**
+     * @var array<string, mixed>|null an {@see ImportEntry} that was not read, or what came of it: whether it is
+     *                                archived, and its content
+     */
     #[ORM\Column(nullable: true)]
     private ?array $content;
 
@@ -71,13 +77,26 @@ class ImportLine
     /** The entry as the file has it; null once it was read. */
     public function entry(): ?ImportEntry
     {
-        return null === $this->content || isset($this->content['content']) ? null : ImportEntry::of($this->content, $this->message);
+        return null === $this->content || isset($this->content['content'])
+            ? null
+            : ImportEntry::of($this->content, $this->message);
     }
 
     /** What would be stored; null for what was not read. */
     public function content(): ?CombinationContent
     {
-        /** @var array{name: string, notation: string, stance: string, rules: string, themes: list<string>, level: int, note: string, levelChosen?: bool|null}|null $content */
+        /**
+         * @var array{
+         *     name: string,
+         *     notation: string,
+         *     stance: string,
+         *     rules: string,
+         *     themes: list<string>,
+         *     level: int,
+         *     note: string,
+         *     levelChosen?: bool|null,
+         * }|null $content
+         */
         $content = $this->content['content'] ?? null;
 
         return null === $content ? null : CombinationContent::of($content);

@@ -18,7 +18,9 @@ final readonly class ImportLines
     {
     }
 
-    /** @param list<ImportEntry> $entries numbered by their order: two combinations of a JSON file may stand on one line */
+    /**
+     * @param list<ImportEntry> $entries numbered by their order: two combinations of a JSON file may stand on one line
+     */
     public function store(int $import, array $entries): void
     {
         foreach (array_chunk($entries, self::ROWS, true) as $chunk) {
@@ -76,13 +78,19 @@ final readonly class ImportLines
     {
         foreach (array_chunk($combinations, self::ROWS, true) as $chunk) {
             $cases = implode(' ', array_fill(0, \count($chunk), 'WHEN ? THEN ?'));
-            $values = array_merge(...array_map(
-                static fn (int $line, int $made): array => [$line, $made],
-                array_keys($chunk),
-                array_values($chunk),
-            ));
+            $values = array_merge(
+                ...array_map(
+                    static fn (int $line, int $made): array => [$line, $made],
+                    array_keys($chunk),
+                    array_values($chunk),
+                ),
+            );
             $this->connection->executeStatement(
-                'UPDATE import_line SET combination_id = CASE line '.$cases.' END WHERE import_id = ? AND line IN ('.implode(', ', array_keys($chunk)).')',
+                'UPDATE import_line SET combination_id = CASE line '
+                    .$cases
+                    .' END WHERE import_id = ? AND line IN ('
+                    .implode(', ', array_keys($chunk))
+                    .')',
                 [...$values, $import],
             );
         }
@@ -116,11 +124,15 @@ final readonly class ImportLines
     private function first(string $of, int $import, array $values): array
     {
         /** @var array<string, int|string> $lines */
-        $lines = [] === $values ? [] : $this->connection->fetchAllKeyValue(
-            "SELECT $of, MIN(line) FROM import_line WHERE import_id = ? AND kind IN ('new', 'changed') AND $of IN (?) GROUP BY $of",
-            [$import, $values],
-            [ParameterType::INTEGER, ArrayParameterType::STRING],
-        );
+        $lines =
+            [] === $values
+                ? []
+                : $this->connection->fetchAllKeyValue(
+                    "SELECT $of, MIN(line) FROM import_line "
+                ."WHERE import_id = ? AND kind IN ('new', 'changed') AND $of IN (?) GROUP BY $of",
+                    [$import, $values],
+                    [ParameterType::INTEGER, ArrayParameterType::STRING],
+                );
 
         return array_map(intval(...), $lines);
     }

@@ -15,13 +15,20 @@ final readonly class ImportRequest
 
     public function __construct(
         public FileFormat $format,
-        #[Assert\Length(max: self::MOST_BYTES, countUnit: Assert\Length::COUNT_BYTES, maxMessage: 'A file has at most 4 MB. Split it.')]
+        #[Assert\Length(
+            max: self::MOST_BYTES,
+            countUnit: Assert\Length::COUNT_BYTES,
+            maxMessage: 'A file has at most 4 MB. Split it.',
+        )]
         public string $content,
         public string $numbering = 'parity',
         public Stance $stance = Stance::Orthodox,
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
-        /** As each chain asks for when null. */
-        public ?string $rules = null,
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
+        public ?        /** As each chain asks for when null. */
+        string $rules = null,
     ) {
     }
 }

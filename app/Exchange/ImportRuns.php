@@ -96,7 +96,12 @@ final readonly class ImportRuns
         if (ImportState::Reading !== $import->state()) {
             return false;
         }
-        $lines = $this->some($this->of($import)->andWhere('l.kind = :waiting')->setParameter('waiting', LineKind::Waiting)->setMaxResults(self::BATCH));
+        $lines = $this->some(
+            $this->of($import)
+                ->andWhere('l.kind = :waiting')
+                ->setParameter('waiting', LineKind::Waiting)
+                ->setMaxResults(self::BATCH),
+        );
         $this->judge($import, $lines);
         $import->read(\count($lines));
 
@@ -151,14 +156,19 @@ final readonly class ImportRuns
                         VersionChange::Imported,
                     );
                 }
-                $this->audit->add($user->id(), 'library.imported', \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)));
+                $this->audit->add(
+                    $user->id(),
+                    'library.imported',
+                    \sprintf('imported a file: %d new, %d changed', \count($new), \count($changed)),
+                );
                 $import->become(ImportState::Applied);
             });
         });
     }
 
     /**
-     * Takes an import back as one: what it brought is archived, and what it changed is again as it was. What somebody has
+     * Takes an import back as one: what it brought is archived, and what it changed is again as it was. What somebody
+     * has
      * changed since stays.
      *
      * @return list<string> the names of what stays
@@ -229,14 +239,28 @@ final readonly class ImportRuns
         });
     }
 
-    /** @return array{id: int, state: ImportState, total: int, done: int, counts: object} counted by kind is what was read so far */
+    /**
+     * @return array{
+     *     id: int,
+     *     state: ImportState,
+     *     total: int,
+     *     done: int,
+     *     counts: object,
+     * } counted by kind is what was read so far
+     */
     public function state(int $id): array
     {
         $import = $this->get($id);
         /** @var list<array{kind: LineKind, times: int}> $rows */
         $rows = $this->entities
-            ->createQuery('SELECT l.kind, COUNT(l.number) AS times FROM '.ImportLine::class.' l WHERE l.import = :import AND l.kind <> :waiting GROUP BY l.kind')
-            ->setParameter('import', $import)->setParameter('waiting', LineKind::Waiting)->getResult();
+            ->createQuery(
+                'SELECT l.kind, COUNT(l.number) AS times FROM '
+                    .ImportLine::class
+                    .' l WHERE l.import = :import AND l.kind <> :waiting GROUP BY l.kind',
+            )
+            ->setParameter('import', $import)
+            ->setParameter('waiting', LineKind::Waiting)
+            ->getResult();
         $counts = [];
         foreach ($rows as $row) {
             $counts[$row['kind']->value] = $row['times'];

@@ -7,7 +7,9 @@ namespace Periplus\App\Exchange;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
-/** Places in a JSON text, which PHP's own reader does not tell: where it breaks, and where the items of a list begin. */
+/**
+ * Places in a JSON text, which PHP's own reader does not tell: where it breaks, and where the items of a list begin.
+ */
 final readonly class JsonPlace
 {
     /** Strings, numbers and words whole, signs one by one. */
@@ -27,7 +29,11 @@ final readonly class JsonPlace
         [$stack, $expect] = [[], 'value'];
         foreach (self::tokens($json) as [$at, $kind, $token]) {
             $top = end($stack);
-            $ends = \in_array($token, [']', '}'], true) && $token === ('[' === $top ? ']' : '}') && \in_array($expect, ['after', 'first'], true) && false !== $top;
+            $ends =
+                \in_array($token, [']', '}'], true)
+                && $token === ('[' === $top ? ']' : '}')
+                && \in_array($expect, ['after', 'first'], true)
+                && false !== $top;
             $fits = match (true) {
                 'broken' === $kind => false,
                 $ends => true,
@@ -92,14 +98,22 @@ final readonly class JsonPlace
             if (1 === $depth && $inside) {
                 [$inside, $ended] = [false, true];
             }
-            $inside = $inside || (!$ended && 2 === $depth && '[' === $token && ':' === $before[1] && '"'.$key.'"' === $before[0]);
+            $inside =
+                $inside
+                || (!$ended && 2 === $depth && '[' === $token && ':' === $before[1] && '"'.$key.'"' === $before[0]);
             $before = [$before[1], $token];
         }
 
         return $lines;
     }
 
-    /** @return iterable<array{int, string, string}> place, kind and text of each token; a last one of kind "broken" where there is none */
+    /**
+     * @return iterable<array{
+     *     int,
+     *     string,
+     *     string,
+     * }> place, kind and text of each token; a last one of kind "broken" where there is none
+     */
     private static function tokens(string $json): iterable
     {
         $at = 0;
@@ -122,6 +136,9 @@ final readonly class JsonPlace
         $before = substr($json, 0, $offset);
         $start = strrpos($before, "\n");
 
-        return new self(1 + substr_count($before, "\n"), 1 + mb_strlen(false === $start ? $before : substr($before, $start + 1)));
+        return new self(
+            1 + substr_count($before, "\n"),
+            1 + mb_strlen(false === $start ? $before : substr($before, $start + 1)),
+        );
     }
 }

@@ -29,11 +29,20 @@ final readonly class StarterLibrary
     /**
      * @param string $under the house rules that each has to pass; narrower sports are part of a wider one
      *
-     * @return array{source: string, sports: list<array{rules: string, levels: array<int, int>}>, file: array<string, mixed>}
+     * @return array{
+     *     source: string,
+     *     sports: list<array{rules: string, levels: array<int, int>}>,
+     *     file: array<string, mixed>,
+     * }
      */
     public function under(string $under): array
     {
-        /** @var array{source: string, combinations: list<array{name: string, chain: string, rules: string, themes: list<string>}>} $data */
+        /**
+         * @var array{
+         *     source: string,
+         *     combinations: list<array{name: string, chain: string, rules: string, themes: list<string>}>,
+         * } $data
+         */
         $data = Data::read('starter-library');
         $options = new CheckOptions($this->rules->named($under));
         $order = array_flip(BuiltInHouseRules::ids());

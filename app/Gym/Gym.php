@@ -145,12 +145,15 @@ class Gym implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.';
+        return 'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the '
+            .'change again.';
     }
 
     /** Whether steps are left that were neither done nor skipped. */
     public function isBeingSetUp(): bool
     {
-        return GymKind::Own === $this->kind && null !== $this->setup && \count($this->setup) < \count(SetupStep::cases());
+        return GymKind::Own === $this->kind
+            && null !== $this->setup
+            && \count($this->setup) < \count(SetupStep::cases());
     }
 }

@@ -45,7 +45,9 @@ final readonly class GymSettings
         $time = \DateTimeImmutable::createFromFormat('!Y-m-d\TH:i', $local, $this->timeZone());
 
         // An hour that the clocks leave out is moved on by PHP, and a 31 June, too.
-        return false !== $time && $time->format('Y-m-d\TH:i') === $local ? $time->setTimezone(new \DateTimeZone('UTC')) : null;
+        return false !== $time && $time->format('Y-m-d\TH:i') === $local
+            ? $time->setTimezone(new \DateTimeZone('UTC'))
+            : null;
     }
 
     /** Now, in the time of the gym. */
@@ -57,6 +59,10 @@ final readonly class GymSettings
     /** @param string|null $stored in UTC, as the database has it */
     public function local(?string $stored): ?string
     {
-        return null === $stored ? null : (new \DateTimeImmutable($stored, new \DateTimeZone('UTC')))->setTimezone($this->timeZone())->format('Y-m-d\TH:i');
+        return null === $stored
+            ? null
+            : (new \DateTimeImmutable($stored, new \DateTimeZone('UTC')))
+                ->setTimezone($this->timeZone())
+                ->format('Y-m-d\TH:i');
     }
 }

@@ -7,7 +7,8 @@ namespace Periplus\App\Gym;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
- * Writes to the library wait for each other. A gym writes seldom and each write is short; in return no chain can be saved twice
+ * Writes to the library wait for each other. A gym writes seldom and each write is short; in return no chain can be
+ * saved twice
  * in the same moment, no proposal can be decided on a combination that changes meanwhile, and no two writes wait for
  * each other for ever.
  */

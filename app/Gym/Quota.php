@@ -22,11 +22,15 @@ final readonly class Quota implements \JsonSerializable
     public function require(int $more = 1): void
     {
         if ($this->used + $more > $this->limit) {
-            throw new Conflict('quota-reached', \sprintf(
-                'A gym keeps at most %s %s, and that many are here. Remove what is no longer needed; Gym, Status shows the quotas.',
-                number_format($this->limit),
-                $this->what,
-            ));
+            throw new Conflict(
+                'quota-reached',
+                \sprintf(
+                    'A gym keeps at most %s %s, and that many are here. Remove what is no longer needed; Gym, Status '
+                        .'shows the quotas.',
+                    number_format($this->limit),
+                    $this->what,
+                ),
+            );
         }
     }
 

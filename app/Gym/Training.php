@@ -19,7 +19,13 @@ final readonly class Training implements \JsonSerializable
     {
     }
 
-    /** @param array{rules: string, media: list<string>, groups: list<string>} $stored what {@see jsonSerialize} returned */
+    /**
+     * @param array{
+     *     rules: string,
+     *     media: list<string>,
+     *     groups: list<string>,
+     * } $stored what {@see jsonSerialize} returned
+     */
     public static function fromArray(array $stored): self
     {
         return new self(

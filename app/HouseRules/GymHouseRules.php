@@ -41,7 +41,8 @@ final class GymHouseRules extends ServiceEntityRepository
     }
 
     /**
-     * The set, held until the end of the transaction where there is one: no other may be saved meanwhile, so that nothing is stored under
+     * The set, held until the end of the transaction where there is one: no other may be saved meanwhile, so that
+     * nothing is stored under
      * rules that are gone by then.
      */
     public function locked(string $id): HouseRules
@@ -98,7 +99,24 @@ final class GymHouseRules extends ServiceEntityRepository
             return $builtIn;
         }
         // A rule or a school that came later than this set has the built-in answer.
-        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>} $whole */
+        /**
+         * @var array{
+         *     id: string,
+         *     name: string,
+         *     allows: list<string>,
+         *     schools: array{
+         *         leadHook: string,
+         *         handSide: string,
+         *         handTiming: string,
+         *         ending: string,
+         *         hardStrikes: string,
+         *         jabStep?: string,
+         *     },
+         *     severities: array<string, string>,
+         *     thresholds: array<string, int|float>,
+         *     calibration?: array<string, int|float>,
+         * } $whole
+         */
         $whole = array_replace_recursive($builtIn->toArray(), $content);
 
         return HouseRules::of([...$whole, 'allows' => $builtIn->toArray()['allows']]);

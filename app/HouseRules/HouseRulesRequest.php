@@ -22,7 +22,8 @@ final readonly class HouseRulesRequest
     /**
      * @param array<mixed> $severities by the id of the rule: off, hint, should or must
      * @param array<mixed> $thresholds by the id of the rule
-     * @param array<mixed>|null $calibration the gym's own numbers of the model by their key; null leaves them as they are
+     * @param array<mixed>|null $calibration the gym's own numbers of the model by their key; null leaves them as they
+     *                                       are
      */
     public function __construct(
         public Schools $schools,
@@ -50,7 +51,10 @@ final readonly class HouseRulesRequest
             }
         }
         foreach (array_diff_key($this->thresholds, $known, $warnings) as $id => $value) {
-            $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))->atPath('thresholds')->addViolation();
+            $context
+                ->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))
+                ->atPath('thresholds')
+                ->addViolation();
         }
         try {
             new Calibration(self::numbers($this->calibration ?? []));
@@ -59,9 +63,15 @@ final readonly class HouseRulesRequest
         }
         foreach ($this->severities as $id => $severity) {
             if (!isset($known[$id])) {
-                $context->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))->atPath('severities')->addViolation();
+                $context
+                    ->buildViolation(\sprintf('There is no rule "%s".', mb_substr((string) $id, 0, 40)))
+                    ->atPath('severities')
+                    ->addViolation();
             } elseif (!\in_array($severity, ['off', 'hint', 'should', 'must'], true)) {
-                $context->buildViolation(\sprintf('"%s" is off, hint, should or must.', $known[$id]))->atPath('severities.'.$id)->addViolation();
+                $context
+                    ->buildViolation(\sprintf('"%s" is off, hint, should or must.', $known[$id]))
+                    ->atPath('severities.'.$id)
+                    ->addViolation();
             }
         }
     }
@@ -69,8 +79,17 @@ final readonly class HouseRulesRequest
     private function validateThreshold(ExecutionContextInterface $context, string $id, RuleThreshold $threshold): void
     {
         $value = $this->thresholds[$id] ?? null;
-        if ((\is_int($threshold->default) ? !\is_int($value) : !\is_int($value) && !\is_float($value)) || $value < $threshold->least || $value > $threshold->most) {
-            $context->buildViolation(\sprintf('The limit of %s is %s to %s.', $threshold->unit, $threshold->least, $threshold->most))->atPath('thresholds.'.$id)->addViolation();
+        if (
+            (\is_int($threshold->default) ? !\is_int($value) : !\is_int($value) && !\is_float($value))
+            || $value < $threshold->least
+            || $value > $threshold->most
+        ) {
+            $context
+                ->buildViolation(
+                    \sprintf('The limit of %s is %s to %s.', $threshold->unit, $threshold->least, $threshold->most),
+                )
+                ->atPath('thresholds.'.$id)
+                ->addViolation();
         }
     }
 
@@ -117,10 +136,24 @@ final readonly class HouseRulesRequest
             }
         }
         $row = $rules->toArray();
-        $kept = array_diff_key($row['thresholds'], array_flip(array_map(static fn (WarningDefinition $warning): string => $warning->id, SessionThresholds::definitions())));
+        $kept = array_diff_key(
+            $row['thresholds'],
+            array_flip(
+                array_map(
+                    static fn (WarningDefinition $warning): string => $warning->id,
+                    SessionThresholds::definitions(),
+                ),
+            ),
+        );
 
         $calibration = null === $this->calibration ? $row['calibration'] ?? [] : self::numbers($this->calibration);
 
-        return HouseRules::of([...$row, 'calibration' => $calibration, 'schools' => $this->schools->toArray(), 'severities' => [...$row['severities'], ...$severities], 'thresholds' => [...$kept, ...$thresholds]]);
+        return HouseRules::of([
+            ...$row,
+            'calibration' => $calibration,
+            'schools' => $this->schools->toArray(),
+            'severities' => [...$row['severities'], ...$severities],
+            'thresholds' => [...$kept, ...$thresholds],
+        ]);
     }
 }

@@ -14,7 +14,24 @@ final class HouseRulesType extends JsonValueType
 
     protected function value(array $stored): HouseRules
     {
-        /** @var array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>} $stored */
+        /**
+         * @var array{
+         *     id: string,
+         *     name: string,
+         *     allows: list<string>,
+         *     schools: array{
+         *         leadHook: string,
+         *         handSide: string,
+         *         handTiming: string,
+         *         ending: string,
+         *         hardStrikes: string,
+         *         jabStep?: string,
+         *     },
+         *     severities: array<string, string>,
+         *     thresholds: array<string, int|float>,
+         *     calibration?: array<string, int|float>,
+         * } $stored
+         */
         return HouseRules::of($stored);
     }
 

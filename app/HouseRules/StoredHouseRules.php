@@ -53,6 +53,7 @@ class StoredHouseRules implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the change again.';
+        return 'These house rules were changed meanwhile. Nothing was overwritten; look at the newest and make the '
+            .'change again.';
     }
 }

@@ -33,7 +33,11 @@ final class HeavyWorkGuard
         }
         $account = $this->tokens->getToken()?->getUserIdentifier() ?? '';
         if (!$this->take('account.'.hash('xxh64', $account), self::OF_ONE)) {
-            throw new ApiProblem(429, 'busy', 'Two such tasks of yours are under way. Wait for one of them, then try again.');
+            throw new ApiProblem(
+                429,
+                'busy',
+                'Two such tasks of yours are under way. Wait for one of them, then try again.',
+            );
         }
         if (!$this->take('gym', self::OF_ALL)) {
             $this->end();

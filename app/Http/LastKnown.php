@@ -7,7 +7,10 @@ namespace Periplus\App\Http;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Psr\Cache\CacheItemPoolInterface;
 
-/** Copies of what was read from the database: not read again within moments, and good for going on while the database is away. */
+/**
+ * Copies of what was read from the database: not read again within moments, and good for going on while the database is
+ * away.
+ */
 final readonly class LastKnown
 {
     public function __construct(private CacheItemPoolInterface $copiesCache)

@@ -38,7 +38,10 @@ final readonly class ProblemListener
         ChangedMeanwhile::class => 412,
         Invalid::class => 422,
     ];
-    /** What MariaDB's client says when the server is not there or went in the middle: gone away, lost during a query, shutting down. */
+    /**
+     * What MariaDB's client says when the server is not there or went in the middle: gone away, lost during a query,
+     * shutting down.
+     */
     private const CUT_OFF = [2002, 2006, 2013, 1053, 4031];
     /** Full table, full disk; and a storage engine that says so with its own number, 28. */
     private const FULL = [1021, 1114];
@@ -70,13 +73,15 @@ final readonly class ProblemListener
             return ProblemResponse::of(
                 412,
                 'changed-meanwhile',
-                'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the change again.',
+                'Somebody else changed this meanwhile. Nothing was overwritten; look at the newest and make the '
+                    .'change again.',
             );
         }
         if ($error->getPrevious() instanceof ValidationFailedException) {
             return $this->invalid($error->getPrevious());
         }
-        // Answered before the firewall would: it keeps a session for whoever is not signed in, to come back to the same address.
+        // Answered before the firewall would: it keeps a session for whoever is not signed in, to come back to the same
+        // address.
         if ($error instanceof AuthenticationException || $error instanceof AccessDeniedException) {
             return null === $this->tokens->getToken()?->getUser()
                 ? ProblemResponse::of(401, 'sign-in-needed', 'Sign in first.')
@@ -95,7 +100,11 @@ final readonly class ProblemListener
         }
         $this->logger->critical('Unexpected: '.$error->getMessage(), ['exception' => $error]);
 
-        return ProblemResponse::of(500, 'unexpected', 'Something went wrong on our side. Nothing was saved; try again.');
+        return ProblemResponse::of(
+            500,
+            'unexpected',
+            'Something went wrong on our side. Nothing was saved; try again.',
+        );
     }
 
     /** What the database could not do, and a coach can only wait for. */
@@ -107,9 +116,25 @@ final readonly class ProblemListener
         }
 
         return match (true) {
-            $cause instanceof ConnectionException, $cause instanceof RetryableException, \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(503, 'database-away', 'The library is not to be reached for the moment. Nothing was saved; try again shortly.'),
-            \in_array($code, self::FULL, true), self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(503, 'disk-full', 'The disk of the gym\'s server is full, so nothing was saved. Whoever looks after the server has to make room; then try again.'),
-            self::READ_ONLY === $code => ProblemResponse::of(503, 'upgrade-under-way', 'Periplus is being brought up to date. Nothing was saved; try again in a minute.'),
+            $cause instanceof ConnectionException,
+            $cause instanceof RetryableException,
+            \in_array($code, self::CUT_OFF, true) => ProblemResponse::of(
+                503,
+                'database-away',
+                'The library is not to be reached for the moment. Nothing was saved; try again shortly.',
+            ),
+            \in_array($code, self::FULL, true),
+            self::ENGINE === $code && str_contains($cause->getMessage(), '28') => ProblemResponse::of(
+                503,
+                'disk-full',
+                'The disk of the gym\'s server is full, so nothing was saved. Whoever looks after the server has to '
+                    .'make room; then try again.',
+            ),
+            self::READ_ONLY === $code => ProblemResponse::of(
+                503,
+                'upgrade-under-way',
+                'Periplus is being brought up to date. Nothing was saved; try again in a minute.',
+            ),
             default => null,
         };
     }
@@ -121,7 +146,12 @@ final readonly class ProblemListener
             $violations[] = ['field' => $violation->getPropertyPath(), 'message' => (string) $violation->getMessage()];
         }
 
-        return ProblemResponse::of(422, 'invalid', 'Some of this cannot be taken as it is: '.implode(' ', array_column($violations, 'message')), ['violations' => $violations]);
+        return ProblemResponse::of(
+            422,
+            'invalid',
+            'Some of this cannot be taken as it is: '.implode(' ', array_column($violations, 'message')),
+            ['violations' => $violations],
+        );
     }
 
     private function http(HttpExceptionInterface $error): ProblemResponse

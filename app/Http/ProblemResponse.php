@@ -16,6 +16,8 @@ final class ProblemResponse extends JsonResponse
      */
     public static function of(int $status, string $type, string $title, array $more = []): self
     {
-        return new self(['type' => $type, 'title' => $title, 'status' => $status, ...$more], $status, ['Content-Type' => 'application/problem+json']);
+        return new self(['type' => $type, 'title' => $title, 'status' => $status, ...$more], $status, [
+            'Content-Type' => 'application/problem+json',
+        ]);
     }
 }

@@ -21,7 +21,15 @@ final readonly class ReadableRequests
         }
         $readable = PlainText::json($content);
         if ($readable !== $content) {
-            $request->initialize($request->query->all(), $request->request->all(), $request->attributes->all(), $request->cookies->all(), $request->files->all(), $request->server->all(), $readable);
+            $request->initialize(
+                $request->query->all(),
+                $request->request->all(),
+                $request->attributes->all(),
+                $request->cookies->all(),
+                $request->files->all(),
+                $request->server->all(),
+                $readable,
+            );
         }
     }
 }

@@ -37,9 +37,13 @@ final readonly class ReadableValues
     {
         $isList = array_is_list($values);
         foreach ($values as $key => $value) {
-            if ((null === $value && $isList) || ((\is_int($value) || \is_float($value)) && !(abs($value) <= self::MAX_NUMBER))) {
+            if (
+                (null === $value && $isList)
+                || ((\is_int($value) || \is_float($value)) && !(abs($value) <= self::MAX_NUMBER))
+            ) {
                 $at = self::place($place, $key, $isList);
-                $message = null === $value ? 'There is nothing at this place of the list.' : 'This number is too large.';
+                $message =
+                    null === $value ? 'There is nothing at this place of the list.' : 'This number is too large.';
                 throw Invalid::field($at, \sprintf('%s: %s', $at, $message), $message);
             }
             if (\is_array($value)) {

@@ -22,8 +22,11 @@ use Periplus\Core\Technique\Stance;
 /** What was drilled, as it is stored and as it is counted. */
 final readonly class DrilledRows
 {
-    public function __construct(private Reader $reader, private PlanCheck $check, private CombinationTable $combinations)
-    {
+    public function __construct(
+        private Reader $reader,
+        private PlanCheck $check,
+        private CombinationTable $combinations,
+    ) {
     }
 
     /**
@@ -59,7 +62,8 @@ final readonly class DrilledRows
     }
 
     /**
-     * How long each combination was worked on: by everybody, and by the level that did it longest. What a level did beside
+     * How long each combination was worked on: by everybody, and by the level that did it longest. What a level did
+     * beside
      * the others took the same time.
      *
      * @param list<DrilledRow> $rows
@@ -105,18 +109,29 @@ final readonly class DrilledRows
         }
         $rounds = [];
         foreach ($said as $at => $one) {
-            $summary = $found[$one['combination']] ?? throw Invalid::field(
-                "combinations[$at].combination",
-                'There is no such combination in the library.',
-            );
-            $written = ['chain' => $summary->content->notation, 'stance' => $summary->content->stance->value, 'name' => $summary->content->name, 'id' => $summary->id, 'version' => $summary->version];
+            $summary =
+                $found[$one['combination']]
+                ?? throw Invalid::field("combinations[$at].combination", 'There is no such combination in the '
+                    .'library.');
+            $written = [
+                'chain' => $summary->content->notation,
+                'stance' => $summary->content->stance->value,
+                'name' => $summary->content->name,
+                'id' => $summary->id,
+                'version' => $summary->version,
+            ];
             $stances = match ($one['stance'] ?? 'own') {
                 'both' => ['own', 'other'],
                 'other' => ['other'],
                 default => ['own'],
             };
             foreach ($stances as $stance) {
-                $rounds[] = ['seconds' => max(5, (int) round(60 * $one['minutes'] / \count($stances))), 'rest' => 0, 'stance' => $stance, 'sets' => [['drill' => 'repeat', 'combinations' => [$written]]]];
+                $rounds[] = [
+                    'seconds' => max(5, (int) round((60 * $one['minutes']) / \count($stances))),
+                    'rest' => 0,
+                    'stance' => $stance,
+                    'sets' => [['drill' => 'repeat', 'combinations' => [$written]]],
+                ];
             }
         }
         $content = $course?->content();

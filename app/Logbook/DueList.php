@@ -18,8 +18,13 @@ use Periplus\Core\Technique\Stance;
 /** What comes due in a course, by what it has drilled and how that went. */
 final readonly class DueList implements CourseRecord
 {
-    public function __construct(private Connection $connection, private Courses $courses, private GymHouseRules $rules, private GymSettings $gym, private Reader $reader)
-    {
+    public function __construct(
+        private Connection $connection,
+        private Courses $courses,
+        private GymHouseRules $rules,
+        private GymSettings $gym,
+        private Reader $reader,
+    ) {
     }
 
     /** The schedule of a course, by the house rules that it trains under. */
@@ -33,7 +38,11 @@ final readonly class DueList implements CourseRecord
     {
         $schedule = $this->schedule($course);
         /** @var list<array{0: int|string, 1: string, 2: int|string}> $rows */
-        $rows = $this->connection->fetchAllNumeric('SELECT combination_id, day, MAX(fell) FROM log_combination WHERE course_id = ? AND counts = 1 GROUP BY combination_id, day ORDER BY combination_id, day', [$course]);
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT combination_id, day, MAX(fell) FROM log_combination WHERE course_id = ? AND counts = 1 '
+                .'GROUP BY combination_id, day ORDER BY combination_id, day',
+            [$course],
+        );
         $times = [];
         foreach ($rows as [$id, $day, $fell]) {
             $times[(int) $id][] = [$day, 0 === (int) $fell];
@@ -48,12 +57,23 @@ final readonly class DueList implements CourseRecord
     {
         $today = $this->gym->today()->format('Y-m-d');
 
-        return array_map(static fn (Due $due): array => ['times' => $due->times, 'last' => $due->last, 'overdue' => $due->overdue($today)], $this->of($course));
+        return array_map(
+            static fn (Due $due): array => [
+                'times' => $due->times,
+                'last' => $due->last,
+                'overdue' => $due->overdue($today),
+            ],
+            $this->of($course),
+        );
     }
 
     public function links(int $course): array
     {
-        return $this->joined('SELECT DISTINCT d.thrown, d.stance FROM log_drilled d JOIN log_entry e ON e.id = d.entry_id WHERE e.course_id = ? AND e.removed_at IS NULL AND d.thrown IS NOT NULL', [$course]);
+        return $this->joined(
+            'SELECT DISTINCT d.thrown, d.stance FROM log_drilled d JOIN log_entry e ON e.id = d.entry_id '
+                .'WHERE e.course_id = ? AND e.removed_at IS NULL AND d.thrown IS NOT NULL',
+            [$course],
+        );
     }
 
     /**

@@ -17,8 +17,16 @@ final readonly class EntryRequest
      * @param string|null $id chosen by whoever writes, so that what is sent twice is there once; only for a new entry
      * @param string $day such as 2026-11-26
      * @param array<int|string, int> $levels athletes by level
-     * @param list<array{notation: string, stance: string, link: int}> $fallen links that fell apart, by the chain in parity numbering and the place of the earlier item
-     * @param list<array{combination: int, minutes: float|int, stance?: string}>|null $combinations what was drilled; null leaves it as it is, as for a session that ran
+     * @param list<array{
+     *     notation: string,
+     *     stance: string,
+     *     link: int,
+     * }> $fallen links that fell apart, by the chain in parity numbering and the place of the earlier item
+     * @param list<array{
+     *     combination: int,
+     *     minutes: float|int,
+     *     stance?: string,
+     * }>|null $combinations what was drilled; null leaves it as it is, as for a session that ran
      */
     public function __construct(
         #[Assert\Regex('/^\d{4}-\d\d-\d\d$/D', message: 'A day is written as 2026-11-26.')]
@@ -42,51 +50,62 @@ final readonly class EntryRequest
         public array $levels = [],
         #[Assert\Range(min: 0, max: 10, notInRangeMessage: 'How hard it felt is {{ min }} to {{ max }}.')]
         public ?int $effort = null,
-        #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')]
-        public string $note = '',
+        #[Assert\Length(max: 2000, maxMessage: 'A note has at most {{ limit }} characters.')] public string $note = '',
         #[Assert\Count(max: 200, maxMessage: 'At most {{ limit }} links.')]
-        #[Assert\All([new Assert\Collection(
-            fields: [
-                'notation' => [
-                    new Assert\NotNull(message: 'This is missing.'),
-                    new Assert\Type('string', message: 'A chain is text.'),
-                    new Assert\Length(max: 4000, maxMessage: 'A chain has at most {{ limit }} characters.'),
+        #[Assert\All([
+            new Assert\Collection(
+                fields: [
+                    'notation' => [
+                        new Assert\NotNull(message: 'This is missing.'),
+                        new Assert\Type('string', message: 'A chain is text.'),
+                        new Assert\Length(max: 4000, maxMessage: 'A chain has at most {{ limit }} characters.'),
+                    ],
+                    'stance' => [
+                        new Assert\NotNull(message: 'This is missing.'),
+                        new Assert\Choice(
+                            choices: ['orthodox', 'southpaw'],
+                            message: 'A stance is orthodox or southpaw.',
+                        ),
+                    ],
+                    'link' => [
+                        new Assert\NotNull(message: 'This is missing.'),
+                        new Assert\Type('int', message: 'A link is told by its place.'),
+                        new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.'),
+                    ],
                 ],
-                'stance' => [
-                    new Assert\NotNull(message: 'This is missing.'),
-                    new Assert\Choice(choices: ['orthodox', 'southpaw'], message: 'A stance is orthodox or southpaw.'),
-                ],
-                'link' => [
-                    new Assert\NotNull(message: 'This is missing.'),
-                    new Assert\Type('int', message: 'A link is told by its place.'),
-                    new Assert\Range(min: 0, max: 63, notInRangeMessage: 'There is no such link.'),
-                ],
-            ],
-            missingFieldsMessage: 'Name chain, stance and link of each.',
-            extraFieldsMessage: 'This field is not known.',
-        )])]
+                missingFieldsMessage: 'Name chain, stance and link of each.',
+                extraFieldsMessage: 'This field is not known.',
+            ),
+        ])]
         public array $fallen = [],
         #[Assert\Count(max: self::MOST, maxMessage: 'At most {{ limit }} combinations.')]
-        #[Assert\All([new Assert\Collection(
-            fields: [
-                'combination' => [
-                    new Assert\NotNull(message: 'This is missing.'),
-                    new Assert\Type('int', message: 'A combination is told by its number in the library.'),
+        #[Assert\All([
+            new Assert\Collection(
+                fields: [
+                    'combination' => [
+                        new Assert\NotNull(message: 'This is missing.'),
+                        new Assert\Type('int', message: 'A combination is told by its number in the library.'),
+                    ],
+                    'minutes' => [
+                        new Assert\NotNull(message: 'This is missing.'),
+                        new Assert\Type(['int', 'float'], message: 'Minutes are a number.'),
+                        new Assert\Range(
+                            min: 0.5,
+                            max: 120,
+                            notInRangeMessage: 'A combination is drilled {{ min }} to {{ max }} minutes.',
+                        ),
+                    ],
+                    'stance' => new Assert\Optional([
+                        new Assert\Choice(
+                            choices: ['own', 'other', 'both'],
+                            message: 'It was drilled in the own stance, in the other, or in both.',
+                        ),
+                    ]),
                 ],
-                'minutes' => [
-                    new Assert\NotNull(message: 'This is missing.'),
-                    new Assert\Type(['int', 'float'], message: 'Minutes are a number.'),
-                    new Assert\Range(
-                        min: 0.5,
-                        max: 120,
-                        notInRangeMessage: 'A combination is drilled {{ min }} to {{ max }} minutes.',
-                    ),
-                ],
-                'stance' => new Assert\Optional([new Assert\Choice(choices: ['own', 'other', 'both'], message: 'It was drilled in the own stance, in the other, or in both.')]),
-            ],
-            missingFieldsMessage: 'Name combination and minutes of each.',
-            extraFieldsMessage: 'This field is not known.',
-        )])]
+                missingFieldsMessage: 'Name combination and minutes of each.',
+                extraFieldsMessage: 'This field is not known.',
+            ),
+        ])]
         public ?array $combinations = null,
     ) {
     }

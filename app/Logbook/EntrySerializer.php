@@ -49,8 +49,17 @@ final readonly class EntrySerializer
             'drilled' => array_map(function (array $one, string $key) use ($rules, $numbering, $fallen): array {
                 $drawn = $this->lines->ofChain($one['notation'], $one['stance'], $rules, $numbering, LineSize::Card);
 
-                return [...$one, 'repetitions' => round($one['repetitions'], 1), 'text' => $drawn['text'], 'line' => $drawn['line'], 'fallen' => $fallen[$key] ?? []];
-            }, $combinations, array_keys($combinations)),
+                return [
+                    ...$one,
+                    'repetitions' => round($one['repetitions'], 1),
+                    'text' => $drawn['text'],
+                    'line' => $drawn['line'],
+                    'fallen' => $fallen[$key] ?? [],
+                ];
+            },
+                $combinations,
+                array_keys($combinations),
+            ),
         ];
     }
 }

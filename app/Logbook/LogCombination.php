@@ -6,7 +6,10 @@ namespace Periplus\App\Logbook;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** How long one combination was worked on in an entry: what reports read. It follows from what was drilled, and is written with it. */
+/**
+ * How long one combination was worked on in an entry: what reports read. It follows from what was drilled, and is
+ * written with it.
+ */
 #[ORM\Entity]
 #[ORM\Table(name: 'log_combination')]
 #[ORM\Index(name: 'by_combination', columns: ['combination_id', 'counts', 'day'])]

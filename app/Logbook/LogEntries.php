@@ -53,14 +53,22 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
         }
         $total = (int) (clone $entries)->select('COUNT(e.id)')->getQuery()->getSingleScalarResult();
         /** @var list<LogRow> $rows */
-        $rows = $entries->leftJoin('e.course', 'co')
-            ->select(\sprintf(
-                'NEW %s(e.id, e.version, IDENTITY(e.run), co.id, co.name, e.name, e.day, e.lengthMs, e.workMs, IDENTITY(e.coach), e.coachName, e.orthodox, e.southpaw, e.levels, e.effort, e.note, e.isChecked, e.removedAt)',
-                LogRow::class,
-            ))
-            ->orderBy('e.day', 'DESC')->addOrderBy('e.id', 'DESC')
-            ->setFirstResult(($page - 1) * $size)->setMaxResults($size)
-            ->getQuery()->getResult();
+        $rows = $entries
+            ->leftJoin('e.course', 'co')
+            ->select(
+                \sprintf(
+                    'NEW %s(e.id, e.version, IDENTITY(e.run), co.id, co.name, e.name, e.day, e.lengthMs, e.workMs, '
+                        .'IDENTITY(e.coach), e.coachName, e.orthodox, e.southpaw, e.levels, e.effort, e.note, '
+                        .'e.isChecked, e.removedAt)',
+                    LogRow::class,
+                ),
+            )
+            ->orderBy('e.day', 'DESC')
+            ->addOrderBy('e.id', 'DESC')
+            ->setFirstResult(($page - 1) * $size)
+            ->setMaxResults($size)
+            ->getQuery()
+            ->getResult();
 
         return [$this->withContents($rows), $total];
     }
@@ -128,8 +136,13 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<array{combination: int, day: string}> $rows */
         $rows = $this->getEntityManager()
-            ->createQuery('SELECT c.combination, MAX(c.key.day) AS day FROM '.LogCombination::class.' c WHERE c.combination IN (:ids) AND c.key.counts = true GROUP BY c.combination')
-            ->setParameter('ids', $combinations)->getResult();
+            ->createQuery(
+                'SELECT c.combination, MAX(c.key.day) AS day FROM '
+                    .LogCombination::class
+                    .' c WHERE c.combination IN (:ids) AND c.key.counts = true GROUP BY c.combination',
+            )
+            ->setParameter('ids', $combinations)
+            ->getResult();
 
         return array_replace(array_fill_keys($combinations, null), array_column($rows, 'day', 'combination'));
     }
@@ -149,16 +162,26 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
         $ids = array_column($rows, 'id');
         /** @var list<array{entry: int, name: string}> $drilled */
         $drilled = $this->getEntityManager()
-            ->createQuery('SELECT IDENTITY(d.entry) AS entry, d.row.name AS name FROM '.LogDrilled::class." d WHERE d.entry IN (:ids) AND d.row.name <> '' ORDER BY d.entry, d.position")
-            ->setParameter('ids', $ids)->getResult();
+            ->createQuery(
+                'SELECT IDENTITY(d.entry) AS entry, d.row.name AS name FROM '
+                    .LogDrilled::class
+                    ." d WHERE d.entry IN (:ids) AND d.row.name <> '' ORDER BY d.entry, d.position",
+            )
+            ->setParameter('ids', $ids)
+            ->getResult();
         $names = [];
         foreach ($drilled as $one) {
             $names[$one['entry']][$one['name']] = true;
         }
         /** @var list<array{entry: int, fell: int}> $fallen */
         $fallen = $this->getEntityManager()
-            ->createQuery('SELECT IDENTITY(f.entry) AS entry, COUNT(f.position) AS fell FROM '.LogFallenLink::class.' f WHERE f.entry IN (:ids) GROUP BY f.entry')
-            ->setParameter('ids', $ids)->getResult();
+            ->createQuery(
+                'SELECT IDENTITY(f.entry) AS entry, COUNT(f.position) AS fell FROM '
+                    .LogFallenLink::class
+                    .' f WHERE f.entry IN (:ids) GROUP BY f.entry',
+            )
+            ->setParameter('ids', $ids)
+            ->getResult();
         $fell = array_column($fallen, 'fell', 'entry');
 
         return array_map(static fn (LogRow $row): LogRow => $row->with(

@@ -59,7 +59,11 @@ final readonly class LogFileController
     #[HeavyWork]
     public function monthSheet(string $month, MonthSheet $sheet, #[CurrentUser] User $user): Response
     {
-        return FileResponse::of($sheet->of($this->months->of($month, $this->numberings->of($user))), 'application/pdf', 'month '.$month.'.pdf');
+        return FileResponse::of(
+            $sheet->of($this->months->of($month, $this->numberings->of($user))),
+            'application/pdf',
+            'month '.$month.'.pdf',
+        );
     }
 
     /** The sessions of a month, one a line. */
@@ -67,7 +71,31 @@ final readonly class LogFileController
     public function monthTable(string $month): Response
     {
         $period = Period::month($month);
-        $lines = [Csv::line(['day', 'session', 'course', 'coach', 'minutes', 'orthodox', 'southpaw', 'effort', 'strikes', 'left', 'right', 'head', 'body', 'leg', 'orthodoxMinutes', 'southpawMinutes', 'openings', 'jabOpenings', 'combinations', 'fellApart', 'note'])];
+        $lines = [
+            Csv::line([
+                'day',
+                'session',
+                'course',
+                'coach',
+                'minutes',
+                'orthodox',
+                'southpaw',
+                'effort',
+                'strikes',
+                'left',
+                'right',
+                'head',
+                'body',
+                'leg',
+                'orthodoxMinutes',
+                'southpawMinutes',
+                'openings',
+                'jabOpenings',
+                'combinations',
+                'fellApart',
+                'note',
+            ]),
+        ];
         foreach ($this->entries->between($period->from, $period->to) as $entry) {
             $figures = $entry->figures();
             $figure = static fn (string $name): string => (string) round($figures[$name] ?? 0.0, 1);
@@ -103,10 +131,17 @@ final readonly class LogFileController
     /** @param iterable<string> $parts */
     private static function stream(iterable $parts, string $type, string $name): Response
     {
-        return new StreamedResponse(static function () use ($parts): void {
-            foreach ($parts as $part) {
-                echo $part;
-            }
-        }, 200, ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, $name)]);
+        return new StreamedResponse(
+            static function () use ($parts): void {
+                foreach ($parts as $part) {
+                    echo $part;
+                }
+            },
+            200,
+            [
+                'Content-Type' => $type,
+                'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, $name),
+            ],
+        );
     }
 }

@@ -20,14 +20,41 @@ use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
 /**
- * The logbook as a file, and back: docs/formats/logbook.md. Every entry has a key, by which one that is there already is
+ * The logbook as a file, and back: docs/formats/logbook.md. Every entry has a key, by which one that is there already
+ * is
  * told, so that a file that comes in twice doubles nothing.
  */
 final readonly class LogFiles
 {
     public const FORMAT = 'periplus-logbook';
     public const VERSION = 1;
-    private const COLUMNS = ['key', 'day', 'session', 'course', 'coach', 'lengthMs', 'workMs', 'orthodox', 'southpaw', 'level1', 'level2', 'level3', 'effort', 'note', 'combination', 'chain', 'stance', 'thrown', 'medium', 'level', 'ms', 'otherMs', 'repetitions', 'strikes', 'fallen'];
+    private const COLUMNS = [
+        'key',
+        'day',
+        'session',
+        'course',
+        'coach',
+        'lengthMs',
+        'workMs',
+        'orthodox',
+        'southpaw',
+        'level1',
+        'level2',
+        'level3',
+        'effort',
+        'note',
+        'combination',
+        'chain',
+        'stance',
+        'thrown',
+        'medium',
+        'level',
+        'ms',
+        'otherMs',
+        'repetitions',
+        'strikes',
+        'fallen',
+    ];
     /** Entries that are read at a time. */
     private const BATCH = 500;
     /** Most entries of a file that comes in. */
@@ -52,10 +79,20 @@ final readonly class LogFiles
     /** @return iterable<string> */
     public function json(): iterable
     {
-        yield '{"format":"'.self::FORMAT.'","version":'.self::VERSION.',"exportedAt":"'.$this->clock->now()->format(\DATE_ATOM).'","entries":[';
+        yield '{"format":"'
+            .self::FORMAT
+            .'","version":'
+            .self::VERSION
+            .',"exportedAt":"'
+            .$this->clock->now()->format(\DATE_ATOM)
+            .'","entries":[';
         $isFirst = true;
         foreach ($this->entries() as $entry) {
-            yield ($isFirst ? "\n" : ",\n").json_encode($this->document($entry), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+            yield ($isFirst ? "\n" : ",\n")
+                .json_encode(
+                    $this->document($entry),
+                    \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+                );
             $isFirst = false;
         }
         yield "\n]}\n";
@@ -88,16 +125,43 @@ final readonly class LogFiles
             foreach ([] === $document['drilled'] ? [null] : $document['drilled'] as $row) {
                 $chain = null === $row ? '' : $row['stance'].' '.$row['chain'];
                 // The links that fell apart stand with the first row of their chain.
-                $fallen = null === $row || isset($told[$chain]) ? [] : array_filter($document['fallen'], static fn (array $link): bool => $link['stance'].' '.$link['chain'] === $chain);
+                $fallen =
+                    null === $row || isset($told[$chain])
+                        ? []
+                        : array_filter(
+                            $document['fallen'],
+                            static fn (array $link): bool => $link['stance'].' '.$link['chain'] === $chain,
+                        );
                 $told[$chain] = true;
-                $cells = null === $row ? array_fill(0, 10, '') : [$row['combination'], $row['chain'] ?? '', $row['stance'], $row['thrown'] ?? '', $row['medium'], $row['level'] ?? '', $row['ms'], $row['otherMs'], $row['repetitions'], $row['strikes']];
-                yield Csv::line(array_map(static fn (int|float|string|null $cell): string => (string) $cell, [...$head, ...$cells, implode(' ', array_column($fallen, 'link'))]));
+                $cells =
+                    null === $row
+                        ? array_fill(0, 10, '')
+                        : [
+                            $row['combination'],
+                            $row['chain'] ?? '',
+                            $row['stance'],
+                            $row['thrown'] ?? '',
+                            $row['medium'],
+                            $row['level'] ?? '',
+                            $row['ms'],
+                            $row['otherMs'],
+                            $row['repetitions'],
+                            $row['strikes'],
+                        ];
+                yield Csv::line(
+                    array_map(static fn (int|float|string|null $cell): string => (string) $cell, [
+                        ...$head,
+                        ...$cells,
+                        implode(' ', array_column($fallen, 'link')),
+                    ]),
+                );
             }
         }
     }
 
     /**
-     * Takes the next entries of a file in, all of them or none. What is there already stays as it is, so that a file whose
+     * Takes the next entries of a file in, all of them or none. What is there already stays as it is, so that a file
+     * whose
      * import was cut off can be sent again.
      *
      * @param int $from entries that were taken in before
@@ -108,9 +172,17 @@ final readonly class LogFiles
      */
     public function import(string $text, User $editor, int $from = 0): array
     {
-        $entries = str_starts_with(ltrim($text, "\xEF\xBB\xBF \t\r\n"), '{') ? $this->ofJson($text) : $this->ofCsv($text);
+        $entries = str_starts_with(ltrim($text, "\xEF\xBB\xBF \t\r\n"), '{')
+            ? $this->ofJson($text)
+            : $this->ofCsv($text);
         if (\count($entries) > self::MOST) {
-            throw self::wrong(\sprintf('The file has %s entries; at most %s come in at a time. Split it.', number_format(\count($entries)), number_format(self::MOST)));
+            throw self::wrong(
+                \sprintf(
+                    'The file has %s entries; at most %s come in at a time. Split it.',
+                    number_format(\count($entries)),
+                    number_format(self::MOST),
+                ),
+            );
         }
         $total = \count($entries);
         $entries = \array_slice($entries, $from, self::STEP, true);
@@ -150,7 +222,35 @@ final readonly class LogFiles
         } while (self::BATCH === \count($entries));
     }
 
-    /** @return array{key: string, day: string, session: string, course: string|null, coach: string, lengthMs: int, workMs: int, orthodox: int|null, southpaw: int|null, levels: object, effort: int|null, note: string, drilled: list<array{combination: string, chain: string|null, stance: string, thrown: string|null, medium: string, level: int|null, ms: int, otherMs: int, repetitions: float, strikes: float}>, fallen: list<array{chain: string, stance: string, link: int}>} */
+    /**
+     * @return array{
+     *     key: string,
+     *     day: string,
+     *     session: string,
+     *     course: string|null,
+     *     coach: string,
+     *     lengthMs: int,
+     *     workMs: int,
+     *     orthodox: int|null,
+     *     southpaw: int|null,
+     *     levels: object,
+     *     effort: int|null,
+     *     note: string,
+     *     drilled: list<array{
+     *         combination: string,
+     *         chain: string|null,
+     *         stance: string,
+     *         thrown: string|null,
+     *         medium: string,
+     *         level: int|null,
+     *         ms: int,
+     *         otherMs: int,
+     *         repetitions: float,
+     *         strikes: float,
+     *     }>,
+     *     fallen: list<array{chain: string, stance: string, link: int}>,
+     * }
+     */
     private function document(LogEntry $entry): array
     {
         return [
@@ -230,20 +330,63 @@ final readonly class LogFiles
                 continue;
             }
             if (\count($cells) !== \count(self::COLUMNS)) {
-                throw self::wrong(\sprintf('Line %d has %d cells; %d are expected.', $line, \count($cells), \count(self::COLUMNS)));
+                throw self::wrong(
+                    \sprintf('Line %d has %d cells; %d are expected.', $line, \count($cells), \count(self::COLUMNS)),
+                );
             }
-            $row = array_map(static fn (?string $cell): string => Csv::read((string) $cell), array_combine(self::COLUMNS, $cells));
-            $number = static fn (string $cell): ?float => '' === $cell ? null : (is_numeric($cell) ? (float) $cell : throw self::wrong(\sprintf('Line %d: “%s” is no number.', $line, mb_strimwidth($cell, 0, 30, '…'))));
+            $row = array_map(
+                static fn (?string $cell): string => Csv::read((string) $cell),
+                array_combine(self::COLUMNS, $cells),
+            );
+            $number = static fn (string $cell): ?float => '' === $cell
+                ? null
+                : (is_numeric($cell)
+                    ? (float) $cell
+                    : throw self::wrong(
+                        \sprintf('Line %d: “%s” is no number.', $line, mb_strimwidth($cell, 0, 30, '…')),
+                    ));
             $whole = static fn (string $cell): ?int => null === $number($cell) ? null : (int) $number($cell);
             if (1 !== preg_match('/^[A-Za-z0-9-]{4,64}$/D', $row['key'])) {
                 throw self::wrong(\sprintf('Line %d has no key.', $line));
             }
-            $entries[$row['key']] ??= ['day' => $row['day'], 'session' => $row['session'], 'course' => '' === $row['course'] ? null : $row['course'], 'coach' => $row['coach'], 'lengthMs' => $whole($row['lengthMs']), 'workMs' => $whole($row['workMs']), 'orthodox' => $whole($row['orthodox']), 'southpaw' => $whole($row['southpaw']), 'levels' => array_filter(['1' => $whole($row['level1']), '2' => $whole($row['level2']), '3' => $whole($row['level3'])], \is_int(...)), 'effort' => $whole($row['effort']), 'note' => $row['note'], 'drilled' => [], 'fallen' => []];
+            $entries[$row['key']] ??= [
+                'day' => $row['day'],
+                'session' => $row['session'],
+                'course' => '' === $row['course'] ? null : $row['course'],
+                'coach' => $row['coach'],
+                'lengthMs' => $whole($row['lengthMs']),
+                'workMs' => $whole($row['workMs']),
+                'orthodox' => $whole($row['orthodox']),
+                'southpaw' => $whole($row['southpaw']),
+                'levels' => array_filter(
+                    ['1' => $whole($row['level1']), '2' => $whole($row['level2']), '3' => $whole($row['level3'])],
+                    \is_int(...),
+                ),
+                'effort' => $whole($row['effort']),
+                'note' => $row['note'],
+                'drilled' => [],
+                'fallen' => [],
+            ];
             if ('' !== $row['medium']) {
-                $entries[$row['key']]['drilled'][] = ['combination' => $row['combination'], 'chain' => '' === $row['chain'] ? null : $row['chain'], 'stance' => $row['stance'], 'thrown' => '' === $row['thrown'] ? null : $row['thrown'], 'medium' => $row['medium'], 'level' => $whole($row['level']), 'ms' => $whole($row['ms']), 'otherMs' => $whole($row['otherMs']), 'repetitions' => $number($row['repetitions']), 'strikes' => $number($row['strikes'])];
+                $entries[$row['key']]['drilled'][] = [
+                    'combination' => $row['combination'],
+                    'chain' => '' === $row['chain'] ? null : $row['chain'],
+                    'stance' => $row['stance'],
+                    'thrown' => '' === $row['thrown'] ? null : $row['thrown'],
+                    'medium' => $row['medium'],
+                    'level' => $whole($row['level']),
+                    'ms' => $whole($row['ms']),
+                    'otherMs' => $whole($row['otherMs']),
+                    'repetitions' => $number($row['repetitions']),
+                    'strikes' => $number($row['strikes']),
+                ];
             }
             foreach ('' === $row['fallen'] ? [] : explode(' ', $row['fallen']) as $link) {
-                $entries[$row['key']]['fallen'][] = ['chain' => $row['chain'], 'stance' => $row['stance'], 'link' => (int) $link];
+                $entries[$row['key']]['fallen'][] = [
+                    'chain' => $row['chain'],
+                    'stance' => $row['stance'],
+                    'link' => (int) $link,
+                ];
             }
         }
         fclose($stream);
@@ -258,7 +401,9 @@ final readonly class LogFiles
     private function read(array $entry, array $courses, string $where): EntryDraft
     {
         $text = static fn (mixed $value, int $most): string => \is_string($value) ? mb_substr($value, 0, $most) : '';
-        $whole = static fn (mixed $value, int $least, int $most): ?int => is_numeric($value) ? max($least, min($most, (int) $value)) : null;
+        $whole = static fn (mixed $value, int $least, int $most): ?int => is_numeric($value)
+            ? max($least, min($most, (int) $value))
+            : null;
         $count = static fn (mixed $value): float => is_numeric($value)
             ? round(max(0.0, min(self::MAX_COUNT, (float) $value)), 3)
             : 0.0;
@@ -355,7 +500,11 @@ final readonly class LogFiles
         if (!\is_string($notation) || '' === $notation) {
             return null;
         }
-        $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ?? throw self::wrong(\sprintf('%s: the chain “%s” cannot be read.', $where, mb_strimwidth($notation, 0, 60, '…')));
+        $chain =
+            $this->reader->read($notation, Numbering::named('parity'), $stance)->chain
+            ?? throw self::wrong(
+                \sprintf('%s: the chain “%s” cannot be read.', $where, mb_strimwidth($notation, 0, 60, '…')),
+            );
         $found = $this->combinations->withChains([Fingerprint::of($chain)->withEffort]);
 
         return [$notation, [] === $found ? null : reset($found)[0]->id];

@@ -40,7 +40,28 @@ final readonly class LogRow implements \JsonSerializable
     /** @param list<string> $combinations */
     public function with(array $combinations, int $fallen): self
     {
-        /** @var array{int, int, int|null, int|null, string|null, string, string, int, int, int|null, string, int|null, int|null, array<int, int>, int|null, string, bool, \DateTimeImmutable|null} $same */
+        /**
+         * @var array{
+         *     int,
+         *     int,
+         *     int|null,
+         *     int|null,
+         *     string|null,
+         *     string,
+         *     string,
+         *     int,
+         *     int,
+         *     int|null,
+         *     string,
+         *     int|null,
+         *     int|null,
+         *     array<int, int>,
+         *     int|null,
+         *     string,
+         *     bool,
+         *     \DateTimeImmutable|null,
+         * } $same
+         */
         $same = array_values(\array_slice(get_object_vars($this), 0, -2));
 
         return new self(...$same, combinations: $combinations, fallen: $fallen);

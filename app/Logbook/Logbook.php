@@ -92,7 +92,9 @@ final readonly class Logbook
         );
     }
 
-    /** What ran and was really drilled; once for each run. What a coach has corrected stays when a wall reports later. */
+    /**
+     * What ran and was really drilled; once for each run. What a coach has corrected stays when a wall reports later.
+     */
     public function takeIn(EndedRun $ended): void
     {
         $run = $ended->run;
@@ -111,7 +113,9 @@ final readonly class Logbook
             $draft = new EntryDraft(
                 null === $ended->course ? null : $this->courses->find($ended->course),
                 $run->name,
-                (new \DateTimeImmutable('@'.intdiv($run->startedMs, 1000)))->setTimezone($this->gym->timeZone())->format('Y-m-d'),
+                (new \DateTimeImmutable('@'.intdiv($run->startedMs, 1000)))
+                    ->setTimezone($this->gym->timeZone())
+                    ->format('Y-m-d'),
                 self::length($run),
                 $ended->workMs,
                 $starter,
@@ -211,7 +215,9 @@ final readonly class Logbook
             // Before the entry is held: every write takes the two in this order.
             $this->lock->take();
 
-            return $this->versions->change(LogEntry::class, $id, $basedOn, LogEntries::MISSING, function (LogEntry $entry) use ($change): void {
+            return $this->versions->change(LogEntry::class, $id, $basedOn, LogEntries::MISSING, function (
+                LogEntry $entry,
+            ) use ($change): void {
                 $weeks = [[$entry->day(), $entry->course()?->id()]];
                 $ids = self::combinationsOf($entry->drilled());
                 $change($entry);
@@ -311,7 +317,9 @@ final readonly class Logbook
         int $workMs,
         array $rows,
     ): EntryDraft {
-        $coach = $this->accounts->find($request->coach ?? $editor->id()) ?? throw Invalid::field('coach', 'There is no such coach.');
+        $coach =
+            $this->accounts->find($request->coach ?? $editor->id())
+            ?? throw Invalid::field('coach', 'There is no such coach.');
 
         return new EntryDraft(
             $course,
@@ -361,7 +369,8 @@ final readonly class Logbook
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         $message = match (true) {
             false === $date || $date->format('Y-m-d') !== $day => 'There is no such day.',
-            $day > $this->gym->today()->format('Y-m-d') => 'What was not drilled yet is planned, not logged: this day has not come.',
+            $day > $this->gym->today()->format('Y-m-d') => 'What was not drilled yet is planned, not logged: this '
+                .'day has not come.',
             $day < Period::EARLIEST => 'This day is too long ago.',
             default => null,
         };

@@ -36,8 +36,12 @@ final readonly class LogbookController
      * @param bool $removed those that were taken out, instead
      */
     #[Route('', methods: 'GET')]
-    public function list(#[MapQueryParameter] ?int $course = null, #[MapQueryParameter] bool $unchecked = false, #[MapQueryParameter] bool $removed = false, #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1): JsonResponse
-    {
+    public function list(
+        #[MapQueryParameter] ?int $course = null,
+        #[MapQueryParameter] bool $unchecked = false,
+        #[MapQueryParameter] bool $removed = false,
+        #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1,
+    ): JsonResponse {
         $this->recorder->catchUp();
         [$entries, $total] = $this->entries->page($course, $unchecked, $removed, $page, self::SIZE);
         $coaches = $this->accounts->names();
@@ -48,13 +52,19 @@ final readonly class LogbookController
             'page' => $page,
             'size' => self::SIZE,
             'unchecked' => $this->entries->countUnchecked(),
-            'coaches' => array_map(static fn (int $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($coaches), $coaches),
+            'coaches' => array_map(
+                static fn (int $id, string $name): array => ['id' => $id, 'name' => $name],
+                array_keys($coaches),
+                $coaches,
+            ),
         ]);
     }
 
     #[Route('', methods: 'POST')]
-    public function write(#[MapRequestPayload(acceptFormat: 'json')] EntryRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function write(
+        #[MapRequestPayload(acceptFormat: 'json')] EntryRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->logbook->write($request, $user), $user, 201);
     }
 
@@ -65,8 +75,12 @@ final readonly class LogbookController
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
-    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] EntryRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function update(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] EntryRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->logbook->update($id, IfMatch::version($http), $request, $user), $user);
     }
 

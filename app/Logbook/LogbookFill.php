@@ -10,15 +10,25 @@ use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Gym\LibraryLock;
 
-/** Makes a logbook of years, for measurements: invented sessions of all courses, each with some combinations of the library. */
+/**
+ * Makes a logbook of years, for measurements: invented sessions of all courses, each with some combinations of the
+ * library.
+ */
 final readonly class LogbookFill
 {
     private const YEARS = 10;
     private const IN_ONE = 6;
     private const BATCH = 400;
 
-    public function __construct(private Connection $connection, private DrilledRows $rows, private Weeks $weeks, private Courses $courses, private CombinationTable $combinations, private LibraryLock $lock, private GymSettings $gym)
-    {
+    public function __construct(
+        private Connection $connection,
+        private DrilledRows $rows,
+        private Weeks $weeks,
+        private Courses $courses,
+        private CombinationTable $combinations,
+        private LibraryLock $lock,
+        private GymSettings $gym,
+    ) {
     }
 
     /** @param int $drilled how many combinations of sessions there are to be in all */
@@ -64,8 +74,24 @@ final readonly class LogbookFill
         $today = $this->gym->today();
         $days = [];
         for ($from = 0; $from < $entries; $from += self::BATCH) {
-            $this->connection->transactional(function () use ($from, $entries, $sessions, $ids, $user, $today, &$days): void {
-                $this->batch(range($from, min($entries, $from + self::BATCH) - 1), $entries, $sessions, $ids, $user, $today, $days);
+            $this->connection->transactional(function () use (
+                $from,
+                $entries,
+                $sessions,
+                $ids,
+                $user,
+                $today,
+                &$days,
+            ): void {
+                $this->batch(
+                    range($from, min($entries, $from + self::BATCH) - 1),
+                    $entries,
+                    $sessions,
+                    $ids,
+                    $user,
+                    $today,
+                    $days,
+                );
             });
         }
         $this->connection->transactional(function () use ($days): void {
@@ -81,15 +107,66 @@ final readonly class LogbookFill
      * @param list<int> $ids
      * @param array<int, string> $days the last day of each combination
      */
-    private function batch(array $numbers, int $of, array $sessions, array $ids, int $user, \DateTimeImmutable $today, array &$days): void
-    {
+    private function batch(
+        array $numbers,
+        int $of,
+        array $sessions,
+        array $ids,
+        int $user,
+        \DateTimeImmutable $today,
+        array &$days,
+    ): void {
         $entries = $drilled = $combinations = $fallen = [];
         foreach ($numbers as $number) {
             $session = $sessions[$number % \count($sessions)];
-            $day = $today->modify(\sprintf('-%d days', intdiv(365 * self::YEARS * ($of - 1 - $number), $of)))->format('Y-m-d');
-            $entries[] = [bin2hex(random_bytes(12)), $session['course'], 'Session', $day, $session['work'], $session['work'], $user, 'Ines', 9, 3, '{}', 1 + $number % 10, '', $session['figures'], 1, $user, $day, $day];
+            $day = $today
+                ->modify(\sprintf('-%d days', intdiv(365 * self::YEARS * ($of - 1 - $number), $of)))
+                ->format('Y-m-d');
+            $entries[] = [
+                bin2hex(random_bytes(12)),
+                $session['course'],
+                'Session',
+                $day,
+                $session['work'],
+                $session['work'],
+                $user,
+                'Ines',
+                9,
+                3,
+                '{}',
+                1 + ($number % 10),
+                '',
+                $session['figures'],
+                1,
+                $user,
+                $day,
+                $day,
+            ];
         }
-        $first = $this->insert('log_entry', ['entry_key', 'course_id', 'name', 'day', 'length_ms', 'work_ms', 'coach_id', 'coach', 'orthodox', 'southpaw', 'levels', 'effort', 'note', 'figures', 'is_checked', 'editor_id', 'created_at', 'updated_at'], $entries);
+        $first = $this->insert(
+            'log_entry',
+            [
+                'entry_key',
+                'course_id',
+                'name',
+                'day',
+                'length_ms',
+                'work_ms',
+                'coach_id',
+                'coach',
+                'orthodox',
+                'southpaw',
+                'levels',
+                'effort',
+                'note',
+                'figures',
+                'is_checked',
+                'editor_id',
+                'created_at',
+                'updated_at',
+            ],
+            $entries,
+        );
         foreach ($numbers as $at => $number) {
             $session = $sessions[$number % \count($sessions)];
             [$entry, $day] = [$first + $at, $entries[$at][3]];
@@ -132,10 +209,36 @@ final readonly class LogbookFill
                 }
             }
         }
-        $this->insert('log_drilled', ['entry_id', 'position', 'combination_id', 'name', 'notation', 'stance', 'thrown', 'medium', 'level', 'ms', 'other_ms', 'repetitions', 'strikes'], $drilled);
-        $this->insert('log_combination', ['entry_id', 'combination_id', 'day', 'course_id', 'ms', 'southpaw_ms', 'fell'], $combinations);
+        $this->insert(
+            'log_drilled',
+            [
+                'entry_id',
+                'position',
+                'combination_id',
+                'name',
+                'notation',
+                'stance',
+                'thrown',
+                'medium',
+                'level',
+                'ms',
+                'other_ms',
+                'repetitions',
+                'strikes',
+            ],
+            $drilled,
+        );
+        $this->insert(
+            'log_combination',
+            ['entry_id', 'combination_id', 'day', 'course_id', 'ms', 'southpaw_ms', 'fell'],
+            $combinations,
+        );
         if ([] !== $fallen) {
-            $this->insert('log_fallen_link', ['entry_id', 'position', 'combination_id', 'notation', 'stance', 'link', 'day', 'course_id'], $fallen);
+            $this->insert(
+                'log_fallen_link',
+                ['entry_id', 'position', 'combination_id', 'notation', 'stance', 'link', 'day', 'course_id'],
+                $fallen,
+            );
         }
     }
 
@@ -147,7 +250,16 @@ final readonly class LogbookFill
      */
     private function insert(string $table, array $columns, array $rows): int
     {
-        $this->connection->executeStatement("INSERT INTO $table (".implode(', ', $columns).') VALUES '.implode(', ', array_fill(0, \count($rows), '('.implode(', ', array_fill(0, \count($columns), '?')).')')), array_merge(...$rows));
+        $this->connection->executeStatement(
+            "INSERT INTO $table ("
+                .implode(', ', $columns)
+                .') VALUES '
+                .implode(
+                    ', ',
+                    array_fill(0, \count($rows), '('.implode(', ', array_fill(0, \count($columns), '?')).')'),
+                ),
+            array_merge(...$rows),
+        );
 
         return 'log_entry' === $table ? (int) $this->connection->lastInsertId() : 0;
     }

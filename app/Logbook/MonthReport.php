@@ -18,8 +18,13 @@ final readonly class MonthReport
     /** Days without it after which a combination that was drilled counts as neglected. */
     private const NEGLECTED = 42;
 
-    public function __construct(private Connection $connection, private Weeks $weeks, private Reports $reports, private Courses $courses, private GymSettings $gym)
-    {
+    public function __construct(
+        private Connection $connection,
+        private Weeks $weeks,
+        private Reports $reports,
+        private Courses $courses,
+        private GymSettings $gym,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -52,35 +57,69 @@ final readonly class MonthReport
         ];
     }
 
-    /** @return array{athletes: int|null, effort: float|null, unchecked: int} how many came a session on the mean, how hard it felt, and how many entries nobody has looked at */
+    /**
+     * @return array{
+     *     athletes: int|null,
+     *     effort: float|null,
+     *     unchecked: int,
+     * } how many came a session on the mean, how hard it felt, and how many entries nobody has looked at
+     */
     private function attended(Period $period): array
     {
         /** @var array{athletes: float|string|null, effort: float|string|null, unchecked: int|string|null} $row */
-        $row = $this->connection->fetchAssociative('SELECT AVG(IF(orthodox IS NULL AND southpaw IS NULL, NULL, COALESCE(orthodox, 0) + COALESCE(southpaw, 0))) AS athletes, AVG(effort) AS effort, SUM(is_checked = 0) AS unchecked FROM log_entry WHERE removed_at IS NULL AND day BETWEEN ? AND ?', [$period->from, $period->to]);
+        $row = $this->connection->fetchAssociative(
+            'SELECT AVG(IF(orthodox IS NULL '
+                .'AND southpaw IS NULL, NULL, COALESCE(orthodox, 0) + COALESCE(southpaw, 0))) AS athletes, '
+                .'AVG(effort) AS effort, SUM(is_checked = 0) AS unchecked FROM log_entry WHERE removed_at IS NULL '
+                .'AND day BETWEEN ? AND ?',
+            [$period->from, $period->to],
+        );
 
-        return ['athletes' => null === $row['athletes'] ? null : (int) round((float) $row['athletes']), 'effort' => null === $row['effort'] ? null : round((float) $row['effort'], 1), 'unchecked' => (int) $row['unchecked']];
+        return [
+            'athletes' => null === $row['athletes'] ? null : (int) round((float) $row['athletes']),
+            'effort' => null === $row['effort'] ? null : round((float) $row['effort'], 1),
+            'unchecked' => (int) $row['unchecked'],
+        ];
     }
 
     /** @return list<array{name: string, sessions: int, workMs: int}> */
     private function courses(Period $period): array
     {
         /** @var list<array{course_id: int|string|null, sessions: int|string, work_ms: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT course_id, COUNT(*) AS sessions, SUM(work_ms) AS work_ms FROM log_entry WHERE removed_at IS NULL AND day BETWEEN ? AND ? GROUP BY course_id ORDER BY work_ms DESC', [$period->from, $period->to]);
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT course_id, COUNT(*) AS sessions, SUM(work_ms) AS work_ms FROM log_entry WHERE removed_at IS NULL '
+                .'AND day BETWEEN ? AND ? GROUP BY course_id ORDER BY work_ms DESC',
+            [$period->from, $period->to],
+        );
 
         $names = [];
         foreach ($this->courses->all() as $course) {
             $names[$course->id()] = $course->name();
         }
 
-        return array_map(static fn (array $row): array => ['name' => $names[(int) $row['course_id']] ?? 'Without a course', 'sessions' => (int) $row['sessions'], 'workMs' => (int) $row['work_ms']], $rows);
+        return array_map(
+            static fn (array $row): array => [
+                'name' => $names[(int) $row['course_id']] ?? 'Without a course',
+                'sessions' => (int) $row['sessions'],
+                'workMs' => (int) $row['work_ms'],
+            ],
+            $rows,
+        );
     }
 
     /** @return list<array{day: string, workMs: int}> every day of the month */
     private function days(Period $period): array
     {
-        $known = $this->connection->fetchAllKeyValue('SELECT day, SUM(work_ms) FROM log_entry WHERE removed_at IS NULL AND day BETWEEN ? AND ? GROUP BY day', [$period->from, $period->to]);
+        $known = $this->connection->fetchAllKeyValue(
+            'SELECT day, SUM(work_ms) FROM log_entry WHERE removed_at IS NULL AND day BETWEEN ? AND ? GROUP BY day',
+            [$period->from, $period->to],
+        );
         $days = [];
-        for ($day = $period->from; $day <= $period->to; $day = (new \DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d')) {
+        for (
+            $day = $period->from;
+            $day <= $period->to;
+            $day = (new \DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d')
+        ) {
             $days[] = ['day' => $day, 'workMs' => is_numeric($known[$day] ?? null) ? (int) $known[$day] : 0];
         }
 
@@ -90,13 +129,27 @@ final readonly class MonthReport
     /** @return list<array<string, mixed>> what was drilled longest */
     private function most(Period $period, Numbering $numbering): array
     {
-        return $this->rows('SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell FROM log_combination WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id ORDER BY ms DESC, combination_id LIMIT '.self::MOST, [$period->from, $period->to], $numbering);
+        return $this->rows(
+            'SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell '
+                .'FROM log_combination WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id '
+                .'ORDER BY ms DESC, combination_id LIMIT '
+                .self::MOST,
+            [$period->from, $period->to],
+            $numbering,
+        );
     }
 
     /** @return list<array<string, mixed>> what fell apart most often */
     private function fell(Period $period, Numbering $numbering): array
     {
-        return $this->rows('SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell FROM log_combination WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id HAVING fell > 0 ORDER BY fell DESC, ms DESC, combination_id LIMIT '.self::MOST, [$period->from, $period->to], $numbering);
+        return $this->rows(
+            'SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell '
+                .'FROM log_combination WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id '
+                .'HAVING fell > 0 ORDER BY fell DESC, ms DESC, combination_id LIMIT '
+                .self::MOST,
+            [$period->from, $period->to],
+            $numbering,
+        );
     }
 
     /** @return list<array<string, mixed>> what was drilled before, and long ago at the end of the month */
@@ -105,9 +158,24 @@ final readonly class MonthReport
         $since = (new \DateTimeImmutable($period->to))->modify('-'.self::NEGLECTED.' days')->format('Y-m-d');
 
         // The last days alone are read from the index, one leap a combination; the rest only of the few that are shown.
-        $ids = $this->connection->fetchFirstColumn('SELECT g.combination_id FROM (SELECT combination_id, MAX(day) AS last FROM log_combination WHERE counts = 1 AND day <= ? GROUP BY combination_id) g WHERE g.last < ? ORDER BY g.last, g.combination_id LIMIT '.self::MOST, [$period->to, $since]);
+        $ids = $this->connection->fetchFirstColumn(
+            'SELECT g.combination_id FROM (SELECT combination_id, MAX(day) AS last FROM log_combination '
+                .'WHERE counts = 1 AND day <= ? GROUP BY combination_id) g WHERE g.last < ? '
+                .'ORDER BY g.last, g.combination_id LIMIT '
+                .self::MOST,
+            [$period->to, $since],
+        );
 
-        return [] === $ids ? [] : $this->rows('SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell FROM log_combination WHERE counts = 1 AND day <= ? AND combination_id IN ('.implode(', ', array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids)).') GROUP BY combination_id ORDER BY last, combination_id', [$period->to], $numbering);
+        return [] === $ids
+            ? []
+            : $this->rows(
+                'SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell '
+                    .'FROM log_combination WHERE counts = 1 AND day <= ? AND combination_id IN ('
+                    .implode(', ', array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $ids))
+                    .') GROUP BY combination_id ORDER BY last, combination_id',
+                [$period->to],
+                $numbering,
+            );
     }
 
     /**
@@ -117,16 +185,33 @@ final readonly class MonthReport
      */
     private function rows(string $query, array $values, Numbering $numbering): array
     {
-        /** @var list<array{combination_id: int|string, times: int|string, ms: int|string, last: string, fell: int|string}> $rows */
+        /**
+         * @var list<array{
+         *     combination_id: int|string,
+         *     times: int|string,
+         *     ms: int|string,
+         *     last: string,
+         *     fell: int|string,
+         * }> $rows
+         */
         $rows = $this->connection->fetchAllAssociative($query, $values);
-        $summaries = $this->reports->summaries(array_map(static fn (array $row): int => (int) $row['combination_id'], $rows));
+        $summaries = $this->reports->summaries(
+            array_map(static fn (array $row): int => (int) $row['combination_id'], $rows),
+        );
 
-        return array_map(fn (array $row): array => [
-            'combination' => $this->reports->brief($summaries[(int) $row['combination_id']] ?? null, (int) $row['combination_id'], $numbering),
-            'times' => (int) $row['times'],
-            'ms' => (int) $row['ms'],
-            'last' => $row['last'],
-            'fell' => (int) $row['fell'],
-        ], $rows);
+        return array_map(
+            fn (array $row): array => [
+                'combination' => $this->reports->brief(
+                    $summaries[(int) $row['combination_id']] ?? null,
+                    (int) $row['combination_id'],
+                    $numbering,
+                ),
+                'times' => (int) $row['times'],
+                'ms' => (int) $row['ms'],
+                'last' => $row['last'],
+                'fell' => (int) $row['fell'],
+            ],
+            $rows,
+        );
     }
 }

@@ -24,7 +24,33 @@ final readonly class MonthSheet
      */
     public function of(array $document): string
     {
-        /** @var array{month: string, gym: string, sessions: int, workMs: int, athletes: int|null, effort: float|null, before: array{month: string, sessions: int, workMs: int}, sum: array{strikes: float, weapons: object, sides: array<string, float>, targets: array<string, float>, limbs: array<string, float>, stanceMs: array<string, int>, openings: float, jabOpenings: float}, courses: list<array{name: string, sessions: int, workMs: int}>, days: list<array{day: string, workMs: int}>, most: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>, fell: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>, neglected: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>, findings: list<string>} $month */
+        /**
+         * @var array{
+         *     month: string,
+         *     gym: string,
+         *     sessions: int,
+         *     workMs: int,
+         *     athletes: int|null,
+         *     effort: float|null,
+         *     before: array{month: string, sessions: int, workMs: int},
+         *     sum: array{
+         *         strikes: float,
+         *         weapons: object,
+         *         sides: array<string, float>,
+         *         targets: array<string, float>,
+         *         limbs: array<string, float>,
+         *         stanceMs: array<string, int>,
+         *         openings: float,
+         *         jabOpenings: float,
+         *     },
+         *     courses: list<array{name: string, sessions: int, workMs: int}>,
+         *     days: list<array{day: string, workMs: int}>,
+         *     most: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>,
+         *     fell: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>,
+         *     neglected: list<array{combination: array{name: string}, times: int, ms: int, last: string, fell: int}>,
+         *     findings: list<string>,
+         * } $month
+         */
         $month = $document;
         $title = (new \DateTimeImmutable($month['month'].'-01'))->format('F Y');
         $pdf = new Sheet('P', $month['gym'].', '.$title, self::MARGIN);
@@ -42,7 +68,14 @@ final readonly class MonthSheet
         ), self::PALE);
         $pdf->Ln(3);
         $this->head($pdf, 'Minutes of work, day by day');
-        $this->columns($pdf, array_map(static fn (array $day): array => [substr($day['day'], 8), $day['workMs'] / 60_000], $month['days']), 26);
+        $this->columns(
+            $pdf,
+            array_map(
+                static fn (array $day): array => [substr($day['day'], 8), $day['workMs'] / 60_000],
+                $month['days'],
+            ),
+            26,
+        );
         $pdf->Ln(3);
         $y = $pdf->GetY();
         $half = self::WIDTH / 2 - 4;
@@ -50,18 +83,59 @@ final readonly class MonthSheet
         /** @var array<string, float> $weapons */
         $weapons = (array) $month['sum']['weapons'];
         arsort($weapons);
-        $this->bars($pdf, self::MARGIN, $half, array_map(static fn (string $name, float $count): array => [$name, $count, self::number($count)], array_keys($weapons), array_values($weapons)), 10);
+        $this->bars(
+            $pdf,
+            self::MARGIN,
+            $half,
+            array_map(
+                static fn (string $name, float $count): array => [$name, $count, self::number($count)],
+                array_keys($weapons),
+                array_values($weapons),
+            ),
+            10,
+        );
         $left = $pdf->GetY();
         $pdf->setXY(self::MARGIN + $half + 8, $y);
         $this->head($pdf, 'Courses');
-        $this->bars($pdf, self::MARGIN + $half + 8, $half, array_map(static fn (array $course): array => [$course['name'], (float) $course['workMs'], \sprintf('%d, %s', $course['sessions'], self::minutes($course['workMs']))], $month['courses']), 6, 0.52, 30);
+        $this->bars(
+            $pdf,
+            self::MARGIN + $half + 8,
+            $half,
+            array_map(
+                static fn (array $course): array => [
+                    $course['name'],
+                    (float) $course['workMs'],
+                    \sprintf('%d, %s', $course['sessions'], self::minutes($course['workMs'])),
+                ],
+                $month['courses'],
+            ),
+            6,
+            0.52,
+            30,
+        );
         $pdf->Ln(2);
-        foreach ([
+        $bs = [
             ['left', 'right', $month['sum']['sides']['left'], $month['sum']['sides']['right']],
-            ['hands, elbows', 'kicks, knees', $month['sum']['limbs']['hand'] + $month['sum']['limbs']['elbow'], $month['sum']['limbs']['leg'] + $month['sum']['limbs']['knee']],
-            ['orthodox', 'southpaw', (float) $month['sum']['stanceMs']['orthodox'], (float) $month['sum']['stanceMs']['southpaw']],
-            ['opened with a jab', 'with another', $month['sum']['jabOpenings'], $month['sum']['openings'] - $month['sum']['jabOpenings']],
-        ] as [$one, $other, $a, $b]) {
+            [
+                'hands, elbows',
+                'kicks, knees',
+                $month['sum']['limbs']['hand'] + $month['sum']['limbs']['elbow'],
+                $month['sum']['limbs']['leg'] + $month['sum']['limbs']['knee'],
+            ],
+            [
+                'orthodox',
+                'southpaw',
+                (float) $month['sum']['stanceMs']['orthodox'],
+                (float) $month['sum']['stanceMs']['southpaw'],
+            ],
+            [
+                'opened with a jab',
+                'with another',
+                $month['sum']['jabOpenings'],
+                $month['sum']['openings'] - $month['sum']['jabOpenings'],
+            ],
+        ];
+        foreach ($bs as [$one, $other, $a, $b]) {
             $this->share($pdf, self::MARGIN + $half + 8, $half, $one, $other, $a, $b);
         }
         $pdf->setXY(self::MARGIN, max($left, $pdf->GetY()) + 3);
@@ -69,7 +143,12 @@ final readonly class MonthSheet
         $third = (self::WIDTH - 10) / 3;
         $lowest = $y;
         $x = self::MARGIN;
-        foreach (['Drilled most' => $month['most'], 'Fell apart' => $month['fell'], 'Long not drilled' => $month['neglected']] as $head => $rows) {
+        $rowses = [
+            'Drilled most' => $month['most'],
+            'Fell apart' => $month['fell'],
+            'Long not drilled' => $month['neglected'],
+        ];
+        foreach ($rowses as $head => $rows) {
             $pdf->setXY($x, $y);
             $this->head($pdf, $head);
             foreach ($rows as $row) {
@@ -98,7 +177,15 @@ final readonly class MonthSheet
             }
         }
         $pdf->setXY(self::MARGIN, 297 - 14);
-        $this->write($pdf, Sheet::WORDS, 7.5, 'Strikes are counted from what the walls showed and coaches wrote down, for one athlete who was there all the time. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', self::PALE);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            7.5,
+            'Strikes are counted from what the walls showed and coaches wrote down, for one athlete who was there '
+                .'all the time. Head contact, youth and spinning strikes: the sport body’s rules, the licensed '
+                .'coach and the physician decide.',
+            self::PALE,
+        );
 
         return $pdf->Output('', 'S');
     }
@@ -130,15 +217,30 @@ final readonly class MonthSheet
     }
 
     /** @param list<array{string, float, string}> $bars name, length and what stands behind it */
-    private function bars(Sheet $pdf, float $x, float $width, array $bars, int $most, float $names = 0.4, int $letters = 22): void
-    {
+    private function bars(
+        Sheet $pdf,
+        float $x,
+        float $width,
+        array $bars,
+        int $most,
+        float $names = 0.4,
+        int $letters = 22,
+    ): void {
         $bars = \array_slice(array_filter($bars, static fn (array $bar): bool => $bar[1] > 0), 0, $most);
         $longest = max([1.0, ...array_column($bars, 1)]);
         foreach ($bars as [$name, $value, $says]) {
             $pdf->setX($x);
             $this->cell($pdf, $names * $width, self::short($name, $letters), self::INK);
             $y = $pdf->GetY();
-            $pdf->Rect($x + $names * $width, $y + 0.9, (0.76 - $names) * $width * $value / $longest, 3.2, 'F', [], self::BAR);
+            $pdf->Rect(
+                $x + $names * $width,
+                $y + 0.9,
+                ((0.76 - $names) * $width * $value) / $longest,
+                3.2,
+                'F',
+                [],
+                self::BAR,
+            );
             $pdf->setXY($x + 0.77 * $width, $y);
             $this->cell($pdf, 0.23 * $width, $says, self::PALE, 'R');
             $pdf->setXY($x, $y + 5);
@@ -162,8 +264,14 @@ final readonly class MonthSheet
     }
 
     /** @param array{int, int, int} $tone */
-    private function cell(Sheet $pdf, float $width, string $text, array $tone, string $align = 'L', float $points = 9): void
-    {
+    private function cell(
+        Sheet $pdf,
+        float $width,
+        string $text,
+        array $tone,
+        string $align = 'L',
+        float $points = 9,
+    ): void {
         $text = PlainText::line($text);
         $pdf->useFont(Sheet::WORDS, $points, $text);
         $pdf->setTextColor(...$tone);

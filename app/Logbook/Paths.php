@@ -30,7 +30,8 @@ use Periplus\Core\Session\Path\Stage;
 use Periplus\Core\Technique\Limb;
 
 /**
- * The way of a course from what it drills well to a combination, through approved ones, each with at most one new link or
+ * The way of a course from what it drills well to a combination, through approved ones, each with at most one new link
+ * or
  * weapon. Where a bridge is missing, a part of the target is cut out, checked, and proposed as one.
  */
 final readonly class Paths
@@ -41,8 +42,16 @@ final readonly class Paths
     private const AGAIN = 12;
     private const BRIDGE = 'bridge ';
 
-    public function __construct(private ChainTable $chains, private CombinationTable $combinations, private Courses $courses, private DueList $due, private GymHouseRules $rules, private Check $check, private Reader $reader, private LineRenderer $lines)
-    {
+    public function __construct(
+        private ChainTable $chains,
+        private CombinationTable $combinations,
+        private Courses $courses,
+        private DueList $due,
+        private GymHouseRules $rules,
+        private Check $check,
+        private Reader $reader,
+        private LineRenderer $lines,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -51,7 +60,8 @@ final readonly class Paths
         $content = $this->courses->get($course)->content();
         $rules = $this->rules->named($content->rules);
         $options = new CheckOptions($rules, 1.0, $content->medium, $content->group);
-        $target = $this->combinations->summaries([$combination])[0] ?? throw new NotFound('There is no such combination.');
+        $target =
+            $this->combinations->summaries([$combination])[0] ?? throw new NotFound('There is no such combination.');
         $goal = $this->inStance($target);
         $known = $this->known($course);
         $stage = Stage::of('target', Sequence::of($goal->chain));
@@ -80,9 +90,15 @@ final readonly class Paths
         }
 
         return [
-            'target' => ['id' => $target->id, 'name' => $target->content->name, 'text' => $this->lines->text($target->content->notation, $target->content->stance, $numbering)],
+            'target' => [
+                'id' => $target->id,
+                'name' => $target->content->name,
+                'text' => $this->lines->text($target->content->notation, $target->content->stance, $numbering),
+            ],
             'knows' => ['links' => \count($known->links), 'weapons' => \count($known->weapons)],
-            'steps' => null === $path ? [] : $this->steps($path, $known, $goal, $target, $bridges, $options, $numbering),
+            'steps' => null === $path
+                ? []
+                : $this->steps($path, $known, $goal, $target, $bridges, $options, $numbering),
             'found' => null !== $path,
             'says' => $this->says($path, $known, $stage, $bridges, $whole),
         ];
@@ -127,7 +143,8 @@ final readonly class Paths
                 if (1 !== $bridge->isNew($reached)) {
                     continue;
                 }
-                $flows = Verdict::Flows === $this->check->run(new ChainInStance($chain, $goal->stance), $options)->verdict;
+                $flows =
+                    Verdict::Flows === $this->check->run(new ChainInStance($chain, $goal->stance), $options)->verdict;
                 if (null === $best || ($flows && !$best[2])) {
                     $best = [$bridge, $chain, $flows];
                 }
@@ -149,7 +166,15 @@ final readonly class Paths
     private function notFlowing(array $path, CheckOptions $options): array
     {
         $bad = [];
-        foreach ($this->combinations->summaries(array_values(array_map(static fn (Stage $stage): int => (int) $stage->name, array_filter($path, static fn (Stage $stage): bool => ctype_digit($stage->name))))) as $summary) {
+        $summaries = $this->combinations->summaries(
+            array_values(
+                array_map(
+                    static fn (Stage $stage): int => (int) $stage->name,
+                    array_filter($path, static fn (Stage $stage): bool => ctype_digit($stage->name)),
+                ),
+            ),
+        );
+        foreach ($summaries as $summary) {
             if (Verdict::Flows !== $this->check->run($this->inStance($summary), $options)->verdict) {
                 $bad[$summary->id] = true;
             }
@@ -164,12 +189,30 @@ final readonly class Paths
      *
      * @return list<array<string, mixed>>
      */
-    private function steps(array $path, Known $known, ChainInStance $goal, CombinationSummary $target, array $bridges, CheckOptions $options, Numbering $numbering): array
-    {
+    private function steps(
+        array $path,
+        Known $known,
+        ChainInStance $goal,
+        CombinationSummary $target,
+        array $bridges,
+        CheckOptions $options,
+        Numbering $numbering,
+    ): array {
         $steps = [];
         foreach ($path as $number => $stage) {
-            $summary = 'target' === $stage->name ? $target : (ctype_digit($stage->name) ? $this->combinations->summaries([(int) $stage->name])[0] ?? null : null);
-            $inStance = null !== $summary ? $this->inStance($summary) : new ChainInStance(($bridges[$stage->name] ?? throw new \LogicException('There is no such bridge.'))[1], $goal->stance);
+            $summary =
+                'target' === $stage->name
+                    ? $target
+                    : (ctype_digit($stage->name)
+                        ? $this->combinations->summaries([(int) $stage->name])[0] ?? null
+                        : null);
+            $inStance =
+                null !== $summary
+                    ? $this->inStance($summary)
+                    : new ChainInStance(
+                        ($bridges[$stage->name] ?? throw new \LogicException('There is no such bridge.'))[1],
+                        $goal->stance,
+                    );
             $sequence = Sequence::of($inStance->chain);
             $words = Words::byRole()->items($inStance);
             $new = Stage::newLinks($sequence, $known);
@@ -183,7 +226,10 @@ final readonly class Paths
                 'text' => $drawn['text'],
                 'line' => $drawn['line'],
                 'verdict' => $this->check->run($inStance, $options)->verdict->value,
-                'new' => array_map(static fn (int $at): array => ['link' => $at, 'says' => $words[$at].' to '.$words[$at + 1]], $new),
+                'new' => array_map(
+                    static fn (int $at): array => ['link' => $at, 'says' => $words[$at].' to '.$words[$at + 1]],
+                    $new,
+                ),
             ];
             $known = $known->and($stage);
         }
@@ -197,13 +243,24 @@ final readonly class Paths
      */
     private function says(?array $path, Known $known, Stage $target, array $bridges, bool $whole): string
     {
-        $made = null === $path ? 0 : \count(array_filter($path, static fn (Stage $stage): bool => isset($bridges[$stage->name])));
+        $made =
+            null === $path
+                ? 0
+                : \count(array_filter($path, static fn (Stage $stage): bool => isset($bridges[$stage->name])));
 
         return match (true) {
-            null === $path => 'No way was found within the bounds of the search. A nearer combination as a goal may help.',
+            null === $path => 'No way was found within the bounds of the search. A nearer combination as a goal may '
+                .'help.',
             0 === $target->isNew($known) => 'Every link of it is known: drill it.',
-            $made > 0 => \sprintf('%d of the steps %s not in the library: cut from the goal, checked, and ready to be proposed.', $made, 1 === $made ? 'is' : 'are'),
-            !$whole => \sprintf('The shortest way through the %s shortest combinations of the library.', number_format(self::MOST)),
+            $made > 0 => \sprintf(
+                '%d of the steps %s not in the library: cut from the goal, checked, and ready to be proposed.',
+                $made,
+                1 === $made ? 'is' : 'are',
+            ),
+            !$whole => \sprintf(
+                'The shortest way through the %s shortest combinations of the library.',
+                number_format(self::MOST),
+            ),
             default => 'The shortest way through the library: each step brings at most one new link or weapon.',
         };
     }
@@ -223,6 +280,11 @@ final readonly class Paths
     /** @return list<string> limbs that the rules do not let land */
     private static function without(HouseRules $rules): array
     {
-        return array_values(array_map(static fn (Limb $limb): string => $limb->value, array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true))));
+        return array_values(
+            array_map(
+                static fn (Limb $limb): string => $limb->value,
+                array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true)),
+            ),
+        );
     }
 }

@@ -28,7 +28,10 @@ final readonly class Period
     public static function of(?string $from, ?string $to, \DateTimeImmutable $today): self
     {
         $to = null === $to || '' === $to ? $today->format('Y-m-d') : self::day($to, 'to');
-        $from = null === $from || '' === $from ? (new \DateTimeImmutable($to))->modify('monday this week')->modify('-11 weeks')->format('Y-m-d') : self::day($from, 'from');
+        $from =
+            null === $from || '' === $from
+                ? (new \DateTimeImmutable($to))->modify('monday this week')->modify('-11 weeks')->format('Y-m-d')
+                : self::day($from, 'from');
         if ($from > $to) {
             throw self::wrong('from', 'The first day comes after the last. Turn them round.');
         }
@@ -54,7 +57,11 @@ final readonly class Period
     public function weeks(): array
     {
         $weeks = [];
-        for ($week = Weeks::of($this->from); $week <= $this->to; $week = (new \DateTimeImmutable($week))->modify('+7 days')->format('Y-m-d')) {
+        for (
+            $week = Weeks::of($this->from);
+            $week <= $this->to;
+            $week = (new \DateTimeImmutable($week))->modify('+7 days')->format('Y-m-d')
+        ) {
             $weeks[] = $week;
         }
 

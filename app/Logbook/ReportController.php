@@ -17,29 +17,52 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** What the logbook tells: each report can be asked for some days and for one course. */
 final readonly class ReportController
 {
-    public function __construct(private Reports $reports, private DueList $due, private Paths $paths, private MonthReport $months, private GymSettings $gym, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private Reports $reports,
+        private DueList $due,
+        private Paths $paths,
+        private MonthReport $months,
+        private GymSettings $gym,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('/api/reports/drilled', methods: 'GET')]
-    public function drilled(#[CurrentUser] User $user, #[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null, #[MapQueryParameter(options: ['regexp' => '/^(last|times|minutes|southpaw|fell)$/'])] string $sort = 'last', #[MapQueryParameter(options: ['regexp' => '/^(up|down)$/'])] string $direction = 'up', #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1): JsonResponse
-    {
+    public function drilled(
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] ?string $from = null,
+        #[MapQueryParameter] ?string $to = null,
+        #[MapQueryParameter] ?int $course = null,
+        #[MapQueryParameter(options: ['regexp' => '/^(last|times|minutes|southpaw|fell)$/'])] string $sort = 'last',
+        #[MapQueryParameter(options: ['regexp' => '/^(up|down)$/'])] string $direction = 'up',
+        #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1,
+    ): JsonResponse {
         $period = $this->period($from, $to);
 
-        return $this->of($period, $this->reports->drilled($period, $course, $sort, $direction, $page, $this->numberings->of($user)));
+        return $this->of(
+            $period,
+            $this->reports->drilled($period, $course, $sort, $direction, $page, $this->numberings->of($user)),
+        );
     }
 
     #[Route('/api/reports/load', methods: 'GET')]
-    public function load(#[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
-    {
+    public function load(
+        #[MapQueryParameter] ?string $from = null,
+        #[MapQueryParameter] ?string $to = null,
+        #[MapQueryParameter] ?int $course = null,
+    ): JsonResponse {
         $period = $this->period($from, $to);
 
         return $this->of($period, $this->reports->load($period, $course));
     }
 
     #[Route('/api/reports/links', methods: 'GET')]
-    public function links(#[CurrentUser] User $user, #[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
-    {
+    public function links(
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] ?string $from = null,
+        #[MapQueryParameter] ?string $to = null,
+        #[MapQueryParameter] ?int $course = null,
+    ): JsonResponse {
         $period = $this->period($from, $to);
 
         return $this->of($period, $this->reports->links($period, $course, $this->numberings->of($user)));
@@ -48,7 +71,9 @@ final readonly class ReportController
     #[Route('/api/reports/month', methods: 'GET')]
     public function month(#[CurrentUser] User $user, #[MapQueryParameter] ?string $month = null): JsonResponse
     {
-        return new JsonResponse($this->months->of($month ?? $this->gym->today()->format('Y-m'), $this->numberings->of($user)));
+        return new JsonResponse(
+            $this->months->of($month ?? $this->gym->today()->format('Y-m'), $this->numberings->of($user)),
+        );
     }
 
     /** What comes due in a course, the most overdue first. */
@@ -64,11 +89,20 @@ final readonly class ReportController
         $rows = [];
         foreach ($soon as $combination => $due) {
             if (isset($summaries[$combination]) && null === $summaries[$combination]->archivedAt) {
-                $rows[] = self::dueRow($due, $today, $this->reports->brief($summaries[$combination], $combination, $numbering));
+                $rows[] = self::dueRow(
+                    $due,
+                    $today,
+                    $this->reports->brief($summaries[$combination], $combination, $numbering),
+                );
             }
         }
 
-        return new JsonResponse(['today' => $today, 'total' => \count($all), 'schedule' => ['first' => $schedule->first, 'least' => $schedule->least, 'most' => $schedule->most], 'due' => $rows]);
+        return new JsonResponse([
+            'today' => $today,
+            'total' => \count($all),
+            'schedule' => ['first' => $schedule->first, 'least' => $schedule->least, 'most' => $schedule->most],
+            'due' => $rows,
+        ]);
     }
 
     /** The shortest way of a course to a combination. */
@@ -86,7 +120,15 @@ final readonly class ReportController
      */
     private static function dueRow(Due $due, string $today, array $combination): array
     {
-        return ['combination' => $combination, 'last' => $due->last, 'times' => $due->times, 'interval' => $due->interval, 'day' => $due->day, 'overdue' => $due->overdue($today), 'held' => $due->held];
+        return [
+            'combination' => $combination,
+            'last' => $due->last,
+            'times' => $due->times,
+            'interval' => $due->interval,
+            'day' => $due->day,
+            'overdue' => $due->overdue($today),
+            'held' => $due->held,
+        ];
     }
 
     private function period(?string $from, ?string $to): Period

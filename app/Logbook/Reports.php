@@ -49,25 +49,64 @@ final readonly class Reports
      *
      * @return array<string, mixed>
      */
-    public function drilled(Period $period, ?int $course, string $sort, string $direction, int $page, Numbering $numbering): array
-    {
-        $column = ['last' => 'last', 'times' => 'times', 'minutes' => 'ms', 'southpaw' => 'southpaw_ms / ms', 'fell' => 'fell'][$sort] ?? 'last';
+    public function drilled(
+        Period $period,
+        ?int $course,
+        string $sort,
+        string $direction,
+        int $page,
+        Numbering $numbering,
+    ): array {
+        $column =
+            [
+                'last' => 'last',
+                'times' => 'times',
+                'minutes' => 'ms',
+                'southpaw' => 'southpaw_ms / ms',
+                'fell' => 'fell',
+            ][$sort] ?? 'last';
         $way = 'up' === $direction ? 'ASC' : 'DESC';
         [$where, $values] = self::where($period, $course);
         $skip = ($page - 1) * self::SIZE;
-        /** @var list<array{combination_id: int|string, last: string, times: int|string, ms: int|string, southpaw_ms: int|string, fell: int|string, total: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT g.*, COUNT(*) OVER () AS total FROM (SELECT combination_id, MAX(day) AS last, COUNT(*) AS times, SUM(ms) AS ms, SUM(southpaw_ms) AS southpaw_ms, SUM(fell > 0) AS fell FROM log_combination WHERE '.$where." GROUP BY combination_id) g ORDER BY $column $way, combination_id LIMIT ".self::SIZE." OFFSET $skip", $values);
+        /**
+         * @var list<array{
+         *     combination_id: int|string,
+         *     last: string,
+         *     times: int|string,
+         *     ms: int|string,
+         *     southpaw_ms: int|string,
+         *     fell: int|string,
+         *     total: int|string,
+         * }> $rows
+         */
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT g.*, COUNT(*) OVER () AS total '
+                .'FROM (SELECT combination_id, MAX(day) AS last, COUNT(*) AS times, SUM(ms) AS ms, SUM(southpaw_ms) '
+                .'AS southpaw_ms, SUM(fell > 0) AS fell FROM log_combination WHERE '
+                .$where
+                ." GROUP BY combination_id) g ORDER BY $column $way, combination_id LIMIT "
+                .self::SIZE
+                ." OFFSET $skip",
+            $values,
+        );
         $summaries = $this->summaries(array_map(static fn (array $row): int => (int) $row['combination_id'], $rows));
 
         return [
-            'rows' => array_map(fn (array $row): array => [
-                'combination' => $this->brief($summaries[(int) $row['combination_id']] ?? null, (int) $row['combination_id'], $numbering),
-                'last' => $row['last'],
-                'times' => (int) $row['times'],
-                'ms' => (int) $row['ms'],
-                'southpawMs' => (int) $row['southpaw_ms'],
-                'fell' => (int) $row['fell'],
-            ], $rows),
+            'rows' => array_map(
+                fn (array $row): array => [
+                    'combination' => $this->brief(
+                        $summaries[(int) $row['combination_id']] ?? null,
+                        (int) $row['combination_id'],
+                        $numbering,
+                    ),
+                    'last' => $row['last'],
+                    'times' => (int) $row['times'],
+                    'ms' => (int) $row['ms'],
+                    'southpawMs' => (int) $row['southpaw_ms'],
+                    'fell' => (int) $row['fell'],
+                ],
+                $rows,
+            ),
             'total' => (int) ($rows[0]['total'] ?? 0),
             'page' => $page,
             'size' => self::SIZE,
@@ -107,8 +146,22 @@ final readonly class Reports
 
         return [
             'weeks' => $weeks,
-            'sum' => ['sessions' => array_sum(array_column($weeks, 'sessions')), 'workMs' => array_sum(array_column($weeks, 'workMs')), ...self::figures($sum)],
-            'weapons' => array_values(array_map(static fn (Strike $strike): array => ['id' => $strike->id, 'name' => $strike->name, 'family' => $strike->family, 'sum' => round($sum['strike '.$strike->id] ?? 0.0, 1)], Catalogue::builtIn()->strikes)),
+            'sum' => [
+                'sessions' => array_sum(array_column($weeks, 'sessions')),
+                'workMs' => array_sum(array_column($weeks, 'workMs')),
+                ...self::figures($sum),
+            ],
+            'weapons' => array_values(
+                array_map(
+                    static fn (Strike $strike): array => [
+                        'id' => $strike->id,
+                        'name' => $strike->name,
+                        'family' => $strike->family,
+                        'sum' => round($sum['strike '.$strike->id] ?? 0.0, 1),
+                    ],
+                    Catalogue::builtIn()->strikes,
+                ),
+            ),
             'findings' => LoadFindings::of($sum),
         ];
     }
@@ -123,7 +176,12 @@ final readonly class Reports
         [$where, $values] = self::where($period, $course);
         // By the digest of the chain: whole chains would be grouped on disk.
         /** @var list<array{combination_id: int|string, chain: int|string, link: int|string, fell: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT combination_id, CRC32(notation) AS chain, link, COUNT(*) AS fell FROM log_fallen_link WHERE '.$where.' AND combination_id IS NOT NULL GROUP BY combination_id, chain, link', $values);
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT combination_id, CRC32(notation) AS chain, link, COUNT(*) AS fell FROM log_fallen_link WHERE '
+                .$where
+                .' AND combination_id IS NOT NULL GROUP BY combination_id, chain, link',
+            $values,
+        );
         $troubles = [];
         foreach ($rows as $row) {
             $troubles[(int) $row['combination_id']][(int) $row['chain']][(int) $row['link']] = (int) $row['fell'];
@@ -134,13 +192,35 @@ final readonly class Reports
         $links = [];
         foreach ($this->combinations->summaries($ids) as $summary) {
             if (null === $summary->archivedAt) {
-                array_push($links, ...$this->linksOf($summary, $troubles[$summary->id] ?? [], $measured[$summary->id] ?? [], $times[$summary->id] ?? 0));
+                array_push(
+                    $links,
+                    ...$this->linksOf(
+                        $summary,
+                        $troubles[$summary->id] ?? [],
+                        $measured[$summary->id] ?? [],
+                        $times[$summary->id] ?? 0,
+                    ),
+                );
             }
         }
         // What contradicts the check first, then what is worst.
-        usort($links, static fn (array $one, array $other): int => [$other['disagrees'], $other['weight']] <=> [$one['disagrees'], $one['weight']]);
+        usort(
+            $links,
+            static fn (array $one, array $other): int => [$other['disagrees'], $other['weight']] <=> [
+                $one['disagrees'],
+                $one['weight'],
+            ],
+        );
 
-        return ['links' => array_map(fn (array $link): array => ['combination' => $this->brief($link['summary'], $link['summary']->id, $numbering), ...array_diff_key($link, ['weight' => 0, 'summary' => 0])], \array_slice($links, 0, self::MOST_LINKS))];
+        return [
+            'links' => array_map(
+                fn (array $link): array => [
+                    'combination' => $this->brief($link['summary'], $link['summary']->id, $numbering),
+                    ...array_diff_key($link, ['weight' => 0, 'summary' => 0]),
+                ],
+                \array_slice($links, 0, self::MOST_LINKS),
+            ),
+        ];
     }
 
     /**
@@ -186,8 +266,22 @@ final readonly class Reports
                 'to' => $words[$at + 1],
                 'fell' => $fell,
                 'times' => $times,
-                'measured' => ['count' => \count($measures), 'slower' => $slower, 'faster' => $faster, 'median' => [] === $measures ? null : round(array_sum(array_column($measures, 'median')) / \count($measures), 1), 'computed' => [] === $measures ? null : round(array_sum(array_column($measures, 'computed')) / \count($measures), 1)],
-                'check' => ['verdict' => $link->verdict->value, 'wait' => round($link->wait, 1), 'reason' => $flows ? '' : $result->timing->reason($link)],
+                'measured' => [
+                    'count' => \count($measures),
+                    'slower' => $slower,
+                    'faster' => $faster,
+                    'median' => [] === $measures
+                            ? null
+                            : round(array_sum(array_column($measures, 'median')) / \count($measures), 1),
+                    'computed' => [] === $measures
+                            ? null
+                            : round(array_sum(array_column($measures, 'computed')) / \count($measures), 1),
+                ],
+                'check' => [
+                    'verdict' => $link->verdict->value,
+                    'wait' => round($link->wait, 1),
+                    'reason' => $flows ? '' : $result->timing->reason($link),
+                ],
                 'disagrees' => $disagrees,
                 'says' => self::says($flows, $fell, $slower, $faster),
                 'rules' => $content->rules,
@@ -202,7 +296,8 @@ final readonly class Reports
     private static function says(bool $flows, int $fell, int $slower, int $faster): string
     {
         return match (true) {
-            $flows && $fell + $slower > 0 => 'The check says that it flows. Where several athletes stop here, a number of the model or a school may not be theirs.',
+            $flows && $fell + $slower > 0 => 'The check says that it flows. Where several athletes stop here, a '
+                .'number of the model or a school may not be theirs.',
             !$flows && $fell + $slower > 0 => 'The check says so, too: mend the chain, or teach the wait.',
             !$flows && $faster > 0 => 'The check expects a wait that athletes do not need.',
             default => 'Quicker than computed, and it flows.',
@@ -230,7 +325,14 @@ final readonly class Reports
             return [];
         }
         /** @var array<int, int|string> $rows */
-        $rows = $this->connection->fetchAllKeyValue('SELECT combination_id, COUNT(*) FROM log_combination WHERE '.$where.' AND combination_id IN ('.implode(', ', $ids).') GROUP BY combination_id', $values);
+        $rows = $this->connection->fetchAllKeyValue(
+            'SELECT combination_id, COUNT(*) FROM log_combination WHERE '
+                .$where
+                .' AND combination_id IN ('
+                .implode(', ', $ids)
+                .') GROUP BY combination_id',
+            $values,
+        );
 
         return array_map(intval(...), $rows);
     }
@@ -301,15 +403,38 @@ final readonly class Reports
         return array_keys($families);
     }
 
-    /** @return array{id: int, name: string, text: string, level: int, archived: bool, line: array<string, mixed>|null} */
+    /**
+     * @return array{
+     *     id: int,
+     *     name: string,
+     *     text: string,
+     *     level: int,
+     *     archived: bool,
+     *     line: array<string, mixed>|null,
+     * }
+     */
     public function brief(?CombinationSummary $summary, int $id, Numbering $numbering): array
     {
         if (null === $summary) {
-            return ['id' => $id, 'name' => 'A combination that is gone', 'text' => '', 'level' => 1, 'archived' => true, 'line' => null];
+            return [
+                'id' => $id,
+                'name' => 'A combination that is gone',
+                'text' => '',
+                'level' => 1,
+                'archived' => true,
+                'line' => null,
+            ];
         }
         $drawn = $this->lines->of($summary->content, $numbering);
 
-        return ['id' => $id, 'name' => $summary->content->name, 'text' => $drawn['text'], 'level' => $summary->content->level, 'archived' => null !== $summary->archivedAt, 'line' => $drawn['line']];
+        return [
+            'id' => $id,
+            'name' => $summary->content->name,
+            'text' => $drawn['text'],
+            'level' => $summary->content->level,
+            'archived' => null !== $summary->archivedAt,
+            'line' => $drawn['line'],
+        ];
     }
 
     /**

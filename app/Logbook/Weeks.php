@@ -51,7 +51,11 @@ final class Weeks extends ServiceEntityRepository
         $this->getEntityManager()->clear();
         /** @var list<array{day: string, course: int|null}> $days */
         $days = $this->getEntityManager()
-            ->createQuery('SELECT DISTINCT e.day, IDENTITY(e.course) AS course FROM '.LogEntry::class.' e WHERE e.removedAt IS NULL')
+            ->createQuery(
+                'SELECT DISTINCT e.day, IDENTITY(e.course) AS course FROM '
+                    .LogEntry::class
+                    .' e WHERE e.removedAt IS NULL',
+            )
             ->getResult();
         $weeks = [];
         foreach ($days as $row) {

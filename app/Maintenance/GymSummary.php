@@ -24,7 +24,13 @@ final readonly class GymSummary
     ) {
     }
 
-    /** @return array{name: string, counts: array<string, int>, combinations: list<string>} names of combinations in use, sorted */
+    /**
+     * @return array{
+     *     name: string,
+     *     counts: array<string, int>,
+     *     combinations: list<string>,
+     * } names of combinations in use, sorted
+     */
     public function read(): array
     {
         $counts = [
@@ -38,8 +44,10 @@ final readonly class GymSummary
             }
         }
         /** @var list<string> $names */
-        $names = $this->entities->createQuery('SELECT c.name FROM '.Combination::class.' c WHERE c.archivedAt IS NULL ORDER BY c.name')
-            ->setMaxResults(self::MAX_NAMES)->getSingleColumnResult();
+        $names = $this->entities
+            ->createQuery('SELECT c.name FROM '.Combination::class.' c WHERE c.archivedAt IS NULL ORDER BY c.name')
+            ->setMaxResults(self::MAX_NAMES)
+            ->getSingleColumnResult();
 
         return ['name' => $this->gyms->get()->name(), 'counts' => $counts, 'combinations' => $names];
     }

@@ -143,7 +143,10 @@ final readonly class StatusController
         return $this->asked($this->state->ask(MaintenanceJob::Found, PlainText::line($request->name)));
     }
 
-    /** How a job is doing. Its key is known to whoever asked for it; a restore ends every login session, so none is needed. */
+    /**
+     * How a job is doing. Its key is known to whoever asked for it; a restore ends every login session, so none is
+     * needed.
+     */
     #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function progress(string $key): JsonResponse
     {
@@ -162,7 +165,11 @@ final readonly class StatusController
 
     private function databaseBytes(): int
     {
-        $bytes = $this->entities->getConnection()->fetchOne('SELECT SUM(data_length + index_length) FROM information_schema.tables WHERE table_schema = DATABASE()');
+        $bytes = $this->entities
+            ->getConnection()
+            ->fetchOne(
+                'SELECT SUM(data_length + index_length) FROM information_schema.tables WHERE table_schema = DATABASE()',
+            );
 
         return is_numeric($bytes) ? (int) $bytes : 0;
     }

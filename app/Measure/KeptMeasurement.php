@@ -37,7 +37,18 @@ class KeptMeasurement implements \JsonSerializable
     #[ORM\Column]
     private float $pace;
 
-    /** @var list<array{from: int, to: int, computed: float, median: float|null, spread: float|null, count: int, verdict: string, says: string}> */
+    /**
+     * @var list<array{
+     *     from: int,
+     *     to: int,
+     *     computed: float,
+     *     median: float|null,
+     *     spread: float|null,
+     *     count: int,
+     *     verdict: string,
+     *     says: string,
+     * }>
+     */
     #[ORM\Column]
     private array $links;
 
@@ -58,7 +69,22 @@ class KeptMeasurement implements \JsonSerializable
         private \DateTimeImmutable $createdAt,
     ) {
         $content = $combination->content();
-        /** @var array{taps: list<float>, pace: float, links: list<array{from: int, to: int, computed: float, median: float|null, spread: float|null, count: int, verdict: string, says: string}>} $written */
+        /**
+         * @var array{
+         *     taps: list<float>,
+         *     pace: float,
+         *     links: list<array{
+         *         from: int,
+         *         to: int,
+         *         computed: float,
+         *         median: float|null,
+         *         spread: float|null,
+         *         count: int,
+         *         verdict: string,
+         *         says: string,
+         *     }>,
+         * } $written
+         */
         $written = $measured->toArray();
         $this->notation = $content->notation;
         $this->stance = $content->stance;

@@ -43,8 +43,11 @@ final readonly class MeasureController
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/measurements', methods: 'POST')]
-    public function keep(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function keep(
+        int $id,
+        #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $key = $request->id ?? throw Invalid::field('id', 'What is kept needs an id.');
 
         return new JsonResponse(['id' => $this->measurements->keep($id, $key, $request, $user)->id()], 201);
@@ -77,16 +80,29 @@ final readonly class MeasureController
             throw new Invalid($unreadable->getMessage());
         }
 
-        return new JsonResponse(['lengthMs' => round($wave->length(), 1), 'peaks' => $wave->peaks(self::PEAKS), 'onsets' => Onsets::of($wave)]);
+        return new JsonResponse([
+            'lengthMs' => round($wave->length(), 1),
+            'peaks' => $wave->peaks(self::PEAKS),
+            'onsets' => Onsets::of($wave),
+        ]);
     }
 
     /** A bag as it sounds, at the given moments: for trying it out without a microphone. */
     #[Route('/api/onsets/sample.wav', methods: 'GET')]
     #[HeavyWork]
-    public function sample(#[MapQueryParameter] string $hits = '', #[MapQueryParameter(options: ['min_range' => 0, 'max_range' => 1])] float $noise = 0.1): Response
-    {
-        $moments = array_values(array_filter(array_map(floatval(...), explode(',', mb_substr($hits, 0, 2000))), static fn (float $ms): bool => $ms > 0 && $ms < 30_000));
+    public function sample(
+        #[MapQueryParameter] string $hits = '',
+        #[MapQueryParameter(options: ['min_range' => 0, 'max_range' => 1])] float $noise = 0.1,
+    ): Response {
+        $moments = array_values(
+            array_filter(
+                array_map(floatval(...), explode(',', mb_substr($hits, 0, 2000))),
+                static fn (float $ms): bool => $ms > 0 && $ms < 30_000,
+            ),
+        );
 
-        return new Response(Synthesis::bag([] === $moments ? [400.0, 700.0, 1100.0] : $moments, $noise)->write(), 200, ['Content-Type' => 'audio/wav']);
+        return new Response(Synthesis::bag([] === $moments ? [400.0, 700.0, 1100.0] : $moments, $noise)->write(), 200, [
+            'Content-Type' => 'audio/wav',
+        ]);
     }
 }

@@ -13,16 +13,23 @@ final readonly class MeasureRequest
 {
     /**
      * @param list<int|float> $taps ms from any beginning
-     * @param string|null $id chosen by whoever keeps it, so that what is sent twice is kept once; without one nothing is kept
+     * @param string|null $id chosen by whoever keeps it, so that what is sent twice is kept once; without one nothing
+     *                        is kept
      */
     public function __construct(
         #[Assert\Count(max: Alignment::MOST, maxMessage: 'At most {{ limit }} strikes at a time.')]
-        #[Assert\All([new Assert\Type(['int', 'float'], message: 'A moment is a number of milliseconds.'), new Assert\Range(min: 0, max: 3_600_000, notInRangeMessage: 'A moment is at most an hour from the first.')])]
+        #[Assert\All([
+            new Assert\Type(['int', 'float'], message: 'A moment is a number of milliseconds.'),
+            new Assert\Range(
+                min: 0,
+                max: 3_600_000,
+                notInRangeMessage: 'A moment is at most an hour from the first.',
+            ),
+        ])]
         public array $taps,
         #[Assert\Choice(choices: ['taps', 'sound'], message: 'It is measured by taps or by sound.')]
         public string $method = 'taps',
-        #[Id]
-        public ?string $id = null,
+        #[Id] public ?string $id = null,
     ) {
     }
 }

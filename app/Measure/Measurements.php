@@ -170,6 +170,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
 
     private function combination(int $id): Combination
     {
-        return $this->getEntityManager()->find(Combination::class, $id) ?? throw new NotFound('There is no such combination.');
+        return $this->getEntityManager()->find(Combination::class, $id)
+            ?? throw new NotFound('There is no such combination.');
     }
 }

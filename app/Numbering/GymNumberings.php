@@ -81,7 +81,12 @@ final class GymNumberings extends ServiceEntityRepository
         }
     }
 
-    /** @return array<string, array{Numbering, int|null}> by id: the numbering and its version; built-in ones have none, and are there while the database is away */
+    /**
+     * @return array<string, array{
+     *     Numbering,
+     *     int|null,
+     * }> by id: the numbering and its version; built-in ones have none, and are there while the database is away
+     */
     public function all(): array
     {
         $all = array_map(static fn (Numbering $numbering): array => [$numbering, null], Numbering::builtIn());

@@ -10,11 +10,12 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class NumberRequest
 {
     public function __construct(
-        #[Assert\Length(max: 20)]
-        public string $number,
-        #[Assert\Length(max: 40)]
-        public string $family,
-        #[Assert\Choice(choices: ['lead', 'rear', 'left', 'right'], message: 'A position is lead, rear, left or right.')]
+        #[Assert\Length(max: 20)] public string $number,
+        #[Assert\Length(max: 40)] public string $family,
+        #[Assert\Choice(
+            choices: ['lead', 'rear', 'left', 'right'],
+            message: 'A position is lead, rear, left or right.',
+        )]
         public string $position,
         #[Assert\Choice(choices: ['head', 'body', 'leg'], message: 'A target is head, body or leg.')]
         public ?string $target = null,

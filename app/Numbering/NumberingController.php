@@ -61,7 +61,10 @@ final readonly class NumberingController
         return $response;
     }
 
-    /** What a numbering would do, before it is saved: what is wrong, what has no number, and how the library reads in it. */
+    /**
+     * What a numbering would do, before it is saved: what is wrong, what has no number, and how the library reads in
+     * it.
+     */
     #[Route('/api/numberings/preview', methods: 'POST')]
     public function preview(#[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request): JsonResponse
     {
@@ -70,19 +73,35 @@ final readonly class NumberingController
         $problems = $review->problems($content);
         $stops = [] !== array_filter($problems, static fn (array $problem): bool => $problem['stops']);
         if ($stops) {
-            return new JsonResponse(['problems' => $problems, 'gaps' => [], 'differences' => [], 'samples' => [], 'changed' => 0, 'lookedAt' => 0]);
+            return new JsonResponse([
+                'problems' => $problems,
+                'gaps' => [],
+                'differences' => [],
+                'samples' => [],
+                'changed' => 0,
+                'lookedAt' => 0,
+            ]);
         }
         $numbering = Numbering::of('edited', $content);
         $other = $this->numberings->named($request->comparedWith);
 
-        return new JsonResponse(['problems' => $problems, 'gaps' => $review->gaps($numbering), 'differences' => $review->differences($numbering, $other), ...$this->samples($other, $numbering)]);
+        return new JsonResponse([
+            'problems' => $problems,
+            'gaps' => $review->gaps($numbering),
+            'differences' => $review->differences($numbering, $other),
+            ...$this->samples($other, $numbering),
+        ]);
     }
 
     /** A new numbering, or a changed one; built-in ones stay as they are. */
     #[Route('/api/numberings/{id<[a-z0-9-]{1,40}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function save(string $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function save(
+        string $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         if (isset(Numbering::builtIn()[$id])) {
             throw new Conflict('built-in', 'A built-in numbering stays as it is. Save yours under another name.');
         }
@@ -105,8 +124,10 @@ final readonly class NumberingController
     /** The numbering of whoever has not chosen one. */
     #[Route('/api/gym/numbering', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function choose(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
-    {
+    public function choose(
+        #[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request,
+        #[CurrentUser] User $user,
+    ): Response {
         $this->numberings->useForGym($this->numberings->named((string) $request->numbering), $user);
 
         return new Response(status: 204);
@@ -114,8 +135,10 @@ final readonly class NumberingController
 
     /** The numbering that a coach reads in; null for the gym's. */
     #[Route('/api/me/numbering', methods: 'PUT')]
-    public function read(#[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request, #[CurrentUser] User $user): Response
-    {
+    public function read(
+        #[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request,
+        #[CurrentUser] User $user,
+    ): Response {
         $numbering = null === $request->numbering ? null : $this->numberings->named($request->numbering)->id;
         $this->accounts->readIn($user, $numbering);
 
@@ -144,18 +167,31 @@ final readonly class NumberingController
             $rows[] = [
                 'line' => $at + 1,
                 'text' => $line,
-                'written' => null === $reading->chain ? null : $writer->write(new ChainInStance($reading->chain, $request->stance)).('' === $name ? '' : ' # '.$name),
-                'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $reading->problems),
+                'written' => null === $reading->chain
+                        ? null
+                        : $writer->write(new ChainInStance($reading->chain, $request->stance))
+                            .('' === $name ? '' : ' # '.$name),
+                'problems' => array_map(
+                    static fn (ReadingProblem $problem): array => (array) $problem,
+                    $reading->problems,
+                ),
             ];
         }
 
-        return new JsonResponse(['lines' => $rows, 'differences' => (new NumberingReview($this->catalogue))->differences($from, $to)]);
+        return new JsonResponse([
+            'lines' => $rows,
+            'differences' => (new NumberingReview($this->catalogue))->differences($from, $to),
+        ]);
     }
 
     /**
      * How combinations of the library read before and after, those that change first.
      *
-     * @return array{samples: list<array{id: int, name: string, before: string, after: string}>, changed: int, lookedAt: int}
+     * @return array{
+     *     samples: list<array{id: int, name: string, before: string, after: string}>,
+     *     changed: int,
+     *     lookedAt: int,
+     * }
      */
     private function samples(Numbering $before, Numbering $after): array
     {
@@ -168,11 +204,20 @@ final readonly class NumberingController
                 continue;
             }
             $inStance = new ChainInStance($chain, $stance);
-            $sample = ['id' => $row['id'], 'name' => $row['name'], 'before' => (new Writer($before))->write($inStance), 'after' => (new Writer($after))->write($inStance)];
-            $sample['before'] === $sample['after'] ? $same[] = $sample : $changed[] = $sample;
+            $sample = [
+                'id' => $row['id'],
+                'name' => $row['name'],
+                'before' => (new Writer($before))->write($inStance),
+                'after' => (new Writer($after))->write($inStance),
+            ];
+            $sample['before'] === $sample['after'] ? ($same[] = $sample) : ($changed[] = $sample);
         }
 
-        return ['samples' => \array_slice([...$changed, ...$same], 0, self::SAMPLES), 'changed' => \count($changed), 'lookedAt' => \count($rows)];
+        return [
+            'samples' => \array_slice([...$changed, ...$same], 0, self::SAMPLES),
+            'changed' => \count($changed),
+            'lookedAt' => \count($rows),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -183,15 +228,26 @@ final readonly class NumberingController
             'name' => $numbering->name,
             'about' => $numbering->about,
             'boundTo' => $numbering->boundToHand ? 'hand' : 'role',
-            'numbers' => array_values(array_map(fn (NumberedStrike $entry): array => [
-                'number' => $entry->code,
-                'family' => $entry->family,
-                'position' => $entry->position->value,
-                'target' => $entry->target?->word(),
-                'name' => $entry->name,
-                'roles' => ['orthodox' => $entry->role(Stance::Orthodox)->value, 'southpaw' => $entry->role(Stance::Southpaw)->value],
-                'limb' => ($this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox)) ?? $this->catalogue->inFamily($entry->family, $entry->role(Stance::Southpaw)))?->limb->value,
-            ], $numbering->entries)),
+            'numbers' => array_values(
+                array_map(
+                    fn (NumberedStrike $entry): array => [
+                        'number' => $entry->code,
+                        'family' => $entry->family,
+                        'position' => $entry->position->value,
+                        'target' => $entry->target?->word(),
+                        'name' => $entry->name,
+                        'roles' => [
+                            'orthodox' => $entry->role(Stance::Orthodox)->value,
+                            'southpaw' => $entry->role(Stance::Southpaw)->value,
+                        ],
+                        'limb' => (
+                            $this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox))
+                            ?? $this->catalogue->inFamily($entry->family, $entry->role(Stance::Southpaw))
+                        )?->limb->value,
+                    ],
+                    $numbering->entries,
+                ),
+            ),
         ];
     }
 }

@@ -65,6 +65,7 @@ class OwnNumbering implements Versioned
 
     public function changedMeanwhile(): string
     {
-        return 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the change again.';
+        return 'This numbering was changed meanwhile. Nothing was overwritten; look at the newest and make the '
+            .'change again.';
     }
 }

@@ -7,7 +7,10 @@ namespace Periplus\App\Plan;
 use Periplus\App\Gym\GymSettings;
 use Sabre\VObject\Component\VCalendar;
 
-/** Planned sessions for the calendars of others (RFC 5545). Each keeps its id, so that a calendar that has it updates it. */
+/**
+ * Planned sessions for the calendars of others (RFC 5545). Each keeps its id, so that a calendar that has it updates
+ * it.
+ */
 final readonly class Calendar
 {
     public function __construct(private GymSettings $gym)
@@ -17,7 +20,12 @@ final readonly class Calendar
     /** @param list<PlanRow> $plans with a start; those that are archived are cancelled */
     public function of(array $plans, string $name): string
     {
-        $calendar = new VCalendar(['PRODID' => '-//Periplus//Sessions//EN', 'X-WR-CALNAME' => $name, 'X-WR-TIMEZONE' => $this->gym->timeZone()->getName(), 'METHOD' => 'PUBLISH']);
+        $calendar = new VCalendar([
+            'PRODID' => '-//Periplus//Sessions//EN',
+            'X-WR-CALNAME' => $name,
+            'X-WR-TIMEZONE' => $this->gym->timeZone()->getName(),
+            'METHOD' => 'PUBLISH',
+        ]);
         $id = $this->gym->calendar();
         foreach ($plans as $plan) {
             $start = $plan->startsAt;

@@ -43,10 +43,23 @@ final readonly class Candidates
      */
     public function of(HouseRules $rules, int $level, Aim $aim, int $seed, Numbering $numbering, array $history): array
     {
-        $not = array_map(static fn (Limb $limb): string => $limb->value, array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true)));
+        $not = array_map(
+            static fn (Limb $limb): string => $limb->value,
+            array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true)),
+        );
         $weapon = AimKind::Weapon === $aim->kind ? $aim->weapon?->value : null;
         // What the course has had is always among them, so that the least drilled is not a matter of chance.
-        $rows = [...$this->combinations->summaries(array_keys($history)), ...$this->combinations->sample($level, array_values($not), $weapon, AimKind::Theme === $aim->kind ? $aim->title() : null, $seed, self::MOST)];
+        $rows = [
+            ...$this->combinations->summaries(array_keys($history)),
+            ...$this->combinations->sample(
+                $level,
+                array_values($not),
+                $weapon,
+                AimKind::Theme === $aim->kind ? $aim->title() : null,
+                $seed,
+                self::MOST,
+            ),
+        ];
         $candidates = [];
         foreach ($rows as $row) {
             if (null === $row->archivedAt && !isset($candidates[$row->id])) {
@@ -62,7 +75,11 @@ final readonly class Candidates
      *
      * @param list<Plan> $past the newest first
      *
-     * @return array<int, array{times: int, last: string, overdue: int|null}> how often it was drilled, the last day, and how many days it is overdue, by the id of the combination
+     * @return array<int, array{
+     *     times: int,
+     *     last: string,
+     *     overdue: int|null,
+     * }> how often it was drilled, the last day, and how many days it is overdue, by the id of the combination
      */
     public function history(int $course, array $past): array
     {
@@ -78,7 +95,8 @@ final readonly class Candidates
             foreach ($ids as $id) {
                 $history[$id] = [
                     'times' => 1 + ($history[$id]['times'] ?? 0),
-                    'last' => $history[$id]['last'] ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'),
+                    'last' => $history[$id]['last']
+                        ?? (string) $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('Y-m-d'),
                     'overdue' => null,
                 ];
             }

@@ -20,27 +20,45 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/plans')]
 final readonly class ComposeController
 {
-    public function __construct(private SessionComposer $composer, private GymHouseRules $rules, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private SessionComposer $composer,
+        private GymHouseRules $rules,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('/compose', methods: 'POST')]
     #[HeavyWork]
-    public function compose(#[MapRequestPayload(acceptFormat: 'json')] ComposeRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function compose(
+        #[MapRequestPayload(acceptFormat: 'json')] ComposeRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $composition = $this->composer->compose($request, $this->numberings->of($user));
 
-        return new JsonResponse(['content' => $composition->plan, 'reasons' => $composition->reasons, 'unmet' => $composition->unmet]);
+        return new JsonResponse([
+            'content' => $composition->plan,
+            'reasons' => $composition->reasons,
+            'unmet' => $composition->unmet,
+        ]);
     }
 
     #[Route('/sequence', methods: 'POST')]
     #[HeavyWork]
     public function sequence(#[MapRequestPayload(acceptFormat: 'json')] SequenceRequest $request): JsonResponse
     {
-        return new JsonResponse(SequenceSerializer::of(
-            array_map(static fn (array $one): array => ['text' => $one['chain'], 'stance' => Stance::from($one['stance'] ?? 'orthodox'), 'level' => null], $request->combinations),
-            $this->numberings->named($request->numbering),
-            new CheckOptions($this->rules->named($request->rules)),
-        ));
+        return new JsonResponse(
+            SequenceSerializer::of(
+                array_map(
+                    static fn (array $one): array => [
+                        'text' => $one['chain'],
+                        'stance' => Stance::from($one['stance'] ?? 'orthodox'),
+                        'level' => null,
+                    ],
+                    $request->combinations,
+                ),
+                $this->numberings->named($request->numbering),
+                new CheckOptions($this->rules->named($request->rules)),
+            ),
+        );
     }
 }

@@ -16,7 +16,11 @@ final readonly class ComposeRequest
      */
     public function __construct(
         public int $course,
-        #[Assert\Range(min: Wishes::SHORTEST, max: Wishes::LONGEST, notInRangeMessage: 'A session in one press lasts {{ min }} to {{ max }} minutes.')]
+        #[Assert\Range(
+            min: Wishes::SHORTEST,
+            max: Wishes::LONGEST,
+            notInRangeMessage: 'A session in one press lasts {{ min }} to {{ max }} minutes.',
+        )]
         public ?int $minutes = null,
         #[Assert\Choice(choices: ['due', 'theme', 'weapon'], message: 'The aim is due, theme or weapon.')]
         public string $aim = 'due',

@@ -8,7 +8,12 @@ namespace Periplus\App\Plan;
 interface CourseRecord
 {
     /**
-     * @return array<int, array{times: int, last: string, overdue: int}> by the id of the combination: on how many days, the last day, and how many days past the day on which it comes due; below zero before it
+     * @return array<int, array{
+     *     times: int,
+     *     last: string,
+     *     overdue: int,
+     * }> by the id of the combination: on how many days, the last day, and how many days past the day on which it comes
+     * due; below zero before it
      */
     public function drilled(int $course): array;
 

@@ -20,7 +20,10 @@ use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 
-/** What follows from a plan in this gym: under its house rules, in its numberings, with its reminders and exercises, beside its library. */
+/**
+ * What follows from a plan in this gym: under its house rules, in its numberings, with its reminders and exercises,
+ * beside its library.
+ */
 final readonly class PlanCheck
 {
     public function __construct(
@@ -50,7 +53,8 @@ final readonly class PlanCheck
     /**
      * @param array<mixed> $content
      *
-     * @return array<string, mixed> the document of docs/formats/session.md, with the line of each chain, and what the library has changed since
+     * @return array<string, mixed> the document of docs/formats/session.md, with the line of each chain, and what the
+     *                              library has changed since
      */
     public function document(array $content): array
     {
@@ -60,7 +64,12 @@ final readonly class PlanCheck
         /** @var list<array<string, mixed>> $found */
         $found = $document['problems'];
 
-        return [...$document, 'problems' => [...$found, ...$problems], 'chains' => $this->chains($reading->plan), 'changed' => $changed];
+        return [
+            ...$document,
+            'problems' => [...$found, ...$problems],
+            'chains' => $this->chains($reading->plan),
+            'changed' => $changed,
+        ];
     }
 
     /** @return list<array<string, mixed>> each chain once, as it was typed, with its verdict and its line */
@@ -77,7 +86,12 @@ final readonly class PlanCheck
                     'stance' => $stance->value,
                     'level' => Scale::builtIn()->of($result, $plan->tempo)->level,
                     'verdict' => $result->verdict->value,
-                    'line' => $this->lines->ofChain(self::notation($combination->inStance), $stance, $plan->rules->id, $plan->numbering)['line'],
+                    'line' => $this->lines->ofChain(
+                        self::notation($combination->inStance),
+                        $stance,
+                        $plan->rules->id,
+                        $plan->numbering,
+                    )['line'],
                 ];
             }
         }
@@ -88,7 +102,10 @@ final readonly class PlanCheck
     /**
      * What was changed or archived in the library since it was planned.
      *
-     * @return array{list<array<string, mixed>>, list<array{place: string, where: string, message: string, stops: bool}>}
+     * @return array{
+     *     list<array<string, mixed>>,
+     *     list<array{place: string, where: string, message: string, stops: bool}>,
+     * }
      */
     private function changed(SessionPlan $plan): array
     {
@@ -108,7 +125,9 @@ final readonly class PlanCheck
             if (null === $is) {
                 continue;
             }
-            $isChanged = $is->content->notation !== self::notation($combination->inStance) || $is->content->stance !== $combination->inStance->stance;
+            $isChanged =
+                $is->content->notation !== self::notation($combination->inStance)
+                || $is->content->stance !== $combination->inStance->stance;
             if (!$isChanged && null === $is->archivedAt) {
                 continue;
             }
@@ -117,8 +136,12 @@ final readonly class PlanCheck
                 'place' => '',
                 'where' => $is->content->name,
                 'message' => null !== $is->archivedAt
-                    ? 'This combination was archived since it was planned. Take another, or keep it as it is.'
-                    : \sprintf('This combination was changed since it was planned, by %s. Take the new one, or keep the old.', $is->editor['name']),
+                        ? 'This combination was archived since it was planned. Take another, or keep it as it is.'
+                        : \sprintf(
+                            'This combination was changed since it was planned, by %s. Take the new one, or keep the '
+                                .'old.',
+                            $is->editor['name'],
+                        ),
                 'stops' => false,
             ];
         }
@@ -133,8 +156,16 @@ final readonly class PlanCheck
             'id' => $now->id,
             'name' => $now->content->name,
             'archived' => null !== $now->archivedAt,
-            'planned' => ['version' => $combination->version, 'chain' => $combination->text, 'stance' => $combination->inStance->stance->value],
-            'now' => ['version' => $now->version, 'chain' => $this->lines->text($now->content->notation, $now->content->stance, $plan->numbering), 'stance' => $now->content->stance->value],
+            'planned' => [
+                'version' => $combination->version,
+                'chain' => $combination->text,
+                'stance' => $combination->inStance->stance->value,
+            ],
+            'now' => [
+                'version' => $now->version,
+                'chain' => $this->lines->text($now->content->notation, $now->content->stance, $plan->numbering),
+                'stance' => $now->content->stance->value,
+            ],
         ];
     }
 

@@ -32,8 +32,11 @@ final readonly class PlanController
 
     /** Those of some days with all that has no day, or the templates. */
     #[Route('', methods: 'GET')]
-    public function list(#[MapQueryParameter] ?string $from = null, #[MapQueryParameter] ?string $to = null, #[MapQueryParameter] ?int $course = null): JsonResponse
-    {
+    public function list(
+        #[MapQueryParameter] ?string $from = null,
+        #[MapQueryParameter] ?string $to = null,
+        #[MapQueryParameter] ?int $course = null,
+    ): JsonResponse {
         $zone = $this->gym->timeZone();
         $row = static fn (PlanRow $plan): array => $plan->toArray($zone);
 
@@ -45,8 +48,10 @@ final readonly class PlanController
     }
 
     #[Route('', methods: 'POST')]
-    public function create(#[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function create(
+        #[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->planning->create($request, $user), 201);
     }
 
@@ -57,8 +62,12 @@ final readonly class PlanController
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
-    public function update(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function update(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] PlanRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->planning->update($id, IfMatch::version($http), $request, $user));
     }
 

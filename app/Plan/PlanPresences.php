@@ -35,15 +35,21 @@ final class PlanPresences extends ServiceEntityRepository
     {
         $now = $this->clock->now();
         $entities = $this->getEntityManager();
-        $this->once->store(
-            fn (): ?PlanPresence => $this->find(['plan' => $plan, 'user' => $user->id()]),
-            function () use ($entities, $plan, $user, $now): PlanPresence {
-                $of = $entities->getReference(Plan::class, $plan) ?? throw new \LogicException('There is no plan '.$plan);
+        $this->once
+            ->store(fn (): ?PlanPresence => $this->find(['plan' => $plan, 'user' => $user->id()]), function () use (
+                $entities,
+                $plan,
+                $user,
+                $now,
+            ): PlanPresence {
+                $of =
+                    $entities->getReference(Plan::class, $plan)
+                    ?? throw new \LogicException('There is no plan '.$plan);
                 $entities->persist($presence = new PlanPresence($of, $this->accounts->managed($user), $now));
 
                 return $presence;
             },
-        )->seen($now);
+            )->seen($now);
         $entities->flush();
         /** @var list<string> $names */
         $names = $this->createQueryBuilder('p')->select('u.name')->join('p.user', 'u')

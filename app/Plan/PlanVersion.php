@@ -11,7 +11,15 @@ use Periplus\App\Course\Course;
 /**
  * A plan as it once was. What one coach saves again within minutes is one version, as it saves itself while one edits.
  *
- * @phpstan-type StoredDraft array{name: string, course_id: int|null, starts_at: string|null, is_template: int, length_ms: int, problems: int, content: string}
+ * @phpstan-type StoredDraft array{
+ *     name: string,
+ *     course_id: int|null,
+ *     starts_at: string|null,
+ *     is_template: int,
+ *     length_ms: int,
+ *     problems: int,
+ *     content: string,
+ * }
  */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'plan_version')]

@@ -164,14 +164,17 @@ final readonly class Planning
     {
         $startsAt = null;
         if (null !== $request->startsAt && !$request->isTemplate) {
-            $startsAt = $this->gym->moment($request->startsAt) ?? throw Invalid::field(
-                'startsAt',
-                \sprintf(
-                    '"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave out does not exist.',
-                    $request->startsAt,
-                ),
-                'There is no such time.',
-            );
+            $startsAt =
+                $this->gym->moment($request->startsAt)
+                ?? throw Invalid::field(
+                    'startsAt',
+                    \sprintf(
+                        '"%s" is no time of this gym. Write it as 2026-11-26T18:30; an hour that the clocks leave '
+                            .'out does not exist.',
+                        $request->startsAt,
+                    ),
+                    'There is no such time.',
+                );
         }
         $course = null === $request->course ? null : $this->courses->get($request->course);
         $this->requireSize($request->content);

@@ -62,7 +62,10 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     /** @return list<PlanRow> without a date, the last changed first */
     public function undated(): array
     {
-        $plans = $this->sessions()->andWhere('p.startsAt IS NULL')->orderBy('p.updatedAt', 'DESC')->addOrderBy('p.id', 'DESC');
+        $plans = $this->sessions()
+            ->andWhere('p.startsAt IS NULL')
+            ->orderBy('p.updatedAt', 'DESC')
+            ->addOrderBy('p.id', 'DESC');
 
         return $this->rows($plans, self::MAX_UNDATED);
     }
@@ -140,9 +143,14 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<PlanVersion> $versions */
         $versions = $this->getEntityManager()
-            ->createQuery('SELECT v, e FROM '.PlanVersion::class.' v JOIN v.editor e WHERE v.plan = :plan ORDER BY v.version DESC')
+            ->createQuery(
+                'SELECT v, e FROM '
+                    .PlanVersion::class
+                    .' v JOIN v.editor e WHERE v.plan = :plan ORDER BY v.version DESC',
+            )
             ->setParameter('plan', $this->get($id))
-            ->setMaxResults(self::MAX_LISTED)->getResult();
+            ->setMaxResults(self::MAX_LISTED)
+            ->getResult();
 
         return $versions;
     }
@@ -167,12 +175,20 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     private function rows(QueryBuilder $plans, int $most): array
     {
         /** @var list<PlanRow> $rows */
-        $rows = $plans->leftJoin('p.course', 'c')->join('p.author', 'a')->join('p.editor', 'e')
-            ->select(\sprintf(
-                'NEW %s(p.id, p.version, p.name, c.id, c.name, p.isTemplate, p.startsAt, p.lengthMs, p.problems, a.id, a.name, e.id, e.name, p.updatedAt, p.archivedAt)',
-                PlanRow::class,
-            ))
-            ->setMaxResults($most)->getQuery()->getResult();
+        $rows = $plans
+            ->leftJoin('p.course', 'c')
+            ->join('p.author', 'a')
+            ->join('p.editor', 'e')
+            ->select(
+                \sprintf(
+                    'NEW %s(p.id, p.version, p.name, c.id, c.name, p.isTemplate, p.startsAt, p.lengthMs, p.problems, '
+                        .'a.id, a.name, e.id, e.name, p.updatedAt, p.archivedAt)',
+                    PlanRow::class,
+                ),
+            )
+            ->setMaxResults($most)
+            ->getQuery()
+            ->getResult();
 
         return $rows;
     }

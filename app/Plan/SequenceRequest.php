@@ -13,21 +13,29 @@ final readonly class SequenceRequest
 {
     /** @param list<array{chain: string, stance?: string}> $combinations */
     public function __construct(
-        #[Assert\Count(max: Sequencer::MOST, maxMessage: 'At most {{ limit }} combinations are put into an order at once.')]
-        #[Assert\All([new Assert\Collection(
-            fields: [
-                'chain' => new Assert\Sequentially([
-                    new Assert\NotNull(message: 'This is missing.'),
-                    new Assert\Type('string'),
-                    new Assert\Length(max: 1000),
-                ]),
-                'stance' => new Assert\Optional(new Assert\Choice(choices: ['orthodox', 'southpaw'])),
-            ],
-            extraFieldsMessage: 'A combination has a chain and a stance.',
-        )])]
+        #[Assert\Count(
+            max: Sequencer::MOST,
+            maxMessage: 'At most {{ limit }} combinations are put into an order at once.',
+        )]
+        #[Assert\All([
+            new Assert\Collection(
+                fields: [
+                    'chain' => new Assert\Sequentially([
+                        new Assert\NotNull(message: 'This is missing.'),
+                        new Assert\Type('string'),
+                        new Assert\Length(max: 1000),
+                    ]),
+                    'stance' => new Assert\Optional(new Assert\Choice(choices: ['orthodox', 'southpaw'])),
+                ],
+                extraFieldsMessage: 'A combination has a chain and a stance.',
+            ),
+        ])]
         public array $combinations,
         public string $numbering = 'parity',
-        #[Assert\Choice(callback: [BuiltInHouseRules::class, 'ids'], message: 'The rules are boxing, kickboxing or all-limbs.')]
+        #[Assert\Choice(
+            callback: [BuiltInHouseRules::class, 'ids'],
+            message: 'The rules are boxing, kickboxing or all-limbs.',
+        )]
         public string $rules = 'all-limbs',
     ) {
     }

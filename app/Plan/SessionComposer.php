@@ -18,8 +18,13 @@ use Periplus\Core\Session\Format\Progression;
 /** A session in one press: the wishes for a course, what it has had, and the library, given to the core. */
 final readonly class SessionComposer
 {
-    public function __construct(private PlanCheck $check, private Plans $plans, private Courses $courses, private Candidates $candidates, private GymHouseRules $rules)
-    {
+    public function __construct(
+        private PlanCheck $check,
+        private Plans $plans,
+        private Courses $courses,
+        private Candidates $candidates,
+        private GymHouseRules $rules,
+    ) {
     }
 
     /**

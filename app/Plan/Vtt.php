@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-/** The cues of a session as WebVTT (W3C, WebVTT: The Web Video Text Tracks Format): any player shows them beside a recording. */
+/**
+ * The cues of a session as WebVTT (W3C, WebVTT: The Web Video Text Tracks Format): any player shows them beside a
+ * recording.
+ */
 final class Vtt
 {
     /** Each cue of a track stands until the next one, and no longer than that, ms. */
@@ -13,7 +16,20 @@ final class Vtt
     /** @param array<string, mixed> $document docs/formats/session.md */
     public static function of(array $document): string
     {
-        /** @var array{name: string, lengthMs: int, tracks: list<array{name: string}>, cues: list<array{atMs: int, track: int|null, kind: string, text: string, words: array{orthodox: string, southpaw: string}}>} $document */
+        /**
+         * @var array{
+         *     name: string,
+         *     lengthMs: int,
+         *     tracks: list<array{name: string}>,
+         *     cues: list<array{
+         *         atMs: int,
+         *         track: int|null,
+         *         kind: string,
+         *         text: string,
+         *         words: array{orthodox: string, southpaw: string},
+         *     }>,
+         * } $document
+         */
         $lines = ['WEBVTT '.self::text($document['name']), ''];
         foreach ($document['cues'] as $at => $cue) {
             $until = $cue['atMs'] + self::LONGEST;
@@ -29,7 +45,11 @@ final class Vtt
             }
             $lines[] = $cue['kind'].'-'.$at;
             $lines[] = self::time($cue['atMs']).' --> '.self::time($until);
-            $lines[] = (null === $cue['track'] ? '' : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? 'Track').'>').self::lines($text);
+            $lines[] =
+                (null === $cue['track']
+                    ? ''
+                    : '<v '.self::text($document['tracks'][$cue['track']]['name'] ?? 'Track').'>')
+                .self::lines($text);
             $lines[] = '';
         }
 
@@ -49,7 +69,13 @@ final class Vtt
 
     private static function time(int $ms): string
     {
-        return \sprintf('%02d:%02d:%02d.%03d', intdiv($ms, 3_600_000), intdiv($ms, 60_000) % 60, intdiv($ms, 1000) % 60, $ms % 1000);
+        return \sprintf(
+            '%02d:%02d:%02d.%03d',
+            intdiv($ms, 3_600_000),
+            intdiv($ms, 60_000) % 60,
+            intdiv($ms, 1000) % 60,
+            $ms % 1000,
+        );
     }
 
     /** On one line, without what the format gives a meaning. */

@@ -16,7 +16,11 @@ final class FileResponse
 
         return new Response($content, 200, [
             'Content-Type' => $type,
-            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, strtr($name, ['/' => '-', '\\' => '-']), strtr($plain, ['%' => '-'])),
+            'Content-Disposition' => HeaderUtils::makeDisposition(
+                HeaderUtils::DISPOSITION_ATTACHMENT,
+                strtr($name, ['/' => '-', '\\' => '-']),
+                strtr($plain, ['%' => '-']),
+            ),
         ]);
     }
 }

@@ -29,8 +29,14 @@ final class LineSvg
      * @param string $words family of the names beside the lanes
      * @param bool $signs with the signs of reload and break, which not every font has
      */
-    public function __construct(private readonly array $drawing, float $room, private readonly Stance $stance, private readonly string $font = "'Barlow Condensed', 'Arial Narrow', sans-serif", private readonly string $words = "'IBM Plex Sans', sans-serif", private readonly bool $signs = true)
-    {
+    public function __construct(
+        private readonly array $drawing,
+        float $room,
+        private readonly Stance $stance,
+        private readonly string $font = "'Barlow Condensed', 'Arial Narrow', sans-serif",
+        private readonly string $words = "'IBM Plex Sans', sans-serif",
+        private readonly bool $signs = true,
+    ) {
         $fits = max(40.0, $room - $drawing['left'] - $drawing['right']) / max(1, $drawing['lengthMs']);
         $this->scale = min($drawing['most'], max($drawing['least'], $fits));
         $this->width = max($room, $drawing['left'] + $drawing['lengthMs'] * $this->scale + $drawing['right']);
@@ -56,14 +62,19 @@ final class LineSvg
             $this->feet($this->drawing['feet'][$this->stance->value]);
         }
         foreach ($this->drawing['joints'] as $joint) {
-            $this->path(\sprintf('M%s %sV%s', $this->x($joint['ms']), $joint['from'], $joint['to']), stroke: 'ink', width: 4);
+            $this->path(
+                \sprintf('M%s %sV%s', $this->x($joint['ms']), $joint['from'], $joint['to']),
+                stroke: 'ink',
+                width: 4,
+            );
         }
         foreach ($this->drawing['items'] as $item) {
             'strike' === $item['kind'] ? $this->strike($item) : $this->move($item);
         }
 
         return \sprintf(
-            '<svg xmlns="http://www.w3.org/2000/svg" width="%1$s" height="%2$s" viewBox="0 0 %1$s %2$s"><title>%3$s</title>%4$s</svg>',
+            '<svg xmlns="http://www.w3.org/2000/svg" width="%1$s" height="%2$s" viewBox="0 0 %1$s '
+                .'%2$s"><title>%3$s</title>%4$s</svg>',
             round($this->width, 1),
             $this->drawing['height'],
             self::escape($title),
@@ -75,9 +86,21 @@ final class LineSvg
     {
         $right = round($this->width - $this->drawing['edge'], 2);
         foreach ($this->drawing['lanes'] as $lane) {
-            $this->path(\sprintf('M%s %sH%s', $this->drawing['left'], $lane['y'], $right), stroke: 'line', dash: 'moves' === $lane['name'] ? '2 4' : '');
+            $this->path(
+                \sprintf('M%s %sH%s', $this->drawing['left'], $lane['y'], $right),
+                stroke: 'line',
+                dash: 'moves' === $lane['name'] ? '2 4' : '',
+            );
             if ($this->drawing['isNamed']) {
-                $this->text($lane['name'], $this->drawing['left'] - 12, $lane['y'] + 4, 12, 'ink-soft', 'end', $this->words);
+                $this->text(
+                    $lane['name'],
+                    $this->drawing['left'] - 12,
+                    $lane['y'] + 4,
+                    12,
+                    'ink-soft',
+                    'end',
+                    $this->words,
+                );
             }
         }
         foreach ($this->drawing['ticks'] as $tick) {
@@ -85,43 +108,121 @@ final class LineSvg
         }
     }
 
-    /** @param array{fromMs: int, toMs: int, top: float, bottom: float, verdict: string, sign: string, label: string} $gap */
+    /**
+     * @param array{
+     *     fromMs: int,
+     *     toMs: int,
+     *     top: float,
+     *     bottom: float,
+     *     verdict: string,
+     *     sign: string,
+     *     label: string,
+     * } $gap
+     */
     private function gap(array $gap): void
     {
         $breaks = 'breaks' === $gap['verdict'];
         $from = $this->x($gap['fromMs']);
         $to = max($from + 3, $this->x($gap['toMs']));
-        $this->svg .= \sprintf('<rect x="%s" y="%s" width="%s" height="%s" fill="%s" stroke="%s" stroke-width="%d" class="gap"/>', $from, $gap['top'], round($to - $from, 2), $gap['bottom'] - $gap['top'], Palette::colour($breaks ? 'breaks-light' : 'reload-light'), Palette::colour($breaks ? 'breaks' : 'reload-line'), $breaks ? 2 : 1);
+        $this->svg .= \sprintf(
+            '<rect x="%s" y="%s" width="%s" height="%s" fill="%s" stroke="%s" stroke-width="%d" class="gap"/>',
+            $from,
+            $gap['top'],
+            round($to - $from, 2),
+            $gap['bottom'] - $gap['top'],
+            Palette::colour($breaks ? 'breaks-light' : 'reload-light'),
+            Palette::colour($breaks ? 'breaks' : 'reload-line'),
+            $breaks ? 2 : 1,
+        );
         // On paper nobody can ask what the number is of.
-        $this->text($this->signs ? $gap['sign'].' '.$gap['label'] : $gap['label'].' ms', ($from + $to) / 2, $gap['top'] - 6, 16, $breaks ? 'breaks' : 'reload');
+        $this->text(
+            $this->signs ? $gap['sign'].' '.$gap['label'] : $gap['label'].' ms',
+            ($from + $to) / 2,
+            $gap['top'] - 6,
+            16,
+            $breaks ? 'breaks' : 'reload',
+        );
     }
 
     /** @param array<string, mixed> $ribbon */
     private function ribbon(array $ribbon): void
     {
-        /** @var array{front: int, back: int, middle: float, line: Pieces, dots: list<array{ms: int, y: float, role: string}>, hips: array{line: Pieces, endMs: float, endY: float, pastMs: int|null, pastText: string}|null} $ribbon */
+        /**
+         * @var array{
+         *     front: int,
+         *     back: int,
+         *     middle: float,
+         *     line: Pieces,
+         *     dots: list<array{ms: int, y: float, role: string}>,
+         *     hips: array{line: Pieces, endMs: float, endY: float, pastMs: int|null, pastText: string}|null,
+         * } $ribbon
+         */
         $left = $this->drawing['left'];
         $right = round($this->width - $this->drawing['edge'], 2);
-        $this->svg .= \sprintf('<rect x="%s" y="%s" width="%s" height="%s" fill="%s"/>', $left, $ribbon['front'], $right - $left, $ribbon['back'] - $ribbon['front'], Palette::colour('sand'));
+        $this->svg .= \sprintf(
+            '<rect x="%s" y="%s" width="%s" height="%s" fill="%s"/>',
+            $left,
+            $ribbon['front'],
+            $right - $left,
+            $ribbon['back'] - $ribbon['front'],
+            Palette::colour('sand'),
+        );
         $this->path(\sprintf('M%s %sH%s', $left, $ribbon['middle'], $right), stroke: 'card', width: 2);
         $line = $this->curve($ribbon['line']);
         if ('' !== $line) {
             $first = $ribbon['line'][0];
             $last = $ribbon['line'][\count($ribbon['line']) - 1];
-            $this->svg .= \sprintf('<path d="%sL%s %sL%s %sZ" fill="%s" fill-opacity="0.16"/>', $line, $this->x($last[\count($last) - 2]), $ribbon['middle'], $this->x($first[0]), $ribbon['middle'], Palette::colour('ink'));
+            $this->svg .= \sprintf(
+                '<path d="%sL%s %sL%s %sZ" fill="%s" fill-opacity="0.16"/>',
+                $line,
+                $this->x($last[\count($last) - 2]),
+                $ribbon['middle'],
+                $this->x($first[0]),
+                $ribbon['middle'],
+                Palette::colour('ink'),
+            );
         }
         $this->path($line, stroke: 'ink', width: 2.6, class: 'ribbon-line');
         foreach ($ribbon['dots'] as $dot) {
-            $this->svg .= \sprintf('<circle cx="%s" cy="%s" r="3.2" fill="%s" stroke="%s"/>', $this->x($dot['ms']), $dot['y'], Palette::colour($dot['role']), Palette::colour('card'));
+            $this->svg .= \sprintf(
+                '<circle cx="%s" cy="%s" r="3.2" fill="%s" stroke="%s"/>',
+                $this->x($dot['ms']),
+                $dot['y'],
+                Palette::colour($dot['role']),
+                Palette::colour('card'),
+            );
         }
         if (null !== $ribbon['hips']) {
             $this->path($this->curve($ribbon['hips']['line']), stroke: 'sun', width: 2, dash: '6 4');
             if (null !== $ribbon['hips']['pastMs']) {
-                $this->path(\sprintf('M%s %sV%s', $this->x($ribbon['hips']['pastMs']), $ribbon['front'] - 2, $ribbon['back'] + 2), stroke: 'breaks', width: 2.4);
-                $this->text(($this->signs ? '✕ ' : '').$ribbon['hips']['pastText'], $this->x($ribbon['hips']['pastMs']) + 5, $ribbon['front'] + 13, 13, 'breaks', 'start');
+                $this->path(
+                    \sprintf(
+                        'M%s %sV%s',
+                        $this->x($ribbon['hips']['pastMs']),
+                        $ribbon['front'] - 2,
+                        $ribbon['back'] + 2,
+                    ),
+                    stroke: 'breaks',
+                    width: 2.4,
+                );
+                $this->text(
+                    ($this->signs ? '✕ ' : '').$ribbon['hips']['pastText'],
+                    $this->x($ribbon['hips']['pastMs']) + 5,
+                    $ribbon['front'] + 13,
+                    13,
+                    'breaks',
+                    'start',
+                );
             }
             if ($this->drawing['isNamed']) {
-                $this->text('hips', $this->x($ribbon['hips']['endMs']) + 6, $ribbon['hips']['endY'] + 4, 13, 'reload', 'start');
+                $this->text(
+                    'hips',
+                    $this->x($ribbon['hips']['endMs']) + 6,
+                    $ribbon['hips']['endY'] + 4,
+                    13,
+                    'reload',
+                    'start',
+                );
             }
         }
         if ($this->drawing['isNamed']) {
@@ -133,14 +234,36 @@ final class LineSvg
     /** @param array<string, mixed> $feet */
     private function feet(array $feet): void
     {
-        /** @var array{y: int, sole: string, pairs: list<array{ms: int, clear: int, dx: float, dy: float, turn: float, isBefore: bool, soles: list<array{x: float, y: float, angle: float, isLeft: bool, role: string}>}>} $feet */
+        /**
+         * @var array{
+         *     y: int,
+         *     sole: string,
+         *     pairs: list<array{
+         *         ms: int,
+         *         clear: int,
+         *         dx: float,
+         *         dy: float,
+         *         turn: float,
+         *         isBefore: bool,
+         *         soles: list<array{x: float, y: float, angle: float, isLeft: bool, role: string}>,
+         *     }>,
+         * } $feet
+         */
         $this->text('feet', $this->drawing['left'] - 12, $feet['y'] + 4, 12, 'ink-soft', 'end', $this->words);
         foreach ($feet['pairs'] as $pair) {
             $x = max($this->x($pair['ms']), $this->drawing['left'] + $pair['clear']) + $pair['dx'];
             foreach ($pair['soles'] as $sole) {
                 $this->svg .= \sprintf(
-                    '<path d="%s" transform="translate(%s %s) rotate(%s) translate(%s %s) rotate(%s) scale(1 %d)" fill="%s" stroke="%s" stroke-width="%s"%s/>',
-                    $feet['sole'], $x, $feet['y'] + $pair['dy'], $pair['turn'], $sole['x'], $sole['y'], $sole['angle'], $sole['isLeft'] ? 1 : -1,
+                    '<path d="%s" transform="translate(%s %s) rotate(%s) translate(%s %s) rotate(%s) scale(1 %d)" '
+                        .'fill="%s" stroke="%s" stroke-width="%s"%s/>',
+                    $feet['sole'],
+                    $x,
+                    $feet['y'] + $pair['dy'],
+                    $pair['turn'],
+                    $sole['x'],
+                    $sole['y'],
+                    $sole['angle'],
+                    $sole['isLeft'] ? 1 : -1,
                     $pair['isBefore'] ? 'none' : Palette::colour('lead' === $sole['role'] ? 'lead-light' : 'rear'),
                     Palette::colour($pair['isBefore'] ? 'ink-soft' : $sole['role']),
                     $pair['isBefore'] ? 1 : 1.6,
@@ -153,10 +276,27 @@ final class LineSvg
     /** @param array<string, mixed> $item */
     private function strike(array $item): void
     {
-        /** @var array{ms: int, startMs: int, shift: int, y: float, role: string, effort: string, isFeint: bool, shape: string, label: list<array{text: string, x: float, y: float, size: float}>} $item */
+        /**
+         * @var array{
+         *     ms: int,
+         *     startMs: int,
+         *     shift: int,
+         *     y: float,
+         *     role: string,
+         *     effort: string,
+         *     isFeint: bool,
+         *     shape: string,
+         *     label: list<array{text: string, x: float, y: float, size: float}>,
+         * } $item
+         */
         $x = $this->x($item['ms']) + $item['shift'];
         if ('row' !== $this->drawing['size']) {
-            $this->path(\sprintf('M%s %sH%s', $this->x($item['startMs']), $item['y'], $x), stroke: $item['role'], width: 5, opacity: 0.28);
+            $this->path(
+                \sprintf('M%s %sH%s', $this->x($item['startMs']), $item['y'], $x),
+                stroke: $item['role'],
+                width: 5,
+                opacity: 0.28,
+            );
         }
         $lead = 'lead' === $item['role'];
         $hard = 'hard' === $item['effort'];
@@ -169,7 +309,13 @@ final class LineSvg
             $item['isFeint'] ? ' stroke-dasharray="4 3"' : '',
         );
         foreach ($item['label'] as $line) {
-            $this->text($line['text'], $line['x'], $line['y'], $line['size'], $lead || $item['isFeint'] ? $item['role'] : 'white');
+            $this->text(
+                $line['text'],
+                $line['x'],
+                $line['y'],
+                $line['size'],
+                $lead || $item['isFeint'] ? $item['role'] : 'white',
+            );
         }
         $this->svg .= '</g>';
     }
@@ -180,9 +326,23 @@ final class LineSvg
         /** @var array{ms: int, y: float, glyph: string, glyphSize: int, name: string|null} $item */
         $x = $this->x($item['ms']);
         if ('row' !== $this->drawing['size']) {
-            $this->svg .= \sprintf('<rect x="%s" y="%s" width="34" height="28" rx="6" fill="%s" stroke="%s" stroke-width="1.4"/>', $x - 17, $item['y'] - 14, Palette::colour('card'), Palette::colour('line-strong'));
+            $this->svg .= \sprintf(
+                '<rect x="%s" y="%s" width="34" height="28" rx="6" fill="%s" stroke="%s" stroke-width="1.4"/>',
+                $x - 17,
+                $item['y'] - 14,
+                Palette::colour('card'),
+                Palette::colour('line-strong'),
+            );
         }
-        $this->svg .= \sprintf('<g transform="translate(%s %s) scale(%s)" class="glyph"><path d="%s" fill="none" stroke="%s" stroke-width="2" stroke-linecap="round" stroke-linejoin="round"/></g>', $x - $item['glyphSize'] / 2, $item['y'] - $item['glyphSize'] / 2, $item['glyphSize'] / 20, $item['glyph'], Palette::colour('ink'));
+        $this->svg .= \sprintf(
+            '<g transform="translate(%s %s) scale(%s)" class="glyph"><path d="%s" fill="none" stroke="%s" '
+                .'stroke-width="2" stroke-linecap="round" stroke-linejoin="round"/></g>',
+            $x - $item['glyphSize'] / 2,
+            $item['y'] - $item['glyphSize'] / 2,
+            $item['glyphSize'] / 20,
+            $item['glyph'],
+            Palette::colour('ink'),
+        );
         if (null !== $item['name']) {
             $this->text($item['name'], $x, $item['y'] + 27, 13, 'ink');
         }
@@ -208,16 +368,47 @@ final class LineSvg
         return round($this->drawing['left'] + $ms * $this->scale, 2);
     }
 
-    private function path(string $d, string $stroke, float $width = 1, string $dash = '', float $opacity = 1.0, string $class = ''): void
-    {
+    private function path(
+        string $d,
+        string $stroke,
+        float $width = 1,
+        string $dash = '',
+        float $opacity = 1.0,
+        string $class = '',
+    ): void {
         if ('' !== $d) {
-            $this->svg .= \sprintf('<path d="%s" fill="none" stroke="%s" stroke-width="%s"%s%s%s/>', $d, Palette::colour($stroke), $width, '' === $dash ? '' : ' stroke-dasharray="'.$dash.'"', 1.0 === $opacity ? '' : ' stroke-opacity="'.$opacity.'"', '' === $class ? '' : ' class="'.$class.'"');
+            $this->svg .= \sprintf(
+                '<path d="%s" fill="none" stroke="%s" stroke-width="%s"%s%s%s/>',
+                $d,
+                Palette::colour($stroke),
+                $width,
+                '' === $dash ? '' : ' stroke-dasharray="'.$dash.'"',
+                1.0 === $opacity ? '' : ' stroke-opacity="'.$opacity.'"',
+                '' === $class ? '' : ' class="'.$class.'"',
+            );
         }
     }
 
-    private function text(string $text, float $x, float $y, float $size, string $fill, string $anchor = 'middle', ?string $font = null): void
-    {
-        $this->svg .= \sprintf('<text x="%s" y="%s" font-family="%s" font-size="%s" font-weight="%d" fill="%s" text-anchor="%s">%s</text>', round($x, 2), round($y, 2), self::escape($font ?? $this->font), $size, null === $font ? 600 : 400, Palette::colour($fill), $anchor, self::escape($text));
+    private function text(
+        string $text,
+        float $x,
+        float $y,
+        float $size,
+        string $fill,
+        string $anchor = 'middle',
+        ?string $font = null,
+    ): void {
+        $this->svg .= \sprintf(
+            '<text x="%s" y="%s" font-family="%s" font-size="%s" font-weight="%d" fill="%s" text-anchor="%s">%s</text>',
+            round($x, 2),
+            round($y, 2),
+            self::escape($font ?? $this->font),
+            $size,
+            null === $font ? 600 : 400,
+            Palette::colour($fill),
+            $anchor,
+            self::escape($text),
+        );
     }
 
     private static function escape(string $text): string

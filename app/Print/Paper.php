@@ -18,7 +18,8 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Printed combinations: a card with one combination in both stances, and a sheet of many for the wall. A4, mm; the fonts
+ * Printed combinations: a card with one combination in both stances, and a sheet of many for the wall. A4, mm; the
+ * fonts
  * are embedded.
  *
  * @phpstan-import-type Drawing from LineDrawing
@@ -37,7 +38,10 @@ final readonly class Paper
     private const RULED = 9.0;
     /** From the legend to the end of the page, mm. */
     private const FOOT = 30.0;
-    private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. Feet from above, dashed where they were.';
+    private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; '
+        .'hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, '
+        .'hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. '
+        .'Feet from above, dashed where they were.';
 
     public function __construct(private CheckSerializer $serializer, private LineRenderer $lines)
     {
@@ -71,14 +75,34 @@ final readonly class Paper
     {
         $content = $row->content;
         $drawn = $this->lines->of($content, $numbering, LineSize::Full);
-        $document = $this->serializer->of(new ChainText($content->notation, $content->stance), new CheckOptions(BuiltInHouseRules::named($content->rules)));
-        /** @var array<string, array{words: list<string>, contacts: list<list<string>>, guard: array{message: string}}> $stances */
+        $document = $this->serializer->of(
+            new ChainText($content->notation, $content->stance),
+            new CheckOptions(BuiltInHouseRules::named($content->rules)),
+        );
+        /**
+         * @var array<string, array{
+         *     words: list<string>,
+         *     contacts: list<list<string>>,
+         *     guard: array{message: string},
+         * }> $stances
+         */
         $stances = $document['stances'];
         /** @var array{changes: list<array{message: string}>} $mirror */
         $mirror = $document['mirror'];
 
         $this->write($pdf, Sheet::NUMBERS, 30, $content->name, 190);
-        $this->write($pdf, Sheet::WORDS, 10, ucfirst(strtr($content->rules, '-', ' ')).' rules · level '.$content->level.([] === $content->themes ? '' : ' · '.implode(', ', $content->themes)).' · by '.$row->author['name'], 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            10,
+            ucfirst(strtr($content->rules, '-', ' '))
+                .' rules · level '
+                .$content->level
+                .([] === $content->themes ? '' : ' · '.implode(', ', $content->themes))
+                .' · by '
+                .$row->author['name'],
+            90,
+        );
         $pdf->Ln(3);
         $this->write($pdf, Sheet::NUMBERS, 40, self::apart($drawn['text']), 255);
         if ('parity' !== $numbering->id) {
@@ -89,15 +113,29 @@ final readonly class Paper
         $pdf->Ln(5);
         foreach ([$content->stance, $content->stance->other()] as $stance) {
             $inStance = $stances[$stance->value];
-            $this->write($pdf, Sheet::NUMBERS, 18, ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'), 255);
-            $words = array_map(static fn (string $word, array $contacts): string => $word.([] === $contacts ? '' : ' ('.implode(', ', $contacts).')'), $inStance['words'], $inStance['contacts']);
+            $this->write(
+                $pdf,
+                Sheet::NUMBERS,
+                18,
+                ucfirst($stance->value).($stance === $content->stance ? '' : ', mirrored'),
+                255,
+            );
+            $words = array_map(
+                static fn (string $word, array $contacts): string => $word
+                    .([] === $contacts ? '' : ' ('.implode(', ', $contacts).')'),
+                $inStance['words'],
+                $inStance['contacts'],
+            );
             $this->write($pdf, Sheet::WORDS, 14, implode(',  ', $words), 255);
             $this->write($pdf, Sheet::WORDS, 9.5, $inStance['guard']['message'], 90);
             $pdf->Ln(2.5);
         }
         // How the two face each other stands above.
         $guards = array_column(array_column($stances, 'guard'), 'message');
-        $changes = array_filter($mirror['changes'], static fn (array $change): bool => !\in_array($change['message'], $guards, true));
+        $changes = array_filter(
+            $mirror['changes'],
+            static fn (array $change): bool => !\in_array($change['message'], $guards, true),
+        );
         if ([] !== $changes) {
             $this->write($pdf, Sheet::NUMBERS, 14, 'What mirroring changes', 255);
             foreach ($changes as $change) {
@@ -117,7 +155,14 @@ final readonly class Paper
         $pdf->setAutoPageBreak(false);
         $pdf->setY(-self::FOOT);
         $this->write($pdf, Sheet::WORDS, 8, self::LEGEND, 90);
-        $this->write($pdf, Sheet::WORDS, 7.5, 'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            7.5,
+            'Sides against an orthodox opponent. Head contact, youth and spinning strikes: the sport body’s rules, '
+                .'the licensed coach and the physician decide.',
+            90,
+        );
         $pdf->setAutoPageBreak(true, self::MARGIN);
     }
 
@@ -148,7 +193,14 @@ final readonly class Paper
             }
             $x = self::MARGIN + $column * ($width + self::MARGIN);
             $pdf->setXY($x, $y);
-            $this->write($pdf, Sheet::NUMBERS, 13, $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''), 90, $width);
+            $this->write(
+                $pdf,
+                Sheet::NUMBERS,
+                13,
+                $row->content->name.(Stance::Southpaw === $row->content->stance ? ' (southpaw)' : ''),
+                90,
+                $width,
+            );
             $pdf->setX($x);
             $this->write($pdf, Sheet::NUMBERS, 22, self::apart($drawn['text']), 255, $width);
             $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, self::ON_SHEET);
@@ -179,9 +231,23 @@ final readonly class Paper
      * @param Drawing $drawing
      * @param float $most height in mm
      */
-    private function line(Sheet $pdf, array $drawing, CombinationContent $content, float $x, float $y, float $width, float $most): void
-    {
-        $svg = new LineSvg($drawing, $width * $drawing['height'] / $most, $content->stance, Sheet::NUMBERS, Sheet::WORDS, false);
+    private function line(
+        Sheet $pdf,
+        array $drawing,
+        CombinationContent $content,
+        float $x,
+        float $y,
+        float $width,
+        float $most,
+    ): void {
+        $svg = new LineSvg(
+            $drawing,
+            ($width * $drawing['height']) / $most,
+            $content->stance,
+            Sheet::NUMBERS,
+            Sheet::WORDS,
+            false,
+        );
         $scale = min($width / $svg->width, $most / $svg->height());
         $pdf->ImageSVG('@'.$svg->write($content->name), $x, $y, $svg->width * $scale, $svg->height() * $scale);
         $pdf->setY($y + $svg->height() * $scale);

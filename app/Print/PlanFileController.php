@@ -64,7 +64,9 @@ final readonly class PlanFileController
         );
     }
 
-    /** The content alone, as docs/formats/session.md describes it: the console reads it, and it can be brought in again. */
+    /**
+     * The content alone, as docs/formats/session.md describes it: the console reads it, and it can be brought in again.
+     */
     #[Route('/api/plans/{id<\d{1,9}>}/plan.json', methods: 'GET')]
     public function content(int $id): Response
     {
@@ -73,7 +75,11 @@ final readonly class PlanFileController
         return FileResponse::of(
             json_encode(
                 (object) [...$plan->content(), 'name' => $plan->name()],
-                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
+                \JSON_THROW_ON_ERROR
+                    | \JSON_PRETTY_PRINT
+                    | \JSON_UNESCAPED_UNICODE
+                    | \JSON_UNESCAPED_SLASHES
+                    | \JSON_PRESERVE_ZERO_FRACTION,
             ),
             'application/json',
             $plan->name().'.json',
@@ -90,6 +96,13 @@ final readonly class PlanFileController
             static fn (?string $name): bool => null !== $name,
         );
 
-        return FileResponse::of($calendar->of($plans, $this->gym->name().(null === $course || [] === $courses ? '' : ', '.reset($courses))), 'text/calendar', 'sessions.ics');
+        return FileResponse::of(
+            $calendar->of(
+                $plans,
+                $this->gym->name().(null === $course || [] === $courses ? '' : ', '.reset($courses)),
+            ),
+            'text/calendar',
+            'sessions.ics',
+        );
     }
 }

@@ -28,8 +28,11 @@ final readonly class PrintController
     /** Drawing units that a picture is wide at least. */
     private const WIDTH = 760.0;
 
-    public function __construct(private CombinationTable $table, private LineRenderer $lines, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private CombinationTable $table,
+        private LineRenderer $lines,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/line.svg', methods: 'GET')]
@@ -38,7 +41,13 @@ final readonly class PrintController
         $row = $this->get($id);
         $drawn = $this->lines->of($row->content, $this->numberings->of($user), LineSize::Full);
 
-        return FileResponse::of((new LineSvg($drawn['line'], self::WIDTH, $row->content->stance))->write($row->content->name.': '.$drawn['text']), 'image/svg+xml', $row->content->name.'.svg');
+        return FileResponse::of(
+            (new LineSvg($drawn['line'], self::WIDTH, $row->content->stance))->write(
+                $row->content->name.': '.$drawn['text'],
+            ),
+            'image/svg+xml',
+            $row->content->name.'.svg',
+        );
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/card.pdf', methods: 'GET')]
@@ -47,24 +56,41 @@ final readonly class PrintController
     {
         $row = $this->get($id);
 
-        return FileResponse::of($paper->card($row, $this->numberings->of($user)), 'application/pdf', $row->content->name.'.pdf');
+        return FileResponse::of(
+            $paper->card($row, $this->numberings->of($user)),
+            'application/pdf',
+            $row->content->name.'.pdf',
+        );
     }
 
     /** The cards of what a search finds, in its order. */
     #[Route('/api/cards.pdf', methods: 'GET')]
     #[HeavyWork]
-    public function cards(CompleteSearch $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest()): Response
-    {
+    public function cards(
+        CompleteSearch $searches,
+        Paper $paper,
+        #[CurrentUser] User $user,
+        #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
+    ): Response {
         $numbering = $this->numberings->of($user);
 
-        return FileResponse::of($paper->cards($this->found($searches, $list, $numbering), $numbering), 'application/pdf', 'cards.pdf');
+        return FileResponse::of(
+            $paper->cards($this->found($searches, $list, $numbering), $numbering),
+            'application/pdf',
+            'cards.pdf',
+        );
     }
 
     /** What a search finds, in its order. */
     #[Route('/api/wall-sheet.pdf', methods: 'GET')]
     #[HeavyWork]
-    public function wallSheet(CompleteSearch $searches, Paper $paper, #[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(), #[MapQueryParameter] string $title = ''): Response
-    {
+    public function wallSheet(
+        CompleteSearch $searches,
+        Paper $paper,
+        #[CurrentUser] User $user,
+        #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
+        #[MapQueryParameter] string $title = '',
+    ): Response {
         $numbering = $this->numberings->of($user);
 
         return FileResponse::of($paper->wallSheet($this->found($searches, $list, $numbering), match (true) {
@@ -95,6 +121,7 @@ final readonly class PrintController
 
     private function get(int $id): CombinationSummary
     {
-        return $this->table->summaries([$id])[0] ?? throw new NotFound('There is no such combination. It may have been typed wrongly.');
+        return $this->table->summaries([$id])[0]
+            ?? throw new NotFound('There is no such combination. It may have been typed wrongly.');
     }
 }

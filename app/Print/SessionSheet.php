@@ -20,7 +20,10 @@ use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
-/** A planned session on one page of A4: for the coach's hand, with times, drills, notes and load; and for the door, large. */
+/**
+ * A planned session on one page of A4: for the coach's hand, with times, drills, notes and load; and for the door,
+ * large.
+ */
 final readonly class SessionSheet
 {
     private const MARGIN = 14.0;
@@ -64,10 +67,23 @@ final readonly class SessionSheet
                 $this->write($pdf, Sheet::WORDS, 9, 'and more', 90);
                 break;
             }
-            $this->write($pdf, $isTitle ? Sheet::WORDS : Sheet::NUMBERS, $isTitle ? 0.6 * $points : $points, $text, $isTitle ? 90 : 255);
+            $this->write(
+                $pdf,
+                $isTitle ? Sheet::WORDS : Sheet::NUMBERS,
+                $isTitle ? 0.6 * $points : $points,
+                $text,
+                $isTitle ? 90 : 255,
+            );
         }
         $pdf->setY(-22);
-        $this->write($pdf, Sheet::WORDS, 8, 'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide. Tell the coach when something hurts.', 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            8,
+            'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the '
+                .'physician decide. Tell the coach when something hurts.',
+            90,
+        );
 
         return $pdf->Output('', 'S');
     }
@@ -81,7 +97,13 @@ final readonly class SessionSheet
             $pdf,
             Sheet::WORDS,
             10,
-            $this->when($plan, $session).' · '.ucfirst(strtr($session->rules->id, '-', ' ')).' rules · on '.$session->medium->value.' · numbers: '.$session->numbering->name,
+            $this->when($plan, $session)
+                .' · '
+                .ucfirst(strtr($session->rules->id, '-', ' '))
+                .' rules · on '
+                .$session->medium->value
+                .' · numbers: '
+                .$session->numbering->name,
             90,
         );
         $pdf->Ln(2);
@@ -90,27 +112,67 @@ final readonly class SessionSheet
         }
         $pdf->Ln(2);
         $this->write($pdf, Sheet::WORDS, $points, $this->load($programme), 90);
-        $reminders = \array_slice(array_unique(array_merge(...array_map(static fn (Cue $cue): array => $cue->reminders, $programme->cues))), 0, self::REMINDERS);
+        $reminders = \array_slice(
+            array_unique(array_merge(...array_map(static fn (Cue $cue): array => $cue->reminders, $programme->cues))),
+            0,
+            self::REMINDERS,
+        );
         if ([] !== $reminders) {
             $this->write($pdf, Sheet::WORDS, $points, 'Say: '.implode(' · ', $reminders), 255);
         }
-        $this->write($pdf, Sheet::WORDS, min(7.5, $points), 'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the physician decide.', 90);
+        $this->write(
+            $pdf,
+            Sheet::WORDS,
+            min(7.5, $points),
+            'Head contact, youth and spinning strikes: the sport body’s rules, the licensed coach and the '
+                .'physician decide.',
+            90,
+        );
 
         return $pdf;
     }
 
     /** @param array<int, int> $starts of its rounds, ms */
-    private function block(Sheet $pdf, Block $block, array $starts, SessionPlan $session, Advice $advice, float $points): void
-    {
+    private function block(
+        Sheet $pdf,
+        Block $block,
+        array $starts,
+        SessionPlan $session,
+        Advice $advice,
+        float $points,
+    ): void {
         $this->write($pdf, Sheet::NUMBERS, 1.5 * $points, self::clock($starts[0] ?? 0).'   '.$block->name);
         foreach ($block->rounds as $number => $round) {
-            $head = (\count($block->rounds) > 1 ? self::clock($starts[$number] ?? 0).'  ' : '').($round->times > 1 ? $round->times.' × ' : '').self::clock(1000 * $round->seconds).($round->rest > 0 ? ', rest '.$round->rest.' s' : '').('other' === $round->stance->value ? ', other stance' : '').($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
-            $isExercises = [] === array_filter($round->everybody->sets, static fn (Set $set): bool => 'exercise' !== $set->drill->definition()->id);
+            $head =
+                (\count($block->rounds) > 1 ? self::clock($starts[$number] ?? 0).'  ' : '')
+                .($round->times > 1 ? $round->times.' × ' : '')
+                .self::clock(1000 * $round->seconds)
+                .($round->rest > 0 ? ', rest '.$round->rest.' s' : '')
+                .('other' === $round->stance->value ? ', other stance' : '')
+                .($round->medium !== $session->medium ? ', on '.$round->medium->value : '');
+            $isExercises =
+                []
+                === array_filter(
+                    $round->everybody->sets,
+                    static fn (Set $set): bool => 'exercise' !== $set->drill->definition()->id,
+                );
             if ($isExercises && [] === $round->lanes) {
-                $this->row($pdf, $head, implode(', ', array_map(static fn (Set $set): string => self::exercise($set, $advice).' '.$set->seconds.' s', $round->everybody->sets)), $points);
+                $this->row(
+                    $pdf,
+                    $head,
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn (Set $set): string => self::exercise($set, $advice).' '.$set->seconds.' s',
+                            $round->everybody->sets,
+                        ),
+                    ),
+                    $points,
+                );
                 continue;
             }
-            foreach ([] === $round->lanes ? ['' => $round->everybody] : self::named($round, $session) as $name => $lane) {
+            $shown = [] === $round->lanes ? ['' => $round->everybody] : self::named($round, $session);
+            foreach ($shown as $name => $lane) {
                 foreach ($lane->sets as $at => $set) {
                     $this->row($pdf, 0 === $at ? trim($head.'  '.$name) : '', self::line($set), $points);
                 }
@@ -153,9 +215,18 @@ final readonly class SessionSheet
 
     private static function line(Set $set): string
     {
-        $chains = implode('  |  ', array_map(static fn (PlannedCombination $one): string => strtr($one->text, [' ' => '  ']).(null === $one->name ? '' : ' ('.$one->name.')'), $set->combinations));
+        $chains = implode(
+            '  |  ',
+            array_map(
+                static fn (PlannedCombination $one): string => strtr($one->text, [' ' => '  '])
+                    .(null === $one->name ? '' : ' ('.$one->name.')'),
+                $set->combinations,
+            ),
+        );
 
-        return $set->drill->definition()->title.('' === $chains ? '' : ':  '.$chains).('' === $set->note ? '' : '  — '.$set->note);
+        return $set->drill->definition()->title
+            .('' === $chains ? '' : ':  '.$chains)
+            .('' === $set->note ? '' : '  — '.$set->note);
     }
 
     /** As the gym calls it; an exercise that it no longer has keeps its id alone. */
@@ -173,7 +244,17 @@ final readonly class SessionSheet
             $name = null === $track ? '' : $programme->plan->tracks[$track]->name.', ';
             foreach (Stance::cases() as $stance) {
                 $load = LoadCounter::of($programme, $track, $stance);
-                $parts[] = \sprintf('%s%s: %d strikes, %d left, %d right; head %d, body %d, leg %d', $name, $stance->value, round($load->strikes), round($load->bySide['left']), round($load->bySide['right']), round($load->byTarget['head']), round($load->byTarget['body']), round($load->byTarget['leg']));
+                $parts[] = \sprintf(
+                    '%s%s: %d strikes, %d left, %d right; head %d, body %d, leg %d',
+                    $name,
+                    $stance->value,
+                    round($load->strikes),
+                    round($load->bySide['left']),
+                    round($load->bySide['right']),
+                    round($load->byTarget['head']),
+                    round($load->byTarget['body']),
+                    round($load->byTarget['leg']),
+                );
             }
         }
 
@@ -195,7 +276,21 @@ final readonly class SessionSheet
                     }
                 }
             }
-            $seconds = PlanReader::seconds(new SessionPlan('', null, $session->rules, $session->group, $session->medium, $session->level, $session->tempo, $session->seed, $session->numbering, $session->tracks, [$block]));
+            $seconds = PlanReader::seconds(
+                new SessionPlan(
+                    '',
+                    null,
+                    $session->rules,
+                    $session->group,
+                    $session->medium,
+                    $session->level,
+                    $session->tempo,
+                    $session->seed,
+                    $session->numbering,
+                    $session->tracks,
+                    [$block],
+                ),
+            );
             $lines[] = [true, $block->name.', '.PlanReader::time($seconds)];
             foreach ($seen as $text) {
                 $lines[] = [false, $text];
@@ -211,7 +306,10 @@ final readonly class SessionSheet
         $starts = [];
         foreach ($programme->segments as $segment) {
             if ($segment->place->block === $block && null !== $segment->place->round) {
-                $starts[$segment->place->round] = min($segment->fromMs, $starts[$segment->place->round] ?? $segment->fromMs);
+                $starts[$segment->place->round] = min(
+                    $segment->fromMs,
+                    $starts[$segment->place->round] ?? $segment->fromMs,
+                );
             }
         }
 
@@ -222,7 +320,9 @@ final readonly class SessionSheet
     {
         $day = $plan->startsAt()?->setTimezone($this->gym->timeZone())->format('l j F Y, H:i, ') ?? '';
 
-        return $day.PlanReader::time(PlanReader::seconds($session)).(null === $plan->course() ? '' : ' · '.$plan->course()->name());
+        return $day
+            .PlanReader::time(PlanReader::seconds($session))
+            .(null === $plan->course() ? '' : ' · '.$plan->course()->name());
     }
 
     private static function clock(int $ms): string

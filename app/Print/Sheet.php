@@ -6,7 +6,8 @@ namespace Periplus\App\Print;
 
 use Periplus\App\Http\PlainText;
 
-// Said before the class that this one extends is loaded: otherwise TCPDF begins every document with a font that no file carries.
+// Said before the class that this one extends is loaded: otherwise TCPDF begins every document with a font that no file
+// carries.
 \defined('K_TCPDF_EXTERNAL_CONFIG') || \define('K_TCPDF_EXTERNAL_CONFIG', true);
 \defined('PDF_FONT_NAME_MAIN') || \define('PDF_FONT_NAME_MAIN', 'plexsans');
 \defined('K_PATH_FONTS') || \define('K_PATH_FONTS', __DIR__.'/fonts/');
@@ -52,7 +53,14 @@ final class Sheet extends \TCPDF
     public function useFont(string $font, float $points, string $text): void
     {
         // The two fonts hold Latin letters and the signs of the notation.
-        if (1 === preg_match('/^[\x20-\x7E\x{A0}-\x{FF}\x{131}\x{152}\x{153}\x{2013}\x{2014}\x{2018}-\x{201E}\x{2022}\x{2026}\n]*$/u', $text)) {
+        if (
+            1
+            === preg_match(
+                '/^[\x20-\x7E\x{A0}-\x{FF}\x{131}\x{152}\x{153}'
+                .'\x{2013}\x{2014}\x{2018}-\x{201E}\x{2022}\x{2026}\n]*$/u',
+                $text,
+            )
+        ) {
             $this->setFont($font, '', $points);
 
             return;

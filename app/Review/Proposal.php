@@ -105,7 +105,9 @@ class Proposal implements Versioned
         if ($this->state->isDecided()) {
             throw new Conflict(
                 'decided-already',
-                ProposalState::Approved === $this->state ? 'This proposal was approved already.' : 'This proposal was withdrawn.',
+                ProposalState::Approved === $this->state
+                    ? 'This proposal was approved already.'
+                    : 'This proposal was withdrawn.',
             );
         }
     }

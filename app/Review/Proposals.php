@@ -34,7 +34,10 @@ final class Proposals extends ServiceEntityRepository
     /**
      * @param non-empty-list<ProposalState> $states
      *
-     * @return array{list<Proposal>, int} a page of them, and how many there are: the one that waits longest first; of what is decided, the newest first
+     * @return array{
+     *     list<Proposal>,
+     *     int,
+     * } a page of them, and how many there are: the one that waits longest first; of what is decided, the newest first
      */
     public function in(array $states, ?int $author = null, ?int $combination = null, int $page = 1): array
     {
@@ -62,11 +65,24 @@ final class Proposals extends ServiceEntityRepository
         return $this->count(['author' => $author, 'state' => [ProposalState::Open, ProposalState::Returned]]);
     }
 
-    /** @return array{open: int, returned: int, approved: int, rejected: int} how many wait for the head coach and how many for that author; and how many of that author's were approved, and rejected by somebody else */
+    /**
+     * @return array{
+     *     open: int,
+     *     returned: int,
+     *     approved: int,
+     *     rejected: int,
+     * } how many wait for the head coach and how many for that author; and how many of that author's were approved, and
+     * rejected by somebody else
+     */
     public function waiting(int $author): array
     {
         $rejected = $this->getEntityManager()
-            ->createQuery('SELECT COUNT(DISTINCT p.id) FROM '.ProposalStep::class.' s JOIN s.proposal p WHERE p.author = :author AND p.state = :withdrawn AND s.kind = :step AND s.user <> p.author')
+            ->createQuery(
+                'SELECT COUNT(DISTINCT p.id) FROM '
+                    .ProposalStep::class
+                    .' s JOIN s.proposal p WHERE p.author = :author AND p.state = :withdrawn AND s.kind = :step AND '
+                    .'s.user <> p.author',
+            )
             ->setParameter('author', $author)
             ->setParameter('withdrawn', ProposalState::Withdrawn)
             ->setParameter('step', ProposalStepKind::Withdrawn)
@@ -80,7 +96,13 @@ final class Proposals extends ServiceEntityRepository
         ];
     }
 
-    /** @return list<array{id: int, name: string, author: string}> other proposals that wait with the same chain, the oldest first */
+    /**
+     * @return list<array{
+     *     id: int,
+     *     name: string,
+     *     author: string,
+     * }> other proposals that wait with the same chain, the oldest first
+     */
     public function sameChain(Proposal $proposal): array
     {
         if (ProposalKind::Retirement === $proposal->kind() || $proposal->state()->isDecided()) {
@@ -106,8 +128,13 @@ final class Proposals extends ServiceEntityRepository
     {
         /** @var list<ProposalStep> $steps */
         $steps = $this->getEntityManager()
-            ->createQuery('SELECT s, u FROM '.ProposalStep::class.' s JOIN s.user u WHERE s.proposal = :proposal ORDER BY s.id')
-            ->setParameter('proposal', $proposal)->getResult();
+            ->createQuery(
+                'SELECT s, u FROM '
+                    .ProposalStep::class
+                    .' s JOIN s.user u WHERE s.proposal = :proposal ORDER BY s.id',
+            )
+            ->setParameter('proposal', $proposal)
+            ->getResult();
 
         return $steps;
     }
@@ -123,11 +150,15 @@ final class Proposals extends ServiceEntityRepository
     {
         /** @var list<ProposalStep> $steps */
         $steps = $this->getEntityManager()
-            ->createQuery(\sprintf(
-                'SELECT s, u FROM %1$s s JOIN s.user u JOIN s.proposal p WHERE s.id IN (SELECT MAX(l.id) FROM %1$s l WHERE l.proposal IN (:proposals) GROUP BY l.proposal) AND p.state <> :open',
-                ProposalStep::class,
-            ))
-            ->setParameter('proposals', $proposals)->setParameter('open', ProposalState::Open)
+            ->createQuery(
+                \sprintf(
+                    'SELECT s, u FROM %1$s s JOIN s.user u JOIN s.proposal p WHERE s.id IN (SELECT MAX(l.id) '
+                        .'FROM %1$s l WHERE l.proposal IN (:proposals) GROUP BY l.proposal) AND p.state <> :open',
+                    ProposalStep::class,
+                ),
+            )
+            ->setParameter('proposals', $proposals)
+            ->setParameter('open', ProposalState::Open)
             ->getResult();
         $answers = [];
         foreach ($steps as $step) {

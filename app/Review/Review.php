@@ -21,7 +21,8 @@ use Psr\Clock\ClockInterface;
 
 /**
  * What coaches propose, and what becomes of it. An approval puts what the proposal changes onto the newest version, so
- * that what was changed meanwhile by others stays; it names the version that was looked at, and a newer one is looked at
+ * that what was changed meanwhile by others stays; it names the version that was looked at, and a newer one is looked
+ * at
  * first.
  */
 final readonly class Review
@@ -56,7 +57,8 @@ final readonly class Review
                     ),
                 );
             }
-            $combination = ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
+            $combination =
+                ProposalKind::Addition === $request->kind ? null : $this->combinations->get($request->combination ?? 0);
             $proposal = new Proposal(
                 $request->kind,
                 $combination,
@@ -67,11 +69,20 @@ final readonly class Review
             );
             $this->entities->persist($proposal);
             $this->entities->flush();
-            $this->record($proposal, ProposalStepKind::Proposed, $author, \sprintf('proposed %s “%s”', match ($request->kind) {
-                ProposalKind::Addition => 'the new',
-                ProposalKind::Change => 'a change of',
-                ProposalKind::Retirement => 'to retire',
-            }, ($combination?->content() ?? $proposal->content())->name));
+            $this->record(
+                $proposal,
+                ProposalStepKind::Proposed,
+                $author,
+                \sprintf(
+                    'proposed %s “%s”',
+                    match ($request->kind) {
+                        ProposalKind::Addition => 'the new',
+                        ProposalKind::Change => 'a change of',
+                        ProposalKind::Retirement => 'to retire',
+                    },
+                    ($combination?->content() ?? $proposal->content())->name,
+                ),
+            );
             $this->step($proposal, ProposalStepKind::Proposed, $author, $request->remark, $proposal->content());
 
             return $proposal;
@@ -187,14 +198,25 @@ final readonly class Review
     /**
      * What an approval would put in place: the newest, with what the proposal changes in what it was made from.
      *
-     * @return array{base: CombinationContent|null, newest: CombinationContent|null, result: CombinationContent, changed: list<string>, movedOn: list<string>}
+     * @return array{
+     *     base: CombinationContent|null,
+     *     newest: CombinationContent|null,
+     *     result: CombinationContent,
+     *     changed: list<string>,
+     *     movedOn: list<string>,
+     * }
      */
     public function merge(Proposal $proposal): array
     {
         $combination = $proposal->combination();
         $newest = $combination?->content();
         $basedOn = $proposal->basedOn();
-        if (null === $combination || null === $newest || null === $basedOn || ProposalKind::Retirement === $proposal->kind()) {
+        if (
+            null === $combination
+            || null === $newest
+            || null === $basedOn
+            || ProposalKind::Retirement === $proposal->kind()
+        ) {
             return [
                 'base' => $newest,
                 'newest' => $newest,

@@ -37,11 +37,21 @@ final readonly class ReviewController
     }
 
     #[Route('', methods: 'GET')]
-    public function list(#[CurrentUser] User $user, #[MapQueryParameter] string $list = 'open', #[MapQueryParameter] bool $mine = false, #[MapQueryParameter] ?int $combination = null, #[MapQueryParameter] int $page = 1): JsonResponse
-    {
+    public function list(
+        #[CurrentUser] User $user,
+        #[MapQueryParameter] string $list = 'open',
+        #[MapQueryParameter] bool $mine = false,
+        #[MapQueryParameter] ?int $combination = null,
+        #[MapQueryParameter] int $page = 1,
+    ): JsonResponse {
         $states = self::LISTS[$list] ?? throw new Invalid('Proposals are open, returned or decided.');
 
-        [$proposals, $total] = $this->proposals->in($states, $mine ? $user->id() : null, $combination, max(1, min($page, 100_000)));
+        [$proposals, $total] = $this->proposals->in(
+            $states,
+            $mine ? $user->id() : null,
+            $combination,
+            max(1, min($page, 100_000)),
+        );
 
         return new JsonResponse([
             'proposals' => $this->rows($proposals, $this->numberings->of($user)),
@@ -52,8 +62,10 @@ final readonly class ReviewController
     }
 
     #[Route('', methods: 'POST')]
-    public function propose(#[MapRequestPayload(acceptFormat: 'json')] ProposalRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function propose(
+        #[MapRequestPayload(acceptFormat: 'json')] ProposalRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->review->propose($request, $user), $user, 201);
     }
 
@@ -64,35 +76,53 @@ final readonly class ReviewController
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
-    public function revise(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function revise(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->review->revise($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/return', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function return(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function return(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->review->return($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/approve', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function approve(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function approve(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->review->approve($id, IfMatch::version($http), $request, $user), $user);
     }
 
     #[Route('/{id<\d{1,9}>}/withdraw', methods: 'POST')]
-    public function withdraw(int $id, Request $http, #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function withdraw(
+        int $id,
+        Request $http,
+        #[MapRequestPayload(acceptFormat: 'json')] DecisionRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return $this->answer($this->review->withdraw($id, IfMatch::version($http), $request, $user), $user);
     }
 
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
         $numbering = $this->numberings->of($user);
-        $write = fn (?CombinationContent $content): ?array => null === $content ? null : $this->lines->with($content->toArray(), $numbering);
+        $write = fn (?CombinationContent $content): ?array => null === $content
+            ? null
+            : $this->lines->with($content->toArray(), $numbering);
         $merge = $this->review->merge($proposal);
 
         return new JsonResponse([

@@ -38,6 +38,8 @@ final readonly class EffectsRequest
     /** @return list<ModelValue> */
     public function values(): array
     {
-        return array_values(array_intersect_key(ModelValues::all(), array_flip(array_filter($this->keys, is_string(...)))));
+        return array_values(
+            array_intersect_key(ModelValues::all(), array_flip(array_filter($this->keys, is_string(...)))),
+        );
     }
 }

@@ -53,7 +53,18 @@ final readonly class ModelController
             isset($catalogue->moves[$of]) => ['move', $catalogue->moves[$of]->words()],
             default => ['body', 'the body'],
         };
-        $response = new JsonResponse(['groups' => array_map(static fn (string $of, array $group): array => ['of' => $of, 'kind' => $kind($of)[0], 'name' => $kind($of)[1], ...$group], array_keys($groups), $groups)]);
+        $response = new JsonResponse([
+            'groups' => array_map(
+                static fn (string $of, array $group): array => [
+                    'of' => $of,
+                    'kind' => $kind($of)[0],
+                    'name' => $kind($of)[1],
+                    ...$group,
+                ],
+                array_keys($groups),
+                $groups,
+            ),
+        ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);
 
@@ -64,8 +75,10 @@ final readonly class ModelController
     #[Route('/api/house-rules/{set}/effects', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
-    public function effects(string $set, #[MapRequestPayload(acceptFormat: 'json')] EffectsRequest $request): JsonResponse
-    {
+    public function effects(
+        string $set,
+        #[MapRequestPayload(acceptFormat: 'json')] EffectsRequest $request,
+    ): JsonResponse {
         if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
             throw new NotFound('There are no such house rules.');
         }
@@ -75,7 +88,11 @@ final readonly class ModelController
             throw new Invalid($invalid->getMessage());
         }
         $gym = array_map(
-            static fn (array $row): Chain => Reader::builtIn()->read($row['notation'], Numbering::named('parity'), Stance::from($row['stance']))->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']),
+            static fn (array $row): Chain => Reader::builtIn()->read(
+                $row['notation'],
+                Numbering::named('parity'),
+                Stance::from($row['stance']),
+            )->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']),
             $this->table->underRules($set, 0, self::CHAINS, ['c.archived_at IS NULL', []]),
         );
 
@@ -112,7 +129,11 @@ final readonly class ModelController
             'to' => $effect->to,
             'labelled' => \count($effect->changed),
             'chains' => array_map(
-                static fn (array $change): array => ['notation' => $change[0], 'from' => $change[1]->value, 'to' => $change[2]->value],
+                static fn (array $change): array => [
+                    'notation' => $change[0],
+                    'from' => $change[1]->value,
+                    'to' => $change[2]->value,
+                ],
                 \array_slice($effect->changed, 0, self::NAMED),
             ),
             'agree' => $effect->agree,

@@ -42,10 +42,14 @@ final readonly class PreviewResults
     public function catchUp(RulePreview $preview, int $batch): void
     {
         do {
-            $ids = $this->lay($preview, $this->table->underRules($preview->rules()->id, 0, $batch, [
-                'NOT EXISTS (SELECT 1 FROM rule_preview_result r WHERE r.rule_preview_id = ? AND r.combination_id = c.id AND r.combination_version = c.version)',
-                [$preview->id()],
-            ]));
+            $ids = $this->lay(
+                $preview,
+                $this->table->underRules($preview->rules()->id, 0, $batch, [
+                    'NOT EXISTS (SELECT 1 FROM rule_preview_result r WHERE r.rule_preview_id = ? '
+                        .'AND r.combination_id = c.id AND r.combination_version = c.version)',
+                    [$preview->id()],
+                ]),
+            );
         } while ([] !== $ids);
     }
 
@@ -65,12 +69,22 @@ final readonly class PreviewResults
         );
     }
 
-    /** @return list<array{id: int, name: string, notation: string, stance: string, from: string, to: string}> those in use whose verdict changes, by name */
+    /**
+     * @return list<array{
+     *     id: int,
+     *     name: string,
+     *     notation: string,
+     *     stance: string,
+     *     from: string,
+     *     to: string,
+     * }> those in use whose verdict changes, by name
+     */
     public function changed(RulePreview $preview): array
     {
         /** @var array<int, array{from: string, to: string}> $results */
         $results = $this->connection->fetchAllAssociativeIndexed(
-            'SELECT combination_id, verdict_before AS `from`, verdict AS `to` FROM rule_preview_result WHERE rule_preview_id = ? AND verdict <> verdict_before',
+            'SELECT combination_id, verdict_before AS `from`, verdict AS `to` FROM rule_preview_result '
+                .'WHERE rule_preview_id = ? AND verdict <> verdict_before',
             [$preview->id()],
         );
 
@@ -95,7 +109,9 @@ final readonly class PreviewResults
         $values = [];
         foreach ($rows as $row) {
             $stance = Stance::from($row['stance']);
-            $chain = $this->reader->read($row['notation'], $numbering, $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
+            $chain =
+                $this->reader->read($row['notation'], $numbering, $stance)->chain
+                ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']);
             $result = $this->check->run(new ChainInStance($chain, $stance), $options);
             array_push(
                 $values,
@@ -109,8 +125,9 @@ final readonly class PreviewResults
             );
         }
         $this->connection->executeStatement(
-            'REPLACE INTO rule_preview_result (rule_preview_id, combination_id, combination_version, verdict_before, verdict, length_ms, level) VALUES '
-            .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?, ?)')),
+            'REPLACE INTO rule_preview_result (rule_preview_id, combination_id, combination_version, verdict_before, '
+                .'verdict, length_ms, level) VALUES '
+                .implode(', ', array_fill(0, \count($rows), '(?, ?, ?, ?, ?, ?, ?)')),
             $values,
         );
 

@@ -18,7 +18,10 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** What the library keeps of each check is computed anew; bin/start asks for it with the digest of the core, when that has changed. */
+/**
+ * What the library keeps of each check is computed anew; bin/start asks for it with the digest of the core, when that
+ * has changed.
+ */
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {
@@ -50,7 +53,9 @@ final class RecheckCommand extends Command
         foreach (BuiltInHouseRules::ids() as $set) {
             $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, $head)));
         }
-        $this->indices->refill(fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)));
+        $this->indices->refill(
+            fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)),
+        );
         $this->remember($input);
 
         return Command::SUCCESS;

@@ -32,8 +32,12 @@ final readonly class RulePreviewController
     /** How long one step of a pass takes, s. */
     private const STEP = 0.6;
 
-    public function __construct(private GymHouseRules $rules, private RulePreviews $previews, private LineRenderer $lines, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private GymHouseRules $rules,
+        private RulePreviews $previews,
+        private LineRenderer $lines,
+        private GymNumberings $numberings,
+    ) {
     }
 
     /** The sets as the gym keeps them, and every rule with its reason and examples. */
@@ -42,31 +46,62 @@ final readonly class RulePreviewController
     {
         $sets = [];
         foreach ($this->rules->all() as $id => [$set, $version, $builtIn]) {
-            $sets[] = [...self::set($set), 'version' => $version, 'isBuiltIn' => $builtIn, 'builtIn' => self::set(BuiltInHouseRules::named($id))];
+            $sets[] = [
+                ...self::set($set),
+                'version' => $version,
+                'isBuiltIn' => $builtIn,
+                'builtIn' => self::set(BuiltInHouseRules::named($id)),
+            ];
         }
 
         return new JsonResponse([
             'sets' => $sets,
             'rules' => array_map(self::rule(...), RuleRegistry::weighed()),
-            'warnings' => array_map(static fn (WarningDefinition $warning): array => ['id' => $warning->id, 'title' => $warning->title, 'reason' => $warning->reason, 'fix' => $warning->fix, 'threshold' => [...self::threshold($warning->threshold), 'usual' => $warning->threshold->default]], SessionThresholds::definitions()),
-            'schools' => array_map(static fn (string $name, string $school): array => [
-                'name' => $name,
-                'question' => $school::question(),
-                'answers' => array_map(static fn (School&\BackedEnum $answer): array => ['value' => (string) $answer->value, 'label' => $answer->answer()], $school::cases()),
-            ], array_keys(Schools::all()), Schools::all()),
+            'warnings' => array_map(
+                static fn (WarningDefinition $warning): array => [
+                    'id' => $warning->id,
+                    'title' => $warning->title,
+                    'reason' => $warning->reason,
+                    'fix' => $warning->fix,
+                    'threshold' => [...self::threshold($warning->threshold), 'usual' => $warning->threshold->default],
+                ],
+                SessionThresholds::definitions(),
+            ),
+            'schools' => array_map(
+                static fn (string $name, string $school): array => [
+                    'name' => $name,
+                    'question' => $school::question(),
+                    'answers' => array_map(
+                        static fn (School&\BackedEnum $answer): array => [
+                            'value' => (string) $answer->value,
+                            'label' => $answer->answer(),
+                        ],
+                        $school::cases(),
+                    ),
+                ],
+                array_keys(Schools::all()),
+                Schools::all(),
+            ),
         ]);
     }
 
     /** Begins a pass over the library under changed rules; nothing is saved by it. */
     #[Route('/api/house-rules/{set}/rule-previews', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function start(string $set, #[MapRequestPayload(acceptFormat: 'json')] HouseRulesRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function start(
+        string $set,
+        #[MapRequestPayload(acceptFormat: 'json')] HouseRulesRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         if (!\in_array($set, BuiltInHouseRules::ids(), true)) {
             throw new NotFound('There are no such house rules.');
         }
 
-        return $this->answer($this->previews->start($request->over($this->rules->named($set)), $user->id()), $user, 201);
+        return $this->answer(
+            $this->previews->start($request->over($this->rules->named($set)), $user->id()),
+            $user,
+            201,
+        );
     }
 
     #[Route('/api/rule-previews/{id<\d{1,9}>}', methods: 'GET')]
@@ -113,7 +148,12 @@ final readonly class RulePreviewController
     {
         $row = $set->toArray();
 
-        return [...$row, 'severities' => (object) $row['severities'], 'thresholds' => (object) $row['thresholds'], 'calibration' => (object) ($row['calibration'] ?? [])];
+        return [
+            ...$row,
+            'severities' => (object) $row['severities'],
+            'thresholds' => (object) $row['thresholds'],
+            'calibration' => (object) ($row['calibration'] ?? []),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -132,12 +172,23 @@ final readonly class RulePreviewController
     /** @return array{least: int|float, most: int|float, unit: string, word: string, isWhole: bool} */
     private static function threshold(RuleThreshold $threshold): array
     {
-        return ['least' => $threshold->least, 'most' => $threshold->most, 'unit' => $threshold->unit, 'word' => $threshold->word, 'isWhole' => \is_int($threshold->default)];
+        return [
+            'least' => $threshold->least,
+            'most' => $threshold->most,
+            'unit' => $threshold->unit,
+            'word' => $threshold->word,
+            'isWhole' => \is_int($threshold->default),
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function example(RuleExample $example): array
     {
-        return ['chain' => $example->chain, 'medium' => $example->medium->value, 'group' => $example->group->value, 'tempo' => $example->tempo];
+        return [
+            'chain' => $example->chain,
+            'medium' => $example->medium->value,
+            'group' => $example->group->value,
+            'tempo' => $example->tempo,
+        ];
     }
 }

@@ -52,10 +52,18 @@ final readonly class RulePreviews
             $version = $this->rules->get($rules->id)->version();
             /** @var RulePreview|null $cutOff */
             $cutOff = $this->entities
-                ->createQuery('SELECT p FROM '.RulePreview::class.' p WHERE p.starter = :starter AND p.rulesVersion = :version AND p.rules = :rules AND p.state = :state')
-                ->setParameter('starter', $starter)->setParameter('version', $version)
-                ->setParameter('rules', $rules, HouseRulesType::NAME)->setParameter('state', RulePreviewState::Running)
-                ->setMaxResults(1)->getOneOrNullResult();
+                ->createQuery(
+                    'SELECT p FROM '
+                        .RulePreview::class
+                        .' p WHERE p.starter = :starter AND p.rulesVersion = :version AND p.rules = :rules AND '
+                        .'p.state = :state',
+                )
+                ->setParameter('starter', $starter)
+                ->setParameter('version', $version)
+                ->setParameter('rules', $rules, HouseRulesType::NAME)
+                ->setParameter('state', RulePreviewState::Running)
+                ->setMaxResults(1)
+                ->getOneOrNullResult();
             if (null !== $cutOff) {
                 return $cutOff;
             }
@@ -104,10 +112,16 @@ final readonly class RulePreviews
                 throw new Conflict('not-ready', 'The library is not checked to the end yet. Wait for it, then save.');
             }
             $rules = $preview->rules();
-            $this->versions->change(StoredHouseRules::class, $rules->id, $preview->rulesVersion(), 'There are no such house rules.', function (StoredHouseRules $stored) use ($preview, $rules, $editor): void {
-                $this->putInPlace($preview);
-                $stored->change($rules, $this->accounts->managed($editor), $this->clock->now());
-            });
+            $this->versions->change(
+                StoredHouseRules::class,
+                $rules->id,
+                $preview->rulesVersion(),
+                'There are no such house rules.',
+                function (StoredHouseRules $stored) use ($preview, $rules, $editor): void {
+                    $this->putInPlace($preview);
+                    $stored->change($rules, $this->accounts->managed($editor), $this->clock->now());
+                },
+            );
             $this->audit->add(
                 $editor,
                 'rules.saved',
@@ -151,7 +165,10 @@ final readonly class RulePreviews
     /**
      * What the pass has found so far.
      *
-     * @return array{changes: list<array{from: string, to: string, count: int}>, changed: list<array{id: int, name: string, notation: string, stance: string, from: string, to: string}>}
+     * @return array{
+     *     changes: list<array{from: string, to: string, count: int}>,
+     *     changed: list<array{id: int, name: string, notation: string, stance: string, from: string, to: string}>,
+     * }
      */
     public function changes(RulePreview $preview): array
     {
@@ -201,7 +218,13 @@ final readonly class RulePreviews
     /** @param int|null $starter all when null */
     private function forget(string $set, ?int $starter = null): void
     {
-        $query = $this->entities->createQuery('DELETE FROM '.RulePreview::class.' p WHERE p.set = :set'.(null === $starter ? '' : ' AND p.starter = :starter'))
+        $query = $this->entities
+            ->createQuery(
+                'DELETE FROM '
+                    .RulePreview::class
+                    .' p WHERE p.set = :set'
+                    .(null === $starter ? '' : ' AND p.starter = :starter'),
+            )
             ->setParameter('set', $set);
         (null === $starter ? $query : $query->setParameter('starter', $starter))->execute();
     }

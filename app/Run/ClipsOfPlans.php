@@ -12,13 +12,19 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ControllerArgumentsEvent;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 
-/** Makes the clips of what a session says once it is planned, after the coach has their answer: none is waited for in the gym. */
+/**
+ * Makes the clips of what a session says once it is planned, after the coach has their answer: none is waited for in
+ * the gym.
+ */
 final class ClipsOfPlans
 {
     private ?PlanRequest $planned = null;
 
-    public function __construct(private readonly Programmes $programmes, private readonly Clips $clips, private readonly LoggerInterface $logger)
-    {
+    public function __construct(
+        private readonly Programmes $programmes,
+        private readonly Clips $clips,
+        private readonly LoggerInterface $logger,
+    ) {
     }
 
     #[AsEventListener]

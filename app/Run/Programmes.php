@@ -27,7 +27,9 @@ final class Programmes extends ServiceEntityRepository
     /** Of all versions of one session. */
     private const MAX_BYTES = 16_000_000;
 
-    /** @param \Closure(): PlanCheck $check reads the data of the core, which a press that moves the clock does not need */
+    /**
+     * @param \Closure(): PlanCheck $check reads the data of the core, which a press that moves the clock does not need
+     */
     public function __construct(
         ManagerRegistry $registry,
         #[AutowireServiceClosure(PlanCheck::class)] private readonly \Closure $check,
@@ -88,12 +90,24 @@ final class Programmes extends ServiceEntityRepository
      */
     public function document(int $run, int $version): array
     {
-        $played = $this->find(['run' => $run, 'version' => $version]) ?? throw new NotFound('There is no such version of this session.');
+        $played =
+            $this->find(['run' => $run, 'version' => $version])
+            ?? throw new NotFound('There is no such version of this session.');
         $document = $played->document();
         $said = array_values(array_unique(array_filter(array_column($document['cues'], 'say'), \is_string(...))));
         $digests = $this->clips->digests($said);
 
-        return [...$document, 'version' => $version, 'cues' => array_map(static fn (array $cue): array => [...$cue, 'clip' => null === $cue['say'] ? null : $digests[$cue['say']]], $document['cues'])];
+        return [
+            ...$document,
+            'version' => $version,
+            'cues' => array_map(
+                static fn (array $cue): array => [
+                    ...$cue,
+                    'clip' => null === $cue['say'] ? null : $digests[$cue['say']],
+                ],
+                $document['cues'],
+            ),
+        ];
     }
 
     /**

@@ -8,7 +8,8 @@ use Psr\Log\LoggerInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Tells open screens that something changed, by way of the web server, which holds their connections. What they are told
+ * Tells open screens that something changed, by way of the web server, which holds their connections. What they are
+ * told
  * is only that, or the state of the session; a screen that is not told asks by itself a little later.
  */
 final readonly class Push
@@ -17,8 +18,10 @@ final readonly class Push
     private const PATIENCE = 0.5;
 
     /** @param string $socket on which the web server takes messages; empty where there is none */
-    public function __construct(#[Autowire('%env(default::PERIPLUS_PUSH)%')] private ?string $socket, private LoggerInterface $logger)
-    {
+    public function __construct(
+        #[Autowire('%env(default::PERIPLUS_PUSH)%')] private ?string $socket,
+        private LoggerInterface $logger,
+    ) {
     }
 
     /** Has the screens with these keys ask again. */
@@ -58,7 +61,9 @@ final readonly class Push
             stream_set_timeout($connection, 0, (int) (1_000_000 * self::PATIENCE));
             fwrite(
                 $connection,
-                "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ".\strlen($body)."\r\nConnection: close\r\n\r\n$body",
+                "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: "
+                    .\strlen($body)
+                    ."\r\nConnection: close\r\n\r\n$body",
             );
             $connections[] = $connection;
         }

@@ -166,7 +166,13 @@ final readonly class RunControl
      */
     public function command(int $id, CommandRequest $request, User|Wall $by): RunView
     {
-        /** @var array{RunView, bool, list<string>} $outcome what it is then, whether that is new, and what has to be spoken for it */
+        /**
+         * @var array{
+         *     RunView,
+         *     bool,
+         *     list<string>,
+         * } $outcome what it is then, whether that is new, and what has to be spoken for it
+         */
         $outcome = $this->entities->wrapInTransaction(function () use ($id, $request, $by): array {
             $run = $this->runs->hold($id);
             $spoken = $this->take($run, $request, $by);

@@ -35,8 +35,10 @@ final readonly class RunController
 
     #[Route('', methods: 'POST')]
     #[HeavyWork]
-    public function start(#[MapRequestPayload(acceptFormat: 'json')] StartRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function start(
+        #[MapRequestPayload(acceptFormat: 'json')] StartRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->control->start($request, $user)->toArray($this->runs->now()), 201);
     }
 
@@ -47,8 +49,11 @@ final readonly class RunController
     }
 
     #[Route('/{id<\d{1,9}>}/commands', methods: 'POST')]
-    public function command(int $id, #[MapRequestPayload(acceptFormat: 'json')] CommandRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function command(
+        int $id,
+        #[MapRequestPayload(acceptFormat: 'json')] CommandRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->control->command($id, $request, $user)->toArray($this->runs->now()));
     }
 

@@ -8,7 +8,10 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Wall\WallSerializer;
 
-/** One version of a programme as screens play it. It is kept as it was made, so that changed house rules change nothing of it. */
+/**
+ * One version of a programme as screens play it. It is kept as it was made, so that changed house rules change nothing
+ * of it.
+ */
 #[ORM\Entity(repositoryClass: Programmes::class, readOnly: true)]
 #[ORM\Table(name: 'run_programme')]
 class RunProgramme
@@ -47,10 +50,34 @@ class RunProgramme
         return \strlen($this->document);
     }
 
-    /** @return array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null, say: string|null, ...}>, ...} */
+    /**
+     * @return array{
+     *     cues: list<array{
+     *         key: string,
+     *         kind: string,
+     *         text: string,
+     *         stands: bool,
+     *         track: int|null,
+     *         say: string|null,
+     *         ...,
+     *     }>,
+     *     ...,
+     * }
+     */
     public function document(): array
     {
-        /** @var array{cues: list<array{key: string, kind: string, text: string, stands: bool, track: int|null, say: string|null}>} $document */
+        /**
+         * @var array{
+         *     cues: list<array{
+         *         key: string,
+         *         kind: string,
+         *         text: string,
+         *         stands: bool,
+         *         track: int|null,
+         *         say: string|null,
+         *     }>,
+         * } $document
+         */
         $document = json_decode($this->document, true, flags: \JSON_THROW_ON_ERROR);
 
         return $document;

@@ -14,7 +14,16 @@ final class RunStateType extends JsonValueType
 
     protected function value(array $stored): RunState
     {
-        /** @var array{zeroMs: int, passage: string, pausedMs: int|null, endedMs: int|null, speed: int, holdMs: int|null} $stored */
+        /**
+         * @var array{
+         *     zeroMs: int,
+         *     passage: string,
+         *     pausedMs: int|null,
+         *     endedMs: int|null,
+         *     speed: int,
+         *     holdMs: int|null,
+         * } $stored
+         */
         return RunState::of($stored);
     }
 

@@ -10,7 +10,8 @@ use Periplus\Core\Session\Log\Coverage;
 use Periplus\Core\Session\Log\DrilledCounter;
 
 /**
- * Ends what is long over, and says what was really drilled in a session that ran: by what its walls have shown; where no
+ * Ends what is long over, and says what was really drilled in a session that ran: by what its walls have shown; where
+ * no
  * wall showed it, by where its clock stood at each command.
  */
 final readonly class RunWork
@@ -95,6 +96,8 @@ final readonly class RunWork
         }
         $stretches[] = [$from, min($run->lengthMs, $run->state->position($run->endedMs ?? 0))];
 
-        return new Coverage(array_values(array_filter($stretches, static fn (array $stretch): bool => $stretch[1] > $stretch[0])));
+        return new Coverage(
+            array_values(array_filter($stretches, static fn (array $stretch): bool => $stretch[1] > $stretch[0])),
+        );
     }
 }

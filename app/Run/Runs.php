@@ -78,7 +78,9 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         return $this->find($id) ?? throw new NotFound(self::MISSING);
     }
 
-    /** The session as it is stored now, held until the transaction ends: commands of one are taken one after the other. */
+    /**
+     * The session as it is stored now, held until the transaction ends: commands of one are taken one after the other.
+     */
     public function hold(int $id): Run
     {
         return $this->find($id, LockMode::PESSIMISTIC_WRITE) ?? throw new NotFound(self::MISSING);
@@ -89,17 +91,26 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         return new Quota('sessions run', $this->count(), self::LIMIT);
     }
 
-    /** @return array<string, CommandTarget> what was done since a revision, and the command with that key whenever it was given, by their keys */
+    /**
+     * @return array<string, CommandTarget> what was done since a revision, and the command with that key whenever it
+     *                                      was given, by their keys
+     */
     public function commandsSince(Run $run, int $revision, string $key): array
     {
         /** @var list<CommandTarget> $commands */
         $commands = $this->getEntityManager()
-            ->createQuery(\sprintf(
-                'SELECT NEW %s(c.key, c.kind, c.target) FROM %s c WHERE c.run = :run AND (c.revision > :revision OR c.key = :key)',
-                CommandTarget::class,
-                GivenCommand::class,
-            ))
-            ->setParameter('run', $run)->setParameter('revision', $revision)->setParameter('key', $key)->getResult();
+            ->createQuery(
+                \sprintf(
+                    'SELECT NEW %s(c.key, c.kind, c.target) FROM %s c WHERE c.run = :run '
+                        .'AND (c.revision > :revision OR c.key = :key)',
+                    CommandTarget::class,
+                    GivenCommand::class,
+                ),
+            )
+            ->setParameter('run', $run)
+            ->setParameter('revision', $revision)
+            ->setParameter('key', $key)
+            ->getResult();
 
         return array_column($commands, null, 'key');
     }
@@ -109,8 +120,13 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<GivenCommand> $commands */
         $commands = $this->getEntityManager()
-            ->createQuery('SELECT c, u, w FROM '.GivenCommand::class.' c LEFT JOIN c.user u LEFT JOIN c.wall w WHERE c.run = :run ORDER BY c.revision')
-            ->setParameter('run', $run)->getResult();
+            ->createQuery(
+                'SELECT c, u, w FROM '
+                    .GivenCommand::class
+                    .' c LEFT JOIN c.user u LEFT JOIN c.wall w WHERE c.run = :run ORDER BY c.revision',
+            )
+            ->setParameter('run', $run)
+            ->getResult();
 
         return $commands;
     }
@@ -120,8 +136,13 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<array{amendment: StoredAmendment}> $rows */
         $rows = $this->getEntityManager()
-            ->createQuery('SELECT c.amendment FROM '.GivenCommand::class.' c WHERE c.run = :run AND c.amendment IS NOT NULL ORDER BY c.revision')
-            ->setParameter('run', $run)->getResult();
+            ->createQuery(
+                'SELECT c.amendment FROM '
+                    .GivenCommand::class
+                    .' c WHERE c.run = :run AND c.amendment IS NOT NULL ORDER BY c.revision',
+            )
+            ->setParameter('run', $run)
+            ->getResult();
 
         return array_column($rows, 'amendment');
     }
@@ -141,12 +162,16 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     {
         /** @var list<ShownRow> $shown */
         $shown = $this->getEntityManager()
-            ->createQuery(\sprintf(
-                'SELECT NEW %s(s.passage, s.cue, s.shownMs, w.name) FROM %s s LEFT JOIN s.wall w WHERE s.run = :run ORDER BY s.shownMs, s.cue',
-                ShownRow::class,
-                ShownCue::class,
-            ))
-            ->setParameter('run', $run)->getResult();
+            ->createQuery(
+                \sprintf(
+                    'SELECT NEW %s(s.passage, s.cue, s.shownMs, w.name) FROM %s s LEFT JOIN s.wall w '
+                        .'WHERE s.run = :run ORDER BY s.shownMs, s.cue',
+                    ShownRow::class,
+                    ShownCue::class,
+                ),
+            )
+            ->setParameter('run', $run)
+            ->getResult();
 
         return $shown;
     }
@@ -197,12 +222,18 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     private function views(QueryBuilder $runs): array
     {
         /** @var list<RunView> $views */
-        $views = $runs->leftJoin('r.plan', 'p')->join('r.starter', 'u')
-            ->select(\sprintf(
-                'NEW %s(r.id, p.id, r.name, r.state, r.revision, r.programme, r.lengthMs, r.followKey, u.id, u.name, r.startedMs, r.endedMs)',
-                RunView::class,
-            ))
-            ->getQuery()->getResult();
+        $views = $runs
+            ->leftJoin('r.plan', 'p')
+            ->join('r.starter', 'u')
+            ->select(
+                \sprintf(
+                    'NEW %s(r.id, p.id, r.name, r.state, r.revision, r.programme, r.lengthMs, r.followKey, u.id, '
+                        .'u.name, r.startedMs, r.endedMs)',
+                    RunView::class,
+                ),
+            )
+            ->getQuery()
+            ->getResult();
 
         return $views;
     }

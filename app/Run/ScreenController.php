@@ -20,7 +20,8 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 
 /**
- * What a screen asks by the key in its address: a wall, or the phone of an athlete. A key opens the session of that screen
+ * What a screen asks by the key in its address: a wall, or the phone of an athlete. A key opens the session of that
+ * screen
  * and nothing else; nobody is signed in here.
  */
 #[Route('/api/screens/{key<[0-9a-f]{32}>}')]
@@ -51,7 +52,12 @@ final readonly class ScreenController
             'gym' => $this->gym->name(),
             'name' => $wall?->name() ?? '',
             'hasKeys' => $wall?->hasKeys() ?? false,
-            'numberings' => null === $wall ? array_map(static fn (array $row): array => ['id' => $row[0]->id, 'name' => $row[0]->name], array_values($this->numberings->all())) : [],
+            'numberings' => null === $wall
+                    ? array_map(
+                        static fn (array $row): array => ['id' => $row[0]->id, 'name' => $row[0]->name],
+                        array_values($this->numberings->all()),
+                    )
+                    : [],
             'run' => $run?->forScreens(),
             'nowMs' => $this->runs->now(),
         ]);
@@ -59,11 +65,19 @@ final readonly class ScreenController
 
     /** @param string|null $numbering in which an athlete reads; that of the plan when null */
     #[Route('/programmes/{run<\d{1,9}>}/{version<\d{1,9}>}', methods: 'GET')]
-    public function programme(string $key, int $run, int $version, #[MapQueryParameter] ?string $numbering = null): JsonResponse
-    {
+    public function programme(
+        string $key,
+        int $run,
+        int $version,
+        #[MapQueryParameter] ?string $numbering = null,
+    ): JsonResponse {
         $this->mine($key, $run);
         $document = $this->programmes->document($run, $version);
-        $named = null === $numbering ? null : $this->numberings->all()[$numbering][0] ?? throw new NotFound('There is no such numbering. It may have been archived.');
+        $named =
+            null === $numbering
+                ? null
+                : $this->numberings->all()[$numbering][0]
+                    ?? throw new NotFound('There is no such numbering. It may have been archived.');
 
         return new JsonResponse(null === $named ? $document : [
             ...$document,
@@ -76,21 +90,23 @@ final readonly class ScreenController
     {
         $this->mine($key, $run);
         try {
-            $sound = $this->programmes->clip($run, $version, $digest) ?? throw new NotFound('Nothing of this session is said so.');
+            $sound =
+                $this->programmes->clip($run, $version, $digest)
+                ?? throw new NotFound('Nothing of this session is said so.');
         } catch (\RuntimeException $failed) {
-            throw $failed instanceof Refused ? $failed : new ApiProblem(
-                503,
-                'no-voice',
-                'The voice is not to be had for the moment.',
-            );
+            throw $failed instanceof Refused
+                ? $failed
+                : new ApiProblem(503, 'no-voice', 'The voice is not to be had for the moment.');
         }
 
         return new Response($sound, 200, ['Content-Type' => 'audio/wav']);
     }
 
     #[Route('/commands', methods: 'POST')]
-    public function command(string $key, #[MapRequestPayload(acceptFormat: 'json')] WallCommandRequest $request): JsonResponse
-    {
+    public function command(
+        string $key,
+        #[MapRequestPayload(acceptFormat: 'json')] WallCommandRequest $request,
+    ): JsonResponse {
         $wall = $this->wall($key);
         if (!$wall->hasKeys() || !$request->kind->isForWalls()) {
             throw new NotAllowed('This screen only shows. A coach leads the session.');
@@ -129,7 +145,11 @@ final readonly class ScreenController
     /** @throws Refused when the key opens nothing */
     private function run(string $key, ?Wall $wall): ?RunView
     {
-        return null === $wall ? $this->runs->followed($key) ?? throw self::unknown() : (null === $wall->run() ? null : $this->runs->view($wall->run()));
+        return null === $wall
+            ? $this->runs->followed($key) ?? throw self::unknown()
+            : (null === $wall->run()
+                ? null
+                : $this->runs->view($wall->run()));
     }
 
     /** @throws Refused when the screen does not show that session */

@@ -52,7 +52,22 @@ final readonly class StoredAmendment
         );
     }
 
-    /** @param array{kind: string, block: int|null, round: int|null, repeat: int|null, set: int|null, at: int, seconds: int, track: int|null, combination: int, chain: string|null, name: string|null, id: int|null} $stored */
+    /**
+     * @param array{
+     *     kind: string,
+     *     block: int|null,
+     *     round: int|null,
+     *     repeat: int|null,
+     *     set: int|null,
+     *     at: int,
+     *     seconds: int,
+     *     track: int|null,
+     *     combination: int,
+     *     chain: string|null,
+     *     name: string|null,
+     *     id: int|null,
+     * } $stored
+     */
     public static function ofJson(array $stored): self
     {
         return new self(...[...$stored, 'kind' => AmendmentKind::from($stored['kind'])]);

@@ -13,7 +13,22 @@ final class StoredAmendmentType extends JsonValueType
 
     protected function value(array $stored): StoredAmendment
     {
-        /** @var array{kind: string, block: int|null, round: int|null, repeat: int|null, set: int|null, at: int, seconds: int, track: int|null, combination: int, chain: string|null, name: string|null, id: int|null} $stored */
+        /**
+         * @var array{
+         *     kind: string,
+         *     block: int|null,
+         *     round: int|null,
+         *     repeat: int|null,
+         *     set: int|null,
+         *     at: int,
+         *     seconds: int,
+         *     track: int|null,
+         *     combination: int,
+         *     chain: string|null,
+         *     name: string|null,
+         *     id: int|null,
+         * } $stored
+         */
         return StoredAmendment::ofJson($stored);
     }
 

@@ -40,13 +40,23 @@ final readonly class VoiceController
         $said = array_fill_keys(array_keys($recorded), true) + array_fill_keys($this->said(), false);
         ksort($said, \SORT_NATURAL);
 
-        return new JsonResponse([...$this->clips->settings()->toArray(), 'longestMs' => Clips::LONGEST, 'clips' => array_map(static fn (string $text, bool $isRecorded): array => ['text' => $text, 'recorded' => $isRecorded], array_map(strval(...), array_keys($said)), $said)]);
+        return new JsonResponse([
+            ...$this->clips->settings()->toArray(),
+            'longestMs' => Clips::LONGEST,
+            'clips' => array_map(
+                static fn (string $text, bool $isRecorded): array => ['text' => $text, 'recorded' => $isRecorded],
+                array_map(strval(...), array_keys($said)),
+                $said,
+            ),
+        ]);
     }
 
     #[Route('', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
-    public function use(#[MapRequestPayload(acceptFormat: 'json')] VoiceSettings $settings, #[CurrentUser] User $user): Response
-    {
+    public function use(
+        #[MapRequestPayload(acceptFormat: 'json')] VoiceSettings $settings,
+        #[CurrentUser] User $user,
+    ): Response {
         $this->clips->use($settings, $user);
 
         return new Response(status: 204);
@@ -70,8 +80,10 @@ final readonly class VoiceController
     }
 
     #[Route('/clips', methods: 'POST')]
-    public function record(#[MapRequestPayload(acceptFormat: 'json')] ClipRequest $request, #[CurrentUser] User $user): Response
-    {
+    public function record(
+        #[MapRequestPayload(acceptFormat: 'json')] ClipRequest $request,
+        #[CurrentUser] User $user,
+    ): Response {
         $this->clips->record(trim($request->text), (string) base64_decode($request->wav, true), $user);
 
         return new Response(status: 204);
@@ -79,8 +91,10 @@ final readonly class VoiceController
 
     /** The voice says it again. */
     #[Route('/clips/forget', methods: 'POST')]
-    public function forget(#[MapRequestPayload(acceptFormat: 'json')] ForgetClipRequest $request, #[CurrentUser] User $user): Response
-    {
+    public function forget(
+        #[MapRequestPayload(acceptFormat: 'json')] ForgetClipRequest $request,
+        #[CurrentUser] User $user,
+    ): Response {
         $this->clips->forget($request->text, $user);
 
         return new Response(status: 204);

@@ -28,14 +28,19 @@ final readonly class WallController
     }
 
     #[Route('', methods: 'POST')]
-    public function create(#[MapRequestPayload(acceptFormat: 'json')] WallRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function create(
+        #[MapRequestPayload(acceptFormat: 'json')] WallRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         return new JsonResponse($this->walls->create($request, $user), 201);
     }
 
     #[Route('/{id<\d{1,9}>}', methods: 'PUT')]
-    public function update(int $id, #[MapRequestPayload(acceptFormat: 'json')] WallRequest $request, #[CurrentUser] User $user): JsonResponse
-    {
+    public function update(
+        int $id,
+        #[MapRequestPayload(acceptFormat: 'json')] WallRequest $request,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $wall = $this->walls->update($id, $request, $user);
         $this->push->changed($wall->key());
 

@@ -63,11 +63,16 @@ final readonly class ClauseCompiler implements ClauseVisitor
         return new Criterion($row, [[[$term], null]], isTrait: true);
     }
 
-    /** Those that were written for the rules; for boxing those of hands alone as well, under whichever rules they were written. */
+    /**
+     * Those that were written for the rules; for boxing those of hands alone as well, under whichever rules they were
+     * written.
+     */
     public static function rules(string $rules): Criterion
     {
         return self::trait(
-            IndexTerms::BOXING === $rules ? ['c.rules = ? OR c.weapons = ?', [$rules, CheckSummary::HANDS_ALONE]] : ['c.rules = ?', [$rules]],
+            IndexTerms::BOXING === $rules
+                ? ['c.rules = ? OR c.weapons = ?', [$rules, CheckSummary::HANDS_ALONE]]
+                : ['c.rules = ?', [$rules]],
             self::is(IndexTerms::trait('rules', $rules)),
         );
     }
@@ -83,7 +88,10 @@ final readonly class ClauseCompiler implements ClauseVisitor
 
         return self::trait(
             ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MOST]],
-            ['IN ('.implode(', ', array_fill(0, \count($counts), '?')).')', array_map(static fn (int $count): string => IndexTerms::trait('strikes', $count), $counts)],
+            [
+                'IN ('.implode(', ', array_fill(0, \count($counts), '?')).')',
+                array_map(static fn (int $count): string => IndexTerms::trait('strikes', $count), $counts),
+            ],
         );
     }
 
@@ -103,7 +111,10 @@ final readonly class ClauseCompiler implements ClauseVisitor
         }
         foreach ($clause->runs as $run) {
             foreach ($run as $at => $pattern) {
-                if (isset($run[$at + 1]) && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS) {
+                if (
+                    isset($run[$at + 1])
+                    && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS
+                ) {
                     $terms[] = self::among(IndexTerms::HAS, [$pattern, $run[$at + 1]]);
                 } elseif (0 === $at || \count($run) === $at + 1) {
                     $terms[] = self::among(IndexTerms::HAS, [$pattern]);
@@ -145,10 +156,16 @@ final readonly class ClauseCompiler implements ClauseVisitor
         $items = null === $clause->items ? null : $this->items($clause->items);
         $like = static fn (string $word): string => addcslashes($word, '%_\\').'%';
         if ($this->archived) {
-            $rows = array_map(static fn (): string => "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?", $clause->words);
+            $rows = array_map(
+                static fn (): string => "LOWER(CONCAT_WS(' ', c.name, c.themes, c.note)) LIKE ?",
+                $clause->words,
+            );
             $values = array_map(static fn (string $word): string => '%'.$like($word), $clause->words);
 
-            return new Criterion(['('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]), [...$values, ...($items->row[1] ?? [])]]);
+            return new Criterion([
+                '('.implode(' AND ', $rows).')'.(null === $items?->row ? '' : ' OR '.$items->row[0]),
+                [...$values, ...$items->row[1] ?? []],
+            ]);
         }
         $byLength = $clause->words;
         usort($byLength, static fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
@@ -164,14 +181,19 @@ final readonly class ClauseCompiler implements ClauseVisitor
         }
         $since = $this->today->modify(\sprintf('-%d days', $clause->days))->format('Y-m-d');
 
-        return new Criterion([$clause->wanted ? 'c.drilled_at >= ?' : 'c.drilled_at IS NULL OR c.drilled_at < ?', [$since]]);
+        return new Criterion([
+            $clause->wanted ? 'c.drilled_at >= ?' : 'c.drilled_at IS NULL OR c.drilled_at < ?',
+            [$since],
+        ]);
     }
 
     public function field(FieldClause $clause): Criterion
     {
         $like = addcslashes($clause->value, '%_\\').'%';
         if ('theme' === $clause->name) {
-            return $this->archived ? new Criterion(['c.themes LIKE ?', ['%'.$like]]) : new Criterion(null, [[[['LIKE ?', [IndexTerms::THEME.$like]]], null]]);
+            return $this->archived
+                ? new Criterion(['c.themes LIKE ?', ['%'.$like]])
+                : new Criterion(null, [[[['LIKE ?', [IndexTerms::THEME.$like]]], null]]);
         }
         if ('rules' === $clause->name) {
             return self::rules($clause->value);
@@ -181,7 +203,9 @@ final readonly class ClauseCompiler implements ClauseVisitor
         }
         if ('author' === $clause->name) {
             $authors = $this->accounts->named($clause->value);
-            $among = static fn (array $values): string => [] === $values ? 'IN (NULL)' : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
+            $among = static fn (array $values): string => [] === $values
+                ? 'IN (NULL)'
+                : 'IN ('.implode(', ', array_fill(0, \count($values), '?')).')';
 
             return self::trait(
                 ['c.author_id '.$among($authors), $authors],
@@ -192,9 +216,17 @@ final readonly class ClauseCompiler implements ClauseVisitor
             );
         }
 
-        return new Criterion(match ($clause->name) {
-            'status' => 'archived' === $clause->value ? ['1 = 1', []] : ["c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' AND combination_id IS NOT NULL)", []],
-            default => throw new \LogicException('There is no field '.$clause->name),
-        });
+        return new Criterion(
+            match ($clause->name) {
+                'status' => 'archived' === $clause->value
+                    ? ['1 = 1', []]
+                    : [
+                        "c.id IN (SELECT combination_id FROM proposal WHERE state = 'open' "
+                            .'AND combination_id IS NOT NULL)',
+                        [],
+                    ],
+                default => throw new \LogicException('There is no field '.$clause->name),
+            },
+        );
     }
 }

@@ -13,13 +13,15 @@ use Periplus\Core\Search\FieldClause;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * Finds combinations in the database. Where a clause can be answered from the index of terms, the combinations are drawn
+ * Finds combinations in the database. Where a clause can be answered from the index of terms, the combinations are
+ * drawn
  * from there and the other clauses asked of those alone; else one index over the rows is scanned.
  */
 final readonly class CombinationQuery
 {
     /**
-     * @param int $few up to so many hits are sorted by themselves; where there are more, the index of the sort is read until the page is full
+     * @param int $few up to so many hits are sorted by themselves; where there are more, the index of the sort is read
+     *                 until the page is full
      * @param int $stretch rows first read from the index of a sort to find many hits in their order
      */
     public function __construct(
@@ -44,7 +46,13 @@ final readonly class CombinationQuery
         [$size, $skip] = [$list->size, ($list->page - 1) * $list->size];
         $found = $archived ? null : $this->ids($criteria);
         $ids = match (true) {
-            null === $found, \count($found) > $this->few && Criterion::allOfRows($criteria) => $this->sorted($criteria, $archived, $list, $size, $skip),
+            null === $found, \count($found) > $this->few && Criterion::allOfRows($criteria) => $this->sorted(
+                $criteria,
+                $archived,
+                $list,
+                $size,
+                $skip,
+            ),
             default => $this->order($found, $list, $size, $skip),
         };
 
@@ -70,7 +78,9 @@ final readonly class CombinationQuery
         [$archived, $criteria] = $this->criteria($clauses, $list);
         $found = $archived ? null : $this->ids($criteria);
 
-        return null === $found ? $this->sorted($criteria, $archived, $list) : $this->order($found, $list, \count($found), 0);
+        return null === $found
+            ? $this->sorted($criteria, $archived, $list)
+            : $this->order($found, $list, \count($found), 0);
     }
 
     /**
@@ -80,7 +90,13 @@ final readonly class CombinationQuery
      */
     private function criteria(array $clauses, SearchRequest $list): array
     {
-        $archived = $list->archived || [] !== array_filter($clauses, static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value);
+        $archived =
+            $list->archived
+            || []
+                !== array_filter(
+                    $clauses,
+                    static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value,
+                );
 
         return [$archived, $this->criteria->of($clauses, $list, $archived)];
     }
@@ -92,10 +108,22 @@ final readonly class CombinationQuery
      *
      * @return list<int>
      */
-    private function sorted(array $criteria, bool $archived, SearchRequest $list, ?int $size = null, int $skip = 0): array
-    {
+    private function sorted(
+        array $criteria,
+        bool $archived,
+        SearchRequest $list,
+        ?int $size = null,
+        int $skip = 0,
+    ): array {
         // Only of all in use it is known that the index of the sort is the best way.
-        return $this->table->find(self::where($criteria, $archived), Sort::from($list->sort), $list->direction, $size, $skip, null !== $size && !$archived);
+        return $this->table->find(
+            self::where($criteria, $archived),
+            Sort::from($list->sort),
+            $list->direction,
+            $size,
+            $skip,
+            null !== $size && !$archived,
+        );
     }
 
     /**
@@ -106,7 +134,15 @@ final readonly class CombinationQuery
     private function order(array $found, SearchRequest $list, int $size, int $skip): array
     {
         if (\count($found) <= $this->few) {
-            return [] === $found ? [] : $this->table->find(['c.id IN (?)', [$found]], Sort::from($list->sort), $list->direction, $size, $skip);
+            return [] === $found
+                ? []
+                : $this->table->find(
+                    ['c.id IN (?)', [$found]],
+                    Sort::from($list->sort),
+                    $list->direction,
+                    $size,
+                    $skip,
+                );
         }
         $wanted = array_flip($found);
         [$met, $read, $stretch] = [[], 0, max($this->stretch, 2 * ($skip + $size))];
@@ -128,16 +164,32 @@ final readonly class CombinationQuery
     private function ids(array $criteria): ?array
     {
         $found = array_filter($criteria, static fn (Criterion $criterion): bool => [] !== $criterion->alternatives);
-        $others = array_values(array_filter($criteria, static fn (Criterion $criterion): bool => [] === $criterion->alternatives));
-        // Many have a trait. Where all that have it would be looked at one by one, looking at every row in order is quicker.
-        if ([] === $found || ([] !== $others && [] === array_filter($found, static fn (Criterion $criterion): bool => !$criterion->isTrait))) {
+        $others = array_values(
+            array_filter($criteria, static fn (Criterion $criterion): bool => [] === $criterion->alternatives),
+        );
+        // Many have a trait. Where all that have it would be looked at one by one, looking at every row in order is
+        // quicker.
+        if (
+            [] === $found
+            || ([] !== $others
+                && [] === array_filter($found, static fn (Criterion $criterion): bool => !$criterion->isTrait))
+        ) {
             return null;
         }
         $sets = array_map(static fn (Criterion $criterion): array => $criterion->ids(), $found);
         $select = [implode(' INTERSECT ', array_column($sets, 0)), array_merge(...array_column($sets, 1))];
         [$query, $values] = [] === $others ? $select : CombinationTable::among($select, self::where($others, false));
         /** @var list<int> $ids */
-        $ids = array_values((array) unpack('V*', $this->remembered($query, $values, fn (): string => pack('V*', ...self::numbers($this->connection->fetchFirstColumn($query, $values))))));
+        $ids = array_values(
+            (array) unpack(
+                'V*',
+                $this->remembered(
+                    $query,
+                    $values,
+                    fn (): string => pack('V*', ...self::numbers($this->connection->fetchFirstColumn($query, $values))),
+                ),
+            ),
+        );
 
         return $ids;
     }
@@ -147,7 +199,11 @@ final readonly class CombinationQuery
     {
         $where = self::where($criteria, $archived);
 
-        return (int) $this->remembered('count '.$where[0], $where[1], fn (): string => (string) $this->table->count($where));
+        return (int) $this->remembered(
+            'count '.$where[0],
+            $where[1],
+            fn (): string => (string) $this->table->count($where),
+        );
     }
 
     /**
@@ -158,7 +214,10 @@ final readonly class CombinationQuery
      */
     private function remembered(string $query, array $values, \Closure $find): string
     {
-        return $this->foundCache->get(hash('xxh128', $this->lock->revision()."\n".$query."\n".serialize($values)), static fn (): string => $find());
+        return $this->foundCache->get(
+            hash('xxh128', $this->lock->revision()."\n".$query."\n".serialize($values)),
+            static fn (): string => $find(),
+        );
     }
 
     /**
@@ -168,7 +227,14 @@ final readonly class CombinationQuery
      */
     private static function where(array $criteria, bool $archived): array
     {
-        $conditions = [['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []], ...array_map(static fn (Criterion $criterion): array => $criterion->row ?? throw new \LogicException('The terms alone can tell.'), $criteria)];
+        $conditions = [
+            ['c.archived_at IS '.($archived ? 'NOT NULL' : 'NULL'), []],
+            ...array_map(
+                static fn (Criterion $criterion): array => $criterion->row
+                    ?? throw new \LogicException('The terms alone can tell.'),
+                $criteria,
+            ),
+        ];
 
         return ['('.implode(') AND (', array_column($conditions, 0)).')', array_merge(...array_column($conditions, 1))];
     }
@@ -180,6 +246,9 @@ final readonly class CombinationQuery
      */
     private static function numbers(array $column): array
     {
-        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'), $column);
+        return array_map(
+            static fn (mixed $id): int => is_numeric($id) ? (int) $id : throw new \LogicException('An id is a number.'),
+            $column,
+        );
     }
 }

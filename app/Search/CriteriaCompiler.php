@@ -25,11 +25,19 @@ final readonly class CriteriaCompiler
         $criteria = [];
         foreach ($list->filters() as $filter => $values) {
             // Of several values one has to hold.
-            $criteria[] = Criterion::either(array_map(static fn (string $value): Criterion => match ($filter) {
-                'weapon' => ClauseCompiler::trait(['c.weapons LIKE ?', ['%,'.$value.',%']], ClauseCompiler::is(IndexTerms::TRAIT.$value)),
-                'rules' => ClauseCompiler::rules($value),
-                default => ClauseCompiler::column($filter, $value),
-            }, explode(',', $values)));
+            $criteria[] = Criterion::either(
+                array_map(
+                    static fn (string $value): Criterion => match ($filter) {
+                        'weapon' => ClauseCompiler::trait(
+                            ['c.weapons LIKE ?', ['%,'.$value.',%']],
+                            ClauseCompiler::is(IndexTerms::TRAIT.$value),
+                        ),
+                        'rules' => ClauseCompiler::rules($value),
+                        default => ClauseCompiler::column($filter, $value),
+                    },
+                    explode(',', $values),
+                ),
+            );
         }
         if ('' !== $list->ids) {
             $ids = array_map(intval(...), explode(',', $list->ids));

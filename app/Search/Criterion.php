@@ -33,12 +33,17 @@ final readonly class Criterion
     /** @param non-empty-list<self> $criteria of which one has to hold */
     public static function either(array $criteria): self
     {
-        $rows = array_map(static fn (self $criterion): array => $criterion->row ?? self::among($criterion->ids()), $criteria);
+        $rows = array_map(
+            static fn (self $criterion): array => $criterion->row ?? self::among($criterion->ids()),
+            $criteria,
+        );
         $terms = [] === array_filter($criteria, static fn (self $criterion): bool => [] === $criterion->alternatives);
 
         return new self(
             // Where the terms tell of all of them, they tell it by themselves as long as one of them needs them.
-            $terms && !self::allOfRows($criteria) ? null : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
+            $terms && !self::allOfRows($criteria)
+                ? null
+                : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
             $terms ? array_merge(...array_column($criteria, 'alternatives')) : [],
             [] === array_filter($criteria, static fn (self $criterion): bool => !$criterion->isTrait),
         );
@@ -60,13 +65,24 @@ final readonly class Criterion
         $values = [];
         $parts = [];
         foreach ($this->alternatives as [$terms, $row]) {
-            $sets = array_map(static fn (array $term): string => 'SELECT combination_id AS id FROM index_term WHERE term '.$term[0], $terms);
-            $ids = ['SELECT i.id FROM ('.implode(' INTERSECT ', $sets).') i', array_merge(...array_column($terms, 1))];
+            $sets = array_map(
+                static fn (array $term): string => 'SELECT combination_id AS id FROM index_term WHERE term '.$term[0],
+                $terms,
+            );
+            $ids = [
+                'SELECT i.id FROM ('.implode(' INTERSECT ', $sets).') i',
+                array_merge(...array_column($terms, 1)),
+            ];
             [$parts[], $more] = null === $row ? $ids : CombinationTable::among($ids, $row);
             array_push($values, ...$more);
         }
 
         // A union drops what comes twice, also of a single select.
-        return ['SELECT id FROM ('.implode(' UNION ', 1 === \count($parts) ? [...$parts, 'SELECT 0 FROM DUAL WHERE 1 = 0'] : $parts).') u', $values];
+        return [
+            'SELECT id FROM ('
+            .implode(' UNION ', 1 === \count($parts) ? [...$parts, 'SELECT 0 FROM DUAL WHERE 1 = 0'] : $parts)
+            .') u',
+            $values,
+        ];
     }
 }

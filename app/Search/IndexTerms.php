@@ -12,7 +12,9 @@ use Periplus\Core\Similarity\Family;
 
 /**
  * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,
- * verdict, rules (boxing for hands alone as well), stance, a weapon, what is met, the count of strikes, the author; "." and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the terms
+ * verdict, rules (boxing for hands alone as well), stance, a weapon, what is met, the count of strikes, the author; "."
+ * and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the
+ * terms
  * for joined and landing forward, and free strikes of any count as "*".
  */
 final readonly class IndexTerms
@@ -33,7 +35,11 @@ final readonly class IndexTerms
      */
     public function of(CombinationContent $content, CheckSummary $checked, int $author, string $authorName): array
     {
-        $terms = \array_slice(WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])), 0, self::MOST_WORDS);
+        $terms = \array_slice(
+            WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])),
+            0,
+            self::MOST_WORDS,
+        );
         foreach ($content->themes as $theme) {
             $terms[] = self::THEME.$theme;
         }
@@ -48,7 +54,8 @@ final readonly class IndexTerms
         if (CheckSummary::HANDS_ALONE === $checked->weapons) {
             $terms[] = self::trait('rules', self::BOXING);
         }
-        foreach ([...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->contacts, ','))] as $trait) {
+        $traits = [...explode(',', trim($checked->weapons, ',')), ...explode(',', trim($checked->contacts, ','))];
+        foreach ($traits as $trait) {
             $terms[] = self::TRAIT.$trait;
         }
         $sequence = Sequence::read($checked->sequence);
@@ -68,7 +75,9 @@ final readonly class IndexTerms
             }
         }
 
-        return array_values(array_unique(array_map(static fn (string $term): string => mb_substr($term, 0, self::LONGEST), $terms)));
+        return array_values(
+            array_unique(array_map(static fn (string $term): string => mb_substr($term, 0, self::LONGEST), $terms)),
+        );
     }
 
     public static function trait(string $name, int|string $value): string
@@ -89,6 +98,8 @@ final readonly class IndexTerms
     /** An item as terms hold it. */
     public static function item(string $item): string
     {
-        return str_starts_with($item, Sequence::FREE) ? '*' : strtr($item, [Sequence::JOINED => '', Sequence::LANDS => '']);
+        return str_starts_with($item, Sequence::FREE)
+            ? '*'
+            : strtr($item, [Sequence::JOINED => '', Sequence::LANDS => '']);
     }
 }

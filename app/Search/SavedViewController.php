@@ -27,8 +27,10 @@ final readonly class SavedViewController
 
     /** One of the same name is replaced. */
     #[Route('', methods: 'POST')]
-    public function save(#[MapRequestPayload(acceptFormat: 'json')] SavedViewRequest $request, #[CurrentUser] User $user): Response
-    {
+    public function save(
+        #[MapRequestPayload(acceptFormat: 'json')] SavedViewRequest $request,
+        #[CurrentUser] User $user,
+    ): Response {
         $this->views->save($request, $user);
 
         return new Response(status: 204);

@@ -38,8 +38,10 @@ final readonly class SearchController
     }
 
     #[Route('/api/combinations', methods: 'GET')]
-    public function __invoke(#[CurrentUser] User $user, #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest()): JsonResponse
-    {
+    public function __invoke(
+        #[CurrentUser] User $user,
+        #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
+    ): JsonResponse {
         $numbering = $this->numberings->of($user);
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // What could not be understood is not left out: nothing is found until it is mended.
@@ -52,7 +54,10 @@ final readonly class SearchController
             );
             $total = max($total, \count($ids));
         }
-        $rows = array_map(fn (CombinationSummary $row): array => $this->lines->row($row, $numbering), $this->table->summaries($ids));
+        $rows = array_map(
+            fn (CombinationSummary $row): array => $this->lines->row($row, $numbering),
+            $this->table->summaries($ids),
+        );
 
         return new JsonResponse([
             'combinations' => $rows,
@@ -61,8 +66,14 @@ final readonly class SearchController
             'size' => $list->size,
             'numbering' => $numbering->id,
             'search' => [
-                'clauses' => array_map(static fn (Clause $clause): array => ['text' => $clause->text(), 'says' => $clause->says()], $search->clauses),
-                'problems' => array_map(static fn (ReadingProblem $problem): array => (array) $problem, $search->problems),
+                'clauses' => array_map(
+                    static fn (Clause $clause): array => ['text' => $clause->text(), 'says' => $clause->says()],
+                    $search->clauses,
+                ),
+                'problems' => array_map(
+                    static fn (ReadingProblem $problem): array => (array) $problem,
+                    $search->problems,
+                ),
             ],
             'without' => 0 === $total ? $this->without($search, $list) : [],
         ]);
@@ -100,7 +111,10 @@ final readonly class SearchController
             $without[] = ['text' => $clause->text(), 'total' => $this->query->count(array_values($rest), $list)];
         }
         foreach ($list->filters() as $filter => $value) {
-            $without[] = ['text' => $filter.' '.$value, 'total' => $this->query->count($clauses, $list->without($filter))];
+            $without[] = [
+                'text' => $filter.' '.$value,
+                'total' => $this->query->count($clauses, $list->without($filter)),
+            ];
         }
 
         return $without;

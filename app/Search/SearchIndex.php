@@ -19,21 +19,30 @@ final readonly class SearchIndex implements CombinationIndex
 
     public function remove(int $first, int $last): void
     {
-        $this->connection->executeStatement('DELETE FROM index_term WHERE combination_id BETWEEN ? AND ?', [$first, $last]);
+        $this->connection->executeStatement('DELETE FROM index_term WHERE combination_id BETWEEN ? AND ?', [
+            $first,
+            $last,
+        ]);
     }
 
     /**
      * Has combinations found by other traits than before.
      *
-     * @param array<int, non-empty-array<string, int|string>> $traits the new values by name, by id; all have the same names
+     * @param array<int, non-empty-array<string, int|string>> $traits the new values by name, by id; all have the same
+     *                                                                names
      */
     public function change(array $traits): void
     {
         foreach (array_chunk($traits, self::ROWS, preserve_keys: true) as $chunk) {
             $names = array_keys($chunk[array_key_first($chunk)]);
             $this->connection->executeStatement(
-                'DELETE FROM index_term WHERE combination_id IN (?) AND ('.implode(' OR ', array_fill(0, \count($names), 'term LIKE ?')).')',
-                [array_keys($chunk), ...array_map(static fn (string $name): string => IndexTerms::trait($name, '%'), $names)],
+                'DELETE FROM index_term WHERE combination_id IN (?) AND ('
+                    .implode(' OR ', array_fill(0, \count($names), 'term LIKE ?'))
+                    .')',
+                [
+                    array_keys($chunk),
+                    ...array_map(static fn (string $name): string => IndexTerms::trait($name, '%'), $names),
+                ],
                 [ArrayParameterType::INTEGER],
             );
             $rows = [];
@@ -50,7 +59,13 @@ final readonly class SearchIndex implements CombinationIndex
     {
         $rows = [];
         foreach ($combinations as $combination) {
-            foreach ($this->terms->of($combination->content, $combination->check, $combination->author, $combination->authorName) as $term) {
+            $found = $this->terms->of(
+                $combination->content,
+                $combination->check,
+                $combination->author,
+                $combination->authorName,
+            );
+            foreach ($found as $term) {
                 array_push($rows, $term, $combination->id);
             }
         }
@@ -62,7 +77,10 @@ final readonly class SearchIndex implements CombinationIndex
     {
         $themes = [];
         /** @var list<array{term: string, times: int|string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT term, COUNT(*) AS times FROM index_term WHERE term LIKE ? GROUP BY term ORDER BY term', [IndexTerms::THEME.'%']);
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT term, COUNT(*) AS times FROM index_term WHERE term LIKE ? GROUP BY term ORDER BY term',
+            [IndexTerms::THEME.'%'],
+        );
         foreach ($rows as $row) {
             $themes[substr($row['term'], \strlen(IndexTerms::THEME))] = (int) $row['times'];
         }
@@ -73,14 +91,24 @@ final readonly class SearchIndex implements CombinationIndex
     /** @return list<int> the ids of what is in use and has that theme */
     public function having(string $theme): array
     {
-        return array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $this->connection->fetchFirstColumn('SELECT combination_id FROM index_term WHERE term = ? ORDER BY combination_id', [IndexTerms::THEME.$theme]));
+        return array_map(
+            static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
+            $this->connection->fetchFirstColumn(
+                'SELECT combination_id FROM index_term WHERE term = ? ORDER BY combination_id',
+                [IndexTerms::THEME.$theme],
+            ),
+        );
     }
 
     /** @param list<int|string> $rows a term and the id of a combination, in turn */
     private function insert(array $rows): void
     {
         foreach (array_chunk($rows, 2 * self::ROWS) as $chunk) {
-            $this->connection->executeStatement('INSERT INTO index_term (term, combination_id) VALUES '.implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')), $chunk);
+            $this->connection->executeStatement(
+                'INSERT INTO index_term (term, combination_id) VALUES '
+                    .implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')),
+                $chunk,
+            );
         }
     }
 }

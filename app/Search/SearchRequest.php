@@ -16,19 +16,33 @@ final readonly class SearchRequest
     public function __construct(
         #[Assert\Length(max: self::LONGEST, maxMessage: 'Search for at most {{ limit }} characters.')]
         public string $q = '',
-        #[Assert\Regex('/\A(?:(?:hand|elbow|leg|knee)(?:,(?!\z)|\z)){0,4}\z/', message: 'Weapons are hand, elbow, leg and knee, with commas between.')]
+        #[Assert\Regex(
+            '/\A(?:(?:hand|elbow|leg|knee)(?:,(?!\z)|\z)){0,4}\z/',
+            message: 'Weapons are hand, elbow, leg and knee, with commas between.',
+        )]
         public string $weapon = '',
-        #[Assert\Regex('/\A(?:(?:flows|reload|breaks)(?:,(?!\z)|\z)){0,3}\z/', message: 'Verdicts are flows, reload and breaks, with commas between.')]
+        #[Assert\Regex(
+            '/\A(?:(?:flows|reload|breaks)(?:,(?!\z)|\z)){0,3}\z/',
+            message: 'Verdicts are flows, reload and breaks, with commas between.',
+        )]
         public string $verdict = '',
-        #[Assert\Regex('/\A(?:(?:boxing|kickboxing|all-limbs)(?:,(?!\z)|\z)){0,3}\z/', message: 'The rules are boxing, kickboxing or all-limbs, with commas between.')]
+        #[Assert\Regex(
+            '/\A(?:(?:boxing|kickboxing|all-limbs)(?:,(?!\z)|\z)){0,3}\z/',
+            message: 'The rules are boxing, kickboxing or all-limbs, with commas between.',
+        )]
         public string $rules = '',
         #[Assert\Regex('/\A(?:[123](?:,(?!\z)|\z)){0,3}\z/', message: 'Levels are 1, 2 and 3, with commas between.')]
         public string $level = '',
         /** Only these, such as "4,17,3". */
-        #[Assert\Regex('/\A(?:\d{1,9}(?:,(?!\z)|\z)){0,200}\z/', message: 'Ids are numbers, with commas between, at most 200.')]
+        #[Assert\Regex(
+            '/\A(?:\d{1,9}(?:,(?!\z)|\z)){0,200}\z/',
+            message: 'Ids are numbers, with commas between, at most 200.',
+        )]
         public string $ids = '',
         public bool $archived = false,
-        /** Whether those come first whose name or chain is what was typed, or begins with it: for lists to pick from. */
+        /**
+         * Whether those come first whose name or chain is what was typed, or begins with it: for lists to pick from.
+         */
         public bool $closest = false,
         #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length, updated or drilled.')]
         public string $sort = 'name',
@@ -50,7 +64,10 @@ final readonly class SearchRequest
     /** @return array<string, string> the filters that are set, by name, of several values each */
     public function filters(): array
     {
-        return array_filter(['weapon' => $this->weapon, 'verdict' => $this->verdict, 'rules' => $this->rules, 'level' => $this->level], static fn (string $values): bool => '' !== $values);
+        return array_filter(
+            ['weapon' => $this->weapon, 'verdict' => $this->verdict, 'rules' => $this->rules, 'level' => $this->level],
+            static fn (string $values): bool => '' !== $values,
+        );
     }
 
     /**

@@ -26,22 +26,36 @@ final readonly class ThemeController
     #[Route('', methods: 'GET')]
     public function list(): JsonResponse
     {
-        return new JsonResponse(['themes' => array_map(static fn (string $theme, int $count): array => ['theme' => $theme, 'combinations' => $count], array_map(strval(...), array_keys($themes = $this->index->themes())), array_values($themes))]);
+        return new JsonResponse([
+            'themes' => array_map(
+                static fn (string $theme, int $count): array => ['theme' => $theme, 'combinations' => $count],
+                array_map(strval(...), array_keys($themes = $this->index->themes())),
+                array_values($themes),
+            ),
+        ]);
     }
 
     /** A name that another theme has already makes the two one. */
     #[Route('/rename', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
-    public function rename(#[MapRequestPayload(acceptFormat: 'json')] ThemeRequest $request, Bulk $bulk, AuditLog $audit, #[CurrentUser] User $user): JsonResponse
-    {
+    public function rename(
+        #[MapRequestPayload(acceptFormat: 'json')] ThemeRequest $request,
+        Bulk $bulk,
+        AuditLog $audit,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         [$from, $to] = [mb_strtolower(trim($request->from)), mb_strtolower(trim($request->to))];
         $ids = $this->index->having($from);
         if ([] === $ids) {
             throw new NotFound(\sprintf('No combination in use has the theme “%s”.', $from));
         }
         $count = $from === $to ? 0 : $bulk->renameTheme($ids, $from, $to, $user);
-        $audit->add($user->id(), 'theme.renamed', \sprintf('renamed the theme “%s” to “%s” in %d combinations', $from, $to, $count));
+        $audit->add(
+            $user->id(),
+            'theme.renamed',
+            \sprintf('renamed the theme “%s” to “%s” in %d combinations', $from, $to, $count),
+        );
 
         return new JsonResponse(['combinations' => $count]);
     }

@@ -23,8 +23,12 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/api/gym')]
 final readonly class SettingsController
 {
-    public function __construct(private Gyms $gyms, private Versions $versions, private EntityManagerInterface $entities, private AuditLog $audit)
-    {
+    public function __construct(
+        private Gyms $gyms,
+        private Versions $versions,
+        private EntityManagerInterface $entities,
+        private AuditLog $audit,
+    ) {
     }
 
     #[Route('', methods: 'GET')]
@@ -33,7 +37,10 @@ final readonly class SettingsController
         return $this->response($this->gyms->get());
     }
 
-    /** Changes the name, the time zone and the week. Planned sessions keep their moment, so the clock time shown changes. */
+    /**
+     * Changes the name, the time zone and the week. Planned sessions keep their moment, so the clock time shown
+     * changes.
+     */
     #[Route('', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function change(
@@ -41,13 +48,18 @@ final readonly class SettingsController
         #[MapRequestPayload(acceptFormat: 'json')] GymRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (Gym $gym) use ($request, $user): void {
+        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (
+            Gym $gym,
+        ) use ($request, $user): void {
             $name = PlainText::line($request->name);
-            $changes = array_filter([
-                $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
-                $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
-                $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
-            ], static fn (string $change): bool => '' !== $change);
+            $changes = array_filter(
+                [
+                    $name === $gym->name() ? '' : \sprintf('the name of the gym to “%s”', $name),
+                    $request->timeZone === $gym->timeZone()->getName() ? '' : 'its time zone to '.$request->timeZone,
+                    $request->firstWeekday === $gym->firstWeekday() ? '' : 'the first day of its week',
+                ],
+                static fn (string $change): bool => '' !== $change,
+            );
             $gym->change($name, new \DateTimeZone($request->timeZone), $request->firstWeekday);
             if ([] !== $changes) {
                 $this->audit->add($user->id(), 'gym.changed', 'changed '.implode(', ', $changes), 'gym');
@@ -64,7 +76,9 @@ final readonly class SettingsController
         #[MapRequestPayload(acceptFormat: 'json')] TrainingRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (Gym $gym) use ($request, $user): void {
+        $gym = $this->versions->change(Gym::class, Gym::ID, IfMatch::version($http), Gyms::MISSING, function (
+            Gym $gym,
+        ) use ($request, $user): void {
             $gym->train($request->training());
             $this->audit->add($user->id(), 'gym.training', 'changed what the gym trains', 'gym');
         });

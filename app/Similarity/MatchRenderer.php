@@ -18,14 +18,25 @@ final readonly class MatchRenderer
     }
 
     /**
-     * @param list<array{row: array{id: int, name: string, notation: string, stance: string, verdict: string}, relation: Relation, distance: float}> $found
+     * @param list<array{
+     *     row: array{id: int, name: string, notation: string, stance: string, verdict: string},
+     *     relation: Relation,
+     *     distance: float,
+     * }> $found
      *
      * @return array{matches: list<array<string, mixed>>, total: int} the first of them, and how many there are
      */
     public function of(array $found, Numbering $numbering): array
     {
         return [
-            'matches' => array_map(fn (array $match): array => [...$this->lines->with($match['row'], $numbering), 'relation' => $match['relation']->value, 'distance' => $match['distance']], \array_slice($found, 0, self::SHOWN)),
+            'matches' => array_map(
+                fn (array $match): array => [
+                    ...$this->lines->with($match['row'], $numbering),
+                    'relation' => $match['relation']->value,
+                    'distance' => $match['distance'],
+                ],
+                \array_slice($found, 0, self::SHOWN),
+            ),
             'total' => \count($found),
         ];
     }

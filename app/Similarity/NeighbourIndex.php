@@ -21,7 +21,10 @@ final readonly class NeighbourIndex implements CombinationIndex
 
     public function remove(int $first, int $last): void
     {
-        $this->connection->executeStatement('DELETE FROM deletion_neighbour WHERE combination_id BETWEEN ? AND ?', [$first, $last]);
+        $this->connection->executeStatement('DELETE FROM deletion_neighbour WHERE combination_id BETWEEN ? AND ?', [
+            $first,
+            $last,
+        ]);
     }
 
     /**
@@ -32,7 +35,12 @@ final readonly class NeighbourIndex implements CombinationIndex
     public function near(array $hashes): array
     {
         $ids = [];
-        foreach ($this->connection->fetchAllNumeric('SELECT hash, combination_id FROM deletion_neighbour WHERE hash IN (?)', [$hashes], [ArrayParameterType::BINARY]) as [$hash, $id]) {
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT hash, combination_id FROM deletion_neighbour WHERE hash IN (?)',
+            [$hashes],
+            [ArrayParameterType::BINARY],
+        );
+        foreach ($rows as [$hash, $id]) {
             $ids[\is_string($hash) ? $hash : ''][] = is_numeric($id) ? (int) $id : 0;
         }
 
@@ -47,7 +55,12 @@ final readonly class NeighbourIndex implements CombinationIndex
     public function pairs(int $most): array
     {
         /** @var list<array{int|string, int|string}> $rows */
-        $rows = $this->connection->fetchAllNumeric('SELECT a.combination_id, b.combination_id FROM deletion_neighbour a JOIN deletion_neighbour b ON b.hash = a.hash AND b.combination_id > a.combination_id GROUP BY 1, 2 ORDER BY COUNT(*) DESC, 1, 2 LIMIT '.$most);
+        $rows = $this->connection->fetchAllNumeric(
+            'SELECT a.combination_id, b.combination_id FROM deletion_neighbour a JOIN deletion_neighbour b '
+                .'ON b.hash = a.hash AND b.combination_id > a.combination_id GROUP BY 1, 2 '
+                .'ORDER BY COUNT(*) DESC, 1, 2 LIMIT '
+                .$most,
+        );
 
         return array_map(static fn (array $row): array => [(int) $row[0], (int) $row[1]], $rows);
     }
@@ -61,7 +74,11 @@ final readonly class NeighbourIndex implements CombinationIndex
             }
         }
         foreach (array_chunk($rows, 2 * self::ROWS) as $chunk) {
-            $this->connection->executeStatement('INSERT INTO deletion_neighbour (hash, combination_id) VALUES '.implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')), $chunk);
+            $this->connection->executeStatement(
+                'INSERT INTO deletion_neighbour (hash, combination_id) VALUES '
+                    .implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')),
+                $chunk,
+            );
         }
     }
 }

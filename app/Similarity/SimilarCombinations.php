@@ -16,7 +16,8 @@ use Periplus\Core\Similarity\Relation;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * What in the library is similar to a chain: the same, its mirror, near it, contained in it or containing it; and what grew
+ * What in the library is similar to a chain: the same, its mirror, near it, contained in it or containing it; and what
+ * grew
  * from what. Found through indices; only what contains a chain anywhere is looked for in a scan of the sequences.
  *
  * @phpstan-type Relative array{id: int, name: string, notation: string, stance: string, verdict: string}
@@ -27,17 +28,33 @@ final readonly class SimilarCombinations
     /** Pairs that are looked at. */
     private const MOST_PAIRS = 4000;
 
-    public function __construct(private ChainTable $chains, private NeighbourIndex $neighbours, private Catalogue $catalogue)
-    {
+    public function __construct(
+        private ChainTable $chains,
+        private NeighbourIndex $neighbours,
+        private Catalogue $catalogue,
+    ) {
     }
 
-    /** @return list<array{row: Relative, relation: Relation, distance: float}> the closest first; what contains it, too */
+    /**
+     * @return list<array{
+     *     row: Relative,
+     *     relation: Relation,
+     *     distance: float,
+     * }> the closest first; what contains it, too
+     */
     public function of(ChainInStance $inStance, ?int $except = null): array
     {
         $sequence = Sequence::of($inStance->chain);
         $rows = $this->near($sequence);
         if (\count($sequence->items) > 1) {
-            array_push($rows, ...$this->chains->withSequences([...$sequence->beginnings(), ...\array_slice($sequence->runs(), 0, 2000)]), ...$this->chains->holding($sequence->text(), self::MOST));
+            array_push(
+                $rows,
+                ...$this->chains->withSequences([
+                    ...$sequence->beginnings(),
+                    ...\array_slice($sequence->runs(), 0, 2000),
+                ]),
+                ...$this->chains->holding($sequence->text(), self::MOST),
+            );
         }
 
         return $this->related($inStance, $rows, $except);
@@ -50,11 +67,18 @@ final readonly class SimilarCombinations
      *
      * @param array<TKey, ChainInStance> $chains
      *
-     * @return array<TKey, array{row: Relative, relation: Relation, distance: float}> without those that nothing is near to
+     * @return array<TKey, array{
+     *     row: Relative,
+     *     relation: Relation,
+     *     distance: float,
+     * }> without those that nothing is near to
      */
     public function nearest(array $chains): array
     {
-        $hashes = array_map(static fn (ChainInStance $chain): array => DeletionNeighbourhood::of(Sequence::of($chain->chain)), $chains);
+        $hashes = array_map(
+            static fn (ChainInStance $chain): array => DeletionNeighbourhood::of(Sequence::of($chain->chain)),
+            $chains,
+        );
         if ([] === $hashes) {
             return [];
         }
@@ -70,8 +94,16 @@ final readonly class SimilarCombinations
         }
         $nearest = [];
         foreach ($chains as $key => $chain) {
-            $candidates = array_intersect_key($rows, array_flip(array_merge(...array_map(static fn (string $hash): array => $ids[$hash] ?? [], $hashes[$key]))));
-            $found = $this->withMirrors($this->compared($chain, array_values($candidates)), $mirrored[$mirrors[$key]] ?? []);
+            $candidates = array_intersect_key(
+                $rows,
+                array_flip(
+                    array_merge(...array_map(static fn (string $hash): array => $ids[$hash] ?? [], $hashes[$key])),
+                ),
+            );
+            $found = $this->withMirrors(
+                $this->compared($chain, array_values($candidates)),
+                $mirrored[$mirrors[$key]] ?? [],
+            );
             if ([] !== $found) {
                 $nearest[$key] = self::closestFirst($found)[0];
             }
@@ -87,7 +119,10 @@ final readonly class SimilarCombinations
      */
     private function related(ChainInStance $chain, array $rows, ?int $except): array
     {
-        $found = $this->withMirrors($this->compared($chain, $rows), $this->chains->withSequences([$this->mirror($chain)->text()]));
+        $found = $this->withMirrors(
+            $this->compared($chain, $rows),
+            $this->chains->withSequences([$this->mirror($chain)->text()]),
+        );
         unset($found[$except ?? 0]);
 
         return self::closestFirst($found);
@@ -103,7 +138,11 @@ final readonly class SimilarCombinations
      * @param array<int, array{row: Relative, relation: Relation, distance: float}> $found
      * @param list<ChainRow> $mirrors
      *
-     * @return array<int, array{row: Relative, relation: Relation, distance: float}> with those that are mirrors and nothing closer
+     * @return array<int, array{
+     *     row: Relative,
+     *     relation: Relation,
+     *     distance: float,
+     * }> with those that are mirrors and nothing closer
      */
     private function withMirrors(array $found, array $mirrors): array
     {
@@ -128,7 +167,11 @@ final readonly class SimilarCombinations
             $other = Sequence::read($row->sequence);
             $relation = Relation::between($sequence, $other, $distance);
             if (null !== $relation) {
-                $found[$row->id] = ['row' => $row->toArray(), 'relation' => $relation, 'distance' => $distance->distance($sequence, $other)];
+                $found[$row->id] = [
+                    'row' => $row->toArray(),
+                    'relation' => $relation,
+                    'distance' => $distance->distance($sequence, $other),
+                ];
             }
         }
 
@@ -143,7 +186,14 @@ final readonly class SimilarCombinations
     private static function closestFirst(array $found): array
     {
         $order = array_flip(array_map(static fn (Relation $relation): string => $relation->value, Relation::cases()));
-        usort($found, static fn (array $a, array $b): int => [$order[$a['relation']->value], $a['distance'], $a['row']['name']] <=> [$order[$b['relation']->value], $b['distance'], $b['row']['name']]);
+        usort(
+            $found,
+            static fn (array $a, array $b): int => [
+                $order[$a['relation']->value],
+                $a['distance'],
+                $a['row']['name'],
+            ] <=> [$order[$b['relation']->value], $b['distance'], $b['row']['name']],
+        );
 
         return $found;
     }
@@ -153,7 +203,10 @@ final readonly class SimilarCombinations
     {
         $beginnings = Family::stem($sequence)->beginnings();
         $rows = $this->chains->withStems($beginnings);
-        usort($rows, static fn (ChainRow $a, ChainRow $b): int => [\strlen($a->stem), $a->id] <=> [\strlen($b->stem), $b->id]);
+        usort(
+            $rows,
+            static fn (ChainRow $a, ChainRow $b): int => [\strlen($a->stem), $a->id] <=> [\strlen($b->stem), $b->id],
+        );
         // Of several with one stem one stands for all.
         $rows = array_values(array_column($rows, null, 'stem'));
 
@@ -178,9 +231,15 @@ final readonly class SimilarCombinations
     {
         $text = Family::stem($sequence)->text();
         $rows = $this->chains->grownFrom($text, self::MOST);
-        $parents = Family::parents([[$id, $text], ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $rows)]);
+        $parents = Family::parents([
+            [$id, $text],
+            ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $rows),
+        ]);
 
-        return array_map(static fn (ChainRow $row): array => ['row' => $row->toArray(), 'parent' => $parents[$row->id] ?? $id], $rows);
+        return array_map(
+            static fn (ChainRow $row): array => ['row' => $row->toArray(), 'parent' => $parents[$row->id] ?? $id],
+            $rows,
+        );
     }
 
     /**
@@ -204,10 +263,22 @@ final readonly class SimilarCombinations
             [$first, $second] = [Sequence::read($rows[$one]->sequence), Sequence::read($rows[$other]->sequence)];
             $relation = Relation::between($first, $second, $distance);
             if (\in_array($relation, [Relation::Same, Relation::TargetDiffers, Relation::OneApart], true)) {
-                $found[] = ['one' => $rows[$one]->toArray(), 'other' => $rows[$other]->toArray(), 'relation' => $relation, 'distance' => $distance->distance($first, $second)];
+                $found[] = [
+                    'one' => $rows[$one]->toArray(),
+                    'other' => $rows[$other]->toArray(),
+                    'relation' => $relation,
+                    'distance' => $distance->distance($first, $second),
+                ];
             }
         }
-        usort($found, static fn (array $a, array $b): int => [$a['distance'], $a['one']['name'], $a['other']['name']] <=> [$b['distance'], $b['one']['name'], $b['other']['name']]);
+        usort(
+            $found,
+            static fn (array $a, array $b): int => [$a['distance'], $a['one']['name'], $a['other']['name']] <=> [
+                $b['distance'],
+                $b['one']['name'],
+                $b['other']['name'],
+            ],
+        );
 
         return \array_slice($found, 0, $most);
     }
@@ -221,7 +292,13 @@ final readonly class SimilarCombinations
     {
         $parents = Family::parents($this->chains->stems());
         $children = array_count_values(array_filter($parents, static fn (?int $parent): bool => null !== $parent));
-        $orphans = array_keys(array_filter($parents, static fn (?int $parent, int $id): bool => null === $parent && !isset($children[$id]), \ARRAY_FILTER_USE_BOTH));
+        $orphans = array_keys(
+            array_filter(
+                $parents,
+                static fn (?int $parent, int $id): bool => null === $parent && !isset($children[$id]),
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
         arsort($children);
         $hubs = \array_slice($children, 0, $most, true);
         $named = [];

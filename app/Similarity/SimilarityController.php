@@ -23,13 +23,21 @@ final readonly class SimilarityController
     /** Pairs that are shown at a time. */
     private const PAIRS = 60;
 
-    public function __construct(private SimilarCombinations $similar, private LineRenderer $lines, private MatchRenderer $matches, private GymNumberings $numberings)
-    {
+    public function __construct(
+        private SimilarCombinations $similar,
+        private LineRenderer $lines,
+        private MatchRenderer $matches,
+        private GymNumberings $numberings,
+    ) {
     }
 
     #[Route('/api/combinations/{id<\d{1,9}>}/family', methods: 'GET')]
-    public function family(int $id, Combinations $combinations, DraftReader $drafts, #[CurrentUser] User $user): JsonResponse
-    {
+    public function family(
+        int $id,
+        Combinations $combinations,
+        DraftReader $drafts,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $numbering = $this->numberings->of($user);
         $combination = $combinations->get($id);
         $sequence = $combination->sequence();
@@ -37,8 +45,17 @@ final readonly class SimilarityController
 
         return new JsonResponse([
             'ancestors' => $this->relatives($this->similar->ancestors($sequence), $numbering),
-            'contained' => $this->relatives(\array_slice($this->similar->contained($sequence), 0, MatchRenderer::SHOWN), $numbering),
-            'descendants' => array_map(fn (array $found): array => [...$this->lines->with($found['row'], $numbering), 'parent' => $found['parent']], $this->similar->descendants($id, $sequence)),
+            'contained' => $this->relatives(
+                \array_slice($this->similar->contained($sequence), 0, MatchRenderer::SHOWN),
+                $numbering,
+            ),
+            'descendants' => array_map(
+                fn (array $found): array => [
+                    ...$this->lines->with($found['row'], $numbering),
+                    'parent' => $found['parent'],
+                ],
+                $this->similar->descendants($id, $sequence),
+            ),
             'alike' => $this->matches->of($alike, $numbering)['matches'],
         ]);
     }
@@ -52,7 +69,13 @@ final readonly class SimilarityController
         return new JsonResponse([
             'orphans' => $this->relatives($overview['orphans'], $numbering),
             'orphanCount' => $overview['orphanCount'],
-            'hubs' => array_map(fn (array $hub): array => [...$this->lines->with($hub['row'], $numbering), 'children' => $hub['children']], $overview['hubs']),
+            'hubs' => array_map(
+                fn (array $hub): array => [
+                    ...$this->lines->with($hub['row'], $numbering),
+                    'children' => $hub['children'],
+                ],
+                $overview['hubs'],
+            ),
         ]);
     }
 
@@ -63,19 +86,36 @@ final readonly class SimilarityController
     {
         $numbering = $this->numberings->of($user);
         $pairs = $this->similar->pairs(self::PAIRS);
-        $ids = array_values(array_unique(array_merge(...array_map(static fn (array $pair): array => [$pair['one']['id'], $pair['other']['id']], $pairs))));
+        $ids = array_values(
+            array_unique(
+                array_merge(
+                    ...array_map(static fn (array $pair): array => [$pair['one']['id'], $pair['other']['id']], $pairs),
+                ),
+            ),
+        );
         $rows = [];
         foreach ($table->summaries($ids) as $row) {
             $rows[$row->id] = $this->lines->row($row, $numbering);
         }
 
-        return new JsonResponse(['pairs' => array_values(array_filter(array_map(static fn (array $pair): ?array => isset($rows[$pair['one']['id']], $rows[$pair['other']['id']]) ? [
-            'one' => $rows[$pair['one']['id']],
-            'other' => $rows[$pair['other']['id']],
-            'relation' => $pair['relation']->value,
-            'words' => $pair['relation']->words(),
-            'distance' => $pair['distance'],
-        ] : null, $pairs)))]);
+        return new JsonResponse([
+            'pairs' => array_values(
+                array_filter(
+                    array_map(
+                        static fn (array $pair): ?array => isset($rows[$pair['one']['id']], $rows[$pair['other']['id']])
+                            ? [
+                                'one' => $rows[$pair['one']['id']],
+                                'other' => $rows[$pair['other']['id']],
+                                'relation' => $pair['relation']->value,
+                                'words' => $pair['relation']->words(),
+                                'distance' => $pair['distance'],
+                            ]
+                            : null,
+                        $pairs,
+                    ),
+                ),
+            ),
+        ]);
     }
 
     /**

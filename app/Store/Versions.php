@@ -7,7 +7,10 @@ namespace Periplus\App\Store;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 
-/** Changes what has versions, each change from the version that was looked at, so that nobody overwrites what they have not seen. */
+/**
+ * Changes what has versions, each change from the version that was looked at, so that nobody overwrites what they have
+ * not seen.
+ */
 final readonly class Versions
 {
     public function __construct(private EntityManagerInterface $entities)
@@ -21,7 +24,8 @@ final readonly class Versions
      *
      * @param class-string<T> $class
      * @param string $missing what is said when it is not there
-     * @param \Closure(T): mixed $change what belongs into the same transaction, such as the audit log, is done here as well
+     * @param \Closure(T): mixed $change what belongs into the same transaction, such as the audit log, is done here as
+     *                                   well
      * @param (\Closure(T): Refused)|null $refuse says more than that it was changed since
      *
      * @return T as it is stored then
@@ -29,9 +33,22 @@ final readonly class Versions
      * @throws NotFound
      * @throws ChangedMeanwhile
      */
-    public function change(string $class, int|string $id, int $basedOn, string $missing, \Closure $change, ?\Closure $refuse = null): Versioned
-    {
-        return $this->entities->wrapInTransaction(function () use ($class, $id, $basedOn, $missing, $change, $refuse): Versioned {
+    public function change(
+        string $class,
+        int|string $id,
+        int $basedOn,
+        string $missing,
+        \Closure $change,
+        ?\Closure $refuse = null,
+    ): Versioned {
+        return $this->entities->wrapInTransaction(function () use (
+            $class,
+            $id,
+            $basedOn,
+            $missing,
+            $change,
+            $refuse,
+        ): Versioned {
             $entity = $this->hold($class, $id) ?? throw new NotFound($missing);
             if ($entity->version() !== $basedOn) {
                 throw null === $refuse ? new ChangedMeanwhile($entity->changedMeanwhile()) : $refuse($entity);

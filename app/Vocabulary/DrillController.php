@@ -22,18 +22,37 @@ final readonly class DrillController
     public function __invoke(Request $request): Response
     {
         $response = new JsonResponse([
-            'drills' => array_map(static fn (DrillDefinition $drill): array => [
-                'id' => $drill->id,
-                'title' => $drill->title,
-                'about' => $drill->about,
-                'least' => $drill->combinations[0],
-                'most' => $drill->combinations[1],
-                'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->toArray(), $drill->parameters),
-                'isWork' => $drill->isWork,
-                'withPartner' => $drill->withPartner,
-            ], DrillRegistry::definitions()),
-            'blocks' => array_map(static fn (BlockKind $kind): array => ['value' => $kind->value, 'label' => $kind->title()], BlockKind::cases()),
-            'boutFormats' => array_map(static fn (BoutFormat $format): array => ['id' => $format->id, 'sport' => $format->sport, 'class' => $format->class, 'rounds' => $format->rounds, 'seconds' => $format->seconds, 'rest' => $format->rest], BoutFormat::all()),
+            'drills' => array_map(
+                static fn (DrillDefinition $drill): array => [
+                    'id' => $drill->id,
+                    'title' => $drill->title,
+                    'about' => $drill->about,
+                    'least' => $drill->combinations[0],
+                    'most' => $drill->combinations[1],
+                    'parameters' => array_map(
+                        static fn (Parameter $parameter): array => $parameter->toArray(),
+                        $drill->parameters,
+                    ),
+                    'isWork' => $drill->isWork,
+                    'withPartner' => $drill->withPartner,
+                ],
+                DrillRegistry::definitions(),
+            ),
+            'blocks' => array_map(
+                static fn (BlockKind $kind): array => ['value' => $kind->value, 'label' => $kind->title()],
+                BlockKind::cases(),
+            ),
+            'boutFormats' => array_map(
+                static fn (BoutFormat $format): array => [
+                    'id' => $format->id,
+                    'sport' => $format->sport,
+                    'class' => $format->class,
+                    'rounds' => $format->rounds,
+                    'seconds' => $format->seconds,
+                    'rest' => $format->rest,
+                ],
+                BoutFormat::all(),
+            ),
             'limits' => ['rounds' => SessionPlan::MOST_ROUNDS, 'seconds' => SessionPlan::LONGEST],
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));

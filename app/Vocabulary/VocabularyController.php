@@ -32,16 +32,30 @@ final readonly class VocabularyController
     public function __invoke(Request $request): Response
     {
         $response = new JsonResponse([
-            'strikes' => array_map(static fn (Strike $strike): array => [
-                'family' => $strike->family,
-                'role' => $strike->role->value,
-                'name' => $strike->name,
-                'shortName' => $strike->shortName(),
-                'limb' => $strike->limb->value,
-                'targets' => array_map(static fn (Target $target): string => $target->word(), $strike->targets),
-            ], array_values($this->catalogue->strikes)),
-            'moves' => array_map(static fn (Move $move): array => ['id' => $move->id, 'kind' => $move->kind->value, 'words' => $move->words(), 'glyph' => Glyphs::of($move->id)], array_values($this->catalogue->moves)),
-            'themes' => array_map(static fn (Theme $theme): array => ['value' => $theme->value, 'label' => $theme->title()], Theme::cases()),
+            'strikes' => array_map(
+                static fn (Strike $strike): array => [
+                    'family' => $strike->family,
+                    'role' => $strike->role->value,
+                    'name' => $strike->name,
+                    'shortName' => $strike->shortName(),
+                    'limb' => $strike->limb->value,
+                    'targets' => array_map(static fn (Target $target): string => $target->word(), $strike->targets),
+                ],
+                array_values($this->catalogue->strikes),
+            ),
+            'moves' => array_map(
+                static fn (Move $move): array => [
+                    'id' => $move->id,
+                    'kind' => $move->kind->value,
+                    'words' => $move->words(),
+                    'glyph' => Glyphs::of($move->id),
+                ],
+                array_values($this->catalogue->moves),
+            ),
+            'themes' => array_map(
+                static fn (Theme $theme): array => ['value' => $theme->value, 'label' => $theme->title()],
+                Theme::cases(),
+            ),
             'limits' => [
                 'items' => Chain::MOST,
                 'wallSheet' => Paper::MOST,

@@ -51,7 +51,12 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     public function use(VoiceSettings $settings, User $user): void
     {
         $this->gyms->useVoice($settings->toArray());
-        $this->audit->add($user->id(), 'gym.voice', \sprintf('set the voice of calls to %s, %s, %s', $settings->voice, $settings->pace, $settings->loudness), 'gym');
+        $this->audit->add(
+            $user->id(),
+            'gym.voice',
+            \sprintf('set the voice of calls to %s, %s, %s', $settings->voice, $settings->pace, $settings->loudness),
+            'gym',
+        );
     }
 
     /**

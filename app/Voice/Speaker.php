@@ -47,8 +47,23 @@ final readonly class Speaker implements HasQuota
 
             return $this->files->readFile($file);
         }
-        $process = new Process(['espeak-ng', '-v', self::VOICES[$voice->voice], '-s', (string) self::PACES[$voice->pace], '--stdout', '--', $text], timeout: 10);
-        $wave = Wave::of($process->mustRun()->getOutput())->trimmed()->withPeak(self::PEAKS[$voice->loudness])->bytes();
+        $process = new Process(
+            [
+                'espeak-ng',
+                '-v',
+                self::VOICES[$voice->voice],
+                '-s',
+                (string) self::PACES[$voice->pace],
+                '--stdout',
+                '--',
+                $text,
+            ],
+            timeout: 10,
+        );
+        $wave = Wave::of($process->mustRun()->getOutput())
+            ->trimmed()
+            ->withPeak(self::PEAKS[$voice->loudness])
+            ->bytes();
         // Beside its place and moved in when whole: it may be asked for at the same time.
         $this->files->mkdir($this->folder);
         $this->makeRoom(\strlen($wave));

@@ -32,7 +32,11 @@ final readonly class Wave
             $name = substr($file, $at, 4);
             $length = self::number('V', $file, $at + 4);
             if ('fmt ' === $name && $at + 24 <= \strlen($file)) {
-                if (1 !== self::number('v', $file, $at + 8) || 1 !== self::number('v', $file, $at + 10) || 16 !== self::number('v', $file, $at + 22)) {
+                if (
+                    1 !== self::number('v', $file, $at + 8)
+                    || 1 !== self::number('v', $file, $at + 10)
+                    || 16 !== self::number('v', $file, $at + 22)
+                ) {
                     throw new \UnexpectedValueException('A clip is a WAV file of 16 bits and one channel.');
                 }
                 $rate = self::number('V', $file, $at + 12);
@@ -43,7 +47,10 @@ final readonly class Wave
                 /** @var list<int> $unsigned */
                 $unsigned = false === $unsigned ? [] : array_values($unsigned);
 
-                return new self($rate, array_map(static fn (int $sample): int => $sample > 32767 ? $sample - 65536 : $sample, $unsigned));
+                return new self(
+                    $rate,
+                    array_map(static fn (int $sample): int => $sample > 32767 ? $sample - 65536 : $sample, $unsigned),
+                );
             }
         }
         throw new \UnexpectedValueException('This WAV file holds no sound.');
@@ -65,7 +72,10 @@ final readonly class Wave
     {
         $highest = max(1, ...array_map(abs(...), [0, ...$this->samples]));
 
-        return new self($this->rate, array_map(static fn (int $sample): int => (int) round($sample * $peak / $highest), $this->samples));
+        return new self(
+            $this->rate,
+            array_map(static fn (int $sample): int => (int) round(($sample * $peak) / $highest), $this->samples),
+        );
     }
 
     public function ms(): int
@@ -77,7 +87,13 @@ final readonly class Wave
     {
         $data = pack('v*', ...array_map(static fn (int $sample): int => $sample & 0xFFFF, $this->samples));
 
-        return 'RIFF'.pack('V', 36 + \strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16).'data'.pack('V', \strlen($data)).$data;
+        return 'RIFF'
+            .pack('V', 36 + \strlen($data))
+            .'WAVEfmt '
+            .pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16)
+            .'data'
+            .pack('V', \strlen($data))
+            .$data;
     }
 
     private static function number(string $format, string $file, int $at): int

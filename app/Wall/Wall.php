@@ -68,7 +68,10 @@ class Wall implements \JsonSerializable
         return $this->key;
     }
 
-    /** Whether a keyboard or a button at it may pause, go on and jump. Where its coach is blocked, nobody presses anything. */
+    /**
+     * Whether a keyboard or a button at it may pause, go on and jump. Where its coach is blocked, nobody presses
+     * anything.
+     */
     public function hasKeys(): bool
     {
         return $this->hasKeys && $this->editor->isActive();

@@ -8,13 +8,15 @@ declare(strict_types=1);
 $root = dirname(__DIR__, 2);
 if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContainer.preload.php')) {
     require $preload;
-    foreach ([
+    $folders = [
         '/core',
         ...array_map(
             static fn (string $path): string => substr($path, strlen($root)),
             array_filter(
                 (array) glob(
-                    $root.'/app/{Account,Advice,Audit,Card,Combination,Course,Exchange,Gym,HouseRules,Logbook,Measure,Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Voice,Wall}',
+                    $root
+                        .'/app/{Account,Advice,Audit,Card,Combination,Course,Exchange,Gym,HouseRules,Logbook,Measure,'
+    .'Numbering,Plan,Review,RulePreview,Run,Search,Similarity,Store,Voice,Wall}',
                     \GLOB_BRACE,
                 ),
                 is_string(...),
@@ -29,8 +31,12 @@ if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContaine
         '/vendor/doctrine/orm/src/Repository',
         '/vendor/doctrine/orm/src/Utility',
         '/vendor/symfony/type-info/TypeResolver',
-    ] as $folder) {
-        $files = new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root.$folder)), '/\.php$/');
+    ];
+    foreach ($folders as $folder) {
+        $files = new RegexIterator(
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root.$folder)),
+            '/\.php$/',
+        );
         foreach ($files as $path => $file) {
             require_once $path;
         }

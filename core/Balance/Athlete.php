@@ -23,8 +23,12 @@ final readonly class Athlete
      * @param float $height m
      * @param float $stance from the middle of one foot to the middle of the other, m
      */
-    public function __construct(public float $height, public float $stance, SegmentTable $table, public Footing $footing)
-    {
+    public function __construct(
+        public float $height,
+        public float $stance,
+        SegmentTable $table,
+        public Footing $footing,
+    ) {
         $footing->requireAthlete($height, $stance);
         $this->pendulum = Pendulum::ofHeight($height * $table->centreHeight() * $footing->crouch, $footing->gravity);
         $foot = $table->footLength() * $height;
@@ -51,7 +55,12 @@ final readonly class Athlete
         /** @var array<string, self> $athletes */
         static $athletes = [];
 
-        return $athletes[$id] ??= self::of(Footing::builtIn()->heights[$id] ?? throw new \OutOfBoundsException(\sprintf('There is no athlete "%s"; there is %s.', $id, implode(', ', self::ids()))));
+        return $athletes[$id] ??= self::of(
+            Footing::builtIn()->heights[$id]
+                ?? throw new \OutOfBoundsException(
+                    \sprintf('There is no athlete "%s"; there is %s.', $id, implode(', ', self::ids())),
+                ),
+        );
     }
 
     /**
@@ -65,7 +74,10 @@ final readonly class Athlete
 
         return null === $heightCm && null === $stanceCm
             ? $named
-            : self::of(null === $heightCm ? $named->height : $heightCm / 100, null === $stanceCm ? null : $stanceCm / 100);
+            : self::of(
+                null === $heightCm ? $named->height : $heightCm / 100,
+                null === $stanceCm ? null : $stanceCm / 100,
+            );
     }
 
     /** @return list<string> */

@@ -39,17 +39,26 @@ final readonly class Footing
     /** @throws \DomainException when nobody is built or stands like that */
     public function requireAthlete(float $height, float $stance): void
     {
-        foreach (['height' => ['body height', $height], 'stance' => ['stance length', $stance]] as $key => [$what, $value]) {
+        $values = ['height' => ['body height', $height], 'stance' => ['stance length', $stance]];
+        foreach ($values as $key => [$what, $value]) {
             ['least' => $least, 'most' => $most] = $this->limits[$key];
             if ($value < $least || $value > $most) {
-                throw new \DomainException(\sprintf('The %s is %.2f to %.2f m, not %.2f.', $what, $least, $most, $value));
+                throw new \DomainException(
+                    \sprintf('The %s is %.2f to %.2f m, not %.2f.', $what, $least, $most, $value),
+                );
             }
         }
     }
 
     private static function read(): self
     {
-        /** @var array{values: array<string, array{value: int|float}>, athletes: list<array{id: string, height: float}>, limits: array{height: array{least: float, most: float}, stance: array{least: float, most: float}}} $data */
+        /**
+         * @var array{
+         *     values: array<string, array{value: int|float}>,
+         *     athletes: list<array{id: string, height: float}>,
+         *     limits: array{height: array{least: float, most: float}, stance: array{least: float, most: float}},
+         * } $data
+         */
         $data = Data::read('balance');
         $value = static fn (string $name): float => (float) $data['values'][$name]['value'];
 

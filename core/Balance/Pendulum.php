@@ -38,7 +38,10 @@ final readonly class Pendulum
     /** Where the mass is after the time of that growth over that pressure. */
     public function after(Motion $from, float $pressure, float $growth): Motion
     {
-        return new Motion(self::placeAfter($from->x, $from->xi, $pressure, $growth), $pressure + ($from->xi - $pressure) * $growth);
+        return new Motion(
+            self::placeAfter($from->x, $from->xi, $pressure, $growth),
+            $pressure + ($from->xi - $pressure) * $growth,
+        );
     }
 
     /** The place of the mass alone; see {@see after}. */
@@ -50,7 +53,10 @@ final readonly class Pendulum
         return $pressure + ($x - $pressure) * ($growth + $shrink) / 2 + ($xi - $x) * ($growth - $shrink) / 2;
     }
 
-    /** The constant pressure that takes the extrapolated centre of mass from one place to another in the time of that growth. */
+    /**
+     * The constant pressure that takes the extrapolated centre of mass from one place to another in the time of that
+     * growth.
+     */
     public function pressureFor(float $from, float $to, float $growth): float
     {
         return ($to - $from * $growth) / (1 - $growth);

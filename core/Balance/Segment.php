@@ -12,8 +12,13 @@ final readonly class Segment
      * @param float $centre where its centre of mass lies, share of its length from its first end
      * @param float $length share of the body height
      */
-    public function __construct(public string $id, public float $mass, public float $centre, public float $length, public bool $paired)
-    {
+    public function __construct(
+        public string $id,
+        public float $mass,
+        public float $centre,
+        public float $length,
+        public bool $paired,
+    ) {
     }
 
     /** From its first end to its centre of mass, share of the body height. */

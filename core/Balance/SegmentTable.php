@@ -30,13 +30,27 @@ final readonly class SegmentTable
     /** @return array<string, self> the samples as they were published, by id */
     public static function samples(): array
     {
-        /** @var array{samples: list<array{id: string, stature: int, segments: list<array{id: string, mass: float, centre: float, length: float, paired: bool}>}>} $data */
+        /**
+         * @var array{
+         *     samples: list<array{
+         *         id: string,
+         *         stature: int,
+         *         segments: list<array{id: string, mass: float, centre: float, length: float, paired: bool}>,
+         *     }>,
+         * } $data
+         */
         $data = Data::read('segments');
         $samples = [];
         foreach ($data['samples'] as $sample) {
             $segments = [];
             foreach ($sample['segments'] as $row) {
-                $segments[$row['id']] = new Segment($row['id'], $row['mass'] / 100, $row['centre'] / 100, $row['length'] / $sample['stature'], $row['paired']);
+                $segments[$row['id']] = new Segment(
+                    $row['id'],
+                    $row['mass'] / 100,
+                    $row['centre'] / 100,
+                    $row['length'] / $sample['stature'],
+                    $row['paired'],
+                );
             }
             $samples[$sample['id']] = new self($segments);
         }
@@ -47,7 +61,12 @@ final readonly class SegmentTable
     /** Mass of the whole body as the table adds up; 1 but for its rounding. */
     public function total(): float
     {
-        return array_sum(array_map(static fn (Segment $segment): float => $segment->mass * ($segment->paired ? 2 : 1), $this->segments));
+        return array_sum(
+            array_map(
+                static fn (Segment $segment): float => $segment->mass * ($segment->paired ? 2 : 1),
+                $this->segments,
+            ),
+        );
     }
 
     /** Height of the centre of mass of someone who stands upright, arms at the side; share of the body height. */
@@ -73,7 +92,10 @@ final readonly class SegmentTable
         return $moment / $this->total();
     }
 
-    /** How far the whole body's centre goes forward of the trunk when one arm is straight out, in shares of the body height. */
+    /**
+     * How far the whole body's centre goes forward of the trunk when one arm is straight out, in shares of the body
+     * height.
+     */
     public function armOut(): float
     {
         $s = $this->segments;
@@ -100,7 +122,8 @@ final readonly class SegmentTable
     {
         $s = $this->segments;
 
-        return ($s['thigh']->mass * $s['thigh']->arm() + ($s['shank']->mass + $s['foot']->mass) * $s['thigh']->length) / $this->total();
+        return ($s['thigh']->mass * $s['thigh']->arm() + ($s['shank']->mass + $s['foot']->mass) * $s['thigh']->length)
+            / $this->total();
     }
 
     public function footLength(): float

@@ -21,8 +21,13 @@ final readonly class Sway
      * @param float $leastSeconds when
      * @param float $stance from the middle of one foot to the middle of the other, m
      */
-    private function __construct(public array $points, public float $least, public ?int $leastAt, public float $leastSeconds, public float $stance)
-    {
+    private function __construct(
+        public array $points,
+        public float $least,
+        public ?int $leastAt,
+        public float $leastSeconds,
+        public float $stance,
+    ) {
     }
 
     /** @param list<Phase> $phases */
@@ -31,7 +36,8 @@ final readonly class Sway
         $pendulum = $athlete->pendulum;
         $half = $athlete->stance / 2;
         [$frontFoot, $backFoot, $standingFoot] = [$athlete->frontFoot, $athlete->backFoot, $athlete->standingFoot];
-        // Place and extrapolated place of the centre of mass: numbers, since an object for each phase costs as much as all else.
+        // Place and extrapolated place of the centre of mass: numbers, since an object for each phase costs as much as
+        // all else.
         $x = $xi = $reach = $at = 0.0;
         [$least, $leastAt, $leastSeconds] = [\INF, null, 0.0];
         $points = [];
@@ -50,9 +56,14 @@ final readonly class Sway
                     $frontEdge = max($front, $step + $half + $frontFoot);
                 }
             }
-            // In the middle of the stance as it is at the start of the phase; the stance itself may move on by the step.
-            $meant = null === $phase->standsOn || $phase->comesDown ? $step + ($phase->load - 0.5) * $athlete->stance : ($back + $front) / 2;
-            // Whoever comes into the phase past its edges, since the feet moved faster than the hips, catches a foot, too.
+            // In the middle of the stance as it is at the start of the phase; the stance itself may move on by the
+            // step.
+            $meant =
+                null === $phase->standsOn || $phase->comesDown
+                    ? $step + ($phase->load - 0.5) * $athlete->stance
+                    : ($back + $front) / 2;
+            // Whoever comes into the phase past its edges, since the feet moved faster than the hips, catches a foot,
+            // too.
             $before = $frontEdge - $xi < $xi - $backEdge ? $frontEdge - $xi : $xi - $backEdge;
             $xi = $xi < $backEdge ? $backEdge : ($xi > $frontEdge ? $frontEdge : $xi);
             $growth = $pendulum->growth($phase->seconds);
@@ -66,12 +77,17 @@ final readonly class Sway
             if (!$phase->holding) {
                 $margin = min($before, $frontEdge - $xi, $xi - $backEdge);
                 if ($margin < $least) {
-                    [$least, $leastAt, $leastSeconds] = [$margin, $phase->at, $margin === $before ? $at : $at + $phase->seconds];
+                    [$least, $leastAt, $leastSeconds] = [
+                        $margin,
+                        $phase->at,
+                        $margin === $before ? $at : $at + $phase->seconds,
+                    ];
                 }
             }
             $at += $phase->seconds;
             $reach = $phase->reach;
-            // From here on places are seen from the middle of the new stance. Who is past the edge catches a foot there:
+            // From here on places are seen from the middle of the new stance. Who is past the edge catches a foot
+            // there:
             // what is said of the rest of the chain is meant for someone who stands.
             $x -= $step;
             $points[] = new SwayPoint($at, $x - $reach, $xi - $step, $backEdge - $step, $frontEdge - $step);

@@ -14,7 +14,12 @@ final readonly class SwayPoint
      * @param float $back edge of the feet that are down, or about to be
      * @param float $front the other edge
      */
-    public function __construct(public float $seconds, public float $hips, public float $xi, public float $back, public float $front)
-    {
+    public function __construct(
+        public float $seconds,
+        public float $hips,
+        public float $xi,
+        public float $back,
+        public float $front,
+    ) {
     }
 }

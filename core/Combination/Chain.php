@@ -87,6 +87,13 @@ final readonly class Chain implements \Countable
     /** @return list<string> the strikes that it delivers, each once, by their id */
     public function weapons(): array
     {
-        return array_values(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, array_filter($this->strikes(), static fn (StrikeItem $item): bool => $item->delivered()))));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn (StrikeItem $item): string => $item->strike->id,
+                    array_filter($this->strikes(), static fn (StrikeItem $item): bool => $item->delivered()),
+                ),
+            ),
+        );
     }
 }

@@ -30,7 +30,9 @@ final readonly class Edit
     /** How many items lie between it and the link to that place; what goes in stands in the link itself. */
     public function distance(int $place): int
     {
-        return EditKind::Insert === $this->kind ? abs($this->at - $place) : min(abs($this->at - $place), abs($this->at - $place + 1));
+        return EditKind::Insert === $this->kind
+            ? abs($this->at - $place)
+            : min(abs($this->at - $place), abs($this->at - $place + 1));
     }
 
     /** Whether both can be made: the same item is not changed twice, and what goes in before a place goes in first. */

@@ -19,7 +19,9 @@ final class InvalidChain extends \DomainException
 
     public static function landing(Strike $strike): self
     {
-        return new self(\sprintf('Only a kick or knee of the rear leg can land forward, the %s cannot.', $strike->name));
+        return new self(
+            \sprintf('Only a kick or knee of the rear leg can land forward, the %s cannot.', $strike->name),
+        );
     }
 
     public static function free(int $count): self
@@ -39,12 +41,23 @@ final class InvalidChain extends \DomainException
 
     public static function joinsSameLimb(Strike $strike): self
     {
-        return new self(\sprintf('Two strikes land together only from different limbs; the %s uses the limb of the strike it is joined to.', $strike->name));
+        return new self(
+            \sprintf(
+                'Two strikes land together only from different limbs; the %s uses the limb of the strike it is '
+                    .'joined to.',
+                $strike->name,
+            ),
+        );
     }
 
     public static function joinsLanding(Strike $strike): self
     {
-        return new self(\sprintf('Of strikes that land together only the last can land forward; put the %s before it.', $strike->name));
+        return new self(
+            \sprintf(
+                'Of strikes that land together only the last can land forward; put the %s before it.',
+                $strike->name,
+            ),
+        );
     }
 
     public static function joinedFeint(Strike $strike): self

@@ -13,7 +13,11 @@ final readonly class ItemBytes implements ItemVisitor
 {
     public function strike(StrikeItem $item): string
     {
-        return ($item->joined ? Sequence::JOINED : '').($item->feint ? Sequence::FEINT : '').($item->landsForward ? Sequence::LANDS : '').$item->strike->sign.$item->target->value;
+        return ($item->joined ? Sequence::JOINED : '')
+            .($item->feint ? Sequence::FEINT : '')
+            .($item->landsForward ? Sequence::LANDS : '')
+            .$item->strike->sign
+            .$item->target->value;
     }
 
     public function move(MoveItem $item): string

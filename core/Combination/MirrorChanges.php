@@ -6,7 +6,9 @@ namespace Periplus\Core\Combination;
 
 use Periplus\Core\Technique\Catalogue;
 
-/** Compares a chain in one stance with it in another, item by item, and says what really changes against this opponent. */
+/**
+ * Compares a chain in one stance with it in another, item by item, and says what really changes against this opponent.
+ */
 final readonly class MirrorChanges
 {
     private StanceConverter $converter;
@@ -21,7 +23,11 @@ final readonly class MirrorChanges
     {
         $changes = [];
         if (0 < \count($from->chain) && $from->stance !== $to->stance) {
-            $changes[] = new MirrorChange($opponent->isOpenTo($to->stance) ? 'guard-opens' : 'guard-closes', null, $opponent->guard($to->stance));
+            $changes[] = new MirrorChange(
+                $opponent->isOpenTo($to->stance) ? 'guard-opens' : 'guard-closes',
+                null,
+                $opponent->guard($to->stance),
+            );
         }
         foreach (array_keys($to->chain->items) as $at) {
             $before = $opponent->contacts($from, $at);
@@ -47,10 +53,19 @@ final readonly class MirrorChanges
         $who = ucfirst($to->stance->value);
         $original = $from->chain->items[$at];
         $what = $item->name();
-        $offer = $original instanceof StrikeItem && $item instanceof StrikeItem && $original->strike === $item->strike
-            ? $this->offer($item)
-            : null;
-        $same = null === $offer ? '' : \sprintf(' The same %s instead: %s to the %s.', $offer->strike->limb->isArm() ? 'hand' : 'leg', $offer->strike->name, $offer->target->word());
+        $offer =
+            $original instanceof StrikeItem && $item instanceof StrikeItem && $original->strike === $item->strike
+                ? $this->offer($item)
+                : null;
+        $same =
+            null === $offer
+                ? ''
+                : \sprintf(
+                    ' The same %s instead: %s to the %s.',
+                    $offer->strike->limb->isArm() ? 'hand' : 'leg',
+                    $offer->strike->name,
+                    $offer->target->word(),
+                );
 
         $changes = [];
         foreach ($after as $contact) {
@@ -58,17 +73,66 @@ final readonly class MirrorChanges
                 continue;
             }
             $changes[] = match ($contact) {
-                Contact::Spleen => new MirrorChange('liver-lost', $at, \sprintf('%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s', $who, $what, $side, $same), $offer),
-                Contact::Liver => new MirrorChange('liver-gained', $at, \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side)),
-                Contact::ThighInside => new MirrorChange('thigh-inside', $at, \sprintf('%s: the %s comes from the %s and lands on the inside of their lead thigh.', $who, $what, $side)),
-                Contact::ThighOutside => new MirrorChange('thigh-outside', $at, \sprintf('%s: the %s comes from the %s and lands on the outside of their lead thigh.', $who, $what, $side)),
-                Contact::OpenSide => new MirrorChange('open-side-gained', $at, \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side)),
-                Contact::AwayFromRearHand => new MirrorChange('way-out-gained', $at, \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side)),
-                Contact::TowardRearHand => new MirrorChange('way-out-lost', $at, \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side)),
+                Contact::Spleen => new MirrorChange(
+                    'liver-lost',
+                    $at,
+                    \sprintf(
+                        '%s: the %s comes from the %s and lands on the spleen side, so the liver is lost.%s',
+                        $who,
+                        $what,
+                        $side,
+                        $same,
+                    ),
+                    $offer,
+                ),
+                Contact::Liver => new MirrorChange(
+                    'liver-gained',
+                    $at,
+                    \sprintf('%s: the %s comes from the %s and lands on the liver side.', $who, $what, $side),
+                ),
+                Contact::ThighInside => new MirrorChange(
+                    'thigh-inside',
+                    $at,
+                    \sprintf(
+                        '%s: the %s comes from the %s and lands on the inside of their lead thigh.',
+                        $who,
+                        $what,
+                        $side,
+                    ),
+                ),
+                Contact::ThighOutside => new MirrorChange(
+                    'thigh-outside',
+                    $at,
+                    \sprintf(
+                        '%s: the %s comes from the %s and lands on the outside of their lead thigh.',
+                        $who,
+                        $what,
+                        $side,
+                    ),
+                ),
+                Contact::OpenSide => new MirrorChange(
+                    'open-side-gained',
+                    $at,
+                    \sprintf('%s: the %s comes from the %s and meets the open side of their body.', $who, $what, $side),
+                ),
+                Contact::AwayFromRearHand => new MirrorChange(
+                    'way-out-gained',
+                    $at,
+                    \sprintf('%s: %s goes to the %s, away from their rear hand.', $who, $what, $side),
+                ),
+                Contact::TowardRearHand => new MirrorChange(
+                    'way-out-lost',
+                    $at,
+                    \sprintf('%s: %s goes to the %s, toward their rear hand.', $who, $what, $side),
+                ),
             };
         }
         if (\in_array(Contact::OpenSide, $before, true) && !\in_array(Contact::OpenSide, $after, true)) {
-            $changes[] = new MirrorChange('open-side-lost', $at, \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what));
+            $changes[] = new MirrorChange(
+                'open-side-lost',
+                $at,
+                \sprintf('%s: the %s no longer meets the open side of their body.', $who, $what),
+            );
         }
 
         return $changes;
@@ -79,6 +143,8 @@ final readonly class MirrorChanges
     {
         $strike = $this->converter->counterpart($item->strike);
 
-        return \in_array($item->target, $strike->targets, true) ? new StrikeItem($strike, $item->target, $item->effort) : null;
+        return \in_array($item->target, $strike->targets, true)
+            ? new StrikeItem($strike, $item->target, $item->effort)
+            : null;
     }
 }

@@ -40,7 +40,12 @@ final readonly class Opponent
         $who = \sprintf('%s against %s', ucfirst($ours->value), $this->stance->value);
 
         return $this->isOpenTo($ours)
-            ? \sprintf('%s is an open guard: the %s foot outside theirs; %s.', $who, $ours->sideOf(Role::Lead)->value, $out)
+            ? \sprintf(
+                '%s is an open guard: the %s foot outside theirs; %s.',
+                $who,
+                $ours->sideOf(Role::Lead)->value,
+                $out,
+            )
             : \sprintf('%s is a closed guard: %s.', $who, $out);
     }
 
@@ -68,7 +73,11 @@ final readonly class Opponent
             Target::Leg => [$side === $this->stance->sideOf(Role::Lead) ? Contact::ThighInside : Contact::ThighOutside],
             Target::Body => [
                 Side::Left === $side ? Contact::Liver : Contact::Spleen,
-                ...($item->isLegStrike() && Role::Rear === $item->strike->role && $this->isOpenTo($inStance->stances[$at]) ? [Contact::OpenSide] : []),
+                ...$item->isLegStrike()
+                && Role::Rear === $item->strike->role
+                && $this->isOpenTo($inStance->stances[$at])
+                    ? [Contact::OpenSide]
+                    : [],
             ],
         };
     }

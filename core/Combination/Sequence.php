@@ -9,9 +9,12 @@ use Periplus\Core\Technique\Target;
 /**
  * A chain by role as one short line of bytes, for storing, searching and comparing. Each item is its prefixes, then its
  * code: a strike's code is its sign (a capital letter and a digit, so that there are 260) and its target (h, b, l), a
- * move's is its sign (a small letter and a digit), a beat is a comma, free strikes are "@" and a byte of 128, their count and their target.
- * Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. A code is never the beginning
- * of another, so that one sequence is the beginning of another exactly when its chain is the beginning of the other; and
+ * move's is its sign (a small letter and a digit), a beat is a comma, free strikes are "@" and a byte of 128, their
+ * count and their target.
+ * Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. A code is never the
+ * beginning
+ * of another, so that one sequence is the beginning of another exactly when its chain is the beginning of the other;
+ * and
  * its first byte stands nowhere else before a digit, so that a code is found only where an item is.
  */
 final readonly class Sequence
@@ -69,7 +72,10 @@ final readonly class Sequence
         return $item->accept(new ItemBytes());
     }
 
-    /** The sign of a strike, without its target and prefixes; null for what is no strike: no other code ends like a target. */
+    /**
+     * The sign of a strike, without its target and prefixes; null for what is no strike: no other code ends like a
+     * target.
+     */
     public static function strikeSign(string $item): ?string
     {
         return \in_array($item[-1], ['h', 'b', 'l'], true) ? substr($item, -3, 2) : null;
@@ -78,7 +84,12 @@ final readonly class Sequence
     /** @return list<string> the signs of the strikes alone, in their order */
     public function strikes(): array
     {
-        return array_values(array_filter(array_map(self::strikeSign(...), $this->items), static fn (?string $sign): bool => null !== $sign));
+        return array_values(
+            array_filter(
+                array_map(self::strikeSign(...), $this->items),
+                static fn (?string $sign): bool => null !== $sign,
+            ),
+        );
     }
 
     /** @return list<string> every proper beginning, the longest first */

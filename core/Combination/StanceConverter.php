@@ -48,7 +48,8 @@ final readonly class StanceConverter
     {
         return null !== $strike->carry
             ? $this->catalogue->strike($strike->carry->to)
-            : $this->catalogue->inFamily($strike->family, $strike->role->other()) ?? throw new \LogicException(\sprintf('The data names no carry for %s.', $strike->id));
+            : $this->catalogue->inFamily($strike->family, $strike->role->other())
+                    ?? throw new \LogicException(\sprintf('The data names no carry for %s.', $strike->id));
     }
 
     /** @return array{StrikeItem, ?string} */

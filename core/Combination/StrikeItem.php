@@ -39,8 +39,12 @@ final readonly class StrikeItem implements Item
         return !$strike->limb->isArm() && Role::Rear === $strike->role;
     }
 
-    public function with(?Effort $effort = null, ?bool $feint = null, ?bool $joined = null, ?bool $landsForward = null): self
-    {
+    public function with(
+        ?Effort $effort = null,
+        ?bool $feint = null,
+        ?bool $joined = null,
+        ?bool $landsForward = null,
+    ): self {
         return new self(
             $this->strike,
             $this->target,
@@ -59,7 +63,8 @@ final readonly class StrikeItem implements Item
     /** Two strikes may land together when they are of different limbs: arm and leg, or one arm and the other. */
     public function sharesLimbWith(self $other): bool
     {
-        return $this->strike->role === $other->strike->role && $this->strike->limb->isArm() === $other->strike->limb->isArm();
+        return $this->strike->role === $other->strike->role
+            && $this->strike->limb->isArm() === $other->strike->limb->isArm();
     }
 
     /** Whether it is a kick or a knee. */

@@ -6,7 +6,8 @@ namespace Periplus\Core\Drawing;
 
 /**
  * Smooth curves through points, as cubic Bézier pieces. A curve is a list of number lists: the first is its start, each
- * other one the two control points and the end of a piece. Both curves keep their form when x is scaled, so that they can
+ * other one the two control points and the end of a piece. Both curves keep their form when x is scaled, so that they
+ * can
  * be worked out in milliseconds.
  *
  * @phpstan-type Point array{float, float}
@@ -15,7 +16,8 @@ namespace Periplus\Core\Drawing;
 final readonly class Curve
 {
     /**
-     * Monotone between its points, so that it shows no weight that nobody had (M. Steffen, "A simple method for monotonic
+     * Monotone between its points, so that it shows no weight that nobody had (M. Steffen, "A simple method for
+     * monotonic
      * interpolation in one dimension", Astronomy and Astrophysics 239, 1990).
      *
      * @param list<Point> $points in rising order of x, no x twice
@@ -38,12 +40,20 @@ final readonly class Curve
         }
         $straight = ($points[1][1] - $points[0][1]) / ($points[1][0] - $points[0][0]);
         $slopes[0] = 1 === $last ? $straight : self::slopeAtEnd($points[0], $points[1], $slopes[1]);
-        $slopes[$last] = 1 === $last ? $straight : self::slopeAtEnd($points[$last - 1], $points[$last], $slopes[$last - 1]);
+        $slopes[$last] =
+            1 === $last ? $straight : self::slopeAtEnd($points[$last - 1], $points[$last], $slopes[$last - 1]);
         $pieces = [$points[0]];
         for ($at = 1; $at <= $last; ++$at) {
             [[$x0, $y0], [$x1, $y1]] = [$points[$at - 1], $points[$at]];
             $third = ($x1 - $x0) / 3;
-            $pieces[] = [$x0 + $third, $y0 + $third * $slopes[$at - 1], $x1 - $third, $y1 - $third * $slopes[$at], $x1, $y1];
+            $pieces[] = [
+                $x0 + $third,
+                $y0 + $third * $slopes[$at - 1],
+                $x1 - $third,
+                $y1 - $third * $slopes[$at],
+                $x1,
+                $y1,
+            ];
         }
 
         return $pieces;

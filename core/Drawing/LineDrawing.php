@@ -22,13 +22,43 @@ use Periplus\Core\Technique\Stance;
 
 /**
  * Works out the picture of a combination as data: time to the right, height as target, weight and feet below. Whoever
- * writes it, on the screen or on paper, only places it: a point is given in ms and, where it does not follow time, a shift
+ * writes it, on the screen or on paper, only places it: a point is given in ms and, where it does not follow time, a
+ * shift
  * in drawing units; see docs/formats/drawing.md.
  *
  * @phpstan-import-type Pieces from Curve
  *
  * @phpstan-type Sole array{x: float, y: float, angle: float, isLeft: bool, role: string}
- * @phpstan-type Drawing array{size: string, left: int, right: int, edge: int, height: int, lengthMs: int, least: float, most: float, tile: int, isNamed: bool, words: string, lanes: list<array{name: string, y: int}>, ticks: list<array{ms: int, text: string, y: int}>, gaps: list<array{fromMs: int, toMs: int, top: float, bottom: float, verdict: string, sign: string, label: string, sentence: string}>, melody: Pieces, ribbon: array<string, mixed>|null, feet: array<string, array<string, mixed>>|null, joints: list<array{ms: int, from: float, to: float}>, items: list<array<string, mixed>>}
+ * @phpstan-type Drawing array{
+ *     size: string,
+ *     left: int,
+ *     right: int,
+ *     edge: int,
+ *     height: int,
+ *     lengthMs: int,
+ *     least: float,
+ *     most: float,
+ *     tile: int,
+ *     isNamed: bool,
+ *     words: string,
+ *     lanes: list<array{name: string, y: int}>,
+ *     ticks: list<array{ms: int, text: string, y: int}>,
+ *     gaps: list<array{
+ *         fromMs: int,
+ *         toMs: int,
+ *         top: float,
+ *         bottom: float,
+ *         verdict: string,
+ *         sign: string,
+ *         label: string,
+ *         sentence: string,
+ *     }>,
+ *     melody: Pieces,
+ *     ribbon: array<string, mixed>|null,
+ *     feet: array<string, array<string, mixed>>|null,
+ *     joints: list<array{ms: int, from: float, to: float}>,
+ *     items: list<array<string, mixed>>,
+ * }
  */
 final readonly class LineDrawing
 {
@@ -38,12 +68,26 @@ final readonly class LineDrawing
     /** ms between two times that are written. */
     private const TICK = 500;
 
-    /** @var array{glyphs: array<string, string>, unknown: string, sole: string, feet: array<string, array{ahead: float|int, lead: float|int, turn?: float|int}>} */
+    /**
+     * @var array{
+     *     glyphs: array<string, string>,
+     *     unknown: string,
+     *     sole: string,
+     *     feet: array<string, array{ahead: float|int, lead: float|int, turn?: float|int}>,
+     * }
+     */
     private array $data;
 
     public function __construct(private Writer $writer)
     {
-        /** @var array{glyphs: array<string, string>, unknown: string, sole: string, feet: array<string, array{ahead: float|int, lead: float|int, turn?: float|int}>} $data */
+        /**
+         * @var array{
+         *     glyphs: array<string, string>,
+         *     unknown: string,
+         *     sole: string,
+         *     feet: array<string, array{ahead: float|int, lead: float|int, turn?: float|int}>,
+         * } $data
+         */
         $data = Data::read('drawing');
         $this->data = $data;
     }
@@ -71,8 +115,24 @@ final readonly class LineDrawing
             'tile' => $measures['tile'],
             'isNamed' => $size->isNamed(),
             'words' => implode(', ', Words::byRole()->items($chain)),
-            'lanes' => array_map(static fn (string $name, int $y): array => ['name' => $name, 'y' => $y], array_keys($measures['lanes']), $measures['lanes']),
-            'ticks' => LineSize::Full === $size && null !== $ribbon ? array_map(static fn (int $ms): array => ['ms' => $ms, 'text' => 0 === $ms ? '0' : $ms / 1000 .' s', 'y' => $ribbon['back'] + 17], array_map(static fn (int $tick): int => $tick * self::TICK, range(0, intdiv($length, self::TICK)))) : [],
+            'lanes' => array_map(
+                static fn (string $name, int $y): array => ['name' => $name, 'y' => $y],
+                array_keys($measures['lanes']),
+                $measures['lanes'],
+            ),
+            'ticks' => LineSize::Full === $size && null !== $ribbon
+                    ? array_map(
+                        static fn (int $ms): array => [
+                            'ms' => $ms,
+                            'text' => 0 === $ms ? '0' : $ms / 1000 .' s',
+                            'y' => $ribbon['back'] + 17,
+                        ],
+                        array_map(
+                            static fn (int $tick): int => $tick * self::TICK,
+                            range(0, intdiv($length, self::TICK)),
+                        ),
+                    )
+                    : [],
             'gaps' => $this->gaps($chain, $timing, $size),
             'melody' => LineSize::Row === $size ? [] : Curve::level($this->heights($chain, $timing, $size)),
             'ribbon' => null === $ribbon ? null : $this->ribbon($chain, $timing, $sway, $ribbon, $size),
@@ -124,7 +184,10 @@ final readonly class LineDrawing
         return Glyphs::of($item instanceof MoveItem ? $item->move->id : ('beat' === $item->name() ? 'beat' : 'free'));
     }
 
-    /** A lead strike is pointed, a rear one square: shape, fill and colour say the same, so that it reads in black and white. */
+    /**
+     * A lead strike is pointed, a rear one square: shape, fill and colour say the same, so that it reads in black and
+     * white.
+     */
     private static function shape(Role $role, int $size): string
     {
         $half = $size / 2;
@@ -132,23 +195,55 @@ final readonly class LineDrawing
         $n = self::number(...);
 
         return Role::Lead === $role
-            ? \sprintf('M%1$s %1$sH%2$sL%3$s 0L%2$s %4$sH%1$sZ', $n(-$half), $n($half - $tip * 0.4), $n($half + $tip * 0.6), $n($half))
-            : \sprintf('M%1$s %2$sH%3$sQ%4$s %2$s %4$s %1$sV%3$sQ%4$s %4$s %3$s %4$sH%1$sQ%2$s %4$s %2$s %3$sV%1$sQ%2$s %2$s %1$s %2$sZ', $n(-$half + 3), $n(-$half), $n($half - 3), $n($half));
+            ? \sprintf(
+                'M%1$s %1$sH%2$sL%3$s 0L%2$s %4$sH%1$sZ',
+                $n(-$half),
+                $n($half - $tip * 0.4),
+                $n($half + $tip * 0.6),
+                $n($half),
+            )
+            : \sprintf(
+                'M%1$s %2$sH%3$sQ%4$s %2$s %4$s %1$sV%3$sQ%4$s %4$s %3$s %4$sH%1$sQ%2$s %4$s %2$s %3$sV%1$sQ%2$s '
+                    .'%2$s %1$s %2$sZ',
+                $n(-$half + 3),
+                $n(-$half),
+                $n($half - 3),
+                $n($half),
+            );
     }
 
-    /** @return list<array{text: string, x: float, y: float, size: float}> a number fills the tile; a strike without one is written small, a word a line */
+    /**
+     * @return list<array{
+     *     text: string,
+     *     x: float,
+     *     y: float,
+     *     size: float,
+     * }> a number fills the tile; a strike without one is written small, a word a line
+     */
     private static function label(string $text, int $size, Role $role): array
     {
         $x = Role::Lead === $role ? -$size * 0.03 : 0.0;
         if (mb_strlen($text) <= 3) {
             $share = 3 === mb_strlen($text) ? 0.52 : 0.64;
 
-            return [['text' => $text, 'x' => self::round($x), 'y' => self::round($size * $share * 0.35), 'size' => self::round($size * $share)]];
+            return [
+                [
+                    'text' => $text,
+                    'x' => self::round($x),
+                    'y' => self::round($size * $share * 0.35),
+                    'size' => self::round($size * $share),
+                ],
+            ];
         }
         $words = \array_slice(array_values(array_diff(explode(' ', $text), ['lead', 'rear'])), 0, 3);
         $lines = [];
         foreach ($words as $at => $word) {
-            $lines[] = ['text' => mb_substr($word, 0, 8), 'x' => self::round($x), 'y' => self::round($size * 0.26 * ($at - (\count($words) - 1) / 2) + $size * 0.09), 'size' => self::round($size * 0.26)];
+            $lines[] = [
+                'text' => mb_substr($word, 0, 8),
+                'x' => self::round($x),
+                'y' => self::round($size * 0.26 * ($at - (\count($words) - 1) / 2) + $size * 0.09),
+                'size' => self::round($size * 0.26),
+            ];
         }
 
         return $lines;
@@ -158,7 +253,10 @@ final readonly class LineDrawing
     private static function sentence(ChainInStance $chain, ChainTiming $timing, int $at): string
     {
         $moment = $timing->moments[$at];
-        $when = null === $moment->impact ? 'done at '.self::seconds($moment->end) : 'lands at '.self::seconds($moment->impact);
+        $when =
+            null === $moment->impact
+                ? 'done at '.self::seconds($moment->end)
+                : 'lands at '.self::seconds($moment->impact);
         $link = self::linkTo($timing, $at);
         $wait = null === $link ? 0 : self::ms($link->wait);
         $verdict = match ($link?->verdict) {
@@ -171,7 +269,18 @@ final readonly class LineDrawing
         return ucfirst(self::words($chain, $at)).', '.$when.'.'.$verdict.(null === $link ? '' : $timing->reason($link));
     }
 
-    /** @return list<array{fromMs: int, toMs: int, top: float, bottom: float, verdict: string, sign: string, label: string, sentence: string}> a reload and a break, as wide as their wait */
+    /**
+     * @return list<array{
+     *     fromMs: int,
+     *     toMs: int,
+     *     top: float,
+     *     bottom: float,
+     *     verdict: string,
+     *     sign: string,
+     *     label: string,
+     *     sentence: string,
+     * }> a reload and a break, as wide as their wait
+     */
     private function gaps(ChainInStance $chain, ChainTiming $timing, LineSize $size): array
     {
         $measures = $size->measures();
@@ -191,7 +300,14 @@ final readonly class LineDrawing
                 'verdict' => $link->verdict->value,
                 'sign' => Verdict::Reload === $link->verdict ? '▲' : '✕',
                 'label' => '+'.$wait,
-                'sentence' => \sprintf('%s to %s: %s, %d ms. %s', ucfirst(self::words($chain, $link->from())), self::words($chain, $link->to), $link->verdict->value, $wait, $timing->reason($link)),
+                'sentence' => \sprintf(
+                    '%s to %s: %s, %d ms. %s',
+                    ucfirst(self::words($chain, $link->from())),
+                    self::words($chain, $link->to),
+                    $link->verdict->value,
+                    $wait,
+                    $timing->reason($link),
+                ),
             ];
         }
 
@@ -215,7 +331,11 @@ final readonly class LineDrawing
         $joints = [];
         foreach ($chain->chain->strikes() as $at => $item) {
             if ($item->joined && $at > 0) {
-                $joints[] = ['ms' => self::centre($timing->moments[$at - 1]), 'from' => self::y($chain->chain->items[$at - 1], $size), 'to' => self::y($item, $size)];
+                $joints[] = [
+                    'ms' => self::centre($timing->moments[$at - 1]),
+                    'from' => self::y($chain->chain->items[$at - 1], $size),
+                    'to' => self::y($item, $size),
+                ];
             }
         }
 
@@ -230,15 +350,29 @@ final readonly class LineDrawing
     private function ribbon(ChainInStance $chain, ChainTiming $timing, ?Sway $sway, array $rails, LineSize $size): array
     {
         $middle = ($rails['front'] + $rails['back']) / 2;
-        $y = static fn (float $load): float => self::round($middle - ((min(0.5 + self::SWING, max(0.5 - self::SWING, $load)) - 0.5) / self::SWING) * (($rails['back'] - $rails['front']) / 2 - 4));
+        $y = static fn (float $load): float => self::round(
+            $middle
+                - ((min(0.5 + self::SWING, max(0.5 - self::SWING, $load)) - 0.5) / self::SWING)
+                    * (($rails['back'] - $rails['front']) / 2 - 4),
+        );
         $dots = [];
         $words = [];
         foreach ($chain->chain->items as $at => $item) {
             $moment = $timing->moments[$at];
-            $words[] = ($item instanceof StrikeItem ? $this->writer->code($item, $chain->stances[$at]) ?? $item->name() : $item->name()).' '.round($moment->load * 100).' %';
+            $words[] =
+                ($item instanceof StrikeItem
+                    ? $this->writer->code($item, $chain->stances[$at]) ?? $item->name()
+                    : $item->name())
+                .' '
+                .round($moment->load * 100)
+                .' %';
             $next = $chain->chain->items[$at + 1] ?? null;
             if ($item instanceof StrikeItem && !($next instanceof StrikeItem && $next->joined)) {
-                $dots[] = ['ms' => self::ms((float) $moment->impact), 'y' => $y($moment->load), 'role' => $item->strike->role->value];
+                $dots[] = [
+                    'ms' => self::ms((float) $moment->impact),
+                    'y' => $y($moment->load),
+                    'role' => $item->strike->role->value,
+                ];
             }
         }
 
@@ -246,17 +380,27 @@ final readonly class LineDrawing
             'front' => $rails['front'],
             'back' => $rails['back'],
             'middle' => $middle,
-            'line' => Curve::monotone(array_map(static fn (array $point): array => [$point[0], $y($point[1])], self::loadTrack($timing))),
+            'line' => Curve::monotone(
+                array_map(static fn (array $point): array => [$point[0], $y($point[1])], self::loadTrack($timing)),
+            ),
             'dots' => $dots,
             'words' => implode(', ', $words),
-            'hips' => null === $sway || [] === $sway->points ? null : $this->hips($sway, $timing->runsPastTheFeet($sway), $y),
+            'hips' => null === $sway || [] === $sway->points
+                ? null
+                : $this->hips($sway, $timing->runsPastTheFeet($sway), $y),
         ];
     }
 
     /**
      * @param \Closure(float): float $y
      *
-     * @return array{line: Pieces, endMs: float, endY: float, pastMs: int|null, pastText: string} the hips as the pendulum has them; where they run past the feet it is said how far
+     * @return array{
+     *     line: Pieces,
+     *     endMs: float,
+     *     endY: float,
+     *     pastMs: int|null,
+     *     pastText: string,
+     * } the hips as the pendulum has them; where they run past the feet it is said how far
      */
     private function hips(Sway $sway, bool $isPast, \Closure $y): array
     {
@@ -290,7 +434,8 @@ final readonly class LineDrawing
         if (null !== $last) {
             $track[] = [(float) self::ms($last->end), $last->load];
         }
-        // Joined strikes begin before what they are joined to has landed; time only runs forward, and the last to land decides.
+        // Joined strikes begin before what they are joined to has landed; time only runs forward, and the last to land
+        // decides.
         usort($track, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         $forward = [];
         foreach ($track as $at => $point) {
@@ -302,10 +447,26 @@ final readonly class LineDrawing
         return $forward;
     }
 
-    /** @return array{y: int, sole: string, pairs: list<array<string, mixed>>} one pair at the start, and one at each item that moves or turns the feet, with where they were */
+    /**
+     * @return array{
+     *     y: int,
+     *     sole: string,
+     *     pairs: list<array<string, mixed>>,
+     * } one pair at the start, and one at each item that moves or turns the feet, with where they were
+     */
     private function feet(ChainInStance $chain, ChainTiming $timing, int $y): array
     {
-        $pairs = [['ms' => 0, 'clear' => 34, 'dx' => 0.0, 'dy' => 0.0, 'turn' => 0.0, 'isBefore' => false, 'soles' => self::soles($chain->stance, false)]];
+        $pairs = [
+            [
+                'ms' => 0,
+                'clear' => 34,
+                'dx' => 0.0,
+                'dy' => 0.0,
+                'turn' => 0.0,
+                'isBefore' => false,
+                'soles' => self::soles($chain->stance, false),
+            ],
+        ];
         foreach ($chain->chain->items as $at => $item) {
             $feet = $item instanceof MoveItem ? $item->move->feet : Feet::Stay;
             $changes = $item->changesStance();
@@ -313,25 +474,57 @@ final readonly class LineDrawing
                 continue;
             }
             $before = $chain->stances[$at];
-            $shift = $this->data['feet'][$item instanceof MoveItem ? $item->move->id : ''] ?? ['ahead' => $changes ? 0.6 : 0.0, 'lead' => 0.0];
+            $shift = $this->data['feet'][$item instanceof MoveItem ? $item->move->id : ''] ?? [
+                'ahead' => $changes ? 0.6 : 0.0,
+                'lead' => 0.0,
+            ];
             $up = Stance::Orthodox === $before ? -1 : 1;
             // Too near the pair at the start they could not be told apart.
             $place = ['ms' => self::ms($timing->moments[$at]->end), 'clear' => 104];
-            $pairs[] = [...$place, 'dx' => self::round(-$shift['ahead'] * self::STEP), 'dy' => self::round(-$shift['lead'] * self::STEP * $up), 'turn' => 0.0, 'isBefore' => true, 'soles' => self::soles($before, false)];
-            $pairs[] = [...$place, 'dx' => 0.0, 'dy' => 0.0, 'turn' => self::round(($shift['turn'] ?? 0) * -$up), 'isBefore' => false, 'soles' => self::soles($changes ? $before->other() : $before, Feet::Cross === $feet)];
+            $pairs[] = [
+                ...$place,
+                'dx' => self::round(-$shift['ahead'] * self::STEP),
+                'dy' => self::round(-$shift['lead'] * self::STEP * $up),
+                'turn' => 0.0,
+                'isBefore' => true,
+                'soles' => self::soles($before, false),
+            ];
+            $pairs[] = [
+                ...$place,
+                'dx' => 0.0,
+                'dy' => 0.0,
+                'turn' => self::round(($shift['turn'] ?? 0) * -$up),
+                'isBefore' => false,
+                'soles' => self::soles($changes ? $before->other() : $before, Feet::Cross === $feet),
+            ];
         }
 
         return ['y' => $y, 'sole' => $this->data['sole'], 'pairs' => $pairs];
     }
 
-    /** @return list<Sole> seen from above, the front foot to the right: a left foot stands above the line of the chain, a right foot below it */
+    /**
+     * @return list<Sole> seen from above, the front foot to the right: a left foot stands above the line of the chain,
+     *                    a right foot below it
+     */
     private static function soles(Stance $stance, bool $crossed): array
     {
         $up = (Stance::Orthodox === $stance ? -1 : 1) * ($crossed ? -0.6 : 1.0);
 
         return [
-            ['x' => 15.0, 'y' => self::round(8 * $up), 'angle' => self::round(6 * $up), 'isLeft' => Stance::Orthodox === $stance, 'role' => 'lead'],
-            ['x' => -15.0, 'y' => self::round(-8 * $up), 'angle' => self::round(-38 * $up), 'isLeft' => Stance::Orthodox !== $stance, 'role' => 'rear'],
+            [
+                'x' => 15.0,
+                'y' => self::round(8 * $up),
+                'angle' => self::round(6 * $up),
+                'isLeft' => Stance::Orthodox === $stance,
+                'role' => 'lead',
+            ],
+            [
+                'x' => -15.0,
+                'y' => self::round(-8 * $up),
+                'angle' => self::round(-38 * $up),
+                'isLeft' => Stance::Orthodox !== $stance,
+                'role' => 'rear',
+            ],
         ];
     }
 
@@ -345,7 +538,9 @@ final readonly class LineDrawing
     /** A strike stands at its impact, everything else in the middle of its time. */
     private static function centre(Moment $moment): int
     {
-        return null === $moment->impact ? (int) round((self::ms($moment->start) + self::ms($moment->end)) / 2) : self::ms($moment->impact);
+        return null === $moment->impact
+            ? (int) round((self::ms($moment->start) + self::ms($moment->end)) / 2)
+            : self::ms($moment->impact);
     }
 
     /**
@@ -359,7 +554,12 @@ final readonly class LineDrawing
         $shift = 0;
         for ($place = $at; $place > 0; --$place) {
             [$here, $before] = [$items[$place], $items[$place - 1]];
-            if (!$item instanceof StrikeItem || !$here instanceof StrikeItem || !$here->joined || !$before instanceof StrikeItem) {
+            if (
+                !($item instanceof StrikeItem)
+                || !($here instanceof StrikeItem)
+                || !$here->joined
+                || !($before instanceof StrikeItem)
+            ) {
                 break;
             }
             $shift += $before->target === $item->target ? $tile : 0;

@@ -11,7 +11,22 @@ use Periplus\Core\Technique\Limb;
  * The gym's severities, thresholds, choice of school and own numbers of the model; severities and thresholds by the id
  * of their rule.
  *
- * @phpstan-type SetRow array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}, severities: array<string, string>, thresholds: array<string, int|float>, calibration?: array<string, int|float>}
+ * @phpstan-type SetRow array{
+ *     id: string,
+ *     name: string,
+ *     allows: list<string>,
+ *     schools: array{
+ *         leadHook: string,
+ *         handSide: string,
+ *         handTiming: string,
+ *         ending: string,
+ *         hardStrikes: string,
+ *         jabStep?: string,
+ *     },
+ *     severities: array<string, string>,
+ *     thresholds: array<string, int|float>,
+ *     calibration?: array<string, int|float>,
+ * }
  */
 final readonly class HouseRules
 {
@@ -67,7 +82,15 @@ final readonly class HouseRules
     /** The same house with other schools. */
     public function inSchools(Schools $schools): self
     {
-        return new self($this->id, $this->name, $this->allows, $schools, $this->severities, $this->thresholds, $this->calibration);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->allows,
+            $schools,
+            $this->severities,
+            $this->thresholds,
+            $this->calibration,
+        );
     }
 
     /**
@@ -79,7 +102,15 @@ final readonly class HouseRules
      */
     public function calibrated(array $own): self
     {
-        return new self($this->id, $this->name, $this->allows, $this->schools, $this->severities, $this->thresholds, new Calibration($own));
+        return new self(
+            $this->id,
+            $this->name,
+            $this->allows,
+            $this->schools,
+            $this->severities,
+            $this->thresholds,
+            new Calibration($own),
+        );
     }
 
     /** A rule that the set does not name is a hint. */

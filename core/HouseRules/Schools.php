@@ -20,10 +20,26 @@ final readonly class Schools
     /** @return array<string, class-string<School&\BackedEnum>> the schools by name */
     public static function all(): array
     {
-        return ['leadHook' => LeadHook::class, 'handSide' => HandSide::class, 'handTiming' => HandTiming::class, 'ending' => Ending::class, 'hardStrikes' => HardStrikes::class, 'jabStep' => JabStep::class];
+        return [
+            'leadHook' => LeadHook::class,
+            'handSide' => HandSide::class,
+            'handTiming' => HandTiming::class,
+            'ending' => Ending::class,
+            'hardStrikes' => HardStrikes::class,
+            'jabStep' => JabStep::class,
+        ];
     }
 
-    /** @param array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string} $row */
+    /**
+     * @param array{
+     *     leadHook: string,
+     *     handSide: string,
+     *     handTiming: string,
+     *     ending: string,
+     *     hardStrikes: string,
+     *     jabStep?: string,
+     * } $row
+     */
     public static function of(array $row): self
     {
         return new self(
@@ -37,7 +53,16 @@ final readonly class Schools
         );
     }
 
-    /** @return array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep: string} */
+    /**
+     * @return array{
+     *     leadHook: string,
+     *     handSide: string,
+     *     handTiming: string,
+     *     ending: string,
+     *     hardStrikes: string,
+     *     jabStep: string,
+     * }
+     */
     public function toArray(): array
     {
         return [

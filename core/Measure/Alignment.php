@@ -6,7 +6,8 @@ namespace Periplus\Core\Measure;
 
 /**
  * Which tap is which strike, over several repetitions: the alignment that costs least (dynamic programming, as for two
- * sequences by Needleman and Wunsch 1970). A strike may be missed, a tap may be one too many, and how quickly the athlete
+ * sequences by Needleman and Wunsch 1970). A strike may be missed, a tap may be one too many, and how quickly the
+ * athlete
  * throws on the whole is found with it.
  */
 final readonly class Alignment
@@ -25,12 +26,17 @@ final readonly class Alignment
     private const PACES = [0.6, 0.8, 1.0, 1.3, 1.7, 2.2, 3.0];
 
     /**
-     * @param list<array<int, int>> $repetitions the tap of each strike that was heard, by the strike's place among the contacts
+     * @param list<array<int, int>> $repetitions the tap of each strike that was heard, by the strike's place among the
+     *                                           contacts
      * @param list<int> $extra taps that are no strike
      * @param float $pace how many times the computed time the athlete takes on the whole
      */
-    private function __construct(public array $repetitions, public array $extra, public float $pace, private float $cost)
-    {
+    private function __construct(
+        public array $repetitions,
+        public array $extra,
+        public float $pace,
+        private float $cost,
+    ) {
     }
 
     /**
@@ -61,7 +67,9 @@ final readonly class Alignment
     /** How many strikes of the repetitions have no tap. */
     public function missed(int $contacts): int
     {
-        return array_sum(array_map(static fn (array $repetition): int => $contacts - \count($repetition), $this->repetitions));
+        return array_sum(
+            array_map(static fn (array $repetition): int => $contacts - \count($repetition), $this->repetitions),
+        );
     }
 
     /**
@@ -79,7 +87,12 @@ final readonly class Alignment
         $costs = [];
         /** @var list<list<array{int, int, bool}|null>> $from */
         $from = [];
-        /** @var list<array{float, int}> $ends the least cost of a repetition that ends with a tap, and with which strike */
+        /**
+         * @var list<array{
+         *     float,
+         *     int,
+         * }> $ends the least cost of a repetition that ends with a tap, and with which strike
+         */
         $ends = [];
         foreach ($taps as $i => $tap) {
             for ($k = 0; $k < $count; ++$k) {
@@ -89,14 +102,23 @@ final readonly class Alignment
                     $skipped = self::EXTRA * ($i - 1 - $j);
                     $gap = $tap - $taps[$j];
                     for ($m = max(0, $k - 1 - self::MISSES); $m < $k; ++$m) {
-                        $next = $costs[$j][$m] + $skipped + self::MISSED * ($k - $m - 1) + self::odd($gap, $pace * ($contacts[$k] - $contacts[$m]));
+                        $next =
+                            $costs[$j][$m]
+                            + $skipped
+                            + self::MISSED * ($k - $m - 1)
+                            + self::odd($gap, $pace * ($contacts[$k] - $contacts[$m]));
                         if ($next < $cost) {
                             [$cost, $way] = [$next, [$j, $m, false]];
                         }
                     }
                     // Between two repetitions lies at least as much as between two strikes.
                     [$ended, $m] = $ends[$j];
-                    $again = $ended + $skipped + self::MISSED * $k + self::AGAIN + ($gap < $longest ? self::odd($gap, $longest) : 0.0);
+                    $again =
+                        $ended
+                        + $skipped
+                        + self::MISSED * $k
+                        + self::AGAIN
+                        + ($gap < $longest ? self::odd($gap, $longest) : 0.0);
                     if ($again < $cost) {
                         [$cost, $way] = [$again, [$j, $m, true]];
                     }
@@ -151,7 +173,8 @@ final readonly class Alignment
         foreach ($repetitions as $repetition) {
             foreach ($repetition as $k => $tap) {
                 if (isset($repetition[$k + 1])) {
-                    $ratios[] = ($taps[$repetition[$k + 1]] - $taps[$tap]) / max(1.0, $contacts[$k + 1] - $contacts[$k]);
+                    $ratios[] =
+                        ($taps[$repetition[$k + 1]] - $taps[$tap]) / max(1.0, $contacts[$k + 1] - $contacts[$k]);
                 }
             }
         }

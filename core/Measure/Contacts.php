@@ -7,7 +7,10 @@ namespace Periplus\Core\Measure;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Timing\ChainTiming;
 
-/** When the strikes of a chain land by the check: what a tap or a sound is held against. Strikes that land together are one. */
+/**
+ * When the strikes of a chain land by the check: what a tap or a sound is held against. Strikes that land together are
+ * one.
+ */
 final readonly class Contacts
 {
     /**

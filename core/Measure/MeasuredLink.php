@@ -18,8 +18,14 @@ final readonly class MeasuredLink
      * @param float|null $spread ms, as a standard deviation
      * @param int $count of repetitions in which both were heard
      */
-    public function __construct(public int $from, public int $to, public float $computed, public ?float $median, public ?float $spread, public int $count)
-    {
+    public function __construct(
+        public int $from,
+        public int $to,
+        public float $computed,
+        public ?float $median,
+        public ?float $spread,
+        public int $count,
+    ) {
     }
 
     public function verdict(): MeasuredVerdict
@@ -28,7 +34,11 @@ final readonly class MeasuredLink
             return MeasuredVerdict::NotHeard;
         }
         // Less than this cannot be told from chance: two standard errors of the median.
-        $tolerance = max(self::SEEN, self::SHARE * $this->computed, 2.5 * ($this->spread ?? 0.0) / sqrt(max(1, $this->count)));
+        $tolerance = max(
+            self::SEEN,
+            self::SHARE * $this->computed,
+            (2.5 * ($this->spread ?? 0.0)) / sqrt(max(1, $this->count)),
+        );
 
         return match (true) {
             $this->median > $this->computed + $tolerance => MeasuredVerdict::Stops,

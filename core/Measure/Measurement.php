@@ -7,7 +7,10 @@ namespace Periplus\Core\Measure;
 /** What taps or hits say about a chain: which strike each is, and how long each link takes. */
 final readonly class Measurement
 {
-    /** Links from which on the pace of the athlete is told from the check's: of fewer nobody knows whether a link or the athlete is slow. */
+    /**
+     * Links from which on the pace of the athlete is told from the check's: of fewer nobody knows whether a link or the
+     * athlete is slow.
+     */
     private const TELL_PACE = 3;
 
     /**
@@ -15,8 +18,13 @@ final readonly class Measurement
      * @param list<MeasuredLink> $links
      * @param float $pace how many times the computed time the athlete takes on the whole; 1 where that cannot be told
      */
-    private function __construct(public array $taps, public Contacts $contacts, public Alignment $alignment, public array $links, public float $pace)
-    {
+    private function __construct(
+        public array $taps,
+        public Contacts $contacts,
+        public Alignment $alignment,
+        public array $links,
+        public float $pace,
+    ) {
     }
 
     /**
@@ -27,13 +35,17 @@ final readonly class Measurement
     public static function of(array $taps, Contacts $contacts): self
     {
         if (\count($contacts->ms) < 2) {
-            throw new \DomainException('A chain with fewer than two strikes that land has no time between them to measure.');
+            throw new \DomainException(
+                'A chain with fewer than two strikes that land has no time between them to measure.',
+            );
         }
         if (\count($taps) < 2) {
             throw new \DomainException('Two strikes at least have to be heard. Tap once for each strike as it lands.');
         }
         if (\count($taps) > Alignment::MOST) {
-            throw new \DomainException(\sprintf('More than %d strikes are too many at a time. Take a part.', Alignment::MOST));
+            throw new \DomainException(
+                \sprintf('More than %d strikes are too many at a time. Take a part.', Alignment::MOST),
+            );
         }
         sort($taps);
         $alignment = Alignment::of($taps, $contacts->ms);
@@ -73,21 +85,34 @@ final readonly class Measurement
     {
         return [
             'taps' => $this->taps,
-            'repetitions' => array_map(fn (array $repetition): array => array_map(static fn (int $k): ?int => $repetition[$k] ?? null, array_keys($this->contacts->ms)), $this->alignment->repetitions),
+            'repetitions' => array_map(
+                fn (array $repetition): array => array_map(
+                    static fn (int $k): ?int => $repetition[$k] ?? null,
+                    array_keys($this->contacts->ms),
+                ),
+                $this->alignment->repetitions,
+            ),
             'extra' => $this->alignment->extra,
             'missed' => $this->alignment->missed(\count($this->contacts->ms)),
-            'contacts' => array_map(static fn (array $items, float $ms): array => ['items' => $items, 'ms' => round($ms, 1)], $this->contacts->items, $this->contacts->ms),
+            'contacts' => array_map(
+                static fn (array $items, float $ms): array => ['items' => $items, 'ms' => round($ms, 1)],
+                $this->contacts->items,
+                $this->contacts->ms,
+            ),
             'pace' => round($this->pace, 3),
-            'links' => array_map(static fn (MeasuredLink $link): array => [
-                'from' => $link->from,
-                'to' => $link->to,
-                'computed' => round($link->computed, 1),
-                'median' => null === $link->median ? null : round($link->median, 1),
-                'spread' => null === $link->spread ? null : round($link->spread, 1),
-                'count' => $link->count,
-                'verdict' => $link->verdict()->value,
-                'says' => $link->says(),
-            ], $this->links),
+            'links' => array_map(
+                static fn (MeasuredLink $link): array => [
+                    'from' => $link->from,
+                    'to' => $link->to,
+                    'computed' => round($link->computed, 1),
+                    'median' => null === $link->median ? null : round($link->median, 1),
+                    'spread' => null === $link->spread ? null : round($link->spread, 1),
+                    'count' => $link->count,
+                    'verdict' => $link->verdict()->value,
+                    'says' => $link->says(),
+                ],
+                $this->links,
+            ),
         ];
     }
 }

@@ -21,7 +21,9 @@ final readonly class Onsets
     /** Frames to either side over which the threshold is taken, and over which a peak is the highest. */
     private const AROUND = 20;
     private const HIGHEST = 6;
-    /** How far above the median around it a peak stands, as a share of the strongest, and as a multiple of the median. */
+    /**
+     * How far above the median around it a peak stands, as a share of the strongest, and as a multiple of the median.
+     */
     private const SHARE = 0.2;
     private const TIMES = 1.6;
     /** How many times the strength of the noise a frequency has to reach to count much. */
@@ -68,7 +70,17 @@ final readonly class Onsets
             array_push($frames, ...$spectrum->ofTwo($wave->samples, $frame * self::HOP, ($frame + 1) * self::HOP));
         }
         // What the room sounds like when nothing is hit: a rise counts by how far it stands above that.
-        $floor = self::FLOOR * max(Statistics::median(array_map(static fn (array $strengths): float => array_sum($strengths) / \count($strengths), $frames)), 1e-4);
+        $floor =
+            self::FLOOR
+            * max(
+                Statistics::median(
+                    array_map(
+                        static fn (array $strengths): float => array_sum($strengths) / \count($strengths),
+                        $frames,
+                    ),
+                ),
+                1e-4,
+            );
         $flux = [];
         $before = null;
         foreach ($frames as $strengths) {

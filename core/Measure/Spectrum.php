@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
-/** The strengths of frequencies in short frames: a fast Fourier transform (Cooley and Tukey 1965), two real frames at a time as the real and the imaginary part of one. */
+/**
+ * The strengths of frequencies in short frames: a fast Fourier transform (Cooley and Tukey 1965), two real frames at a
+ * time as the real and the imaginary part of one.
+ */
 final class Spectrum
 {
     /** @var list<float> */
@@ -30,7 +33,10 @@ final class Spectrum
     /**
      * @param list<float> $samples
      *
-     * @return array{list<float>, list<float>} the strengths of all frequencies above zero, of the frame at each of the two places
+     * @return array{
+     *     list<float>,
+     *     list<float>,
+     * } the strengths of all frequencies above zero, of the frame at each of the two places
      */
     public function ofTwo(array $samples, int $first, int $second): array
     {

@@ -21,7 +21,8 @@ final readonly class Statistics
     }
 
     /**
-     * The spread as a standard deviation, from the median of the distances to the median; 1.4826 of it for values that are
+     * The spread as a standard deviation, from the median of the distances to the median; 1.4826 of it for values that
+     * are
      * normally distributed (Hampel 1974).
      *
      * @param list<float> $values

@@ -8,8 +8,10 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * A heavy bag as it sounds, at known moments, in noise: the stand-in for a microphone. A hit is a low thud that dies away
- * within a tenth of a second and the slap of leather on top; the noise is white, as from a fan. Invented for tests and demo.
+ * A heavy bag as it sounds, at known moments, in noise: the stand-in for a microphone. A hit is a low thud that dies
+ * away
+ * within a tenth of a second and the slap of leather on top; the noise is white, as from a fan. Invented for tests and
+ * demo.
  */
 final readonly class Synthesis
 {

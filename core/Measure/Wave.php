@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
-/** A recording: one track of samples from -1 to 1. Read from RIFF WAVE, PCM of 16 bits (Microsoft and IBM, Multimedia Programming Interface 1.0, 1991). */
+/**
+ * A recording: one track of samples from -1 to 1. Read from RIFF WAVE, PCM of 16 bits (Microsoft and IBM, Multimedia
+ * Programming Interface 1.0, 1991).
+ */
 final readonly class Wave
 {
     /** Longest recording, s. */
@@ -47,14 +50,26 @@ final readonly class Wave
         if (0 === $rate || $at + 8 > \strlen($bytes)) {
             throw new \DomainException('The recording holds no sound.');
         }
-        $data = substr($bytes, $at + 8, min(self::number('V', substr($bytes, $at + 4, 4)), \strlen($bytes) - $at - 8) & ~1);
+        $data = substr(
+            $bytes,
+            $at + 8,
+            min(self::number('V', substr($bytes, $at + 4, 4)), \strlen($bytes) - $at - 8) & ~1,
+        );
         if (\strlen($data) / 2 > self::LONGEST * $rate) {
-            throw new \DomainException(\sprintf('The recording is longer than %d seconds. Take the part with the repetitions.', self::LONGEST));
+            throw new \DomainException(
+                \sprintf('The recording is longer than %d seconds. Take the part with the repetitions.', self::LONGEST),
+            );
         }
         /** @var array<int, int>|false $words */
         $words = '' === $data ? [] : unpack('v*', $data);
 
-        return new self(array_map(static fn (int $word): float => ($word > 32_767 ? $word - 65_536 : $word) / 32_768, array_values(false === $words ? [] : $words)), $rate);
+        return new self(
+            array_map(
+                static fn (int $word): float => ($word > 32_767 ? $word - 65_536 : $word) / 32_768,
+                array_values(false === $words ? [] : $words),
+            ),
+            $rate,
+        );
     }
 
     /** As a file, from which the same is read, to a sixteen-bit step. */
@@ -62,10 +77,22 @@ final readonly class Wave
     {
         $data = '';
         foreach (array_chunk($this->samples, 8192) as $part) {
-            $data .= pack('v*', ...array_map(static fn (float $sample): int => (int) round(32_767 * max(-1.0, min(1.0, $sample))) & 0xFFFF, $part));
+            $data .= pack(
+                'v*',
+                ...array_map(
+                    static fn (float $sample): int => (int) round(32_767 * max(-1.0, min(1.0, $sample))) & 0xFFFF,
+                    $part,
+                ),
+            );
         }
 
-        return 'RIFF'.pack('V', 36 + \strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16).'data'.pack('V', \strlen($data)).$data;
+        return 'RIFF'
+            .pack('V', 36 + \strlen($data))
+            .'WAVEfmt '
+            .pack('VvvVVvv', 16, 1, 1, $this->rate, 2 * $this->rate, 2, 16)
+            .'data'
+            .pack('V', \strlen($data))
+            .$data;
     }
 
     /** ms */
@@ -102,7 +129,10 @@ final readonly class Wave
     {
         $few = max(1, (int) ceil(\count($this->samples) / max(1, $count)));
 
-        return array_map(static fn (array $part): float => round(max(0.0, max(array_map(abs(...), $part))), 3), array_chunk($this->samples, $few));
+        return array_map(
+            static fn (array $part): float => round(max(0.0, max(array_map(abs(...), $part))), 3),
+            array_chunk($this->samples, $few),
+        );
     }
 
     private static function number(string $format, string $bytes): int

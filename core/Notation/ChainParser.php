@@ -20,7 +20,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * Last stage of the reader: puts strikes, moves, brackets and marks together to a chain. It walks the running stance as it
+ * Last stage of the reader: puts strikes, moves, brackets and marks together to a chain. It walks the running stance as
+ * it
  * goes, since left and right depend on it. One run over one text.
  *
  * @internal use {@see Reader}
@@ -58,14 +59,24 @@ final class ChainParser
         $this->running = $tokens->running = $stance;
         $this->diagnostics = new Diagnostics();
         $this->resolver = new StrikeResolver($catalogue, $vocabulary, $numbering, $this->diagnostics);
-        $this->moveResolver = new MoveResolver($catalogue, $vocabulary, $strikes, $moves, $numbering, $tokens, $this->diagnostics);
+        $this->moveResolver = new MoveResolver(
+            $catalogue,
+            $vocabulary,
+            $strikes,
+            $moves,
+            $numbering,
+            $tokens,
+            $this->diagnostics,
+        );
     }
 
     public function reading(): Reading
     {
         $this->chain();
         if ([] === $this->items && !$this->diagnostics->hasProblems()) {
-            $this->diagnostics->problem($this->tokens->whole(), 'There is no strike here yet.', self::A_STRIKE, ['1 2']);
+            $this->diagnostics->problem($this->tokens->whole(), 'There is no strike here yet.', self::A_STRIKE, [
+                '1 2',
+            ]);
         }
         $readable = !$this->diagnostics->hasProblems();
 
@@ -87,7 +98,10 @@ final class ChainParser
                 TokenKind::Stop => $this->stop(),
                 TokenKind::Number, TokenKind::Word => $this->phrase(),
                 TokenKind::Sign => $this->sign($token),
-                TokenKind::Times => $this->complain('"%s" repeats nothing.', '[ ] around what repeats, such as [1 2]x3'),
+                TokenKind::Times => $this->complain(
+                    '"%s" repeats nothing.',
+                    '[ ] around what repeats, such as [1 2]x3',
+                ),
                 TokenKind::Unknown => $this->unknown(),
             };
         }
@@ -119,10 +133,18 @@ final class ChainParser
     {
         $at = $this->tokens->position();
         [$before, $slash, $after] = [$this->tokens->at($at - 1), $this->tokens->take(), $this->tokens->at($at + 1)];
-        $isTight = null !== $before && null !== $after && !\in_array(TokenKind::Sign, [$before->kind, $after->kind], true)
-            && $before->span->at + $before->span->length === $slash->span->at && $slash->span->at + 1 === $after->span->at;
+        $isTight =
+            null !== $before
+            && null !== $after
+            && !\in_array(TokenKind::Sign, [$before->kind, $after->kind], true)
+            && $before->span->at + $before->span->length === $slash->span->at
+            && $slash->span->at + 1 === $after->span->at;
         if ($isTight) {
-            $this->diagnostics->note($slash->span, 'Without a blank on either side a / is read as "then"; with one it is a beat.', ['then', ' / ']);
+            $this->diagnostics->note(
+                $slash->span,
+                'Without a blank on either side a / is read as "then"; with one it is a beat.',
+                ['then', ' / '],
+            );
         } else {
             $this->add(new Beat(), $slash->span);
         }
@@ -156,20 +178,36 @@ final class ChainParser
                 $this->tokens->take();
             } elseif (null === $strike) {
                 $token = $this->tokens->take();
-                $this->diagnostics->problem($token->span, \sprintf('"%s" is not a strike or a move.', Diagnostics::excerpt($token->text)), 'a number, or words such as "lead hook body" or "slip left"', $this->vocabulary->nearest($word));
+                $this->diagnostics->problem(
+                    $token->span,
+                    \sprintf('"%s" is not a strike or a move.', Diagnostics::excerpt($token->text)),
+                    'a number, or words such as "lead hook body" or "slip left"',
+                    $this->vocabulary->nearest($word),
+                );
             }
         }
     }
 
-    /** "Hook kick" is one strike in other rooms and none in this one; in a line of bare nouns it is a hook and a kick. */
+    /**
+     * "Hook kick" is one strike in other rooms and none in this one; in a line of bare nouns it is a hook and a kick.
+     */
     private function isHookKick(StrikePhrase $phrase): bool
     {
         $at = $this->tokens->position();
-        if ('hook' !== $phrase->noun || 'kick' !== ($this->tokens->words[$phrase->next] ?? '') || ($at > 0 && isset($this->vocabulary->nouns[$this->tokens->words[$at - 1]]))) {
+        if (
+            'hook' !== $phrase->noun
+            || 'kick' !== ($this->tokens->words[$phrase->next] ?? '')
+            || ($at > 0 && isset($this->vocabulary->nouns[$this->tokens->words[$at - 1]]))
+        ) {
             return false;
         }
         $this->tokens->moveTo($phrase->next + 1);
-        $this->diagnostics->problem($this->tokens->span($at, $phrase->next + 1), 'A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.', 'a strike that is known, or a comma', [$this->tokens->text($at, $phrase->next).', kick']);
+        $this->diagnostics->problem(
+            $this->tokens->span($at, $phrase->next + 1),
+            'A hook kick is not among the strikes here. If a hook and a kick are meant, a comma goes between them.',
+            'a strike that is known, or a comma',
+            [$this->tokens->text($at, $phrase->next).', kick'],
+        );
 
         return true;
     }
@@ -191,9 +229,19 @@ final class ChainParser
         $this->tokens->moveTo($next);
         $written = $this->tokens->text($this->clauseFrom, $at);
         if ($this->phrases > 1) {
-            $this->diagnostics->problem($this->tokens->span($this->clauseFrom, $next), \sprintf('"x%d" could repeat the last strike or all of "%s".', $times, Diagnostics::excerpt($written)), '[ ] around what repeats', ['['.$written.']x'.$times]);
+            $this->diagnostics->problem(
+                $this->tokens->span($this->clauseFrom, $next),
+                \sprintf('"x%d" could repeat the last strike or all of "%s".', $times, Diagnostics::excerpt($written)),
+                '[ ] around what repeats',
+                ['['.$written.']x'.$times],
+            );
         } elseif ($times < 1 || $times > self::MOST_REPEATS) {
-            $this->diagnostics->problem($this->tokens->span($at, $next), \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
+            $this->diagnostics->problem(
+                $this->tokens->span($at, $next),
+                \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS),
+                'a smaller count',
+                ['x2', 'x3'],
+            );
         } else {
             $this->again($item, $this->spans[$last], $times - 1);
         }
@@ -225,10 +273,19 @@ final class ChainParser
             $this->add(new MoveItem($this->catalogue->move('switch')), $span);
         }
         if ($phrase->openTarget) {
-            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as the target of what stands before it. With a comma before it, it is that of the next strike.', $phrase->targetWord));
+            $this->diagnostics->note(
+                $phrase->span,
+                \sprintf(
+                    '"%s" is read as the target of what stands before it. With a comma before it, it is that of the '
+                        .'next strike.',
+                    $phrase->targetWord,
+                ),
+            );
         }
         $times = $phrase->times;
-        $isOneOfBoth = 'and' === ($this->tokens->words[$at - 1] ?? '') && isset(Vocabulary::SIDES[$this->tokens->words[$at - 2] ?? '']);
+        $isOneOfBoth =
+            'and' === ($this->tokens->words[$at - 1] ?? '')
+            && isset(Vocabulary::SIDES[$this->tokens->words[$at - 2] ?? '']);
         if ($phrase->inTurn && 1 === $times && !$isOneOfBoth) {
             $this->diagnostics->note($phrase->span, 'More than one without a count is read as two.');
             $times = 2;
@@ -236,7 +293,12 @@ final class ChainParser
         $first = null;
         for ($time = 0; $time < $times; ++$time) {
             if (null === $first || $phrase->inTurn) {
-                $first = $this->resolved(null === $first ? $phrase : $this->inTurn($phrase, $first), $feint, $joined && 0 === $time, $span);
+                $first = $this->resolved(
+                    null === $first ? $phrase : $this->inTurn($phrase, $first),
+                    $feint,
+                    $joined && 0 === $time,
+                    $span,
+                );
             } elseif (null !== $phrase->secondTarget) {
                 $first = $this->resolved($phrase->of($first->strike->role)->second(), $feint, false, $span);
             } else {
@@ -267,7 +329,13 @@ final class ChainParser
     /** The next of several in turn: of the other side where the first was given one, else as if it were said again. */
     private function inTurn(StrikePhrase $phrase, StrikeItem $before): StrikePhrase
     {
-        return null === $phrase->side ? $phrase : $phrase->of(ChainInStance::after($before, $this->running) === $this->running ? $before->strike->role->other() : $before->strike->role);
+        return null === $phrase->side
+            ? $phrase
+            : $phrase->of(
+                ChainInStance::after($before, $this->running) === $this->running
+                    ? $before->strike->role->other()
+                    : $before->strike->role,
+            );
     }
 
     /** "Left hook off the jab": what it comes off stands after it, and is thrown before it. */
@@ -285,12 +353,19 @@ final class ChainParser
         $count = \count($this->items);
         $this->tokens->moveTo($at + 2);
         null === $strike ? $this->move() : $this->strike($strike, false, false);
-        if ($before instanceof StrikeItem && $count + 1 === \count($this->items) && $this->items[$count]->key() === $before->key()) {
+        if (
+            $before instanceof StrikeItem
+            && $count + 1 === \count($this->items)
+            && $this->items[$count]->key() === $before->key()
+        ) {
             // "Jab, hook off the jab" names the jab that was just thrown.
             array_pop($this->items);
             array_pop($this->spans);
         }
-        $this->diagnostics->note($this->tokens->span($at, $this->tokens->position()), 'What it comes off is thrown first.');
+        $this->diagnostics->note(
+            $this->tokens->span($at, $this->tokens->position()),
+            'What it comes off is thrown first.',
+        );
     }
 
     private function feint(): void
@@ -298,7 +373,12 @@ final class ChainParser
         $open = $this->tokens->take();
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
         if (null === $phrase || $this->isBareSide($phrase)) {
-            $this->diagnostics->problem($open->span, 'A bracket holds one feinted strike, and there is none after it.', '(3) or (cross)', ['(3)']);
+            $this->diagnostics->problem(
+                $open->span,
+                'A bracket holds one feinted strike, and there is none after it.',
+                '(3) or (cross)',
+                ['(3)'],
+            );
 
             return;
         }
@@ -307,7 +387,11 @@ final class ChainParser
             $this->suffix();
         }
         if (!$this->tokens->isSign(')')) {
-            $this->diagnostics->problem($open->span, 'This ( is not closed after one strike.', '), directly after the feinted strike; what repeats stands in [ ]');
+            $this->diagnostics->problem(
+                $open->span,
+                'This ( is not closed after one strike.',
+                '), directly after the feinted strike; what repeats stands in [ ]',
+            );
 
             return;
         }
@@ -318,7 +402,10 @@ final class ChainParser
     /** "Hook (left)" says a side of the hook, and no strike. */
     private function isBareSide(StrikePhrase $phrase): bool
     {
-        return null !== $phrase->side && 'straight' === $phrase->noun && isset(Vocabulary::SIDES[$this->tokens->word()]) && $phrase->next === $this->tokens->position() + 1;
+        return null !== $phrase->side
+            && 'straight' === $phrase->noun
+            && isset(Vocabulary::SIDES[$this->tokens->word()])
+            && $phrase->next === $this->tokens->position() + 1;
     }
 
     private function joined(): void
@@ -329,23 +416,41 @@ final class ChainParser
             $this->tokens->take();
         }
         $phrase = $this->strikes->parse($this->tokens, $this->tokens->position());
-        if (TokenKind::Word === $plus->kind && !($this->items[\count($this->items) - 1] ?? null) instanceof StrikeItem && null !== $phrase) {
+        if (
+            TokenKind::Word === $plus->kind
+            && !(($this->items[\count($this->items) - 1] ?? null) instanceof StrikeItem)
+            && null !== $phrase
+        ) {
             // "Step in with a jab".
             return;
         }
         if (null === $phrase) {
-            if (TokenKind::Word === $plus->kind && null !== $this->moves->parse($this->tokens, $this->tokens->position())) {
+            if (
+                TokenKind::Word === $plus->kind
+                && null !== $this->moves->parse($this->tokens, $this->tokens->position())
+            ) {
                 return;
             }
-            $this->diagnostics->problem($plus->span, 'A + joins the strike after it, and there is none.', self::A_STRIKE, ['+14']);
+            $this->diagnostics->problem(
+                $plus->span,
+                'A + joins the strike after it, and there is none.',
+                self::A_STRIKE,
+                ['+14'],
+            );
 
             return;
         }
         $before = $this->items[\count($this->items) - 1] ?? null;
         // Written in words, what lands together has a comma before its "with".
-        $apart = TokenKind::Word === $plus->kind ? TokenKind::Stop !== $this->tokens->at($at - 1)?->kind : $this->standsBetweenBlanks($at);
+        $apart =
+            TokenKind::Word === $plus->kind
+                ? TokenKind::Stop !== $this->tokens->at($at - 1)?->kind
+                : $this->standsBetweenBlanks($at);
         if ($apart && $before instanceof StrikeItem && !$this->landsTogether($before, $phrase)) {
-            $this->diagnostics->note($plus->span, \sprintf('"%s" is read as "then": these two cannot land together.', $plus->text));
+            $this->diagnostics->note(
+                $plus->span,
+                \sprintf('"%s" is read as "then": these two cannot land together.', $plus->text),
+            );
             $this->strike($phrase, false, false);
 
             return;
@@ -358,15 +463,26 @@ final class ChainParser
     {
         [$before, $sign, $after] = [$this->tokens->at($at - 1), $this->tokens->at($at), $this->tokens->at($at + 1)];
 
-        return null !== $before && null !== $sign && null !== $after
-            && $before->span->at + $before->span->length < $sign->span->at && $sign->span->at + $sign->span->length < $after->span->at;
+        return null !== $before
+            && null !== $sign
+            && null !== $after
+            && $before->span->at + $before->span->length < $sign->span->at
+            && $sign->span->at + $sign->span->length < $after->span->at;
     }
 
-    /** One arm and one leg can land together; two arms turn the hips both ways, and two legs leave nothing to stand on. */
+    /**
+     * One arm and one leg can land together; two arms turn the hips both ways, and two legs leave nothing to stand on.
+     */
     private function landsTogether(StrikeItem $before, StrikePhrase $phrase): bool
     {
-        $family = '' === $phrase->noun ? $this->numbering->entry($phrase->code)?->family : $this->vocabulary->nouns[$phrase->noun];
-        $strike = null === $family ? null : $this->catalogue->inFamily($family, Role::Lead) ?? $this->catalogue->inFamily($family, Role::Rear);
+        $family =
+            '' === $phrase->noun
+                ? $this->numbering->entry($phrase->code)?->family
+                : $this->vocabulary->nouns[$phrase->noun];
+        $strike =
+            null === $family
+                ? null
+                : $this->catalogue->inFamily($family, Role::Lead) ?? $this->catalogue->inFamily($family, Role::Rear);
 
         return null === $strike || $strike->limb->isArm() !== $before->strike->limb->isArm();
     }
@@ -375,7 +491,11 @@ final class ChainParser
     {
         $open = $this->tokens->take();
         if ($this->depth >= self::DEEPEST) {
-            $this->diagnostics->problem($open->span, \sprintf('Brackets stand inside each other more than %d deep.', self::DEEPEST), 'a flatter line');
+            $this->diagnostics->problem(
+                $open->span,
+                \sprintf('Brackets stand inside each other more than %d deep.', self::DEEPEST),
+                'a flatter line',
+            );
             $this->tokens->moveToEnd();
 
             return;
@@ -394,7 +514,12 @@ final class ChainParser
         $close = $this->tokens->take();
         $times = $this->tokens->peek();
         if (null === $times || TokenKind::Times !== $times->kind) {
-            $this->diagnostics->problem($close->span, 'A repeat needs its count after the bracket.', 'x and a count, such as ]x3', [']x2', ']x3']);
+            $this->diagnostics->problem(
+                $close->span,
+                'A repeat needs its count after the bracket.',
+                'x and a count, such as ]x3',
+                [']x2', ']x3'],
+            );
 
             return;
         }
@@ -402,7 +527,12 @@ final class ChainParser
         $digits = preg_replace('/[^0-9]/', '', $times->text) ?? '';
         $count = \strlen($digits) > 4 ? \PHP_INT_MAX : (int) $digits;
         if ($count < 1 || $count > self::MOST_REPEATS) {
-            $this->diagnostics->problem($times->span, \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS), 'a smaller count', ['x2', 'x3']);
+            $this->diagnostics->problem(
+                $times->span,
+                \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS),
+                'a smaller count',
+                ['x2', 'x3'],
+            );
 
             return;
         }
@@ -434,12 +564,20 @@ final class ChainParser
     private function addFree(string $count, Span $span): void
     {
         if (1 !== preg_match('/^(\d{1,3})([hbl]?)$/i', $count, $parts)) {
-            $this->diagnostics->problem($span, \sprintf('"%s" is not a count of free strikes.', Diagnostics::excerpt($count)), 'a count, such as *3', ['*3']);
+            $this->diagnostics->problem(
+                $span,
+                \sprintf('"%s" is not a count of free strikes.', Diagnostics::excerpt($count)),
+                'a count, such as *3',
+                ['*3'],
+            );
 
             return;
         }
         try {
-            $this->add(new FreeStrikes((int) $parts[1], '' === $parts[2] ? null : Target::from(strtolower($parts[2]))), $span);
+            $this->add(
+                new FreeStrikes((int) $parts[1], '' === $parts[2] ? null : Target::from(strtolower($parts[2]))),
+                $span,
+            );
         } catch (InvalidChain $invalid) {
             $this->diagnostics->problem($span, $invalid->getMessage(), 'a count, such as *3', ['*3']);
         }
@@ -456,12 +594,19 @@ final class ChainParser
             '~' => 'A ~ marks a light strike',
             default => 'A > marks a kick that lands forward',
         };
-        if ('>' === $token->text && $item instanceof StrikeItem && !StrikeItem::canLandForward($item->strike) && null !== $this->tokens->peek()) {
+        if (
+            '>' === $token->text
+            && $item instanceof StrikeItem
+            && !StrikeItem::canLandForward($item->strike)
+            && null !== $this->tokens->peek()
+        ) {
             // Written without blanks, "jab>cross", it goes from one strike to the next.
             return;
         }
-        if (!$item instanceof StrikeItem || $this->spans[$last]->at > $token->span->at) {
-            $this->diagnostics->problem($token->span, $name.' and stands directly after it.', 'a strike before it', ['2'.$token->text]);
+        if (!($item instanceof StrikeItem) || $this->spans[$last]->at > $token->span->at) {
+            $this->diagnostics->problem($token->span, $name.' and stands directly after it.', 'a strike before it', [
+                '2'.$token->text,
+            ]);
 
             return;
         }
@@ -472,7 +617,12 @@ final class ChainParser
                 default => $item->with(landsForward: true),
             };
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($token->span, $invalid->getMessage(), 'a kick or knee of the rear leg before it', ['14>']);
+            $this->diagnostics->problem(
+                $token->span,
+                $invalid->getMessage(),
+                'a kick or knee of the rear leg before it',
+                ['14>'],
+            );
 
             return;
         }
@@ -502,15 +652,23 @@ final class ChainParser
         return true;
     }
 
-    /** "Slip the jab", "roll under the hook": what the opponent throws is not thrown. "Under" alone says nothing more. */
+    /**
+     * "Slip the jab", "roll under the hook": what the opponent throws is not thrown. "Under" alone says nothing more.
+     */
     private function opponents(): void
     {
         $at = $this->tokens->position();
         $past = $this->moveResolver->pastTheOpponents($at);
         if ($past > $at) {
-            $this->diagnostics->note($this->tokens->span($at, $past), 'This is what the opponent throws, and no strike of the chain.');
+            $this->diagnostics->note(
+                $this->tokens->span($at, $past),
+                'This is what the opponent throws, and no strike of the chain.',
+            );
             $this->tokens->moveTo($past);
-        } elseif (isset(Vocabulary::UNDER[$this->tokens->word()]) && TokenKind::Word !== $this->tokens->at($at + 1)?->kind) {
+        } elseif (
+            isset(Vocabulary::UNDER[$this->tokens->word()])
+            && TokenKind::Word !== $this->tokens->at($at + 1)?->kind
+        ) {
             $this->tokens->take();
         }
     }
@@ -522,8 +680,15 @@ final class ChainParser
         while (TokenKind::Unknown === $this->tokens->peek()?->kind) {
             $last = $this->tokens->take();
         }
-        $shown = 1 === preg_match('/^\p{C}$/u', $first->text) ? \sprintf('The invisible character U+%04X', mb_ord($first->text)) : \sprintf('"%s"', $first->text);
-        $this->diagnostics->problem($first->span->until($last->span), $shown.' stands for nothing in a combination.', 'numbers, words, ( ) [ ] + / *');
+        $shown =
+            1 === preg_match('/^\p{C}$/u', $first->text)
+                ? \sprintf('The invisible character U+%04X', mb_ord($first->text))
+                : \sprintf('"%s"', $first->text);
+        $this->diagnostics->problem(
+            $first->span->until($last->span),
+            $shown.' stands for nothing in a combination.',
+            'numbers, words, ( ) [ ] + / *',
+        );
     }
 
     /** @return bool false when the chain is full */
@@ -542,7 +707,12 @@ final class ChainParser
         } catch (InvalidChain $invalid) {
             array_pop($this->items);
             array_pop($this->spans);
-            $this->diagnostics->problem($span, $invalid->getMessage(), 'a strike of another limb, directly after a delivered strike', ['1 +14']);
+            $this->diagnostics->problem(
+                $span,
+                $invalid->getMessage(),
+                'a strike of another limb, directly after a delivered strike',
+                ['1 +14'],
+            );
 
             return true;
         }

@@ -6,15 +6,22 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Technique\Stance;
 
-/** A chain as it was typed: in which stance and numbering it is understood, and in which numbering the answer is written. */
+/**
+ * A chain as it was typed: in which stance and numbering it is understood, and in which numbering the answer is
+ * written.
+ */
 final readonly class ChainText
 {
     public Numbering $numbering;
     public Numbering $readIn;
 
     /** @param Numbering|null $readIn the numbering of the text when null */
-    public function __construct(public string $text, public Stance $stance = Stance::Orthodox, ?Numbering $numbering = null, ?Numbering $readIn = null)
-    {
+    public function __construct(
+        public string $text,
+        public Stance $stance = Stance::Orthodox,
+        ?Numbering $numbering = null,
+        ?Numbering $readIn = null,
+    ) {
         $this->numbering = $numbering ?? Numbering::named('parity');
         $this->readIn = $readIn ?? $this->numbering;
     }

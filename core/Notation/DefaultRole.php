@@ -13,19 +13,31 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 
 /**
- * Which hand or leg is meant by a noun that says none: the one that a slip or a roll has loaded, else the one that coaches
+ * Which hand or leg is meant by a noun that says none: the one that a slip or a roll has loaded, else the one that
+ * coaches
  * mean by that noun, else the one opposite to the strike before. Common practice, no source.
  */
 final readonly class DefaultRole
 {
     /** Whose a strike is, whatever comes before it. */
     private const HABIT = [
-        'overhand' => Role::Rear, 'back fist' => Role::Lead,
-        'push kick' => Role::Lead, 'side kick' => Role::Lead, 'oblique kick' => Role::Lead,
-        'round kick' => Role::Rear, 'axe kick' => Role::Rear, 'crescent kick' => Role::Rear, 'jumping knee' => Role::Rear,
+        'overhand' => Role::Rear,
+        'back fist' => Role::Lead,
+        'push kick' => Role::Lead,
+        'side kick' => Role::Lead,
+        'oblique kick' => Role::Lead,
+        'round kick' => Role::Rear,
+        'axe kick' => Role::Rear,
+        'crescent kick' => Role::Rear,
+        'jumping knee' => Role::Rear,
     ];
     /** Whose it is when nothing comes before it. */
-    private const FIRST = ['straight' => Role::Rear, 'uppercut' => Role::Rear, 'knee' => Role::Rear, 'downward elbow' => Role::Rear];
+    private const FIRST = [
+        'straight' => Role::Rear,
+        'uppercut' => Role::Rear,
+        'knee' => Role::Rear,
+        'downward elbow' => Role::Rear,
+    ];
     /** Whose it is straight after a jab, when it is not the other hand's. */
     private const AFTER_JAB = ['hook' => Role::Lead, 'shovel hook' => Role::Lead];
 
@@ -40,12 +52,18 @@ final readonly class DefaultRole
     /** @param list<Item> $before what stands before it in the chain */
     public static function of(string $family, array $before, Catalogue $catalogue): self
     {
-        $isArm = ($catalogue->inFamily($family, Role::Lead) ?? $catalogue->inFamily($family, Role::Rear))?->limb->isArm() ?? true;
+        $isArm =
+            ($catalogue->inFamily($family, Role::Lead) ?? $catalogue->inFamily($family, Role::Rear))?->limb->isArm()
+            ?? true;
         $loaded = self::loaded($before);
         if (null !== $loaded) {
             $side = $isArm ? $loaded->move->toward : $loaded->move->toward?->other();
             if (null !== $side) {
-                return new self($side, \sprintf('which the %s %s', $loaded->name(), $isArm ? 'loads' : 'leaves free'), isset(self::HABIT[$family]) && self::HABIT[$family] !== $side);
+                return new self(
+                    $side,
+                    \sprintf('which the %s %s', $loaded->name(), $isArm ? 'loads' : 'leaves free'),
+                    isset(self::HABIT[$family]) && self::HABIT[$family] !== $side,
+                );
             }
         }
         [$last, $was] = self::last($before);
@@ -55,16 +73,28 @@ final readonly class DefaultRole
             return new self($habit, 'as it mostly is', $was === $habit && $last?->strike->limb->isArm() === $isArm);
         }
         if (null === $last || null === $was) {
-            return new self(self::FIRST[$family] ?? Role::Lead, 'as it mostly is at the start', str_ends_with($family, 'elbow'));
+            return new self(
+                self::FIRST[$family] ?? Role::Lead,
+                'as it mostly is at the start',
+                str_ends_with($family, 'elbow'),
+            );
         }
         if (Role::Lead === $was && 'straight' === $last->strike->family && isset(self::AFTER_JAB[$family])) {
-            return new self(self::AFTER_JAB[$family], \sprintf('as it mostly is after the %s', $last->strike->name), false);
+            return new self(
+                self::AFTER_JAB[$family],
+                \sprintf('as it mostly is after the %s', $last->strike->name),
+                false,
+            );
         }
         if (!$isArm && $last->strike->limb->isArm()) {
             return new self(Role::Rear, 'as it mostly is', false);
         }
 
-        return new self($was->other(), \sprintf('opposite to the %s before it', $last->strike->name), $family === $last->strike->family || ('hook' === $family && Role::Lead === $was));
+        return new self(
+            $was->other(),
+            \sprintf('opposite to the %s before it', $last->strike->name),
+            $family === $last->strike->family || ('hook' === $family && Role::Lead === $was),
+        );
     }
 
     /**
@@ -76,7 +106,12 @@ final readonly class DefaultRole
     {
         $item = $before[\count($before) - 1] ?? null;
 
-        return $item instanceof MoveItem && MoveKind::Defence === $item->move->kind && Head::Stays !== $item->move->head && null !== $item->move->toward ? $item : null;
+        return $item instanceof MoveItem
+            && MoveKind::Defence === $item->move->kind
+            && Head::Stays !== $item->move->head
+            && null !== $item->move->toward
+            ? $item
+            : null;
     }
 
     /**

@@ -22,7 +22,13 @@ final class Diagnostics
      */
     public function problem(Span $span, string $message, string $expected, array $nearest = []): void
     {
-        $this->problems[] = new ReadingProblem($span->at, $span->length, $message, $expected, array_values(array_unique($nearest)));
+        $this->problems[] = new ReadingProblem(
+            $span->at,
+            $span->length,
+            $message,
+            $expected,
+            array_values(array_unique($nearest)),
+        );
     }
 
     /** @param list<string> $choices texts that may stand in its place, where another reading is as likely */

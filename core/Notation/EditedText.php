@@ -56,7 +56,12 @@ final readonly class EditedText
             $span = $this->reading->spans[$edit->at] ?? new Span(\count($characters), 0);
             $new = null === $edit->item ? '' : $this->written($edit->item, $edit->at, $writer);
             $before = rtrim(implode('', \array_slice($characters, 0, $span->at)));
-            $after = ltrim(implode('', \array_slice($characters, $span->at + (EditKind::Insert === $edit->kind ? 0 : $span->length))));
+            $after = ltrim(
+                implode(
+                    '',
+                    \array_slice($characters, $span->at + (EditKind::Insert === $edit->kind ? 0 : $span->length)),
+                ),
+            );
             if (EditKind::Drop === $edit->kind) {
                 $after = ltrim($after, " ,;\t");
                 $before = '' === $after ? rtrim($before, " ,;\t") : $before;
@@ -89,7 +94,10 @@ final readonly class EditedText
     private function readsAs(string $text, Chain $chain): bool
     {
         $read = $this->reader->read($text, $this->text->numbering, $this->text->stance)->chain;
-        $keys = static fn (?Chain $of): array => array_map(static fn (Item $item): string => $item->key(true), $of->items ?? []);
+        $keys = static fn (?Chain $of): array => array_map(
+            static fn (Item $item): string => $item->key(true),
+            $of->items ?? [],
+        );
 
         return null !== $read && $keys($read) === $keys($chain);
     }

@@ -66,6 +66,7 @@ final readonly class ItemWords implements ItemVisitor
 
     public function freeStrikes(FreeStrikes $item): string
     {
-        return \sprintf('any %d %s', $item->count, 1 === $item->count ? 'strike' : 'strikes').(null === $item->target ? '' : ' to the '.$item->target->word());
+        return \sprintf('any %d %s', $item->count, 1 === $item->count ? 'strike' : 'strikes')
+            .(null === $item->target ? '' : ' to the '.$item->target->word());
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** First stage of the reader: cuts a text into tokens, in one pass. Numbers called out in words, to ninety-nine, are numbers. */
+/**
+ * First stage of the reader: cuts a text into tokens, in one pass. Numbers called out in words, to ninety-nine, are
+ * numbers.
+ */
 final readonly class Lexer
 {
     /** Each kind of token ends in a mark; blanks and hyphens leave none. */
@@ -54,7 +57,10 @@ final readonly class Lexer
             if (isset(self::KINDS[$mark])) {
                 $kind = self::KINDS[$mark];
                 $span = new Span($at, $length);
-                $number = 'word' === $mark ? Vocabulary::NUMBERS[$isPlain ? strtolower($found) : mb_strtolower($found)] ?? null : null;
+                $number =
+                    'word' === $mark
+                        ? Vocabulary::NUMBERS[$isPlain ? strtolower($found) : mb_strtolower($found)] ?? null
+                        : null;
                 if (null === $number) {
                     $tokens[] = new Token($kind, 'named' === $mark ? '12-6' : $found, $span, $hyphen);
                 } else {
@@ -74,7 +80,12 @@ final readonly class Lexer
     /** "Thirty" and "one" are one number; "thirty" and "12" are two. */
     private static function together(Token $tens, Token $ones): ?Token
     {
-        return $tens->calledOut && $ones->calledOut && 2 === \strlen($tens->text) && '1' !== $tens->text[0] && '0' === $tens->text[1] && 1 === \strlen($ones->text)
+        return $tens->calledOut
+            && $ones->calledOut
+            && 2 === \strlen($tens->text)
+            && '1' !== $tens->text[0]
+            && '0' === $tens->text[1]
+            && 1 === \strlen($ones->text)
             ? new Token(TokenKind::Number, $tens->text[0].$ones->text, $tens->span->until($ones->span), $tens->hyphen)
             : null;
     }

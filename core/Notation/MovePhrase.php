@@ -8,11 +8,15 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
-/** What was said of one move, such as "slip left" or "step off to the left": nothing is decided yet that depends on the stance. */
+/**
+ * What was said of one move, such as "slip left" or "step off to the left": nothing is decided yet that depends on the
+ * stance.
+ */
 final readonly class MovePhrase
 {
     /**
-     * @param string $name id of a move, the bare word of moves that go to a side, or a key of {@see Vocabulary::SEQUENCES}
+     * @param string $name id of a move, the bare word of moves that go to a side, or a key of {@see
+     *                     Vocabulary::SEQUENCES}
      * @param array{lead: string, rear: string}|null $sides ids of the moves of that bare word
      * @param string $said the words themselves, without the side
      * @param int $next place of the token after it

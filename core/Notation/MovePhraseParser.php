@@ -27,14 +27,25 @@ final readonly class MovePhraseParser
         $next = $at + $count;
         $sides = $this->vocabulary->bases[$name] ?? null;
         $said = implode(' ', \array_slice($tokens->words, $at, $count));
-        if (null !== $sides && 2 === $count && true === $tokens->at($at + 1)?->hyphen && $this->vocabulary->isMove($written = strtr($said, ' ', '-'))) {
-            // As it is written in a line of numbers, "step-out" is that move; said in words it goes where the kick needs it.
+        if (
+            null !== $sides
+            && 2 === $count
+            && true === $tokens->at($at + 1)?->hyphen
+            && $this->vocabulary->isMove($written = strtr($said, ' ', '-'))
+        ) {
+            // As it is written in a line of numbers, "step-out" is that move; said in words it goes where the kick
+            // needs it.
             [$name, $sides] = [$written, null];
         }
         if (null === $side) {
             [$side, $next] = $this->sideAfter($tokens, $next, null !== $sides);
         }
-        if (null === $side && 'slip' === $name && isset(Vocabulary::SLIPS[$tokens->words[$next] ?? '']) && null === $this->strikes->parse($tokens, $next)) {
+        if (
+            null === $side
+            && 'slip' === $name
+            && isset(Vocabulary::SLIPS[$tokens->words[$next] ?? ''])
+            && null === $this->strikes->parse($tokens, $next)
+        ) {
             $side = Vocabulary::SLIPS[$tokens->words[$next]];
             ++$next;
         }

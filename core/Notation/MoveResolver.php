@@ -13,7 +13,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 
 /**
- * Decides which move a phrase means. A move without its side goes where the strike after it needs it, or where it mostly
+ * Decides which move a phrase means. A move without its side goes where the strike after it needs it, or where it
+ * mostly
  * goes, and the notes say so. Common practice, no source.
  */
 final readonly class MoveResolver
@@ -48,14 +49,32 @@ final readonly class MoveResolver
         }
         $move = $this->catalogue->move($phrase->name);
         if (null !== $role && null !== $move->toward && $role !== $move->toward) {
-            $this->diagnostics->problem($phrase->span, \sprintf('In %s, %s goes to the %s.', $running->value, $move->words(), $running->sideOf($move->toward)->value), 'the side it goes to, or no side', [$move->id, $move->carry]);
+            $this->diagnostics->problem(
+                $phrase->span,
+                \sprintf(
+                    'In %s, %s goes to the %s.',
+                    $running->value,
+                    $move->words(),
+                    $running->sideOf($move->toward)->value,
+                ),
+                'the side it goes to, or no side',
+                [$move->id, $move->carry],
+            );
 
             return [];
         }
         if (null !== $role && null === $move->toward) {
-            $this->diagnostics->note($phrase->span, \sprintf('"%s" has no side: the %s is not kept.', $phrase->said, $phrase->side->value ?? ''), 'duck' === $move->id ? ['duck', 'roll-'.$role->value] : []);
+            $this->diagnostics->note(
+                $phrase->span,
+                \sprintf('"%s" has no side: the %s is not kept.', $phrase->said, $phrase->side->value ?? ''),
+                'duck' === $move->id ? ['duck', 'roll-'.$role->value] : [],
+            );
         } elseif ($phrase->said !== $move->words()) {
-            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s.', $phrase->said, $move->words()), 'long guard' === $phrase->said ? ['cover', 'post'] : []);
+            $this->diagnostics->note(
+                $phrase->span,
+                \sprintf('"%s" is read as %s.', $phrase->said, $move->words()),
+                'long guard' === $phrase->said ? ['cover', 'post'] : [],
+            );
         }
 
         return [$move];
@@ -71,13 +90,21 @@ final readonly class MoveResolver
             return $this->catalogue->move($sides[$said->value]);
         }
         if ('move' === $phrase->said) {
-            $this->diagnostics->note($phrase->span, 'To move without a side is read as to leave.', ['exit', 'step-lead', 'step-rear']);
+            $this->diagnostics->note($phrase->span, 'To move without a side is read as to leave.', [
+                'exit',
+                'step-lead',
+                'step-rear',
+            ]);
 
             return $this->catalogue->move('exit');
         }
         [$strike, $moves] = $this->next($phrase, $running, $before);
         if ('step' === $phrase->name && (null === $strike || $moves > 0 || $strike->limb->isArm())) {
-            $this->diagnostics->note($phrase->span, 'A step without a side is read as a step in.', ['step-in', 'step-lead', 'step-rear']);
+            $this->diagnostics->note($phrase->span, 'A step without a side is read as a step in.', [
+                'step-in',
+                'step-lead',
+                'step-rear',
+            ]);
 
             return $this->catalogue->move('step-in');
         }
@@ -89,7 +116,11 @@ final readonly class MoveResolver
         $move = $this->catalogue->move($sides[$role->value]);
         $asks = null === $strike && \in_array($phrase->name, self::LOADING, true);
         if ('step off' !== $phrase->name || 'step-out' !== $move->id) {
-            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s, %s.', $phrase->said, $move->words(), $why), $asks ? array_values($sides) : []);
+            $this->diagnostics->note(
+                $phrase->span,
+                \sprintf('"%s" is read as %s, %s.', $phrase->said, $move->words(), $why),
+                $asks ? array_values($sides) : [],
+            );
         }
 
         return $move;
@@ -110,7 +141,10 @@ final readonly class MoveResolver
             }
             $last = $before[\count($before) - 1] ?? null;
 
-            return [$last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead, 'with the strike before it'];
+            return [
+                $last instanceof StrikeItem && $last->strike->limb->isArm() ? $last->strike->role->other() : Role::Lead,
+                'with the strike before it',
+            ];
         }
 
         return match ('catch' === $said ? 'parry' : $name) {
@@ -127,7 +161,8 @@ final readonly class MoveResolver
     }
 
     /**
-     * The strike that comes next, as far as it can be told without this move, and how many slips or rolls without a side
+     * The strike that comes next, as far as it can be told without this move, and how many slips or rolls without a
+     * side
      * come between.
      *
      * @param list<Item> $before
@@ -139,7 +174,11 @@ final readonly class MoveResolver
         $moves = 0;
         for ($at = $this->pastTheOpponents($phrase->next);; ++$at) {
             $token = $this->tokens->at($at);
-            if (TokenKind::Stop === $token?->kind || isset(Vocabulary::FILLERS[$this->tokens->words[$at] ?? '']) || \in_array($token?->text, ['(', '+', '['], true)) {
+            if (
+                TokenKind::Stop === $token?->kind
+                || isset(Vocabulary::FILLERS[$this->tokens->words[$at] ?? ''])
+                || \in_array($token?->text, ['(', '+', '['], true)
+            ) {
                 continue;
             }
             $move = null === $token ? null : $this->moves->parse($this->tokens, $at);
@@ -152,7 +191,12 @@ final readonly class MoveResolver
             if (null === $strike) {
                 return [null, 0];
             }
-            $item = (new StrikeResolver($this->catalogue, $this->vocabulary, $this->numbering, new Diagnostics()))->resolve($strike, $running, $before);
+            $item = (new StrikeResolver(
+                $this->catalogue,
+                $this->vocabulary,
+                $this->numbering,
+                new Diagnostics(),
+            ))->resolve($strike, $running, $before);
 
             return [$item?->strike, $moves];
         }
@@ -163,7 +207,9 @@ final readonly class MoveResolver
     {
         $words = $this->tokens->words;
         $article = $at + (isset(Vocabulary::UNDER[$words[$at] ?? '']) ? 1 : 0);
-        $strike = isset(Vocabulary::ARTICLES[$words[$article] ?? '']) ? $this->strikes->parse($this->tokens, $article + 1) : null;
+        $strike = isset(Vocabulary::ARTICLES[$words[$article] ?? ''])
+            ? $this->strikes->parse($this->tokens, $article + 1)
+            : null;
 
         return $strike->next ?? $at;
     }

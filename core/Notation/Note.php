@@ -7,7 +7,10 @@ namespace Periplus\Core\Notation;
 /** How the reader understood something that could be read in two ways. */
 final readonly class Note
 {
-    /** @param list<string> $choices texts that may stand in its place, each of which can be read in one way; empty where one reading alone is likely */
+    /**
+     * @param list<string> $choices texts that may stand in its place, each of which can be read in one way; empty where
+     *                              one reading alone is likely
+     */
     public function __construct(public int $at, public int $length, public string $message, public array $choices = [])
     {
     }

@@ -9,7 +9,10 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
-/** One number of a numbering: a family of strikes, thrown from a role or from a hand, with a target when the number means one. */
+/**
+ * One number of a numbering: a family of strikes, thrown from a role or from a hand, with a target when the number
+ * means one.
+ */
 final readonly class NumberedStrike
 {
     /**

@@ -13,12 +13,21 @@ use Periplus\Core\Technique\Target;
 /**
  * A numbering: which number stands for which strike, bound to the role or to the hand.
  *
- * @phpstan-type NumberRow array{number: string, family: string, position: string, target: string|null, name: string|null}
+ * @phpstan-type NumberRow array{
+ *     number: string,
+ *     family: string,
+ *     position: string,
+ *     target: string|null,
+ *     name: string|null,
+ * }
  * @phpstan-type Content array{name: string, about: string, boundTo: string, numbers: list<NumberRow>}
  */
 final readonly class Numbering
 {
-    /** @var array<string, array<string, list<NumberedStrike>>> by family and position; numbers that mean a target come first */
+    /**
+     * @var array<string, array<string, list<NumberedStrike>>> by family and position; numbers that mean a target come
+     *                                                         first
+     */
     private array $byPosition;
 
     /** @param array<array-key, NumberedStrike> $entries by code; PHP keeps a code of digits as an int key */
@@ -40,7 +49,10 @@ final readonly class Numbering
 
     public static function named(string $id): self
     {
-        return self::builtIn()[$id] ?? throw new \OutOfBoundsException(\sprintf('There is no numbering "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))));
+        return self::builtIn()[$id]
+            ?? throw new \OutOfBoundsException(
+                \sprintf('There is no numbering "%s"; there is %s.', $id, implode(', ', array_keys(self::builtIn()))),
+            );
     }
 
     /** @return array<string, self> the four that ship with Periplus, by id */
@@ -63,7 +75,10 @@ final readonly class Numbering
         return $this->entries[strtoupper($code)] ?? null;
     }
 
-    /** The number that stands for this strike at this target: its own, one for any target, or one for another, written with the letter. Null when the numbering has none. */
+    /**
+     * The number that stands for this strike at this target: its own, one for any target, or one for another, written
+     * with the letter. Null when the numbering has none.
+     */
     public function numberOf(string $family, Role $role, Target $target, Stance $running): ?NumberedStrike
     {
         $position = $this->boundToHand ? $running->sideOf($role)->value : $role->value;
@@ -120,7 +135,17 @@ final readonly class Numbering
     /** @return array<string, self> */
     private static function read(): array
     {
-        /** @var array{numberings: list<array{id: string, name: string, about: string, boundTo: string, entries: list<array{0: string, 1: string, 2: string, 3?: string}>}>} $data */
+        /**
+         * @var array{
+         *     numberings: list<array{
+         *         id: string,
+         *         name: string,
+         *         about: string,
+         *         boundTo: string,
+         *         entries: list<array{0: string, 1: string, 2: string, 3?: string}>,
+         *     }>,
+         * } $data
+         */
         $data = Data::read('numberings');
         $numberings = [];
         foreach ($data['numberings'] as $row) {
@@ -133,7 +158,13 @@ final readonly class Numbering
                     isset($entry[3]) ? Target::from($entry[3]) : null,
                 );
             }
-            $numberings[$row['id']] = new self($row['id'], $row['name'], $row['about'], 'hand' === $row['boundTo'], $entries);
+            $numberings[$row['id']] = new self(
+                $row['id'],
+                $row['name'],
+                $row['about'],
+                'hand' === $row['boundTo'],
+                $entries,
+            );
         }
 
         return $numberings;

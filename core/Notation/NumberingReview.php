@@ -12,7 +12,8 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * Looks a numbering over while it is edited: what cannot be, which numbers get in each other's way, which strikes have no
+ * Looks a numbering over while it is edited: what cannot be, which numbers get in each other's way, which strikes have
+ * no
  * number and are written in words, and what other numberings mean by the same number.
  *
  * @phpstan-import-type Content from Numbering
@@ -31,7 +32,11 @@ final readonly class NumberingReview
     /**
      * @param Content $content
      *
-     * @return list<array{row: int, message: string, stops: bool}> what is wrong, by row of the numbers; what stops has to be mended before it is saved
+     * @return list<array{
+     *     row: int,
+     *     message: string,
+     *     stops: bool,
+     * }> what is wrong, by row of the numbers; what stops has to be mended before it is saved
      */
     public function problems(array $content): array
     {
@@ -44,7 +49,16 @@ final readonly class NumberingReview
         foreach ($content['numbers'] as $row => $number) {
             $code = strtoupper(trim($number['number']));
             if (1 !== preg_match(self::NUMBER, $code)) {
-                $say($row, '' === $code ? 'This strike has no number yet.' : \sprintf('"%s" cannot be read as a number: one to three digits, with one or two letters before them if you like.', mb_substr($code, 0, 20)));
+                $say(
+                    $row,
+                    '' === $code
+                        ? 'This strike has no number yet.'
+                        : \sprintf(
+                            '"%s" cannot be read as a number: one to three digits, with one or two letters before '
+                                .'them if you like.',
+                            mb_substr($code, 0, 20),
+                        ),
+                );
                 continue;
             }
             if (isset($codes[$code])) {
@@ -56,7 +70,16 @@ final readonly class NumberingReview
                 continue;
             }
             if (!\in_array($number['position'], $positions, true)) {
-                $say($row, \sprintf('%s stands for a %s strike, and this numbering is bound to the %s: choose %s.', $code, mb_substr($number['position'], 0, 10), $content['boundTo'], implode(' or ', $positions)));
+                $say(
+                    $row,
+                    \sprintf(
+                        '%s stands for a %s strike, and this numbering is bound to the %s: choose %s.',
+                        $code,
+                        mb_substr($number['position'], 0, 10),
+                        $content['boundTo'],
+                        implode(' or ', $positions),
+                    ),
+                );
                 continue;
             }
             $thrown = $this->thrown($number['family'], $number['position']);
@@ -64,13 +87,36 @@ final readonly class NumberingReview
                 $say($row, \sprintf('There is no %s %s.', $number['position'], $number['family']));
                 continue;
             }
-            if (null !== $number['target'] && !\in_array($number['target'], array_map(static fn (Target $target): string => $target->word(), $thrown[0]->targets), true)) {
-                $say($row, \sprintf('The %s %s does not go to the %s.', $number['position'], $number['family'], mb_substr($number['target'], 0, 10)));
+            if (
+                null !== $number['target']
+                && !\in_array(
+                    $number['target'],
+                    array_map(static fn (Target $target): string => $target->word(), $thrown[0]->targets),
+                    true,
+                )
+            ) {
+                $say(
+                    $row,
+                    \sprintf(
+                        'The %s %s does not go to the %s.',
+                        $number['position'],
+                        $number['family'],
+                        mb_substr($number['target'], 0, 10),
+                    ),
+                );
                 continue;
             }
             $key = $number['family'].' '.$number['position'].' '.($number['target'] ?? '');
             if (isset($strikes[$key])) {
-                $say($row, \sprintf('%s stands for the same as %s; it can be read, and is never written.', $code, $strikes[$key]), false);
+                $say(
+                    $row,
+                    \sprintf(
+                        '%s stands for the same as %s; it can be read, and is never written.',
+                        $code,
+                        $strikes[$key],
+                    ),
+                    false,
+                );
             }
             $strikes[$key] ??= $code;
         }
@@ -81,12 +127,21 @@ final readonly class NumberingReview
         return $problems;
     }
 
-    /** @return list<array{strike: string, target: string}> what has no number in at least one stance and is written in words */
+    /**
+     * @return list<array{
+     *     strike: string,
+     *     target: string,
+     * }> what has no number in at least one stance and is written in words
+     */
     public function gaps(Numbering $numbering): array
     {
         $gaps = [];
         foreach ($this->catalogue->strikes as $strike) {
-            $missing = array_filter(Stance::cases(), static fn (Stance $stance): bool => null === $numbering->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance));
+            $missing = array_filter(
+                Stance::cases(),
+                static fn (Stance $stance): bool => null
+                    === $numbering->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance),
+            );
             if ([] !== $missing) {
                 $gaps[] = ['strike' => $strike->name, 'target' => $strike->defaultTarget()->word()];
             }
@@ -95,7 +150,13 @@ final readonly class NumberingReview
         return $gaps;
     }
 
-    /** @return list<array{number: string, one: string, other: string}> numbers that both have and that mean different strikes, in the orthodox stance */
+    /**
+     * @return list<array{
+     *     number: string,
+     *     one: string,
+     *     other: string,
+     * }> numbers that both have and that mean different strikes, in the orthodox stance
+     */
     public function differences(Numbering $one, Numbering $other): array
     {
         $differences = [];
@@ -127,8 +188,13 @@ final readonly class NumberingReview
     private function thrown(string $family, string $position): array
     {
         $side = Side::tryFrom($position);
-        $roles = null === $side ? [Role::from($position)] : array_map(static fn (Stance $stance): Role => $stance->roleOf($side), Stance::cases());
+        $roles =
+            null === $side
+                ? [Role::from($position)]
+                : array_map(static fn (Stance $stance): Role => $stance->roleOf($side), Stance::cases());
 
-        return array_values(array_filter(array_map(fn (Role $role): ?Strike => $this->catalogue->inFamily($family, $role), $roles)));
+        return array_values(
+            array_filter(array_map(fn (Role $role): ?Strike => $this->catalogue->inFamily($family, $role), $roles)),
+        );
     }
 }

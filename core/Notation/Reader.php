@@ -43,19 +43,51 @@ final readonly class Reader
         }
         $length = mb_strlen($text);
         if ($length > self::LONGEST) {
-            return self::refuse($length, \sprintf('This line has %s characters; a combination has at most %d. Split it.', number_format($length), self::LONGEST));
+            return self::refuse(
+                $length,
+                \sprintf(
+                    'This line has %s characters; a combination has at most %d. Split it.',
+                    number_format($length),
+                    self::LONGEST,
+                ),
+            );
         }
         if ('' === trim($text)) {
-            return self::refuse($length, 'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".');
+            return self::refuse(
+                $length,
+                'There is no strike here yet. Type numbers or words, such as "1 2" or "jab cross".',
+            );
         }
 
         $name = self::name($text);
-        $reading = (new ChainParser($this->catalogue, $this->vocabulary, $this->strikes, $this->moves, $numbering, $stance, new TokenStream(Lexer::tokens(mb_substr($text, $name), $name))))->reading();
+        $reading = (new ChainParser(
+            $this->catalogue,
+            $this->vocabulary,
+            $this->strikes,
+            $this->moves,
+            $numbering,
+            $stance,
+            new TokenStream(Lexer::tokens(mb_substr($text, $name), $name)),
+        ))->reading();
 
-        return 0 === $name ? $reading : $reading->with(new Note(0, $name, \sprintf('"%s" is read as a name.', Diagnostics::excerpt(rtrim(mb_substr($text, 0, $name), ": \u{00A0}")))));
+        return 0 === $name
+            ? $reading
+            : $reading->with(
+                new Note(
+                    0,
+                    $name,
+                    \sprintf(
+                        '"%s" is read as a name.',
+                        Diagnostics::excerpt(rtrim(mb_substr($text, 0, $name), ": \u{00A0}")),
+                    ),
+                ),
+            );
     }
 
-    /** How many characters a name takes that stands before the chain with a colon and a blank behind it: "Sea gate: 1 2 3". */
+    /**
+     * How many characters a name takes that stands before the chain with a colon and a blank behind it: "Sea gate: 1 2
+     * 3".
+     */
     private static function name(string $text): int
     {
         if (1 !== substr_count($text, ':')) {
@@ -64,11 +96,18 @@ final readonly class Reader
         [$before, $after] = explode(':', $text);
         $chain = ltrim($after);
 
-        return '' !== $chain && $chain !== $after && 1 === preg_match('/\p{L}/u', $before) ? mb_strlen($text) - mb_strlen($chain) : 0;
+        return '' !== $chain && $chain !== $after && 1 === preg_match('/\p{L}/u', $before)
+            ? mb_strlen($text) - mb_strlen($chain)
+            : 0;
     }
 
     private static function refuse(int $length, string $message): Reading
     {
-        return new Reading(null, [], [new ReadingProblem(0, $length, $message, 'a combination in numbers or words', ['1 2', 'jab cross'])], []);
+        return new Reading(
+            null,
+            [],
+            [new ReadingProblem(0, $length, $message, 'a combination in numbers or words', ['1 2', 'jab cross'])],
+            [],
+        );
     }
 }

@@ -30,7 +30,8 @@ final readonly class Reading
     }
 
     /**
-     * The item in which the cursor stands or right behind which it stands, or else the last one before it. Repeated items
+     * The item in which the cursor stands or right behind which it stands, or else the last one before it. Repeated
+     * items
      * share their place, and the last of them counts.
      *
      * @param int|null $caret in characters; the last item when null
@@ -42,7 +43,11 @@ final readonly class Reading
         }
         $place = 0;
         foreach ($this->spans as $at => $span) {
-            if ($span->at > $caret || ($span->at > $this->spans[$place]->at && $this->spans[$place]->at + $this->spans[$place]->length >= $caret)) {
+            if (
+                $span->at > $caret
+                || ($span->at > $this->spans[$place]->at
+                    && $this->spans[$place]->at + $this->spans[$place]->length >= $caret)
+            ) {
                 break;
             }
             $place = $at;

@@ -25,6 +25,8 @@ final readonly class RepeatPhrase
             return 'times' === ($tokens->words[$at + 1] ?? '') ? new self((int) $number, $at + 2) : null;
         }
 
-        return 1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $number, $count) && null === $numbering->entry($number) ? new self((int) $count[1], $at + 1) : null;
+        return 1 === preg_match('/^[x\x{00D7}](\d{1,2})$/ui', $number, $count) && null === $numbering->entry($number)
+            ? new self((int) $count[1], $at + 1)
+            : null;
     }
 }

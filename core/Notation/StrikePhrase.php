@@ -11,7 +11,8 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * What was said of one strike, such as "hard left low kick", "double jab", "three hooks" or "fake 1": nothing is decided
+ * What was said of one strike, such as "hard left low kick", "double jab", "three hooks" or "fake 1": nothing is
+ * decided
  * yet that depends on the stance, the numbering or what came before. It has a noun or a number.
  */
 final readonly class StrikePhrase
@@ -20,10 +21,12 @@ final readonly class StrikePhrase
      * @param string $noun as {@see StrikePhraseParser} knows it; empty where there is a number
      * @param string $code a number of a numbering; empty where there is a noun
      * @param string $letters what stands directly after the number: "b" in "3b"
-     * @param Role|null $role said beside a left or right, as in "lead left hook": the two have to agree; without one it follows from the side of the thigh, "inside low kick"
+     * @param Role|null $role said beside a left or right, as in "lead left hook": the two have to agree; without one it
+     *                        follows from the side of the thigh, "inside low kick"
      * @param string|null $targetWord a key of {@see Vocabulary::TARGETS}
      * @param int $times how often it is thrown: 2 for "double jab"
-     * @param bool $inTurn each of those times anew, as in "four uppercuts", which alternate; otherwise the same strike again
+     * @param bool $inTurn each of those times anew, as in "four uppercuts", which alternate; otherwise the same strike
+     *                     again
      * @param bool $switched after a switch of the feet that is said with it, as in "switch front kick"
      * @param bool $openTarget the target stands between two strikes and could belong to either
      * @param string|null $secondTarget the target of the second of two, as in "double hook, body and head"
@@ -55,7 +58,25 @@ final readonly class StrikePhrase
     /** The second of two with a target of its own. */
     public function second(): self
     {
-        return new self($this->noun, $this->code, $this->letters, $this->side, $this->role, $this->secondTarget, $this->effort, $this->feint, $this->landsForward, 1, false, false, false, null, $this->head, $this->span, $this->next);
+        return new self(
+            $this->noun,
+            $this->code,
+            $this->letters,
+            $this->side,
+            $this->role,
+            $this->secondTarget,
+            $this->effort,
+            $this->feint,
+            $this->landsForward,
+            1,
+            false,
+            false,
+            false,
+            null,
+            $this->head,
+            $this->span,
+            $this->next,
+        );
     }
 
     /** The target as said in words. */
@@ -64,16 +85,39 @@ final readonly class StrikePhrase
         return null === $this->targetWord ? null : Vocabulary::TARGETS[$this->targetWord];
     }
 
-    /** The target that was said, as that strike has it; null when none was said. It may be one that the strike does not go to. */
+    /**
+     * The target that was said, as that strike has it; null when none was said. It may be one that the strike does not
+     * go to.
+     */
     public function targetOf(Strike $strike): ?Target
     {
         // For a hand "low" means under the guard.
-        return 'low' === $this->targetWord && !\in_array(Target::Leg, $strike->targets, true) ? Target::Body : $this->target();
+        return 'low' === $this->targetWord && !\in_array(Target::Leg, $strike->targets, true)
+            ? Target::Body
+            : $this->target();
     }
 
     /** The same of that role. */
     public function of(Role $role): self
     {
-        return new self($this->noun, $this->code, $this->letters, $role, null, $this->targetWord, $this->effort, $this->feint, $this->landsForward, $this->times, $this->inTurn, $this->switched, $this->openTarget, $this->secondTarget, $this->head, $this->span, $this->next);
+        return new self(
+            $this->noun,
+            $this->code,
+            $this->letters,
+            $role,
+            null,
+            $this->targetWord,
+            $this->effort,
+            $this->feint,
+            $this->landsForward,
+            $this->times,
+            $this->inTurn,
+            $this->switched,
+            $this->openTarget,
+            $this->secondTarget,
+            $this->head,
+            $this->span,
+            $this->next,
+        );
     }
 }

@@ -18,7 +18,10 @@ final readonly class StrikePhraseParser
     /** What a bare side is: "left, right" are two straights. */
     public const BARE_SIDE = 'straight';
 
-    /** @param array<string, mixed> $more single words that are nouns here as well, and go before the vocabulary's own single words */
+    /**
+     * @param array<string, mixed> $more single words that are nouns here as well, and go before the vocabulary's own
+     *                                   single words
+     */
     public function __construct(private Vocabulary $vocabulary, private array $more = [])
     {
     }
@@ -75,13 +78,22 @@ final readonly class StrikePhraseParser
             } elseif ('switch' === $word && !$said->switch) {
                 $said->switch = true;
                 ++$at;
-            } elseif (isset(Vocabulary::MANNERS[$word]) || null !== $found || ($at > $from && isset(Vocabulary::ARTICLES[$word]) && ($said->feint || Effort::Plain !== $said->effort))) {
+            } elseif (
+                isset(Vocabulary::MANNERS[$word])
+                || null !== $found
+                || ($at > $from
+                    && isset(Vocabulary::ARTICLES[$word])
+                    && ($said->feint || Effort::Plain !== $said->effort))
+            ) {
                 // "Straight" before a noun that is straight, or "the" in "feint the jab".
                 ++$at;
             } else {
                 // A side with nothing after it is a straight of that hand.
                 $stands = null !== $bare && !$said->switch;
-                $both = $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$at + 1] ?? '']) ? $this->parse($tokens, $at + 1) : null;
+                $both =
+                    $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$at + 1] ?? ''])
+                        ? $this->parse($tokens, $at + 1)
+                        : null;
                 if (true === $both?->inTurn) {
                     // "Left and right hooks" is one of each.
                     return $this->finish($tokens, $from, $bare, 1, $both->noun, '', $said);
@@ -97,7 +109,25 @@ final readonly class StrikePhraseParser
     {
         [$code, $letters] = self::cut($token->text);
 
-        return new StrikePhrase('', $code, $letters, null, null, null, Effort::Plain, false, false, 1, false, false, false, null, $token->span, $token->span, $at + 1);
+        return new StrikePhrase(
+            '',
+            $code,
+            $letters,
+            null,
+            null,
+            null,
+            Effort::Plain,
+            false,
+            false,
+            1,
+            false,
+            false,
+            false,
+            null,
+            $token->span,
+            $token->span,
+            $at + 1,
+        );
     }
 
     /** @return array{string, string} a number and the letters behind it */
@@ -116,9 +146,12 @@ final readonly class StrikePhraseParser
         if (null !== $said->side || null !== $said->targetWord || $said->switch) {
             return null;
         }
-        $counted = $from === $at && 1 === preg_match('/^([1-9][0-9]?)(x?)$/i', $text, $count) && '' !== ($tokens->words[$at + 1] ?? '')
-            ? $this->counted($tokens, $at, (int) $count[1], '' !== $count[2])
-            : null;
+        $counted =
+            $from === $at
+            && 1 === preg_match('/^([1-9][0-9]?)(x?)$/i', $text, $count)
+            && '' !== ($tokens->words[$at + 1] ?? '')
+                ? $this->counted($tokens, $at, (int) $count[1], '' !== $count[2])
+                : null;
 
         return $counted ?? $this->finish($tokens, $from, $at, 1, '', $text, $said);
     }
@@ -128,13 +161,36 @@ final readonly class StrikePhraseParser
     {
         $x = 'x' === $tokens->words[$at + 1] || 'times' === $tokens->words[$at + 1];
         $phrase = $this->parse($tokens, $at + ($x ? 2 : 1));
-        $isCount = $same || $x || true === $phrase?->inTurn || $this->followsACount($tokens, $at) || (1 === $times && 'jab' === $phrase?->noun);
+        $isCount =
+            $same
+            || $x
+            || true === $phrase?->inTurn
+            || $this->followsACount($tokens, $at)
+            || (1 === $times && 'jab' === $phrase?->noun);
         if (null === $phrase || '' === $phrase->noun || $phrase->times > 1 || !$isCount) {
             return null;
         }
         $alike = $same || $x || null !== $phrase->side;
 
-        return new StrikePhrase($phrase->noun, '', '', $phrase->side, $phrase->role, $phrase->targetWord, $phrase->effort, $phrase->feint, $phrase->landsForward, $times, !$alike && $times > 1, $phrase->switched, $phrase->openTarget, null, $phrase->head, $tokens->span($at, $phrase->next), $phrase->next);
+        return new StrikePhrase(
+            $phrase->noun,
+            '',
+            '',
+            $phrase->side,
+            $phrase->role,
+            $phrase->targetWord,
+            $phrase->effort,
+            $phrase->feint,
+            $phrase->landsForward,
+            $times,
+            !$alike && $times > 1,
+            $phrase->switched,
+            $phrase->openTarget,
+            null,
+            $phrase->head,
+            $tokens->span($at, $phrase->next),
+            $phrase->next,
+        );
     }
 
     /** "Two jabs, one cross": what is counted goes on to be counted. */
@@ -147,9 +203,17 @@ final readonly class StrikePhraseParser
         return $this->vocabulary->isPlural($tokens->words[$at] ?? '');
     }
 
-    /** With a switch said before it, a kick or a knee has a name of its own, or is one of the leg that is then behind. */
-    private function afterSwitch(TokenStream $tokens, int $from, int $head, int $count, string $noun, StrikeWords $said): ?StrikePhrase
-    {
+    /**
+     * With a switch said before it, a kick or a knee has a name of its own, or is one of the leg that is then behind.
+     */
+    private function afterSwitch(
+        TokenStream $tokens,
+        int $from,
+        int $head,
+        int $count,
+        string $noun,
+        StrikeWords $said,
+    ): ?StrikePhrase {
         if ($said->switch && isset($this->vocabulary->nouns['switch '.$noun])) {
             return $this->finish($tokens, $from, $head, $count, 'switch '.$noun, '', $said);
         }
@@ -162,8 +226,15 @@ final readonly class StrikePhraseParser
     }
 
     /** What may stand after the noun or number, in any order: a side, a target, "landing forward", "twice". */
-    private function finish(TokenStream $tokens, int $from, int $head, int $count, string $noun, string $number, StrikeWords $said): StrikePhrase
-    {
+    private function finish(
+        TokenStream $tokens,
+        int $from,
+        int $head,
+        int $count,
+        string $noun,
+        string $number,
+        StrikeWords $said,
+    ): StrikePhrase {
         $words = $tokens->words;
         $next = $head + $count;
         $side = $said->side ?? Vocabulary::HANDS[$noun] ?? null;
@@ -174,19 +245,28 @@ final readonly class StrikePhraseParser
         $targetWord = $said->targetWord ?? Vocabulary::AIMED[$noun] ?? null;
         [$sideAfter, $openTarget, $targetAfter, $secondTarget] = [null, false, null, null];
         while (true) {
-            $isOpen = '' !== $noun && !$said->switch && ('with' === ($words[$next] ?? '') || (!isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun])));
-            $after = null === $sideAfter && null === $said->side && $isOpen ? $this->sideAfter($tokens, $next, $noun) : null;
+            $isOpen =
+                '' !== $noun
+                && !$said->switch
+                && ('with' === ($words[$next] ?? '')
+                    || (!isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun])));
+            $after =
+                null === $sideAfter && null === $said->side && $isOpen ? $this->sideAfter($tokens, $next, $noun) : null;
             if (null !== $after) {
                 [$sideAfter, $next] = $after;
                 continue;
             }
-            $after = null === $targetAfter ? $this->targetAfter($tokens, $next, $noun, null !== $said->targetWord) : null;
+            $after =
+                null === $targetAfter ? $this->targetAfter($tokens, $next, $noun, null !== $said->targetWord) : null;
             if (null === $after) {
                 break;
             }
             [$targetAfter, $next, $openTarget] = $after;
         }
-        $lands = '' === $number && \in_array($words[$next] ?? '', ['landing', 'land'], true) && 'forward' === ($words[$next + 1] ?? '');
+        $lands =
+            '' === $number
+            && \in_array($words[$next] ?? '', ['landing', 'land'], true)
+            && 'forward' === ($words[$next + 1] ?? '');
         $next += $lands ? 2 : 0;
         $word = $words[$next] ?? '';
         $times = $said->times ?? 1;
@@ -199,10 +279,20 @@ final readonly class StrikePhraseParser
             if (null !== $second) {
                 [$secondTarget, $next] = $second;
             }
-        } elseif ('' !== $noun && isset(Vocabulary::FEINT[$word]) && '' === ($words[$next + 1] ?? '') && null === $tokens->numberAt($next + 1)) {
+        } elseif (
+            '' !== $noun
+            && isset(Vocabulary::FEINT[$word])
+            && '' === ($words[$next + 1] ?? '')
+            && null === $tokens->numberAt($next + 1)
+        ) {
             $said->feint = true;
             ++$next;
-        } elseif ('' !== $noun && isset(Vocabulary::EFFORTS[$word]) && '' === ($words[$next + 1] ?? '') && null === $tokens->numberAt($next + 1)) {
+        } elseif (
+            '' !== $noun
+            && isset(Vocabulary::EFFORTS[$word])
+            && '' === ($words[$next + 1] ?? '')
+            && null === $tokens->numberAt($next + 1)
+        ) {
             $said->effort = Vocabulary::EFFORTS[$word];
             ++$next;
         }
@@ -248,7 +338,9 @@ final readonly class StrikePhraseParser
             $limb = isset(Vocabulary::LIMBS[$words[$next] ?? '']) ? 1 : 0;
             $follows = $this->parse($tokens, $at + $with);
 
-            return null === $follows || $follows->head->at === $tokens->at($at + $with)?->span->at ? [$side, $next + $limb] : null;
+            return null === $follows || $follows->head->at === $tokens->at($at + $with)?->span->at
+                ? [$side, $next + $limb]
+                : null;
         }
         if (null !== $this->noun($words, $at)) {
             // "Right hand" is a strike.
@@ -285,7 +377,9 @@ final readonly class StrikePhraseParser
     /** Whether a noun can be of either side. */
     private function asksForSide(string $noun): bool
     {
-        return !isset(Vocabulary::FIXED[$noun]) && !isset(Vocabulary::HANDS[$noun]) && !$this->vocabulary->isOneSided($noun);
+        return !isset(Vocabulary::FIXED[$noun])
+            && !isset(Vocabulary::HANDS[$noun])
+            && !$this->vocabulary->isOneSided($noun);
     }
 
     /**
@@ -293,7 +387,11 @@ final readonly class StrikePhraseParser
      *
      * @param bool $isAimed whether the strike has a target before its noun
      *
-     * @return array{string, int, bool}|null the target's word, the place after it, and whether it could be the next strike's as well
+     * @return array{
+     *     string,
+     *     int,
+     *     bool,
+     * }|null the target's word, the place after it, and whether it could be the next strike's as well
      */
     private function targetAfter(TokenStream $tokens, int $at, string $noun, bool $isAimed = false): ?array
     {
@@ -334,7 +432,10 @@ final readonly class StrikePhraseParser
             return false;
         }
         $after = $at + 1 + $noun[1];
-        if (isset(Vocabulary::TARGETS[$words[$after] ?? '']) && ($noun[0] === $before || true !== $this->isOfNext($tokens, $after, $noun[0]))) {
+        if (
+            isset(Vocabulary::TARGETS[$words[$after] ?? ''])
+            && ($noun[0] === $before || true !== $this->isOfNext($tokens, $after, $noun[0]))
+        ) {
             return false;
         }
         if ($this->vocabulary->isOfLeg($noun[0])) {
@@ -348,7 +449,10 @@ final readonly class StrikePhraseParser
         return $straight($noun[0]) && !$straight($before) && '' !== $before ? null : true;
     }
 
-    /** Whether somewhere in the line a target stands behind its noun for all to see, "jab head, cross body", and none before one. */
+    /**
+     * Whether somewhere in the line a target stands behind its noun for all to see, "jab head, cross body", and none
+     * before one.
+     */
     private function targetsStandBehind(TokenStream $tokens): bool
     {
         $words = $tokens->words;
@@ -383,8 +487,13 @@ final readonly class StrikePhraseParser
         if (null === $side || !isset(Vocabulary::LIMBS[$limb])) {
             return null === $side ? null : [$side, 1];
         }
-        $noun = $this->noun($words, $at + 2) ?? ('switch' === ($words[$at + 2] ?? '') ? $this->noun($words, $at + 3) : null);
-        $named = null !== $noun && ('kick' !== $noun[0] || 'foot' === $limb) && $this->vocabulary->isOfLeg($noun[0]) !== Vocabulary::LIMBS[$limb];
+        $noun =
+            $this->noun($words, $at + 2)
+            ?? ('switch' === ($words[$at + 2] ?? '') ? $this->noun($words, $at + 3) : null);
+        $named =
+            null !== $noun
+            && ('kick' !== $noun[0] || 'foot' === $limb)
+            && $this->vocabulary->isOfLeg($noun[0]) !== Vocabulary::LIMBS[$limb];
 
         return [$side, $named || !isset(Vocabulary::TARGETS[$limb]) ? 2 : 1];
     }
@@ -407,7 +516,8 @@ final readonly class StrikePhraseParser
     {
         $move = $at === $side + 1 ? $this->vocabulary->move($words, $at) : null;
 
-        return null !== $move && (isset($this->vocabulary->bases[$move[0]]) || $this->vocabulary->goesToASide($move[0]));
+        return null !== $move
+            && (isset($this->vocabulary->bases[$move[0]]) || $this->vocabulary->goesToASide($move[0]));
     }
 
     /**
@@ -429,14 +539,22 @@ final readonly class StrikePhraseParser
     /**
      * @param list<string> $words
      *
-     * @return array{string, int, bool}|null the longest noun that begins there, how many words it takes, and whether it is in the plural
+     * @return array{
+     *     string,
+     *     int,
+     *     bool,
+     * }|null the longest noun that begins there, how many words it takes, and whether it is in the plural
      */
     private function noun(array $words, int $at): ?array
     {
         $found = $this->vocabulary->noun($words, $at);
         $named = $this->namedLimb($words, $at, $found);
 
-        return $named ? null : ((null === $found || 1 === $found[1]) && isset($this->more[$words[$at] ?? '']) ? [$words[$at], 1, str_ends_with($words[$at], 's')] : $found);
+        return $named
+            ? null
+            : ((null === $found || 1 === $found[1]) && isset($this->more[$words[$at] ?? ''])
+                ? [$words[$at], 1, str_ends_with($words[$at], 's')]
+                : $found);
     }
 
     /**
@@ -452,6 +570,9 @@ final readonly class StrikePhraseParser
         }
         $next = $this->vocabulary->noun($words, $at + 2);
 
-        return null !== $next && !isset(Vocabulary::FIXED[$next[0]]) && !isset(Vocabulary::HANDS[$next[0]]) && !$this->vocabulary->isOfLeg($next[0]);
+        return null !== $next
+            && !isset(Vocabulary::FIXED[$next[0]])
+            && !isset(Vocabulary::HANDS[$next[0]])
+            && !$this->vocabulary->isOfLeg($next[0]);
     }
 }

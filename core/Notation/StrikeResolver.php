@@ -17,8 +17,12 @@ use Periplus\Core\Technique\Target;
 /** Decides which strike a phrase means, by the running stance, the numbering and what stands before it in the chain. */
 final readonly class StrikeResolver
 {
-    public function __construct(private Catalogue $catalogue, private Vocabulary $vocabulary, private Numbering $numbering, private Diagnostics $diagnostics)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private Vocabulary $vocabulary,
+        private Numbering $numbering,
+        private Diagnostics $diagnostics,
+    ) {
     }
 
     /**
@@ -35,7 +39,9 @@ final readonly class StrikeResolver
         try {
             return $item->with(landsForward: true);
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem($phrase->span, $invalid->getMessage(), 'a kick or knee of the rear leg', ['rear '.$item->strike->family]);
+            $this->diagnostics->problem($phrase->span, $invalid->getMessage(), 'a kick or knee of the rear leg', [
+                'rear '.$item->strike->family,
+            ]);
 
             return null;
         }
@@ -52,7 +58,17 @@ final readonly class StrikeResolver
         }
         $strike = $this->catalogue->inFamily($entry->family, $entry->role($running));
         if (null === $strike) {
-            $this->diagnostics->problem($phrase->head, \sprintf('%s is the %s %s, and in %s that limb has none.', $entry->code, $entry->position->value, $entry->family, $running->value), 'a number of the other hand, or a switch before it');
+            $this->diagnostics->problem(
+                $phrase->head,
+                \sprintf(
+                    '%s is the %s %s, and in %s that limb has none.',
+                    $entry->code,
+                    $entry->position->value,
+                    $entry->family,
+                    $running->value,
+                ),
+                'a number of the other hand, or a switch before it',
+            );
 
             return null;
         }
@@ -60,7 +76,12 @@ final readonly class StrikeResolver
         if ('' !== $letters) {
             $named = Target::tryFrom(strtolower($letters));
             if (null === $named) {
-                $this->diagnostics->problem($phrase->head, \sprintf('"%s" is not a target.', $letters), 'h for head, b for body or l for leg', self::targets($code, $strike));
+                $this->diagnostics->problem(
+                    $phrase->head,
+                    \sprintf('"%s" is not a target.', $letters),
+                    'h for head, b for body or l for leg',
+                    self::targets($code, $strike),
+                );
 
                 return null;
             }
@@ -75,7 +96,12 @@ final readonly class StrikeResolver
         [$code, $letters] = [$phrase->code, $phrase->letters];
         $number = $code.$letters;
         $codes = array_map(strval(...), array_keys($this->numbering->entries));
-        $near = array_values(array_filter($codes, static fn (string $known): bool => \strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known)));
+        $near = array_values(
+            array_filter(
+                $codes,
+                static fn (string $known): bool => \strlen($code) < 6 && 1 === levenshtein(strtoupper($code), $known),
+            ),
+        );
         if (ctype_digit($code) && \strlen($code) > 1 && \strlen($code) < 8 && '' === $letters) {
             $single = str_split($code);
             if ([] === array_filter($single, fn (string $digit): bool => null === $this->numbering->entry($digit))) {
@@ -83,13 +109,22 @@ final readonly class StrikeResolver
             }
         }
         if (1 === preg_match('/^x\d{1,2}$/i', $number)) {
-            $this->diagnostics->problem($phrase->head, \sprintf('"%s" repeats what stands in [ ] before it, and there is none.', $number), '[ ] around what repeats, such as [1 2]'.strtolower($number));
+            $this->diagnostics->problem(
+                $phrase->head,
+                \sprintf('"%s" repeats what stands in [ ] before it, and there is none.', $number),
+                '[ ] around what repeats, such as [1 2]'.strtolower($number),
+            );
 
             return;
         }
         $first = $codes[0] ?? '';
         $last = [] === $codes ? '' : $codes[\count($codes) - 1];
-        $this->diagnostics->problem($phrase->head, \sprintf('There is no number %s in %s numbering.', Diagnostics::excerpt($code), $this->numbering->name), \sprintf('one of its numbers, %s to %s', $first, $last), \array_slice($near, 0, 4));
+        $this->diagnostics->problem(
+            $phrase->head,
+            \sprintf('There is no number %s in %s numbering.', Diagnostics::excerpt($code), $this->numbering->name),
+            \sprintf('one of its numbers, %s to %s', $first, $last),
+            \array_slice($near, 0, 4),
+        );
     }
 
     /** @param list<Item> $before */
@@ -98,19 +133,43 @@ final readonly class StrikeResolver
         $family = $this->vocabulary->nouns[$phrase->noun];
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
         if (null !== $phrase->role && null !== $role && $phrase->role !== $role) {
-            $this->diagnostics->problem($phrase->span, \sprintf('In %s the %s side is the %s one.', $running->value, $phrase->role->value, $running->sideOf($phrase->role)->value), 'one of the two', [$phrase->role->value.' '.$phrase->noun, $role->value.' '.$phrase->noun]);
+            $this->diagnostics->problem(
+                $phrase->span,
+                \sprintf(
+                    'In %s the %s side is the %s one.',
+                    $running->value,
+                    $phrase->role->value,
+                    $running->sideOf($phrase->role)->value,
+                ),
+                'one of the two',
+                [$phrase->role->value.' '.$phrase->noun, $role->value.' '.$phrase->noun],
+            );
 
             return null;
         }
         if (null !== $phrase->role && $phrase->side instanceof Role) {
-            $this->diagnostics->note($phrase->span, \sprintf('That side of the thigh is read as the %s leg\'s.', $phrase->role->value), ['lead '.$phrase->noun.' low', 'rear '.$phrase->noun.' low']);
+            $this->diagnostics->note(
+                $phrase->span,
+                \sprintf('That side of the thigh is read as the %s leg\'s.', $phrase->role->value),
+                ['lead '.$phrase->noun.' low', 'rear '.$phrase->noun.' low'],
+            );
         }
         $role ??= $this->role($phrase, $family, $running, $before);
         $strike = $this->catalogue->inFamily($family, $role);
         $fixed = Vocabulary::FIXED[$phrase->noun] ?? $role;
         if (null === $strike || $fixed !== $role) {
             $other = $this->catalogue->inFamily($family, $fixed) ?? $this->catalogue->inFamily($family, $role->other());
-            $this->diagnostics->problem($phrase->span, \sprintf('There is no %s %s in %s.', $phrase->side instanceof Side ? $phrase->side->value : $role->value, $phrase->noun, $running->value), 'the strike of the other side', array_values(array_filter([$strike?->name, $other?->name], is_string(...))));
+            $this->diagnostics->problem(
+                $phrase->span,
+                \sprintf(
+                    'There is no %s %s in %s.',
+                    $phrase->side instanceof Side ? $phrase->side->value : $role->value,
+                    $phrase->noun,
+                    $running->value,
+                ),
+                'the strike of the other side',
+                array_values(array_filter([$strike?->name, $other?->name], is_string(...))),
+            );
 
             return null;
         }
@@ -119,7 +178,8 @@ final readonly class StrikeResolver
     }
 
     /**
-     * The role of a noun without a side: what the family or the noun allows, what the target asks for, else the usual one.
+     * The role of a noun without a side: what the family or the noun allows, what the target asks for, else the usual
+     * one.
      *
      * @param list<Item> $before
      */
@@ -136,7 +196,17 @@ final readonly class StrikeResolver
         $organ = Vocabulary::ORGANS[$phrase->targetWord ?? ''] ?? null;
         if (null !== $organ) {
             $role = $running->roleOf($organ);
-            $this->diagnostics->note($phrase->span, \sprintf('"%s" is read as %s %s: the %s is reached from the %s.', $phrase->noun, $role->value, $family, $phrase->targetWord, $organ->value));
+            $this->diagnostics->note(
+                $phrase->span,
+                \sprintf(
+                    '"%s" is read as %s %s: the %s is reached from the %s.',
+                    $phrase->noun,
+                    $role->value,
+                    $family,
+                    $phrase->targetWord,
+                    $organ->value,
+                ),
+            );
 
             return $role;
         }
@@ -144,7 +214,9 @@ final readonly class StrikeResolver
         $this->diagnostics->note(
             $phrase->head,
             \sprintf('"%s" is read as %s %s, %s.', $phrase->noun, $default->role->value, $family, $default->why),
-            $default->asks ? [$default->role->value.' '.$phrase->noun, $default->role->other()->value.' '.$phrase->noun] : [],
+            $default->asks
+                ? [$default->role->value.' '.$phrase->noun, $default->role->other()->value.' '.$phrase->noun]
+                : [],
         );
 
         return $default->role;
@@ -156,7 +228,12 @@ final readonly class StrikeResolver
         try {
             return new StrikeItem($strike, $target, $phrase->effort, $phrase->feint);
         } catch (InvalidChain $invalid) {
-            $this->diagnostics->problem('' === $phrase->noun ? $phrase->head : $phrase->span, $invalid->getMessage(), implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets)), '' === $phrase->noun ? self::targets($phrase->code, $strike) : [$strike->name]);
+            $this->diagnostics->problem(
+                '' === $phrase->noun ? $phrase->head : $phrase->span,
+                $invalid->getMessage(),
+                implode(' or ', array_map(static fn (Target $t): string => $t->word(), $strike->targets)),
+                '' === $phrase->noun ? self::targets($phrase->code, $strike) : [$strike->name],
+            );
 
             return null;
         }

@@ -11,7 +11,12 @@ final readonly class Token
      * @param bool $hyphen joined to the word before it by a hyphen: "out" in "step-out"
      * @param bool $calledOut a number that was written as a word: "two"
      */
-    public function __construct(public TokenKind $kind, public string $text, public Span $span, public bool $hyphen = false, public bool $calledOut = false)
-    {
+    public function __construct(
+        public TokenKind $kind,
+        public string $text,
+        public Span $span,
+        public bool $hyphen = false,
+        public bool $calledOut = false,
+    ) {
     }
 }

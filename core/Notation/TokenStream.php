@@ -12,7 +12,10 @@ final class TokenStream
     private int $next = 0;
     /** The running stance where the reading has come to, for what depends on it; null where it is not known. */
     public ?Stance $running = null;
-    /** Whether a target stands behind its noun in this line; worked out by {@see StrikePhraseParser} when it is asked for. */
+    /**
+     * Whether a target stands behind its noun in this line; worked out by {@see StrikePhraseParser} when it is asked
+     * for.
+     */
     public ?bool $targetsStandBehind = null;
     /** @var list<string> lower-case words by token; an empty string for what is no word, and so ends a phrase */
     public readonly array $words;
@@ -21,7 +24,9 @@ final class TokenStream
     public function __construct(private readonly array $tokens)
     {
         $this->words = array_map(
-            static fn (Token $token): string => TokenKind::Word === $token->kind ? Vocabulary::INITIALS[$token->text] ?? mb_strtolower($token->text) : '',
+            static fn (Token $token): string => TokenKind::Word === $token->kind
+                ? Vocabulary::INITIALS[$token->text] ?? mb_strtolower($token->text)
+                : '',
             $tokens,
         );
     }
@@ -58,7 +63,11 @@ final class TokenStream
     /** The tokens between two places as they could be typed. */
     public function text(int $from, int $to): string
     {
-        return implode(' ', array_map(static fn (Token $token): string => $token->text, \array_slice($this->tokens, $from, $to - $from)));
+        return implode(
+            ' ',
+            array_map(static fn (Token $token): string => $token->text,
+                \array_slice($this->tokens, $from, $to - $from)),
+        );
     }
 
     /** The next one is of that sign. */

@@ -17,17 +17,41 @@ use Periplus\Core\Technique\Target;
  */
 final readonly class Vocabulary
 {
-    public const SIDES = ['lead' => Role::Lead, 'front' => Role::Lead, 'rear' => Role::Rear, 'left' => Side::Left, 'right' => Side::Right];
+    public const SIDES = [
+        'lead' => Role::Lead,
+        'front' => Role::Lead,
+        'rear' => Role::Rear,
+        'left' => Side::Left,
+        'right' => Side::Right,
+    ];
     /** Capitals that stand for a side: "L hook"; small ones are targets behind a number. */
     public const INITIALS = ['L' => 'left', 'R' => 'right'];
     /** "Back" is a side before one of these alone: there are back kicks and back fists. */
     public const LIMBS = ['leg' => false, 'foot' => false, 'hand' => true, 'arm' => true];
     public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true, 'show' => true];
     public const TARGETS = [
-        'head' => Target::Head, 'chin' => Target::Head, 'high' => Target::Head, 'face' => Target::Head, 'jaw' => Target::Head, 'temple' => Target::Head, 'upstairs' => Target::Head,
-        'body' => Target::Body, 'ribs' => Target::Body, 'liver' => Target::Body, 'spleen' => Target::Body, 'mid' => Target::Body, 'middle' => Target::Body,
-        'chest' => Target::Body, 'stomach' => Target::Body, 'belly' => Target::Body, 'downstairs' => Target::Body,
-        'leg' => Target::Leg, 'legs' => Target::Leg, 'thigh' => Target::Leg, 'calf' => Target::Leg, 'low' => Target::Leg,
+        'head' => Target::Head,
+        'chin' => Target::Head,
+        'high' => Target::Head,
+        'face' => Target::Head,
+        'jaw' => Target::Head,
+        'temple' => Target::Head,
+        'upstairs' => Target::Head,
+        'body' => Target::Body,
+        'ribs' => Target::Body,
+        'liver' => Target::Body,
+        'spleen' => Target::Body,
+        'mid' => Target::Body,
+        'middle' => Target::Body,
+        'chest' => Target::Body,
+        'stomach' => Target::Body,
+        'belly' => Target::Body,
+        'downstairs' => Target::Body,
+        'leg' => Target::Leg,
+        'legs' => Target::Leg,
+        'thigh' => Target::Leg,
+        'calf' => Target::Leg,
+        'low' => Target::Leg,
     ];
     /** Targets that lie on one side of the opponent, and the hand or leg that reaches them. */
     public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
@@ -35,40 +59,158 @@ final readonly class Vocabulary
     public const CHECK_HOOK = 'check hook';
     /** Noun to family, beside the families themselves; jab and cross also fix the role, see {@see FIXED}. */
     private const NOUNS = [
-        'jab' => 'straight', 'cross' => 'straight', 'straight' => 'straight', 'punch' => 'straight', 'shot' => 'straight', 'hook' => 'hook', 'liver shot' => 'hook', 'body shot' => 'hook', self::CHECK_HOOK => 'hook',
-        'uppercut' => 'uppercut', 'upper' => 'uppercut', 'shovel hook' => 'shovel hook', 'shovel' => 'shovel hook', 'overhand' => 'overhand',
-        'left hand' => 'straight', 'right hand' => 'straight', 'lead hand' => 'straight', 'rear hand' => 'straight', 'front hand' => 'straight', 'back hand' => 'straight',
-        'push kick' => 'push kick', 'front kick' => 'push kick', 'teep' => 'push kick', 'teep kick' => 'push kick',
-        'round kick' => 'round kick', 'roundhouse kick' => 'round kick', 'roundhouse' => 'round kick', 'kick' => 'round kick',
-        'switch kick' => 'switch kick', 'switch round kick' => 'switch kick', 'switch roundhouse' => 'switch kick', 'switch roundhouse kick' => 'switch kick',
-        'side kick' => 'side kick', 'ax kick' => 'axe kick',
-        'spinning back kick' => 'spinning back kick', 'spinning kick' => 'spinning back kick', 'spin kick' => 'spinning back kick', 'back kick' => 'spinning back kick',
-        'knee' => 'knee', 'knee strike' => 'knee', 'switch knee' => 'switch knee', 'flying knee' => 'jumping knee', 'jump knee' => 'jumping knee',
-        'leaping cross' => 'leaping straight', 'jumping straight' => 'leaping straight', 'leaping punch' => 'leaping straight', 'jumping punch' => 'leaping straight',
-        'elbow' => 'elbow', 'elbow strike' => 'elbow', 'horizontal elbow' => 'elbow', 'upward elbow' => 'upward elbow', 'up elbow' => 'upward elbow', 'uppercut elbow' => 'upward elbow',
-        'downward elbow' => 'downward elbow', 'down elbow' => 'downward elbow', '12-6 elbow' => 'downward elbow', 'slashing elbow' => 'diagonal elbow',
-        'spinning back elbow' => 'spinning back elbow', 'spinning elbow' => 'spinning back elbow', 'spin elbow' => 'spinning back elbow', 'back elbow' => 'spinning back elbow',
-        'backfist' => 'back fist', 'spinning backfist' => 'spinning back fist', 'spin back fist' => 'spinning back fist',
+        'jab' => 'straight',
+        'cross' => 'straight',
+        'straight' => 'straight',
+        'punch' => 'straight',
+        'shot' => 'straight',
+        'hook' => 'hook',
+        'liver shot' => 'hook',
+        'body shot' => 'hook',
+        self::CHECK_HOOK => 'hook',
+        'uppercut' => 'uppercut',
+        'upper' => 'uppercut',
+        'shovel hook' => 'shovel hook',
+        'shovel' => 'shovel hook',
+        'overhand' => 'overhand',
+        'left hand' => 'straight',
+        'right hand' => 'straight',
+        'lead hand' => 'straight',
+        'rear hand' => 'straight',
+        'front hand' => 'straight',
+        'back hand' => 'straight',
+        'push kick' => 'push kick',
+        'front kick' => 'push kick',
+        'teep' => 'push kick',
+        'teep kick' => 'push kick',
+        'round kick' => 'round kick',
+        'roundhouse kick' => 'round kick',
+        'roundhouse' => 'round kick',
+        'kick' => 'round kick',
+        'switch kick' => 'switch kick',
+        'switch round kick' => 'switch kick',
+        'switch roundhouse' => 'switch kick',
+        'switch roundhouse kick' => 'switch kick',
+        'side kick' => 'side kick',
+        'ax kick' => 'axe kick',
+        'spinning back kick' => 'spinning back kick',
+        'spinning kick' => 'spinning back kick',
+        'spin kick' => 'spinning back kick',
+        'back kick' => 'spinning back kick',
+        'knee' => 'knee',
+        'knee strike' => 'knee',
+        'switch knee' => 'switch knee',
+        'flying knee' => 'jumping knee',
+        'jump knee' => 'jumping knee',
+        'leaping cross' => 'leaping straight',
+        'jumping straight' => 'leaping straight',
+        'leaping punch' => 'leaping straight',
+        'jumping punch' => 'leaping straight',
+        'elbow' => 'elbow',
+        'elbow strike' => 'elbow',
+        'horizontal elbow' => 'elbow',
+        'upward elbow' => 'upward elbow',
+        'up elbow' => 'upward elbow',
+        'uppercut elbow' => 'upward elbow',
+        'downward elbow' => 'downward elbow',
+        'down elbow' => 'downward elbow',
+        '12-6 elbow' => 'downward elbow',
+        'slashing elbow' => 'diagonal elbow',
+        'spinning back elbow' => 'spinning back elbow',
+        'spinning elbow' => 'spinning back elbow',
+        'spin elbow' => 'spinning back elbow',
+        'back elbow' => 'spinning back elbow',
+        'backfist' => 'back fist',
+        'spinning backfist' => 'spinning back fist',
+        'spin back fist' => 'spinning back fist',
     ];
     /** Nouns that name their side. */
-    public const HANDS = [self::CHECK_HOOK => Role::Lead, 'liver shot' => Side::Left, 'left hand' => Side::Left, 'right hand' => Side::Right, 'lead hand' => Role::Lead, 'front hand' => Role::Lead, 'rear hand' => Role::Rear, 'back hand' => Role::Rear];
+    public const HANDS = [
+        self::CHECK_HOOK => Role::Lead,
+        'liver shot' => Side::Left,
+        'left hand' => Side::Left,
+        'right hand' => Side::Right,
+        'lead hand' => Role::Lead,
+        'front hand' => Role::Lead,
+        'rear hand' => Role::Rear,
+        'back hand' => Role::Rear,
+    ];
     /** Nouns that name their target, by its word. */
     public const AIMED = ['liver shot' => 'liver', 'body shot' => 'body'];
     public const EFFORTS = [
-        'hard' => Effort::Hard, 'power' => Effort::Hard, 'big' => Effort::Hard, 'heavy' => Effort::Hard,
-        'light' => Effort::Light, 'quick' => Effort::Light, 'soft' => Effort::Light, 'fast' => Effort::Light, 'touch' => Effort::Light, 'flick' => Effort::Light,
+        'hard' => Effort::Hard,
+        'power' => Effort::Hard,
+        'big' => Effort::Hard,
+        'heavy' => Effort::Hard,
+        'light' => Effort::Light,
+        'quick' => Effort::Light,
+        'soft' => Effort::Light,
+        'fast' => Effort::Light,
+        'touch' => Effort::Light,
+        'flick' => Effort::Light,
     ];
     /** Said of a strike, and nothing that a chain tells: "long hook". */
     public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
     /** Said before one of these, "straight" is no strike of its own. */
-    public const STRAIGHT_ONES = ['jab' => true, 'cross' => true, 'left hand' => true, 'right hand' => true, 'lead hand' => true, 'rear hand' => true, 'front hand' => true, 'back hand' => true, 'punch' => true, 'shot' => true, 'knee' => true];
+    public const STRAIGHT_ONES = [
+        'jab' => true,
+        'cross' => true,
+        'left hand' => true,
+        'right hand' => true,
+        'lead hand' => true,
+        'rear hand' => true,
+        'front hand' => true,
+        'back hand' => true,
+        'punch' => true,
+        'shot' => true,
+        'knee' => true,
+    ];
     public const FIXED = ['jab' => Role::Lead, 'cross' => Role::Rear];
-    /** Words that say whether a low kick lands inside or outside of the thigh, and the leg that gets there: the lead leg inside, the rear leg outside. */
+    /**
+     * Words that say whether a low kick lands inside or outside of the thigh, and the leg that gets there: the lead leg
+     * inside, the rear leg outside.
+     */
     public const THIGHS = ['inside' => Role::Lead, 'outside' => Role::Rear];
     /** Words between two strikes that change nothing. */
-    public const FILLERS = ['then' => true, 'and' => true, 'to' => true, 'the' => true, 'a' => true, 'an' => true, 'into' => true, 'your' => true, 'next' => true, 'now' => true, 'off' => true, 'counter' => true, 'return' => true, 'finish' => true, 'finally' => true, 'throw' => true, 'fire' => true, 'land' => true, 'add' => true, 'followed' => true, 'by' => true, 'come' => true, 'follow' => true];
+    public const FILLERS = [
+        'then' => true,
+        'and' => true,
+        'to' => true,
+        'the' => true,
+        'a' => true,
+        'an' => true,
+        'into' => true,
+        'your' => true,
+        'next' => true,
+        'now' => true,
+        'off' => true,
+        'counter' => true,
+        'return' => true,
+        'finish' => true,
+        'finally' => true,
+        'throw' => true,
+        'fire' => true,
+        'land' => true,
+        'add' => true,
+        'followed' => true,
+        'by' => true,
+        'come' => true,
+        'follow' => true,
+    ];
     /** Before "with" they belong to it and change nothing: "and finish with a low kick". */
-    public const BEFORE_WITH = ['start' => true, 'begin' => true, 'open' => true, 'finish' => true, 'end' => true, 'follow' => true, 'starting' => true, 'finishing' => true, 'ending' => true, 'back' => true, 'up' => true];
+    public const BEFORE_WITH = [
+        'start' => true,
+        'begin' => true,
+        'open' => true,
+        'finish' => true,
+        'end' => true,
+        'follow' => true,
+        'starting' => true,
+        'finishing' => true,
+        'ending' => true,
+        'back' => true,
+        'up' => true,
+    ];
     public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
     /** How often what follows is thrown: "double jab". */
     public const REPEATS = ['double' => 2, 'triple' => 3];
@@ -77,29 +219,132 @@ final readonly class Vocabulary
     /** Words that leave the strikes to the athlete. */
     public const CHOICE = ['any' => true, 'free' => true];
     /** Of the athlete's choice, after "any" or a count: "any three punches". */
-    public const FREE = ['strike' => true, 'strikes' => true, 'punch' => true, 'punches' => true, 'shot' => true, 'shots' => true];
+    public const FREE = [
+        'strike' => true,
+        'strikes' => true,
+        'punch' => true,
+        'punches' => true,
+        'shot' => true,
+        'shots' => true,
+    ];
     /** Numbers as they are called out; "twenty" and "two" are put together. */
     public const NUMBERS = [
-        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10',
-        'eleven' => '11', 'twelve' => '12', 'thirteen' => '13', 'fourteen' => '14', 'fifteen' => '15', 'sixteen' => '16', 'seventeen' => '17', 'eighteen' => '18', 'nineteen' => '19',
-        'twenty' => '20', 'thirty' => '30', 'forty' => '40', 'fifty' => '50', 'sixty' => '60', 'seventy' => '70', 'eighty' => '80', 'ninety' => '90',
+        'one' => '1',
+        'two' => '2',
+        'three' => '3',
+        'four' => '4',
+        'five' => '5',
+        'six' => '6',
+        'seven' => '7',
+        'eight' => '8',
+        'nine' => '9',
+        'ten' => '10',
+        'eleven' => '11',
+        'twelve' => '12',
+        'thirteen' => '13',
+        'fourteen' => '14',
+        'fifteen' => '15',
+        'sixteen' => '16',
+        'seventeen' => '17',
+        'eighteen' => '18',
+        'nineteen' => '19',
+        'twenty' => '20',
+        'thirty' => '30',
+        'forty' => '40',
+        'fifty' => '50',
+        'sixty' => '60',
+        'seventy' => '70',
+        'eighty' => '80',
+        'ninety' => '90',
     ];
     public const BEATS = ['beat' => true, 'pause' => true, 'wait' => true, 'reset' => true];
     /** Beside a straight from an opponent of the same stance: outside of it is to the rear. */
     public const SLIPS = ['outside' => Role::Rear, 'inside' => Role::Lead];
     /** Behind a defence, before what the opponent throws: "roll under the hook". */
     public const UNDER = ['under' => true, 'underneath' => true, 'inside' => true, 'outside' => true];
-    private const BASES = ['pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in'], 'step off' => ['lead' => 'step-out', 'rear' => 'step-rear']];
+    private const BASES = [
+        'pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in'],
+        'step off' => ['lead' => 'step-out', 'rear' => 'step-rear'],
+    ];
     private const ALIASES = [
-        'weave' => 'roll', 'bob and weave' => 'roll', 'bob' => 'roll', 'leg check' => 'check', 'shin check' => 'check', 'check kick' => 'check',
-        'step out' => 'step off', 'angle' => 'step off', 'angle out' => 'step off', 'angle off' => 'step off', 'step off the line' => 'step off', 'step offline' => 'step off', 'side step' => 'step', 'sidestep' => 'step', 'move' => 'step',
-        'pivot off' => 'pivot', 'circle out' => 'circle', 'circle off' => 'circle', 'circle away' => 'circle', 'catch' => 'block',
-        'step forward' => 'step-in', 'move in' => 'step-in', 'move forward' => 'step-in', 'walk forward' => 'step-in', 'shuffle in' => 'step-in', 'shuffle forward' => 'step-in', 'bounce in' => 'step-in', 'slide in' => 'step-in', 'drop step' => 'step-in', 'pendulum step' => 'step-in', 'hop step' => 'step-in', 'skip step' => 'step-in', 'move back' => 'step-back', 'shuffle back' => 'step-back', 'bounce back' => 'step-back', 'slide back' => 'step-back', 'step backward' => 'step-back', 'back out' => 'step-back', 'back up' => 'step-back',
-        'lean back' => 'pull', 'pull back' => 'pull', 'lean' => 'pull', 'duck under' => 'duck', 'roll under' => 'roll', 'weave under' => 'roll', 'dip' => 'level', 'level change' => 'level', 'change level' => 'level', 'change levels' => 'level',
-        'switch feet' => 'switch', 'switch stance' => 'switch', 'shift back' => 'shift-back', 'shift forward' => 'shift', 'step through' => 'shift', 'switch to southpaw' => 'switch', 'switch to orthodox' => 'switch',
-        'leave' => 'exit', 'move out' => 'exit', 'get out' => 'exit', 'retreat' => 'exit', 'out' => 'exit',
-        'shell' => 'cover', 'cover up' => 'cover', 'high guard' => 'cover', 'long guard' => 'cover', 'guard' => 'cover', 'shoulder roll' => 'block-lead',
-        'shove' => 'push', 'bump' => 'push', 'push off' => 'push', 'frame' => 'post', 'hand plant' => 'post', 'both hands' => 'post', 'plant the hand' => 'post', 'tie up' => 'clinch', 'lock up' => 'clinch', 'grab' => 'clinch', 'collar tie' => 'clinch',
+        'weave' => 'roll',
+        'bob and weave' => 'roll',
+        'bob' => 'roll',
+        'leg check' => 'check',
+        'shin check' => 'check',
+        'check kick' => 'check',
+        'step out' => 'step off',
+        'angle' => 'step off',
+        'angle out' => 'step off',
+        'angle off' => 'step off',
+        'step off the line' => 'step off',
+        'step offline' => 'step off',
+        'side step' => 'step',
+        'sidestep' => 'step',
+        'move' => 'step',
+        'pivot off' => 'pivot',
+        'circle out' => 'circle',
+        'circle off' => 'circle',
+        'circle away' => 'circle',
+        'catch' => 'block',
+        'step forward' => 'step-in',
+        'move in' => 'step-in',
+        'move forward' => 'step-in',
+        'walk forward' => 'step-in',
+        'shuffle in' => 'step-in',
+        'shuffle forward' => 'step-in',
+        'bounce in' => 'step-in',
+        'slide in' => 'step-in',
+        'drop step' => 'step-in',
+        'pendulum step' => 'step-in',
+        'hop step' => 'step-in',
+        'skip step' => 'step-in',
+        'move back' => 'step-back',
+        'shuffle back' => 'step-back',
+        'bounce back' => 'step-back',
+        'slide back' => 'step-back',
+        'step backward' => 'step-back',
+        'back out' => 'step-back',
+        'back up' => 'step-back',
+        'lean back' => 'pull',
+        'pull back' => 'pull',
+        'lean' => 'pull',
+        'duck under' => 'duck',
+        'roll under' => 'roll',
+        'weave under' => 'roll',
+        'dip' => 'level',
+        'level change' => 'level',
+        'change level' => 'level',
+        'change levels' => 'level',
+        'switch feet' => 'switch',
+        'switch stance' => 'switch',
+        'shift back' => 'shift-back',
+        'shift forward' => 'shift',
+        'step through' => 'shift',
+        'switch to southpaw' => 'switch',
+        'switch to orthodox' => 'switch',
+        'leave' => 'exit',
+        'move out' => 'exit',
+        'get out' => 'exit',
+        'retreat' => 'exit',
+        'out' => 'exit',
+        'shell' => 'cover',
+        'cover up' => 'cover',
+        'high guard' => 'cover',
+        'long guard' => 'cover',
+        'guard' => 'cover',
+        'shoulder roll' => 'block-lead',
+        'shove' => 'push',
+        'bump' => 'push',
+        'push off' => 'push',
+        'frame' => 'post',
+        'hand plant' => 'post',
+        'both hands' => 'post',
+        'plant the hand' => 'post',
+        'tie up' => 'clinch',
+        'lock up' => 'clinch',
+        'grab' => 'clinch',
+        'collar tie' => 'clinch',
     ];
     /**
      * One phrase for several moves.
@@ -124,15 +369,27 @@ final readonly class Vocabulary
     private array $ids;
     /** @var array<string, true> moves that go to one side, by id */
     private array $toASide;
-    /** @var array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to */
+    /**
+     * @var array<string, list<string>> what may be suggested for a word that is not known, by the word it is near to
+     */
     private array $suggestions;
 
     public function __construct(Catalogue $catalogue)
     {
         $families = $catalogue->families();
-        $this->oneSided = array_fill_keys(array_filter($families, static fn (string $family): bool => null === $catalogue->inFamily($family, Role::Lead) || null === $catalogue->inFamily($family, Role::Rear)), true);
+        $this->oneSided = array_fill_keys(
+            array_filter(
+                $families,
+                static fn (string $family): bool => null === $catalogue->inFamily($family, Role::Lead)
+                    || null === $catalogue->inFamily($family, Role::Rear),
+            ),
+            true,
+        );
         $this->ids = $catalogue->moves;
-        $this->toASide = array_fill_keys(array_keys(array_filter($catalogue->moves, static fn (Move $move): bool => null !== $move->toward)), true);
+        $this->toASide = array_fill_keys(
+            array_keys(array_filter($catalogue->moves, static fn (Move $move): bool => null !== $move->toward)),
+            true,
+        );
         $this->nouns = self::NOUNS + array_combine($families, $families);
         $plurals = [];
         foreach (array_keys($this->nouns) as $noun) {
@@ -153,13 +410,31 @@ final readonly class Vocabulary
         $this->bases = $bases;
         $this->moves = $moves;
         $longest = [];
-        foreach ([...array_keys($this->nouns), ...array_keys($plurals), ...array_keys($moves), ...array_keys(self::SEQUENCES)] as $phrase) {
+        $phrases = [
+            ...array_keys($this->nouns),
+            ...array_keys($plurals),
+            ...array_keys($moves),
+            ...array_keys(self::SEQUENCES),
+        ];
+        foreach ($phrases as $phrase) {
             $words = explode(' ', $phrase);
             $longest[$words[0]] = max($longest[$words[0]] ?? 0, \count($words));
         }
         $this->longest = $longest;
         $suggestions = array_map(static fn (array $base): array => array_values($base), $bases);
-        $words = [...array_keys($catalogue->moves), ...array_keys($this->nouns), ...array_column($catalogue->strikes, 'name'), 'fake', 'lead', 'rear', 'left', 'right', 'body', 'head', 'beat'];
+        $words = [
+            ...array_keys($catalogue->moves),
+            ...array_keys($this->nouns),
+            ...array_column($catalogue->strikes, 'name'),
+            'fake',
+            'lead',
+            'rear',
+            'left',
+            'right',
+            'body',
+            'head',
+            'beat',
+        ];
         foreach ($words as $word) {
             $suggestions[$word] = [$word];
         }

@@ -8,7 +8,10 @@ use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Combination\Item;
 use Periplus\Core\Technique\Stance;
 
-/** Writes a chain in words, by role ("lead hook to the body") or by side ("left hook to the body"). The reader reads both. */
+/**
+ * Writes a chain in words, by role ("lead hook to the body") or by side ("left hook to the body"). The reader reads
+ * both.
+ */
 final readonly class Words
 {
     private function __construct(private bool $bySide)

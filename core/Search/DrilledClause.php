@@ -16,7 +16,11 @@ final readonly class DrilledClause implements Clause
     {
         return match (true) {
             null === $this->days => $this->wanted ? 'was drilled' : 'was never drilled',
-            default => \sprintf($this->wanted ? 'was drilled in the last %d %s' : 'was not drilled in the last %d %s', $this->days, 1 === $this->days ? 'day' : 'days'),
+            default => \sprintf(
+                $this->wanted ? 'was drilled in the last %d %s' : 'was not drilled in the last %d %s',
+                $this->days,
+                1 === $this->days ? 'day' : 'days',
+            ),
         };
     }
 

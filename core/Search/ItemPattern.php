@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** One item that is looked for: any of some bodies (see {@see \Periplus\Core\Combination\Sequence}), thrown or feinted. */
+/**
+ * One item that is looked for: any of some bodies (see {@see \Periplus\Core\Combination\Sequence}), thrown or feinted.
+ */
 final readonly class ItemPattern
 {
     private const THROWN = '=?!?';

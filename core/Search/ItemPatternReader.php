@@ -26,18 +26,33 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * Reads the items that a search looks for, with the same phrases as a chain is read with. A number means its strike at any
- * target, unless it has a target's letter or means one by itself; a noun without its side means both; "kick", "hand" and
- * the like mean every strike of a limb; brackets mean a feint. What depends on the stance is understood in the one given.
+ * Reads the items that a search looks for, with the same phrases as a chain is read with. A number means its strike at
+ * any
+ * target, unless it has a target's letter or means one by itself; a noun without its side means both; "kick", "hand"
+ * and
+ * the like mean every strike of a limb; brackets mean a feint. What depends on the stance is understood in the one
+ * given.
  */
 final readonly class ItemPatternReader
 {
     private const LIMBS = [
-        'kick' => Limb::Leg, 'kicks' => Limb::Leg, 'hand' => Limb::Hand, 'hands' => Limb::Hand, 'punch' => Limb::Hand, 'punches' => Limb::Hand,
-        'knee' => Limb::Knee, 'knees' => Limb::Knee, 'elbow' => Limb::Elbow, 'elbows' => Limb::Elbow,
+        'kick' => Limb::Leg,
+        'kicks' => Limb::Leg,
+        'hand' => Limb::Hand,
+        'hands' => Limb::Hand,
+        'punch' => Limb::Hand,
+        'punches' => Limb::Hand,
+        'knee' => Limb::Knee,
+        'knees' => Limb::Knee,
+        'elbow' => Limb::Elbow,
+        'elbows' => Limb::Elbow,
     ];
     private const ANY = ['strike' => true, 'strikes' => true];
-    private const KINDS = ['defence' => MoveKind::Defence, 'footwork' => MoveKind::Footwork, 'contact' => MoveKind::Contact];
+    private const KINDS = [
+        'defence' => MoveKind::Defence,
+        'footwork' => MoveKind::Footwork,
+        'contact' => MoveKind::Contact,
+    ];
 
     private Vocabulary $vocabulary;
     private StrikePhraseParser $strikes;
@@ -54,11 +69,16 @@ final readonly class ItemPatternReader
      * @param list<Piece> $pieces
      * @param Stance $running in which left and right are understood, until something changes it
      *
-     * @return list<non-empty-list<ItemPattern>>|ReadingProblem runs that follow each other with anything between; empty when there is nothing
+     * @return list<non-empty-list<ItemPattern>>|ReadingProblem runs that follow each other with anything between; empty
+     *                                                          when there is nothing
      */
     public function runs(array $pieces, Stance $running = Stance::Orthodox): array|ReadingProblem
     {
-        $tokens = new TokenStream(array_merge(...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces)));
+        $tokens = new TokenStream(
+            array_merge(
+                ...array_map(static fn (Piece $piece): array => Lexer::tokens($piece->text, $piece->at), $pieces),
+            ),
+        );
         $runs = [];
         $run = [];
         while (null !== ($token = $tokens->peek())) {
@@ -74,9 +94,17 @@ final readonly class ItemPatternReader
                 $tokens->take();
                 continue;
             }
-            $patterns = $this->bracket($tokens, $running) ?? $this->sign($tokens) ?? $this->strike($tokens, $running) ?? $this->move($tokens, $running);
+            $patterns =
+                $this->bracket($tokens, $running)
+                ?? ($this->sign($tokens) ?? ($this->strike($tokens, $running) ?? $this->move($tokens, $running)));
             if (null === $patterns) {
-                return new ReadingProblem($token->span->at, $token->span->length, \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)), 'a number, or words such as lead hook body, kick, slip or exit', '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()));
+                return new ReadingProblem(
+                    $token->span->at,
+                    $token->span->length,
+                    \sprintf('"%s" is no strike or move that can be looked for.', Diagnostics::excerpt($token->text)),
+                    'a number, or words such as lead hook body, kick, slip or exit',
+                    '' === $tokens->word() ? [] : $this->vocabulary->nearest($tokens->word()),
+                );
             }
             array_push($run, ...$patterns);
         }
@@ -112,7 +140,15 @@ final readonly class ItemPatternReader
     private function sign(TokenStream $tokens): ?array
     {
         $free = static fn (?Target $target, int ...$counts): ItemPattern => new ItemPattern(
-            array_merge(...array_map(static fn (int $count): array => array_map(static fn (?Target $of): string => Sequence::free($count, $of), null === $target ? [null, ...Target::cases()] : [$target]), $counts)),
+            array_merge(
+                ...array_map(
+                    static fn (int $count): array => array_map(
+                        static fn (?Target $of): string => Sequence::free($count, $of),
+                        null === $target ? [null, ...Target::cases()] : [$target],
+                    ),
+                    $counts,
+                ),
+            ),
             false,
             'free strikes',
         );
@@ -126,7 +162,11 @@ final readonly class ItemPatternReader
         }
         $star = $tokens->take();
         $count = $tokens->peek();
-        if (TokenKind::Number !== $count?->kind || $count->span->at !== $star->span->at + 1 || !\in_array((int) $count->text, range(1, FreeStrikes::MOST), true)) {
+        if (
+            TokenKind::Number !== $count?->kind
+            || $count->span->at !== $star->span->at + 1
+            || !\in_array((int) $count->text, range(1, FreeStrikes::MOST), true)
+        ) {
             return [$free(null, ...range(1, FreeStrikes::MOST))];
         }
         $tokens->take();
@@ -150,7 +190,8 @@ final readonly class ItemPatternReader
     /** @return non-empty-list<ItemPattern>|null as often as it is thrown; null when no strike is meant */
     private function patterns(StrikePhrase $phrase, Stance $running, bool $feint): ?array
     {
-        [$strikes, $target, $says] = '' === $phrase->noun ? $this->numbered($phrase, $running) : $this->named($phrase, $running);
+        [$strikes, $target, $says] =
+            '' === $phrase->noun ? $this->numbered($phrase, $running) : $this->named($phrase, $running);
         if ([] === $strikes) {
             return null;
         }
@@ -160,14 +201,26 @@ final readonly class ItemPatternReader
                 $codes[] = $strike->sign.$goes->value;
             }
         }
-        $pattern = new ItemPattern($codes, $feint, ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()));
+        $pattern = new ItemPattern(
+            $codes,
+            $feint,
+            ($feint ? 'a fake ' : 'a ').$says.(null === $target ? '' : ' to the '.$target->word()),
+        );
 
         $patterns = array_fill(0, max(1, $phrase->times), $pattern);
 
-        return $phrase->switched ? [self::moves([$this->catalogue->move('switch')], 'switch'), ...$patterns] : $patterns;
+        return $phrase->switched
+            ? [self::moves([$this->catalogue->move('switch')], 'switch'), ...$patterns]
+            : $patterns;
     }
 
-    /** @return array{list<Strike>, Target|null, string} the strikes, their target where it matters, and how it is said */
+    /**
+     * @return array{
+     *     list<Strike>,
+     *     Target|null,
+     *     string,
+     * } the strikes, their target where it matters, and how it is said
+     */
     private function numbered(StrikePhrase $phrase, Stance $running): array
     {
         $entry = $this->numbering->entry($phrase->code);
@@ -179,7 +232,11 @@ final readonly class ItemPatternReader
         }
         $target = $phrase->targetOf($strike) ?? $target;
 
-        return [null === $target || \in_array($target, $strike->targets, true) ? [$strike] : [], $target, $strike->name];
+        return [
+            null === $target || \in_array($target, $strike->targets, true) ? [$strike] : [],
+            $target,
+            $strike->name,
+        ];
     }
 
     /** @return array{list<Strike>, Target|null, string} the same for a noun */
@@ -190,13 +247,18 @@ final readonly class ItemPatternReader
         $limb = self::LIMBS[$noun] ?? null;
         $fixed = Vocabulary::FIXED[$noun] ?? null;
         $role = $phrase->side instanceof Side ? $running->roleOf($phrase->side) : $phrase->side;
-        $strikes = array_values(array_filter($this->catalogue->strikes, static fn (Strike $strike): bool => (null === $role || $strike->role === $role)
-            && (null === $phrase->targetWord || \in_array($phrase->targetOf($strike), $strike->targets, true))
-            && match (true) {
-                isset(self::ANY[$noun]) => true,
-                null !== $limb => $strike->limb === $limb,
-                default => $strike->family === $nouns[$noun] && (null === $fixed || $strike->role === $fixed),
-            }));
+        $strikes = array_values(
+            array_filter(
+                $this->catalogue->strikes,
+                static fn (Strike $strike): bool => (null === $role || $strike->role === $role)
+                    && (null === $phrase->targetWord || \in_array($phrase->targetOf($strike), $strike->targets, true))
+                    && match (true) {
+                        isset(self::ANY[$noun]) => true,
+                        null !== $limb => $strike->limb === $limb,
+                        default => $strike->family === $nouns[$noun] && (null === $fixed || $strike->role === $fixed),
+                    },
+            ),
+        );
         $targets = array_values(array_unique(array_map($phrase->targetOf(...), $strikes), \SORT_REGULAR));
         $target = 1 === \count($targets) ? $targets[0] : $phrase->target();
 
@@ -215,7 +277,14 @@ final readonly class ItemPatternReader
         if (null !== $kind) {
             $tokens->take();
 
-            return [self::moves(array_values(array_filter($this->catalogue->moves, static fn (Move $move): bool => $move->kind === $kind)), $kind->value)];
+            return [
+                self::moves(
+                    array_values(
+                        array_filter($this->catalogue->moves, static fn (Move $move): bool => $move->kind === $kind),
+                    ),
+                    $kind->value,
+                ),
+            ];
         }
         $phrase = $this->moves->parse($tokens, $tokens->position());
         if (null === $phrase) {
@@ -223,7 +292,10 @@ final readonly class ItemPatternReader
         }
         $tokens->moveTo($phrase->next);
         if (isset(Vocabulary::SEQUENCES[$phrase->name])) {
-            return array_map(fn (string $id): ItemPattern => self::moves([$this->catalogue->move($id)], strtr($id, '-', ' ')), Vocabulary::SEQUENCES[$phrase->name]);
+            return array_map(
+                fn (string $id): ItemPattern => self::moves([$this->catalogue->move($id)], strtr($id, '-', ' ')),
+                Vocabulary::SEQUENCES[$phrase->name],
+            );
         }
         $role = $phrase->role($running);
         if (null === $role && null !== $phrase->sides) {

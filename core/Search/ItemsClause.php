@@ -8,7 +8,8 @@ use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\Family;
 
 /**
- * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may stand,
+ * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may
+ * stand,
  * and after the end of a chain the footwork with which one leaves.
  * Free strikes and beats are items that no term of a strike or move matches.
  */
@@ -23,12 +24,20 @@ final readonly class ItemsClause implements Clause
 
     public function says(): string
     {
-        $says = implode(', then later ', array_map(
-            static fn (array $run): string => implode(' and directly ', array_map(static fn (ItemPattern $pattern): string => $pattern->says, $run)),
-            $this->runs,
-        ));
+        $says = implode(
+            ', then later ',
+            array_map(
+                static fn (array $run): string => implode(
+                    ' and directly ',
+                    array_map(static fn (ItemPattern $pattern): string => $pattern->says, $run),
+                ),
+                $this->runs,
+            ),
+        );
 
-        return $this->place->words().' '.(Place::No === $this->place ? (string) preg_replace('/^an? /', '', $says) : $says);
+        return $this->place->words()
+            .' '
+            .(Place::No === $this->place ? (string) preg_replace('/^an? /', '', $says) : $says);
     }
 
     public function text(): string
@@ -51,11 +60,14 @@ final readonly class ItemsClause implements Clause
     public function pattern(): string
     {
         $runs = array_map(
-            static fn (array $run): string => self::BOUNDARY.implode('', array_map(static fn (ItemPattern $pattern): string => $pattern->pattern(), $run)),
+            static fn (array $run): string => self::BOUNDARY
+                .implode('', array_map(static fn (ItemPattern $pattern): string => $pattern->pattern(), $run)),
             $this->runs,
         );
 
-        return (Place::Starts === $this->place ? '^' : '').implode('.*', $runs).(Place::Ends === $this->place ? '(?:'.implode('|', Family::footwork()).')*$' : '');
+        return (Place::Starts === $this->place ? '^' : '')
+            .implode('.*', $runs)
+            .(Place::Ends === $this->place ? '(?:'.implode('|', Family::footwork()).')*$' : '');
     }
 
     /** The same, plainly, item by item. */
@@ -75,7 +87,12 @@ final readonly class ItemsClause implements Clause
         $patterns = $this->runs[$run] ?? null;
         if (null === $patterns) {
             // Whoever ends with a kick may leave after it.
-            return Place::Ends !== $this->place || [] === array_filter(\array_slice($items, $at), static fn (string $item): bool => !\in_array($item, Family::footwork(), true));
+            return Place::Ends !== $this->place
+                || []
+                    === array_filter(
+                        \array_slice($items, $at),
+                        static fn (string $item): bool => !\in_array($item, Family::footwork(), true),
+                    );
         }
         for (; $at + \count($patterns) <= \count($items); ++$at) {
             $fits = true;

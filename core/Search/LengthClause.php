@@ -15,7 +15,11 @@ final readonly class LengthClause implements Clause
     {
         return match (true) {
             null === $this->most => \sprintf('has %d strikes or more', $this->least),
-            $this->least === $this->most => \sprintf('has %d %s', $this->least, 1 === $this->least ? 'strike' : 'strikes'),
+            $this->least === $this->most => \sprintf(
+                'has %d %s',
+                $this->least,
+                1 === $this->least ? 'strike' : 'strikes',
+            ),
             default => \sprintf('has %d to %d strikes', $this->least, $this->most),
         };
     }

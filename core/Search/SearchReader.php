@@ -22,19 +22,42 @@ use Periplus\Core\Technique\Stance;
 final readonly class SearchReader
 {
     private const CONTACTS = [
-        'liver' => Contact::Liver, 'spleen' => Contact::Spleen, 'inside thigh' => Contact::ThighInside, 'outside thigh' => Contact::ThighOutside, 'open side' => Contact::OpenSide,
+        'liver' => Contact::Liver,
+        'spleen' => Contact::Spleen,
+        'inside thigh' => Contact::ThighInside,
+        'outside thigh' => Contact::ThighOutside,
+        'open side' => Contact::OpenSide,
     ];
     private const STATUSES = ['archived' => 'archived', 'proposed' => 'proposed'];
     private const PIECES = '/"[^"]*"?|[,;]|[^\s,;"]+/u';
     /** What coaches say for the words that clauses begin with. */
     private const MEANINGS = [
-        'begins' => 'starts', 'starting' => 'starts', 'beginning' => 'starts', 'opens' => 'starts',
-        'finishes' => 'ends', 'ending' => 'ends', 'finishing' => 'ends',
-        'contains' => 'has', 'contain' => 'has', 'containing' => 'has', 'includes' => 'has', 'including' => 'has', 'have' => 'has', 'having' => 'has', 'with' => 'has',
-        'without' => 'no', 'not' => 'no',
+        'begins' => 'starts',
+        'starting' => 'starts',
+        'beginning' => 'starts',
+        'opens' => 'starts',
+        'finishes' => 'ends',
+        'ending' => 'ends',
+        'finishing' => 'ends',
+        'contains' => 'has',
+        'contain' => 'has',
+        'containing' => 'has',
+        'includes' => 'has',
+        'including' => 'has',
+        'have' => 'has',
+        'having' => 'has',
+        'with' => 'has',
+        'without' => 'no',
+        'not' => 'no',
     ];
     /** These mean a place only before "with", "in" or "on": they are words of names, too. */
-    private const BEFORE_WITH = ['start' => 'starts', 'begin' => 'starts', 'open' => 'starts', 'end' => 'ends', 'finish' => 'ends'];
+    private const BEFORE_WITH = [
+        'start' => 'starts',
+        'begin' => 'starts',
+        'open' => 'starts',
+        'end' => 'ends',
+        'finish' => 'ends',
+    ];
     /** Passed over after a word of a place, and after these. */
     private const ARTICLES = ['a', 'an', 'the', 'any'];
     private const BEFORE_ARTICLES = ['then', 'and', 'or'];
@@ -66,14 +89,26 @@ final readonly class SearchReader
             /** @var non-empty-list<Piece> $taken */
             $taken = \array_slice($pieces, $at, $end - $at);
             // "No liver or spleen" is without both.
-            if (null !== $before && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isContact($pieces, $at)))) {
+            if (
+                null !== $before
+                && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isContact($pieces, $at)))
+            ) {
                 array_unshift($taken, new Piece('', $taken[0]->at, $before));
             }
             $clause = $this->clause($taken, $stance);
             if ($clause instanceof ReadingProblem) {
                 $problems[] = $clause;
-            } elseif (null !== $or && [] !== $groups && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))) {
-                $problems[] = self::wrong($taken, 'What is archived is looked through by itself, so it cannot be one of two clauses.', 'archived without "or"', ['archived']);
+            } elseif (
+                null !== $or
+                && [] !== $groups
+                && (self::isArchived($clause) || self::isArchived($groups[\count($groups) - 1][0]))
+            ) {
+                $problems[] = self::wrong(
+                    $taken,
+                    'What is archived is looked through by itself, so it cannot be one of two clauses.',
+                    'archived without "or"',
+                    ['archived'],
+                );
             } elseif (null !== $or && [] !== $groups && !self::isUnwanted($clause)) {
                 $groups[\count($groups) - 1][] = $clause;
             } else {
@@ -85,23 +120,43 @@ final readonly class SearchReader
         }
         if (null !== $or || (isset($pieces[0]) && $pieces[0]->is('or'))) {
             $or ??= $pieces[0];
-            $problems[] = new ReadingProblem($or->at, mb_strlen($or->text), '"or" stands between two clauses.', 'a clause before it and one after it', ['starts 1 or 2']);
+            $problems[] = new ReadingProblem(
+                $or->at,
+                mb_strlen($or->text),
+                '"or" stands between two clauses.',
+                'a clause before it and one after it',
+                ['starts 1 or 2'],
+            );
         }
 
-        return new SearchQuery(array_map(static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group), $groups), $problems);
+        return new SearchQuery(
+            array_map(
+                static fn (array $group): Clause => 1 === \count($group) ? $group[0] : new EitherClause($group),
+                $groups,
+            ),
+            $problems,
+        );
     }
 
     /** @return list<Piece> with the words of clauses in place of what coaches say for them */
     private static function pieces(string $text): array
     {
         preg_match_all(self::PIECES, $text, $found, \PREG_OFFSET_CAPTURE);
-        $raw = array_map(static fn (array $piece): Piece => new Piece($piece[0], mb_strlen(substr($text, 0, $piece[1]))), $found[0]);
+        $raw = array_map(
+            static fn (array $piece): Piece => new Piece($piece[0], mb_strlen(substr($text, 0, $piece[1]))),
+            $found[0],
+        );
         $pieces = [];
         for ($at = 0; $at < \count($raw); ++$at) {
             $piece = $raw[$at];
             $next = $raw[$at + 1] ?? null;
             $last = $pieces[\count($pieces) - 1] ?? null;
-            if (null !== $next && $piece->is(...self::ARTICLES) && null !== $last && (null !== Place::tryFrom($last->word()) || $last->is(...self::BEFORE_ARTICLES))) {
+            if (
+                null !== $next
+                && $piece->is(...self::ARTICLES)
+                && null !== $last
+                && (null !== Place::tryFrom($last->word()) || $last->is(...self::BEFORE_ARTICLES))
+            ) {
                 continue;
             }
             $meaning = $piece->isQuoted() ? null : self::MEANINGS[$piece->word()] ?? null;
@@ -113,7 +168,11 @@ final readonly class SearchReader
                 $meaning = $before;
             }
             $pieces[] = null === $meaning ? $piece : $piece->meaning($meaning);
-            if (\in_array($meaning ?? $piece->word(), ['starts', 'ends'], true) && !$piece->isQuoted() && true === $next?->is('with', 'in', 'on', 'by')) {
+            if (
+                \in_array($meaning ?? $piece->word(), ['starts', 'ends'], true)
+                && !$piece->isQuoted()
+                && true === $next?->is('with', 'in', 'on', 'by')
+            ) {
                 ++$at;
             }
         }
@@ -145,23 +204,31 @@ final readonly class SearchReader
      */
     private static function isLevelChange(array $pieces, int $at): bool
     {
-        return $pieces[$at]->is('level') && (true === ($pieces[$at + 1] ?? null)?->is('change') || true === ($pieces[$at - 1] ?? null)?->is('change'));
+        return $pieces[$at]->is('level')
+            && (true === ($pieces[$at + 1] ?? null)?->is('change')
+                || true === ($pieces[$at - 1] ?? null)?->is('change'));
     }
 
     /**
-     * Whether a comma, "and" or "or" stands there between two clauses: not so inside of a name, such as "bob and weave".
+     * Whether a comma, "and" or "or" stands there between two clauses: not so inside of a name, such as "bob and
+     * weave".
      *
      * @param list<Piece> $pieces
      */
     private function separates(array $pieces, int $at): bool
     {
         return $pieces[$at]->is(...self::BETWEEN)
-            && !($at > 0 && isset($pieces[$at + 1]) && $this->patterns->isMove($pieces[$at - 1]->word(), $pieces[$at]->word(), $pieces[$at + 1]->word()));
+            && !(
+                $at > 0
+                && isset($pieces[$at + 1])
+                && $this->patterns->isMove($pieces[$at - 1]->word(), $pieces[$at]->word(), $pieces[$at + 1]->word())
+            );
     }
 
     private static function isUnwanted(Clause $clause): bool
     {
-        return ($clause instanceof ItemsClause && Place::No === $clause->place) || ($clause instanceof ContactClause && !$clause->wanted);
+        return ($clause instanceof ItemsClause && Place::No === $clause->place)
+            || ($clause instanceof ContactClause && !$clause->wanted);
     }
 
     private static function isArchived(Clause $clause): bool
@@ -178,17 +245,27 @@ final readonly class SearchReader
             return false;
         }
 
-        return isset(self::CONTACTS[$word]) || isset(self::CONTACTS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
+        return isset(self::CONTACTS[$word])
+            || isset(self::CONTACTS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
     }
 
     /** Whether what follows "and" or "or" after a clause can go on with its word. */
     private function continues(Piece $first): bool
     {
-        return !$first->isQuoted() && (null !== Place::tryFrom($first->word()) || $first->is('length', 'level', 'from', 'rules', 'by', 'theme'));
+        return !$first->isQuoted()
+            && (null !== Place::tryFrom($first->word()) || $first->is(
+                'length',
+                'level',
+                'from',
+                'rules',
+                'by',
+                'theme',
+            ));
     }
 
     /**
-     * Whether a clause that began at one piece is over before another: at a comma, where the next begins, and after its value.
+     * Whether a clause that began at one piece is over before another: at a comma, where the next begins, and after its
+     * value.
      *
      * @param list<Piece> $pieces
      */
@@ -199,18 +276,25 @@ final readonly class SearchReader
         $most = match (true) {
             isset(self::CONTACTS[$first]), isset(self::STATUSES[$first]), null !== Verdict::tryFrom($first) => 1,
             self::isLevelChange($pieces, $from) => \count($pieces),
-            \in_array($first, ['length', 'level', 'from', 'rules'], true), isset(self::CONTACTS[$first.' '.$second]) => 2,
+            \in_array($first, ['length', 'level', 'from', 'rules'], true),
+            isset(self::CONTACTS[$first.' '.$second]) => 2,
             'drilled' === $first, 'not' === $first => 'never' === $second ? 2 : $this->drilledPieces($pieces, $from),
             default => \count($pieces),
         };
         if ($this->separates($pieces, $at)) {
             // A theme may be called "in and out", and nothing starts with two things but one after the other.
-            return !($pieces[$at]->is('and') && \in_array($first, ['theme', 'by', 'starts', 'ends'], true) && isset($pieces[$at + 1]) && !$this->begins($pieces, $at + 1));
+            return !(
+                $pieces[$at]->is('and')
+                && \in_array($first, ['theme', 'by', 'starts', 'ends'], true)
+                && isset($pieces[$at + 1])
+                && !$this->begins($pieces, $at + 1)
+            );
         }
 
         // What stands after these may begin like a clause of its own: "no liver", "theme liver".
         return $at - $from >= $most
-            || ($this->begins($pieces, $at) && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $at === $from + 1));
+            || ($this->begins($pieces, $at)
+                && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $at === $from + 1));
     }
 
     /**
@@ -221,7 +305,25 @@ final readonly class SearchReader
     private function drilledPieces(array $pieces, int $from): int
     {
         $count = 1;
-        while (isset($pieces[$from + $count]) && (1 === preg_match('/^\d{1,4}$/', $pieces[$from + $count]->word()) || $pieces[$from + $count]->is('drilled', 'never', 'in', 'for', 'within', 'the', 'last', 'day', 'days', 'week', 'weeks', 'month', 'months'))) {
+        while (
+            isset($pieces[$from + $count])
+            && (1 === preg_match('/^\d{1,4}$/', $pieces[$from + $count]->word())
+                || $pieces[$from + $count]->is(
+                    'drilled',
+                    'never',
+                    'in',
+                    'for',
+                    'within',
+                    'the',
+                    'last',
+                    'day',
+                    'days',
+                    'week',
+                    'weeks',
+                    'month',
+                    'months',
+                ))
+        ) {
             ++$count;
             if ($pieces[$from + $count - 1]->is('day', 'days', 'week', 'weeks', 'month', 'months', 'never')) {
                 return $count;
@@ -250,7 +352,10 @@ final readonly class SearchReader
     /** @param non-empty-list<Piece> $pieces */
     private function clause(array $pieces, Stance $stance): Clause|ReadingProblem
     {
-        $text = implode(' ', array_map(static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text, $pieces));
+        $text = implode(
+            ' ',
+            array_map(static fn (Piece $piece): string => '' === $piece->text ? $piece->word() : $piece->text, $pieces),
+        );
         if ($pieces[0]->isQuoted()) {
             return $this->words($pieces, $text, $stance);
         }
@@ -265,15 +370,45 @@ final readonly class SearchReader
             null !== $place => $this->items($place, $pieces, $rest, $text, $stance),
             'length' === $first => $this->length($pieces, $value, $text),
             isset(self::STATUSES[$first]) => new FieldClause('status', self::STATUSES[$first], 'is '.$first, $text),
-            null !== Verdict::tryFrom($first) => new FieldClause('verdict', $first, match ($first) {
-                'flows' => 'flows',
-                'breaks' => 'breaks',
-                default => 'needs a reload',
-            }, $text),
-            'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true) ? new FieldClause('level', $value, 'is of level '.$value, $text) : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
-            'from' === $first => null !== Stance::tryFrom($value) ? new FieldClause('stance', $value, 'was written for '.$value, $text) : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', ['from orthodox', 'from southpaw']),
-            'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true) ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text) : self::wrong($pieces, 'There are no such rules.', 'boxing, kickboxing or all-limbs', array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids())),
-            'by' === $first, 'theme' === $first => '' === $value ? self::wrong($pieces, \sprintf('"%s" needs a name after it.', $first), 'by' === $first ? 'a coach' : 'a theme') : new FieldClause('by' === $first ? 'author' : 'theme', $value, ('by' === $first ? 'was written by ' : 'has the theme ').$value, $text),
+            null !== Verdict::tryFrom($first) => new FieldClause(
+                'verdict',
+                $first,
+                match ($first) {
+                    'flows' => 'flows',
+                    'breaks' => 'breaks',
+                    default => 'needs a reload',
+                },
+                $text,
+            ),
+            'level' === $first && !self::isLevelChange($pieces, 0) => \in_array($value, ['1', '2', '3'], true)
+                ? new FieldClause('level', $value, 'is of level '.$value, $text)
+                : self::wrong($pieces, 'The level is 1, 2 or 3.', '1, 2 or 3', ['level 1', 'level 2', 'level 3']),
+            'from' === $first => null !== Stance::tryFrom($value)
+                ? new FieldClause('stance', $value, 'was written for '.$value, $text)
+                : self::wrong($pieces, 'A combination is from orthodox or from southpaw.', 'a stance', [
+                    'from orthodox',
+                    'from southpaw',
+                ]),
+            'rules' === $first => \in_array(strtr($value, ' ', '-'), BuiltInHouseRules::ids(), true)
+                ? new FieldClause('rules', strtr($value, ' ', '-'), 'is for '.$value, $text)
+                : self::wrong(
+                    $pieces,
+                    'There are no such rules.',
+                    'boxing, kickboxing or all-limbs',
+                    array_map(static fn (string $id): string => 'rules '.$id, BuiltInHouseRules::ids()),
+                ),
+            'by' === $first, 'theme' === $first => '' === $value
+                ? self::wrong(
+                    $pieces,
+                    \sprintf('"%s" needs a name after it.', $first),
+                    'by' === $first ? 'a coach' : 'a theme',
+                )
+                : new FieldClause(
+                    'by' === $first ? 'author' : 'theme',
+                    $value,
+                    ('by' === $first ? 'was written by ' : 'has the theme ').$value,
+                    $text,
+                ),
             'drilled' === $first, 'not' === $first => $this->drilled($pieces, $text),
             default => $this->words($pieces, $text, $stance),
         };
@@ -283,15 +418,25 @@ final readonly class SearchReader
      * @param non-empty-list<Piece> $pieces
      * @param list<Piece> $rest
      */
-    private function items(Place $place, array $pieces, array $rest, string $text, Stance $stance): Clause|ReadingProblem
-    {
+    private function items(
+        Place $place,
+        array $pieces,
+        array $rest,
+        string $text,
+        Stance $stance,
+    ): Clause|ReadingProblem {
         $read = $this->patterns->runs($rest, $stance);
         if ($read instanceof ReadingProblem) {
             return $read;
         }
 
         return [] === $read
-            ? self::wrong($pieces, \sprintf('"%s" needs a strike or a move after it.', $place->value), 'a number or words', [$place->value.' 1', $place->value.' kick'])
+            ? self::wrong(
+                $pieces,
+                \sprintf('"%s" needs a strike or a move after it.', $place->value),
+                'a number or words',
+                [$place->value.' 1', $place->value.' kick'],
+            )
             : new ItemsClause($place, $read, $text);
     }
 
@@ -299,8 +444,20 @@ final readonly class SearchReader
     private function drilled(array $pieces, string $text): Clause|ReadingProblem
     {
         $said = mb_strtolower(implode(' ', array_map(static fn (Piece $piece): string => $piece->word(), $pieces)));
-        if (1 !== preg_match('/^(not )?drilled(?: (never))?(?:(?: in| for| within| the| last)* (\d{1,4}) (day|week|month)s?)?$/', $said, $found)) {
-            return self::wrong($pieces, 'It is not clear when it was drilled.', 'such as drilled, not drilled, drilled 4 weeks', ['drilled 2 weeks', 'not drilled 4 weeks', 'drilled never']);
+        if (
+            1
+            !== preg_match(
+                '/^(not )?drilled(?: (never))?(?:(?: in| for| within| the| last)* (\d{1,4}) (day|week|month)s?)?$/',
+                $said,
+                $found,
+            )
+        ) {
+            return self::wrong(
+                $pieces,
+                'It is not clear when it was drilled.',
+                'such as drilled, not drilled, drilled 4 weeks',
+                ['drilled 2 weeks', 'not drilled 4 weeks', 'drilled never'],
+            );
         }
         $days = match ($found[4] ?? '') {
             'day' => (int) ($found[3] ?? 0),
@@ -316,10 +473,20 @@ final readonly class SearchReader
     private function length(array $pieces, string $value, string $text): Clause|ReadingProblem
     {
         return match (true) {
-            1 === preg_match('/^(\d{1,2})$/', $value, $found) => new LengthClause((int) $found[1], (int) $found[1], $text),
+            1 === preg_match('/^(\d{1,2})$/', $value, $found) => new LengthClause(
+                (int) $found[1],
+                (int) $found[1],
+                $text,
+            ),
             1 === preg_match('/^(\d{1,2})\+$/', $value, $found) => new LengthClause((int) $found[1], null, $text),
-            1 === preg_match('/^(\d{1,2})(?:\.\.|-|–)(\d{1,2})$/u', $value, $found) && (int) $found[1] <= (int) $found[2] => new LengthClause((int) $found[1], (int) $found[2], $text),
-            default => self::wrong($pieces, 'A length is a count of strikes, or from the least to the most.', 'such as 4, 3..5 or 6+', ['length 4', 'length 3..5', 'length 6+']),
+            1 === preg_match('/^(\d{1,2})(?:\.\.|-|–)(\d{1,2})$/u', $value, $found)
+                && (int) $found[1] <= (int) $found[2] => new LengthClause((int) $found[1], (int) $found[2], $text),
+            default => self::wrong(
+                $pieces,
+                'A length is a count of strikes, or from the least to the most.',
+                'such as 4, 3..5 or 6+',
+                ['length 4', 'length 3..5', 'length 6+'],
+            ),
         };
     }
 
@@ -334,7 +501,12 @@ final readonly class SearchReader
         return match (true) {
             [] !== $words => new WordsClause($words, $items, $text),
             // Signs alone are items, such as "/", or nothing.
-            default => $items ?? self::wrong($pieces, \sprintf('Nothing can be looked for by “%s”.', mb_substr($text, 0, 40)), 'a word, a number or a clause'),
+            default => $items
+                ?? self::wrong(
+                    $pieces,
+                    \sprintf('Nothing can be looked for by “%s”.', mb_substr($text, 0, 40)),
+                    'a word, a number or a clause',
+                ),
         };
     }
 
@@ -346,6 +518,12 @@ final readonly class SearchReader
     {
         $last = $pieces[\count($pieces) - 1];
 
-        return new ReadingProblem($pieces[0]->at, $last->at + mb_strlen($last->text) - $pieces[0]->at, $message, $expected, $nearest);
+        return new ReadingProblem(
+            $pieces[0]->at,
+            $last->at + mb_strlen($last->text) - $pieces[0]->at,
+            $message,
+            $expected,
+            $nearest,
+        );
     }
 }

@@ -17,7 +17,11 @@ final readonly class WordsClause implements Clause
 
     public function says(): string
     {
-        return (1 === \count($this->words) ? 'the word ' : 'the words ').'“'.implode(' ', $this->words).'”'.(null === $this->items ? '' : ', or '.$this->items->says());
+        return (1 === \count($this->words) ? 'the word ' : 'the words ')
+            .'“'
+            .implode(' ', $this->words)
+            .'”'
+            .(null === $this->items ? '' : ', or '.$this->items->says());
     }
 
     public function text(): string
@@ -30,11 +34,18 @@ final readonly class WordsClause implements Clause
         return $visitor->words($this);
     }
 
-    /** @return list<string> what a text is found by: its words and numbers, in lower case and without accents, none twice */
+    /**
+     * @return list<string> what a text is found by: its words and numbers, in lower case and without accents, none
+     *                      twice
+     */
     public static function of(string $text): array
     {
         $plain = \Normalizer::normalize(mb_strtolower($text), \Normalizer::FORM_KD);
-        preg_match_all('/[\p{L}\p{N}]{1,40}/u', (string) preg_replace('/\p{Mn}+/u', '', \is_string($plain) ? $plain : $text), $found);
+        preg_match_all(
+            '/[\p{L}\p{N}]{1,40}/u',
+            (string) preg_replace('/\p{Mn}+/u', '', \is_string($plain) ? $plain : $text),
+            $found,
+        );
 
         return array_values(array_unique($found[0]));
     }

@@ -24,7 +24,11 @@ final class EditDistance
     /** @param array<string, float> $weights by the names in the data */
     public function __construct(Catalogue $catalogue, private readonly array $weights)
     {
-        $this->strikes = array_column(array_map(static fn (Strike $strike): array => [$strike->sign, $strike], array_values($catalogue->strikes)), 1, 0);
+        $this->strikes = array_column(
+            array_map(static fn (Strike $strike): array => [$strike->sign, $strike], array_values($catalogue->strikes)),
+            1,
+            0,
+        );
     }
 
     public static function builtIn(): self
@@ -34,7 +38,10 @@ final class EditDistance
         if (null === $distance) {
             /** @var array{values: array<string, array{value: float|int}>} $data */
             $data = Data::read('similarity');
-            $distance = new self(Catalogue::builtIn(), array_map(static fn (array $row): float => (float) $row['value'], $data['values']));
+            $distance = new self(
+                Catalogue::builtIn(),
+                array_map(static fn (array $row): float => (float) $row['value'], $data['values']),
+            );
         }
 
         return $distance;
@@ -57,7 +64,11 @@ final class EditDistance
             $diagonal = $row[0];
             $row[0] += $alone;
             foreach ($b->items as $at => $other) {
-                $best = min($row[$at + 1] + $alone, $row[$at] + $this->alone($other), $diagonal + $this->between($item, $other));
+                $best = min(
+                    $row[$at + 1] + $alone,
+                    $row[$at] + $this->alone($other),
+                    $diagonal + $this->between($item, $other),
+                );
                 $diagonal = $row[$at + 1];
                 $row[$at + 1] = $best;
             }
@@ -80,18 +91,28 @@ final class EditDistance
 
     private function weigh(string $a, string $b): float
     {
-        [$one, $other] = [$this->strikes[Sequence::strikeSign($a) ?? ''] ?? null, $this->strikes[Sequence::strikeSign($b) ?? ''] ?? null];
+        [$one, $other] = [
+            $this->strikes[Sequence::strikeSign($a) ?? ''] ?? null,
+            $this->strikes[Sequence::strikeSign($b) ?? ''] ?? null,
+        ];
         if (null === $one || null === $other) {
-            return null === $one && null === $other ? $this->weights['move'] : $this->weights['strike'] + $this->weights['move'];
+            return null === $one && null === $other
+                ? $this->weights['move']
+                : $this->weights['strike'] + $this->weights['move'];
         }
         $prefixes = static fn (string $item): array => str_split(substr($item, 0, -3));
         $differ = \count(array_diff($prefixes($a), $prefixes($b))) + \count(array_diff($prefixes($b), $prefixes($a)));
-        $weight = ($a[-1] === $b[-1] ? 0.0 : $this->weights['target']) + $this->weights['mark'] * $differ + match (true) {
-            $one === $other => 0.0,
-            $one->role === $other->role && $one->limb->isArm() === $other->limb->isArm() => $this->weights['sameLimb'],
-            $one->family === $other->family => $this->weights['otherSide'],
-            default => $this->weights['otherStrike'],
-        };
+        $weight =
+            ($a[-1] === $b[-1] ? 0.0 : $this->weights['target'])
+            + $this->weights['mark'] * $differ
+            + match (true) {
+                $one === $other => 0.0,
+                $one->role === $other->role && $one->limb->isArm() === $other->limb->isArm() => $this->weights[
+                    'sameLimb'
+                ],
+                $one->family === $other->family => $this->weights['otherSide'],
+                default => $this->weights['otherStrike'],
+            };
 
         // Leaving one out and putting the other in never weighs less than an exchange.
         return min($weight, 2 * $this->weights['strike']);

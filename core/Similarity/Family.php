@@ -10,8 +10,10 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 
 /**
- * What grew from what: a combination grew from the longest other one that is its beginning, the footwork aside with which
- * one leaves: "1 2 3 exit" grew from "1 2 exit". Found for a whole library in one walk over the stems in rising order, in
+ * What grew from what: a combination grew from the longest other one that is its beginning, the footwork aside with
+ * which
+ * one leaves: "1 2 3 exit" grew from "1 2 exit". Found for a whole library in one walk over the stems in rising order,
+ * in
  * which everything that grew from a combination follows it.
  */
 final readonly class Family
@@ -22,7 +24,13 @@ final readonly class Family
         /** @var list<string>|null $signs */
         static $signs = null;
 
-        return $signs ??= array_column(array_filter(Catalogue::builtIn()->moves, static fn (Move $move): bool => MoveKind::Footwork === $move->kind), 'sign');
+        return $signs ??= array_column(
+            array_filter(
+                Catalogue::builtIn()->moves,
+                static fn (Move $move): bool => MoveKind::Footwork === $move->kind,
+            ),
+            'sign',
+        );
     }
 
     /** The chain without the footwork at its end, as long as something is left. */
@@ -59,7 +67,8 @@ final readonly class Family
     }
 
     /**
-     * Whether the first is the beginning of the second and not the whole of it. An item is never the beginning of another, so the bytes tell.
+     * Whether the first is the beginning of the second and not the whole of it. An item is never the beginning of
+     * another, so the bytes tell.
      */
     public static function begins(string $first, string $second): bool
     {

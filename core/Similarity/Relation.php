@@ -36,7 +36,8 @@ enum Relation: string
     {
         return match (true) {
             $one->items === $other->items => self::Same,
-            \count($one->items) === \count($other->items) && self::bare($one) === self::bare($other) => self::TargetDiffers,
+            \count($one->items) === \count($other->items)
+                && self::bare($one) === self::bare($other) => self::TargetDiffers,
             self::oneApart($one->items, $other->items) => self::OneApart,
             // A single item is contained in half of the library, which says nothing.
             \count($one->items) > 1 && $other->contains($one) => self::ContainedIn,

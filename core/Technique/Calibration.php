@@ -13,17 +13,24 @@ final readonly class Calibration
     /**
      * @param array<string, int|float> $own by the key of {@see ModelValues}
      *
-     * @throws \DomainException when there is no such value, when it is out of its bounds, or when a window would end before it begins
+     * @throws \DomainException when there is no such value, when it is out of its bounds, or when a window would end
+     *                          before it begins
      */
     public function __construct(array $own = [])
     {
         $values = [] === $own ? [] : ModelValues::all();
         $kept = [];
         foreach ($own as $key => $value) {
-            $model = $values[$key] ?? throw new \DomainException(\sprintf('There is no number "%s" in the model.', mb_substr($key, 0, 60)));
+            $model =
+                $values[$key]
+                ?? throw new \DomainException(
+                    \sprintf('There is no number "%s" in the model.', mb_substr($key, 0, 60)),
+                );
             $whose = 'body' === $model->of ? $model->name : strtr($model->of, '-', ' ').' '.$model->name;
             if ($value < $model->least || $value > $model->most || !is_finite((float) $value)) {
-                throw new \DomainException(\sprintf('%s is %s to %s (%s).', ucfirst($whose), $model->least, $model->most, $model->unit));
+                throw new \DomainException(
+                    \sprintf('%s is %s to %s (%s).', ucfirst($whose), $model->least, $model->most, $model->unit),
+                );
             }
             if (abs((float) $value - $model->value) > 1e-9) {
                 $kept[$key] = (float) $value;

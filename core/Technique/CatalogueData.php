@@ -8,8 +8,40 @@ namespace Periplus\Core\Technique;
  * Reads the catalogue from its JSON files. The files are checked against their schemas by the tests, so this
  * reader trusts their shape and lets the constructors refuse what makes no sense.
  *
- * @phpstan-type StrikeRow array{id: string, sign: string, name: string, family: string, limb: string, role: string, path: string, targets: non-empty-list<string>, out: int, back: int, needs: array{load: array{float, float}, turn: array{float, float}, turnHead?: array{float, float}}, leaves: array{load: float, turn: float, frontFootLoad?: float}, ranges: array{any: non-empty-list<int>, head?: non-empty-list<int>}, standsOn: string, rare?: bool, carry?: array{to: string, why: string}}
- * @phpstan-type MoveRow array{id: string, sign: string, kind: string, duration: int, load: ?float, turn: ?float, needs?: array{load: array{float, float}}, foot?: string, range: int|string, head: string, feet: string, toward: ?string, carry: string, carryNote?: string}
+ * @phpstan-type StrikeRow array{
+ *     id: string,
+ *     sign: string,
+ *     name: string,
+ *     family: string,
+ *     limb: string,
+ *     role: string,
+ *     path: string,
+ *     targets: non-empty-list<string>,
+ *     out: int,
+ *     back: int,
+ *     needs: array{load: array{float, float}, turn: array{float, float}, turnHead?: array{float, float}},
+ *     leaves: array{load: float, turn: float, frontFootLoad?: float},
+ *     ranges: array{any: non-empty-list<int>, head?: non-empty-list<int>},
+ *     standsOn: string,
+ *     rare?: bool,
+ *     carry?: array{to: string, why: string},
+ * }
+ * @phpstan-type MoveRow array{
+ *     id: string,
+ *     sign: string,
+ *     kind: string,
+ *     duration: int,
+ *     load: ?float,
+ *     turn: ?float,
+ *     needs?: array{load: array{float, float}},
+ *     foot?: string,
+ *     range: int|string,
+ *     head: string,
+ *     feet: string,
+ *     toward: ?string,
+ *     carry: string,
+ *     carryNote?: string,
+ * }
  */
 final readonly class CatalogueData
 {

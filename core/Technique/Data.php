@@ -25,7 +25,11 @@ final class Data
         if (null !== self::$laidDown && is_file($file = self::$laidDown.'/'.$name.'.php')) {
             $data = require $file;
         } else {
-            $data = json_decode((string) file_get_contents(self::FOLDER.'/'.$name.'.json'), true, flags: \JSON_THROW_ON_ERROR);
+            $data = json_decode(
+                (string) file_get_contents(self::FOLDER.'/'.$name.'.json'),
+                true,
+                flags: \JSON_THROW_ON_ERROR,
+            );
         }
 
         return \is_array($data) ? $data : throw new \UnexpectedValueException($name.' holds no object.');
@@ -43,7 +47,10 @@ final class Data
     public static function names(): array
     {
         $files = glob(self::FOLDER.'/*.json');
-        $names = array_map(static fn (string $file): string => basename($file, '.json'), false === $files ? [] : $files);
+        $names = array_map(
+            static fn (string $file): string => basename($file, '.json'),
+            false === $files ? [] : $files,
+        );
 
         return array_values(array_filter($names, static fn (string $name): bool => !str_ends_with($name, '.schema')));
     }
@@ -52,7 +59,11 @@ final class Data
     public static function layDown(string $folder): void
     {
         foreach (self::names() as $name) {
-            file_put_contents($folder.'/'.$name.'.php', '<?php return '.var_export(self::read($name), true).";\n", \LOCK_EX);
+            file_put_contents(
+                $folder.'/'.$name.'.php',
+                '<?php return '.var_export(self::read($name), true).";\n",
+                \LOCK_EX,
+            );
         }
     }
 }

@@ -38,7 +38,11 @@ final class ModelValues
         /** @var array<string, ModelValue>|null $values */
         static $values = null;
 
-        return $values ??= [...self::body(), ...self::rows('techniques', 'strikes', self::STRIKE), ...self::rows('moves', 'moves', self::MOVE)];
+        return $values ??= [
+            ...self::body(),
+            ...self::rows('techniques', 'strikes', self::STRIKE),
+            ...self::rows('moves', 'moves', self::MOVE),
+        ];
     }
 
     /** The way of a key into the rows of the data: its path below the row. */
@@ -52,12 +56,34 @@ final class ModelValues
     /** @return array<string, ModelValue> */
     private static function body(): array
     {
-        /** @var array{values: array<string, array{value: int|float, unit: string, meaning: string, source: string, least: int|float, most: int|float}>} $data */
+        /**
+         * @var array{
+         *     values: array<string, array{
+         *         value: int|float,
+         *         unit: string,
+         *         meaning: string,
+         *         source: string,
+         *         least: int|float,
+         *         most: int|float,
+         *     }>,
+         * } $data
+         */
         $data = Data::read('body');
         $values = [];
         foreach ($data['values'] as $name => $row) {
             $words = strtolower((string) preg_replace('/(?<=[a-z])(?=[A-Z])/', ' ', $name));
-            $values['body.'.$name] = new ModelValue('body.'.$name, 'body', $words, (float) $row['value'], $row['unit'], $row['meaning'], $row['source'], (float) $row['least'], (float) $row['most'], self::step($row['unit']));
+            $values['body.'.$name] = new ModelValue(
+                'body.'.$name,
+                'body',
+                $words,
+                (float) $row['value'],
+                $row['unit'],
+                $row['meaning'],
+                $row['source'],
+                (float) $row['least'],
+                (float) $row['most'],
+                self::step($row['unit']),
+            );
         }
 
         return $values;
@@ -85,7 +111,19 @@ final class ModelValues
                 ['unit' => $unit, 'meaning' => $meaning] = $data['fields'][$field];
                 [$least, $most] = self::bounds($field, $value);
                 $key = $row['id'].'.'.$part;
-                $values[$key] = new ModelValue($key, $row['id'], $name, $value, $unit, $meaning, $data['source'], $least, $most, self::step($unit), $row['note'] ?? null);
+                $values[$key] = new ModelValue(
+                    $key,
+                    $row['id'],
+                    $name,
+                    $value,
+                    $unit,
+                    $meaning,
+                    $data['source'],
+                    $least,
+                    $most,
+                    self::step($unit),
+                    $row['note'] ?? null,
+                );
             }
         }
 
@@ -107,8 +145,14 @@ final class ModelValues
     private static function bounds(string $field, float $value): array
     {
         return match (true) {
-            str_contains($field, 'urn') => [max(-1.0, round($value - self::TURNS, 2)), min(1.0, round($value + self::TURNS, 2))],
-            str_contains($field, 'oad') => [max(0.0, round($value - self::LOADS, 2)), min(1.0, round($value + self::LOADS, 2))],
+            str_contains($field, 'urn') => [
+                max(-1.0, round($value - self::TURNS, 2)),
+                min(1.0, round($value + self::TURNS, 2)),
+            ],
+            str_contains($field, 'oad') => [
+                max(0.0, round($value - self::LOADS, 2)),
+                min(1.0, round($value + self::LOADS, 2)),
+            ],
             default => [round($value * (1 - self::TIMES)), round($value * (1 + self::TIMES))],
         };
     }

@@ -54,7 +54,10 @@ final readonly class Move
         };
     }
 
-    /** Whether it takes the athlete off the line of a straight counter: a slip, a roll, a pivot, a circle or a step to the side. */
+    /**
+     * Whether it takes the athlete off the line of a straight counter: a slip, a roll, a pivot, a circle or a step to
+     * the side.
+     */
     public function leavesLine(): bool
     {
         return match ($this->head) {

@@ -57,7 +57,9 @@ final class AccountsTest extends ApiTestCase
     public function testTwoAccountsCannotShareAnAddress(): void
     {
         $this->expectException(\Doctrine\DBAL\Exception\UniqueConstraintViolationException::class);
-        $this->sql("INSERT INTO user (email, name, role, password) VALUES ('coach@gym.example', 'Twice', 'ROLE_COACH', 'x')");
+        $this->sql(
+            "INSERT INTO user (email, name, role, password) VALUES ('coach@gym.example', 'Twice', 'ROLE_COACH', 'x')",
+        );
     }
 
     private function sql(string $statement): void

@@ -25,9 +25,19 @@ final readonly class Answer
     {
         $raw ??= (string) $response->getContent();
         /** @var array<string, mixed> $body */
-        $body = '' === $raw || 1 !== preg_match('#[/+]json#', (string) $response->headers->get('Content-Type')) ? [] : json_decode($raw, true, flags: \JSON_THROW_ON_ERROR);
+        $body =
+            '' === $raw || 1 !== preg_match('#[/+]json#', (string) $response->headers->get('Content-Type'))
+                ? []
+                : json_decode($raw, true, flags: \JSON_THROW_ON_ERROR);
 
-        return new self($response->getStatusCode(), (string) $response->headers->get('Content-Type'), $raw, $body, $response->headers->get('ETag'), $response->headers->get('Retry-After'));
+        return new self(
+            $response->getStatusCode(),
+            (string) $response->headers->get('Content-Type'),
+            $raw,
+            $body,
+            $response->headers->get('ETag'),
+            $response->headers->get('Retry-After'),
+        );
     }
 
     /** The sentence of a refusal. */

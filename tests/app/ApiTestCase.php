@@ -23,11 +23,18 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->browser = self::createClient();
         $this->browser->disableReboot();
-        // Once there, it is set back between requests, as a process of its own would be: a refused write closes the mapper.
+        // Once there, it is set back between requests, as a process of its own would be: a refused write closes the
+        // mapper.
         self::getContainer()->get('doctrine');
         $users = self::service(EntityManagerInterface::class);
         $hasher = self::service(UserPasswordHasherInterface::class);
-        foreach (['head' => GymRole::HeadCoach, 'coach' => GymRole::Coach, 'other' => GymRole::Coach, 'second' => GymRole::HeadCoach] as $name => $role) {
+        $roles = [
+            'head' => GymRole::HeadCoach,
+            'coach' => GymRole::Coach,
+            'other' => GymRole::Coach,
+            'second' => GymRole::HeadCoach,
+        ];
+        foreach ($roles as $name => $role) {
             $user = new User($name.'@gym.example', ucfirst($name).' Coach', $role);
             $user->usePasswordHash($hasher->hashPassword($user, self::PASSWORD));
             $users->persist($user);
@@ -77,7 +84,14 @@ abstract class ApiTestCase extends WebTestCase
      */
     protected static function combination(array $with = []): array
     {
-        return ['name' => 'Cellar window', 'text' => '1 2 3b exit', 'rules' => 'boxing', 'themes' => ['liver'], 'note' => 'Under the elbow.', ...$with];
+        return [
+            'name' => 'Cellar window',
+            'text' => '1 2 3b exit',
+            'rules' => 'boxing',
+            'themes' => ['liver'],
+            'note' => 'Under the elbow.',
+            ...$with,
+        ];
     }
 
     /** As the head coach. */

@@ -17,7 +17,11 @@ final class CardTest extends ApiTestCase
     {
         parent::setUp();
         $this->signIn('head');
-        $this->id = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Ladder', 'text' => '1 2 3 2 exit']))->id();
+        $this->id = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['name' => 'Ladder', 'text' => '1 2 3 2 exit']),
+        )->id();
         $this->signIn('coach');
     }
 
@@ -65,14 +69,22 @@ final class CardTest extends ApiTestCase
         self::assertSame(200, $this->ask('POST', "/api/cards/{$cards[0]['id']}/revoke")->status);
         $answer = $this->ask('GET', '/api/athlete-cards/'.$key);
 
-        self::assertSame([410, 'This card is not to be had any more. Ask your coach for a new one.'], [$answer->status, $answer->title()]);
+        self::assertSame(
+            [410, 'This card is not to be had any more. Ask your coach for a new one.'],
+            [$answer->status, $answer->title()],
+        );
     }
 
     public function testACardStaysAsItWasMade(): void
     {
         $key = $this->card();
         $this->signIn('head');
-        $this->ask('PUT', '/api/combinations/'.$this->id, self::combination(['name' => 'Ladder', 'text' => '1 2 exit']), ['If-Match' => '"1"']);
+        $this->ask(
+            'PUT',
+            '/api/combinations/'.$this->id,
+            self::combination(['name' => 'Ladder', 'text' => '1 2 exit']),
+            ['If-Match' => '"1"'],
+        );
         /** @var list<array{numbers: string}> $combinations */
         $combinations = $this->ask('GET', '/api/athlete-cards/'.$key)->body['combinations'];
 

@@ -14,16 +14,32 @@ final class CheckTest extends ApiTestCase
         $answer = $this->ask('POST', '/api/check', ['text' => '1-2-3b slip left 2', 'rules' => 'boxing']);
 
         self::assertSame(200, $answer->status);
-        self::assertSame(['1 2 3b slip-lead 2', 'reload', 1564], [$answer->body['notation'], $answer->body['verdict'], $answer->body['lengthMs']]);
+        self::assertSame(
+            ['1 2 3b slip-lead 2', 'reload', 1564],
+            [$answer->body['notation'], $answer->body['verdict'], $answer->body['lengthMs']],
+        );
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
     }
 
     public function testEveryCheckOptionIsTaken(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'stance' => 'southpaw', 'opponent' => 'southpaw', 'rules' => 'kickboxing', 'numbering' => 'hands', 'tempo' => 1.6, 'medium' => 'bag', 'group' => 'youth']);
+        $answer = $this->ask('POST', '/api/check', [
+            'text' => '1 2',
+            'stance' => 'southpaw',
+            'opponent' => 'southpaw',
+            'rules' => 'kickboxing',
+            'numbering' => 'hands',
+            'tempo' => 1.6,
+            'medium' => 'bag',
+            'group' => 'youth',
+        ]);
 
-        self::assertSame('2 1', $answer->body['notation'], 'In the hands numbering 1 is the left hand, which is a southpaw\'s rear hand.');
+        self::assertSame(
+            '2 1',
+            $answer->body['notation'],
+            'In the hands numbering 1 is the left hand, which is a southpaw\'s rear hand.',
+        );
     }
 
     #[TestWith(['rules', 'wrestling'])]

@@ -47,20 +47,22 @@ final class CombinationQueryTest extends ApiTestCase
     {
         $sequences = $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
-        $wanted = array_keys(array_filter($sequences, static function (Sequence $sequence) use ($clauses): bool {
-            foreach ($clauses as $clause) {
-                $holds = match (true) {
-                    $clause instanceof ItemsClause => $clause->matches($sequence),
-                    $clause instanceof LengthClause => \count($sequence->strikes()) >= $clause->least && \count($sequence->strikes()) <= $clause->most,
-                    default => throw new \LogicException($clause->says()),
-                };
-                if (!$holds) {
-                    return false;
+        $wanted = array_keys(
+            array_filter($sequences, static function (Sequence $sequence) use ($clauses): bool {
+                foreach ($clauses as $clause) {
+                    $holds = match (true) {
+                        $clause instanceof ItemsClause => $clause->matches($sequence),
+                        $clause instanceof LengthClause => \count($sequence->strikes()) >= $clause->least
+                            && \count($sequence->strikes()) <= $clause->most,
+                        default => throw new \LogicException($clause->says()),
+                    };
+                    if (!$holds) {
+                        return false;
+                    }
                 }
-            }
 
-            return true;
-        }));
+                return true;
+            }));
         $finder = self::service(CombinationQuery::class);
         [$page, $total] = $finder->page($clauses, new SearchRequest(size: 100));
 
@@ -84,10 +86,34 @@ final class CombinationQueryTest extends ApiTestCase
     {
         $this->fill();
         $clauses = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read($text)->clauses;
-        [$connection, $criteria, $lock] = [self::service(Connection::class), self::service(CriteriaCompiler::class), self::service(LibraryLock::class)];
-        $sorting = new CombinationQuery($connection, new CombinationTable($connection), $criteria, $lock, new NullAdapter(), \PHP_INT_MAX);
-        $walking = new CombinationQuery($connection, new CombinationTable($connection), $criteria, $lock, new NullAdapter(), 3, 7);
-        $list = static fn (int $page): SearchRequest => new SearchRequest(sort: $sort, direction: $direction, page: $page, size: 9);
+        [$connection, $criteria, $lock] = [
+            self::service(Connection::class),
+            self::service(CriteriaCompiler::class),
+            self::service(LibraryLock::class),
+        ];
+        $sorting = new CombinationQuery(
+            $connection,
+            new CombinationTable($connection),
+            $criteria,
+            $lock,
+            new NullAdapter(),
+            \PHP_INT_MAX,
+        );
+        $walking = new CombinationQuery(
+            $connection,
+            new CombinationTable($connection),
+            $criteria,
+            $lock,
+            new NullAdapter(),
+            3,
+            7,
+        );
+        $list = static fn (int $page): SearchRequest => new SearchRequest(
+            sort: $sort,
+            direction: $direction,
+            page: $page,
+            size: 9,
+        );
         $all = $sorting->all($clauses, $list(1));
 
         self::assertGreaterThan(9, \count($all), 'The example fills more than a page.');
@@ -109,16 +135,28 @@ final class CombinationQueryTest extends ApiTestCase
         $sequences = $this->fill();
         $asked = Sequence::of(Chains::read($text));
         $distance = EditDistance::builtIn();
-        $wanted = array_filter(array_map(static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $distance), $sequences));
+        $wanted = array_filter(
+            array_map(
+                static fn (Sequence $other): ?Relation => Relation::between($asked, $other, $distance),
+                $sequences,
+            ),
+        );
         $found = [];
-        foreach (self::service(SimilarCombinations::class)->of(new ChainInStance(Chains::read($text), Stance::Orthodox)) as $similar) {
+        $similars = self::service(SimilarCombinations::class)->of(new ChainInStance(
+            Chains::read($text),
+            Stance::Orthodox,
+        ));
+        foreach ($similars as $similar) {
             if (Relation::Mirror !== $similar['relation']) {
                 $found[$similar['row']['id']] = $similar['relation'];
             }
         }
 
         self::assertNotSame([], $found);
-        self::assertEqualsCanonicalizing(array_map(static fn (Relation $relation): string => $relation->value, $wanted), array_map(static fn (Relation $relation): string => $relation->value, $found));
+        self::assertEqualsCanonicalizing(
+            array_map(static fn (Relation $relation): string => $relation->value, $wanted),
+            array_map(static fn (Relation $relation): string => $relation->value, $found),
+        );
         ksort($found);
         self::assertSame(array_keys($wanted), array_keys($found));
     }
@@ -127,12 +165,25 @@ final class CombinationQueryTest extends ApiTestCase
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b exit']))->id();
-        $relations = fn (string $text, string $numbering, string $stance): array => array_column((array) ((array) $this->ask('POST', '/api/check', ['text' => $text, 'numbering' => $numbering, 'stance' => $stance, 'with' => ['similar']])->body['similar'])['matches'], 'relation', 'id');
+        $relations = fn (string $text, string $numbering, string $stance): array => array_column(
+            (array) ((array) $this->ask('POST', '/api/check', [
+                'text' => $text,
+                'numbering' => $numbering,
+                'stance' => $stance,
+                'with' => ['similar'],
+            ])->body['similar'])['matches'],
+            'relation',
+            'id',
+        );
 
         self::assertSame([$id => 'same'], $relations('1 2 7 exit', 'body-pairs', 'orthodox'));
         self::assertSame([$id => 'same'], $relations('jab, cross, right hook body, exit', 'six', 'southpaw'));
         self::assertSame([$id => 'same'], $relations('1 2! 3b~ exit', 'parity', 'orthodox'), 'Effort aside.');
-        self::assertSame([$id => 'mirror'], $relations('2 1 4b exit', 'parity', 'southpaw'), 'The same hands, thrown from the other stance.');
+        self::assertSame(
+            [$id => 'mirror'],
+            $relations('2 1 4b exit', 'parity', 'southpaw'),
+            'The same hands, thrown from the other stance.',
+        );
         self::assertSame([$id => 'target-differs'], $relations('1 2 3 exit', 'parity', 'orthodox'));
         self::assertSame([$id => 'one-apart'], $relations('1 2 5b exit', 'parity', 'orthodox'));
         self::assertSame([$id => 'contained-in'], $relations('2 3b', 'parity', 'orthodox'));
@@ -146,17 +197,33 @@ final class CombinationQueryTest extends ApiTestCase
         $this->signIn('head');
         $ids = [];
         foreach (['1 2 exit', '1 2 3 exit', '1 2 3 2 exit', '1 2 3 14l exit', '2 3 exit', '13 exit'] as $text) {
-            $ids[$text] = $this->ask('POST', '/api/combinations', self::combination(['name' => $text, 'text' => $text, 'rules' => 'all-limbs']))->id();
+            $ids[$text] = $this->ask(
+                'POST',
+                '/api/combinations',
+                self::combination(['name' => $text, 'text' => $text, 'rules' => 'all-limbs']),
+            )->id();
         }
         $family = $this->ask('GET', '/api/combinations/'.$ids['1 2 3 exit'].'/family')->body;
         self::assertSame(['1 2 exit'], array_column((array) $family['ancestors'], 'name'));
-        self::assertEqualsCanonicalizing(['1 2 3 2 exit', '1 2 3 14l exit'], array_column((array) $family['descendants'], 'name'));
-        self::assertSame([$ids['1 2 3 exit']], array_keys(array_column((array) $family['descendants'], 'name', 'parent')));
+        self::assertEqualsCanonicalizing(
+            ['1 2 3 2 exit', '1 2 3 14l exit'],
+            array_column((array) $family['descendants'], 'name'),
+        );
+        self::assertSame(
+            [$ids['1 2 3 exit']],
+            array_keys(array_column((array) $family['descendants'], 'name', 'parent')),
+        );
         $whole = $this->ask('GET', '/api/combinations/'.$ids['1 2 exit'].'/family')->body;
-        self::assertEqualsCanonicalizing([$ids['1 2 exit'], $ids['1 2 3 exit'], $ids['1 2 3 exit']], array_column((array) $whole['descendants'], 'parent'));
+        self::assertEqualsCanonicalizing(
+            [$ids['1 2 exit'], $ids['1 2 3 exit'], $ids['1 2 3 exit']],
+            array_column((array) $whole['descendants'], 'parent'),
+        );
 
         $overview = $this->ask('GET', '/api/family')->body;
-        self::assertSame(['1 2 3 exit' => 2, '1 2 exit' => 1], array_column((array) $overview['hubs'], 'children', 'name'));
+        self::assertSame(
+            ['1 2 3 exit' => 2, '1 2 exit' => 1],
+            array_column((array) $overview['hubs'], 'children', 'name'),
+        );
         self::assertSame(['13 exit', '2 3 exit'], array_column((array) $overview['orphans'], 'name'));
     }
 
@@ -167,13 +234,24 @@ final class CombinationQueryTest extends ApiTestCase
         $body = $this->ask('GET', '/api/combinations?level=2&q=starts+1+ends+kick')->body;
 
         self::assertSame(0, $body['total']);
-        self::assertSame([['text' => 'starts 1', 'total' => 0], ['text' => 'ends kick', 'total' => 0], ['text' => 'level 2', 'total' => 0]], $body['without']);
+        self::assertSame(
+            [
+                ['text' => 'starts 1', 'total' => 0],
+                ['text' => 'ends kick', 'total' => 0],
+                ['text' => 'level 2', 'total' => 0],
+            ],
+            $body['without'],
+        );
     }
 
     public function testASearchIsKeptUnderAName(): void
     {
         $this->signIn('coach');
-        self::assertSame(204, $this->ask('POST', '/api/views', ['name' => 'Liver work', 'address' => 'q=liver', 'shared' => true])->status);
+        self::assertSame(
+            204,
+            $this->ask('POST', '/api/views', ['name' => 'Liver work', 'address' => 'q=liver', 'shared' => true])
+                ->status,
+        );
         self::assertSame(204, $this->ask('POST', '/api/views', ['name' => 'Mine', 'address' => 'q=starts+1'])->status);
         $this->signIn('other');
         $views = (array) $this->ask('GET', '/api/views')->body['views'];

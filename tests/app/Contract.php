@@ -75,7 +75,10 @@ final class Contract
     {
         $answer = json_decode($json, false, flags: \JSON_THROW_ON_ERROR);
         $error = self::validator()->validate($answer, self::schema($schema))->error();
-        Assert::assertNull($error, null === $error ? '' : $where.': '.print_r((new ErrorFormatter())->format($error), true));
+        Assert::assertNull(
+            $error,
+            null === $error ? '' : $where.': '.print_r((new ErrorFormatter())->format($error), true),
+        );
     }
 
     /** One for all answers, since it remembers every schema that it has read. */
@@ -91,7 +94,9 @@ final class Contract
         return self::$validator;
     }
 
-    /** One object for the same schema, so that the validator reads it once; what it refers to is in the one document. */
+    /**
+     * One object for the same schema, so that the validator reads it once; what it refers to is in the one document.
+     */
     private static function schema(mixed $schema): object
     {
         $json = json_encode((object) $schema, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES);

@@ -16,10 +16,15 @@ final class CourseTest extends ApiTestCase
         self::assertSame(201, $made->status);
         $id = $made->id();
         self::assertSame([1, 2, 3], $made->body['levels'], 'in their order');
-        self::assertSame(200, $this->ask('PUT', "/api/courses/$id", self::course(['name' => 'Wednesday']), ['If-Match' => '"1"'])->status);
+        self::assertSame(
+            200,
+            $this->ask('PUT', "/api/courses/$id", self::course(['name' => 'Wednesday']), ['If-Match' => '"1"'])->status,
+        );
         self::assertSame(412, $this->ask('PUT', "/api/courses/$id", self::course(), ['If-Match' => '"1"'])->status);
         self::assertTrue($this->ask('POST', "/api/courses/$id/archive", null, ['If-Match' => '"2"'])->body['archived']);
-        self::assertFalse($this->ask('POST', "/api/courses/$id/restore", null, ['If-Match' => '"3"'])->body['archived']);
+        self::assertFalse(
+            $this->ask('POST', "/api/courses/$id/restore", null, ['If-Match' => '"3"'])->body['archived'],
+        );
         $courses = $this->ask('GET', '/api/courses')->body['courses'];
         self::assertIsArray($courses);
         self::assertSame(['Wednesday'], array_column($courses, 'name'));
@@ -49,7 +54,10 @@ final class CourseTest extends ApiTestCase
         $answer = $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"']);
         self::assertSame(200, $answer->status, $answer->raw);
         self::assertEquals($own, $answer->body['reminders']);
-        self::assertSame(412, $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"'])->status);
+        self::assertSame(
+            412,
+            $this->ask('PUT', '/api/advice/reminders', ['reminders' => $own], ['If-Match' => '"1"'])->status,
+        );
         $cues = $this->ask('POST', '/api/plans/check', ['content' => PlanTest::content()])->body['cues'];
         self::assertIsArray($cues);
         self::assertContains(['breathe, and smile'], array_column($cues, 'reminders'));
@@ -61,9 +69,37 @@ final class CourseTest extends ApiTestCase
     public function testAnExerciseOfTheGymCanBePlannedAndOneThatIsGoneIsSaid(): void
     {
         $this->signIn('head');
-        $own = [['id' => 'stairs', 'name' => 'Harbour stairs', 'for' => ['warm-up'], 'does' => 'warms', 'seconds' => 60, 'count' => null, 'easier' => 'walking', 'caution' => 'wet steps']];
-        self::assertSame(200, $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status);
-        $texts = fn (string $exercise): array => $this->ask('POST', '/api/plans/check', ['content' => ['blocks' => [['kind' => 'warm-up', 'rounds' => [['seconds' => 60, 'sets' => [['drill' => 'exercise', 'parameters' => ['exercise' => $exercise]]]]]]]]])->body;
+        $own = [
+            [
+                'id' => 'stairs',
+                'name' => 'Harbour stairs',
+                'for' => ['warm-up'],
+                'does' => 'warms',
+                'seconds' => 60,
+                'count' => null,
+                'easier' => 'walking',
+                'caution' => 'wet steps',
+            ],
+        ];
+        self::assertSame(
+            200,
+            $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status,
+        );
+        $texts = fn (string $exercise): array => $this->ask('POST', '/api/plans/check', [
+            'content' => [
+                'blocks' => [
+                    [
+                        'kind' => 'warm-up',
+                        'rounds' => [
+                            [
+                                'seconds' => 60,
+                                'sets' => [['drill' => 'exercise', 'parameters' => ['exercise' => $exercise]]],
+                            ],
+                        ],
+                    ],
+                ],
+            ],
+        ])->body;
         $cues = $texts('stairs')['cues'];
         self::assertIsArray($cues);
         self::assertContains('Harbour stairs', array_column($cues, 'text'));
@@ -81,16 +117,32 @@ final class CourseTest extends ApiTestCase
     {
         $this->signIn('head');
 
-        self::assertSame(422, $this->ask('PUT', '/api/advice/reminders', ['reminders' => $rows], ['If-Match' => '"1"'])->status);
+        self::assertSame(
+            422,
+            $this->ask('PUT', '/api/advice/reminders', ['reminders' => $rows], ['If-Match' => '"1"'])->status,
+        );
     }
 
     public function testASessionInOnePressComesFromTheLibraryAndSaysWhy(): void
     {
         $this->signIn('head');
         $names = [];
-        foreach (['1 2', '1 1 2', '1 2 3', '1 2 3 2 exit', '2 3 2 exit', '1b 2', '1 2b exit', '3 2 exit'] as $number => $chain) {
+        $chains = [
+            '1 2',
+            '1 1 2',
+            '1 2 3',
+            '1 2 3 2 exit',
+            '2 3 2 exit',
+            '1b 2',
+            '1 2b exit',
+            '3 2 exit',
+        ];
+        foreach ($chains as $number => $chain) {
             $names[] = $name = 'Number '.$number;
-            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain]))->status);
+            self::assertSame(
+                201,
+                $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain]))->status,
+            );
         }
         $course = $this->ask('POST', '/api/courses', self::course())->id();
         $answer = $this->ask('POST', '/api/plans/compose', ['course' => $course, 'minutes' => 60, 'seed' => 3]);
@@ -100,13 +152,24 @@ final class CourseTest extends ApiTestCase
         self::assertSame(60, $content['minutes']);
         self::assertCount(3, (array) $content['tracks']);
         self::assertIsArray($answer->body['reasons']);
-        self::assertStringContainsString('in no session of this course yet', json_encode($answer->body['reasons'], \JSON_THROW_ON_ERROR));
+        self::assertStringContainsString(
+            'in no session of this course yet',
+            json_encode($answer->body['reasons'], \JSON_THROW_ON_ERROR),
+        );
         self::assertSame([], $this->ask('POST', '/api/plans/check', ['content' => $content])->body['problems']);
         // Once it was held, what it had counts.
-        $this->ask('POST', '/api/plans', ['name' => 'Held', 'course' => $course, 'startsAt' => '2020-01-07T18:30', 'content' => $content]);
+        $this->ask('POST', '/api/plans', [
+            'name' => 'Held',
+            'course' => $course,
+            'startsAt' => '2020-01-07T18:30',
+            'content' => $content,
+        ]);
         $next = $this->ask('POST', '/api/plans/compose', ['course' => $course, 'minutes' => 60, 'seed' => 3]);
         self::assertIsArray($next->body['reasons']);
-        self::assertStringContainsString('last in a session on 2020-01-07, once so far', json_encode($next->body['reasons'], \JSON_THROW_ON_ERROR));
+        self::assertStringContainsString(
+            'last in a session on 2020-01-07, once so far',
+            json_encode($next->body['reasons'], \JSON_THROW_ON_ERROR),
+        );
         // The second session of the progression has the next rest.
         $second = $next->body['content'];
         self::assertIsArray($second);
@@ -133,6 +196,15 @@ final class CourseTest extends ApiTestCase
      */
     private static function course(array $with = []): array
     {
-        return ['name' => 'Tuesday', 'rules' => 'boxing', 'levels' => [3, 1, 2], 'minutes' => 60, 'weekday' => 2, 'time' => '18:30', 'rests' => [60, 50], ...$with];
+        return [
+            'name' => 'Tuesday',
+            'rules' => 'boxing',
+            'levels' => [3, 1, 2],
+            'minutes' => 60,
+            'weekday' => 2,
+            'time' => '18:30',
+            'rests' => [60, 50],
+            ...$with,
+        ];
     }
 }

@@ -15,23 +15,70 @@ final class CsvTest extends TestCase
 {
     use TestTrait;
 
-    private const LETTERS = ['a', 'é', ' ', ',', ';', '"', "'", '=', '+', '-', '@', "\u{FF1D}", "\t", "\n", "\r", '1', '#', '\\'];
+    private const LETTERS = [
+        'a',
+        'é',
+        ' ',
+        ',',
+        ';',
+        '"',
+        "'",
+        '=',
+        '+',
+        '-',
+        '@',
+        "\u{FF1D}",
+        "\t",
+        "\n",
+        "\r",
+        '1',
+        '#',
+        '\\',
+    ];
 
     public function testEveryCsvLineIsReadBack(): void
     {
-        $this->forAll(Generators::seq(Generators::seq(Generators::elements(...self::LETTERS))))->then(static function (array $letters): void {
-            $cells = array_map(static fn (mixed $cell): string => \is_array($cell) ? implode('', array_map(static fn (mixed $letter): string => \is_string($letter) ? $letter : '', $cell)) : '', array_values($letters));
+        $this->forAll(Generators::seq(Generators::seq(Generators::elements(...self::LETTERS))))->then(static function (
+            array $letters,
+        ): void {
+            $cells = array_map(
+                static fn (mixed $cell): string => \is_array($cell)
+                    ? implode(
+                        '',
+                        array_map(static fn (mixed $letter): string => \is_string($letter) ? $letter : '', $cell),
+                    )
+                    : '',
+                array_values($letters),
+            );
             if ([] === $cells || [''] === $cells) {
                 return;
             }
-            self::assertSame($cells, array_map(static fn (?string $cell): string => Csv::read((string) $cell), self::parsed(Csv::line($cells))));
+            self::assertSame(
+                $cells,
+                array_map(
+                    static fn (?string $cell): string => Csv::read((string) $cell),
+                    self::parsed(Csv::line($cells)),
+                ),
+            );
         });
     }
 
     public function testEveryListInACsvCellIsReadBack(): void
     {
-        $this->forAll(Generators::seq(Generators::seq(Generators::elements('a', 'é', ' ', ';', '"', "'", ',', '='))))->then(static function (array $letters): void {
-            $values = array_map(static fn (mixed $value): string => trim(\is_array($value) ? implode('', array_map(static fn (mixed $letter): string => \is_string($letter) ? $letter : '', $value)) : ''), $letters);
+        $this->forAll(
+            Generators::seq(Generators::seq(Generators::elements('a', 'é', ' ', ';', '"', "'", ',', '='))),
+        )->then(static function (array $letters): void {
+            $values = array_map(
+                static fn (mixed $value): string => trim(
+                    \is_array($value)
+                        ? implode(
+                            '',
+                            array_map(static fn (mixed $letter): string => \is_string($letter) ? $letter : '', $value),
+                        )
+                        : '',
+                ),
+                $letters,
+            );
             $values = array_values(array_filter($values, static fn (string $value): bool => '' !== $value));
             self::assertSame($values, Csv::readSeveral(Csv::several($values)));
         });

@@ -21,11 +21,25 @@ final class ExchangeTest extends ApiTestCase
     {
         $this->library();
         $json = $this->ask('GET', '/api/export.json?everything=true')->raw;
-        $schema = json_decode((string) file_get_contents(__DIR__.'/../../docs/formats/library.schema.json'), false, flags: \JSON_THROW_ON_ERROR);
+        $schema = json_decode(
+            (string) file_get_contents(__DIR__.'/../../docs/formats/library.schema.json'),
+            false,
+            flags: \JSON_THROW_ON_ERROR,
+        );
         self::assertIsObject($schema);
 
-        self::assertTrue((new Validator())->validate(json_decode($json, false, flags: \JSON_THROW_ON_ERROR), $schema)->isValid());
-        self::assertFalse((new Validator())->validate(json_decode('{"format":"periplus-library","version":1,"combinations":[{"name":"x"}]}'), $schema)->isValid(), 'The schema can refuse.');
+        self::assertTrue(
+            (new Validator())->validate(json_decode($json, false, flags: \JSON_THROW_ON_ERROR), $schema)->isValid(),
+        );
+        self::assertFalse(
+            (new Validator())
+                ->validate(
+                    json_decode('{"format":"periplus-library","version":1,"combinations":[{"name":"x"}]}'),
+                    $schema,
+                )
+                ->isValid(),
+            'The schema can refuse.',
+        );
     }
 
     public function testExportThenImportGivesTheSameLibrary(): void
@@ -33,7 +47,11 @@ final class ExchangeTest extends ApiTestCase
         $this->library();
         self::service(GeneratedChains::class)->fill(120, 1, 9, $this->head());
         $before = $this->ask('GET', '/api/export.json?everything=true');
-        self::assertSame(['same' => 125], $this->read('json', $before->raw), 'Into the library it came from, nothing changes.');
+        self::assertSame(
+            ['same' => 125],
+            $this->read('json', $before->raw),
+            'Into the library it came from, nothing changes.',
+        );
 
         $this->clear();
         self::assertSame(['new' => 125], $this->read('json', $before->raw));
@@ -58,7 +76,13 @@ final class ExchangeTest extends ApiTestCase
         $this->read($format, $file, ['numbering' => $numbering]);
         $this->apply();
 
-        self::assertEquals('text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains, array_intersect_key(array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name'), 'text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains));
+        self::assertEquals(
+            'text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains,
+            array_intersect_key(
+                array_column(self::sorted($this->ask('GET', '/api/export.json')), 'chain', 'name'),
+                'text' === $format ? array_diff_key($chains, ['South' => 0]) : $chains,
+            ),
+        );
     }
 
     public function testNamesThatBeginLikeFormulasAreEscapedInCsv(): void
@@ -77,12 +101,26 @@ final class ExchangeTest extends ApiTestCase
     public function testImportPreviewSaysWhatEveryLineWouldDo(): void
     {
         $this->library();
-        $counts = $this->read('text', implode("\n", [
-            '# a remark', '1 2 3b exit # Window', '1 1 2 # New one', '', '1 2 zork # Broken', '1-1-2 # Again', '2 2 exit # Other name for Nail', '2 2 2 exit # Nail', '1 2 3b 2 exit # Near',
-        ]));
+        $counts = $this->read(
+            'text',
+            implode("\n", [
+                '# a remark',
+                '1 2 3b exit # Window',
+                '1 1 2 # New one',
+                '',
+                '1 2 zork # Broken',
+                '1-1-2 # Again',
+                '2 2 exit # Other name for Nail',
+                '2 2 2 exit # Nail',
+                '1 2 3b 2 exit # Near',
+            ]),
+        );
         self::assertSame(['changed' => 1, 'duplicate' => 2, 'new' => 2, 'same' => 1, 'unreadable' => 1], $counts);
         $lines = (array) $this->ask('GET', '/api/imports/'.$this->import.'/lines')->body['lines'];
-        self::assertSame(['same', 'new', 'unreadable', 'duplicate', 'duplicate', 'changed', 'new'], array_column($lines, 'kind'));
+        self::assertSame(
+            ['same', 'new', 'unreadable', 'duplicate', 'duplicate', 'changed', 'new'],
+            array_column($lines, 'kind'),
+        );
         /** @var list<string> $messages */
         $messages = array_column($lines, 'message');
         self::assertStringContainsString('"zork"', $messages[2]);
@@ -95,8 +133,15 @@ final class ExchangeTest extends ApiTestCase
 
         $this->apply();
         self::assertSame(6, $this->ask('GET', '/api/combinations')->body['total']);
-        self::assertSame(['2 2 2 exit'], array_column((array) $this->ask('GET', '/api/combinations?q=nail')->body['combinations'], 'notation'));
-        self::assertSame(200, $this->ask('POST', '/api/imports/'.$this->import.'/apply')->status, 'Once more does nothing more.');
+        self::assertSame(
+            ['2 2 2 exit'],
+            array_column((array) $this->ask('GET', '/api/combinations?q=nail')->body['combinations'], 'notation'),
+        );
+        self::assertSame(
+            200,
+            $this->ask('POST', '/api/imports/'.$this->import.'/apply')->status,
+            'Once more does nothing more.',
+        );
         self::assertSame(6, $this->ask('GET', '/api/combinations')->body['total']);
     }
 
@@ -110,10 +155,19 @@ final class ExchangeTest extends ApiTestCase
         $this->ask('POST', '/api/combinations', self::combination(['name' => 'Quicker', 'text' => '1 1 2']));
         $this->signIn('head');
         self::assertSame(409, $this->ask('POST', "/api/imports/$import/apply")->status);
-        self::assertSame(0, $this->ask('GET', '/api/combinations?q=starts+1+1+1')->body['total'], 'Not the first line either.');
+        self::assertSame(
+            0,
+            $this->ask('GET', '/api/combinations?q=starts+1+1+1')->body['total'],
+            'Not the first line either.',
+        );
     }
 
-    #[TestWith(['json', "{\n  \"format\": \"periplus-library\",\n  \"version\": 1,\n  \"combinations\": [\n    { \"name\": \"x\" \"chain\": \"1\" }\n  ]\n}", 'broken at line 5, column 19'])]
+    #[TestWith([
+        'json',
+        "{\n  \"format\": \"periplus-library\",\n  \"version\": 1,\n  \"combinations\": [\n    { \"name\": \"x\" "
+            ."\"chain\": \"1\" }\n  ]\n}",
+        'broken at line 5, column 19',
+    ]),]
     #[TestWith(['json', '{"format": "other"}', 'not a library'])]
     #[TestWith(['json', '{"format": "periplus-library", "version": 7, "combinations": []}', 'version 7'])]
     #[TestWith(['csv', "name,numbers\nx,1", 'one of them is "chain"'])]
@@ -122,7 +176,9 @@ final class ExchangeTest extends ApiTestCase
     public function testABrokenFileSaysWhere(string $format, string $content, string $says): void
     {
         $this->signIn('head');
-        $answer = str_contains($content, "\xFF") ? $this->ask('POST', '/api/imports', '{"format":"text","content":"'.$content.'"}') : $this->ask('POST', '/api/imports', ['format' => $format, 'content' => $content]);
+        $answer = str_contains($content, "\xFF")
+            ? $this->ask('POST', '/api/imports', '{"format":"text","content":"'.$content.'"}')
+            : $this->ask('POST', '/api/imports', ['format' => $format, 'content' => $content]);
 
         self::assertContains($answer->status, [400, 422]);
         self::assertStringContainsString($says, $answer->title());
@@ -147,7 +203,10 @@ final class ExchangeTest extends ApiTestCase
         $head = self::service(Connection::class)->fetchOne("SELECT id FROM user WHERE role = 'ROLE_HEAD_COACH'");
         self::assertIsInt($head);
         $id = $imports->start(new ImportRequest(FileFormat::Text, "1 2 # One\n1 zork # Two"), $head);
-        $lines = fn (): array => array_column((array) $this->ask('GET', "/api/imports/$id/lines")->body['lines'], 'kind');
+        $lines = fn (): array => array_column(
+            (array) $this->ask('GET', "/api/imports/$id/lines")->body['lines'],
+            'kind',
+        );
 
         self::assertSame([], $lines());
         self::assertSame([], (array) $imports->state($id)['counts']);
@@ -158,7 +217,10 @@ final class ExchangeTest extends ApiTestCase
     public function testABadEntryIsMendedInPlaceAndAGoodOneLeftOut(): void
     {
         $this->signIn('head');
-        $started = $this->ask('POST', '/api/imports', ['format' => 'text', 'content' => "1 2 zork # Ladder\nSea gate: 1 2 3\n1 1 2"]);
+        $started = $this->ask('POST', '/api/imports', [
+            'format' => 'text',
+            'content' => "1 2 zork # Ladder\nSea gate: 1 2 3\n1 1 2",
+        ]);
         $import = '/api/imports/'.$started->id();
         $this->ask('POST', $import.'/advance');
         $counts = fn (): mixed => $this->ask('GET', $import)->body['counts'];
@@ -183,7 +245,10 @@ final class ExchangeTest extends ApiTestCase
     {
         $this->signIn('head');
         $was = $this->ask('POST', '/api/combinations', self::combination())->id();
-        $started = $this->ask('POST', '/api/imports', ['format' => 'csv', 'content' => "name,chain,note\nCellar window,1 2 3b exit,From a file.\nStair,1 1 2,\nRoof,1 2 3,"]);
+        $started = $this->ask('POST', '/api/imports', [
+            'format' => 'csv',
+            'content' => "name,chain,note\nCellar window,1 2 3b exit,From a file.\nStair,1 1 2,\nRoof,1 2 3,",
+        ]);
         $import = '/api/imports/'.$started->id();
         self::assertSame(409, $this->ask('POST', $import.'/undo')->status);
         $this->ask('POST', $import.'/advance');
@@ -192,12 +257,20 @@ final class ExchangeTest extends ApiTestCase
         $rows = $this->ask('GET', '/api/combinations?q=Roof')->body['combinations'];
         self::assertIsArray($rows);
         $two = \is_array($rows[0] ?? null) && \is_int($rows[0]['id']) ? $rows[0]['id'] : 0;
-        $this->ask('PUT', '/api/combinations/'.$two, self::combination(['name' => 'Roof', 'text' => '1 2 3 2']), ['If-Match' => '"1"']);
+        $this->ask('PUT', '/api/combinations/'.$two, self::combination(['name' => 'Roof', 'text' => '1 2 3 2']), [
+            'If-Match' => '"1"',
+        ]);
 
         $undone = $this->ask('POST', $import.'/undo');
         self::assertSame([200, 'undone', ['Roof']], [$undone->status, $undone->body['state'], $undone->body['stays']]);
         self::assertSame('Under the elbow.', $this->ask('GET', '/api/combinations/'.$was)->body['note']);
-        self::assertSame(['Cellar window', 'Roof'], array_map(static fn (mixed $row): mixed => \is_array($row) ? $row['name'] : null, (array) $this->ask('GET', '/api/combinations')->body['combinations']));
+        self::assertSame(
+            ['Cellar window', 'Roof'],
+            array_map(
+                static fn (mixed $row): mixed => \is_array($row) ? $row['name'] : null,
+                (array) $this->ask('GET', '/api/combinations')->body['combinations'],
+            ),
+        );
         self::assertSame(1, $this->ask('GET', '/api/combinations?archived=true')->body['total']);
         self::assertSame(409, $this->ask('POST', $import.'/undo')->status);
     }
@@ -252,13 +325,27 @@ final class ExchangeTest extends ApiTestCase
 
     public function testPlaceOfAMistakeInJsonIsFound(): void
     {
-        foreach (['{"a": [1, 2,]}' => 13, '{"a" 1}' => 6, '[1 2]' => 4, '{"a": tru}' => 7, '[1, 2' => 6, '{,}' => 2, "[\"a\tb\"]" => 2, '[1]]' => 4, '{"a": 01}' => 7] as $json => $column) {
+        $columns = [
+            '{"a": [1, 2,]}' => 13,
+            '{"a" 1}' => 6,
+            '[1 2]' => 4,
+            '{"a": tru}' => 7,
+            '[1, 2' => 6,
+            '{,}' => 2,
+            "[\"a\tb\"]" => 2,
+            '[1]]' => 4,
+            '{"a": 01}' => 7,
+        ];
+        foreach ($columns as $json => $column) {
             json_decode($json);
             self::assertNotSame(\JSON_ERROR_NONE, json_last_error());
             $place = JsonPlace::ofMistake($json);
             self::assertSame([1, $column], [$place->line, $place->column], $json);
         }
-        self::assertSame([2, 2, 4], JsonPlace::ofItems("{\"x\": [0], \"list\": [\n{\"a\": [1]}, [2],\n\n3]}", 'list', 10));
+        self::assertSame(
+            [2, 2, 4],
+            JsonPlace::ofItems("{\"x\": [0], \"list\": [\n{\"a\": [1]}, [2],\n\n3]}", 'list', 10),
+        );
         self::assertCount(2, JsonPlace::ofItems('{"list": [1, 2, 3]}', 'list', 2), 'No more than are looked for.');
     }
 
@@ -317,7 +404,14 @@ final class ExchangeTest extends ApiTestCase
     private function library(): void
     {
         $this->signIn('head');
-        foreach ([['name' => 'Window', 'text' => '1 2 3b exit'], ['name' => 'Nail', 'text' => '2 2 exit', 'themes' => []], ['name' => 'Zoë, "quoted"', 'text' => '1 (3) 6! +14h'], ['name' => 'South', 'text' => 'right jab, left hook body', 'stance' => 'southpaw'], ['name' => 'Old', 'text' => '1 8']] as $row) {
+        $written = [
+            ['name' => 'Window', 'text' => '1 2 3b exit'],
+            ['name' => 'Nail', 'text' => '2 2 exit', 'themes' => []],
+            ['name' => 'Zoë, "quoted"', 'text' => '1 (3) 6! +14h'],
+            ['name' => 'South', 'text' => 'right jab, left hook body', 'stance' => 'southpaw'],
+            ['name' => 'Old', 'text' => '1 8'],
+        ];
+        foreach ($written as $row) {
             $made = $this->ask('POST', '/api/combinations', self::combination(['rules' => 'all-limbs', ...$row]));
             self::assertSame(201, $made->status, $made->raw);
             if ('Old' === $row['name']) {

@@ -12,7 +12,10 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 
-/** A gym of one's own: founded, taken up by its head coach, set up in steps, and the way back in when a password is lost. */
+/**
+ * A gym of one's own: founded, taken up by its head coach, set up in steps, and the way back in when a password is
+ * lost.
+ */
 final class GymSetupTest extends ApiTestCase
 {
     public function testTheFirstHeadCoachTakesUpAnEmptyGymOnce(): void
@@ -152,10 +155,14 @@ final class GymSetupTest extends ApiTestCase
         }
         $applied = $this->ask('POST', "/api/imports/$import/apply")->body;
         self::assertIsArray($starter['sports']);
-        $expected = array_sum(array_map(
-            static fn (mixed $sport): int => \is_array($sport) && \is_array($sport['levels'] ?? null) ? (int) array_sum($sport['levels']) : 0,
-            $starter['sports'],
-        ));
+        $expected = array_sum(
+            array_map(
+                static fn (mixed $sport): int => \is_array($sport) && \is_array($sport['levels'] ?? null)
+                    ? (int) array_sum($sport['levels'])
+                    : 0,
+                $starter['sports'],
+            ),
+        );
 
         self::assertSame(['new' => $expected], $applied['counts']);
         self::assertSame(

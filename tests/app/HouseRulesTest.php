@@ -35,7 +35,11 @@ final class HouseRulesTest extends ApiTestCase
     {
         $set = BuiltInHouseRules::named('kickboxing')->toArray();
 
-        return ['schools' => [...$set['schools'], ...$schools], 'severities' => [...$set['severities'], ...$severities], 'thresholds' => [...$set['thresholds'], ...$thresholds]];
+        return [
+            'schools' => [...$set['schools'], ...$schools],
+            'severities' => [...$set['severities'], ...$severities],
+            'thresholds' => [...$set['thresholds'], ...$thresholds],
+        ];
     }
 
     public function testEveryRuleComesWithItsReasonAndItsExamples(): void
@@ -47,7 +51,11 @@ final class HouseRulesTest extends ApiTestCase
         self::assertIsArray($answer->body['rules']);
         self::assertSame(['boxing', 'kickboxing', 'all-limbs'], array_column($answer->body['sets'], 'id'));
         self::assertContains('static-head', array_column($answer->body['rules'], 'id'));
-        self::assertNotContains('angle-taken', array_column($answer->body['rules'], 'id'), 'A credit has no severity to choose.');
+        self::assertNotContains(
+            'angle-taken',
+            array_column($answer->body['rules'], 'id'),
+            'A credit has no severity to choose.',
+        );
     }
 
     /** The school of the lead hook decides whether a high rear kick can follow it at once. */
@@ -60,23 +68,52 @@ final class HouseRulesTest extends ApiTestCase
         $this->ask('POST', "/api/combinations/$archived/archive", null, ['If-Match' => '"1"']);
         self::assertSame('reload', $this->verdict($hook));
 
-        $started = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change(['leadHook' => 'front-foot']));
+        $started = $this->ask(
+            'POST',
+            '/api/house-rules/kickboxing/rule-previews',
+            self::change(['leadHook' => 'front-foot']),
+        );
         self::assertSame(['running', 3], [$started->body['state'], $started->body['total']]);
         $ready = $this->ask('POST', '/api/rule-previews/'.$started->id().'/advance');
         self::assertSame(['ready', 3], [$ready->body['state'], $ready->body['done']]);
-        self::assertSame([['from' => 'reload', 'to' => 'flows', 'count' => 1]], $ready->body['changes'], 'What is archived is not counted.');
+        self::assertSame(
+            [['from' => 'reload', 'to' => 'flows', 'count' => 1]],
+            $ready->body['changes'],
+            'What is archived is not counted.',
+        );
         self::assertIsArray($ready->body['changed']);
         self::assertSame([$hook], array_column($ready->body['changed'], 'id'));
         self::assertSame('reload', $this->verdict($hook), 'Nothing is changed by looking.');
-        self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict']);
+        self::assertSame(
+            'reload',
+            $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict'],
+        );
 
         $saved = $this->ask('POST', '/api/rule-previews/'.$started->id().'/save');
         self::assertSame('saved', $saved->body['state']);
-        self::assertSame(['flows', 'flows', 'flows'], [$this->verdict($hook), $this->verdict($other), $this->verdict($archived)]);
-        self::assertSame('flows', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict']);
-        self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'all-limbs'])->body['verdict'], 'The other sets are as they were.');
-        self::assertSame('saved', $this->ask('POST', '/api/rule-previews/'.$started->id().'/save')->body['state'], 'Twice is once.');
-        self::assertSame('"1"', $this->ask('GET', "/api/combinations/$hook")->etag, 'The combination itself was not changed.');
+        self::assertSame(
+            ['flows', 'flows', 'flows'],
+            [$this->verdict($hook), $this->verdict($other), $this->verdict($archived)],
+        );
+        self::assertSame(
+            'flows',
+            $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'kickboxing'])->body['verdict'],
+        );
+        self::assertSame(
+            'reload',
+            $this->ask('POST', '/api/check', ['text' => '1 2 3 14h', 'rules' => 'all-limbs'])->body['verdict'],
+            'The other sets are as they were.',
+        );
+        self::assertSame(
+            'saved',
+            $this->ask('POST', '/api/rule-previews/'.$started->id().'/save')->body['state'],
+            'Twice is once.',
+        );
+        self::assertSame(
+            '"1"',
+            $this->ask('GET', "/api/combinations/$hook")->etag,
+            'The combination itself was not changed.',
+        );
     }
 
     public function testASeverityOfMustBreaksAndBackAgain(): void
@@ -90,17 +127,30 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame($before, $this->verdict($id));
         $sets = $this->ask('GET', '/api/house-rules')->body['sets'];
         self::assertIsArray($sets);
-        self::assertSame([true, true, true], array_column($sets, 'isBuiltIn'), 'What equals the built-in set is the built-in set.');
+        self::assertSame(
+            [true, true, true],
+            array_column($sets, 'isBuiltIn'),
+            'What equals the built-in set is the built-in set.',
+        );
     }
 
     public function testCombinationsWrittenDuringThePreviewAreCheckedAtTheSave(): void
     {
         $this->signIn('head');
         $first = $this->save('First', '1 2 3 14h exit');
-        $preview = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change(['leadHook' => 'front-foot']));
+        $preview = $this->ask(
+            'POST',
+            '/api/house-rules/kickboxing/rule-previews',
+            self::change(['leadHook' => 'front-foot']),
+        );
         $this->ask('POST', '/api/rule-previews/'.$preview->id().'/advance');
         $late = $this->save('Late', '1 3 14h exit');
-        $this->ask('PUT', "/api/combinations/$first", self::combination(['name' => 'First', 'text' => '2 2 exit', 'rules' => 'kickboxing']), ['If-Match' => '"1"']);
+        $this->ask(
+            'PUT',
+            "/api/combinations/$first",
+            self::combination(['name' => 'First', 'text' => '2 2 exit', 'rules' => 'kickboxing']),
+            ['If-Match' => '"1"'],
+        );
         self::assertSame('saved', $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->body['state']);
 
         self::assertSame(['reload', 'flows'], [$this->verdict($first), $this->verdict($late)]);
@@ -109,9 +159,15 @@ final class HouseRulesTest extends ApiTestCase
     public function testTwoChangesOfOneSetDoNotOverwriteEachOther(): void
     {
         $this->signIn('head');
-        $first = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change(severities: ['no-exit' => 'must']));
+        $first = $this->ask(
+            'POST',
+            '/api/house-rules/kickboxing/rule-previews',
+            self::change(severities: ['no-exit' => 'must']),
+        );
         $this->ask('POST', '/api/rule-previews/'.$first->id().'/advance');
-        self::service(Connection::class)->executeStatement("UPDATE house_rules SET version = version + 1 WHERE id = 'kickboxing'");
+        self::service(Connection::class)->executeStatement(
+            "UPDATE house_rules SET version = version + 1 WHERE id = 'kickboxing'",
+        );
         $answer = $this->ask('POST', '/api/rule-previews/'.$first->id().'/save');
 
         self::assertSame([412, 'changed-meanwhile'], [$answer->status, $answer->body['type']]);
@@ -123,7 +179,13 @@ final class HouseRulesTest extends ApiTestCase
         $this->save('One', '1 2 exit');
         $preview = $this->ask('POST', '/api/house-rules/kickboxing/rule-previews', self::change());
 
-        self::assertSame([409, 'not-ready'], [$this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->status, $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->body['type']]);
+        self::assertSame(
+            [409, 'not-ready'],
+            [
+                $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->status,
+                $this->ask('POST', '/api/rule-previews/'.$preview->id().'/save')->body['type'],
+            ],
+        );
         self::assertSame('running', $this->ask('GET', '/api/rule-previews/'.$preview->id())->body['state']);
     }
 
@@ -144,20 +206,35 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
     }
 
-    /** Older combinations, of which it is not known whether a coach gave the level, are decided by gym:recheck alone. */
+    /**
+     * Older combinations, of which it is not known whether a coach gave the level, are decided by gym:recheck alone.
+     */
     public function testALevelFollowsTheCheckOnlyWhereNoCoachChoseIt(): void
     {
         $this->signIn('head');
-        [$chosen, $follows, $undecided] = [$this->save('Chosen', '1 2 exit'), $this->save('Follows', '1 1 2 exit'), $this->save('Undecided', '1 2 2 exit')];
+        [$chosen, $follows, $undecided] = [
+            $this->save('Chosen', '1 2 exit'),
+            $this->save('Follows', '1 1 2 exit'),
+            $this->save('Undecided', '1 2 2 exit'),
+        ];
         $connection = self::service(Connection::class);
-        $connection->executeStatement('UPDATE combination SET level = 3, level_chosen = CASE id WHEN ? THEN 1 WHEN ? THEN 0 END', [$chosen, $follows]);
+        $connection->executeStatement(
+            'UPDATE combination SET level = 3, level_chosen = CASE id WHEN ? THEN 1 WHEN ? THEN 0 END',
+            [$chosen, $follows],
+        );
         $connection->executeStatement("UPDATE index_term SET term = '@level 3' WHERE term LIKE '@level %'");
         $head = $connection->fetchOne("SELECT id FROM user WHERE email = 'head@gym.example'");
         self::assertIsNumeric($head);
         self::service(RulePreviews::class)->refresh('kickboxing', (int) $head);
 
-        self::assertSame([$chosen => 3, $follows => 1, $undecided => 3], $connection->fetchAllKeyValue('SELECT id, level FROM combination ORDER BY id'));
-        $ofLevel = fn (int $level): array => array_column((array) $this->ask('GET', "/api/combinations?level=$level")->body['combinations'], 'id');
+        self::assertSame(
+            [$chosen => 3, $follows => 1, $undecided => 3],
+            $connection->fetchAllKeyValue('SELECT id, level FROM combination ORDER BY id'),
+        );
+        $ofLevel = fn (int $level): array => array_column(
+            (array) $this->ask('GET', "/api/combinations?level=$level")->body['combinations'],
+            'id',
+        );
         self::assertSame([$chosen, $undecided], $ofLevel(3), 'The index says the same.');
         self::assertSame([$follows], $ofLevel(1));
     }
@@ -228,7 +305,9 @@ final class HouseRulesTest extends ApiTestCase
     #[TestWith([['calibration' => ['body.turnRate' => 'fast']]])]
     #[TestWith([['calibration' => ['nobody.out' => 100]]])]
     #[TestWith([['calibration' => [1, 2, 3]]])]
-    #[TestWith([['calibration' => ['lead-round-kick.needs.load.from' => 0.25, 'lead-round-kick.needs.load.to' => 0.2]]])]
+    #[TestWith([
+        ['calibration' => ['lead-round-kick.needs.load.from' => 0.25, 'lead-round-kick.needs.load.to' => 0.2]],
+    ]),]
     public function testRulesThatMakeNoSenseAreRefused(array $change): void
     {
         $this->signIn('head');
@@ -247,10 +326,20 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('reload', $this->verdict($id));
         $this->apply([...self::change(), 'calibration' => ['body.turnRate' => 250, 'body.shortReturn' => 0.3]]);
         self::assertSame('flows', $this->verdict($id));
-        self::assertSame('flows', $this->ask('POST', '/api/check', ['text' => '1 2 2 exit', 'rules' => 'kickboxing'])->body['verdict']);
-        self::assertSame('reload', $this->ask('POST', '/api/check', ['text' => '1 2 2 exit', 'rules' => 'boxing'])->body['verdict'], 'The other sets are as they were.');
+        self::assertSame(
+            'flows',
+            $this->ask('POST', '/api/check', ['text' => '1 2 2 exit', 'rules' => 'kickboxing'])->body['verdict'],
+        );
+        self::assertSame(
+            'reload',
+            $this->ask('POST', '/api/check', ['text' => '1 2 2 exit', 'rules' => 'boxing'])->body['verdict'],
+            'The other sets are as they were.',
+        );
         $sets = array_column((array) $this->ask('GET', '/api/house-rules')->body['sets'], null, 'id');
-        self::assertSame(['body.shortReturn' => 0.3, 'body.turnRate' => 250], array_map(static fn (mixed $value): mixed => $value, (array) ((array) $sets['kickboxing'])['calibration']));
+        self::assertSame(
+            ['body.shortReturn' => 0.3, 'body.turnRate' => 250],
+            array_map(static fn (mixed $value): mixed => $value, (array) ((array) $sets['kickboxing'])['calibration']),
+        );
         $this->apply(self::change(severities: ['no-exit' => 'off']));
         self::assertSame('flows', $this->verdict($id), 'Who says nothing of the numbers leaves them.');
         $this->apply([...self::change(), 'calibration' => (object) []]);
@@ -261,25 +350,57 @@ final class HouseRulesTest extends ApiTestCase
     {
         $this->signIn('head');
         $this->save('Two crosses', '1 2 2 exit');
-        $answer = $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.flows', 'cross.out'], 'calibration' => ['body.flows' => 200]]);
+        $answer = $this->ask('POST', '/api/house-rules/kickboxing/effects', [
+            'keys' => ['body.flows', 'cross.out'],
+            'calibration' => ['body.flows' => 200],
+        ]);
 
         self::assertSame(200, $answer->status, $answer->raw);
         self::assertSame(1, $answer->body['gym']);
-        /** @var list<array{key: string, moves: list<array{to: int|float, labelled: int, agree: int, agreed: int, gym: int}>}> $effects */
+        /**
+         * @var list<array{
+         *     key: string,
+         *     moves: list<array{to: int|float, labelled: int, agree: int, agreed: int, gym: int}>,
+         * }> $effects
+         */
         $effects = $answer->body['effects'];
         self::assertSame(['body.flows', 'cross.out'], array_column($effects, 'key'));
         self::assertGreaterThan(0, array_sum(array_column($effects[0]['moves'], 'labelled')));
-        self::assertSame([180, 220], array_map(static fn (array $move): int => (int) $move['to'], $effects[0]['moves']));
-        self::assertSame([0, 0], array_column($effects[1]['moves'], 'labelled'), 'How long a strike is on its way out is nobody\'s wait.');
-        self::assertSame(422, $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.nothing']])->status);
-        self::assertSame(422, $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.flows'], 'calibration' => ['body.flows' => 9000]])->status);
-        self::assertSame(404, $this->ask('POST', '/api/house-rules/wrestling/effects', ['keys' => ['body.flows']])->status);
+        self::assertSame(
+            [180, 220],
+            array_map(static fn (array $move): int => (int) $move['to'], $effects[0]['moves']),
+        );
+        self::assertSame(
+            [0, 0],
+            array_column($effects[1]['moves'], 'labelled'),
+            'How long a strike is on its way out is nobody\'s wait.',
+        );
+        self::assertSame(
+            422,
+            $this->ask('POST', '/api/house-rules/kickboxing/effects', ['keys' => ['body.nothing']])->status,
+        );
+        self::assertSame(
+            422,
+            $this->ask('POST', '/api/house-rules/kickboxing/effects', [
+                'keys' => ['body.flows'],
+                'calibration' => ['body.flows' => 9000],
+            ])->status,
+        );
+        self::assertSame(
+            404,
+            $this->ask('POST', '/api/house-rules/wrestling/effects', ['keys' => ['body.flows']])->status,
+        );
     }
 
     public function testEveryNumberOfTheModelSaysWhatItIsAndWhereItComesFrom(): void
     {
         $this->signIn('coach');
-        /** @var list<array{of: string, values: list<array{value: int|float, unit: string, source: string, least: int|float, most: int|float}>}> $groups */
+        /**
+         * @var list<array{
+         *     of: string,
+         *     values: list<array{value: int|float, unit: string, source: string, least: int|float, most: int|float}>,
+         * }> $groups
+         */
         $groups = $this->ask('GET', '/api/model')->body['groups'];
 
         self::assertSame('body', $groups[0]['of']);
@@ -309,7 +430,11 @@ final class HouseRulesTest extends ApiTestCase
 
     private function save(string $name, string $chain): int
     {
-        $answer = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain, 'rules' => 'kickboxing']));
+        $answer = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['name' => $name, 'text' => $chain, 'rules' => 'kickboxing']),
+        );
         self::assertSame(201, $answer->status, $answer->raw);
 
         return $answer->id();

@@ -11,8 +11,15 @@ final class LibraryTest extends ApiTestCase
     public function testSavedCombinationIsReadByAnotherCoach(): void
     {
         $this->signIn('head');
-        $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => 'jab cross, left hook body, exit', 'stance' => 'orthodox']));
-        self::assertSame([201, '"1"', '1 2 3b exit', 'flows'], [$saved->status, $saved->etag, $saved->body['notation'], $saved->body['verdict']]);
+        $saved = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['text' => 'jab cross, left hook body, exit', 'stance' => 'orthodox']),
+        );
+        self::assertSame(
+            [201, '"1"', '1 2 3b exit', 'flows'],
+            [$saved->status, $saved->etag, $saved->body['notation'], $saved->body['verdict']],
+        );
 
         $this->signIn('second');
         $list = $this->ask('GET', '/api/combinations?q=cellar');
@@ -25,7 +32,11 @@ final class LibraryTest extends ApiTestCase
     public function testANumberingIsOnlyAWayOfWriting(): void
     {
         $this->signIn('head');
-        $saved = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 7 K4', 'numbering' => 'body-pairs', 'rules' => 'kickboxing']));
+        $saved = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['text' => '1 2 7 K4', 'numbering' => 'body-pairs', 'rules' => 'kickboxing']),
+        );
 
         self::assertSame('1 2 3b 14', $saved->body['notation']);
     }
@@ -60,13 +71,23 @@ final class LibraryTest extends ApiTestCase
     public function testFiltersAndSorts(string $query, array $names): void
     {
         $this->signIn('head');
-        foreach ([
+        $rows = [
             ['name' => 'Window', 'text' => '1 2 3b exit', 'level' => 2],
             ['name' => 'Nail', 'text' => '2 2', 'level' => 2, 'themes' => []],
             ['name' => 'Cold kick', 'text' => '14l', 'rules' => 'kickboxing', 'level' => 3, 'themes' => []],
-            ['name' => 'Elbow', 'text' => '1 2 3 31 push push 31 14h', 'rules' => 'all-limbs', 'level' => 2, 'themes' => []],
-        ] as $row) {
-            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['note' => '', ...$row]))->status);
+            [
+                'name' => 'Elbow',
+                'text' => '1 2 3 31 push push 31 14h',
+                'rules' => 'all-limbs',
+                'level' => 2,
+                'themes' => [],
+            ],
+        ];
+        foreach ($rows as $row) {
+            self::assertSame(
+                201,
+                $this->ask('POST', '/api/combinations', self::combination(['note' => '', ...$row]))->status,
+            );
         }
         $list = $this->ask('GET', '/api/combinations?'.$query)->body['combinations'];
 
@@ -109,7 +130,11 @@ final class LibraryTest extends ApiTestCase
         self::assertSame([2, true], $level($chosen));
         $kept = $this->put($made->id(), 3, ['text' => '1 2', 'level' => 2]);
         self::assertSame([2, true], $level($kept), 'One that was chosen stays.');
-        self::assertSame([1, false], $level($this->put($made->id(), 4, ['text' => '1 2', 'level' => 1])), 'The one that the check gives is nobody\'s choice.');
+        self::assertSame(
+            [1, false],
+            $level($this->put($made->id(), 4, ['text' => '1 2', 'level' => 1])),
+            'The one that the check gives is nobody\'s choice.',
+        );
 
         // A search by level finds it by the one that it has.
         self::assertSame(1, $this->ask('GET', '/api/combinations?q=level+1')->body['total']);
@@ -127,12 +152,25 @@ final class LibraryTest extends ApiTestCase
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->signIn('second');
-        $changed = $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'name' => 'Cellar door']), ['If-Match' => '"1"']);
+        $changed = $this->ask(
+            'PUT',
+            "/api/combinations/$id",
+            self::combination(['text' => '1 2 3b 2 exit', 'name' => 'Cellar door']),
+            ['If-Match' => '"1"'],
+        );
         self::assertSame([200, '"2"', 2], [$changed->status, $changed->etag, $changed->body['version']]);
 
         $versions = $this->ask('GET', "/api/combinations/$id/versions")->body['versions'];
         self::assertIsArray($versions);
-        self::assertSame([[2, 'updated', '1 2 3b 2 exit'], [1, 'created', '1 2 3b exit']], array_map(null, array_column($versions, 'version'), array_column($versions, 'change'), array_column($versions, 'notation')));
+        self::assertSame(
+            [[2, 'updated', '1 2 3b 2 exit'], [1, 'created', '1 2 3b exit']],
+            array_map(
+                null,
+                array_column($versions, 'version'),
+                array_column($versions, 'change'),
+                array_column($versions, 'notation'),
+            ),
+        );
     }
 
     public function testAStaleWriteIsRefusedAndToldWhatChanged(): void
@@ -140,16 +178,34 @@ final class LibraryTest extends ApiTestCase
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->signIn('second');
-        $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'level' => 3]), ['If-Match' => '"1"']);
+        $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit', 'level' => 3]), [
+            'If-Match' => '"1"',
+        ]);
         $this->signIn('head');
         $this->ask('PUT', '/api/me/numbering', ['numbering' => 'body-pairs']);
-        $stale = $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Mine']), ['If-Match' => '"1"']);
+        $stale = $this->ask('PUT', "/api/combinations/$id", self::combination(['name' => 'Mine']), [
+            'If-Match' => '"1"',
+        ]);
 
-        self::assertSame([412, 'changed-meanwhile', ['chain', 'level']], [$stale->status, $stale->type(), $stale->body['changed']]);
-        self::assertStringStartsWith('Second Coach changed this combination meanwhile (chain, level).', $stale->title());
+        self::assertSame(
+            [412, 'changed-meanwhile', ['chain', 'level']],
+            [$stale->status, $stale->type(), $stale->body['changed']],
+        );
+        self::assertStringStartsWith(
+            'Second Coach changed this combination meanwhile (chain, level).',
+            $stale->title(),
+        );
         self::assertIsArray($stale->body['current']);
-        self::assertSame([2, '1 2 7 2 exit'], [$stale->body['current']['version'], $stale->body['current']['text']], 'In the numbers of whoever wrote last.');
-        self::assertSame('Cellar window', $this->ask('GET', "/api/combinations/$id")->body['name'], 'Nothing was overwritten.');
+        self::assertSame(
+            [2, '1 2 7 2 exit'],
+            [$stale->body['current']['version'], $stale->body['current']['text']],
+            'In the numbers of whoever wrote last.',
+        );
+        self::assertSame(
+            'Cellar window',
+            $this->ask('GET', "/api/combinations/$id")->body['name'],
+            'Nothing was overwritten.',
+        );
     }
 
     /** @param array<string, string> $headers */
@@ -175,7 +231,10 @@ final class LibraryTest extends ApiTestCase
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
         self::assertSame(1, $this->ask('GET', '/api/combinations?archived=true')->body['total']);
 
-        self::assertSame(200, $this->ask('POST', "/api/combinations/$id/restore", null, ['If-Match' => (string) $archived->etag])->status);
+        self::assertSame(
+            200,
+            $this->ask('POST', "/api/combinations/$id/restore", null, ['If-Match' => (string) $archived->etag])->status,
+        );
         self::assertSame(1, $this->ask('GET', '/api/combinations')->body['total']);
     }
 
@@ -183,16 +242,45 @@ final class LibraryTest extends ApiTestCase
     {
         $this->signIn('head');
         $first = $this->ask('POST', '/api/combinations', self::combination());
-        $again = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Other name', 'text' => 'jab, cross, right hook body, exit', 'stance' => 'southpaw']));
+        $again = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination([
+                'name' => 'Other name',
+                'text' => 'jab, cross, right hook body, exit',
+                'stance' => 'southpaw',
+            ]),
+        );
 
-        self::assertSame([409, 'already-there', ['id' => $first->id(), 'name' => 'Cellar window']], [$again->status, $again->type(), $again->body['existing']]);
-        self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b! exit']))->status, 'Other effort is another combination.');
-        self::assertSame(200, $this->ask('PUT', '/api/combinations/'.$first->id(), self::combination(['name' => 'Renamed']), ['If-Match' => '"1"'])->status);
+        self::assertSame(
+            [409, 'already-there', ['id' => $first->id(), 'name' => 'Cellar window']],
+            [$again->status, $again->type(), $again->body['existing']],
+        );
+        self::assertSame(
+            201,
+            $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 3b! exit']))->status,
+            'Other effort is another combination.',
+        );
+        self::assertSame(
+            200,
+            $this->ask('PUT', '/api/combinations/'.$first->id(), self::combination(['name' => 'Renamed']), [
+                'If-Match' => '"1"',
+            ])->status,
+        );
 
         $archived = $this->ask('POST', '/api/combinations/'.$first->id().'/archive', null, ['If-Match' => '"2"']);
-        self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => 'In its place']))->status);
-        $restored = $this->ask('POST', '/api/combinations/'.$first->id().'/restore', null, ['If-Match' => (string) $archived->etag]);
-        self::assertSame([409, 'already-there'], [$restored->status, $restored->type()], 'Coming back it would be there twice.');
+        self::assertSame(
+            201,
+            $this->ask('POST', '/api/combinations', self::combination(['name' => 'In its place']))->status,
+        );
+        $restored = $this->ask('POST', '/api/combinations/'.$first->id().'/restore', null, [
+            'If-Match' => (string) $archived->etag,
+        ]);
+        self::assertSame(
+            [409, 'already-there'],
+            [$restored->status, $restored->type()],
+            'Coming back it would be there twice.',
+        );
     }
 
     public function testAChainThatCannotBeReadIsNotSaved(): void
@@ -203,7 +291,14 @@ final class LibraryTest extends ApiTestCase
         self::assertSame([422, 'unreadable-chain'], [$answer->status, $answer->type()]);
         self::assertIsArray($answer->body['problems']);
         self::assertIsArray($answer->body['problems'][0]);
-        self::assertSame([2, 4, ['cross']], [$answer->body['problems'][0]['at'], $answer->body['problems'][0]['length'], $answer->body['problems'][0]['nearest']]);
+        self::assertSame(
+            [2, 4, ['cross']],
+            [
+                $answer->body['problems'][0]['at'],
+                $answer->body['problems'][0]['length'],
+                $answer->body['problems'][0]['nearest'],
+            ],
+        );
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
     }
 
@@ -231,7 +326,13 @@ final class LibraryTest extends ApiTestCase
         $note = "<script>alert('1')</script> 🥊 \"Zoë\" \\ %s";
         $id = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Zoë <b>', 'note' => $note]))->id();
 
-        self::assertSame(['Zoë <b>', $note], [$this->ask('GET', "/api/combinations/$id")->body['name'], $this->ask('GET', "/api/combinations/$id")->body['note']]);
+        self::assertSame(
+            ['Zoë <b>', $note],
+            [
+                $this->ask('GET', "/api/combinations/$id")->body['name'],
+                $this->ask('GET', "/api/combinations/$id")->body['note'],
+            ],
+        );
     }
 
     public function testUnknownCombinationReturns404(): void
@@ -239,7 +340,10 @@ final class LibraryTest extends ApiTestCase
         $this->signIn('head');
 
         self::assertSame(404, $this->ask('GET', '/api/combinations/999999999')->status);
-        self::assertSame(404, $this->ask('PUT', '/api/combinations/999999999', self::combination(), ['If-Match' => '"1"'])->status);
+        self::assertSame(
+            404,
+            $this->ask('PUT', '/api/combinations/999999999', self::combination(), ['If-Match' => '"1"'])->status,
+        );
         self::assertSame(404, $this->ask('GET', '/api/nothing')->status);
         self::assertSame(405, $this->ask('DELETE', '/api/combinations')->status);
     }

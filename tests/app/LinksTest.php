@@ -15,13 +15,23 @@ final class LinksTest extends ApiTestCase
         $this->signIn('head');
         $token = $this->invite(['role' => 'coach', 'meantFor' => "Maren\u{2028}from the club"]);
         $links = $this->links();
-        self::assertSame([['invite', 'coach', 'Maren from the club', 'Head Coach']], array_map(static fn (array $link): array => [$link['kind'], $link['role'], $link['meantFor'], $link['madeBy']], $links));
+        self::assertSame(
+            [['invite', 'coach', 'Maren from the club', 'Head Coach']],
+            array_map(
+                static fn (array $link): array => [$link['kind'], $link['role'], $link['meantFor'], $link['madeBy']],
+                $links,
+            ),
+        );
         self::assertStringNotContainsString($token, (string) json_encode($links));
 
         self::assertSame(204, $this->ask('DELETE', '/api/invitations/'.self::number($links[0]['id']))->status);
         self::assertSame([], $this->links());
         self::assertFalse($this->opens($token));
-        self::assertSame(404, $this->ask('DELETE', '/api/invitations/'.self::number($links[0]['id']))->status, 'It is withdrawn already.');
+        self::assertSame(
+            404,
+            $this->ask('DELETE', '/api/invitations/'.self::number($links[0]['id']))->status,
+            'It is withdrawn already.',
+        );
     }
 
     public function testAnotherLinkForAnAccountEndsTheOneBefore(): void
@@ -40,7 +50,10 @@ final class LinksTest extends ApiTestCase
         $this->signIn('head');
         $link = $this->reset('coach');
         $this->signIn('coach');
-        self::assertSame(204, $this->ask('PUT', '/api/me/password', ['current' => self::PASSWORD, 'new' => 'quite-another-one'])->status);
+        self::assertSame(
+            204,
+            $this->ask('PUT', '/api/me/password', ['current' => self::PASSWORD, 'new' => 'quite-another-one'])->status,
+        );
 
         self::assertFalse($this->opens($link));
     }
@@ -57,7 +70,11 @@ final class LinksTest extends ApiTestCase
 
         self::assertSame([false, false], array_map($this->opens(...), $links));
         self::assertSame(200, $this->change('second', ['role' => 'head-coach', 'active' => true])->status);
-        self::assertSame([false, false], array_map($this->opens(...), $links), 'They do not come back with the rights.');
+        self::assertSame(
+            [false, false],
+            array_map($this->opens(...), $links),
+            'They do not come back with the rights.',
+        );
     }
 
     /** @param array<string, mixed> $change */
@@ -79,7 +96,9 @@ final class LinksTest extends ApiTestCase
     {
         $this->signIn('second');
         $link = $this->invite(['role' => 'coach']);
-        self::service(Connection::class)->executeStatement("UPDATE user SET active = 0 WHERE email = 'second@gym.example'");
+        self::service(Connection::class)->executeStatement(
+            "UPDATE user SET active = 0 WHERE email = 'second@gym.example'",
+        );
 
         self::assertFalse($this->opens($link));
     }
@@ -89,7 +108,12 @@ final class LinksTest extends ApiTestCase
         $this->signIn('head');
         $link = $this->invite(['role' => 'coach']);
         $this->signOut();
-        $answer = $this->ask('POST', '/api/invitations/accept', ['token' => $link, 'password' => self::PASSWORD, 'name' => 'New', 'email' => ' COACH@gym.example ']);
+        $answer = $this->ask('POST', '/api/invitations/accept', [
+            'token' => $link,
+            'password' => self::PASSWORD,
+            'name' => 'New',
+            'email' => ' COACH@gym.example ',
+        ]);
 
         self::assertSame([409, 'email-taken'], [$answer->status, $answer->type()]);
         self::assertTrue($this->opens($link), 'The link is not used up by it.');

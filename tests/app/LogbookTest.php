@@ -28,10 +28,24 @@ final class LogbookTest extends ApiTestCase
         self::assertInstanceOf(MockClock::class, $clock);
         $this->clock = $clock;
         $this->signIn('head');
-        foreach (['Front porch' => '1 2 3 exit', 'Cellar window' => '1 2 3b exit', 'Open the door' => '1 2 exit'] as $name => $text) {
-            $this->ids[$name] = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $text]))->id();
+        $texts = [
+            'Front porch' => '1 2 3 exit',
+            'Cellar window' => '1 2 3b exit',
+            'Open the door' => '1 2 exit',
+        ];
+        foreach ($texts as $name => $text) {
+            $this->ids[$name] = $this->ask(
+                'POST',
+                '/api/combinations',
+                self::combination(['name' => $name, 'text' => $text]),
+            )->id();
         }
-        $this->course = $this->ask('POST', '/api/courses', ['name' => 'Tuesday', 'rules' => 'boxing', 'levels' => [2], 'medium' => 'bag'])->id();
+        $this->course = $this->ask('POST', '/api/courses', [
+            'name' => 'Tuesday',
+            'rules' => 'boxing',
+            'levels' => [2],
+            'medium' => 'bag',
+        ])->id();
         $this->signIn('coach');
     }
 
@@ -41,7 +55,17 @@ final class LogbookTest extends ApiTestCase
 
         $entries = $this->entries();
         self::assertCount(1, $entries);
-        self::assertSame([$run, 'Tuesday', '2026-11-26', 60_000, ['Front porch'], false], [$entries[0]['run'], self::at($entries[0], 'course', 'name'), $entries[0]['day'], $entries[0]['workMs'], $entries[0]['combinations'], $entries[0]['isChecked']]);
+        self::assertSame(
+            [$run, 'Tuesday', '2026-11-26', 60_000, ['Front porch'], false],
+            [
+                $entries[0]['run'],
+                self::at($entries[0], 'course', 'name'),
+                $entries[0]['day'],
+                $entries[0]['workMs'],
+                $entries[0]['combinations'],
+                $entries[0]['isChecked'],
+            ],
+        );
         $this->ask('GET', '/api/logbook/entries');
         self::assertCount(1, $this->entries(), 'however often it is looked at');
     }
@@ -57,7 +81,12 @@ final class LogbookTest extends ApiTestCase
     {
         $id = $this->started();
         $this->clock->sleep(20);
-        $this->ask('POST', "/api/runs/$id/commands", ['id' => 'press-0001', 'kind' => 'jump', 'seen' => 1, 'toMs' => 50_000]);
+        $this->ask('POST', "/api/runs/$id/commands", [
+            'id' => 'press-0001',
+            'kind' => 'jump',
+            'seen' => 1,
+            'toMs' => 50_000,
+        ]);
         $this->clock->sleep(5);
         $this->ask('POST', "/api/runs/$id/commands", ['id' => 'press-0002', 'kind' => 'end', 'seen' => 2]);
 
@@ -85,13 +114,24 @@ final class LogbookTest extends ApiTestCase
         self::assertIsInt($entryId);
         $this->correct($entryId, 1, ['effort' => 7, 'note' => 'Warm.']);
         $zero = 1000 * strtotime('2026-11-26 18:00:10 UTC');
-        $shown = [['passage' => 'start-0001', 'cue' => '0-all-bell-1', 'atMs' => $zero], ['passage' => 'start-0001', 'cue' => '50000-all-last-ten-1', 'atMs' => $zero + 50_000], ['passage' => 'start-0001', 'cue' => '60000-all-end-1', 'atMs' => $zero + 60_000]];
+        $shown = [
+            ['passage' => 'start-0001', 'cue' => '0-all-bell-1', 'atMs' => $zero],
+            ['passage' => 'start-0001', 'cue' => '50000-all-last-ten-1', 'atMs' => $zero + 50_000],
+            ['passage' => 'start-0001', 'cue' => '60000-all-end-1', 'atMs' => $zero + 60_000],
+        ];
         foreach ([1, 2] as $time) {
-            self::assertSame(204, $this->ask('POST', "/api/screens/$key/shown", ['run' => $id, 'shown' => $shown])->status, 'time '.$time);
+            self::assertSame(
+                204,
+                $this->ask('POST', "/api/screens/$key/shown", ['run' => $id, 'shown' => $shown])->status,
+                'time '.$time,
+            );
         }
 
         $entries = $this->entries();
-        self::assertSame([1, 7, 'Warm.', 60_000], [\count($entries), $entries[0]['effort'], $entries[0]['note'], $entries[0]['workMs']]);
+        self::assertSame(
+            [1, 7, 'Warm.', 60_000],
+            [\count($entries), $entries[0]['effort'], $entries[0]['note'], $entries[0]['workMs']],
+        );
     }
 
     public function testTheSameEntryByHandTwiceIsOne(): void
@@ -111,8 +151,14 @@ final class LogbookTest extends ApiTestCase
     #[TestWith([['orthodox' => -1], '0 to 500 athletes.'])]
     #[TestWith([['levels' => ['4' => 2]], 'The level is 1, 2 or 3.'])]
     #[TestWith([['coach' => 999999], 'There is no such coach.'])]
-    #[TestWith([['combinations' => [['combination' => 999999, 'minutes' => 3]]], 'There is no such combination in the library.'])]
-    #[TestWith([['combinations' => [['combination' => 1, 'minutes' => 0]]], 'A combination is drilled 0.5 to 120 minutes.'])]
+    #[TestWith([
+        ['combinations' => [['combination' => 999999, 'minutes' => 3]]],
+        'There is no such combination in the library.',
+    ]),]
+    #[TestWith([
+        ['combinations' => [['combination' => 1, 'minutes' => 0]]],
+        'A combination is drilled 0.5 to 120 minutes.',
+    ]),]
     #[TestWith([['id' => null], 'A new entry needs an id.'])]
     #[TestWith([['note' => " \n"], 'Say what was drilled, or write a note.'])]
     public function testAWrongEntryIsRefusedWithItsPlace(array $with, string $message): void
@@ -165,7 +211,10 @@ final class LogbookTest extends ApiTestCase
         $this->log('2026-10-20', ['Front porch' => 6]);
         $this->log('2026-11-20', ['Cellar window' => 6]);
 
-        self::assertSame($names, array_column($this->list('/api/combinations?q='.rawurlencode($search), 'combinations'), 'name'));
+        self::assertSame(
+            $names,
+            array_column($this->list('/api/combinations?q='.rawurlencode($search), 'combinations'), 'name'),
+        );
     }
 
     public function testTheLibraryIsSortedByTheLastTime(): void
@@ -173,7 +222,10 @@ final class LogbookTest extends ApiTestCase
         $this->log('2026-10-20', ['Front porch' => 6]);
         $this->log('2026-11-20', ['Cellar window' => 6]);
 
-        self::assertSame(['Open the door', 'Front porch', 'Cellar window'], array_column($this->list('/api/combinations?sort=drilled', 'combinations'), 'name'));
+        self::assertSame(
+            ['Open the door', 'Front porch', 'Cellar window'],
+            array_column($this->list('/api/combinations?sort=drilled', 'combinations'), 'name'),
+        );
     }
 
     public function testReportsAreARecountOfTheRawRows(): void
@@ -183,12 +235,25 @@ final class LogbookTest extends ApiTestCase
         $this->log('2026-11-17', ['Cellar window' => 10], [], 'both');
         $removed = $this->logged('2026-11-18', ['Cellar window' => 30]);
         $this->ask('POST', "/api/logbook/entries/$removed/remove", null, ['If-Match' => '"1"']);
-        $rows = self::service(Connection::class)->fetchAllAssociative('SELECT d.*, e.day, e.orthodox, e.southpaw FROM log_drilled d JOIN log_entry e ON e.id = d.entry_id WHERE e.removed_at IS NULL');
+        $rows = self::service(Connection::class)->fetchAllAssociative(
+            'SELECT d.*, e.day, e.orthodox, e.southpaw FROM log_drilled d JOIN log_entry e ON e.id = d.entry_id '
+                .'WHERE e.removed_at IS NULL',
+        );
 
-        // "1 2 3" is a left, a right and a left of whoever stands orthodox; all to the head, but for the third of the other chain.
+        // "1 2 3" is a left, a right and a left of whoever stands orthodox; all to the head, but for the third of the
+        // other chain.
         $left = $right = $body = $strikes = $southpawMs = $ms = 0.0;
         foreach ($rows as $row) {
-            /** @var array{notation: string, repetitions: float|string, ms: int|string, other_ms: int|string, orthodox: int|string|null, southpaw: int|string|null} $row */
+            /**
+             * @var array{
+             *     notation: string,
+             *     repetitions: float|string,
+             *     ms: int|string,
+             *     other_ms: int|string,
+             *     orthodox: int|string|null,
+             *     southpaw: int|string|null,
+             * } $row
+             */
             $all = (int) $row['orthodox'] + (int) $row['southpaw'];
             $own = 0 === $all ? 0.0 : (int) $row['southpaw'] / $all;
             $other = (int) $row['other_ms'] / (int) $row['ms'];
@@ -204,8 +269,21 @@ final class LogbookTest extends ApiTestCase
         $sum = $this->load();
 
         self::assertGreaterThan(100, $strikes);
-        self::assertEqualsWithDelta([$strikes, $left, $right, $body], [$sum['strikes'], self::at($sum, 'sides', 'left'), self::at($sum, 'sides', 'right'), self::at($sum, 'targets', 'body')], 0.5);
-        self::assertEqualsWithDelta([$ms, $southpawMs, $ms - $southpawMs], [$sum['workMs'], self::at($sum, 'stanceMs', 'southpaw'), self::at($sum, 'stanceMs', 'orthodox')], 5.0);
+        self::assertEqualsWithDelta(
+            [$strikes, $left, $right, $body],
+            [
+                $sum['strikes'],
+                self::at($sum, 'sides', 'left'),
+                self::at($sum, 'sides', 'right'),
+                self::at($sum, 'targets', 'body'),
+            ],
+            0.5,
+        );
+        self::assertEqualsWithDelta(
+            [$ms, $southpawMs, $ms - $southpawMs],
+            [$sum['workMs'], self::at($sum, 'stanceMs', 'southpaw'), self::at($sum, 'stanceMs', 'orthodox')],
+            5.0,
+        );
         self::assertSame(3, $sum['sessions']);
         self::assertEqualsWithDelta($sum['openings'], $sum['jabOpenings'], 0.1, 'all begin with a jab');
     }
@@ -213,14 +291,30 @@ final class LogbookTest extends ApiTestCase
     public function testTheReportOfCombinationsIsARecountOfTheRawRows(): void
     {
         $this->log('2026-11-03', ['Front porch' => 6, 'Cellar window' => 4.5]);
-        $this->log('2026-11-05', ['Front porch' => 3], ['fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]]]);
-        $rows = self::service(Connection::class)->fetchAllKeyValue('SELECT combination_id, SUM(ms) FROM log_drilled GROUP BY combination_id');
+        $this->log(
+            '2026-11-05',
+            ['Front porch' => 3],
+            ['fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]]],
+        );
+        $rows = self::service(Connection::class)->fetchAllKeyValue(
+            'SELECT combination_id, SUM(ms) FROM log_drilled GROUP BY combination_id',
+        );
         $report = $this->ask('GET', '/api/reports/drilled?from=2026-11-01&to=2026-11-26&sort=minutes&direction=down');
 
         /** @var list<array{combination: array{id: int}, times: int, ms: int, last: string, fell: int}> $listed */
         $listed = $report->body['rows'];
-        self::assertEquals($rows, array_column(array_map(static fn (array $row): array => [$row['combination']['id'], $row['ms']], $listed), 1, 0));
-        self::assertSame([[2, '2026-11-05', 1], [1, '2026-11-03', 0]], array_map(static fn (array $row): array => [$row['times'], $row['last'], $row['fell']], $listed));
+        self::assertEquals(
+            $rows,
+            array_column(
+                array_map(static fn (array $row): array => [$row['combination']['id'], $row['ms']], $listed),
+                1,
+                0,
+            ),
+        );
+        self::assertSame(
+            [[2, '2026-11-05', 1], [1, '2026-11-03', 0]],
+            array_map(static fn (array $row): array => [$row['times'], $row['last'], $row['fell']], $listed),
+        );
         self::assertSame(1, $report->body['never']);
     }
 
@@ -230,34 +324,94 @@ final class LogbookTest extends ApiTestCase
         $this->log('2026-11-05', ['Cellar window' => 3]);
         $id = $this->logged('2026-11-17', ['Cellar window' => 10]);
         $this->correct($id, 1, ['day' => '2026-11-04', 'orthodox' => 2, 'southpaw' => 6]);
-        $kept = self::service(Connection::class)->fetchAllAssociative('SELECT * FROM log_week ORDER BY week, course_id');
+        $kept = self::service(Connection::class)->fetchAllAssociative(
+            'SELECT * FROM log_week ORDER BY week, course_id',
+        );
         self::service(Weeks::class)->recountAll();
 
         self::assertCount(1, $kept);
-        self::assertSame($kept, self::service(Connection::class)->fetchAllAssociative('SELECT * FROM log_week ORDER BY week, course_id'));
+        self::assertSame(
+            $kept,
+            self::service(Connection::class)->fetchAllAssociative('SELECT * FROM log_week ORDER BY week, course_id'),
+        );
     }
 
     public function testALinkThatFellApartIsSaidAgainstTheCheck(): void
     {
         foreach (['2026-11-03', '2026-11-05', '2026-11-10'] as $day) {
-            $this->log($day, ['Front porch' => 3], ['fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]]]);
+            $this->log(
+                $day,
+                ['Front porch' => 3],
+                ['fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]]],
+            );
         }
-        /** @var list<array{link: int, from: string, to: string, fell: int, times: int, check: array{verdict: string}, disagrees: bool, of: string}> $links */
+        /**
+         * @var list<array{
+         *     link: int,
+         *     from: string,
+         *     to: string,
+         *     fell: int,
+         *     times: int,
+         *     check: array{verdict: string},
+         *     disagrees: bool,
+         *     of: string,
+         * }> $links
+         */
         $links = $this->ask('GET', '/api/reports/links')->body['links'];
 
         self::assertCount(1, $links);
-        self::assertSame([1, 'cross', 'lead hook', 3, 3, 'flows', true, 'lead-hook'], [$links[0]['link'], $links[0]['from'], $links[0]['to'], $links[0]['fell'], $links[0]['times'], $links[0]['check']['verdict'], $links[0]['disagrees'], $links[0]['of']]);
+        self::assertSame(
+            [1, 'cross', 'lead hook', 3, 3, 'flows', true, 'lead-hook'],
+            [
+                $links[0]['link'],
+                $links[0]['from'],
+                $links[0]['to'],
+                $links[0]['fell'],
+                $links[0]['times'],
+                $links[0]['check']['verdict'],
+                $links[0]['disagrees'],
+                $links[0]['of'],
+            ],
+        );
     }
 
     public function testWhatHeldComesBackLaterAndWhatFellApartSooner(): void
     {
         foreach (['2026-11-03', '2026-11-10', '2026-11-17'] as $day) {
-            $this->log($day, ['Front porch' => 3, 'Cellar window' => 3], ['fallen' => '2026-11-17' === $day ? [['notation' => '1 2 3b exit', 'stance' => 'orthodox', 'link' => 2]] : []]);
+            $this->log(
+                $day,
+                ['Front porch' => 3, 'Cellar window' => 3],
+                [
+                    'fallen' => '2026-11-17' === $day
+                            ? [['notation' => '1 2 3b exit', 'stance' => 'orthodox', 'link' => 2]]
+                            : [],
+                ],
+            );
         }
-        /** @var list<array{combination: array{name: string}, interval: int, day: string, overdue: int, held: bool}> $due */
+        /**
+         * @var list<array{
+         *     combination: array{name: string},
+         *     interval: int,
+         *     day: string,
+         *     overdue: int,
+         *     held: bool,
+         * }> $due
+         */
         $due = $this->ask('GET', "/api/courses/{$this->course}/due")->body['due'];
 
-        self::assertSame([['Cellar window', 7, '2026-11-24', 2, false], ['Front porch', 28, '2026-12-15', -19, true]], array_map(static fn (array $one): array => [$one['combination']['name'], $one['interval'], $one['day'], $one['overdue'], $one['held']], $due));
+        self::assertSame(
+            [['Cellar window', 7, '2026-11-24', 2, false], ['Front porch', 28, '2026-12-15', -19, true]],
+            array_map(
+                static fn (array $one): array => [
+                    $one['combination']['name'],
+                    $one['interval'],
+                    $one['day'],
+                    $one['overdue'],
+                    $one['held'],
+                ],
+                $due,
+            ),
+        );
     }
 
     public function testTheHouseRulesBoundTheSchedule(): void
@@ -267,7 +421,10 @@ final class LogbookTest extends ApiTestCase
         $change = HouseRulesTest::change();
         /** @var array<string, int|float> $thresholds */
         $thresholds = $change['thresholds'];
-        $preview = $this->ask('POST', '/api/house-rules/boxing/rule-previews', [...$change, 'thresholds' => [...$thresholds, 'due-first' => 2, 'due-least' => 2]])->id();
+        $preview = $this->ask('POST', '/api/house-rules/boxing/rule-previews', [
+            ...$change,
+            'thresholds' => [...$thresholds, 'due-first' => 2, 'due-least' => 2],
+        ])->id();
         do {
             $state = $this->ask('POST', "/api/rule-previews/$preview/advance")->body['state'];
         } while ('ready' !== $state && 'saved' !== $state && 'done' !== $state);
@@ -280,11 +437,18 @@ final class LogbookTest extends ApiTestCase
     {
         $this->log('2026-11-20', ['Front porch' => 3, 'Open the door' => 3]);
         $this->log('2026-11-01', ['Cellar window' => 3]);
-        $answer = $this->ask('POST', '/api/plans/compose', ['course' => $this->course, 'minutes' => 30, 'aim' => 'due']);
+        $answer = $this->ask('POST', '/api/plans/compose', [
+            'course' => $this->course,
+            'minutes' => 30,
+            'aim' => 'due',
+        ]);
 
         /** @var list<array{message: string}> $reasons */
         $reasons = $answer->body['reasons'];
-        self::assertStringContainsString('Cellar window: due for 18 days, drilled once so far, last on 2026-11-01', implode("\n", array_column($reasons, 'message')));
+        self::assertStringContainsString(
+            'Cellar window: due for 18 days, drilled once so far, last on 2026-11-01',
+            implode("\n", array_column($reasons, 'message')),
+        );
     }
 
     public function testTheWayToACombinationGoesThroughTheLibrary(): void
@@ -295,7 +459,11 @@ final class LogbookTest extends ApiTestCase
         self::assertTrue($goal['found']);
         /** @var list<array{id: int|null, name: string, new: list<array{says: string}>, verdict: string}> $steps */
         $steps = $goal['steps'];
-        self::assertSame([null, $this->ids['Front porch']], array_column($steps, 'id'), 'a bridge, since two links are new at once: to the hook, and out of it');
+        self::assertSame(
+            [null, $this->ids['Front porch']],
+            array_column($steps, 'id'),
+            'a bridge, since two links are new at once: to the hook, and out of it',
+        );
         self::assertSame(['flows', 'flows'], array_column($steps, 'verdict'));
         foreach ($steps as $step) {
             self::assertLessThanOrEqual(1, \count($step['new']));
@@ -306,13 +474,28 @@ final class LogbookTest extends ApiTestCase
     #[TestWith(['csv'])]
     public function testAFileComesInAgainWithoutDoubling(string $format): void
     {
-        $this->log('2026-11-03', ['Front porch' => 6, 'Cellar window' => 4.5], ['orthodox' => 9, 'southpaw' => 3, 'levels' => ['2' => 12], 'effort' => 6, 'note' => "Two lines,\n\"quoted\"; and =1+1", 'fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]]]);
+        $this->log(
+            '2026-11-03',
+            ['Front porch' => 6, 'Cellar window' => 4.5],
+            [
+                'orthodox' => 9,
+                'southpaw' => 3,
+                'levels' => ['2' => 12],
+                'effort' => 6,
+                'note' => "Two lines,\n\"quoted\"; and =1+1",
+                'fallen' => [['notation' => '1 2 3 exit', 'stance' => 'orthodox', 'link' => 1]],
+            ],
+        );
         $this->log('2026-11-05', [], ['note' => 'Open mat.']);
         $file = $this->ask('GET', '/api/logbook/logbook.'.$format)->raw;
         $before = $this->state();
         $this->signIn('head');
         $again = $this->ask('POST', '/api/logbook/import', $file, ['Content-Type' => 'text/plain']);
-        self::assertSame([200, 0, 2], [$again->status, $again->body['new'] ?? null, $again->body['known'] ?? null], $again->raw);
+        self::assertSame(
+            [200, 0, 2],
+            [$again->status, $again->body['new'] ?? null, $again->body['known'] ?? null],
+            $again->raw,
+        );
         self::assertSame($before, $this->state());
 
         // Into an empty logbook, as in another gym.
@@ -325,9 +508,15 @@ final class LogbookTest extends ApiTestCase
     }
 
     #[TestWith(['nonsense', 'This is no logbook of Periplus: the first line does not name its columns.'])]
-    #[TestWith(['{"format":"periplus-library"}', 'This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.'])]
+    #[TestWith([
+        '{"format":"periplus-library"}',
+        'This is no logbook of Periplus. It is a JSON or CSV file that was taken out here.',
+    ]),]
     #[TestWith(['{"format":"periplus-logbook","entries":[{"day":"2026-11-01"}]}', 'Entry 1 of the file has no key.'])]
-    #[TestWith(['{"format":"periplus-logbook","entries":[{"key":"entry-77","day":"1 May"}]}', 'Entry entry-77: “1 May” is no day. Write it as 2026-11-26.'])]
+    #[TestWith([
+        '{"format":"periplus-logbook","entries":[{"key":"entry-77","day":"1 May"}]}',
+        'Entry entry-77: “1 May” is no day. Write it as 2026-11-26.',
+    ]),]
     public function testAFileThatIsNoLogbookIsRefusedAndNothingComesIn(string $file, string $message): void
     {
         $this->signIn('head');
@@ -344,7 +533,10 @@ final class LogbookTest extends ApiTestCase
         $this->log('2026-10-06', ['Cellar window' => 6]);
         $this->log('2026-11-03', ['Front porch' => 6], ['orthodox' => 10, 'southpaw' => 2, 'effort' => 6]);
         $month = $this->ask('GET', '/api/reports/month?month=2026-11');
-        self::assertSame([1, 360_000, 12], [$month->body['sessions'], $month->body['workMs'], $month->body['athletes']]);
+        self::assertSame(
+            [1, 360_000, 12],
+            [$month->body['sessions'], $month->body['workMs'], $month->body['athletes']],
+        );
         self::assertSame(30, \count((array) $month->body['days']));
         $pdf = $this->ask('GET', '/api/reports/month.pdf/2026-11');
         self::assertStringStartsWith('%PDF-', $pdf->raw);
@@ -353,15 +545,18 @@ final class LogbookTest extends ApiTestCase
         self::assertStringStartsWith('2026-11-03,Tuesday,Tuesday,Coach Coach,6,10,2,6,', $lines[1]);
     }
 
-    #[TestWith(['/api/reports/load?from=2026-12-01&to=2026-11-01', 'The first day comes after the last. Turn them round.'])]
+    #[TestWith([
+        '/api/reports/load?from=2026-12-01&to=2026-11-01',
+        'The first day comes after the last. Turn them round.',
+    ]),]
     #[TestWith([
         '/api/reports/links?from=yesterday',
         'A day is written as 2026-11-26; the logbook reaches from 1990 to 2100.',
-    ])]
+    ]),]
     #[TestWith([
         '/api/reports/month?month=2026-13',
         'A month is written as 2026-11; the logbook reaches from 1990 to 2100.',
-    ])]
+    ]),]
     public function testAWrongPeriodIsRefused(string $path, string $message): void
     {
         self::assertSame([422, $message], [($answer = $this->ask('GET', $path))->status, $answer->title()]);
@@ -370,7 +565,12 @@ final class LogbookTest extends ApiTestCase
     /** @param array<string, mixed> $with */
     private function correct(int $id, int $version, array $with): Answer
     {
-        return $this->ask('PUT', '/api/logbook/entries/'.$id, ['day' => '2026-11-26', 'course' => $this->course, ...$with], ['If-Match' => '"'.$version.'"']);
+        return $this->ask(
+            'PUT',
+            '/api/logbook/entries/'.$id,
+            ['day' => '2026-11-26', 'course' => $this->course, ...$with],
+            ['If-Match' => '"'.$version.'"'],
+        );
     }
 
     /**
@@ -381,7 +581,21 @@ final class LogbookTest extends ApiTestCase
      */
     private function log(string $day, array $minutes, array $with = [], string $stance = 'own'): array
     {
-        $answer = $this->ask('POST', '/api/logbook/entries', ['id' => 'entry-'.$day, 'day' => $day, 'course' => $this->course, 'combinations' => array_map(fn (string $name, int|float $long): array => ['combination' => $this->ids[$name], 'minutes' => $long, 'stance' => $stance], array_keys($minutes), $minutes), ...$with]);
+        $answer = $this->ask('POST', '/api/logbook/entries', [
+            'id' => 'entry-'.$day,
+            'day' => $day,
+            'course' => $this->course,
+            'combinations' => array_map(
+                fn (string $name, int|float $long): array => [
+                    'combination' => $this->ids[$name],
+                    'minutes' => $long,
+                    'stance' => $stance,
+                ],
+                array_keys($minutes),
+                $minutes,
+            ),
+            ...$with,
+        ]);
         self::assertSame(201, $answer->status, $answer->raw);
 
         return $answer->body;
@@ -403,7 +617,40 @@ final class LogbookTest extends ApiTestCase
 
     private function plan(): int
     {
-        return $this->ask('POST', '/api/plans', ['name' => 'Tuesday class', 'course' => $this->course, 'startsAt' => '2026-11-26T18:00', 'content' => ['name' => 'Tuesday class', 'rules' => 'boxing', 'numbering' => 'parity', 'blocks' => [['kind' => 'rounds', 'rounds' => [['seconds' => 60, 'sets' => [['drill' => 'repeat', 'combinations' => [['chain' => '1 2 3 exit', 'stance' => 'orthodox', 'name' => 'Front porch', 'id' => $this->ids['Front porch'], 'version' => 1]]]]]]]]]])->id();
+        return $this->ask('POST', '/api/plans', [
+            'name' => 'Tuesday class',
+            'course' => $this->course,
+            'startsAt' => '2026-11-26T18:00',
+            'content' => [
+                'name' => 'Tuesday class',
+                'rules' => 'boxing',
+                'numbering' => 'parity',
+                'blocks' => [
+                    [
+                        'kind' => 'rounds',
+                        'rounds' => [
+                            [
+                                'seconds' => 60,
+                                'sets' => [
+                                    [
+                                        'drill' => 'repeat',
+                                        'combinations' => [
+                                            [
+                                                'chain' => '1 2 3 exit',
+                                                'stance' => 'orthodox',
+                                                'name' => 'Front porch',
+                                                'id' => $this->ids['Front porch'],
+                                                'version' => 1,
+                                            ],
+                                        ],
+                                    ],
+                                ],
+                            ],
+                        ],
+                    ],
+                ],
+            ],
+        ])->id();
     }
 
     private function started(): int
@@ -462,9 +709,19 @@ final class LogbookTest extends ApiTestCase
         $connection = self::service(Connection::class);
 
         return [
-            $connection->fetchAllAssociative('SELECT entry_key, course_id, name, day, length_ms, work_ms, coach, orthodox, southpaw, levels, effort, note, figures FROM log_entry ORDER BY entry_key'),
-            $connection->fetchAllAssociative('SELECT e.entry_key, d.position, d.combination_id, d.name, d.notation, d.stance, d.thrown, d.medium, d.level, d.ms, d.other_ms, d.repetitions, d.strikes FROM log_drilled d JOIN log_entry e ON e.id = d.entry_id ORDER BY e.entry_key, d.position'),
-            $connection->fetchAllAssociative('SELECT e.entry_key, f.notation, f.link, f.combination_id FROM log_fallen_link f JOIN log_entry e ON e.id = f.entry_id ORDER BY e.entry_key, f.position'),
+            $connection->fetchAllAssociative(
+                'SELECT entry_key, course_id, name, day, length_ms, work_ms, coach, orthodox, southpaw, levels, '
+                    .'effort, note, figures FROM log_entry ORDER BY entry_key',
+            ),
+            $connection->fetchAllAssociative(
+                'SELECT e.entry_key, d.position, d.combination_id, d.name, d.notation, d.stance, d.thrown, d.medium, '
+                    .'d.level, d.ms, d.other_ms, d.repetitions, d.strikes FROM log_drilled d JOIN log_entry e '
+                    .'ON e.id = d.entry_id ORDER BY e.entry_key, d.position',
+            ),
+            $connection->fetchAllAssociative(
+                'SELECT e.entry_key, f.notation, f.link, f.combination_id FROM log_fallen_link f JOIN log_entry e '
+                    .'ON e.id = f.entry_id ORDER BY e.entry_key, f.position',
+            ),
             $connection->fetchAllAssociative('SELECT * FROM log_week ORDER BY week, course_id'),
         ];
     }

@@ -17,7 +17,11 @@ final class MeasureTest extends ApiTestCase
     {
         parent::setUp();
         $this->signIn('head');
-        $this->id = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Ladder', 'text' => '1 2 3 2 exit']))->id();
+        $this->id = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['name' => 'Ladder', 'text' => '1 2 3 2 exit']),
+        )->id();
         $this->signIn('coach');
     }
 
@@ -29,16 +33,24 @@ final class MeasureTest extends ApiTestCase
                 $hits[] = 400.0 + 3000 * $time + $after;
             }
         }
-        $sound = $this->ask('POST', '/api/onsets', Synthesis::bag($hits, 0.15, 3)->write(), ['Content-Type' => 'audio/wav']);
+        $sound = $this->ask('POST', '/api/onsets', Synthesis::bag($hits, 0.15, 3)->write(), [
+            'Content-Type' => 'audio/wav',
+        ]);
         self::assertSame(200, $sound->status, $sound->title());
         /** @var list<float> $onsets */
         $onsets = $sound->body['onsets'];
         self::assertCount(20, $onsets);
-        $measured = $this->ask('POST', "/api/combinations/{$this->id}/measure", ['taps' => $onsets, 'method' => 'sound']);
+        $measured = $this->ask('POST', "/api/combinations/{$this->id}/measure", [
+            'taps' => $onsets,
+            'method' => 'sound',
+        ]);
 
         /** @var list<array{verdict: string, median: float, count: int}> $links */
         $links = $measured->body['links'];
-        self::assertSame([['as-computed', 5], ['stops', 5], ['as-computed', 5]], array_map(static fn (array $link): array => [$link['verdict'], $link['count']], $links));
+        self::assertSame(
+            [['as-computed', 5], ['stops', 5], ['as-computed', 5]],
+            array_map(static fn (array $link): array => [$link['verdict'], $link['count']], $links),
+        );
         self::assertEqualsWithDelta(670.0, $links[1]['median'], 10.0);
         self::assertSame(0, $this->keptCount(), 'nothing is kept by looking');
     }
@@ -64,12 +76,26 @@ final class MeasureTest extends ApiTestCase
                     $taps[] = 3200 * $time + $after + 3 * $athlete;
                 }
             }
-            $this->ask('POST', "/api/combinations/{$this->id}/measurements", ['id' => 'measure-000'.$athlete, 'taps' => $taps]);
+            $this->ask('POST', "/api/combinations/{$this->id}/measurements", [
+                'id' => 'measure-000'.$athlete,
+                'taps' => $taps,
+            ]);
         }
         /** @var list<array{link: int, measured: array{count: int, slower: int}, disagrees: bool}> $links */
         $links = $this->ask('GET', '/api/reports/links')->body['links'];
 
-        self::assertSame([[1, 3, 3, true]], array_map(static fn (array $link): array => [$link['link'], $link['measured']['count'], $link['measured']['slower'], $link['disagrees']], $links));
+        self::assertSame(
+            [[1, 3, 3, true]],
+            array_map(
+                static fn (array $link): array => [
+                    $link['link'],
+                    $link['measured']['count'],
+                    $link['measured']['slower'],
+                    $link['disagrees'],
+                ],
+                $links,
+            ),
+        );
     }
 
     /** @param list<int> $taps */
@@ -97,7 +123,10 @@ final class MeasureTest extends ApiTestCase
 
     public function testARecordingThatIsTooLargeIsRefused(): void
     {
-        self::assertSame(413, $this->ask('POST', '/api/onsets', str_repeat('x', 2_097_153), ['Content-Type' => 'audio/wav'])->status);
+        self::assertSame(
+            413,
+            $this->ask('POST', '/api/onsets', str_repeat('x', 2_097_153), ['Content-Type' => 'audio/wav'])->status,
+        );
     }
 
     public function testTheStandInForAMicrophoneIsARecording(): void

@@ -6,6 +6,7 @@ namespace Periplus\Tests\App;
 
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
+use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 
@@ -15,9 +16,15 @@ final class NumberingTest extends ApiTestCase
     public function testItIsSaidWhoReadsInWhichNumbering(): void
     {
         $this->signIn('coach');
-        self::assertSame(['parity' => ['Coach Coach', 'Head Coach', 'Other Coach', 'Second Coach']], $this->ask('GET', '/api/numberings')->body['readers']);
+        self::assertSame(
+            ['parity' => ['Coach Coach', 'Head Coach', 'Other Coach', 'Second Coach']],
+            $this->ask('GET', '/api/numberings')->body['readers'],
+        );
         $this->ask('PUT', '/api/me/numbering', ['numbering' => 'hands']);
-        self::assertEquals(['hands' => ['Coach Coach'], 'parity' => ['Head Coach', 'Other Coach', 'Second Coach']], $this->ask('GET', '/api/numberings')->body['readers']);
+        self::assertEquals(
+            ['hands' => ['Coach Coach'], 'parity' => ['Head Coach', 'Other Coach', 'Second Coach']],
+            $this->ask('GET', '/api/numberings')->body['readers'],
+        );
     }
 
     public function testEveryNumberIsReadAsTheStrikeItIsShownAs(): void
@@ -38,13 +45,23 @@ final class NumberingTest extends ApiTestCase
                     $role = $number['roles'][$stance->value];
                     self::assertIsString($number['family']);
                     self::assertIsString($role);
-                    if (null === Catalogue::builtIn()->inFamily($number['family'], \Periplus\Core\Technique\Role::from($role))) {
-                        self::assertSame('hands', $numbering['id'], 'Only a number of a hand can have no strike in one of the stances.');
+                    if (
+                        null
+                        === Catalogue::builtIn()->inFamily($number['family'], Role::from($role))
+                    ) {
+                        self::assertSame(
+                            'hands',
+                            $numbering['id'],
+                            'Only a number of a hand can have no strike in one of the stances.',
+                        );
                         continue;
                     }
                     $item = Chains::read($number['number'], $stance, $numbering['id'])->items[0];
                     self::assertInstanceOf(StrikeItem::class, $item);
-                    self::assertSame([$number['family'], $role, $number['limb']], [$item->strike->family, $item->strike->role->value, $item->strike->limb->value]);
+                    self::assertSame(
+                        [$number['family'], $role, $number['limb']],
+                        [$item->strike->family, $item->strike->role->value, $item->strike->limb->value],
+                    );
                     self::assertTrue(null === $number['target'] || $item->target->word() === $number['target']);
                 }
             }

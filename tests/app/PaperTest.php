@@ -11,7 +11,25 @@ use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 #[IgnoreDeprecations]
 final class PaperTest extends ApiTestCase
 {
-    private const CHAINS = ['1 2', '1 2 3', '2 3 2', '1 1 2', '3 2 3', '6 3', '5 2', '1 6 3 2', '11 1 2', '1 14l', '2 15', '13l 2', '1 step-out 14l', '1 2 3b step-out exit', 'slip-rear 2 3', '1 switch 1', '(1) 2 3'];
+    private const CHAINS = [
+        '1 2',
+        '1 2 3',
+        '2 3 2',
+        '1 1 2',
+        '3 2 3',
+        '6 3',
+        '5 2',
+        '1 6 3 2',
+        '11 1 2',
+        '1 14l',
+        '2 15',
+        '13l 2',
+        '1 step-out 14l',
+        '1 2 3b step-out exit',
+        'slip-rear 2 3',
+        '1 switch 1',
+        '(1) 2 3',
+    ];
 
     public function testWallSheetHasAllCombinationsOnAsManyPagesAsNeeded(): void
     {
@@ -20,7 +38,11 @@ final class PaperTest extends ApiTestCase
         $text = self::flat(self::read('pdftotext -raw', $pdf));
 
         self::assertMatchesRegularExpression('/^Pages: +3$/m', self::read('pdfinfo', $pdf, false));
-        self::assertMatchesRegularExpression('/^Page size: +841\.\d+ x 595\.\d+ pts \(A4\)/m', self::read('pdfinfo', $pdf, false), 'Lying, to be read from afar.');
+        self::assertMatchesRegularExpression(
+            '/^Page size: +841\.\d+ x 595\.\d+ pts \(A4\)/m',
+            self::read('pdfinfo', $pdf, false),
+            'Lying, to be read from afar.',
+        );
         foreach ($names as $name => $chain) {
             self::assertStringContainsString($name, $text);
             self::assertStringContainsString($chain, $text);
@@ -37,7 +59,8 @@ final class PaperTest extends ApiTestCase
     public function testNamesOfOtherAlphabetsAreWritten(): void
     {
         $this->signIn('head');
-        foreach (['Ζέφυρος' => '1 2 exit', 'Вал' => '2 3 exit', 'Łódź' => '1 1 2', 'Ça va' => '5 2 exit'] as $name => $chain) {
+        $chains = ['Ζέφυρος' => '1 2 exit', 'Вал' => '2 3 exit', 'Łódź' => '1 1 2', 'Ça va' => '5 2 exit'];
+        foreach ($chains as $name => $chain) {
             $id = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain]))->id();
             $card = $this->ask('GET', "/api/combinations/$id/card.pdf")->raw;
             self::assertStringContainsString($name, self::read('pdftotext -raw', $card));
@@ -52,7 +75,11 @@ final class PaperTest extends ApiTestCase
         $this->signIn('head');
         $name = trim(str_repeat('Longest shore walk ', 6));
         $note = trim(str_repeat('Keep the rear hand home and breathe out on every strike. ', 15));
-        $made = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => trim(str_repeat('1 2 3b roll-rear 2 ', 9)), 'note' => $note]));
+        $made = $this->ask(
+            'POST',
+            '/api/combinations',
+            self::combination(['name' => $name, 'text' => trim(str_repeat('1 2 3b roll-rear 2 ', 9)), 'note' => $note]),
+        );
         self::assertSame(201, $made->status, $made->raw);
         $id = $made->id();
         $card = self::read('pdftotext -raw', $this->ask('GET', "/api/combinations/$id/card.pdf")->raw);
@@ -75,7 +102,10 @@ final class PaperTest extends ApiTestCase
 
         self::assertStringContainsString('1 2 7 step-out exit', $card);
         self::assertStringContainsString('Numbers: Body pairs', $card);
-        self::assertStringContainsString('1 2 7 step-out exit', self::flat(self::read('pdftotext -raw', $this->ask('GET', '/api/wall-sheet.pdf')->raw)));
+        self::assertStringContainsString(
+            '1 2 7 step-out exit',
+            self::flat(self::read('pdftotext -raw', $this->ask('GET', '/api/wall-sheet.pdf')->raw)),
+        );
     }
 
     /** @return array<string, string> chain by name */
@@ -85,7 +115,14 @@ final class PaperTest extends ApiTestCase
         $names = [];
         foreach (self::CHAINS as $at => $chain) {
             $name = \sprintf('Pier %02d', $at);
-            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain, 'rules' => 'all-limbs']))->status);
+            self::assertSame(
+                201,
+                $this->ask(
+                    'POST',
+                    '/api/combinations',
+                    self::combination(['name' => $name, 'text' => $chain, 'rules' => 'all-limbs']),
+                )->status,
+            );
             $names[$name] = $chain;
         }
 
@@ -97,7 +134,11 @@ final class PaperTest extends ApiTestCase
         $fonts = \array_slice(explode("\n", trim(self::read('pdffonts', $pdf, false))), 2);
         self::assertNotSame([], $fonts);
         foreach ($fonts as $font) {
-            self::assertMatchesRegularExpression('/\s(yes)\s+(yes|no)\s+(yes|no)\s+\d+\s+\d+$/', rtrim($font), 'embedded');
+            self::assertMatchesRegularExpression(
+                '/\s(yes)\s+(yes|no)\s+(yes|no)\s+\d+\s+\d+$/',
+                rtrim($font),
+                'embedded',
+            );
         }
     }
 

@@ -36,7 +36,8 @@ final class PlainTextTest extends ApiTestCase
             }
             $character = mb_chr($code);
             $allowedInXml = \in_array($code, [0x9, 0xA, 0xD], true) || ($code >= 0x20 && $code <= 0xFFFD);
-            $control = 1 === preg_match('/^[\p{Cc}\p{Zl}\p{Zp}]$/u', $character) && !\in_array($code, [0x9, 0xA, 0xD], true);
+            $control =
+                1 === preg_match('/^[\p{Cc}\p{Zl}\p{Zp}]$/u', $character) && !\in_array($code, [0x9, 0xA, 0xD], true);
             $plain = PlainText::lines('a'.$character.'b');
             if (!$allowedInXml || $control) {
                 self::assertSame('a b', $plain, dechex($code));
@@ -51,16 +52,24 @@ final class PlainTextTest extends ApiTestCase
     public function testTextFromAWordProcessorMakesFilesThatOpen(): void
     {
         $this->signIn('head');
-        $body = '{"name":"Soft\u000bbreak\u2028forged # 1 2","text":"1 2 3b exit","themes":["in\u000bout","a;b"],"note":"One\u000btwo\nthree\ud800","rules":"boxing"}';
+        $body =
+            '{"name":"Soft\u000bbreak\u2028forged # 1 2","text":"1 2 3b '
+                .'exit","themes":["in\u000bout","a;b"],"note":"One\u000btwo\nthree\ud800","rules":"boxing"}';
         $made = $this->ask('POST', '/api/combinations', $body);
         self::assertSame(201, $made->status, $made->raw);
-        self::assertSame(['Soft break forged # 1 2', ['in out', 'a;b'], "One two\nthree"], [$made->body['name'], $made->body['themes'], $made->body['note']]);
+        self::assertSame(
+            ['Soft break forged # 1 2', ['in out', 'a;b'], "One two\nthree"],
+            [$made->body['name'], $made->body['themes'], $made->body['note']],
+        );
 
         $id = $made->id();
         $svg = $this->ask('GET', "/api/combinations/$id/line.svg");
         self::assertNotFalse(simplexml_load_string($svg->raw));
         self::assertStringStartsWith('%PDF-', $this->ask('GET', "/api/combinations/$id/card.pdf")->raw);
-        self::assertStringStartsWith('%PDF-', $this->ask('GET', '/api/wall-sheet.pdf?q='.rawurlencode("\"soft\u{b}\""))->raw);
+        self::assertStringStartsWith(
+            '%PDF-',
+            $this->ask('GET', '/api/wall-sheet.pdf?q='.rawurlencode("\"soft\u{b}\""))->raw,
+        );
         self::assertCount(1, explode("\n", trim($this->ask('GET', '/api/export.text')->raw)));
     }
 
@@ -69,7 +78,10 @@ final class PlainTextTest extends ApiTestCase
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
-        self::service(\Doctrine\DBAL\Connection::class)->executeStatement('UPDATE combination SET name = ?, themes = ? WHERE id = ?', ["Old\u{b}name\u{2028}2", '["a\u000bb"]', $id]);
+        self::service(\Doctrine\DBAL\Connection::class)->executeStatement(
+            'UPDATE combination SET name = ?, themes = ? WHERE id = ?',
+            ["Old\u{b}name\u{2028}2", '["a\u000bb"]', $id],
+        );
 
         $row = ((array) $this->ask('GET', '/api/combinations')->body['combinations'])[0];
         self::assertIsArray($row);
@@ -80,14 +92,25 @@ final class PlainTextTest extends ApiTestCase
     public static function fields(): iterable
     {
         yield 'a view' => ['POST /api/views', '{"name":"a\u000bb","address":"q=1"}', '/api/views'];
-        yield 'a numbering' => ['PUT /api/numberings/ours', '{"name":"a\u000bb","numbers":[{"number":"1","family":"straight","position":"lead"}]}', '/api/numberings'];
+        yield 'a numbering' => [
+            'PUT /api/numberings/ours',
+            '{"name":"a\u000bb","numbers":[{"number":"1","family":"straight","position":"lead"}]}',
+            '/api/numberings',
+        ];
         yield 'a link' => ['POST /api/invitations', '{"role":"coach","meantFor":"a\u000bb"}', '/api/invitations'];
-        yield 'a proposal' => ['POST /api/proposals', '{"kind":"new","remark":"a\u000bb","content":{"name":"x","text":"1 1 2"}}', '/api/proposals/{id}'];
+        yield 'a proposal' => [
+            'POST /api/proposals',
+            '{"kind":"new","remark":"a\u000bb","content":{"name":"x","text":"1 1 2"}}',
+            '/api/proposals/{id}',
+        ];
     }
 
     #[DataProvider('fields')]
-    public function testControlCharactersAreRemovedFromEveryOtherField(string $request, string $body, string $read): void
-    {
+    public function testControlCharactersAreRemovedFromEveryOtherField(
+        string $request,
+        string $body,
+        string $read,
+    ): void {
         $this->signIn('head');
         [$method, $path] = explode(' ', $request);
         $made = $this->ask($method, $path, $body, ['If-None-Match' => '*']);

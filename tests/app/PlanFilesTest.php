@@ -7,7 +7,10 @@ namespace Periplus\Tests\App;
 use Periplus\App\Plan\Vtt;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 
-/** Planned sessions as files; a browser test reads VTT and calendar with independent readers, here poppler reads the paper. */
+/**
+ * Planned sessions as files; a browser test reads VTT and calendar with independent readers, here poppler reads the
+ * paper.
+ */
 final class PlanFilesTest extends ApiTestCase
 {
     #[IgnoreDeprecations]
@@ -29,8 +32,16 @@ final class PlanFilesTest extends ApiTestCase
         $this->signIn('head');
         $all = $this->ask('GET', '/api/advice')->body['exercises'];
         self::assertIsArray($all);
-        $own = array_map(static fn (mixed $one): array => \is_array($one) ? [...$one, 'name' => 'jogging' === $one['id'] ? 'once round the quay' : $one['name']] : [], $all);
-        self::assertSame(200, $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status);
+        $own = array_map(
+            static fn (mixed $one): array => \is_array($one)
+                ? [...$one, 'name' => 'jogging' === $one['id'] ? 'once round the quay' : $one['name']]
+                : [],
+            $all,
+        );
+        self::assertSame(
+            200,
+            $this->ask('PUT', '/api/advice/exercises', ['exercises' => $own], ['If-Match' => '"1"'])->status,
+        );
 
         self::assertStringContainsString('Once round the quay', $this->pdf('sheet.pdf', self::long()));
     }
@@ -87,7 +98,10 @@ final class PlanFilesTest extends ApiTestCase
         $content = $this->ask('GET', "/api/plans/$id/plan.json")->body;
         $again = $this->ask('POST', '/api/plans', ['name' => 'Again', 'content' => $content])->id();
 
-        self::assertEquals([...PlanTest::content(), 'name' => 'Liver'], $this->ask('GET', "/api/plans/$again")->body['content']);
+        self::assertEquals(
+            [...PlanTest::content(), 'name' => 'Liver'],
+            $this->ask('GET', "/api/plans/$again")->body['content'],
+        );
     }
 
     /** The library that writes calendars is older than some types of PHP. */
@@ -97,9 +111,18 @@ final class PlanFilesTest extends ApiTestCase
         $this->signIn('head');
         $this->setTimeZone('Europe/Lisbon');
         $soon = (new \DateTimeImmutable('+3 days'))->format('Y-m-d').'T18:30';
-        $id = $this->ask('POST', '/api/plans', PlanTest::plan(['name' => 'Liver; body, and "more"', 'startsAt' => $soon]))->id();
+        $id = $this->ask(
+            'POST',
+            '/api/plans',
+            PlanTest::plan(['name' => 'Liver; body, and "more"', 'startsAt' => $soon]),
+        )->id();
         $first = $this->calendar();
-        $this->ask('PUT', "/api/plans/$id", PlanTest::plan(['name' => 'Later', 'startsAt' => str_replace('18:30', '19:00', $soon)]), ['If-Match' => '"1"']);
+        $this->ask(
+            'PUT',
+            "/api/plans/$id",
+            PlanTest::plan(['name' => 'Later', 'startsAt' => str_replace('18:30', '19:00', $soon)]),
+            ['If-Match' => '"1"'],
+        );
         $second = $this->calendar();
         $this->ask('POST', "/api/plans/$id/archive", null, ['If-Match' => '"2"']);
 
@@ -151,15 +174,39 @@ final class PlanFilesTest extends ApiTestCase
     private static function long(): array
     {
         $round = static fn (int $number): array => [
-            'seconds' => 180, 'rest' => 60, 'note' => 'Watch the guard in round '.$number.'.',
+            'seconds' => 180,
+            'rest' => 60,
+            'note' => 'Watch the guard in round '.$number.'.',
             'sets' => [['drill' => 'set-list', 'combinations' => ['1 2 3b', '1 2 3b 2', '1 2 3b 14l']]],
-            'tracks' => [['track' => 0, 'pattern' => [60, 60], 'sets' => [['combinations' => ['1 2']]]], ['track' => 1, 'sets' => [['combinations' => ['1 2 3b']]]], ['track' => 2]],
+            'tracks' => [
+                ['track' => 0, 'pattern' => [60, 60], 'sets' => [['combinations' => ['1 2']]]],
+                ['track' => 1, 'sets' => [['combinations' => ['1 2 3b']]]],
+                ['track' => 2],
+            ],
         ];
 
         return [
-            'rules' => 'kickboxing', 'medium' => 'pads', 'tracks' => [['name' => 'Level 1', 'level' => 1], ['name' => 'Level 2', 'level' => 2], ['name' => 'Level 3', 'level' => 3]],
+            'rules' => 'kickboxing',
+            'medium' => 'pads',
+            'tracks' => [
+                ['name' => 'Level 1', 'level' => 1],
+                ['name' => 'Level 2', 'level' => 2],
+                ['name' => 'Level 3', 'level' => 3],
+            ],
             'blocks' => [
-                ['kind' => 'warm-up', 'rounds' => [['seconds' => 300, 'sets' => [['drill' => 'exercise'], ['drill' => 'exercise', 'parameters' => ['exercise' => 'leg-swings']]]]], 'changeover' => 60],
+                [
+                    'kind' => 'warm-up',
+                    'rounds' => [
+                        [
+                            'seconds' => 300,
+                            'sets' => [
+                                ['drill' => 'exercise'],
+                                ['drill' => 'exercise', 'parameters' => ['exercise' => 'leg-swings']],
+                            ],
+                        ],
+                    ],
+                    'changeover' => 60,
+                ],
                 ['kind' => 'rounds', 'rounds' => array_map($round, range(1, 12))],
             ],
         ];

@@ -21,13 +21,28 @@ final class PlanTest extends ApiTestCase
 
         self::assertSame(201, $made->status);
         self::assertEquals(self::content(), $read->body['content']);
-        self::assertSame([1, 'Liver', '2026-12-01T18:30', 180_000, 0], [$read->body['version'], $read->body['name'], $read->body['startsAt'], $read->body['lengthMs'], $read->body['problems']]);
+        self::assertSame(
+            [1, 'Liver', '2026-12-01T18:30', 180_000, 0],
+            [
+                $read->body['version'],
+                $read->body['name'],
+                $read->body['startsAt'],
+                $read->body['lengthMs'],
+                $read->body['problems'],
+            ],
+        );
     }
 
     public function testABadPlanIsKeptWithTheCountOfItsProblems(): void
     {
         $this->signIn('coach');
-        $content = [...self::content(), 'minutes' => 'long', 'blocks' => [['rounds' => [['seconds' => 60, 'times' => 10_000, 'sets' => [['combinations' => ['1 99']]]]]]]];
+        $content = [
+            ...self::content(),
+            'minutes' => 'long',
+            'blocks' => [
+                ['rounds' => [['seconds' => 60, 'times' => 10_000, 'sets' => [['combinations' => ['1 99']]]]]],
+            ],
+        ];
         $made = $this->ask('POST', '/api/plans', self::plan(['content' => $content]));
 
         self::assertSame(201, $made->status);
@@ -44,7 +59,10 @@ final class PlanTest extends ApiTestCase
         }
         $answer = $this->ask('POST', '/api/plans', self::plan(['content' => $content]));
 
-        self::assertSame([422, 'This is nested deeper than any session. Take the plan from where it was written again.'], [$answer->status, $answer->title()]);
+        self::assertSame(
+            [422, 'This is nested deeper than any session. Take the plan from where it was written again.'],
+            [$answer->status, $answer->title()],
+        );
     }
 
     public function testAWriteFromAnOldVersionOverwritesNothing(): void
@@ -68,12 +86,20 @@ final class PlanTest extends ApiTestCase
         $id = $this->ask('POST', '/api/plans', self::plan())->id();
         foreach (range(1, 4) as $version) {
             $clock->sleep(30);
-            self::assertSame(200, $this->ask('PUT', "/api/plans/$id", self::plan(['name' => 'Try '.$version]), ['If-Match' => '"'.$version.'"'])->status);
+            self::assertSame(
+                200,
+                $this->ask('PUT', "/api/plans/$id", self::plan(['name' => 'Try '.$version]), [
+                    'If-Match' => '"'.$version.'"',
+                ])->status,
+            );
         }
         $clock->sleep(3600);
         $this->ask('PUT', "/api/plans/$id", self::plan(['name' => 'An hour later']), ['If-Match' => '"5"']);
 
-        self::assertSame([['An hour later', 6], ['Try 4', 5], ['Liver', 1]], array_map(null, array_column($this->versions($id), 'name'), array_column($this->versions($id), 'version')));
+        self::assertSame(
+            [['An hour later', 6], ['Try 4', 5], ['Liver', 1]],
+            array_map(null, array_column($this->versions($id), 'name'), array_column($this->versions($id), 'version')),
+        );
         $this->signIn('head');
         $entries = $this->ask('GET', '/api/audit-log?what=plan')->body['entries'];
         self::assertIsArray($entries);
@@ -89,8 +115,14 @@ final class PlanTest extends ApiTestCase
         $this->ask('PUT', "/api/plans/$id", self::plan(['name' => 'Other', 'startsAt' => null]), ['If-Match' => '"1"']);
         $back = $this->ask('POST', "/api/plans/$id/versions/1/bring-back", null, ['If-Match' => '"2"']);
 
-        self::assertSame([200, 'Liver', '2026-12-01T18:30', 3], [$back->status, $back->body['name'], $back->body['startsAt'], $back->body['version']]);
-        self::assertSame(404, $this->ask('POST', "/api/plans/$id/versions/9/bring-back", null, ['If-Match' => '"3"'])->status);
+        self::assertSame(
+            [200, 'Liver', '2026-12-01T18:30', 3],
+            [$back->status, $back->body['name'], $back->body['startsAt'], $back->body['version']],
+        );
+        self::assertSame(
+            404,
+            $this->ask('POST', "/api/plans/$id/versions/9/bring-back", null, ['If-Match' => '"3"'])->status,
+        );
     }
 
     public function testASessionThatIsTakenOutComesBack(): void
@@ -113,7 +145,10 @@ final class PlanTest extends ApiTestCase
 
         self::assertSame(['Liver'], $this->names('?from=2026-12-01&to=2026-12-01'));
         self::assertSame([], $this->names('?from=2026-11-30&to=2026-11-30'));
-        self::assertSame('2026-11-30 11:30:00', self::service(Connection::class)->fetchOne('SELECT starts_at FROM plan'));
+        self::assertSame(
+            '2026-11-30 11:30:00',
+            self::service(Connection::class)->fetchOne('SELECT starts_at FROM plan'),
+        );
     }
 
     public function testAnHourThatTheClocksLeaveOutIsRefused(): void
@@ -145,9 +180,13 @@ final class PlanTest extends ApiTestCase
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
-        $content = self::content([['chain' => '1 2 3b exit', 'stance' => 'orthodox', 'name' => 'Cellar window', 'id' => $id, 'version' => 1]]);
+        $content = self::content([
+            ['chain' => '1 2 3b exit', 'stance' => 'orthodox', 'name' => 'Cellar window', 'id' => $id, 'version' => 1],
+        ]);
         self::assertSame([], $this->check($content)['changed']);
-        $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit']), ['If-Match' => '"1"']);
+        $this->ask('PUT', "/api/combinations/$id", self::combination(['text' => '1 2 3b 2 exit']), [
+            'If-Match' => '"1"',
+        ]);
         $changed = $this->check($content);
 
         self::assertEquals([[
@@ -167,7 +206,10 @@ final class PlanTest extends ApiTestCase
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
         $this->ask('PUT', "/api/combinations/$id", self::combination(['note' => 'Another.']), ['If-Match' => '"1"']);
 
-        self::assertSame([], $this->check(self::content([['chain' => '1 2 3b exit', 'id' => $id, 'version' => 1]]))['changed']);
+        self::assertSame(
+            [],
+            $this->check(self::content([['chain' => '1 2 3b exit', 'id' => $id, 'version' => 1]]))['changed'],
+        );
     }
 
     public function testTheCheckHasTheLineOfEachChainOnceAndTheGymsThresholds(): void
@@ -193,11 +235,16 @@ final class PlanTest extends ApiTestCase
     {
         $this->signIn('coach');
         $content = self::content(['1 2 3'], ['times' => 8]);
-        $fixed = $this->ask('POST', '/api/plans/fix', ['content' => $content, 'warning' => 'no-warm-up'])->body['content'];
+        $fixed = $this->ask('POST', '/api/plans/fix', ['content' => $content, 'warning' => 'no-warm-up'])->body[
+            'content'
+        ];
         self::assertIsArray($fixed);
 
         self::assertNotContains('no-warm-up', $this->warnings($fixed));
-        self::assertSame(422, $this->ask('POST', '/api/plans/fix', ['content' => $content, 'warning' => 'cold-feet'])->status);
+        self::assertSame(
+            422,
+            $this->ask('POST', '/api/plans/fix', ['content' => $content, 'warning' => 'cold-feet'])->status,
+        );
     }
 
     public function testTwoCoachesAreToldOfEachOther(): void
@@ -215,7 +262,10 @@ final class PlanTest extends ApiTestCase
     public function testASequenceIsAnsweredWithItsBoundAndTheSharedPart(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/plans/sequence', ['combinations' => [['chain' => '1 2 3 2'], ['chain' => '1 2'], ['chain' => '1 2 3']], 'rules' => 'boxing'])->body;
+        $answer = $this->ask('POST', '/api/plans/sequence', [
+            'combinations' => [['chain' => '1 2 3 2'], ['chain' => '1 2'], ['chain' => '1 2 3']],
+            'rules' => 'boxing',
+        ])->body;
 
         self::assertSame([1, 2, 0], $answer['order']);
         self::assertSame([[], [0, 1], [0, 1, 2]], $answer['shared']);
@@ -252,7 +302,23 @@ final class PlanTest extends ApiTestCase
      */
     public static function content(array $combinations = ['1 2 3b'], array $round = []): array
     {
-        return ['rules' => 'kickboxing', 'medium' => 'pads', 'blocks' => [['kind' => 'rounds', 'rounds' => [['seconds' => 180, 'rest' => 60, 'sets' => [['drill' => 'repeat', 'combinations' => $combinations]], ...$round]]]]];
+        return [
+            'rules' => 'kickboxing',
+            'medium' => 'pads',
+            'blocks' => [
+                [
+                    'kind' => 'rounds',
+                    'rounds' => [
+                        [
+                            'seconds' => 180,
+                            'rest' => 60,
+                            'sets' => [['drill' => 'repeat', 'combinations' => $combinations]],
+                            ...$round,
+                        ],
+                    ],
+                ],
+            ],
+        ];
     }
 
     /**

@@ -19,13 +19,19 @@ final class RefusalsTest extends ApiTestCase
     #[TestWith(['/api/generate', '{"weapons":[null]}'])]
     #[TestWith(['/api/generate', '{"weapons":[["hand"]]}'])]
     #[TestWith(['/api/generate', '{"weapons":{"a":"hand","b":7}}'])]
-    #[TestWith(['/api/house-rules/boxing/rule-previews', '{"schools":{"leadHook":"back","handSide":"either","handTiming":"apart","ending":"none","hardStrikes":"last"},"severities":["a"],"thresholds":{"staticHead":4,"oneHeight":4,"sameSide":3,"drives":2,"rangeJump":2,"tempoLoss":0.2}}'])]
+    #[TestWith([
+        '/api/house-rules/boxing/rule-previews',
+        '{"schools":{"leadHook":"back","handSide":"either","handTiming":"apart","ending":"none","hardStrikes":"last"},"severities":["a"],"thresholds":{"staticHead":4,"oneHeight":4,"sameSide":3,"drives":2,"rangeJump":2,"tempoLoss":0.2}}',
+    ]),]
     #[TestWith(['/api/house-rules/boxing/rule-previews', '{"severities":{"no-exit":["hint"]}}'])]
     #[TestWith(['/api/combinations', '{"name":"A","text":"1 2","themes":[null]}'])]
     #[TestWith(['/api/combinations', '{"name":"A","text":"1 2","themes":[{"a":1}]}'])]
     #[TestWith(['/api/numberings/preview', '{"name":"A","numbers":[null]}'])]
     #[TestWith(['/api/numberings/preview', '{"name":"A","numbers":["1"]}'])]
-    #[TestWith(['/api/numberings/preview', '{"name":"A","numbers":[{"number":["1"],"family":"straight","position":"lead"}]}'])]
+    #[TestWith([
+        '/api/numberings/preview',
+        '{"name":"A","numbers":[{"number":["1"],"family":"straight","position":"lead"}]}',
+    ]),]
     #[TestWith(['/api/proposals', '{"kind":"new","content":[]}'])]
     #[TestWith(['/api/proposals', '{"kind":"new","content":{"name":"A","text":"1 2","themes":[[]]}}'])]
     #[TestWith(['/api/check', '{"text":["1"]}'])]
@@ -47,12 +53,19 @@ final class RefusalsTest extends ApiTestCase
     #[TestWith(['text', 'many'])]
     public function testAFileBeyondEveryBoundIsRefusedWhileItIsRead(string $format, string $kind): void
     {
-        $library = static fn (string $inside): string => '{"format":"periplus-library","version":1,"combinations":['.$inside.']}';
+        $library = static fn (string $inside): string => '{"format":"periplus-library","version":1,"combinations":['
+            .$inside
+            .']}';
         $content = match ("$format $kind") {
             'json many' => $library(substr(str_repeat('{},', 1_000_000), 0, -1)),
-            'json wide' => $library('{"name":"a","chain":"1","themes":['.substr(str_repeat('{"a":1},', 400_000), 0, -1).']}'),
+            'json wide' => $library(
+                '{"name":"a","chain":"1","themes":['.substr(str_repeat('{"a":1},', 400_000), 0, -1).']}',
+            ),
             'json other' => '{"x":['.substr(str_repeat('[],', 1_000_000), 0, -1).']}',
-            'csv columns' => 'chain,'.substr(str_repeat('a,', 50_000), 0, -1)."\n".str_repeat('1,'.str_repeat(',', 400)."\n", 2000),
+            'csv columns' => 'chain,'
+                .substr(str_repeat('a,', 50_000), 0, -1)
+                ."\n"
+                .str_repeat('1,'.str_repeat(',', 400)."\n", 2000),
             'csv many' => "chain\n".str_repeat("1 2\n", 600_000),
             default => str_repeat("1\n", 1_000_000),
         };
@@ -74,7 +87,12 @@ final class RefusalsTest extends ApiTestCase
         $failure = new \PDOException("SQLSTATE[HY000]: General error: $code $message");
         $failure->errorInfo = ['HY000', $code, $message];
         foreach ([$failure, new DriverException(DriverFailure::new($failure), null)] as $error) {
-            $event = new ExceptionEvent(self::service(HttpKernelInterface::class), Request::create('/api/combinations'), HttpKernelInterface::MAIN_REQUEST, $error);
+            $event = new ExceptionEvent(
+                self::service(HttpKernelInterface::class),
+                Request::create('/api/combinations'),
+                HttpKernelInterface::MAIN_REQUEST,
+                $error,
+            );
             self::service(ProblemListener::class)($event);
             $answer = Answer::of($event->getResponse() ?? self::fail('There is no answer.'));
             self::assertSame([503, $type, '3'], [$answer->status, $answer->type(), $answer->retryAfter]);
@@ -94,8 +112,17 @@ final class RefusalsTest extends ApiTestCase
     {
         $this->signIn('head');
         $id = $this->ask('POST', '/api/combinations', self::combination())->id();
-        self::assertSame(405, $this->ask('POST', "/api/combinations/$id", self::combination(), ['X-HTTP-Method-Override' => 'PUT', 'If-Match' => '"1"'])->status);
-        self::assertSame(1, self::service(Connection::class)->fetchOne('SELECT version FROM combination WHERE id = ?', [$id]));
+        self::assertSame(
+            405,
+            $this->ask('POST', "/api/combinations/$id", self::combination(), [
+                'X-HTTP-Method-Override' => 'PUT',
+                'If-Match' => '"1"',
+            ])->status,
+        );
+        self::assertSame(
+            1,
+            self::service(Connection::class)->fetchOne('SELECT version FROM combination WHERE id = ?', [$id]),
+        );
     }
 
     /** @param array<string, string> $headers */
@@ -104,7 +131,13 @@ final class RefusalsTest extends ApiTestCase
     public function testAWriteFromAPageOfElsewhereIsRefused(array $headers): void
     {
         $this->signIn('head');
-        self::assertSame('token-missing', $this->ask('POST', '/api/combinations', self::combination(), $headers)->type());
-        self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(), ['Origin' => 'http://localhost'])->status);
+        self::assertSame(
+            'token-missing',
+            $this->ask('POST', '/api/combinations', self::combination(), $headers)->type(),
+        );
+        self::assertSame(
+            201,
+            $this->ask('POST', '/api/combinations', self::combination(), ['Origin' => 'http://localhost'])->status,
+        );
     }
 }

@@ -12,17 +12,28 @@ final class ReviewTest extends ApiTestCase
     public function testApprovedProposalIsInTheLibrary(): void
     {
         $this->signIn('coach');
-        $proposal = $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(), 'remark' => 'For Thursday.']);
+        $proposal = $this->ask('POST', '/api/proposals', [
+            'kind' => 'new',
+            'content' => self::combination(),
+            'remark' => 'For Thursday.',
+        ]);
         self::assertSame([201, 'open', '"1"'], [$proposal->status, $proposal->body['state'], $proposal->etag]);
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total'], 'It is not in use yet.');
 
         $this->signIn('head');
-        self::assertSame(['open' => 1, 'returned' => 0, 'approved' => 0, 'rejected' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
+        self::assertSame(
+            ['open' => 1, 'returned' => 0, 'approved' => 0, 'rejected' => 0],
+            $this->ask('GET', '/api/proposals')->body['waiting'],
+        );
         $approved = $this->decide($proposal, 'approve', ['remark' => 'Good.']);
         self::assertSame('approved', $approved->body['state']);
         $list = self::rows($this->ask('GET', '/api/combinations')->body['combinations']);
         self::assertSame(['Cellar window'], array_column($list, 'name'));
-        self::assertSame(['Coach Coach'], array_column(array_column($list, 'author'), 'name'), 'It stays the work of who proposed it.');
+        self::assertSame(
+            ['Coach Coach'],
+            array_column(array_column($list, 'author'), 'name'),
+            'It stays the work of who proposed it.',
+        );
         self::assertSame(['proposed', 'approved'], array_column(self::rows($approved->body['steps']), 'step'));
         self::assertSame(409, $this->decide($approved, 'withdraw', [])->status, 'What is decided stays so.');
     }
@@ -74,15 +85,25 @@ final class ReviewTest extends ApiTestCase
         self::assertSame(200, $this->decide($first, 'approve', ['against' => 1])->status);
 
         $stale = $this->decide($second, 'approve', ['against' => 1]);
-        self::assertSame([412, 'changed-meanwhile', ['chain']], [$stale->status, $stale->type(), $stale->body['changed']]);
+        self::assertSame(
+            [412, 'changed-meanwhile', ['chain']],
+            [$stale->status, $stale->type(), $stale->body['changed']],
+        );
         $looked = $this->ask('GET', '/api/proposals/'.$second->id());
         self::assertSame([['name', 'level'], ['chain']], [$looked->body['changed'], $looked->body['movedOn']]);
         self::assertIsArray($looked->body['result']);
-        self::assertSame(['Cellar door', '1 2 3b 2 exit', 3], [$looked->body['result']['name'], $looked->body['result']['notation'], $looked->body['result']['level']], 'What the first changed stays.');
+        self::assertSame(
+            ['Cellar door', '1 2 3b 2 exit', 3],
+            [$looked->body['result']['name'], $looked->body['result']['notation'], $looked->body['result']['level']],
+            'What the first changed stays.',
+        );
 
         self::assertSame(200, $this->decide($second, 'approve', ['against' => 2])->status);
         $now = $this->ask('GET', "/api/combinations/$id")->body;
-        self::assertSame(['Cellar door', '1 2 3b 2 exit', 3, 3], [$now['name'], $now['notation'], $now['level'], $now['version']]);
+        self::assertSame(
+            ['Cellar door', '1 2 3b 2 exit', 3, 3],
+            [$now['name'], $now['notation'], $now['level'], $now['version']],
+        );
     }
 
     public function testReturnedProposalIsRevisedByItsAuthor(): void
@@ -97,9 +118,19 @@ final class ReviewTest extends ApiTestCase
         $this->signIn('other');
         self::assertSame(403, $this->revise($returned, ['text' => '1 2 3b step-back'])->status);
         $this->signIn('coach');
-        self::assertSame(['open' => 0, 'returned' => 1, 'approved' => 0, 'rejected' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
-        self::assertSame([['who' => 'Head Coach', 'remark' => 'End with a step.', 'byAuthor' => false]], array_column(self::rows($this->ask('GET', '/api/proposals?list=returned')->body['proposals']), 'answer'));
-        self::assertSame(412, $this->revise($proposal, ['text' => '1 2 3b step-back'])->status, 'It was made from a version that is gone.');
+        self::assertSame(
+            ['open' => 0, 'returned' => 1, 'approved' => 0, 'rejected' => 0],
+            $this->ask('GET', '/api/proposals')->body['waiting'],
+        );
+        self::assertSame(
+            [['who' => 'Head Coach', 'remark' => 'End with a step.', 'byAuthor' => false]],
+            array_column(self::rows($this->ask('GET', '/api/proposals?list=returned')->body['proposals']), 'answer'),
+        );
+        self::assertSame(
+            412,
+            $this->revise($proposal, ['text' => '1 2 3b step-back'])->status,
+            'It was made from a version that is gone.',
+        );
         $revised = $this->revise($returned, ['text' => '1 2 3b step-back']);
         self::assertSame([200, 'open'], [$revised->status, $revised->body['state']]);
         $this->signIn('head');
@@ -110,18 +141,34 @@ final class ReviewTest extends ApiTestCase
     public function testWhatBecameOfProposalsIsCountedForTheirAuthor(): void
     {
         $this->signIn('coach');
-        $proposals = array_map(fn (string $text): Answer => $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => $text, 'text' => $text])]), ['1 2', '1 2 3', '1 1 2']);
+        $proposals = array_map(
+            fn (string $text): Answer => $this->ask('POST', '/api/proposals', [
+                'kind' => 'new',
+                'content' => self::combination(['name' => $text, 'text' => $text]),
+            ]),
+            ['1 2', '1 2 3', '1 1 2'],
+        );
         $this->decide($proposals[2], 'withdraw', []);
         $this->signIn('head');
         $this->decide($proposals[0], 'approve', []);
         $this->decide($proposals[1], 'withdraw', ['remark' => 'We have it.']);
-        self::assertSame(['open' => 0, 'returned' => 0, 'approved' => 0, 'rejected' => 0], $this->ask('GET', '/api/proposals')->body['waiting']);
+        self::assertSame(
+            ['open' => 0, 'returned' => 0, 'approved' => 0, 'rejected' => 0],
+            $this->ask('GET', '/api/proposals')->body['waiting'],
+        );
 
         $this->signIn('coach');
         $decided = $this->ask('GET', '/api/proposals?list=decided&mine=true');
-        self::assertSame(['open' => 0, 'returned' => 0, 'approved' => 1, 'rejected' => 1], $decided->body['waiting'], 'What its author took back is neither.');
+        self::assertSame(
+            ['open' => 0, 'returned' => 0, 'approved' => 1, 'rejected' => 1],
+            $decided->body['waiting'],
+            'What its author took back is neither.',
+        );
         $byName = array_column(self::rows($decided->body['proposals']), 'answer', 'id');
-        self::assertSame(['who' => 'Head Coach', 'remark' => 'We have it.', 'byAuthor' => false], $byName[$proposals[1]->id()]);
+        self::assertSame(
+            ['who' => 'Head Coach', 'remark' => 'We have it.', 'byAuthor' => false],
+            $byName[$proposals[1]->id()],
+        );
         self::assertSame(['who' => 'Coach Coach', 'remark' => '', 'byAuthor' => true], $byName[$proposals[2]->id()]);
     }
 
@@ -131,7 +178,10 @@ final class ReviewTest extends ApiTestCase
         $this->signIn('coach');
         $proposal = $this->change($id, 1, ['text' => '1 2 3b 2 exit']);
         $this->signIn('head');
-        $this->decide($proposal, 'approve', ['against' => 1, 'content' => self::combination(['text' => '1 2 3b 2! exit'])]);
+        $this->decide($proposal, 'approve', [
+            'against' => 1,
+            'content' => self::combination(['text' => '1 2 3b 2! exit']),
+        ]);
 
         self::assertSame('1 2 3b 2! exit', $this->ask('GET', "/api/combinations/$id")->body['notation']);
         $says = array_column(self::rows($this->ask('GET', '/api/audit-log?what=proposal')->body['entries']), 'says');
@@ -150,7 +200,10 @@ final class ReviewTest extends ApiTestCase
 
         self::assertSame(0, $this->ask('GET', '/api/combinations')->body['total']);
         self::assertSame(1, $this->ask('GET', '/api/combinations?archived=true&q=cellar')->body['total']);
-        self::assertSame(409, $this->ask('POST', '/api/proposals', ['kind' => 'retire', 'combination' => $id, 'basedOn' => 2])->status);
+        self::assertSame(
+            409,
+            $this->ask('POST', '/api/proposals', ['kind' => 'retire', 'combination' => $id, 'basedOn' => 2])->status,
+        );
     }
 
     public function testAVersionIsBroughtBack(): void
@@ -160,8 +213,14 @@ final class ReviewTest extends ApiTestCase
         $back = $this->ask('POST', "/api/combinations/$id/versions/1/bring-back", null, ['If-Match' => '"2"']);
 
         self::assertSame([200, 3, '1 2 3b exit'], [$back->status, $back->body['version'], $back->body['notation']]);
-        self::assertSame(404, $this->ask('POST', "/api/combinations/$id/versions/9/bring-back", null, ['If-Match' => '"3"'])->status);
-        self::assertSame(412, $this->ask('POST', "/api/combinations/$id/versions/1/bring-back", null, ['If-Match' => '"2"'])->status);
+        self::assertSame(
+            404,
+            $this->ask('POST', "/api/combinations/$id/versions/9/bring-back", null, ['If-Match' => '"3"'])->status,
+        );
+        self::assertSame(
+            412,
+            $this->ask('POST', "/api/combinations/$id/versions/1/bring-back", null, ['If-Match' => '"2"'])->status,
+        );
     }
 
     /** @param array<string, mixed> $request */
@@ -180,8 +239,22 @@ final class ReviewTest extends ApiTestCase
     {
         $id = $this->published();
         $this->signIn('coach');
-        self::assertSame('already-there', $this->ask('POST', '/api/proposals', ['kind' => 'new', 'content' => self::combination(['name' => 'Mine'])])->type());
-        self::assertSame('no-change', $this->ask('POST', '/api/proposals', ['kind' => 'change', 'combination' => $id, 'basedOn' => 1, 'content' => self::combination()])->type());
+        self::assertSame(
+            'already-there',
+            $this->ask('POST', '/api/proposals', [
+                'kind' => 'new',
+                'content' => self::combination(['name' => 'Mine']),
+            ])->type(),
+        );
+        self::assertSame(
+            'no-change',
+            $this->ask('POST', '/api/proposals', [
+                'kind' => 'change',
+                'combination' => $id,
+                'basedOn' => 1,
+                'content' => self::combination(),
+            ])->type(),
+        );
     }
 
     public function testProposalsPastTheFirstPageAreOnTheNext(): void
@@ -196,8 +269,27 @@ final class ReviewTest extends ApiTestCase
         $first = $this->ask('GET', '/api/proposals')->body;
         $second = $this->ask('GET', '/api/proposals?page=2')->body;
 
-        self::assertSame([55, 50, 50, 5], [$first['total'], $first['size'], \count(self::rows($first['proposals'])), \count(self::rows($second['proposals']))]);
-        self::assertCount(55, array_flip(array_filter([...array_column(self::rows($first['proposals']), 'id'), ...array_column(self::rows($second['proposals']), 'id')], is_int(...))));
+        self::assertSame(
+            [55, 50, 50, 5],
+            [
+                $first['total'],
+                $first['size'],
+                \count(self::rows($first['proposals'])),
+                \count(self::rows($second['proposals'])),
+            ],
+        );
+        self::assertCount(
+            55,
+            array_flip(
+                array_filter(
+                    [
+                        ...array_column(self::rows($first['proposals']), 'id'),
+                        ...array_column(self::rows($second['proposals']), 'id'),
+                    ],
+                    is_int(...),
+                ),
+            ),
+        );
         self::assertSame(25, $this->ask('GET', '/api/proposals?combination='.$id.'&mine=true')->body['total']);
     }
 
@@ -209,8 +301,20 @@ final class ReviewTest extends ApiTestCase
         for ($made = 1; $made < 40; ++$made) {
             $this->change($id, 1, ['note' => "Another, $made"]);
         }
-        $more = $this->ask('POST', '/api/proposals', ['kind' => 'change', 'combination' => $id, 'basedOn' => 1, 'content' => self::combination(['note' => 'One too many'])]);
-        self::assertSame([409, 'too-many-open', '40 proposals of yours wait already. Withdraw some of them, or wait until they are decided.'], [$more->status, $more->type(), $more->title()]);
+        $more = $this->ask('POST', '/api/proposals', [
+            'kind' => 'change',
+            'combination' => $id,
+            'basedOn' => 1,
+            'content' => self::combination(['note' => 'One too many']),
+        ]);
+        self::assertSame(
+            [
+                409,
+                'too-many-open',
+                '40 proposals of yours wait already. Withdraw some of them, or wait until they are decided.',
+            ],
+            [$more->status, $more->type(), $more->title()],
+        );
 
         self::assertSame(200, $this->decide($last, 'withdraw', [])->status);
         $this->change($id, 1, ['note' => 'One too many']);
@@ -225,7 +329,13 @@ final class ReviewTest extends ApiTestCase
         $this->signIn('head');
         self::assertSame(200, $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"'])->status);
 
-        self::assertSame(['archived-already', 409], [$this->decide($retire, 'approve', ['against' => 2])->type(), $this->decide($retire, 'approve', ['against' => 2])->status]);
+        self::assertSame(
+            ['archived-already', 409],
+            [
+                $this->decide($retire, 'approve', ['against' => 2])->type(),
+                $this->decide($retire, 'approve', ['against' => 2])->status,
+            ],
+        );
         $looked = $this->ask('GET', '/api/proposals/'.$change->id())->body['combination'];
         self::assertIsArray($looked);
         self::assertTrue($looked['archived']);
@@ -233,7 +343,10 @@ final class ReviewTest extends ApiTestCase
         $now = $this->ask('GET', "/api/combinations/$id")->body;
         self::assertSame('1 2 3b 2 exit', $now['notation']);
         self::assertNotNull($now['archivedAt']);
-        self::assertStringEndsWith('; it stays archived', self::says($this->ask('GET', '/api/audit-log?what=proposal')));
+        self::assertStringEndsWith(
+            '; it stays archived',
+            self::says($this->ask('GET', '/api/audit-log?what=proposal')),
+        );
     }
 
     private static function says(Answer $record): string
@@ -253,7 +366,12 @@ final class ReviewTest extends ApiTestCase
     /** @param array<string, mixed> $with */
     private function change(int $id, int $basedOn, array $with): Answer
     {
-        $answer = $this->ask('POST', '/api/proposals', ['kind' => 'change', 'combination' => $id, 'basedOn' => $basedOn, 'content' => self::combination($with)]);
+        $answer = $this->ask('POST', '/api/proposals', [
+            'kind' => 'change',
+            'combination' => $id,
+            'basedOn' => $basedOn,
+            'content' => self::combination($with),
+        ]);
         self::assertSame(201, $answer->status, $answer->raw);
 
         return $answer;
@@ -262,13 +380,20 @@ final class ReviewTest extends ApiTestCase
     /** @param array<string, mixed> $with */
     private function revise(Answer $proposal, array $with): Answer
     {
-        return $this->ask('PUT', '/api/proposals/'.$proposal->id(), ['content' => self::combination($with)], ['If-Match' => (string) $proposal->etag]);
+        return $this->ask(
+            'PUT',
+            '/api/proposals/'.$proposal->id(),
+            ['content' => self::combination($with)],
+            ['If-Match' => (string) $proposal->etag],
+        );
     }
 
     /** @param array<string, mixed> $body */
     private function decide(Answer $proposal, string $decision, array $body): Answer
     {
-        return $this->ask('POST', '/api/proposals/'.$proposal->id().'/'.$decision, $body, ['If-Match' => (string) $proposal->etag]);
+        return $this->ask('POST', '/api/proposals/'.$proposal->id().'/'.$decision, $body, [
+            'If-Match' => (string) $proposal->etag,
+        ]);
     }
 
     /** @return list<array<string, mixed>> */

@@ -222,30 +222,46 @@ final class RolesTest extends ApiTestCase
             foreach (self::TABLE as $route => $statuses) {
                 [$method, $path] = explode(' ', $route);
                 $number = match (true) {
-                    str_contains($path, 'rule-previews'), str_contains($path, 'imports'), str_contains($path, 'coaches'), str_contains($path, 'views'), str_contains($path, 'invitations'), str_contains($path, 'courses'), str_contains($path, 'plans'), str_contains($path, 'walls'), str_contains($path, 'runs'), str_contains($path, 'logbook'), str_starts_with($path, '/api/measurements'), str_starts_with($path, '/api/cards') => '999999',
+                    str_contains($path, 'rule-previews'),
+                    str_contains($path, 'imports'),
+                    str_contains($path, 'coaches'),
+                    str_contains($path, 'views'),
+                    str_contains($path, 'invitations'),
+                    str_contains($path, 'courses'),
+                    str_contains($path, 'plans'),
+                    str_contains($path, 'walls'),
+                    str_contains($path, 'runs'),
+                    str_contains($path, 'logbook'),
+                    str_starts_with($path, '/api/measurements'),
+                    str_starts_with($path, '/api/cards') => '999999',
                     str_contains($path, 'proposals') => (string) $proposal,
                     str_contains($path, 'numberings') => 'ours',
                     default => (string) $id,
                 };
-                $address = strtr(
-                    $path,
-                    [
-                        '{id}' => $number,
-                        '{set}' => 'boxing',
-                        '{version}' => '1',
-                        '{format}' => 'json',
-                        '{key}' => str_repeat('0', 32),
-                        '{run}' => '1',
-                        '{entry}' => '1',
-                        '{month}' => '2026-11',
-                        '{digest}' => str_repeat('0', 32),
-                        '{name}' => 'nightly-20200101.tar',
-                    ],
-                );
+                $address = strtr($path, [
+                    '{id}' => $number,
+                    '{set}' => 'boxing',
+                    '{version}' => '1',
+                    '{format}' => 'json',
+                    '{key}' => str_repeat('0', 32),
+                    '{run}' => '1',
+                    '{entry}' => '1',
+                    '{month}' => '2026-11',
+                    '{digest}' => str_repeat('0', 32),
+                    '{name}' => 'nightly-20200101.tar',
+                ]);
                 $headers = 'PUT /api/numberings/{id}' === $route ? ['If-None-Match' => '*'] : ['If-Match' => '"1"'];
-                $address .= str_ends_with($path, '/sample') ? '?text=one' : (str_ends_with($path, '/path') ? '?to='.$id : '');
+                $address .= str_ends_with($path, '/sample')
+                    ? '?text=one'
+                    : (str_ends_with($path, '/path')
+                        ? '?to='.$id
+                        : '');
                 $answer = $this->ask($method, $address, self::body($method, $path, $id), $headers);
-                self::assertSame($statuses[$column], $answer->status, \sprintf('%s as %s: %s', $route, $name, $answer->raw));
+                self::assertSame(
+                    $statuses[$column],
+                    $answer->status,
+                    \sprintf('%s as %s: %s', $route, $name, $answer->raw),
+                );
                 $connection->executeStatement('ROLLBACK TO SAVEPOINT fixtures');
                 if (1 === preg_match('~^/api/(session|me|coaches|invitations)~', $path)) {
                     // Who is signed in is not in the database, and may be another.
@@ -285,14 +301,22 @@ final class RolesTest extends ApiTestCase
             '/api/runs' === $path => ['id' => 'start-0001', 'timer' => ['rounds' => 2]],
             '/api/runs/{id}/walls' === $path => ['walls' => [1]],
             '/api/runs/{id}/commands' === $path => ['id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
-            '/api/screens/{key}/commands' === $path => ['run' => 1, 'id' => 'press-0001', 'kind' => 'pause', 'seen' => 1],
+            '/api/screens/{key}/commands' === $path => [
+                'run' => 1,
+                'id' => 'press-0001',
+                'kind' => 'pause',
+                'seen' => 1,
+            ],
             '/api/screens/{key}/shown' === $path => ['run' => 1, 'shown' => []],
             str_starts_with($path, '/api/logbook/entries') => [
                 'id' => 'entry-0001',
                 'day' => '2026-11-01',
                 'note' => 'Open mat.',
             ],
-            '/api/combinations/{id}/measure' === $path, '/api/combinations/{id}/measurements' === $path => ['id' => 'measure-0001', 'taps' => [0, 300, 700]],
+            '/api/combinations/{id}/measure' === $path, '/api/combinations/{id}/measurements' === $path => [
+                'id' => 'measure-0001',
+                'taps' => [0, 300, 700],
+            ],
             '/api/cards' === $path => ['name' => 'Take home', 'combinations' => [$combination]],
             '/api/voice' === $path => ['voice' => 'female'],
             '/api/voice/clips' === $path => ['text' => 'one', 'wav' => 'AAAA'],
@@ -306,12 +330,20 @@ final class RolesTest extends ApiTestCase
             '/api/advice/reminders' === $path => ['reminders' => null],
             '/api/advice/exercises' === $path => ['exercises' => null],
             '/api/views' === $path => ['name' => 'Mine', 'address' => 'q=liver'],
-            '/api/numberings/preview' === $path, '/api/numberings/{id}' === $path => ['name' => 'Ours', 'numbers' => [['number' => '1', 'family' => 'straight', 'position' => 'lead']]],
+            '/api/numberings/preview' === $path, '/api/numberings/{id}' === $path => [
+                'name' => 'Ours',
+                'numbers' => [['number' => '1', 'family' => 'straight', 'position' => 'lead']],
+            ],
             '/api/gym/numbering' === $path, '/api/me/numbering' === $path => ['numbering' => 'six'],
             '/api/me/password' === $path => ['current' => self::PASSWORD, 'new' => 'another-long-word'],
             '/api/coaches/{id}' === $path, '/api/invitations' === $path => ['role' => 'coach'],
             '/api/invitations/look' === $path => ['token' => 'made-up'],
-            '/api/invitations/accept' === $path => ['token' => 'made-up', 'password' => 'another-long-word', 'name' => 'New', 'email' => 'new@gym.example'],
+            '/api/invitations/accept' === $path => [
+                'token' => 'made-up',
+                'password' => 'another-long-word',
+                'name' => 'New',
+                'email' => 'new@gym.example',
+            ],
             str_contains($path, '/effects') => ['keys' => ['body.flows']],
             str_contains($path, '{set}') => HouseRulesTest::change(),
             str_contains($path, '{id}/'), '/api/session/end' === $path, '/api/ping' === $path => null,

@@ -32,10 +32,20 @@ final class RunTest extends ApiTestCase
 
         foreach ($walls as $key) {
             $screen = $this->screen($key);
-            self::assertSame([$run['id'], 'wall', true], [$screen['run']['id'] ?? null, $screen['kind'], $screen['hasKeys']]);
+            self::assertSame(
+                [$run['id'], 'wall', true],
+                [$screen['run']['id'] ?? null, $screen['kind'], $screen['hasKeys']],
+            );
         }
-        self::assertSame([180_000, 1, 1, false], [$run['lengthMs'], $run['revision'], $run['programme'], $run['isOver']]);
-        self::assertSame(1000 * strtotime('2026-11-26 18:00:10 UTC'), $run['state']['zeroMs'] ?? null, 'in ten seconds');
+        self::assertSame(
+            [180_000, 1, 1, false],
+            [$run['lengthMs'], $run['revision'], $run['programme'], $run['isOver']],
+        );
+        self::assertSame(
+            1000 * strtotime('2026-11-26 18:00:10 UTC'),
+            $run['state']['zeroMs'] ?? null,
+            'in ten seconds',
+        );
     }
 
     public function testTheSamePressOfStartIsOneSession(): void
@@ -49,7 +59,10 @@ final class RunTest extends ApiTestCase
         $plan = $this->ask('POST', '/api/plans', PlanTest::plan(['content' => ['name' => 'Nothing']]))->id();
         $answer = $this->ask('POST', '/api/runs', ['id' => 'start-0001', 'plan' => $plan]);
 
-        self::assertSame([422, 'empty', 'There is nothing in this session to run. Put a round into it first.'], [$answer->status, $answer->type(), $answer->title()]);
+        self::assertSame(
+            [422, 'empty', 'There is nothing in this session to run. Put a round into it first.'],
+            [$answer->status, $answer->type(), $answer->title()],
+        );
     }
 
     public function testTheSameCommandTwiceIsOne(): void
@@ -104,7 +117,10 @@ final class RunTest extends ApiTestCase
         $this->press($id, 'longer', 1, 'press-0001');
         $both = $this->press($id, 'pause', 1, 'press-0002');
 
-        self::assertSame([3, 2, 240_000, 10_000], [$both->body['revision'], $both->body['programme'], $both->body['lengthMs'], self::pausedAt($both)]);
+        self::assertSame(
+            [3, 2, 240_000, 10_000],
+            [$both->body['revision'], $both->body['programme'], $both->body['lengthMs'], self::pausedAt($both)],
+        );
     }
 
     public function testAMinuteMoreIsGivenTwiceToWhoeverSawTheFirst(): void
@@ -125,8 +141,22 @@ final class RunTest extends ApiTestCase
 
         self::assertSame(2, $answer->body['programme']);
         self::assertIsArray($programme['chains']);
-        self::assertContains('1 2 3b 2', array_map(static fn (mixed $chain): mixed => \is_array($chain) && \is_array($chain['numbers']) ? $chain['numbers']['orthodox'] : null, $programme['chains']));
-        self::assertSame([409, 'not-now'], [$this->press($id, 'swap', 2, 'press-0002', ['chain' => '1', 'combination' => 9])->status, $this->press($id, 'swap', 2, 'press-0002', ['chain' => '1', 'combination' => 9])->type()]);
+        self::assertContains(
+            '1 2 3b 2',
+            array_map(
+                static fn (mixed $chain): mixed => \is_array($chain) && \is_array($chain['numbers'])
+                    ? $chain['numbers']['orthodox']
+                    : null,
+                $programme['chains'],
+            ),
+        );
+        self::assertSame(
+            [409, 'not-now'],
+            [
+                $this->press($id, 'swap', 2, 'press-0002', ['chain' => '1', 'combination' => 9])->status,
+                $this->press($id, 'swap', 2, 'press-0002', ['chain' => '1', 'combination' => 9])->type(),
+            ],
+        );
         self::assertSame(422, $this->press($id, 'swap', 2, 'press-0003', ['chain' => '1 banana'])->status);
     }
 
@@ -141,7 +171,12 @@ final class RunTest extends ApiTestCase
     public function testAnOddCommandGetsASentenceAndChangesNothing(array $with, int $status = 422): void
     {
         $id = $this->start()['id'];
-        $answer = $this->ask('POST', "/api/runs/$id/commands", ['id' => 'press-0001', 'kind' => 'swap', 'seen' => 1, ...$with]);
+        $answer = $this->ask('POST', "/api/runs/$id/commands", [
+            'id' => 'press-0001',
+            'kind' => 'swap',
+            'seen' => 1,
+            ...$with,
+        ]);
 
         self::assertSame($status, $answer->status, $answer->raw);
         self::assertNotSame('', $answer->title());
@@ -155,8 +190,15 @@ final class RunTest extends ApiTestCase
         $this->shown($key, $id, [['start-0001', '0-all-bell-1', 1_000]]);
         $this->clock->sleep(60);
         self::assertNotNull($this->press($id, 'end', 1, 'press-0001')->body['endedAt']);
-        self::assertSame(200, $this->press($id, 'end', 2, 'press-0002')->status, 'whoever ends what has ended has what they want');
-        self::assertSame([409, 'This session has ended.'], [$this->press($id, 'pause', 2, 'press-0003')->status, $this->press($id, 'pause', 2, 'press-0003')->title()]);
+        self::assertSame(
+            200,
+            $this->press($id, 'end', 2, 'press-0002')->status,
+            'whoever ends what has ended has what they want',
+        );
+        self::assertSame(
+            [409, 'This session has ended.'],
+            [$this->press($id, 'pause', 2, 'press-0003')->status, $this->press($id, 'pause', 2, 'press-0003')->title()],
+        );
         self::assertSame([[], 1], [$this->list('/api/runs', 'running'), \count($this->list('/api/runs', 'ended'))]);
         self::assertCount(1, $this->record($id, 'shown'));
     }
@@ -168,7 +210,11 @@ final class RunTest extends ApiTestCase
         self::assertCount(1, $this->list('/api/runs', 'running'), 'for a while one may still go back');
         $this->clock->sleep(400);
         self::assertSame([], $this->list('/api/runs', 'running'));
-        self::assertSame('2026-11-26T18:03:10+00:00', $this->ask('GET', "/api/runs/$id")->body['endedAt'], 'when it was over');
+        self::assertSame(
+            '2026-11-26T18:03:10+00:00',
+            $this->ask('GET', "/api/runs/$id")->body['endedAt'],
+            'when it was over',
+        );
     }
 
     public function testWhatTwoWallsReportIsKeptOnce(): void
@@ -185,7 +231,11 @@ final class RunTest extends ApiTestCase
         $shown = $this->record($id, 'shown');
         self::assertSame(['start-0001', 'start-0001', 'press-0001'], array_column($shown, 'passage'));
         self::assertSame(['Floor', 'Floor', 'Bag room'], array_column($shown, 'wall'));
-        self::assertEqualsCanonicalizing([['bell', false], ['show', true], ['bell', false]], array_map(static fn (array $one): array => [$one['kind'], $one['stands']], $shown), 'what says what was drilled');
+        self::assertEqualsCanonicalizing(
+            [['bell', false], ['show', true], ['bell', false]],
+            array_map(static fn (array $one): array => [$one['kind'], $one['stands']], $shown),
+            'what says what was drilled',
+        );
     }
 
     public function testAWallStillReportsASessionThatItShowsNoMore(): void
@@ -205,7 +255,13 @@ final class RunTest extends ApiTestCase
         $zero = $run['state']['zeroMs'] ?? 0;
         self::assertIsInt($zero);
         $this->clock->sleep(100);
-        $answer = $this->ask('POST', "/api/screens/$key/commands", ['run' => $run['id'], 'id' => 'press-0001', 'kind' => 'pause', 'seen' => 1, 'givenMs' => $zero + 30_000]);
+        $answer = $this->ask('POST', "/api/screens/$key/commands", [
+            'run' => $run['id'],
+            'id' => 'press-0001',
+            'kind' => 'pause',
+            'seen' => 1,
+            'givenMs' => $zero + 30_000,
+        ]);
 
         self::assertSame(30_000, self::pausedAt($answer), $answer->raw);
     }
@@ -218,7 +274,13 @@ final class RunTest extends ApiTestCase
         self::assertIsInt($zero);
         $this->clock->sleep(100);
         $this->press($run['id'], 'jump', 1, 'press-0001', ['toMs' => 60_000]);
-        $answer = $this->ask('POST', "/api/screens/$key/commands", ['run' => $run['id'], 'id' => 'press-0002', 'kind' => 'pause', 'seen' => 1, 'givenMs' => $zero + 30_000]);
+        $answer = $this->ask('POST', "/api/screens/$key/commands", [
+            'run' => $run['id'],
+            'id' => 'press-0002',
+            'kind' => 'pause',
+            'seen' => 1,
+            'givenMs' => $zero + 30_000,
+        ]);
 
         self::assertSame([200, 2, null], [$answer->status, $answer->body['revision'], self::pausedAt($answer)]);
     }
@@ -232,7 +294,10 @@ final class RunTest extends ApiTestCase
         $key = $this->wall('Floor');
         $id = $this->start()['id'];
 
-        self::assertSame([403, 'This screen only shows. A coach leads the session.'], $this->fromWall($key, $id, $kind));
+        self::assertSame(
+            [403, 'This screen only shows. A coach leads the session.'],
+            $this->fromWall($key, $id, $kind),
+        );
     }
 
     public function testAWallWithoutKeysOnlyShows(): void
@@ -250,12 +315,28 @@ final class RunTest extends ApiTestCase
         $screen = $this->screen($follow);
 
         self::assertSame(['athlete', $run['id']], [$screen['kind'], $screen['run']['id'] ?? null]);
-        $read = $this->ask('GET', "/api/screens/$follow/programmes/{$run['id']}/1?numbering=body-pairs")->body['chains'];
+        $read = $this->ask('GET', "/api/screens/$follow/programmes/{$run['id']}/1?numbering=body-pairs")->body[
+            'chains'
+        ];
         self::assertIsArray($read);
-        self::assertContains('1 2 7', array_map(static fn (mixed $chain): mixed => \is_array($chain) && \is_array($chain['numbers']) ? $chain['numbers']['orthodox'] : null, $read));
+        self::assertContains(
+            '1 2 7',
+            array_map(
+                static fn (mixed $chain): mixed => \is_array($chain) && \is_array($chain['numbers'])
+                    ? $chain['numbers']['orthodox']
+                    : null,
+                $read,
+            ),
+        );
         self::assertSame(410, $this->fromWall($follow, $run['id'], 'pause')[0]);
-        self::assertSame(410, $this->ask('POST', "/api/screens/$follow/shown", ['run' => $run['id'], 'shown' => []])->status);
-        self::assertSame(404, $this->ask('GET', "/api/screens/$follow/programmes/{$run['id']}/1?numbering=none")->status);
+        self::assertSame(
+            410,
+            $this->ask('POST', "/api/screens/$follow/shown", ['run' => $run['id'], 'shown' => []])->status,
+        );
+        self::assertSame(
+            404,
+            $this->ask('GET', "/api/screens/$follow/programmes/{$run['id']}/1?numbering=none")->status,
+        );
     }
 
     public function testAnAthletesAddressOpensNothingADayAfterTheEnd(): void
@@ -272,15 +353,26 @@ final class RunTest extends ApiTestCase
     {
         $key = $this->wall('Floor');
         $mine = $this->start();
-        $other = $this->ask('POST', '/api/runs', ['id' => 'start-0002', 'timer' => ['rounds' => 1, 'seconds' => 60, 'rest' => 0], 'walls' => []])->body;
+        $other = $this->ask('POST', '/api/runs', [
+            'id' => 'start-0002',
+            'timer' => ['rounds' => 1, 'seconds' => 60, 'rest' => 0],
+            'walls' => [],
+        ])->body;
         self::assertIsInt($other['id']);
         $this->signOut();
 
         self::assertSame(404, $this->ask('GET', "/api/screens/$key/programmes/{$other['id']}/1")->status);
         self::assertSame(404, $this->fromWall($key, $other['id'], 'pause')[0]);
-        self::assertSame(404, $this->ask('POST', "/api/screens/$key/shown", ['run' => $other['id'], 'shown' => []])->status);
-        self::assertSame(404, $this->ask('GET', '/api/screens/'.$key.'/clips/'.$mine['id'].'/1/'.str_repeat('0', 32))->status);
-        foreach (['/api/runs', '/api/walls', '/api/runs/'.$mine['id'].'/record', '/api/combinations', '/api/plans'] as $closed) {
+        self::assertSame(
+            404,
+            $this->ask('POST', "/api/screens/$key/shown", ['run' => $other['id'], 'shown' => []])->status,
+        );
+        self::assertSame(
+            404,
+            $this->ask('GET', '/api/screens/'.$key.'/clips/'.$mine['id'].'/1/'.str_repeat('0', 32))->status,
+        );
+        $record = '/api/runs/'.$mine['id'].'/record';
+        foreach (['/api/runs', '/api/walls', $record, '/api/combinations', '/api/plans'] as $closed) {
             self::assertSame(401, $this->ask('GET', $closed)->status, $closed);
         }
     }
@@ -294,7 +386,10 @@ final class RunTest extends ApiTestCase
         self::assertSame(204, $this->ask('POST', "/api/walls/$id/revoke")->status);
         $answer = $this->ask('GET', '/api/screens/'.$key);
 
-        self::assertSame([410, 'key-revoked', 'This address opens nothing any more. Ask a coach for a new one.'], [$answer->status, $answer->type(), $answer->title()]);
+        self::assertSame(
+            [410, 'key-revoked', 'This address opens nothing any more. Ask a coach for a new one.'],
+            [$answer->status, $answer->type(), $answer->title()],
+        );
         self::assertSame(403, $this->ask('GET', "/api/screens/$key/listen")->status);
         self::assertSame([], $this->list('/api/walls', 'walls'));
     }
@@ -370,7 +465,9 @@ final class RunTest extends ApiTestCase
     {
         $key = $this->wall('Floor');
         $id = $this->start()['id'];
-        self::service(Connection::class)->executeStatement('UPDATE user SET active = 0 WHERE id = (SELECT editor_id FROM wall LIMIT 1)');
+        self::service(Connection::class)->executeStatement(
+            'UPDATE user SET active = 0 WHERE id = (SELECT editor_id FROM wall LIMIT 1)',
+        );
 
         self::assertSame(
             [200, false],
@@ -383,7 +480,15 @@ final class RunTest extends ApiTestCase
     {
         $key = $this->wall('Floor');
         $id = $this->start()['id'];
-        foreach ([[['passage' => '!', 'cue' => 'a', 'atMs' => 1]], [['passage' => 'start-0001', 'cue' => 'A B', 'atMs' => 1]], [['passage' => 'start-0001', 'cue' => 'a', 'atMs' => -5]], [['cue' => 'a']], [17], array_fill(0, 501, ['passage' => 'start-0001', 'cue' => 'a', 'atMs' => 1])] as $shown) {
+        $showns = [
+            [['passage' => '!', 'cue' => 'a', 'atMs' => 1]],
+            [['passage' => 'start-0001', 'cue' => 'A B', 'atMs' => 1]],
+            [['passage' => 'start-0001', 'cue' => 'a', 'atMs' => -5]],
+            [['cue' => 'a']],
+            [17],
+            array_fill(0, 501, ['passage' => 'start-0001', 'cue' => 'a', 'atMs' => 1]),
+        ];
+        foreach ($showns as $shown) {
             $answer = $this->ask('POST', "/api/screens/$key/shown", ['run' => $id, 'shown' => $shown]);
             self::assertSame(422, $answer->status, $answer->raw);
             self::assertNotSame('', $answer->title());
@@ -391,13 +496,46 @@ final class RunTest extends ApiTestCase
         self::assertSame([], $this->record($id, 'shown'));
     }
 
-    /** @return array{id: int, revision: int, programme: int, lengthMs: int, followKey: string, isOver: bool, state: array<string, mixed>} */
+    /**
+     * @return array{
+     *     id: int,
+     *     revision: int,
+     *     programme: int,
+     *     lengthMs: int,
+     *     followKey: string,
+     *     isOver: bool,
+     *     state: array<string, mixed>,
+     * }
+     */
     private function start(): array
     {
         $content = PlanTest::content();
-        $content['blocks'] = [['kind' => 'rounds', 'rounds' => [['seconds' => 180, 'sets' => [['seconds' => 120, 'combinations' => ['1 2 3b']], ['seconds' => 60, 'drill' => 'calls', 'combinations' => ['1 2', '3 2']]]]]]];
+        $content['blocks'] = [
+            [
+                'kind' => 'rounds',
+                'rounds' => [
+                    [
+                        'seconds' => 180,
+                        'sets' => [
+                            ['seconds' => 120, 'combinations' => ['1 2 3b']],
+                            ['seconds' => 60, 'drill' => 'calls', 'combinations' => ['1 2', '3 2']],
+                        ],
+                    ],
+                ],
+            ],
+        ];
         $plan = $this->ask('POST', '/api/plans', PlanTest::plan(['content' => $content]))->id();
-        /** @var array{id: int, revision: int, programme: int, lengthMs: int, followKey: string, isOver: bool, state: array<string, mixed>} $run */
+        /**
+         * @var array{
+         *     id: int,
+         *     revision: int,
+         *     programme: int,
+         *     lengthMs: int,
+         *     followKey: string,
+         *     isOver: bool,
+         *     state: array<string, mixed>,
+         * } $run
+         */
         $run = $this->ask('POST', '/api/runs', ['id' => 'start-0001', 'plan' => $plan])->body;
 
         return $run;
@@ -437,7 +575,12 @@ final class RunTest extends ApiTestCase
     /** @return array{int, string} */
     private function fromWall(string $key, int $run, string $kind): array
     {
-        $answer = $this->ask('POST', "/api/screens/$key/commands", ['run' => $run, 'id' => 'press-0009', 'kind' => $kind, 'seen' => 1]);
+        $answer = $this->ask('POST', "/api/screens/$key/commands", [
+            'run' => $run,
+            'id' => 'press-0009',
+            'kind' => $kind,
+            'seen' => 1,
+        ]);
 
         return [$answer->status, $answer->title()];
     }

@@ -17,7 +17,20 @@ use PHPUnit\Framework\Attributes\TestWith;
 /** What combinations are found by follows every change of them, whichever way it comes. */
 final class SearchIndexTest extends ApiTestCase
 {
-    private const CHAINS = ['1 2 3b exit', '2 2 exit', '1 14l exit', '14h', '1 2 3 2', '3 14h exit', '11 1 2', '1 31', '1 (3) 6 exit', 'slip-rear 2 3 pivot-out', '1 +14h exit', '5 6 5 exit'];
+    private const CHAINS = [
+        '1 2 3b exit',
+        '2 2 exit',
+        '1 14l exit',
+        '14h',
+        '1 2 3 2',
+        '3 14h exit',
+        '11 1 2',
+        '1 31',
+        '1 (3) 6 exit',
+        'slip-rear 2 3 pivot-out',
+        '1 +14h exit',
+        '5 6 5 exit',
+    ];
 
     /** @var list<int> what was made */
     private array $ids = [];
@@ -55,7 +68,14 @@ final class SearchIndexTest extends ApiTestCase
 
         self::assertNotSame([], $kept['terms']);
         $inUse = array_column($kept['inUse'], 'id');
-        self::assertSame([], array_filter($kept['terms'], static fn (array $term): bool => !\in_array($term['combination_id'], $inUse, true)), 'Nothing is kept of what is archived.');
+        self::assertSame(
+            [],
+            array_filter(
+                $kept['terms'],
+                static fn (array $term): bool => !\in_array($term['combination_id'], $inUse, true),
+            ),
+            'Nothing is kept of what is archived.',
+        );
         $this->fillAnew();
         self::assertSame($kept, $this->kept());
     }
@@ -64,13 +84,22 @@ final class SearchIndexTest extends ApiTestCase
     {
         $this->signIn('head');
         foreach (self::CHAINS as $at => $chain) {
-            self::assertSame(201, $this->ask('POST', '/api/combinations', self::combination(['name' => 'No. '.$at, 'text' => $chain, 'rules' => 'all-limbs']))->status);
+            self::assertSame(
+                201,
+                $this->ask(
+                    'POST',
+                    '/api/combinations',
+                    self::combination(['name' => 'No. '.$at, 'text' => $chain, 'rules' => 'all-limbs']),
+                )->status,
+            );
         }
         $before = $this->kept();
         $connection = self::service(Connection::class);
         $connection->executeStatement('DELETE FROM index_term');
         $connection->executeStatement('UPDATE deletion_neighbour SET hash = REVERSE(hash)');
-        $connection->executeStatement("UPDATE combination SET sequence = 'x', stem = '', strikes = 0, contacts = '', weapons = ''");
+        $connection->executeStatement(
+            "UPDATE combination SET sequence = 'x', stem = '', strikes = 0, contacts = '', weapons = ''",
+        );
         self::assertNotSame($before, $this->kept());
         $this->fillAnew();
 
@@ -100,16 +129,26 @@ final class SearchIndexTest extends ApiTestCase
     private function on(\Random\Randomizer $random, string $method, string $path, ?array $body = null): void
     {
         $id = $this->ids[$random->getInt(0, \count($this->ids) - 1)];
-        $this->ask($method, "/api/combinations/$id$path", $body, ['If-Match' => (string) $this->ask('GET', "/api/combinations/$id")->etag]);
+        $this->ask($method, "/api/combinations/$id$path", $body, [
+            'If-Match' => (string) $this->ask('GET', "/api/combinations/$id")->etag,
+        ]);
     }
 
     private function import(\Random\Randomizer $random): void
     {
         $lines = [];
         for ($line = 0; $line < 5; ++$line) {
-            $lines[] = self::CHAINS[$random->getInt(0, \count(self::CHAINS) - 1)].str_repeat(' 1', $random->getInt(1, 4)).' # Line '.$random->getInt(0, 9);
+            $lines[] =
+                self::CHAINS[$random->getInt(0, \count(self::CHAINS) - 1)]
+                .str_repeat(' 1', $random->getInt(1, 4))
+                .' # Line '
+                .$random->getInt(0, 9);
         }
-        $import = $this->ask('POST', '/api/imports', ['format' => 'text', 'content' => implode("\n", $lines), 'rules' => 'all-limbs']);
+        $import = $this->ask('POST', '/api/imports', [
+            'format' => 'text',
+            'content' => implode("\n", $lines),
+            'rules' => 'all-limbs',
+        ]);
         while ('reading' === $import->body['state']) {
             $import = $this->ask('POST', '/api/imports/'.$import->id().'/advance');
         }
@@ -130,7 +169,12 @@ final class SearchIndexTest extends ApiTestCase
         ], static fn (mixed $value): bool => null !== $value));
         $this->signIn('head');
         if (201 === $proposal->status) {
-            $this->ask('POST', '/api/proposals/'.$proposal->id().'/approve', ['against' => 'new' === $kind ? null : $version], ['If-Match' => (string) $proposal->etag]);
+            $this->ask(
+                'POST',
+                '/api/proposals/'.$proposal->id().'/approve',
+                ['against' => 'new' === $kind ? null : $version],
+                ['If-Match' => (string) $proposal->etag],
+            );
         }
     }
 
@@ -138,11 +182,18 @@ final class SearchIndexTest extends ApiTestCase
     {
         $set = ['boxing', 'kickboxing', 'all-limbs'][$random->getInt(0, 2)];
         $sets = (array) $this->ask('GET', '/api/house-rules')->body['sets'];
-        $now = array_values(array_filter($sets, static fn (mixed $one): bool => \is_array($one) && $one['id'] === $set))[0] ?? null;
+        $now =
+            array_values(
+                array_filter($sets, static fn (mixed $one): bool => \is_array($one) && $one['id'] === $set),
+            )[0] ?? null;
         self::assertIsArray($now);
         self::assertIsArray($now['severities']);
         $now['severities']['no-exit'] = ['hint', 'must'][$random->getInt(0, 1)];
-        $preview = $this->ask('POST', "/api/house-rules/$set/rule-previews", ['schools' => $now['schools'], 'severities' => $now['severities'], 'thresholds' => $now['thresholds']]);
+        $preview = $this->ask('POST', "/api/house-rules/$set/rule-previews", [
+            'schools' => $now['schools'],
+            'severities' => $now['severities'],
+            'thresholds' => $now['thresholds'],
+        ]);
         while ('running' === $preview->body['state']) {
             $preview = $this->ask('POST', '/api/rule-previews/'.$preview->id().'/advance');
         }
@@ -151,19 +202,40 @@ final class SearchIndexTest extends ApiTestCase
 
     private function fillAnew(): void
     {
-        [$drafts, $check, $rules] = [self::service(DraftReader::class), self::service(Check::class), self::service(GymHouseRules::class)];
-        self::service(CombinationIndices::class)->refill(static fn (CombinationContent $content): CheckSummary => CheckSummary::of($check->run($drafts->of($content)->inStance, new CheckOptions($rules->locked($content->rules)))));
+        [$drafts, $check, $rules] = [
+            self::service(DraftReader::class),
+            self::service(Check::class),
+            self::service(GymHouseRules::class),
+        ];
+        self::service(CombinationIndices::class)->refill(
+            static fn (CombinationContent $content): CheckSummary => CheckSummary::of(
+                $check->run($drafts->of($content)->inStance, new CheckOptions($rules->locked($content->rules))),
+            ),
+        );
     }
 
-    /** @return array{terms: list<array<string, mixed>>, hashes: list<array<string, mixed>>, inUse: list<array<string, mixed>>} */
+    /**
+     * @return array{
+     *     terms: list<array<string, mixed>>,
+     *     hashes: list<array<string, mixed>>,
+     *     inUse: list<array<string, mixed>>,
+     * }
+     */
     private function kept(): array
     {
         $connection = self::service(Connection::class);
 
         return [
-            'terms' => $connection->fetchAllAssociative('SELECT combination_id, term FROM index_term ORDER BY combination_id, term'),
-            'hashes' => $connection->fetchAllAssociative('SELECT combination_id, HEX(hash) AS hash FROM deletion_neighbour ORDER BY combination_id, hash'),
-            'inUse' => $connection->fetchAllAssociative('SELECT id, HEX(sequence) AS sequence, HEX(stem) AS stem, strikes, contacts, weapons FROM combination WHERE archived_at IS NULL ORDER BY id'),
+            'terms' => $connection->fetchAllAssociative(
+                'SELECT combination_id, term FROM index_term ORDER BY combination_id, term',
+            ),
+            'hashes' => $connection->fetchAllAssociative(
+                'SELECT combination_id, HEX(hash) AS hash FROM deletion_neighbour ORDER BY combination_id, hash',
+            ),
+            'inUse' => $connection->fetchAllAssociative(
+                'SELECT id, HEX(sequence) AS sequence, HEX(stem) AS stem, strikes, contacts, weapons '
+                    .'FROM combination WHERE archived_at IS NULL ORDER BY id',
+            ),
         ];
     }
 }

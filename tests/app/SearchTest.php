@@ -14,10 +14,16 @@ final class SearchTest extends ApiTestCase
     private const LIBRARY = [
         'Anchor' => ['1 2 3b exit', ['themes' => ['liver', 'change of height'], 'level' => 1]],
         'Bell rope' => ['2 2 exit', ['themes' => [], 'level' => 2, 'note' => 'Breathe out on both.']],
-        'Compass' => ['1 step-out 14l exit', ['rules' => 'kickboxing', 'themes' => ['low kick', 'angles'], 'level' => 3]],
+        'Compass' => [
+            '1 step-out 14l exit',
+            ['rules' => 'kickboxing', 'themes' => ['low kick', 'angles'], 'level' => 3],
+        ],
         'Dock' => ['1 4b', ['stance' => 'southpaw', 'themes' => ['liver'], 'level' => 2]],
         'Ebb tide' => ['1 push 31', ['rules' => 'all-limbs', 'themes' => ['elbows'], 'level' => 3]],
-        'Flotsam' => ['1 switch 2 exit', ['themes' => ['stance work'], 'level' => 3, 'note' => 'No hurry: the tide turns.']],
+        'Flotsam' => [
+            '1 switch 2 exit',
+            ['themes' => ['stance work'], 'level' => 3, 'note' => 'No hurry: the tide turns.'],
+        ],
         'Gull' => ['(1) 2 3 2 exit', ['themes' => ['feints'], 'level' => 1]],
     ];
 
@@ -81,14 +87,18 @@ final class SearchTest extends ApiTestCase
         foreach (self::finds() as $search => $names) {
             $answer = $this->ask('GET', '/api/combinations?q='.rawurlencode($search));
             self::assertSame([], self::part($answer, 'search')['problems'], $search);
-            self::assertSame([$names, \count($names)], [array_column((array) $answer->body['combinations'], 'name'), $answer->body['total']], $search);
+            self::assertSame(
+                [$names, \count($names)],
+                [array_column((array) $answer->body['combinations'], 'name'), $answer->body['total']],
+                $search,
+            );
         }
     }
 
     public function testASearchAndFiltersNarrowEachOther(): void
     {
         $this->library();
-        foreach ([
+        $nameses = [
             'q=starts+1&level=3' => ['Compass', 'Ebb tide', 'Flotsam'],
             'q=starts+1&level=3&weapon=leg' => ['Compass'],
             'q=tide&verdict=breaks' => ['Ebb tide'],
@@ -96,17 +106,28 @@ final class SearchTest extends ApiTestCase
             'archived=true' => ['Hulk'],
             'archived=true&q=starts+6&weapon=hand' => ['Hulk'],
             'archived=true&weapon=leg' => [],
-        ] as $query => $names) {
-            self::assertSame($names, array_column((array) $this->ask('GET', '/api/combinations?'.$query)->body['combinations'], 'name'), $query);
+        ];
+        foreach ($nameses as $query => $names) {
+            self::assertSame(
+                $names,
+                array_column((array) $this->ask('GET', '/api/combinations?'.$query)->body['combinations'], 'name'),
+                $query,
+            );
         }
     }
 
     public function testAListIsSortedAsItIsAsked(): void
     {
         $this->library();
-        foreach (['name' => 'name', 'level' => 'level', 'length' => 'lengthMs', 'updated' => 'updatedAt'] as $sort => $member) {
+        $members = ['name' => 'name', 'level' => 'level', 'length' => 'lengthMs', 'updated' => 'updatedAt'];
+        foreach ($members as $sort => $member) {
             foreach (['up', 'down'] as $direction) {
-                $values = array_column((array) $this->ask('GET', "/api/combinations?sort=$sort&direction=$direction")->body['combinations'], $member);
+                $values = array_column(
+                    (array) $this->ask('GET', "/api/combinations?sort=$sort&direction=$direction")->body[
+                        'combinations'
+                    ],
+                    $member,
+                );
                 $sorted = $values;
                 'up' === $direction ? sort($sorted) : rsort($sorted);
                 self::assertSame($sorted, $values, "$sort $direction");
@@ -124,7 +145,10 @@ final class SearchTest extends ApiTestCase
         self::assertSame(['Anchor'], array_column((array) $answer->body['combinations'], 'name'));
         self::assertSame(['1 2 7 exit'], array_column((array) $answer->body['combinations'], 'text'));
         $this->signIn('second');
-        self::assertSame([], array_column((array) $this->ask('GET', '/api/combinations?q=has+7')->body['combinations'], 'name'));
+        self::assertSame(
+            [],
+            array_column((array) $this->ask('GET', '/api/combinations?q=has+7')->body['combinations'], 'name'),
+        );
     }
 
     /** Nothing is found until it is mended, rather than what it was meant to narrow down. */
@@ -168,7 +192,18 @@ final class SearchTest extends ApiTestCase
     public function testUnknownWordsAreReportedWithTheirPlace(): void
     {
         $this->library();
-        foreach (['starts' => 'starts', 'level 9' => 'level 9', 'length x' => 'length x', 'starts zork' => 'zork', 'from nowhere' => 'from nowhere', 'rules none' => 'rules none', 'drilled often' => 'drilled often', 'starts with zork' => 'zork', 'no kick or' => 'or'] as $search => $what) {
+        $whats = [
+            'starts' => 'starts',
+            'level 9' => 'level 9',
+            'length x' => 'length x',
+            'starts zork' => 'zork',
+            'from nowhere' => 'from nowhere',
+            'rules none' => 'rules none',
+            'drilled often' => 'drilled often',
+            'starts with zork' => 'zork',
+            'no kick or' => 'or',
+        ];
+        foreach ($whats as $search => $what) {
             $answer = $this->ask('GET', '/api/combinations?q='.rawurlencode('tide, '.$search));
             $problems = self::part($answer, 'search')['problems'];
             self::assertIsArray($problems);
@@ -180,7 +215,10 @@ final class SearchTest extends ApiTestCase
             self::assertSame($what, substr('tide, '.$search, $at, $length));
             self::assertSame([[], 0], [$answer->body['combinations'], $answer->body['total']]);
             foreach (['/api/export.text?', '/api/wall-sheet.pdf?'] as $file) {
-                self::assertSame('unreadable-search', $this->ask('GET', $file.'q='.rawurlencode('tide, '.$search))->type());
+                self::assertSame(
+                    'unreadable-search',
+                    $this->ask('GET', $file.'q='.rawurlencode('tide, '.$search))->type(),
+                );
             }
         }
     }
@@ -190,7 +228,11 @@ final class SearchTest extends ApiTestCase
         $ids = ['Anchor' => 0, 'Gull' => 0];
         foreach (self::LIBRARY as $name => [$chain, $with]) {
             $this->signIn(\in_array($name, ['Bell rope', 'Dock', 'Flotsam'], true) ? 'second' : 'head');
-            $made = $this->ask('POST', '/api/combinations', self::combination(['name' => $name, 'text' => $chain, 'note' => '', ...$with]));
+            $made = $this->ask(
+                'POST',
+                '/api/combinations',
+                self::combination(['name' => $name, 'text' => $chain, 'note' => '', ...$with]),
+            );
             self::assertSame(201, $made->status, $made->raw);
             $ids[$name] = $made->id();
         }
@@ -198,8 +240,15 @@ final class SearchTest extends ApiTestCase
         $hulk = $this->ask('POST', '/api/combinations', self::combination(['name' => 'Hulk', 'text' => '6 3 2']));
         $this->ask('POST', '/api/combinations/'.$hulk->id().'/archive', null, ['If-Match' => '"1"']);
         $connection = self::service(Connection::class);
-        $connection->executeStatement('UPDATE combination SET drilled_at = ? WHERE id = ?', [(new \DateTimeImmutable('-5 days'))->format('Y-m-d H:i:s'), $ids['Anchor']]);
-        self::assertSame(201, $this->ask('POST', '/api/proposals', ['kind' => 'retire', 'combination' => $ids['Gull'], 'basedOn' => 1])->status);
+        $connection->executeStatement('UPDATE combination SET drilled_at = ? WHERE id = ?', [
+            (new \DateTimeImmutable('-5 days'))->format('Y-m-d H:i:s'),
+            $ids['Anchor'],
+        ]);
+        self::assertSame(
+            201,
+            $this->ask('POST', '/api/proposals', ['kind' => 'retire', 'combination' => $ids['Gull'], 'basedOn' => 1])
+                ->status,
+        );
     }
 
     /** @return array<mixed> */

@@ -13,7 +13,10 @@ final class SessionTest extends ApiTestCase
         $this->signIn('head');
         $user = $this->ask('GET', '/api/session')->body['user'];
         self::assertIsArray($user);
-        self::assertSame(['Head Coach', 'head@gym.example', 'head-coach'], [$user['name'], $user['email'], $user['role']]);
+        self::assertSame(
+            ['Head Coach', 'head@gym.example', 'head-coach'],
+            [$user['name'], $user['email'], $user['role']],
+        );
 
         self::assertSame(204, $this->ask('POST', '/api/session/end')->status);
         self::assertNull($this->ask('GET', '/api/session')->body['user']);
@@ -48,7 +51,13 @@ final class SessionTest extends ApiTestCase
         $this->signIn('coach');
         $this->forgetToken();
 
-        foreach ([['POST', '/api/combinations'], ['PUT', '/api/combinations/1'], ['POST', '/api/session/end'], ['POST', '/api/check']] as [$method, $path]) {
+        $paths = [
+            ['POST', '/api/combinations'],
+            ['PUT', '/api/combinations/1'],
+            ['POST', '/api/session/end'],
+            ['POST', '/api/check'],
+        ];
+        foreach ($paths as [$method, $path]) {
             $answer = $this->ask($method, $path, self::combination(), ['X-CSRF-Token' => 'guessed']);
             self::assertSame([403, 'token-missing'], [$answer->status, $answer->type()], $path);
         }

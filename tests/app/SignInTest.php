@@ -26,7 +26,10 @@ final class SignInTest extends ApiTestCase
     public function testAnAddressIsTheSameHoweverItIsWritten(string $email): void
     {
         $this->signOut();
-        self::assertSame(200, $this->ask('POST', '/api/session', ['email' => $email, 'password' => self::PASSWORD])->status);
+        self::assertSame(
+            200,
+            $this->ask('POST', '/api/session', ['email' => $email, 'password' => self::PASSWORD])->status,
+        );
     }
 
     #[TestWith(['héad@gym.example'])]
@@ -35,7 +38,10 @@ final class SignInTest extends ApiTestCase
     public function testAnAddressThatOnlyLooksAlikeIsAnother(string $email): void
     {
         $this->signOut();
-        self::assertSame(401, $this->ask('POST', '/api/session', ['email' => $email, 'password' => self::PASSWORD])->status);
+        self::assertSame(
+            401,
+            $this->ask('POST', '/api/session', ['email' => $email, 'password' => self::PASSWORD])->status,
+        );
     }
 
     /** One way of writing it is no way around the limit of another. */
@@ -44,7 +50,10 @@ final class SignInTest extends ApiTestCase
         $this->signOut();
         $name = 'guess'.bin2hex(random_bytes(4)).'@gym.example';
         foreach ([$name, strtoupper($name), $name.' ', ' '.$name, ucfirst($name), $name] as $spelling) {
-            self::assertSame(401, $this->ask('POST', '/api/session', ['email' => $spelling, 'password' => 'no'])->status);
+            self::assertSame(
+                401,
+                $this->ask('POST', '/api/session', ['email' => $spelling, 'password' => 'no'])->status,
+            );
         }
         self::assertSame(429, $this->ask('POST', '/api/session', ['email' => $name, 'password' => 'no'])->status);
         $this->signIn('head');
@@ -80,7 +89,9 @@ final class SignInTest extends ApiTestCase
         for ($number = 0; $number < 12; ++$number) {
             $this->ask('POST', '/api/session', ['email' => $name, 'password' => 'no']);
         }
-        $rows = self::service(Connection::class)->fetchOne("SELECT COUNT(*) FROM audit_log WHERE what LIKE 'sign-in.%'");
+        $rows = self::service(Connection::class)->fetchOne(
+            "SELECT COUNT(*) FROM audit_log WHERE what LIKE 'sign-in.%'",
+        );
 
         self::assertSame(2, is_numeric($rows) ? (int) $rows : 0, 'one of failures, one of what was held back');
     }
@@ -92,10 +103,15 @@ final class SignInTest extends ApiTestCase
     public function testTheSameWorkIsDoneForKnownAndUnknownNames(string $email, int $hashed): void
     {
         $connection = self::service(Connection::class);
-        $connection->executeStatement("UPDATE user SET email = 'blocked@gym.example', active = 0 WHERE email = 'other@gym.example'");
+        $connection->executeStatement(
+            "UPDATE user SET email = 'blocked@gym.example', active = 0 WHERE email = 'other@gym.example'",
+        );
         self::service(EntityManagerInterface::class)->clear();
         $hasher = $this->createMock(UserPasswordHasherInterface::class);
-        $hasher->expects(self::exactly($hashed))->method('hashPassword')->with(self::isInstanceOf(User::class), 'as long as it takes');
+        $hasher
+            ->expects(self::exactly($hashed))
+            ->method('hashPassword')
+            ->with(self::isInstanceOf(User::class), 'as long as it takes');
         $answers = new SignInAnswers(
             self::service(SessionView::class),
             self::service(Accounts::class),
@@ -108,7 +124,10 @@ final class SignInTest extends ApiTestCase
         $request = Request::create('/api/session', 'POST', content: '{"password":"as long as it takes"}');
         $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $email);
 
-        self::assertSame(401, $answers->onAuthenticationFailure($request, new BadCredentialsException())->getStatusCode());
+        self::assertSame(
+            401,
+            $answers->onAuthenticationFailure($request, new BadCredentialsException())->getStatusCode(),
+        );
     }
 
     #[TestWith(['text/plain', '{"email":"head@gym.example","password":"no"}', 415])]
@@ -129,13 +148,20 @@ final class SignInTest extends ApiTestCase
         $this->signOut();
         $this->ask('POST', '/api/session', ['email' => 'coach@gym.example', 'password' => 'no']);
         foreach (['first', 'second', 'third'] as $nobody) {
-            $this->ask('POST', '/api/session', ['email' => $nobody.bin2hex(random_bytes(3)).'@gym.example', 'password' => 'no']);
+            $this->ask('POST', '/api/session', [
+                'email' => $nobody.bin2hex(random_bytes(3)).'@gym.example',
+                'password' => 'no',
+            ]);
         }
         $this->signIn('head');
         $entries = (array) $this->ask('GET', '/api/audit-log?what=sign-in')->body['entries'];
 
         self::assertSame(
-            [['Head Coach', 'signed in'], [null, 'Somebody failed to sign in under a name that is not known here'], ['Coach Coach', 'failed to sign in: the password was wrong']],
+            [
+                ['Head Coach', 'signed in'],
+                [null, 'Somebody failed to sign in under a name that is not known here'],
+                ['Coach Coach', 'failed to sign in: the password was wrong'],
+            ],
             array_map(null, array_column($entries, 'who'), array_column($entries, 'says')),
             'Names that nobody has are not kept, and are written down once a minute.',
         );
@@ -171,7 +197,11 @@ final class SignInTest extends ApiTestCase
             $now = $this->ask('PUT', '/api/coaches/'.$id, $change)->body;
             self::assertSame(['head-coach', true], [$now['role'], $now['active']]);
         }
-        self::assertSame(0, $this->ask('GET', '/api/audit-log?what=coach')->body['total'], 'Nothing is recorded of it.');
+        self::assertSame(
+            0,
+            $this->ask('GET', '/api/audit-log?what=coach')->body['total'],
+            'Nothing is recorded of it.',
+        );
     }
 
     public function testSessionsEndWithABlockAndWithANewPasswordAndStayEnded(): void
@@ -179,7 +209,9 @@ final class SignInTest extends ApiTestCase
         $this->signIn('coach');
         self::assertSame(200, $this->ask('GET', '/api/combinations')->status);
         $connection = self::service(Connection::class);
-        $connection->executeStatement("UPDATE user SET active = 0, sessions_ended = sessions_ended + 1 WHERE email = 'coach@gym.example'");
+        $connection->executeStatement(
+            "UPDATE user SET active = 0, sessions_ended = sessions_ended + 1 WHERE email = 'coach@gym.example'",
+        );
         $connection->executeStatement("UPDATE user SET active = 1 WHERE email = 'coach@gym.example'");
 
         self::assertSame(401, $this->ask('GET', '/api/combinations')->status);

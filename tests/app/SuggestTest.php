@@ -15,15 +15,28 @@ final class SuggestTest extends ApiTestCase
         $answer = $this->part('mends', ['text' => '1 2 2', 'rules' => 'boxing']);
         $mends = self::rows($answer['mends']);
 
-        self::assertSame(['slip rear before the second cross', '1 2 slip-rear 2', 'flows', 144], [$mends[0]['words'], $mends[0]['text'], $mends[0]['verdict'], $mends[0]['savedMs']]);
+        self::assertSame(
+            ['slip rear before the second cross', '1 2 slip-rear 2', 'flows', 144],
+            [$mends[0]['words'], $mends[0]['text'], $mends[0]['verdict'], $mends[0]['savedMs']],
+        );
         self::assertSame('reload', $answer['verdict']);
-        self::assertContains('no-exit', array_column(self::rows($this->part('mends', ['text' => '1 2 2', 'rules' => 'boxing', 'medium' => 'partner'])['findings']), 'id'));
+        self::assertContains(
+            'no-exit',
+            array_column(
+                self::rows(
+                    $this->part('mends', ['text' => '1 2 2', 'rules' => 'boxing', 'medium' => 'partner'])['findings'],
+                ),
+                'id',
+            ),
+        );
     }
 
     public function testMendsAreWrittenInTheAskedNumberingAndStance(): void
     {
         $this->signIn('coach');
-        $mends = self::rows($this->part('mends', ['text' => '2 1 1', 'numbering' => 'hands', 'stance' => 'southpaw'])['mends']);
+        $mends = self::rows(
+            $this->part('mends', ['text' => '2 1 1', 'numbering' => 'hands', 'stance' => 'southpaw'])['mends'],
+        );
 
         self::assertSame('2 1 slip-rear 1', $mends[0]['text']);
         self::assertSame('1 2 slip-rear 2', $mends[0]['notation']);
@@ -68,7 +81,11 @@ final class SuggestTest extends ApiTestCase
     public function testNextSaysHowLongItTakesFromThere(): void
     {
         $this->signIn('coach');
-        $wait = fn (string $text, ?int $caret): mixed => array_column(self::rows($this->part('next', ['rules' => 'boxing', 'text' => $text, 'caret' => $caret])['next']), 'waitMs', 'text')['2'];
+        $wait = fn (string $text, ?int $caret): mixed => array_column(
+            self::rows($this->part('next', ['rules' => 'boxing', 'text' => $text, 'caret' => $caret])['next']),
+            'waitMs',
+            'text',
+        )['2'];
 
         self::assertSame([210, 0, 0], [$wait('1 2', null), $wait('1 2', 1), $wait('', null)]);
     }
@@ -79,20 +96,39 @@ final class SuggestTest extends ApiTestCase
         $id = $this->ask('POST', '/api/combinations', self::combination(['text' => '1 2 2']))->id();
         $request = ['text' => '1 2 2', 'rules' => 'boxing', 'draw' => ['card'], 'with' => ['mends', 'similar', 'next']];
         $whole = $this->ask('POST', '/api/check', $request)->body;
-        $lines = explode("\n", trim($this->ask('POST', '/api/check', $request, ['Accept' => 'application/x-ndjson'])->raw));
-        $parts = array_map(static fn (string $line): array => (array) json_decode($line, true, flags: \JSON_THROW_ON_ERROR), $lines);
+        $lines = explode(
+            "\n",
+            trim($this->ask('POST', '/api/check', $request, ['Accept' => 'application/x-ndjson'])->raw),
+        );
+        $parts = array_map(
+            static fn (string $line): array => (array) json_decode($line, true, flags: \JSON_THROW_ON_ERROR),
+            $lines,
+        );
 
         self::assertSame('no', $this->header('X-Accel-Buffering'));
-        self::assertSame(['next', 'similar', 'mends'], array_merge(...array_map(array_keys(...), \array_slice($parts, 1))), 'The quickest first, each alone.');
+        self::assertSame(
+            ['next', 'similar', 'mends'],
+            array_merge(...array_map(array_keys(...), \array_slice($parts, 1))),
+            'The quickest first, each alone.',
+        );
         self::assertSame($whole, array_merge(...$parts));
         self::assertSame([$id], array_column(self::rows(((array) $whole['similar'])['matches']), 'id'));
-        self::assertSame([], ((array) $this->ask('POST', '/api/check', [...$request, 'except' => $id])->body['similar'])['matches'], 'Not similar to itself.');
+        self::assertSame(
+            [],
+            ((array) $this->ask('POST', '/api/check', [...$request, 'except' => $id])->body['similar'])['matches'],
+            'Not similar to itself.',
+        );
     }
 
     public function testARefusalIsOneAnswerAlsoToWhoAcceptsLines(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/check', ['text' => '1 2', 'with' => ['horoscope']], ['Accept' => 'application/x-ndjson']);
+        $answer = $this->ask(
+            'POST',
+            '/api/check',
+            ['text' => '1 2', 'with' => ['horoscope']],
+            ['Accept' => 'application/x-ndjson'],
+        );
 
         self::assertSame([422, 'application/problem+json'], [$answer->status, $answer->contentType]);
         self::assertStringContainsString('next, edits, similar or mends', $answer->raw);
@@ -106,7 +142,10 @@ final class SuggestTest extends ApiTestCase
         self::assertCount(4, $first);
         self::assertSame($first, self::rows($this->ask('POST', '/api/generate', $criteria)->body['chains']));
         $this->ask('POST', '/api/combinations', self::combination(['text' => $first[0]['text']]));
-        self::assertNotContains($first[0]['text'], array_column(self::rows($this->ask('POST', '/api/generate', $criteria)->body['chains']), 'text'));
+        self::assertNotContains(
+            $first[0]['text'],
+            array_column(self::rows($this->ask('POST', '/api/generate', $criteria)->body['chains']), 'text'),
+        );
     }
 
     public function testCriteriaThatCannotBeMetNameOneToGiveUp(): void
@@ -114,7 +153,10 @@ final class SuggestTest extends ApiTestCase
         $this->signIn('coach');
         $answer = $this->ask('POST', '/api/generate', ['rules' => 'boxing', 'weapons' => ['elbow']]);
 
-        self::assertSame(['words' => 'with any weapon', 'criteria' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']]], $answer->body['bent']);
+        self::assertSame(
+            ['words' => 'with any weapon', 'criteria' => ['weapons' => ['hand', 'elbow', 'leg', 'knee']]],
+            $answer->body['bent'],
+        );
         self::assertNotSame([], $answer->body['chains'], 'The wishes bend to what can be met.');
         self::assertContains('weapons', array_column(self::rows($answer->body['relax']), 'criterion'));
     }
@@ -123,9 +165,17 @@ final class SuggestTest extends ApiTestCase
     {
         $this->signIn('coach');
         $levels = function (?int $level): array {
-            $chains = self::rows($this->ask('POST', '/api/generate', ['length' => 3, 'group' => 'beginners', 'level' => $level])->body['chains']);
+            $chains = self::rows(
+                $this->ask('POST', '/api/generate', ['length' => 3, 'group' => 'beginners', 'level' => $level])->body[
+                    'chains'
+                ],
+            );
 
-            return array_values(array_unique(array_map(static fn (array $chain): int => \is_int($chain['level']) ? $chain['level'] : 0, $chains)));
+            return array_values(
+                array_unique(
+                    array_map(static fn (array $chain): int => \is_int($chain['level']) ? $chain['level'] : 0, $chains),
+                ),
+            );
         };
 
         self::assertSame([1], $levels(null));
@@ -135,7 +185,11 @@ final class SuggestTest extends ApiTestCase
     public function testWhatCanBeDoneWithAnItemComesInTheWordsOfTheCoachAndCanBeReadAgain(): void
     {
         $this->signIn('coach');
-        $edits = $this->ask('POST', '/api/check', ['text' => 'jab, cross, lead hook', 'with' => ['edits'], 'caret' => 8])->body['edits'];
+        $edits = $this->ask('POST', '/api/check', [
+            'text' => 'jab, cross, lead hook',
+            'with' => ['edits'],
+            'caret' => 8,
+        ])->body['edits'];
         self::assertIsArray($edits);
         self::assertSame(1, $edits['at']);
         $texts = array_column(self::rows($edits['edits']), 'text', 'name');
@@ -145,24 +199,46 @@ final class SuggestTest extends ApiTestCase
         self::assertSame('jab, rear uppercut, lead hook', $texts['rear uppercut']);
         foreach (self::rows($edits['edits']) as $edit) {
             $again = $this->ask('POST', '/api/check', ['text' => $edit['text']])->body;
-            self::assertSame([[], $edit['verdict'], $edit['lengthMs']], [$again['problems'], $again['verdict'], $again['lengthMs']], \is_string($edit['text']) ? $edit['text'] : '');
+            self::assertSame(
+                [[], $edit['verdict'], $edit['lengthMs']],
+                [$again['problems'], $again['verdict'], $again['lengthMs']],
+                \is_string($edit['text']) ? $edit['text'] : '',
+            );
         }
-        self::assertSame(['at' => null, 'edits' => []], $this->ask('POST', '/api/check', ['text' => 'zork', 'with' => ['edits']])->body['edits']);
+        self::assertSame(
+            ['at' => null, 'edits' => []],
+            $this->ask('POST', '/api/check', ['text' => 'zork', 'with' => ['edits']])->body['edits'],
+        );
     }
 
     public function testAMendKeepsTheWordsInWhichTheRestWasTyped(): void
     {
         $this->signIn('coach');
-        $mends = $this->ask('POST', '/api/check', ['text' => 'jab cross cross', 'rules' => 'boxing', 'with' => ['mends']])->body['mends'];
+        $mends = $this->ask('POST', '/api/check', [
+            'text' => 'jab cross cross',
+            'rules' => 'boxing',
+            'with' => ['mends'],
+        ])->body['mends'];
         self::assertIsArray($mends);
-        self::assertSame(['jab cross slip rear cross', '1 2 slip-rear 2'], [self::rows($mends['mends'])[0]['text'], self::rows($mends['mends'])[0]['notation']]);
+        self::assertSame(
+            ['jab cross slip rear cross', '1 2 slip-rear 2'],
+            [self::rows($mends['mends'])[0]['text'], self::rows($mends['mends'])[0]['notation']],
+        );
     }
 
     /** What an answer says to give up is what another request can ask for, and brings as many as it says. */
     public function testGivingACriterionUpBringsAsManyAsStated(): void
     {
         $this->signIn('coach');
-        $asked = ['rules' => 'boxing', 'length' => 7, 'weapons' => ['hand'], 'level' => 1, 'clean' => 'hint', 'count' => 6, 'seed' => 3];
+        $asked = [
+            'rules' => 'boxing',
+            'length' => 7,
+            'weapons' => ['hand'],
+            'level' => 1,
+            'clean' => 'hint',
+            'count' => 6,
+            'seed' => 3,
+        ];
         $relaxed = self::rows($this->ask('POST', '/api/generate', $asked)->body['relax']);
         self::assertNotSame([], $relaxed);
         foreach ($relaxed as $one) {
@@ -171,7 +247,11 @@ final class SuggestTest extends ApiTestCase
             $criteria = $one['criteria'];
             $answer = $this->ask('POST', '/api/generate', [...$asked, ...$criteria]);
             self::assertSame(200, $answer->status, $one['words']);
-            self::assertGreaterThanOrEqual((int) preg_replace('/^.*: /', '', $one['words']), \count(self::rows($answer->body['chains'])), $one['words']);
+            self::assertGreaterThanOrEqual(
+                (int) preg_replace('/^.*: /', '', $one['words']),
+                \count(self::rows($answer->body['chains'])),
+                $one['words'],
+            );
         }
     }
 

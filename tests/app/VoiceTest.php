@@ -28,35 +28,61 @@ final class VoiceTest extends ApiTestCase
     #[TestWith(['plain', 'fast'])]
     public function testASlowerVoiceTakesLonger(string $slower, string $quicker): void
     {
-        $of = static fn (string $pace): int => Wave::of(self::service(Speaker::class)->clip('one two three', new VoiceSettings('male', $pace)))->ms();
+        $of = static fn (string $pace): int => Wave::of(
+            self::service(Speaker::class)->clip('one two three', new VoiceSettings('male', $pace)),
+        )->ms();
 
         self::assertGreaterThan($of($quicker), $of($slower));
     }
 
     public function testALoudVoiceIsLouderAndAFemaleOneIsAnother(): void
     {
-        $peak = static fn (string $loudness): int => max(0, ...array_map(abs(...), Wave::of(self::service(Speaker::class)->clip('one', new VoiceSettings('male', 'plain', $loudness)))->samples));
+        $peak = static fn (string $loudness): int => max(
+            0,
+            ...array_map(
+                abs(...),
+                Wave::of(self::service(Speaker::class)->clip('one', new VoiceSettings('male', 'plain', $loudness)))
+                    ->samples,
+            ),
+        );
 
         self::assertSame([9000, 31_000], [$peak('quiet'), $peak('loud')]);
-        self::assertNotSame(self::service(Speaker::class)->clip('one', new VoiceSettings()), self::service(Speaker::class)->clip('one', new VoiceSettings('female')));
+        self::assertNotSame(
+            self::service(Speaker::class)->clip('one', new VoiceSettings()),
+            self::service(Speaker::class)->clip('one', new VoiceSettings('female')),
+        );
     }
 
     public function testARecordedClipTakesThePlaceOfTheVoiceUntilItIsTakenAway(): void
     {
         $this->signIn('coach');
-        $tone = (new Wave(22_050, array_map(static fn (int $at): int => (int) (20_000 * sin($at / 8)), range(0, 9000))))->bytes();
-        self::assertSame(204, $this->ask('POST', '/api/voice/clips', ['text' => 'one two', 'wav' => base64_encode($tone)])->status);
+        $tone = (new Wave(
+            22_050,
+            array_map(static fn (int $at): int => (int) (20_000 * sin($at / 8)), range(0, 9000)),
+        ))->bytes();
+        self::assertSame(
+            204,
+            $this->ask('POST', '/api/voice/clips', ['text' => 'one two', 'wav' => base64_encode($tone)])->status,
+        );
         $heard = $this->ask('GET', '/api/voice/sample?text=one%20two')->raw;
 
         self::assertSame(Wave::of($tone)->trimmed()->samples, Wave::of($heard)->samples);
-        self::assertContains(['text' => 'one two', 'recorded' => true], (array) $this->ask('GET', '/api/voice')->body['clips']);
+        self::assertContains(
+            ['text' => 'one two', 'recorded' => true],
+            (array) $this->ask('GET', '/api/voice')->body['clips'],
+        );
         self::assertSame(204, $this->ask('POST', '/api/voice/clips/forget', ['text' => 'one two'])->status);
         self::assertNotSame($heard, $this->ask('GET', '/api/voice/sample?text=one%20two')->raw);
         self::assertSame(404, $this->ask('POST', '/api/voice/clips/forget', ['text' => 'one two'])->status);
     }
 
     #[TestWith(['not a file', 'This is no WAV file.'])]
-    #[TestWith(["RIFF\x24\x00\x00\x00WAVEfmt \x10\x00\x00\x00\x01\x00\x02\x00\x44\xac\x00\x00\x10\xb1\x02\x00\x04\x00\x10\x00data\x04\x00\x00\x00\x00\x00\x00\x00", 'A clip is a WAV file of 16 bits and one channel.'])]
+    #[TestWith([
+        "RIFF\x24\x00\x00\x00WAVEfmt "
+            ."\x10\x00\x00\x00\x01\x00\x02\x00\x44\xac\x00\x00\x10\xb1\x02\x00"
+            ."\x04\x00\x10\x00data\x04\x00\x00\x00\x00\x00\x00\x00",
+        'A clip is a WAV file of 16 bits and one channel.',
+    ]),]
     #[TestWith(['RIFF....WAVE', 'This WAV file holds no sound.'])]
     public function testAFileThatIsNoClipIsRefusedInWords(string $file, string $sentence): void
     {
@@ -69,9 +95,15 @@ final class VoiceTest extends ApiTestCase
     public function testAClipThatIsTooLongIsRefusedWithItsLength(): void
     {
         $this->signIn('coach');
-        $answer = $this->ask('POST', '/api/voice/clips', ['text' => 'one', 'wav' => base64_encode((new Wave(8000, array_fill(0, 56_000, 9000)))->bytes())]);
+        $answer = $this->ask('POST', '/api/voice/clips', [
+            'text' => 'one',
+            'wav' => base64_encode((new Wave(8000, array_fill(0, 56_000, 9000)))->bytes()),
+        ]);
 
-        self::assertSame([422, 'A clip lasts up to 6 s and has 8 to 48 kHz; this one lasts 7.0 s and has 8.0 kHz.'], [$answer->status, $answer->title()]);
+        self::assertSame(
+            [422, 'A clip lasts up to 6 s and has 8 to 48 kHz; this one lasts 7.0 s and has 8.0 kHz.'],
+            [$answer->status, $answer->title()],
+        );
     }
 
     public function testOnlyTheHeadCoachChoosesTheVoice(): void
@@ -79,7 +111,10 @@ final class VoiceTest extends ApiTestCase
         $this->signIn('coach');
         self::assertSame(403, $this->ask('PUT', '/api/voice', ['voice' => 'female'])->status);
         $this->signIn('head');
-        self::assertSame(204, $this->ask('PUT', '/api/voice', ['voice' => 'female', 'pace' => 'slow', 'loudness' => 'quiet'])->status);
+        self::assertSame(
+            204,
+            $this->ask('PUT', '/api/voice', ['voice' => 'female', 'pace' => 'slow', 'loudness' => 'quiet'])->status,
+        );
         $now = $this->ask('GET', '/api/voice')->body;
         self::assertSame(['female', 'slow', 'quiet'], [$now['voice'], $now['pace'], $now['loudness']]);
         self::assertSame(422, $this->ask('PUT', '/api/voice', ['voice' => 'loud'])->status);

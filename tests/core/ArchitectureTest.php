@@ -66,9 +66,11 @@ final class ArchitectureTest extends TestCase
     #[TestWith(['athlete_card', 'Card'])]
     public function testATableIsAskedInItsFolderAlone(string $table, string $folder): void
     {
+        $pattern = "~\\b(FROM|JOIN|INTO|UPDATE)\\s+`?$table`?\\b|"
+            ."(insert|update|delete)\\('$table'|name: '$table'~";
         $asked = [];
         foreach (self::files('app') as $file => $code) {
-            if (!str_starts_with($file, 'Migrations/') && 1 === preg_match("~\\b(FROM|JOIN|INTO|UPDATE)\\s+`?$table`?\\b|(insert|update|delete)\\('$table'|name: '$table'~", $code)) {
+            if (!str_starts_with($file, 'Migrations/') && preg_match($pattern, $code) > 0) {
                 $asked[\dirname($file)] = true;
             }
         }
@@ -94,11 +96,14 @@ final class ArchitectureTest extends TestCase
         'Similarity/NeighbourIndex.php' => 'the index of neighbours, thousands in one statement',
     ];
 
+    private const BY_HAND =
+        '~Doctrine\\\\DBAL\\\\Connection\b|getConnection\(\)\s*->(fetch|execute|insert|update|delete)~';
+
     public function testSqlIsWrittenByHandWhereThereIsAReason(): void
     {
         $named = [];
         foreach (self::files('app') as $file => $code) {
-            if (1 === preg_match('~Doctrine\\\\DBAL\\\\Connection\b|getConnection\(\)->(fetch|execute|insert|update|delete)~', $code)) {
+            if (preg_match(self::BY_HAND, $code) > 0) {
                 $named[] = $file;
             }
         }
@@ -106,6 +111,34 @@ final class ArchitectureTest extends TestCase
 
         self::assertSame(array_keys(self::SQL), $named);
         self::assertLessThanOrEqual(15, \count($named));
+    }
+
+    /** Files with lines that cannot be broken, and why. */
+    private const WIDE = [
+        'app/Exchange/JsonPlace.php' => 'a regular expression',
+        'app/Http/PlainText.php' => 'a regular expression',
+        'tests/app/RefusalsTest.php' => 'a request as a client sends it',
+    ];
+
+    #[TestWith(['core'])]
+    #[TestWith(['app'])]
+    #[TestWith(['tests'])]
+    public function testLinesHaveAtMost120Characters(string $root): void
+    {
+        $wide = [];
+        foreach (self::files($root) as $file => $code) {
+            // A migration that has landed is never edited.
+            if (str_starts_with($file, 'Migrations/') || isset(self::WIDE["$root/$file"])) {
+                continue;
+            }
+            foreach (explode("\n", $code) as $index => $line) {
+                if (mb_strlen($line) > 120) {
+                    $wide[] = \sprintf('%s/%s:%d', $root, $file, $index + 1);
+                }
+            }
+        }
+
+        self::assertSame([], $wide);
     }
 
     public function testTheStoreKnowsNoHttp(): void
@@ -125,10 +158,12 @@ final class ArchitectureTest extends TestCase
     private static function files(string $root): iterable
     {
         $top = __DIR__.'/../../'.$root;
+        $tree = new \RecursiveDirectoryIterator($top, \FilesystemIterator::SKIP_DOTS);
         /** @var \SplFileInfo $file */
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($top, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (new \RecursiveIteratorIterator($tree) as $file) {
             if ('php' === $file->getExtension()) {
-                yield substr($file->getPathname(), \strlen($top) + 1) => (string) file_get_contents($file->getPathname());
+                $path = $file->getPathname();
+                yield substr($path, \strlen($top) + 1) => (string) file_get_contents($path);
             }
         }
     }

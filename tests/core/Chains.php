@@ -28,7 +28,10 @@ final class Chains
     public static function read(string $text, Stance $stance = Stance::Orthodox, string $numbering = 'parity'): Chain
     {
         $reading = Reader::builtIn()->read($text, Numbering::named($numbering), $stance);
-        Assert::assertNotNull($reading->chain, \sprintf('"%s" cannot be read: %s', $text, $reading->problems[0]->message ?? ''));
+        Assert::assertNotNull(
+            $reading->chain,
+            \sprintf('"%s" cannot be read: %s', $text, $reading->problems[0]->message ?? ''),
+        );
 
         return $reading->chain;
     }
@@ -72,7 +75,12 @@ final class Chains
         [$kind, $rest] = [$seed % 10, intdiv($seed, 10)];
         if ($kind >= 7) {
             return 9 === $kind && 0 === $rest % 4
-                ? (0 === $rest % 8 ? new Beat() : new FreeStrikes(1 + $rest % FreeStrikes::MOST, [null, ...Target::cases()][intdiv($rest, 16) % 4]))
+                ? (0 === $rest % 8
+                    ? new Beat()
+                    : new FreeStrikes(
+                        1 + ($rest % FreeStrikes::MOST),
+                        [null, ...Target::cases()][intdiv($rest, 16) % 4],
+                    ))
                 : new MoveItem($moves[$rest % \count($moves)]);
         }
         $strike = $strikes[$rest % \count($strikes)];
@@ -80,6 +88,13 @@ final class Chains
         $target = $strike->targets[$rest % \count($strike->targets)];
         $effort = Effort::cases()[intdiv($rest, 3) % 3];
 
-        return new StrikeItem($strike, $target, $effort, 1 === $kind, 2 === $kind, 3 === $kind && StrikeItem::canLandForward($strike));
+        return new StrikeItem(
+            $strike,
+            $target,
+            $effort,
+            1 === $kind,
+            2 === $kind,
+            3 === $kind && StrikeItem::canLandForward($strike),
+        );
     }
 }

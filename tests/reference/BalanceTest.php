@@ -36,8 +36,16 @@ final class BalanceTest extends TestCase
     {
         $segments = SegmentTable::builtIn()->segments;
 
-        self::assertEqualsWithDelta(0.161, $segments['thigh']->mass + $segments['shank']->mass + $segments['foot']->mass, 0.05);
-        self::assertEqualsWithDelta(0.050, $segments['upper-arm']->mass + $segments['forearm']->mass + $segments['hand']->mass, 0.005);
+        self::assertEqualsWithDelta(
+            0.161,
+            $segments['thigh']->mass + $segments['shank']->mass + $segments['foot']->mass,
+            0.05,
+        );
+        self::assertEqualsWithDelta(
+            0.05,
+            $segments['upper-arm']->mass + $segments['forearm']->mass + $segments['hand']->mass,
+            0.005,
+        );
     }
 
     /** Standing upright the centre of mass is at 53 to 57 % of the height (Winter; common to most texts). */
@@ -54,14 +62,22 @@ final class BalanceTest extends TestCase
     {
         $pendulum = Pendulum::ofHeight(0.9, 9.81);
         self::assertEqualsWithDelta(3.3015, $pendulum->omega, 1e-3);
-        $this->forAll(Generators::choose(-300, 300), Generators::choose(-2000, 2000), Generators::choose(-300, 300), Generators::choose(1, 900))
-            ->then(static function (int $x, int $v, int $p, int $t) use ($pendulum): void {
-                $from = $pendulum->moving($x / 1000, $v / 1000);
-                $after = $pendulum->after($from, $p / 1000, $pendulum->growth($t / 1000));
-                self::assertEqualsWithDelta($x / 1000 + $v / 1000 / $pendulum->omega, $from->xi, 1e-12);
-                self::assertEqualsWithDelta($v / 1000, $pendulum->velocity($from), 1e-12);
-                self::assertEqualsWithDelta($p / 1000 + ($from->xi - $p / 1000) * exp($pendulum->omega * $t / 1000), $after->xi, 1e-9);
-            });
+        $this->forAll(
+            Generators::choose(-300, 300),
+            Generators::choose(-2000, 2000),
+            Generators::choose(-300, 300),
+            Generators::choose(1, 900),
+        )->then(static function (int $x, int $v, int $p, int $t) use ($pendulum): void {
+            $from = $pendulum->moving($x / 1000, $v / 1000);
+            $after = $pendulum->after($from, $p / 1000, $pendulum->growth($t / 1000));
+            self::assertEqualsWithDelta($x / 1000 + $v / 1000 / $pendulum->omega, $from->xi, 1e-12);
+            self::assertEqualsWithDelta($v / 1000, $pendulum->velocity($from), 1e-12);
+            self::assertEqualsWithDelta(
+                $p / 1000 + ($from->xi - $p / 1000) * exp(($pendulum->omega * $t) / 1000),
+                $after->xi,
+                1e-9,
+            );
+        });
     }
 
     /** Hof 2005: for someone who stands still the margin is the distance to the edge of the feet. */
@@ -74,7 +90,9 @@ final class BalanceTest extends TestCase
         self::assertFalse($sway->overcommitted());
     }
 
-    /** The closed form against x'' = omega0^2 (x - p) integrated by Runge and Kutta's fourth order in steps of 0.1 ms. */
+    /**
+     * The closed form against x'' = omega0^2 (x - p) integrated by Runge and Kutta's fourth order in steps of 0.1 ms.
+     */
     public function testTheClosedFormIsTheEquationOfMotion(): void
     {
         $pendulum = Pendulum::ofHeight(0.93, 9.81);
@@ -107,7 +125,10 @@ final class BalanceTest extends TestCase
 
     public function testHipsStandStillWithoutDemand(): void
     {
-        $sway = Sway::over([new Phase(0, 0.3, 0.5), new Phase(1, 0.4, 0.5), new Phase(2, 2.0, 0.5)], Athlete::named('tall'));
+        $sway = Sway::over(
+            [new Phase(0, 0.3, 0.5), new Phase(1, 0.4, 0.5), new Phase(2, 2.0, 0.5)],
+            Athlete::named('tall'),
+        );
         foreach ($sway->points as $point) {
             self::assertSame(0.0, $point->hips);
             self::assertSame(0.0, $point->xi);

@@ -22,7 +22,16 @@ use PHPUnit\Framework\TestCase;
  * The demo gym is invented, but what it shows has to be true: every chain reads, agrees with itself in numbers, words
  * and both stances, and does what its note says it does.
  *
- * @phpstan-type Row array{name: string, chain: string, by: string, rules: string, level: int, stance?: string, themes?: list<string>, note?: string}
+ * @phpstan-type Row array{
+ *     name: string,
+ *     chain: string,
+ *     by: string,
+ *     rules: string,
+ *     level: int,
+ *     stance?: string,
+ *     themes?: list<string>,
+ *     note?: string,
+ * }
  */
 final class DemoGymTest extends TestCase
 {
@@ -45,10 +54,19 @@ final class DemoGymTest extends TestCase
         $same = Fingerprint::of($inStance->chain)->withEffort;
         foreach ([$inStance, $inStance->mirror(), $inStance->mirror()->mirror()] as $spoken) {
             foreach (Numbering::builtIn() as $numbering) {
-                self::assertSame($same, self::fingerprint((new Writer($numbering))->write($spoken), $numbering, $spoken->stance));
+                self::assertSame(
+                    $same,
+                    self::fingerprint((new Writer($numbering))->write($spoken), $numbering, $spoken->stance),
+                );
             }
-            self::assertSame($same, self::fingerprint(Words::byRole()->write($spoken), Numbering::named('six'), $spoken->stance));
-            self::assertSame($same, self::fingerprint(Words::bySide()->write($spoken), Numbering::named('six'), $spoken->stance));
+            self::assertSame(
+                $same,
+                self::fingerprint(Words::byRole()->write($spoken), Numbering::named('six'), $spoken->stance),
+            );
+            self::assertSame(
+                $same,
+                self::fingerprint(Words::bySide()->write($spoken), Numbering::named('six'), $spoken->stance),
+            );
         }
     }
 
@@ -56,7 +74,10 @@ final class DemoGymTest extends TestCase
     #[DataProvider('combinations')]
     public function testNotesOfTheDemoGymAreTrue(array $row): void
     {
-        $document = CheckSerializer::builtIn()->of(new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox')), new CheckOptions(BuiltInHouseRules::named($row['rules'])));
+        $document = CheckSerializer::builtIn()->of(
+            new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox')),
+            new CheckOptions(BuiltInHouseRules::named($row['rules'])),
+        );
         $note = $row['note'] ?? '';
 
         if (1 === preg_match('/on purpose|reloads|the wrong|loads the other side|Check the weight/i', $note)) {
@@ -70,16 +91,28 @@ final class DemoGymTest extends TestCase
             $own = $document['stances'][$row['stance'] ?? 'orthodox'];
             self::assertIsArray($own);
             self::assertIsArray($own['contacts']);
-            self::assertContains(['to the liver'], array_map(static fn (mixed $contacts): mixed => \is_array($contacts) ? \array_slice($contacts, 0, 1) : null, $own['contacts']));
+            self::assertContains(
+                ['to the liver'],
+                array_map(
+                    static fn (mixed $contacts): mixed => \is_array($contacts) ? \array_slice($contacts, 0, 1) : null,
+                    $own['contacts'],
+                ),
+            );
         }
     }
 
-    /** The levels of the demo were given by hand before there was a computation: most agree, and no more than a few are two apart. */
+    /**
+     * The levels of the demo were given by hand before there was a computation: most agree, and no more than a few are
+     * two apart.
+     */
     public function testTheComputedLevelIsNearTheOneGivenByHand(): void
     {
         $apart = [0, 0, 0];
         foreach (self::rows() as $row) {
-            $document = CheckSerializer::builtIn()->of(new ChainText($row['chain']), new CheckOptions(BuiltInHouseRules::named($row['rules'])));
+            $document = CheckSerializer::builtIn()->of(
+                new ChainText($row['chain']),
+                new CheckOptions(BuiltInHouseRules::named($row['rules'])),
+            );
             self::assertIsArray($document['level']);
             self::assertIsInt($document['level']['level']);
             ++$apart[abs($document['level']['level'] - $row['level'])];
@@ -97,7 +130,10 @@ final class DemoGymTest extends TestCase
         self::assertSame(['all-limbs', 'boxing', 'kickboxing'], self::sorted(array_column($rows, 'rules')));
         self::assertSame([1, 2, 3], self::sorted(array_column($rows, 'level')));
         self::assertSame(['ines', 'liv', 'tomas'], self::sorted(array_column($rows, 'by')));
-        self::assertGreaterThanOrEqual(5, \count(array_filter($rows, static fn (array $row): bool => 'southpaw' === ($row['stance'] ?? ''))));
+        self::assertGreaterThanOrEqual(
+            5,
+            \count(array_filter($rows, static fn (array $row): bool => 'southpaw' === ($row['stance'] ?? ''))),
+        );
         self::assertSame(\count($rows), \count(array_unique(array_column($rows, 'name'))));
     }
 
@@ -128,7 +164,11 @@ final class DemoGymTest extends TestCase
     private static function rows(): array
     {
         /** @var list<Row> $rows */
-        $rows = json_decode((string) file_get_contents(__DIR__.'/../../demo/combinations.json'), true, flags: \JSON_THROW_ON_ERROR);
+        $rows = json_decode(
+            (string) file_get_contents(__DIR__.'/../../demo/combinations.json'),
+            true,
+            flags: \JSON_THROW_ON_ERROR,
+        );
 
         return $rows;
     }

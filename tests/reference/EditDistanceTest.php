@@ -23,14 +23,38 @@ final class EditDistanceTest extends TestCase
 
     public function testWithEqualWeightsItIsTheLevenshteinDistance(): void
     {
-        $unit = new EditDistance(Catalogue::builtIn(), ['target' => 0.0, 'mark' => 0.0, 'sameLimb' => 1.0, 'otherSide' => 1.0, 'otherStrike' => 1.0, 'strike' => 1.0, 'move' => 1.0, 'near' => 1.0]);
-        $this->limitTo(300)->forAll(Chains::any(), Chains::any())->then(static function (Chain $one, Chain $other) use ($unit): void {
-            $strikes = static fn (Chain $chain): Sequence => Sequence::of(Chain::of(array_map(static fn (StrikeItem $item): StrikeItem => $item->with(joined: false), array_values($chain->strikes()))));
-            [$a, $b] = [$strikes($one), $strikes($other)];
-            // levenshtein() compares bytes, so each strike is one.
-            $signs = array_column(Catalogue::builtIn()->strikes, 'sign');
-            $bytes = static fn (Sequence $sequence): string => implode('', array_map(static fn (string $sign): string => \chr((int) array_search($sign, $signs, true)), $sequence->strikes()));
-            self::assertEqualsWithDelta((float) levenshtein($bytes($a), $bytes($b)), $unit->distance($a, $b), 1e-9);
-        });
+        $unit = new EditDistance(Catalogue::builtIn(), [
+            'target' => 0.0,
+            'mark' => 0.0,
+            'sameLimb' => 1.0,
+            'otherSide' => 1.0,
+            'otherStrike' => 1.0,
+            'strike' => 1.0,
+            'move' => 1.0,
+            'near' => 1.0,
+        ]);
+        $this->limitTo(300)
+            ->forAll(Chains::any(), Chains::any())
+            ->then(static function (Chain $one, Chain $other) use ($unit): void {
+                $strikes = static fn (Chain $chain): Sequence => Sequence::of(
+                    Chain::of(
+                        array_map(
+                            static fn (StrikeItem $item): StrikeItem => $item->with(joined: false),
+                            array_values($chain->strikes()),
+                        ),
+                    ),
+                );
+                [$a, $b] = [$strikes($one), $strikes($other)];
+                // levenshtein() compares bytes, so each strike is one.
+                $signs = array_column(Catalogue::builtIn()->strikes, 'sign');
+                $bytes = static fn (Sequence $sequence): string => implode(
+                    '',
+                    array_map(
+                        static fn (string $sign): string => \chr((int) array_search($sign, $signs, true)),
+                        $sequence->strikes(),
+                    ),
+                );
+                self::assertEqualsWithDelta((float) levenshtein($bytes($a), $bytes($b)), $unit->distance($a, $b), 1e-9);
+            });
     }
 }

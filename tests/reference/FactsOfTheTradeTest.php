@@ -52,15 +52,28 @@ final class FactsOfTheTradeTest extends TestCase
         $expected = ['jab', 'cross', 'lead-hook', 'rear-hook', 'lead-uppercut', 'rear-uppercut'];
         foreach (array_keys(Numbering::builtIn()) as $numbering) {
             $strikes = Chains::read('1 2 3 4 5 6', Stance::Orthodox, $numbering)->strikes();
-            self::assertSame($expected, array_values(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)), $numbering);
+            self::assertSame(
+                $expected,
+                array_values(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)),
+                $numbering,
+            );
         }
     }
 
-    /** In an open guard both lead feet stand on one side of the line, in a closed guard the rear low kick finds the outside of the thigh. Common practice, no source. */
+    /**
+     * In an open guard both lead feet stand on one side of the line, in a closed guard the rear low kick finds the
+     * outside of the thigh. Common practice, no source.
+     */
     public function testTheRearLowKickAndTheGuard(): void
     {
-        self::assertSame([Contact::ThighOutside], (new Opponent(Stance::Orthodox))->contacts(Chains::inStance('14l'), 0));
-        self::assertSame([Contact::ThighInside], (new Opponent(Stance::Southpaw))->contacts(Chains::inStance('14l'), 0));
+        self::assertSame(
+            [Contact::ThighOutside],
+            (new Opponent(Stance::Orthodox))->contacts(Chains::inStance('14l'), 0),
+        );
+        self::assertSame(
+            [Contact::ThighInside],
+            (new Opponent(Stance::Southpaw))->contacts(Chains::inStance('14l'), 0),
+        );
     }
 
     /** The fingerprint is SHA-256 (FIPS 180-4), read back with GNU coreutils. */

@@ -14,7 +14,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The check against the verdicts that experienced coaches expect. Source of core/data/labelled-chains.tsv: common practice,
+ * The check against the verdicts that experienced coaches expect. Source of core/data/labelled-chains.tsv: common
+ * practice,
  * no published source. The verdict of the links alone is compared; findings are listed apart in the data.
  */
 final class LabelledChainsTest extends TestCase
@@ -28,7 +29,12 @@ final class LabelledChainsTest extends TestCase
     public static function rows(): iterable
     {
         foreach (LabelledChains::all() as $labelled) {
-            yield $labelled->rules.': '.$labelled->notation => [$labelled->notation, $labelled->rules, array_map(static fn (Verdict $verdict): string => $verdict->value, $labelled->verdicts), $labelled->findings];
+            yield $labelled->rules.': '.$labelled->notation => [
+                $labelled->notation,
+                $labelled->rules,
+                array_map(static fn (Verdict $verdict): string => $verdict->value, $labelled->verdicts),
+                $labelled->findings,
+            ];
         }
     }
 
@@ -37,12 +43,21 @@ final class LabelledChainsTest extends TestCase
      * @param list<string> $findings
      */
     #[DataProvider('rows')]
-    public function testCheckAgreesWithTheLabelledChains(string $chain, string $rules, array $verdicts, array $findings): void
-    {
-        $document = CheckSerializer::builtIn()->of(new ChainText($chain), new CheckOptions(BuiltInHouseRules::named($rules)));
+    public function testCheckAgreesWithTheLabelledChains(
+        string $chain,
+        string $rules,
+        array $verdicts,
+        array $findings,
+    ): void {
+        $document = CheckSerializer::builtIn()->of(
+            new ChainText($chain),
+            new CheckOptions(BuiltInHouseRules::named($rules)),
+        );
 
         self::assertSame([], $document['problems']);
-        isset(self::DISAGREES[$chain]) ? self::assertNotContains($document['linkVerdict'], $verdicts, 'Agrees by now: '.$chain) : self::assertContains($document['linkVerdict'], $verdicts);
+        isset(self::DISAGREES[$chain])
+            ? self::assertNotContains($document['linkVerdict'], $verdicts, 'Agrees by now: '.$chain)
+            : self::assertContains($document['linkVerdict'], $verdicts);
         self::assertIsArray($document['findings']);
         $reported = array_column($document['findings'], 'id');
         foreach ($findings as $finding) {

@@ -24,7 +24,11 @@ final class NumberingTest extends TestCase
         self::assertEqualsCanonicalizing(array_keys(Catalogue::builtIn()->strikes), array_column($rows, 0));
         foreach ($rows as [$id, $parity, $bodyPairs, $orthodox, $southpaw]) {
             self::assertSame($parity, self::written($id, 'parity', Stance::Orthodox));
-            self::assertSame($parity, self::written($id, 'parity', Stance::Southpaw), 'Bound to the role, a number is the same in both stances.');
+            self::assertSame(
+                $parity,
+                self::written($id, 'parity', Stance::Southpaw),
+                'Bound to the role, a number is the same in both stances.',
+            );
             self::assertSame($bodyPairs, self::written($id, 'body-pairs', Stance::Orthodox));
             self::assertSame($orthodox, self::written($id, 'hands', Stance::Orthodox));
             self::assertSame($southpaw, self::written($id, 'hands', Stance::Southpaw));
@@ -34,7 +38,13 @@ final class NumberingTest extends TestCase
     public function testEveryNumberIsReadAsThatStrike(): void
     {
         foreach (self::rows() as [$id, $parity, $bodyPairs, $orthodox, $southpaw]) {
-            foreach ([['parity', $parity, Stance::Orthodox], ['body-pairs', $bodyPairs, Stance::Southpaw], ['hands', $orthodox, Stance::Orthodox], ['hands', $southpaw, Stance::Southpaw]] as [$numbering, $number, $stance]) {
+            $stances = [
+                ['parity', $parity, Stance::Orthodox],
+                ['body-pairs', $bodyPairs, Stance::Southpaw],
+                ['hands', $orthodox, Stance::Orthodox],
+                ['hands', $southpaw, Stance::Southpaw],
+            ];
+            foreach ($stances as [$numbering, $number, $stance]) {
                 if ('-' !== $number) {
                     $item = Chains::read($number, $stance, $numbering)->items[0];
                     self::assertInstanceOf(StrikeItem::class, $item);
@@ -47,7 +57,11 @@ final class NumberingTest extends TestCase
     public function testOddIsLeadAndEvenIsRear(): void
     {
         foreach (Numbering::named('parity')->entries as $code => $entry) {
-            self::assertSame(1 === (int) $code % 2 ? 'lead' : (0 === (int) $code % 2 ? 'rear' : ''), $entry->position->value, (string) $code);
+            self::assertSame(
+                1 === (int) $code % 2 ? 'lead' : (0 === (int) $code % 2 ? 'rear' : ''),
+                $entry->position->value,
+                (string) $code,
+            );
         }
         foreach (Numbering::named('hands')->entries as $code => $entry) {
             if (!\in_array((int) $code, [17, 18, 19, 20], true)) {
@@ -58,7 +72,9 @@ final class NumberingTest extends TestCase
 
     public function testTheHooksToTheBodyAreANumberOfTheirOwnInBodyPairs(): void
     {
-        $write = static fn (string $text): string => (new Writer(Numbering::named('body-pairs')))->write(Chains::inStance($text));
+        $write = static fn (string $text): string => (new Writer(Numbering::named('body-pairs')))->write(
+            Chains::inStance($text),
+        );
 
         self::assertSame('7 8 3 4', $write('3b 4b 3 4'));
         self::assertSame('(7!) 1', $write('(3b!) 1'));
@@ -68,7 +84,9 @@ final class NumberingTest extends TestCase
     private static function written(string $id, string $numbering, Stance $stance): string
     {
         $strike = Catalogue::builtIn()->strike($id);
-        $text = (new Writer(Numbering::named($numbering)))->write(new ChainInStance(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance));
+        $text = (new Writer(Numbering::named($numbering)))->write(
+            new ChainInStance(Chain::of([new StrikeItem($strike, $strike->defaultTarget())]), $stance),
+        );
 
         return $text === $strike->name && 1 !== preg_match('/\d/', $text) ? '-' : $text;
     }
@@ -87,7 +105,10 @@ final class NumberingTest extends TestCase
         return $rows;
     }
 
-    /** Hands and elbows go to the head, kicks and knees to the body, unless a target is named; axe and crescent kicks come from above, oblique kicks go low. Common practice, no source. */
+    /**
+     * Hands and elbows go to the head, kicks and knees to the body, unless a target is named; axe and crescent kicks
+     * come from above, oblique kicks go low. Common practice, no source.
+     */
     public function testStrikesGoToTheirDefaultTarget(): void
     {
         foreach (Catalogue::builtIn()->strikes as $strike) {

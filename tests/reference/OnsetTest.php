@@ -14,7 +14,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Hits in recordings that were synthesised, so that every moment is known, in noise of three strengths. The method is that
+ * Hits in recordings that were synthesised, so that every moment is known, in noise of three strengths. The method is
+ * that
  * of Bello and others (2005) and Dixon (2006), from memory; a recording of a real bag is not among the tests.
  */
 final class OnsetTest extends TestCase
@@ -35,8 +36,20 @@ final class OnsetTest extends TestCase
     {
         $hits = self::hits($seed);
         $found = Onsets::of(Wave::read(Synthesis::bag($hits, $noise, $seed)->write()));
-        $missed = array_values(array_filter($hits, static fn (float $hit): bool => [] === array_filter($found, static fn (float $one): bool => abs($one - $hit) <= self::WITHIN)));
-        $false = array_values(array_filter($found, static fn (float $one): bool => [] === array_filter($hits, static fn (float $hit): bool => abs($one - $hit) <= self::WITHIN)));
+        $missed = array_values(
+            array_filter(
+                $hits,
+                static fn (float $hit): bool => []
+                    === array_filter($found, static fn (float $one): bool => abs($one - $hit) <= self::WITHIN),
+            ),
+        );
+        $false = array_values(
+            array_filter(
+                $found,
+                static fn (float $one): bool => []
+                    === array_filter($hits, static fn (float $hit): bool => abs($one - $hit) <= self::WITHIN),
+            ),
+        );
 
         self::assertSame([[], []], [$missed, $false]);
     }
@@ -63,7 +76,10 @@ final class OnsetTest extends TestCase
         self::assertSame([], Onsets::of(new Wave([], 16_000)));
     }
 
-    /** The transform against its definition, the sum over all samples (Oppenheim and Schafer, Discrete-Time Signal Processing; from memory). */
+    /**
+     * The transform against its definition, the sum over all samples (Oppenheim and Schafer, Discrete-Time Signal
+     * Processing; from memory).
+     */
     public function testTheTransformIsTheSumThatDefinesIt(): void
     {
         $random = new Randomizer(new Mt19937(9));
@@ -83,14 +99,34 @@ final class OnsetTest extends TestCase
         }
     }
 
-    /** RIFF WAVE, PCM of 16 bits: the first bytes by the published layout (Microsoft and IBM 1991), written by hand here. */
+    /**
+     * RIFF WAVE, PCM of 16 bits: the first bytes by the published layout (Microsoft and IBM 1991), written by hand
+     * here.
+     */
     public function testAFileOfThePublishedLayoutIsRead(): void
     {
-        $bytes = 'RIFF'.pack('V', 44).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 16_000, 2, 16).'LIST'.pack('V', 3).'abc'."\0".'data'.pack('V', 6).pack('v3', 0, 16_384, 49_152);
+        $bytes =
+            'RIFF'
+            .pack('V', 44)
+            .'WAVEfmt '
+            .pack('VvvVVvv', 16, 1, 1, 8000, 16_000, 2, 16)
+            .'LIST'
+            .pack('V', 3)
+            .'abc'
+            ."\0"
+            .'data'
+            .pack('V', 6)
+            .pack('v3', 0, 16_384, 49_152);
         $wave = Wave::read($bytes);
 
         self::assertSame([8000, [0.0, 0.5, -0.5]], [$wave->rate, $wave->samples]);
-        self::assertSame($wave->samples, array_map(static fn (float $sample): float => round($sample, 3), Wave::read((new Wave([0.0, 0.5, -0.5], 8000))->write())->samples));
+        self::assertSame(
+            $wave->samples,
+            array_map(
+                static fn (float $sample): float => round($sample, 3),
+                Wave::read((new Wave([0.0, 0.5, -0.5], 8000))->write())->samples,
+            ),
+        );
     }
 
     #[TestWith(['', 'This is no WAV recording.'])]

@@ -14,21 +14,53 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What coaches teach against each strike. Common practice, no source. An orthodox athlete against an orthodox opponent unless it says otherwise. */
+/**
+ * What coaches teach against each strike. Common practice, no source. An orthodox athlete against an orthodox opponent
+ * unless it says otherwise.
+ */
 final class ReturnFireTest extends TestCase
 {
-    /** @return iterable<string, array{string, list<string>}> the strike that comes back, and defences that coaches name against it */
+    /**
+     * @return iterable<string, array{
+     *     string,
+     *     list<string>,
+     * }> the strike that comes back, and defences that coaches name against it
+     */
     public static function taught(): iterable
     {
-        yield 'a jab is slipped to either side, parried with the rear hand, or pulled from' => ['jab', ['slip-lead', 'slip-rear', 'parry-rear', 'pull']];
-        yield 'a cross is slipped to either side, parried with the lead hand, or pulled from' => ['cross', ['slip-lead', 'slip-rear', 'parry-lead', 'pull']];
-        yield 'a lead hook is rolled under, ducked, or blocked with the rear arm' => ['lead hook', ['duck', 'block-rear']];
-        yield 'a rear hook is rolled under, ducked, or blocked with the lead arm' => ['rear hook', ['duck', 'block-lead']];
+        yield 'a jab is slipped to either side, parried with the rear hand, or pulled from' => [
+            'jab',
+            ['slip-lead', 'slip-rear', 'parry-rear', 'pull'],
+        ];
+        yield 'a cross is slipped to either side, parried with the lead hand, or pulled from' => [
+            'cross',
+            ['slip-lead', 'slip-rear', 'parry-lead', 'pull'],
+        ];
+        yield 'a lead hook is rolled under, ducked, or blocked with the rear arm' => [
+            'lead hook',
+            ['duck', 'block-rear'],
+        ];
+        yield 'a rear hook is rolled under, ducked, or blocked with the lead arm' => [
+            'rear hook',
+            ['duck', 'block-lead'],
+        ];
         yield 'a body hook is blocked with the elbow of its side' => ['lead hook to the body', ['block-rear']];
-        yield 'an uppercut is blocked, pulled from, or left by a step back' => ['rear uppercut', ['block-lead', 'pull', 'step-back']];
-        yield 'a rear round kick to the body is checked, blocked, or left by a step back' => ['rear round kick to the body', ['check-lead', 'block-lead', 'step-back']];
-        yield 'a rear low kick is checked with the lead leg, or the leg is taken back' => ['rear round kick to the leg', ['check-lead', 'step-back']];
-        yield 'a lead low kick is checked with the rear leg, or the leg is taken back' => ['lead round kick to the leg', ['check-rear', 'step-back']];
+        yield 'an uppercut is blocked, pulled from, or left by a step back' => [
+            'rear uppercut',
+            ['block-lead', 'pull', 'step-back'],
+        ];
+        yield 'a rear round kick to the body is checked, blocked, or left by a step back' => [
+            'rear round kick to the body',
+            ['check-lead', 'block-lead', 'step-back'],
+        ];
+        yield 'a rear low kick is checked with the lead leg, or the leg is taken back' => [
+            'rear round kick to the leg',
+            ['check-lead', 'step-back'],
+        ];
+        yield 'a lead low kick is checked with the rear leg, or the leg is taken back' => [
+            'lead round kick to the leg',
+            ['check-rear', 'step-back'],
+        ];
         yield 'a push kick is parried and left to the side' => ['lead push kick', ['parry-rear step-rear']];
         yield 'a knee is pushed off, or left by a step back' => ['rear knee', ['push', 'step-back']];
         yield 'an elbow is pulled from, or covered' => ['rear elbow', ['pull', 'cover']];
@@ -92,7 +124,10 @@ final class ReturnFireTest extends TestCase
     /** @return list<Defence> */
     private static function defences(string $strike): array
     {
-        return ReturnFire::builtIn()->answers(Chains::inStance($strike, Stance::Orthodox), new CheckOptions(BuiltInHouseRules::named('all-limbs')))[0]->defences;
+        return ReturnFire::builtIn()->answers(
+            Chains::inStance($strike, Stance::Orthodox),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        )[0]->defences;
     }
 
     private static function words(Defence $defence): string

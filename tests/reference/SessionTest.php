@@ -22,7 +22,10 @@ final class SessionTest extends TestCase
 {
     public function testALadderOfThreeStrikesAtOnesOwnPaceHasThreeRungs(): void
     {
-        $cues = array_filter(Plans::cues(Plans::programme(Plans::set('ladder', ['1 2 3'], 60))), static fn (array $cue): bool => 'rung' === $cue[1]);
+        $cues = array_filter(
+            Plans::cues(Plans::programme(Plans::set('ladder', ['1 2 3'], 60))),
+            static fn (array $cue): bool => 'rung' === $cue[1],
+        );
 
         self::assertCount(3, $cues);
         self::assertCount(3, Rungs::of(Chains::read('1 2 3')));
@@ -40,13 +43,39 @@ final class SessionTest extends TestCase
     public static function lengths(): iterable
     {
         $set = ['combinations' => ['1 2']];
-        yield '30/30/30 twice is 180 s' => [[['seconds' => 180, 'sets' => [['drill' => 'set-list', 'combinations' => ['1', '2', '1 2'], 'parameters' => ['seconds' => [30, 30, 30]]]]]], 180];
+        yield '30/30/30 twice is 180 s' => [
+            [
+                [
+                    'seconds' => 180,
+                    'sets' => [
+                        [
+                            'drill' => 'set-list',
+                            'combinations' => ['1', '2', '1 2'],
+                            'parameters' => ['seconds' => [30, 30, 30]],
+                        ],
+                    ],
+                ],
+            ],
+            180,
+        ];
         // 3 times 5 min and 2 times 30 s
-        yield 'three rounds of five 60 s sets, 30 s between rounds, are 16 min' => [[['rest' => 30, 'times' => 3, 'sets' => array_fill(0, 5, [...$set, 'seconds' => 60])]], 16 * 60];
+        yield 'three rounds of five 60 s sets, 30 s between rounds, are 16 min' => [
+            [['rest' => 30, 'times' => 3, 'sets' => array_fill(0, 5, [...$set, 'seconds' => 60])]],
+            16 * 60,
+        ];
         // 8 times 3 min and 7 times 60 s
-        yield 'eight rounds of four 45 s sets, 60 s between rounds, are 31 min' => [[['rest' => 60, 'times' => 8, 'sets' => array_fill(0, 4, [...$set, 'seconds' => 45])]], 31 * 60];
-        yield 'ten one-minute rounds with 15 s rest are 12 min 15 s' => [[['seconds' => 60, 'rest' => 15, 'times' => 10, 'sets' => [$set]]], 12 * 60 + 15];
-        yield 'six rounds of 3:00 with 45 s rest are 21 min 45 s' => [[['seconds' => 180, 'rest' => 45, 'times' => 6, 'sets' => [$set]]], 21 * 60 + 45];
+        yield 'eight rounds of four 45 s sets, 60 s between rounds, are 31 min' => [
+            [['rest' => 60, 'times' => 8, 'sets' => array_fill(0, 4, [...$set, 'seconds' => 45])]],
+            31 * 60,
+        ];
+        yield 'ten one-minute rounds with 15 s rest are 12 min 15 s' => [
+            [['seconds' => 60, 'rest' => 15, 'times' => 10, 'sets' => [$set]]],
+            12 * 60 + 15,
+        ];
+        yield 'six rounds of 3:00 with 45 s rest are 21 min 45 s' => [
+            [['seconds' => 180, 'rest' => 45, 'times' => 6, 'sets' => [$set]]],
+            21 * 60 + 45,
+        ];
     }
 
     /** @param list<array<string, mixed>> $rounds */
@@ -58,18 +87,42 @@ final class SessionTest extends TestCase
 
     public function testASetListOfThirtySecondsTwiceShowsEachCombinationTwice(): void
     {
-        $cues = Plans::cues(Plans::programme(Plans::set('set-list', ['1', '2', '1 2'], 180, ['seconds' => [30, 30, 30]])));
-        $shown = array_column(array_filter($cues, static fn (array $cue): bool => \in_array($cue[1], ['show', 'switch'], true)), 2);
+        $cues = Plans::cues(
+            Plans::programme(Plans::set('set-list', ['1', '2', '1 2'], 180, ['seconds' => [30, 30, 30]])),
+        );
+        $shown = array_column(
+            array_filter($cues, static fn (array $cue): bool => \in_array($cue[1], ['show', 'switch'], true)),
+            2,
+        );
 
         self::assertSame(['1', '2', '1 2', '1', '2', '1 2'], $shown);
     }
 
     public function testThreePatternsOfWorkShareACycleOfFourMinutes(): void
     {
-        $programme = Plans::programme(Plans::of([[
-            'seconds' => 180, 'rest' => 60, 'sets' => [['combinations' => ['1 2']]],
-            'tracks' => [['track' => 0, 'pattern' => [60, 60]], ['track' => 1, 'pattern' => [120, 120]], ['track' => 2, 'pattern' => [180, 60]]],
-        ]], ['tracks' => [['name' => 'One', 'level' => 1], ['name' => 'Two', 'level' => 2], ['name' => 'Three', 'level' => 3]]]));
+        $programme = Plans::programme(
+            Plans::of(
+                [
+                    [
+                        'seconds' => 180,
+                        'rest' => 60,
+                        'sets' => [['combinations' => ['1 2']]],
+                        'tracks' => [
+                            ['track' => 0, 'pattern' => [60, 60]],
+                            ['track' => 1, 'pattern' => [120, 120]],
+                            ['track' => 2, 'pattern' => [180, 60]],
+                        ],
+                    ],
+                ],
+                [
+                    'tracks' => [
+                        ['name' => 'One', 'level' => 1],
+                        ['name' => 'Two', 'level' => 2],
+                        ['name' => 'Three', 'level' => 3],
+                    ],
+                ],
+            ),
+        );
 
         self::assertSame(240_000, $programme->lengthMs);
         self::assertSame([120_000, 120_000, 180_000], array_map($programme->workMs(...), [0, 1, 2]));
@@ -100,7 +153,11 @@ final class SessionTest extends TestCase
     public function testAFormatLastsItsRoundsAndTheRestsBetween(): void
     {
         // From memory: three times two minutes, a minute between.
-        $formats = array_column(array_map(static fn (BoutFormat $format): array => [$format->id, $format->length()], BoutFormat::all()), 1, 0);
+        $formats = array_column(
+            array_map(static fn (BoutFormat $format): array => [$format->id, $format->length()], BoutFormat::all()),
+            1,
+            0,
+        );
 
         self::assertSame(480, $formats['boxing-novice']);
         self::assertSame(47 * 60, $formats['boxing-professional-12']);
@@ -135,7 +192,10 @@ final class SessionTest extends TestCase
     {
         // Ten squats are given 30 s, so two take 6 s. Jab 200 ms, 40 ms, overhand 310 ms: 550 ms, and 6 s at level 1.
         // 6 + 6.55 = 12.55 s; 251 s hold 20 of these.
-        $load = self::load(Plans::set('conditioning', ['1 8'], 251, ['exercise' => 'squats', 'count' => 2], ['level' => 1]), Stance::Orthodox);
+        $load = self::load(
+            Plans::set('conditioning', ['1 8'], 251, ['exercise' => 'squats', 'count' => 2], ['level' => 1]),
+            Stance::Orthodox,
+        );
 
         self::assertEqualsWithDelta(20.0, $load->repetitions, 1e-6);
         self::assertEqualsWithDelta(20.0, $load->byLimbOfSide['left hand'], 1e-6);
@@ -144,7 +204,28 @@ final class SessionTest extends TestCase
 
     public function testEveryRowOfTheTableOfDrillsIsThere(): void
     {
-        foreach (['repeat', 'set-list', 'ladder', 'builder', 'pyramid', 'thirds', 'bursts', 'one-side', 'other-stance', 'alternate', 'themes', 'setup-free', 'return-fire', 'calls', 'balance', 'conditioning', 'exercise', 'demonstration', 'talk'] as $drill) {
+        $drills = [
+            'repeat',
+            'set-list',
+            'ladder',
+            'builder',
+            'pyramid',
+            'thirds',
+            'bursts',
+            'one-side',
+            'other-stance',
+            'alternate',
+            'themes',
+            'setup-free',
+            'return-fire',
+            'calls',
+            'balance',
+            'conditioning',
+            'exercise',
+            'demonstration',
+            'talk',
+        ];
+        foreach ($drills as $drill) {
             self::assertArrayHasKey($drill, DrillRegistry::all());
         }
     }

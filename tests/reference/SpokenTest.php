@@ -27,7 +27,13 @@ final class SpokenTest extends TestCase
         yield from self::lines('spoken-more');
     }
 
-    /** @return iterable<string, array{string, string, string}> those in which nothing turns on what comes before or after */
+    /**
+     * @return iterable<string, array{
+     *     string,
+     *     string,
+     *     string,
+     * }> those in which nothing turns on what comes before or after
+     */
     public static function searches(): iterable
     {
         yield from self::lines('spoken');
@@ -49,7 +55,10 @@ final class SpokenTest extends TestCase
     {
         $stance = Stance::from($stance);
 
-        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(new ChainInStance(Chains::read($said, $stance), $stance)));
+        self::assertSame(
+            $canonical,
+            (new Writer(Numbering::named('parity')))->write(new ChainInStance(Chains::read($said, $stance), $stance)),
+        );
     }
 
     /** What a coach says finds what it is read as, and says more than its beginning does. */
@@ -57,7 +66,9 @@ final class SpokenTest extends TestCase
     public function testSpokenLineIsFoundBySearch(string $said, string $canonical, string $stance): void
     {
         // A comma ends a clause of a search.
-        $search = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read('from '.$stance.' starts '.str_replace(',', '', $said));
+        $search = (new SearchReader(Numbering::named('parity'), Catalogue::builtIn()))->read(
+            'from '.$stance.' starts '.str_replace(',', '', $said),
+        );
         self::assertSame([], $search->problems);
         self::assertCount(2, $search->clauses);
         $clause = $search->clauses[1];

@@ -16,7 +16,17 @@ use PHPUnit\Framework\TestCase;
  * The wait of every link of two, worked out a second time, straight from the JSON and from the formula as it is
  * written down in docs/formats/check.md, without a line of the core's own arithmetic.
  *
- * @phpstan-type Row array{id: string, limb: string, role: string, targets: list<string>, out: int, back: int, needs: array{load: array{float, float}, turn: array{float, float}, turnHead?: array{float, float}}, leaves: array{load: float, turn: float}, ranges: array{any: list<int>, head?: list<int>}}
+ * @phpstan-type Row array{
+ *     id: string,
+ *     limb: string,
+ *     role: string,
+ *     targets: list<string>,
+ *     out: int,
+ *     back: int,
+ *     needs: array{load: array{float, float}, turn: array{float, float}, turnHead?: array{float, float}},
+ *     leaves: array{load: float, turn: float},
+ *     ranges: array{any: list<int>, head?: list<int>},
+ * }
  */
 final class WaitFormulaTest extends TestCase
 {
@@ -41,12 +51,27 @@ final class WaitFormulaTest extends TestCase
                     // While a leg comes home the body has that time.
                     $credit = self::isArm($first) ? 0 : $first['back'];
                     $missing = [
-                        'load' => max(0.0, self::outside($first['leaves']['load'], $second['needs']['load']) * self::LOAD_RATE * $share - $credit),
-                        'turn' => max(0.0, self::outside($first['leaves']['turn'], self::turn($second, $target)) * self::TURN_RATE * $share - $credit),
+                        'load' => max(
+                            0.0,
+                            self::outside($first['leaves']['load'], $second['needs']['load'])
+                                * self::LOAD_RATE
+                                * $share
+                                - $credit,
+                        ),
+                        'turn' => max(
+                            0.0,
+                            self::outside($first['leaves']['turn'], self::turn($second, $target))
+                                * self::TURN_RATE
+                                * $share
+                                - $credit,
+                        ),
                         'range' => self::bands(abs($to - $range), 'jab' === $first['id'] && $to < $range),
                         'limb' => self::limb($first, $second),
                     ];
-                    self::assertWait($missing, Chain::of([self::item($first['id'], $first['targets'][0]), self::item($second['id'], $target)]));
+                    self::assertWait(
+                        $missing,
+                        Chain::of([self::item($first['id'], $first['targets'][0]), self::item($second['id'], $target)]),
+                    );
                     ++$pairs;
                 }
             }
@@ -66,17 +91,26 @@ final class WaitFormulaTest extends TestCase
                 $load = null === $move['load'] ? 0.5 : self::number($move['load']);
                 $turn = null === $move['turn'] ? 0.0 : self::number($move['turn']);
                 $credit = null === $move['turn'] ? $duration : 0;
-                $isFootOfTheKick = 'footwork' === $move['kind'] && ($move['foot'] ?? '') === $strike['role'] && !self::isArm($strike);
+                $isFootOfTheKick =
+                    'footwork' === $move['kind'] && ($move['foot'] ?? '') === $strike['role'] && !self::isArm($strike);
                 $missing = [
                     'load' => max(0.0, self::outside($load, $strike['needs']['load']) * self::LOAD_RATE - $credit),
                     'turn' => max(0.0, self::outside($turn, self::turn($strike, $target)) * self::TURN_RATE - $credit),
                     // Out of a hold nobody drifts.
-                    'range' => 'clinch' === $move['range'] ? (float) (abs(self::nearest($strike, $target, $range) - $range) * self::NEXT_BAND) : self::bands(abs(self::nearest($strike, $target, $range) - $range), false),
+                    'range' => 'clinch' === $move['range']
+                            ? (float) (abs(self::nearest($strike, $target, $range) - $range) * self::NEXT_BAND)
+                            : self::bands(abs(self::nearest($strike, $target, $range) - $range), false),
                     'feet' => 'cross' === $move['feet'] ? 180.0 : 0.0,
                     'limb' => $isFootOfTheKick ? (float) (self::LEG_AGAIN - self::GAP) : 0.0,
                 ];
                 self::assertIsString($move['id']);
-                self::assertWait($missing, Chain::of([new MoveItem(Catalogue::builtIn()->move($move['id'])), self::item($strike['id'], $target)]));
+                self::assertWait(
+                    $missing,
+                    Chain::of([
+                        new MoveItem(Catalogue::builtIn()->move($move['id'])),
+                        self::item($strike['id'], $target),
+                    ]),
+                );
                 ++$links;
             }
         }
@@ -92,13 +126,24 @@ final class WaitFormulaTest extends TestCase
                 /** @var array{load?: array{float, float}} $needs */
                 $needs = $move['needs'] ?? [];
                 $free = self::outside($strike['leaves']['load'], $needs['load'] ?? [0.0, 1.0]) * self::LOAD_RATE;
-                $way = 'defence' === $move['kind'] && null !== $move['load'] ? abs(self::number($move['load']) - $strike['leaves']['load']) * self::LOAD_RATE - self::whole($move['duration']) : 0.0;
-                $isSameLeg = 'defence' === $move['kind'] && ($move['foot'] ?? '') === $strike['role'] && !self::isArm($strike);
+                $way =
+                    'defence' === $move['kind'] && null !== $move['load']
+                        ? abs(self::number($move['load']) - $strike['leaves']['load']) * self::LOAD_RATE
+                            - self::whole($move['duration'])
+                        : 0.0;
+                $isSameLeg =
+                    'defence' === $move['kind'] && ($move['foot'] ?? '') === $strike['role'] && !self::isArm($strike);
                 $missing = [
                     'load' => max(0.0, max($free, $way) - $credit),
                     'limb' => $isSameLeg ? (float) (self::LEG_AGAIN - self::GAP) : 0.0,
                 ];
-                self::assertWait($missing, Chain::of([self::item($strike['id'], $strike['targets'][0]), new MoveItem(Catalogue::builtIn()->move($move['id']))]));
+                self::assertWait(
+                    $missing,
+                    Chain::of([
+                        self::item($strike['id'], $strike['targets'][0]),
+                        new MoveItem(Catalogue::builtIn()->move($move['id'])),
+                    ]),
+                );
             }
         }
     }
@@ -130,7 +175,9 @@ final class WaitFormulaTest extends TestCase
         }
 
         // A leg is released when its foot is down; the weight then goes over the other one before it is free again.
-        return self::isArm($first) ? max(0.0, self::SHORT_RETURN * $first['back'] - self::GAP) : (float) (self::LEG_AGAIN - self::GAP);
+        return self::isArm($first)
+            ? max(0.0, self::SHORT_RETURN * $first['back'] - self::GAP)
+            : (float) (self::LEG_AGAIN - self::GAP);
     }
 
     /** @param Row $row */
@@ -187,7 +234,11 @@ final class WaitFormulaTest extends TestCase
     private static function rows(string $file, string $key): array
     {
         /** @var array<string, list<array<string, mixed>>> $data */
-        $data = json_decode((string) file_get_contents(__DIR__.'/../../core/data/'.$file), true, flags: \JSON_THROW_ON_ERROR);
+        $data = json_decode(
+            (string) file_get_contents(__DIR__.'/../../core/data/'.$file),
+            true,
+            flags: \JSON_THROW_ON_ERROR,
+        );
 
         return $data[$key];
     }

@@ -24,8 +24,13 @@ final readonly class Effect
      * @param int $agreed how many did before
      * @param int $gym how many of the gym's own chains change their verdict
      */
-    private function __construct(public float $to, public array $changed, public int $agree, public int $agreed, public int $gym)
-    {
+    private function __construct(
+        public float $to,
+        public array $changed,
+        public int $agree,
+        public int $agreed,
+        public int $gym,
+    ) {
     }
 
     /**
@@ -43,7 +48,15 @@ final readonly class Effect
         foreach ([-$move, $move] as $by) {
             $to = max($value->least, min($value->most, round(($now + $by) / $value->step) * $value->step));
             try {
-                $effects[] = abs($to - $now) < 1e-9 ? null : self::of($rules, $rules->calibrated([...$rules->calibration->own, $value->key => $to]), $to, $gym);
+                $effects[] =
+                    abs($to - $now) < 1e-9
+                        ? null
+                        : self::of(
+                            $rules,
+                            $rules->calibrated([...$rules->calibration->own, $value->key => $to]),
+                            $to,
+                            $gym,
+                        );
             } catch (\DomainException) {
                 // A window would end before it begins.
             }
@@ -68,7 +81,13 @@ final readonly class Effect
                 $changed[] = [$labelled->notation, $from, $now];
             }
         }
-        $moved = \count(array_filter($gym, static fn (Chain $chain): bool => $model->timing($chain, $before)->verdict() !== $model->timing($chain, $after)->verdict()));
+        $moved = \count(
+            array_filter(
+                $gym,
+                static fn (Chain $chain): bool => $model->timing($chain, $before)->verdict()
+                    !== $model->timing($chain, $after)->verdict(),
+            ),
+        );
 
         return new self($to, $changed, $agree, $agreed, $moved);
     }
@@ -79,9 +98,13 @@ final readonly class Effect
         /** @var list<array{LabelledChain, Chain}>|null $chains */
         static $chains = null;
 
-        return $chains ??= array_map(static fn (LabelledChain $labelled): array => [
-            $labelled,
-            Reader::builtIn()->read($labelled->notation, Numbering::named('parity'), Stance::Orthodox)->chain ?? throw new \LogicException('A labelled chain cannot be read: '.$labelled->notation),
-        ], LabelledChains::all());
+        return $chains ??= array_map(
+            static fn (LabelledChain $labelled): array => [
+                $labelled,
+                Reader::builtIn()->read($labelled->notation, Numbering::named('parity'), Stance::Orthodox)->chain
+                ?? throw new \LogicException('A labelled chain cannot be read: '.$labelled->notation),
+            ],
+            LabelledChains::all(),
+        );
     }
 }

@@ -15,8 +15,12 @@ final readonly class LabelledChain
      * @param list<Verdict> $verdicts any of which is right
      * @param list<string> $findings ids of rules that have to be reported
      */
-    public function __construct(public string $notation, public string $rules, public array $verdicts, public array $findings)
-    {
+    public function __construct(
+        public string $notation,
+        public string $rules,
+        public array $verdicts,
+        public array $findings,
+    ) {
     }
 
     public function agrees(Verdict $verdict): bool

@@ -7,7 +7,10 @@ namespace Periplus\Core\Flow\Calibration;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Data;
 
-/** The chains that the numbers of the model are held against, from core/data/labelled-chains.tsv. Common practice, no published source. */
+/**
+ * The chains that the numbers of the model are held against, from core/data/labelled-chains.tsv. Common practice, no
+ * published source.
+ */
 final class LabelledChains
 {
     /** @return list<LabelledChain> */
@@ -25,7 +28,12 @@ final class LabelledChains
         $chains = [];
         foreach (Data::lines('labelled-chains.tsv') as $line) {
             [$notation, $rules, $verdicts, $findings] = explode("\t", $line) + [3 => ''];
-            $chains[] = new LabelledChain($notation, $rules, array_map(Verdict::from(...), explode('|', $verdicts)), '' === $findings ? [] : explode('|', $findings));
+            $chains[] = new LabelledChain(
+                $notation,
+                $rules,
+                array_map(Verdict::from(...), explode('|', $verdicts)),
+                '' === $findings ? [] : explode('|', $findings),
+            );
         }
 
         return $chains;

@@ -55,10 +55,23 @@ final readonly class Check
                 $must = $must || Severity::Must === $weight;
             }
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => [$b->severity->rank(), $a->at ?? -1] <=> [$a->severity->rank(), $b->at ?? -1]);
+        usort(
+            $findings,
+            static fn (Finding $a, Finding $b): int => [$b->severity->rank(), $a->at ?? -1] <=> [
+                $a->severity->rank(),
+                $b->at ?? -1,
+            ],
+        );
         $linkVerdict = $timing->verdict();
 
-        return new CheckResult($inStance, $timing, $context->sway(), $findings, $linkVerdict, $must ? Verdict::Breaks : $linkVerdict);
+        return new CheckResult(
+            $inStance,
+            $timing,
+            $context->sway(),
+            $findings,
+            $linkVerdict,
+            $must ? Verdict::Breaks : $linkVerdict,
+        );
     }
 
     public function timing(ChainInStance $inStance, CheckOptions $options): ChainTiming

@@ -14,7 +14,8 @@ use Periplus\Core\HouseRules\Severity;
 final readonly class CheckResult
 {
     /**
-     * @param list<Finding> $findings those that must, then should, then hints, then credits; in the order of the chain within each
+     * @param list<Finding> $findings those that must, then should, then hints, then credits; in the order of the chain
+     *                                within each
      * @param Verdict $linkVerdict the worst link alone
      * @param Verdict $verdict the worst link, or breaks when a finding at must holds
      */

@@ -10,7 +10,12 @@ use Periplus\Core\HouseRules\Severity;
 final readonly class Finding
 {
     /** @param string $title of the rule, two to five words */
-    public function __construct(public string $id, public Severity $severity, public ?int $at, public string $message, public string $title)
-    {
+    public function __construct(
+        public string $id,
+        public Severity $severity,
+        public ?int $at,
+        public string $message,
+        public string $title,
+    ) {
     }
 }

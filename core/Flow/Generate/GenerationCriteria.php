@@ -35,7 +35,9 @@ final readonly class GenerationCriteria
         public int $count = 8,
     ) {
         if ($length < self::SHORTEST || $length > self::LONGEST) {
-            throw new \DomainException(\sprintf('A generated chain has %d to %d strikes, not %d.', self::SHORTEST, self::LONGEST, $length));
+            throw new \DomainException(
+                \sprintf('A generated chain has %d to %d strikes, not %d.', self::SHORTEST, self::LONGEST, $length),
+            );
         }
         if ($count < 1 || $count > self::MOST) {
             throw new \DomainException(\sprintf('1 to %d chains are made at a time, not %d.', self::MOST, $count));
@@ -48,7 +50,11 @@ final readonly class GenerationCriteria
     /**
      * The same criteria with one of them given up.
      *
-     * @return array<string, array{string, self, array<string, int|string|bool|list<string>|null>}> by the criterion: what giving it up means, in words, what is left, and what that is in a request
+     * @return array<string, array{
+     *     string,
+     *     self,
+     *     array<string, int|string|bool|list<string>|null>,
+     * }> by the criterion: what giving it up means, in words, what is left, and what that is in a request
      */
     public function relaxed(): array
     {
@@ -60,11 +66,19 @@ final readonly class GenerationCriteria
             $relaxed['level'] = ['at any level', $this->with(level: null), ['level' => null]];
         }
         if (\count($this->weapons) < \count(Limb::cases())) {
-            $relaxed['weapons'] = ['with any weapon', $this->with(weapons: Limb::cases()), ['weapons' => array_column(Limb::cases(), 'value')]];
+            $relaxed['weapons'] = [
+                'with any weapon',
+                $this->with(weapons: Limb::cases()),
+                ['weapons' => array_column(Limb::cases(), 'value')],
+            ];
         }
         foreach ([$this->length + 1, $this->length - 1] as $length) {
             if ($length >= self::SHORTEST && $length <= self::LONGEST) {
-                $relaxed['length '.$length] = [\sprintf('with %d strikes', $length), $this->with(length: $length), ['length' => $length]];
+                $relaxed['length '.$length] = [
+                    \sprintf('with %d strikes', $length),
+                    $this->with(length: $length),
+                    ['length' => $length],
+                ];
             }
         }
         $lighter = match ($this->clean) {
@@ -72,7 +86,11 @@ final readonly class GenerationCriteria
             default => Severity::Must,
         };
         if ($lighter !== $this->clean) {
-            $relaxed['clean'] = [Severity::Should === $lighter ? 'with tips' : 'with tips and fixes', $this->with(clean: $lighter), ['clean' => $lighter->value]];
+            $relaxed['clean'] = [
+                Severity::Should === $lighter ? 'with tips' : 'with tips and fixes',
+                $this->with(clean: $lighter),
+                ['clean' => $lighter->value],
+            ];
         }
         if (!$this->switches) {
             $relaxed['switches'] = ['with changes of stance', $this->with(switches: true), ['switches' => true]];
@@ -103,8 +121,14 @@ final readonly class GenerationCriteria
     }
 
     /** @param list<Limb>|null $weapons */
-    private function with(Theme|false|null $theme = false, int|false|null $level = false, ?array $weapons = null, ?int $length = null, ?Severity $clean = null, ?bool $switches = null): self
-    {
+    private function with(
+        Theme|false|null $theme = false,
+        int|false|null $level = false,
+        ?array $weapons = null,
+        ?int $length = null,
+        ?Severity $clean = null,
+        ?bool $switches = null,
+    ): self {
         return new self(
             $this->options,
             $length ?? $this->length,

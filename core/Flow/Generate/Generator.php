@@ -66,7 +66,8 @@ final readonly class Generator
     }
 
     /**
-     * Where nothing meets all wishes, the chains that meet all but one: shorter ones first, since a wish for a level or a
+     * Where nothing meets all wishes, the chains that meet all but one: shorter ones first, since a wish for a level or
+     * a
      * theme means more to a coach than a number of strikes.
      *
      * @param list<string> $known
@@ -94,19 +95,27 @@ final readonly class Generator
     private function ranked(GenerationCriteria $criteria, int $tries, array $known): array
     {
         $results = $this->results($criteria, $tries, self::DRAWN * $criteria->count, $known);
-        usort($results, static fn (CheckResult $a, CheckResult $b): int => self::oddness($a->inStance->chain) <=> self::oddness($b->inStance->chain));
+        usort(
+            $results,
+            static fn (CheckResult $a, CheckResult $b): int => self::oddness($a->inStance->chain)
+                <=> self::oddness($b->inStance->chain),
+        );
 
         return \array_slice($results, 0, $criteria->count);
     }
 
     /**
-     * How far a chain is from what a coach would call: a move that comes twice, as many moves as strikes, a strike thrown
+     * How far a chain is from what a coach would call: a move that comes twice, as many moves as strikes, a strike
+     * thrown
      * three times, one limb alone. Common practice, no source.
      */
     public static function oddness(Chain $chain): int
     {
         $strikes = array_map(static fn (StrikeItem $item): string => $item->key(), array_values($chain->strikes()));
-        $moves = array_map(static fn (Item $item): string => $item->key(), array_values(array_diff_key($chain->items, $chain->strikes())));
+        $moves = array_map(
+            static fn (Item $item): string => $item->key(),
+            array_values(array_diff_key($chain->items, $chain->strikes())),
+        );
         $often = [] === $strikes ? 0 : max(array_count_values($strikes));
 
         return 2 * (\count($moves) - \count(array_unique($moves)))
@@ -154,21 +163,30 @@ final readonly class Generator
     {
         return self::isMeant($result->inStance, $criteria)
             && Verdict::Flows === $result->verdict
-            && [] === array_filter($result->findings, static fn (Finding $finding): bool => $finding->severity->isAtLeast($criteria->clean))
-            && (null === $criteria->level || Scale::builtIn()->of($result, $criteria->options->tempo)->level === $criteria->level);
+            && []
+                === array_filter(
+                    $result->findings,
+                    static fn (Finding $finding): bool => $finding->severity->isAtLeast($criteria->clean),
+                )
+            && (null === $criteria->level
+                || Scale::builtIn()->of($result, $criteria->options->tempo)->level === $criteria->level);
     }
 
     /** Whether it meets the criteria that need no check. */
     private static function isMeant(ChainInStance $inStance, GenerationCriteria $criteria): bool
     {
-        $limbs = array_map(static fn (StrikeItem $item): string => $item->strike->limb->value, $inStance->chain->strikes());
+        $limbs = array_map(
+            static fn (StrikeItem $item): string => $item->strike->limb->value,
+            $inStance->chain->strikes(),
+        );
         $weapons = array_map(static fn (Limb $limb): string => $limb->value, $criteria->weapons);
         $each = $criteria->each() && \count($weapons) <= $criteria->length;
 
         return \count($limbs) === $criteria->length
             && [] === array_diff($limbs, $weapons)
             && (!$each || [] === array_diff($weapons, $limbs))
-            && ($criteria->switches || !\in_array($inStance->stance->other(), [...$inStance->stances, $inStance->end], true))
+            && ($criteria->switches
+                || !\in_array($inStance->stance->other(), [...$inStance->stances, $inStance->end], true))
             && (null === $criteria->theme || $criteria->theme->holds($inStance->chain));
     }
 

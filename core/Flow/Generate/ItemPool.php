@@ -25,7 +25,18 @@ final readonly class ItemPool
     private const DAILY = ['straight', 'hook', 'uppercut', 'push kick', 'round kick', 'switch kick', 'knee', 'elbow'];
     private const DAILY_TIMES = 6;
     /** How often a move is drawn; once when it is not named. */
-    private const MOVES = ['slip-lead' => 4, 'slip-rear' => 4, 'roll-lead' => 3, 'roll-rear' => 3, 'pull' => 2, 'step-out' => 3, 'step-in' => 2, 'pivot-out' => 3, 'exit' => 5, 'step-back' => 2];
+    private const MOVES = [
+        'slip-lead' => 4,
+        'slip-rear' => 4,
+        'roll-lead' => 3,
+        'roll-rear' => 3,
+        'pull' => 2,
+        'step-out' => 3,
+        'step-in' => 2,
+        'pivot-out' => 3,
+        'exit' => 5,
+        'step-back' => 2,
+    ];
 
     /** @var list<StrikeItem> */
     private array $strikes;
@@ -53,7 +64,14 @@ final readonly class ItemPool
                     $target === $strike->defaultTarget(), 'round kick' === $strike->family => 2,
                     default => 1,
                 };
-                $strikes = [...$strikes, ...array_fill(0, $often * (\in_array($strike->family, self::DAILY, true) ? self::DAILY_TIMES : 1), $item)];
+                $strikes = [
+                    ...$strikes,
+                    ...array_fill(
+                        0,
+                        $often * (\in_array($strike->family, self::DAILY, true) ? self::DAILY_TIMES : 1),
+                        $item,
+                    ),
+                ];
             }
         }
         $this->strikes = $strikes;
@@ -70,17 +88,29 @@ final readonly class ItemPool
         };
         $dodges = Theme::dodges(...);
         $angles = static fn (Move $move): bool => $move->takesAngle();
-        $this->between = $moves(match ($criteria->theme) {
-            Theme::HeadMovement => $dodges,
-            Theme::Angles => $angles,
-            default => static fn (Move $move): bool => $dodges($move) || $angles($move) || -1 === $move->range && !$move->changesStance() || ($criteria->switches && $move->changesStance()),
-        });
+        $this->between = $moves(
+            match ($criteria->theme) {
+                Theme::HeadMovement => $dodges,
+                Theme::Angles => $angles,
+                default => static fn (Move $move): bool => $dodges($move)
+                    || $angles($move)
+                    || (-1 === $move->range && !$move->changesStance())
+                    || ($criteria->switches && $move->changesStance()),
+            },
+        );
         $this->openings = match ($criteria->theme) {
-            Theme::Counters => $moves(static fn (Move $move): bool => MoveKind::Defence === $move->kind && 'level' !== $move->id),
+            Theme::Counters => $moves(
+                static fn (Move $move): bool => MoveKind::Defence === $move->kind && 'level' !== $move->id,
+            ),
             Theme::InAndOut => $moves(static fn (Move $move): bool => 'step-in' === $move->id),
             default => [],
         };
-        $this->endings = $moves(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && $move->range > 0 && !$move->changesStance() || (Theme::InAndOut !== $criteria->theme && MoveKind::Footwork === $move->kind && $angles($move)));
+        $this->endings = $moves(
+            static fn (Move $move): bool => (MoveKind::Footwork === $move->kind
+                && $move->range > 0
+                && !$move->changesStance())
+                || (Theme::InAndOut !== $criteria->theme && MoveKind::Footwork === $move->kind && $angles($move)),
+        );
     }
 
     /** @return list<Item> */
@@ -110,7 +140,10 @@ final readonly class ItemPool
         }
         $drawn = $this->strikes[$random->getInt(0, \count($this->strikes) - 1)];
         // The same side twice is drawn again, but for once in four.
-        $again = $before instanceof StrikeItem && $before->strike->role === $drawn->strike->role && 0 < $random->getInt(0, 3);
+        $again =
+            $before instanceof StrikeItem
+            && $before->strike->role === $drawn->strike->role
+            && 0 < $random->getInt(0, 3);
 
         return $again ? $this->strikes[$random->getInt(0, \count($this->strikes) - 1)] : $drawn;
     }

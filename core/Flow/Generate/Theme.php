@@ -41,14 +41,30 @@ enum Theme: string
         $delivered = array_filter($chain->strikes(), static fn (StrikeItem $item): bool => $item->delivered());
         $first = array_key_first($delivered) ?? 0;
         $last = array_key_last($delivered) ?? 0;
-        $between = array_filter($items, static fn (Item $item, int $at): bool => $at > $first && $at < $last, \ARRAY_FILTER_USE_BOTH);
+        $between = array_filter(
+            $items,
+            static fn (Item $item, int $at): bool => $at > $first && $at < $last,
+            \ARRAY_FILTER_USE_BOTH,
+        );
 
         return match ($this) {
             self::HeadMovement => self::has($between, self::dodges(...)),
-            self::BodyWork => 2 <= \count(array_filter($delivered, static fn (StrikeItem $item): bool => Target::Body === $item->target && $item->strike->limb->isArm())),
-            self::InAndOut => self::has(\array_slice($items, 0, $last), static fn (Move $move): bool => $move->range < 0) && self::has(\array_slice($items, $last + 1), static fn (Move $move): bool => $move->range > 0),
+            self::BodyWork => 2
+                <= \count(
+                    array_filter(
+                        $delivered,
+                        static fn (StrikeItem $item): bool => Target::Body === $item->target
+                            && $item->strike->limb->isArm(),
+                    ),
+                ),
+            self::InAndOut => self::has(
+                \array_slice($items, 0, $last),
+                static fn (Move $move): bool => $move->range < 0,
+            ) && self::has(\array_slice($items, $last + 1), static fn (Move $move): bool => $move->range > 0),
             self::Angles => self::has($between, static fn (Move $move): bool => $move->takesAngle()),
-            self::Counters => ($items[0] ?? null) instanceof MoveItem && MoveKind::Defence === $items[0]->move->kind && [] !== $delivered,
+            self::Counters => ($items[0] ?? null) instanceof MoveItem
+                && MoveKind::Defence === $items[0]->move->kind
+                && [] !== $delivered,
             self::KicksOffHands => self::kicksOffHands($items),
         };
     }

@@ -49,7 +49,10 @@ final readonly class Scale
                 $reasons[] = new Reason($id, round($points, 2), $message);
             }
         }
-        usort($reasons, static fn (Reason $a, Reason $b): int => [-abs($a->points), $a->id] <=> [-abs($b->points), $b->id]);
+        usort(
+            $reasons,
+            static fn (Reason $a, Reason $b): int => [-abs($a->points), $a->id] <=> [-abs($b->points), $b->id],
+        );
         $level = 1;
         foreach ($this->levels as $number => $from) {
             $level = $sum >= $from ? $number : $level;
@@ -65,23 +68,48 @@ final readonly class Scale
         $items = $inStance->chain->items;
         $strikes = $inStance->chain->strikes();
         $last = array_key_last($strikes) ?? 0;
-        $inside = static fn (\Closure $test): int => \count(array_filter(\array_slice($items, 0, $last), static fn (Item $item): bool => $item instanceof MoveItem && true === $test($item->move)));
+        $inside = static fn (\Closure $test): int => \count(
+            array_filter(
+                \array_slice($items, 0, $last),
+                static fn (Item $item): bool => $item instanceof MoveItem && true === $test($item->move),
+            ),
+        );
         $count = static fn (\Closure $test): int => \count(array_filter($strikes, $test));
-        $different = \count(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)));
-        $rare = \count(array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, array_filter($strikes, static fn (StrikeItem $item): bool => !\in_array($item->strike->family, self::BASIC, true)))));
+        $different = \count(
+            array_unique(array_map(static fn (StrikeItem $item): string => $item->strike->id, $strikes)),
+        );
+        $rare = \count(
+            array_unique(
+                array_map(
+                    static fn (StrikeItem $item): string => $item->strike->id,
+                    array_filter(
+                        $strikes,
+                        static fn (StrikeItem $item): bool => !\in_array($item->strike->family, self::BASIC, true),
+                    ),
+                ),
+            ),
+        );
         [$sameSide, $heights] = self::neighbours($inStance, $strikes);
         $defence = $inside(static fn (Move $move): bool => MoveKind::Defence === $move->kind);
-        $angles = $inside(static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance());
+        $angles = $inside(
+            static fn (Move $move): bool => MoveKind::Footwork === $move->kind && !$move->changesStance(),
+        );
         $stance = 0;
         foreach ($items as $at => $item) {
-            $stance += ChainInStance::after($item, $inStance->stances[$at]) === $inStance->stances[$at] || $at >= $last && $item instanceof MoveItem ? 0 : 1;
+            $stance
+                += ChainInStance::after($item, $inStance->stances[$at]) === $inStance->stances[$at]
+                || ($at >= $last && $item instanceof MoveItem)
+                    ? 0
+                    : 1;
         }
         $feints = $count(static fn (StrikeItem $item): bool => $item->feint);
         $together = $count(static fn (StrikeItem $item): bool => $item->joined);
         $legs = $count(static fn (StrikeItem $item): bool => $item->isLegStrike());
         $elbows = $count(static fn (StrikeItem $item): bool => Limb::Elbow === $item->strike->limb);
         $spins = $count(static fn (StrikeItem $item): bool => $item->strike->spins());
-        $waits = \count(array_filter($result->timing->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict));
+        $waits = \count(
+            array_filter($result->timing->links, static fn (Link $link): bool => Verdict::Flows !== $link->verdict),
+        );
 
         return [
             'length' => [max(0, $last - 2), \sprintf('%d items up to the last strike', $last + 1)],
@@ -134,7 +162,12 @@ final readonly class Scale
 
     private static function read(): self
     {
-        /** @var array{points: array<string, array{value: int|float}>, levels: list<array{level: int, from: int|float}>} $data */
+        /**
+         * @var array{
+         *     points: array<string, array{value: int|float}>,
+         *     levels: list<array{level: int, from: int|float}>,
+         * } $data
+         */
         $data = Data::read('level');
 
         return new self(

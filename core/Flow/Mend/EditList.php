@@ -18,7 +18,10 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Strike;
 
-/** Every small change that a coach would think of: a move or a beat put in, a strike made another of its kind, an item left out. */
+/**
+ * Every small change that a coach would think of: a move or a beat put in, a strike made another of its kind, an item
+ * left out.
+ */
 final readonly class EditList
 {
     /** @var list<Item> */
@@ -31,7 +34,8 @@ final readonly class EditList
         $insertions = [];
         $endings = [];
         foreach ($catalogue->moves as $move) {
-            // Blocks, parries and leg checks answer the opponent, a change of stance or a crossing makes another chain of the rest.
+            // Blocks, parries and leg checks answer the opponent, a change of stance or a crossing makes another chain
+            // of the rest.
             $answers = MoveKind::Defence === $move->kind && !$move->movesHead();
             if ($answers || $move->changesStance() || Feet::Cross === $move->feet) {
                 continue;
@@ -40,7 +44,11 @@ final readonly class EditList
                 $insertions[] = new MoveItem($move);
             }
             // At the end only what leaves: on the feet, or under what comes back.
-            if (MoveKind::Footwork === $move->kind ? $move->leavesLine() || $move->range > 0 : Head::Low === $move->head && null !== $move->toward) {
+            if (
+                MoveKind::Footwork === $move->kind
+                    ? $move->leavesLine() || $move->range > 0
+                    : Head::Low === $move->head && null !== $move->toward
+            ) {
                 $endings[] = new MoveItem($move);
             }
         }
@@ -71,7 +79,9 @@ final readonly class EditList
             }
         }
 
-        return array_values(array_filter($edits, static fn (Edit $edit): bool => self::isValid(Edit::apply($chain->items, [$edit]))));
+        return array_values(
+            array_filter($edits, static fn (Edit $edit): bool => self::isValid(Edit::apply($chain->items, [$edit]))),
+        );
     }
 
     /** @param list<Item> $items */
@@ -98,7 +108,14 @@ final readonly class EditList
                 continue;
             }
             $target = \in_array($item->target, $strike->targets, true) ? $item->target : $strike->defaultTarget();
-            $others[] = new StrikeItem($strike, $target, $item->effort, $item->feint, $item->joined, $item->landsForward && StrikeItem::canLandForward($strike));
+            $others[] = new StrikeItem(
+                $strike,
+                $target,
+                $item->effort,
+                $item->feint,
+                $item->joined,
+                $item->landsForward && StrikeItem::canLandForward($strike),
+            );
         }
 
         return $others;
@@ -109,6 +126,9 @@ final readonly class EditList
     {
         return $strike->limb === $original->limb
             && (!$strike->spins() || $original->spins())
-            && (Limb::Leg !== $strike->limb || $strike->path === $original->path || 'push kick' === $strike->family || 'push kick' === $original->family);
+            && (Limb::Leg !== $strike->limb
+                || $strike->path === $original->path
+                || 'push kick' === $strike->family
+                || 'push kick' === $original->family);
     }
 }

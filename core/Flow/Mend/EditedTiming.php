@@ -53,7 +53,12 @@ final class EditedTiming
         foreach (array_reverse($links) as $rank) {
             array_unshift($worstFrom, max($worstFrom[0], $rank));
         }
-        [$this->states, $this->links, $this->worstBefore, $this->worstFrom] = [$states, $links, $worstBefore, $worstFrom];
+        [$this->states, $this->links, $this->worstBefore, $this->worstFrom] = [
+            $states,
+            $links,
+            $worstBefore,
+            $worstFrom,
+        ];
         $this->gap = $model->gap($state);
     }
 
@@ -104,7 +109,12 @@ final class EditedTiming
      */
     public function holding(BodyState $from, array $done, array $edits, array $good): array
     {
-        $joins = [] !== array_filter($this->chain->items, static fn (Item $item): bool => $item instanceof StrikeItem && $item->joined);
+        $joins =
+            []
+            !== array_filter(
+                $this->chain->items,
+                static fn (Item $item): bool => $item instanceof StrikeItem && $item->joined,
+            );
         $key = $joins ? '' : $from->signature($this->gap);
         $holding = [];
         foreach ($good as $index => $limit) {

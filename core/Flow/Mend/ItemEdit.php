@@ -16,7 +16,12 @@ final readonly class ItemEdit
      * @param int|null $at where the item stands afterwards; null when it is gone
      * @param Target|null $target where the strike goes then, when that is what changes
      */
-    public function __construct(public ItemEditKind $kind, public string $name, public array $edits, public ?int $at, public ?Target $target = null)
-    {
+    public function __construct(
+        public ItemEditKind $kind,
+        public string $name,
+        public array $edits,
+        public ?int $at,
+        public ?Target $target = null,
+    ) {
     }
 }

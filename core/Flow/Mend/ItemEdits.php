@@ -37,19 +37,44 @@ final readonly class ItemEdits
             $all[] = new ItemEdit(ItemEditKind::LeaveOut, 'leave out', self::leftOut($items, $at), null);
         }
         if ($at > 0) {
-            $all[] = new ItemEdit(ItemEditKind::Earlier, 'move earlier', [Edit::insert($at - 1, $item), Edit::drop($at)], $at - 1);
+            $all[] = new ItemEdit(
+                ItemEditKind::Earlier,
+                'move earlier',
+                [Edit::insert($at - 1, $item), Edit::drop($at)],
+                $at - 1,
+            );
         }
         if (isset($items[$at + 1])) {
-            $all[] = new ItemEdit(ItemEditKind::Later, 'move later', [Edit::drop($at), Edit::insert($at + 2, $item)], $at + 1);
+            $all[] = new ItemEdit(
+                ItemEditKind::Later,
+                'move later',
+                [Edit::drop($at), Edit::insert($at + 2, $item)],
+                $at + 1,
+            );
         }
-        foreach ($item instanceof StrikeItem ? [...self::targets($item), ...self::efforts($item)] : [] as [$kind, $name, $other]) {
-            $all[] = new ItemEdit($kind, $name, [Edit::exchange($at, $other)], $at, ItemEditKind::Target === $kind ? $other->target : null);
+        $others = $item instanceof StrikeItem ? [
+            ...self::targets($item),
+            ...self::efforts($item),
+        ] : [];
+        foreach ($others as [$kind, $name, $other]) {
+            $all[] = new ItemEdit(
+                $kind,
+                $name,
+                [Edit::exchange($at, $other)],
+                $at,
+                ItemEditKind::Target === $kind ? $other->target : null,
+            );
         }
         foreach ($this->others($item) as $other) {
             $all[] = new ItemEdit(ItemEditKind::Exchange, $other->name(), [Edit::exchange($at, $other)], $at);
         }
 
-        return array_values(array_filter($all, static fn (ItemEdit $edit): bool => EditList::isValid(Edit::apply($items, $edit->edits))));
+        return array_values(
+            array_filter(
+                $all,
+                static fn (ItemEdit $edit): bool => EditList::isValid(Edit::apply($items, $edit->edits)),
+            ),
+        );
     }
 
     /**
@@ -64,7 +89,12 @@ final readonly class ItemEdits
         $next = $items[$at + 1] ?? null;
         $leads = !($items[$at] instanceof StrikeItem && $items[$at]->joined);
 
-        return [Edit::drop($at), ...($leads && $next instanceof StrikeItem && $next->joined ? [Edit::exchange($at + 1, $next->with(joined: false))] : [])];
+        return [
+            Edit::drop($at),
+            ...$leads && $next instanceof StrikeItem && $next->joined
+                ? [Edit::exchange($at + 1, $next->with(joined: false))]
+                : [],
+        ];
     }
 
     /** @return list<array{ItemEditKind, string, StrikeItem}> */
@@ -73,7 +103,18 @@ final readonly class ItemEdits
         $all = [];
         foreach ($item->strike->targets as $target) {
             if ($target !== $item->target) {
-                $all[] = [ItemEditKind::Target, 'to the '.$target->word(), new StrikeItem($item->strike, $target, $item->effort, $item->feint, $item->joined, $item->landsForward)];
+                $all[] = [
+                    ItemEditKind::Target,
+                    'to the '.$target->word(),
+                    new StrikeItem(
+                        $item->strike,
+                        $target,
+                        $item->effort,
+                        $item->feint,
+                        $item->joined,
+                        $item->landsForward,
+                    ),
+                ];
             }
         }
 
@@ -100,7 +141,10 @@ final readonly class ItemEdits
     private function others(Item $item): array
     {
         if ($item instanceof MoveItem) {
-            $alike = array_filter($this->catalogue->moves, static fn ($move): bool => $move->kind === $item->move->kind && $move !== $item->move);
+            $alike = array_filter(
+                $this->catalogue->moves,
+                static fn ($move): bool => $move->kind === $item->move->kind && $move !== $item->move,
+            );
 
             return [...array_map(static fn ($move): MoveItem => new MoveItem($move), array_values($alike)), new Beat()];
         }

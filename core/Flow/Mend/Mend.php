@@ -30,7 +30,8 @@ final readonly class Mend
     /**
      * The better one first: its verdict; the waits that can be seen; the fewer edits; those nearer to what they mend;
      * what puts something in before what exchanges, and that before what leaves out; the lighter findings; the wider
-     * swing of the hips from strike to strike, which is what drives a strike; the end further out; the shorter chain. The
+     * swing of the hips from strike to strike, which is what drives a strike; the end further out; the shorter chain.
+     * The
      * spelling settles the rest, so that the order is always the same.
      *
      * @param float $seenFrom waits up to that many ms cannot be seen
@@ -47,7 +48,8 @@ final readonly class Mend
                 EditKind::Exchange => 1,
                 EditKind::Drop => 2,
             };
-            $apart += [] === $places ? 0 : min(array_map(static fn (int $place): int => $edit->distance($place), $places));
+            $apart
+                += [] === $places ? 0 : min(array_map(static fn (int $place): int => $edit->distance($place), $places));
         }
         $timing = $this->result->timing;
 

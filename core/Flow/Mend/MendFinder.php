@@ -18,17 +18,22 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits as far as its budget goes. A pair counts only when
+ * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits as far as its budget goes. A
+ * pair counts only when
  * neither of its edits reaches as much alone.
  *
  * Pairs are walked as a tree that shares beginnings: the body is moved on item by item, and a branch ends at the first
  * link that is worse than what the pair could still be good for. Verdicts only get worse along a chain, so nothing is
- * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known. The budget
+ * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known. The
+ * budget
  * is counted in steps, never in time, so that the same chain has the same mends on every machine.
  */
 final readonly class MendFinder
 {
-    /** Longest chain for which all edits and pairs of them are tried; longer ones get single edits where something is to be mended. */
+    /**
+     * Longest chain for which all edits and pairs of them are tried; longer ones get single edits where something is to
+     * be mended.
+     */
     public const PAIRS_UP_TO = 12;
     /** Items that the search for pairs may take on, and what a full check of a pair counts as. */
     private const MAX_STEPS = 60_000;
@@ -61,7 +66,13 @@ final readonly class MendFinder
         $edits = $this->edits->of($chain);
         if (!$pairs) {
             $beside = \array_slice(self::everyPlace($result), 0, self::PLACES);
-            $edits = array_values(array_filter($edits, static fn (Edit $edit): bool => [] !== array_filter($beside, static fn (int $place): bool => 0 === $edit->distance($place))));
+            $edits = array_values(
+                array_filter(
+                    $edits,
+                    static fn (Edit $edit): bool => []
+                        !== array_filter($beside, static fn (int $place): bool => 0 === $edit->distance($place)),
+                ),
+            );
         }
         $ofVerdict = [];
         $ofFindings = [];
@@ -148,8 +159,14 @@ final readonly class MendFinder
             if (Severity::Credit === $finding->severity || ($weights[$finding->id] ?? 0) >= $before[$finding->id]) {
                 continue;
             }
-            $at = null !== $finding->at && EditKind::Insert === $edit->kind && $edit->at <= $finding->at ? $finding->at + 1 : $finding->at;
-            $still = array_filter($after->findings, static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $at);
+            $at =
+                null !== $finding->at && EditKind::Insert === $edit->kind && $edit->at <= $finding->at
+                    ? $finding->at + 1
+                    : $finding->at;
+            $still = array_filter(
+                $after->findings,
+                static fn (Finding $one): bool => $one->id === $finding->id && $one->at === $at,
+            );
             if ([] === $still) {
                 $places[] = $place;
             }
@@ -159,13 +176,17 @@ final readonly class MendFinder
     }
 
     /**
-     * Finds pairs whose links alone would lift the verdict, beginning with those nearest to what keeps the chain from flowing.
+     * Finds pairs whose links alone would lift the verdict, beginning with those nearest to what keeps the chain from
+     * flowing.
      *
      * @param list<Edit> $edits by place
      * @param array<int, int> $ranks of the verdict that each edit reaches alone
      * @param list<int> $trouble places of the items that keep the chain from flowing
      *
-     * @return \Generator<int, array{list<Edit>, int}, mixed, bool> the pair and the worst rank that it is good for; at the
+     * @return \Generator<int, array{
+     *     list<Edit>,
+     *     int,
+     * }, mixed, bool> the pair and the worst rank that it is good for; at the
      *                                                              end whether all pairs were tried
      */
     private function pairs(
@@ -209,7 +230,10 @@ final readonly class MendFinder
                 $state = clone $edited->states[$place];
                 $done = $edited->before($place);
                 // Worst of the links so far.
-                $worst = max($edited->worstBefore[$place], null === $first->item ? 0 : $edited->take($state, $done, $first->item));
+                $worst = max(
+                    $edited->worstBefore[$place],
+                    null === $first->item ? 0 : $edited->take($state, $done, $first->item),
+                );
                 if ($worst > $limit) {
                     continue;
                 }
@@ -219,7 +243,8 @@ final readonly class MendFinder
                     $same = $same || ($at > $place && $edited->isSame($state, $at));
                     $good = array_filter(
                         ($same ? $settled : $open)[$limit][$at],
-                        static fn (int $best, int $other): bool => $best >= $worst && ($at > $place || $first->mayPrecede($edits[$other])),
+                        static fn (int $best, int $other): bool => $best >= $worst
+                            && ($at > $place || $first->mayPrecede($edits[$other])),
                         \ARRAY_FILTER_USE_BOTH,
                     );
                     foreach ($same ? array_keys($good) : $edited->holding($state, $done, $edits, $good) as $other) {
@@ -232,7 +257,10 @@ final readonly class MendFinder
                     if ($at === $count) {
                         break;
                     }
-                    $worst = max($worst, $same ? $edited->links[$at] : $edited->take($state, $done, $chain->items[$at]));
+                    $worst = max(
+                        $worst,
+                        $same ? $edited->links[$at] : $edited->take($state, $done, $chain->items[$at]),
+                    );
                     if ($worst > $limit) {
                         break;
                     }

@@ -14,7 +14,8 @@ final readonly class MendResult
 
     /**
      * @param list<Mend> $ofVerdict all that lift the verdict, best first; empty when it flows already
-     * @param array<int, list<Mend>> $ofFindings by the place of a finding in the report, the single edits after which it
+     * @param array<int, list<Mend>> $ofFindings by the place of a finding in the report, the single edits after which
+     *                                           it
      *                                           no longer holds and nothing worse has come in its place, best first
      * @param bool $pairs whether pairs of edits were tried as well; for long chains they are not
      * @param bool $complete whether all pairs were tried; otherwise these are the best that the budget allowed
@@ -39,7 +40,10 @@ final readonly class MendResult
         $kept = [];
         $seen = [];
         foreach ($mends as $mend) {
-            $kind = implode(' ', array_map(static fn (Edit $edit): string => $edit->kind->value.$edit->at, $mend->edits));
+            $kind = implode(
+                ' ',
+                array_map(static fn (Edit $edit): string => $edit->kind->value.$edit->at, $mend->edits),
+            );
             $seen[$kind] = ($seen[$kind] ?? 0) + 1;
             if ($seen[$kind] <= $alike && \count($kept) < $most) {
                 $kept[] = $mend;

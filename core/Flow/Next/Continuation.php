@@ -12,7 +12,12 @@ use Periplus\Core\Flow\Timing\Verdict;
 final readonly class Continuation
 {
     /** @param float $wait ms */
-    public function __construct(public Item $item, public float $wait, public Verdict $verdict, public ?Cause $cause, public string $reason)
-    {
+    public function __construct(
+        public Item $item,
+        public float $wait,
+        public Verdict $verdict,
+        public ?Cause $cause,
+        public string $reason,
+    ) {
     }
 }

@@ -47,7 +47,8 @@ final readonly class Next
     /**
      * @param list<Item> $before the items up to the cursor
      *
-     * @return list<Continuation> of what the sport lets land, the shortest wait first; of equal ones what is thrown every week before what is rare,
+     * @return list<Continuation> of what the sport lets land, the shortest wait first; of equal ones what is thrown
+     *                            every week before what is rare,
      *                            the strikes before the moves, and of strikes the one that swings the hips widest
      */
     public function after(array $before, CheckOptions $options): array
@@ -64,11 +65,15 @@ final readonly class Next
             }
             $then = clone $state;
             $link = $this->model->take($then, $item) ?? new Link(0, 0.0, Verdict::Flows, null, [], 0);
-            $reason = 0 === $state->count
-                ? \sprintf('The chain can begin with the %s.', $item->name())
-                : LinkReason::of([...$before, $item], $link, $state);
+            $reason =
+                0 === $state->count
+                    ? \sprintf('The chain can begin with the %s.', $item->name())
+                    : LinkReason::of([...$before, $item], $link, $state);
             $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
-            $ranked[] = [[round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order], new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason)];
+            $ranked[] = [
+                [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],
+                new Continuation($item, $link->wait, $link->verdict, $link->cause, $reason),
+            ];
         }
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 

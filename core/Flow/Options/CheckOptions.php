@@ -8,7 +8,10 @@ use Periplus\Core\Balance\Athlete;
 use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Stance;
 
-/** Under which rules, how fast, on what, for whom and against whom a chain is checked. The tempo multiplies durations: 1.6 learning, 1.0 working, 0.8 fast. */
+/**
+ * Under which rules, how fast, on what, for whom and against whom a chain is checked. The tempo multiplies durations:
+ * 1.6 learning, 1.0 working, 0.8 fast.
+ */
 final readonly class CheckOptions
 {
     public const SLOWEST = 3.0;
@@ -26,7 +29,9 @@ final readonly class CheckOptions
     ) {
         $this->athlete = $athlete ?? Athlete::named(Athlete::DEFAULT);
         if ($tempo < self::FASTEST || $tempo > self::SLOWEST) {
-            throw new \DomainException(\sprintf('The tempo is %s to %s, not %s.', self::FASTEST, self::SLOWEST, $tempo));
+            throw new \DomainException(
+                \sprintf('The tempo is %s to %s, not %s.', self::FASTEST, self::SLOWEST, $tempo),
+            );
         }
     }
 }

@@ -28,8 +28,11 @@ final class RuleContext
     public readonly array $delivered;
     private ?Sway $sway = null;
 
-    public function __construct(public readonly ChainInStance $inStance, public readonly ChainTiming $timing, public readonly CheckOptions $options)
-    {
+    public function __construct(
+        public readonly ChainInStance $inStance,
+        public readonly ChainTiming $timing,
+        public readonly CheckOptions $options,
+    ) {
         $this->items = $inStance->chain->items;
         $this->strikes = $inStance->chain->strikes();
         $this->delivered = array_filter($this->strikes, static fn (StrikeItem $item): bool => $item->delivered());
@@ -42,13 +45,18 @@ final class RuleContext
         static $definitions = [];
         $definition = $definitions[$rule::class] ??= $rule->definition();
 
-        return $this->options->rules->threshold($definition->id) ?? $definition->threshold->default ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id));
+        return $this->options->rules->threshold($definition->id)
+            ?? ($definition->threshold->default
+                ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id)));
     }
 
     /** The hips over the feet; worked out when it is asked for. */
     public function sway(): Sway
     {
-        return $this->sway ??= Sway::over(WeightPath::of($this->timing, $this->options->athlete), $this->options->athlete);
+        return $this->sway ??= Sway::over(
+            WeightPath::of($this->timing, $this->options->athlete),
+            $this->options->athlete,
+        );
     }
 
     public function chain(): Chain
@@ -70,7 +78,10 @@ final class RuleContext
         return $before instanceof MoveItem ? $before : null;
     }
 
-    /** Place of the last strike before that place, feints and free strikes among them; null at the start or after a beat. */
+    /**
+     * Place of the last strike before that place, feints and free strikes among them; null at the start or after a
+     * beat.
+     */
     public function strikeBefore(int $at): ?int
     {
         for ($place = $at - 1; $place >= 0; --$place) {
@@ -86,13 +97,20 @@ final class RuleContext
         return null;
     }
 
-    /** @return array<int, int> for each delivered kick that has a hand as the strike before it, the place of that hand by the place of the kick */
+    /**
+     * @return array<int, int> for each delivered kick that has a hand as the strike before it, the place of that hand
+     *                         by the place of the kick
+     */
     public function handsBeforeKicks(): array
     {
         $hands = [];
         foreach ($this->delivered as $at => $item) {
             $before = Limb::Leg === $item->strike->limb ? $this->strikeBefore($at) : null;
-            if (null !== $before && isset($this->strikes[$before]) && Limb::Hand === $this->strikes[$before]->strike->limb) {
+            if (
+                null !== $before
+                && isset($this->strikes[$before])
+                && Limb::Hand === $this->strikes[$before]->strike->limb
+            ) {
                 $hands[$at] = $before;
             }
         }
@@ -125,7 +143,8 @@ final class RuleContext
      * Runs of strikes in a row: a run goes on while the strike belongs to it, and ends at every item that breaks it.
      *
      * @param \Closure(Item): bool $breaks
-     * @param \Closure(int, StrikeItem, string|null): ?string $kind what a strike counts as, by its place and what the run so far is of; null passes it over
+     * @param \Closure(int, StrikeItem, string|null): ?string $kind what a strike counts as, by its place and what the
+     *                                                              run so far is of; null passes it over
      *
      * @return list<list<int>> places of the strikes of each run
      */

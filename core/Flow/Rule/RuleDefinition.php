@@ -16,7 +16,8 @@ final readonly class RuleDefinition
      * @param RuleExample $shows a chain in which it holds
      * @param RuleExample $doesNotShow a chain, as near as can be, in which it does not hold
      * @param int $order the place among all rules in which a coach would raise it
-     * @param array<string, Severity>|null $severities as it comes, by the id of the built-in house rules; null for a credit, which has no severity of its own
+     * @param array<string, Severity>|null $severities as it comes, by the id of the built-in house rules; null for a
+     *                                                 credit, which has no severity of its own
      */
     public function __construct(
         public string $id,

@@ -8,7 +8,10 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\Schools;
 
-/** A chain in parity numbering that shows a rule or its absence, in the schools of the set unless it names its own; run by the tests. */
+/**
+ * A chain in parity numbering that shows a rule or its absence, in the schools of the set unless it names its own; run
+ * by the tests.
+ */
 final readonly class RuleExample
 {
     public function __construct(

@@ -27,9 +27,13 @@ final readonly class Accelerates implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered));
+        $efforts = array_values(
+            array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered),
+        );
 
-        return self::holds($efforts) ? [new RuleMatch(array_key_last($context->delivered), 'The effort rises to the last strike.')] : [];
+        return self::holds($efforts)
+            ? [new RuleMatch(array_key_last($context->delivered), 'The effort rises to the last strike.')]
+            : [];
     }
 
     /**

@@ -21,7 +21,8 @@ final readonly class AllHard implements Rule
         return new RuleDefinition(
             'all-hard',
             'Nothing accelerates',
-            'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is hard, nothing is.',
+            'The last strike is the hard one; those before it are quick and keep the opponent busy. If everything is '
+                .'hard, nothing is.',
             new RuleExample('1! 2! 3!'),
             new RuleExample('1~ 2 3!'),
             order: 140,
@@ -31,12 +32,25 @@ final readonly class AllHard implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $efforts = array_values(array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered));
+        $efforts = array_values(
+            array_map(static fn (StrikeItem $item): int => $item->effort->rank(), $context->delivered),
+        );
         $marked = array_filter($efforts, static fn (int $rank): bool => $rank !== Effort::Plain->rank());
-        if (HardStrikes::Every === $context->options->rules->schools->hardStrikes || \count($efforts) < 2 || [] === $marked || Accelerates::holds($efforts)) {
+        if (
+            HardStrikes::Every === $context->options->rules->schools->hardStrikes
+            || \count($efforts) < 2
+            || [] === $marked
+            || Accelerates::holds($efforts)
+        ) {
             return [];
         }
 
-        return [new RuleMatch(null, 'Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last one hard.')];
+        return [
+            new RuleMatch(
+                null,
+                'Effort is marked, but nothing accelerates towards the end. Make the first ones quick and the last '
+                    .'one hard.',
+            ),
+        ];
     }
 }

@@ -31,7 +31,10 @@ final readonly class AngleTaken implements Rule
         foreach ($context->delivered as $at => $item) {
             $move = $context->moveBefore($at)?->move;
             if (null !== $move && $move->takesAngle() && Feet::Cross !== $move->feet) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf('The %s comes from the new angle that the %s takes.', $item->strike->name, $move->words()),
+                );
             }
         }
 

@@ -19,11 +19,16 @@ final readonly class BagWrist implements Rule
         return new RuleDefinition(
             'bag-wrist',
             'Wrist on the bag',
-            'An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a physician when it hurts.',
+            'An uppercut on a hanging bag can roll the wrist. Wrap it, throw it short, and ask the coach or a '
+                .'physician when it hurts.',
             new RuleExample('1 6', Medium::Bag),
             new RuleExample('1 6', Medium::Pads),
             order: 170,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
         );
     }
 
@@ -35,7 +40,14 @@ final readonly class BagWrist implements Rule
         $matches = [];
         foreach ($context->delivered as $at => $item) {
             if ('uppercut' === $item->strike->family) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.', $item->strike->name, $context->inStance->side($at)->value ?? ''));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf(
+                        'The %s can roll the %s wrist on a hanging bag: throw it short, wrists wrapped.',
+                        $item->strike->name,
+                        $context->inStance->side($at)->value ?? '',
+                    ),
+                );
             }
         }
 

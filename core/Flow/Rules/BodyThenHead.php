@@ -26,6 +26,11 @@ final readonly class BodyThenHead implements Rule
 
     public function matches(RuleContext $context): array
     {
-        return HeightChange::between($context, Target::Body, Target::Head, 'The %s draws the guard down; the %s goes over it.');
+        return HeightChange::between(
+            $context,
+            Target::Body,
+            Target::Head,
+            'The %s draws the guard down; the %s goes over it.',
+        );
     }
 }

@@ -19,7 +19,10 @@ final readonly class BuiltInHouseRules
     /** @throws \OutOfBoundsException when there is no such set */
     public static function named(string $id): HouseRules
     {
-        return self::all()[$id] ?? throw new \OutOfBoundsException(\sprintf('There are no house rules "%s"; there is %s.', $id, implode(', ', self::ids())));
+        return self::all()[$id]
+            ?? throw new \OutOfBoundsException(
+                \sprintf('There are no house rules "%s"; there is %s.', $id, implode(', ', self::ids())),
+            );
     }
 
     /** @return array<string, HouseRules> by id */
@@ -30,7 +33,23 @@ final readonly class BuiltInHouseRules
         if (null === $sets) {
             $sets = [];
             $rules = RuleRegistry::weighed();
-            /** @var array{sets: list<array{id: string, name: string, allows: list<string>, schools: array{leadHook: string, handSide: string, handTiming: string, ending: string, hardStrikes: string, jabStep?: string}}>} $data */
+            /**
+             * @var array{
+             *     sets: list<array{
+             *         id: string,
+             *         name: string,
+             *         allows: list<string>,
+             *         schools: array{
+             *             leadHook: string,
+             *             handSide: string,
+             *             handTiming: string,
+             *             ending: string,
+             *             hardStrikes: string,
+             *             jabStep?: string,
+             *         },
+             *     }>,
+             * } $data
+             */
             $data = Data::read('house-rules');
             foreach ($data['sets'] as $row) {
                 [$severities, $thresholds] = [[], []];
@@ -40,7 +59,14 @@ final readonly class BuiltInHouseRules
                         $thresholds[$rule->id] = $rule->threshold->default;
                     }
                 }
-                $sets[$row['id']] = new HouseRules($row['id'], $row['name'], array_map(Limb::from(...), $row['allows']), Schools::of($row['schools']), $severities, $thresholds);
+                $sets[$row['id']] = new HouseRules(
+                    $row['id'],
+                    $row['name'],
+                    array_map(Limb::from(...), $row['allows']),
+                    Schools::of($row['schools']),
+                    $severities,
+                    $thresholds,
+                );
             }
         }
 

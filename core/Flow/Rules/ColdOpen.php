@@ -20,7 +20,8 @@ final readonly class ColdOpen implements Rule
         return new RuleDefinition(
             'cold-open',
             'Opens with power',
-            'A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move finds the range first.',
+            'A chain that opens with a power punch shows it from outside. A jab, a feint, a push kick or a move '
+                .'finds the range first.',
             new RuleExample('3 2'),
             new RuleExample('1 3 2'),
             order: 120,
@@ -32,10 +33,23 @@ final readonly class ColdOpen implements Rule
     {
         $first = $context->items[0] ?? null;
         // A kick that opens has a rule of its own, and elbows and knees begin where both are inside already.
-        if (!$first instanceof StrikeItem || $first->feint || 'jab' === $first->strike->id || Limb::Hand !== $first->strike->limb) {
+        if (
+            !($first instanceof StrikeItem)
+            || $first->feint
+            || 'jab' === $first->strike->id
+            || Limb::Hand !== $first->strike->limb
+        ) {
             return [];
         }
 
-        return [new RuleMatch(0, \sprintf('The chain opens with the %s. A jab, a feint, a push kick or a move before it finds the range.', $first->strike->name))];
+        return [
+            new RuleMatch(
+                0,
+                \sprintf(
+                    'The chain opens with the %s. A jab, a feint, a push kick or a move before it finds the range.',
+                    $first->strike->name,
+                ),
+            ),
+        ];
     }
 }

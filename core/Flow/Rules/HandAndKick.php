@@ -20,7 +20,8 @@ final readonly class HandAndKick implements Rule
         return new RuleDefinition(
             'hand-and-kick',
             'Hand and kick',
-            'One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, so that there is no time for the second. It holds only where the gym has chosen one.',
+            'One school lands the hand first and kicks while the guard is on it; the other lands both at one moment, '
+                .'so that there is no time for the second. It holds only where the gym has chosen one.',
             new RuleExample('1 14h', schools: new Schools(handTiming: HandTiming::Together)),
             new RuleExample('1 +14h', schools: new Schools(handTiming: HandTiming::Together)),
             order: 70,
@@ -35,7 +36,16 @@ final readonly class HandAndKick implements Rule
         foreach (HandTiming::Any === $school ? [] : $context->handsBeforeKicks() as $at => $hand) {
             $kick = $context->strikes[$at];
             if ($kick->joined !== (HandTiming::Together === $school)) {
-                $matches[] = new RuleMatch($at, \sprintf($kick->joined ? 'The %s lands together with the %s; this gym lands the hand first.' : 'The %s lands after the %s; this gym lands both together.', $kick->strike->name, $context->strikes[$hand]->strike->name));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf(
+                        $kick->joined
+                            ? 'The %s lands together with the %s; this gym lands the hand first.'
+                            : 'The %s lands after the %s; this gym lands both together.',
+                        $kick->strike->name,
+                        $context->strikes[$hand]->strike->name,
+                    ),
+                );
             }
         }
 

@@ -20,7 +20,9 @@ final readonly class HandBeforeKick implements Rule
         return new RuleDefinition(
             'hand-before-kick',
             'Hand before a kick',
-            'One school sends the hand of the same side before the kick, so that the guard looks there; the other sends the hand of the opposite side, whose turn loads the kick. It holds only where the gym has chosen one.',
+            'One school sends the hand of the same side before the kick, so that the guard looks there; the other '
+                .'sends the hand of the opposite side, whose turn loads the kick. It holds only where the gym has '
+                .'chosen one.',
             new RuleExample('1 2 14', schools: new Schools(handSide: HandSide::Opposite)),
             new RuleExample('1 2 3 14', schools: new Schools(handSide: HandSide::Opposite)),
             order: 60,
@@ -36,7 +38,17 @@ final readonly class HandBeforeKick implements Rule
             $kick = $context->strikes[$at];
             $same = $context->inStance->side($hand) === $context->inStance->side($at);
             if ($same !== (HandSide::Same === $school)) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side first.', $kick->strike->name, $context->strikes[$hand]->strike->name, $same ? 'same' : 'opposite', $same ? 'opposite' : 'same'));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf(
+                        'The %s comes after the %s, a hand of the %s side; this gym sends the hand of the %s side '
+                            .'first.',
+                        $kick->strike->name,
+                        $context->strikes[$hand]->strike->name,
+                        $same ? 'same' : 'opposite',
+                        $same ? 'opposite' : 'same',
+                    ),
+                );
             }
         }
 

@@ -26,6 +26,11 @@ final readonly class HeadThenBody implements Rule
 
     public function matches(RuleContext $context): array
     {
-        return HeightChange::between($context, Target::Head, Target::Body, 'The %s lifts the guard; the %s goes under it.');
+        return HeightChange::between(
+            $context,
+            Target::Head,
+            Target::Body,
+            'The %s lifts the guard; the %s goes under it.',
+        );
     }
 }

@@ -8,7 +8,10 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Limb;
 
-/** Under which house rules a chain is checked when nobody has said so: hands alone are boxing, anything else is all limbs. */
+/**
+ * Under which house rules a chain is checked when nobody has said so: hands alone are boxing, anything else is all
+ * limbs.
+ */
 final readonly class InferredRules
 {
     private const HANDS = 'boxing';

@@ -23,7 +23,10 @@ final readonly class KickOnLine implements Rule
         return new RuleDefinition(
             'kick-on-line',
             'Round kick from the line',
-            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a push holds the counter off, a pull or a step back lets it fall short, and three hands before it keep the opponent busy.',
+            'Step off the line with the kick, not straight in, so that a counter down the middle misses. A switch '
+                .'kick changes the feet and a joined kick lands behind the hand, so both are exempt. A post or a '
+                .'push holds the counter off, a pull or a step back lets it fall short, and three hands before it '
+                .'keep the opponent busy.',
             new RuleExample('1 14l'),
             new RuleExample('1 step-out 14l'),
             order: 50,
@@ -39,10 +42,17 @@ final readonly class KickOnLine implements Rule
                 continue;
             }
             $before = $context->strikeBefore($at);
-            if (null === $before || $this->keepsBusy($context, $before) || $this->leavesLine($context->movesBetween($before, $at))) {
+            if (
+                null === $before
+                || $this->keepsBusy($context, $before)
+                || $this->leavesLine($context->movesBetween($before, $at))
+            ) {
                 continue;
             }
-            $matches[] = new RuleMatch($at, \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name));
+            $matches[] = new RuleMatch(
+                $at,
+                \sprintf('The %s goes straight in. Step off the line with it.', $item->strike->name),
+            );
         }
 
         return $matches;
@@ -65,6 +75,8 @@ final readonly class KickOnLine implements Rule
     {
         $isHand = static fn (?StrikeItem $item): bool => null !== $item && Limb::Hand === $item->strike->limb;
 
-        return $isHand($context->strikes[$at] ?? null) && $isHand($context->strikes[$at - 1] ?? null) && $isHand($context->strikes[$at - 2] ?? null);
+        return $isHand($context->strikes[$at] ?? null)
+            && $isHand($context->strikes[$at - 1] ?? null)
+            && $isHand($context->strikes[$at - 2] ?? null);
     }
 }

@@ -25,7 +25,9 @@ final readonly class NoExit implements Rule
         return new RuleDefinition(
             'no-exit',
             'How the chain ends',
-            'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is worth saying of a long chain, with a partner of every chain, and on the bag of none. Other schools finish with a kick, or with a lead hand; the gym chooses.',
+            'After a chain, move: exit, pivot, roll or step. Standing to admire the work invites the answer. It is '
+                .'worth saying of a long chain, with a partner of every chain, and on the bag of none. Other '
+                .'schools finish with a kick, or with a lead hand; the gym chooses.',
             new RuleExample('1 2 3b 2 3 2'),
             new RuleExample('1 2 3b 2 3 2 exit'),
             order: 130,
@@ -37,12 +39,19 @@ final readonly class NoExit implements Rule
     public function matches(RuleContext $context): array
     {
         $last = \count($context->items) - 1;
-        $stands = ($context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes) && $this->matters($context);
+        $stands =
+            ($context->items[$last] instanceof StrikeItem || $context->items[$last] instanceof FreeStrikes)
+            && $this->matters($context);
         $strike = $context->strikes[array_key_last($context->strikes) ?? -1] ?? null;
         $message = match ($context->options->rules->schools->ending) {
             Ending::Move => $stands ? 'No exit after the last strike. Exit, pivot, roll or step.' : null,
-            Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb ? \sprintf('The last strike is the %s; this gym finishes with a kick.', $strike->strike->name) : null,
-            Ending::LeadHand => null !== $strike && (Limb::Hand !== $strike->strike->limb || Role::Lead !== $strike->strike->role) ? \sprintf('The last strike is the %s; this gym finishes with a lead hand.', $strike->strike->name) : null,
+            Ending::Kick => null !== $strike && Limb::Leg !== $strike->strike->limb
+                ? \sprintf('The last strike is the %s; this gym finishes with a kick.', $strike->strike->name)
+                : null,
+            Ending::LeadHand => null !== $strike
+            && (Limb::Hand !== $strike->strike->limb || Role::Lead !== $strike->strike->role)
+                ? \sprintf('The last strike is the %s; this gym finishes with a lead hand.', $strike->strike->name)
+                : null,
             Ending::Any => null,
         };
 

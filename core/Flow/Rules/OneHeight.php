@@ -31,7 +31,9 @@ final readonly class OneHeight implements Rule
 
     public function matches(RuleContext $context): array
     {
-        $heights = array_unique(array_map(static fn (StrikeItem $item): string => $item->target->word(), $context->delivered));
+        $heights = array_unique(
+            array_map(static fn (StrikeItem $item): string => $item->target->word(), $context->delivered),
+        );
         $count = \count($context->delivered);
 
         return $count >= $context->threshold($this) && 1 === \count($heights)

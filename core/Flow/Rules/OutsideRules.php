@@ -18,7 +18,8 @@ final readonly class OutsideRules implements Rule
         return new RuleDefinition(
             'outside-rules',
             'Outside the rules',
-            'The sport that these house rules are for does not let that limb land. Check the rulebook of the governing body.',
+            'The sport that these house rules are for does not let that limb land. Check the rulebook of the '
+                .'governing body.',
             new RuleExample('1 2 31'),
             new RuleExample('1 2 14'),
             order: 160,
@@ -32,7 +33,10 @@ final readonly class OutsideRules implements Rule
         $matches = [];
         foreach ($context->strikes as $at => $item) {
             if (!\in_array($item->strike->limb, $rules->allows, true)) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s is not allowed under %s rules.', $item->strike->name, mb_strtolower($rules->name)));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf('The %s is not allowed under %s rules.', $item->strike->name, mb_strtolower($rules->name)),
+                );
             }
         }
 

@@ -27,11 +27,16 @@ final readonly class Overcommitted implements Rule
         return new RuleDefinition(
             'overcommitted',
             'Driven one way',
-            'Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring it back: a strike of the other side, a slip, a step.',
+            'Strikes that all drive the weight the same way carry the athlete over that foot. Something has to bring '
+                .'it back: a strike of the other side, a slip, a step.',
             new RuleExample('2 2 2'),
             new RuleExample('2 3 2'),
             order: 25,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
             threshold: new RuleThreshold(3, 2, 10, 'strikes in a row'),
         );
     }
@@ -40,13 +45,26 @@ final readonly class Overcommitted implements Rule
     {
         $matches = [];
         $runs = $context->runs(
-            static fn (Item $item): bool => $item instanceof Beat || $item instanceof FreeStrikes || ($item instanceof MoveItem && null !== $item->move->load),
-            static fn (int $at, StrikeItem $item): string => self::drive($context->timing->moments[$at]->load, $at, $item),
+            static fn (Item $item): bool => $item instanceof Beat
+                || $item instanceof FreeStrikes
+                || ($item instanceof MoveItem && null !== $item->move->load),
+            static fn (int $at, StrikeItem $item): string => self::drive(
+                $context->timing->moments[$at]->load,
+                $at,
+                $item,
+            ),
         );
         foreach ($runs as $run) {
             $way = self::drive($context->timing->moments[$run[0]]->load, $run[0], $context->strikes[$run[0]]);
             if (('front' === $way || 'back' === $way) && \count($run) >= $context->threshold($this)) {
-                $matches[] = new RuleMatch($run[\count($run) - 1], \sprintf('%d strikes in a row drive the weight over the %s foot and nothing brings it back.', \count($run), $way));
+                $matches[] = new RuleMatch(
+                    $run[\count($run) - 1],
+                    \sprintf(
+                        '%d strikes in a row drive the weight over the %s foot and nothing brings it back.',
+                        \count($run),
+                        $way,
+                    ),
+                );
             }
         }
 

@@ -18,11 +18,17 @@ final readonly class PastTheFeet implements Rule
         return new RuleDefinition(
             'past-the-feet',
             'Over the feet',
-            'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike or leave. It is said where a link waits as well: then the tempo, or the chain, leaves the weight no time.',
+            'The weight has to be over the feet that are down; past their edge the athlete falls, and cannot strike '
+                .'or leave. It is said where a link waits as well: then the tempo, or the chain, leaves the weight '
+                .'no time.',
             new RuleExample('13 shift 14', tempo: 0.8),
             new RuleExample('13 shift 14'),
             order: 20,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
         );
     }
 
@@ -34,6 +40,16 @@ final readonly class PastTheFeet implements Rule
         }
         $item = $context->items[$sway->leastAt];
 
-        return [new RuleMatch($sway->leastAt, \sprintf('In the %s the hips run %d cm past the feet that are down. Give the weight more time to get there, or put a step before it.', $item->name(), max(1, (int) round(-100 * $sway->least))))];
+        return [
+            new RuleMatch(
+                $sway->leastAt,
+                \sprintf(
+                    'In the %s the hips run %d cm past the feet that are down. Give the weight more time to get '
+                        .'there, or put a step before it.',
+                    $item->name(),
+                    max(1, (int) round(-100 * $sway->least)),
+                ),
+            ),
+        ];
     }
 }

@@ -23,11 +23,16 @@ final readonly class RangeJump implements Rule
         return new RuleDefinition(
             'range-jump',
             'Out of reach',
-            'Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands on air; three weigh a degree more.',
+            'Athletes drift one range by themselves. Two ranges cost a step, a push or a post, or the strike lands '
+                .'on air; three weigh a degree more.',
             new RuleExample('1 31'),
             new RuleExample('1 step-in 31'),
             order: 10,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
             threshold: new RuleThreshold(2, 1, 4, 'range steps'),
         );
     }
@@ -39,7 +44,17 @@ final readonly class RangeJump implements Rule
             $item = $context->items[$link->to];
             if ($item instanceof StrikeItem && $link->bands >= $context->threshold($this)) {
                 $nearer = $item->strike->ranges($item->target)[0] < $context->timing->moments[$link->from()]->range;
-                $matches[] = new RuleMatch($link->to, \sprintf('The %s is %d ranges %s. Put %s before it.', $item->strike->name, $link->bands, $nearer ? 'nearer' : 'further out', $nearer ? ($link->bands < self::FAR ? 'a step in' : 'steps in') : 'a step back or a push'), $link->bands >= self::FAR);
+                $matches[] = new RuleMatch(
+                    $link->to,
+                    \sprintf(
+                        'The %s is %d ranges %s. Put %s before it.',
+                        $item->strike->name,
+                        $link->bands,
+                        $nearer ? 'nearer' : 'further out',
+                        $nearer ? ($link->bands < self::FAR ? 'a step in' : 'steps in') : 'a step back or a push',
+                    ),
+                    $link->bands >= self::FAR,
+                );
             }
         }
 

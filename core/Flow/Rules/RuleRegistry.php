@@ -18,7 +18,10 @@ final readonly class RuleRegistry
         static $rules = null;
         if (null === $rules) {
             $rules = Instances::of(__DIR__, __NAMESPACE__, Rule::class);
-            usort($rules, static fn (Rule $one, Rule $other): int => $one->definition()->order <=> $other->definition()->order);
+            usort(
+                $rules,
+                static fn (Rule $one, Rule $other): int => $one->definition()->order <=> $other->definition()->order,
+            );
         }
 
         return $rules;

@@ -23,7 +23,9 @@ final readonly class SameSideRun implements Rule
         return new RuleDefinition(
             'same-side-run',
             'Same side three times',
-            'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side gone. Jabs of that side, feints and push kicks do not count, and a jab of the other side ends the run.',
+            'Three strikes in a row from one side leave the hips nowhere to come from, and the guard on that side '
+                .'gone. Jabs of that side, feints and push kicks do not count, and a jab of the other side ends the '
+                .'run.',
             new RuleExample('3b 3 5'),
             new RuleExample('3b 2 5'),
             order: 100,
@@ -36,7 +38,8 @@ final readonly class SameSideRun implements Rule
     {
         $matches = [];
         $runs = $context->runs(
-            static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && null !== $item->move->load),
+            static fn (Item $item): bool => $item instanceof Beat
+                || ($item instanceof MoveItem && null !== $item->move->load),
             static function (int $at, StrikeItem $item, ?string $of) use ($context): ?string {
                 $side = $context->inStance->side($at)?->value;
                 if ('jab' === $item->strike->id && $item->delivered() && null !== $of && $of !== $side) {
@@ -44,13 +47,18 @@ final readonly class SameSideRun implements Rule
                     return 'jab '.$at;
                 }
 
-                return 'jab' === $item->strike->id || $item->feint || 'push kick' === $item->strike->family ? null : $side;
+                return 'jab' === $item->strike->id || $item->feint || 'push kick' === $item->strike->family
+                    ? null
+                    : $side;
             },
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
                 $role = $context->strikes[$run[0]]->strike->role->value;
-                $matches[] = new RuleMatch($run[0], \sprintf('%d strikes in a row come from the %s side.', \count($run), $role));
+                $matches[] = new RuleMatch(
+                    $run[0],
+                    \sprintf('%d strikes in a row come from the %s side.', \count($run), $role),
+                );
             }
         }
 

@@ -18,7 +18,8 @@ final readonly class SpinUnsecured implements Rule
         return new RuleDefinition(
             'spin-unsecured',
             'Spin with nothing held',
-            'A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent where the strike will land. Mind the space around the athlete.',
+            'A spinning strike turns the back. A post, a clinch or a push directly before it holds the opponent '
+                .'where the strike will land. Mind the space around the athlete.',
             new RuleExample('1 2 38'),
             new RuleExample('1 2 post 38'),
             order: 80,
@@ -30,8 +31,18 @@ final readonly class SpinUnsecured implements Rule
     {
         $matches = [];
         foreach ($context->delivered as $at => $item) {
-            if ($item->strike->spins() && !\in_array($context->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s turns the back with nothing holding the opponent. Post, push or clinch directly before it, and mind the space around.', $item->strike->name));
+            if (
+                $item->strike->spins()
+                && !\in_array($context->moveBefore($at)?->move->id, ['post', 'clinch', 'push'], true)
+            ) {
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf(
+                        'The %s turns the back with nothing holding the opponent. Post, push or clinch directly '
+                            .'before it, and mind the space around.',
+                        $item->strike->name,
+                    ),
+                );
             }
         }
 

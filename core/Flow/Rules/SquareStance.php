@@ -26,7 +26,11 @@ final readonly class SquareStance implements Rule
             new RuleExample('1 step-across 2'),
             new RuleExample('1 step-out 2'),
             order: 30,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
         );
     }
 
@@ -34,10 +38,21 @@ final readonly class SquareStance implements Rule
     {
         $matches = [];
         foreach (array_keys($context->strikes) as $at) {
-            $before = $context->sinceBeat($at, static fn (Item $item): bool => $item instanceof StrikeItem || ($item instanceof MoveItem && Feet::Stay !== $item->move->feet));
+            $before = $context->sinceBeat(
+                $at,
+                static fn (Item $item): bool => $item instanceof StrikeItem
+                    || ($item instanceof MoveItem && Feet::Stay !== $item->move->feet),
+            );
             $item = null === $before ? null : $context->items[$before];
             if ($item instanceof MoveItem && Feet::Cross === $item->move->feet) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s is thrown from feet that the %s left crossed. Close the stance first.', $context->strikes[$at]->strike->name, $item->move->words()));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf(
+                        'The %s is thrown from feet that the %s left crossed. Close the stance first.',
+                        $context->strikes[$at]->strike->name,
+                        $item->move->words(),
+                    ),
+                );
             }
         }
 

@@ -24,11 +24,16 @@ final readonly class StaticHead implements Rule
         return new RuleDefinition(
             'static-head',
             'Head never moves',
-            'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step inside the chain; kicks, overhands and punches to the body move it as well.',
+            'A head that stays on its line through a long chain is found by the answer. Slip, roll, pivot or step '
+                .'inside the chain; kicks, overhands and punches to the body move it as well.',
             new RuleExample('1 2 3 4 3 2'),
             new RuleExample('1 2 3 roll-rear 4 3 2'),
             order: 90,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
             threshold: new RuleThreshold(5, 2, 20, 'strikes in a row'),
         );
     }
@@ -37,12 +42,16 @@ final readonly class StaticHead implements Rule
     {
         $matches = [];
         $runs = $context->runs(
-            static fn (Item $item): bool => $item instanceof Beat || ($item instanceof MoveItem && $item->move->movesHead()),
+            static fn (Item $item): bool => $item instanceof Beat
+                || ($item instanceof MoveItem && $item->move->movesHead()),
             static fn (int $at, StrikeItem $item): string => self::movesHead($item) ? 'moved '.$at : 'strike',
         );
         foreach ($runs as $run) {
             if (\count($run) >= $context->threshold($this)) {
-                $matches[] = new RuleMatch($run[0], \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)));
+                $matches[] = new RuleMatch(
+                    $run[0],
+                    \sprintf('%d strikes in a row and the head never leaves its line.', \count($run)),
+                );
             }
         }
 

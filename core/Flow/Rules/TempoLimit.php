@@ -19,11 +19,16 @@ final readonly class TempoLimit implements Rule
         return new RuleDefinition(
             'tempo-limit',
             'Faster than the body',
-            'Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the call or mend the chain.',
+            'Calls can come faster than weight and hips come back: those take their own time at any tempo. Slow the '
+                .'call or mend the chain.',
             new RuleExample('1 2 2 2', tempo: 0.8),
             new RuleExample('1 2 3 2', tempo: 0.8),
             order: 150,
-            severities: ['boxing' => Severity::Should, 'kickboxing' => Severity::Should, 'all-limbs' => Severity::Should],
+            severities: [
+                'boxing' => Severity::Should,
+                'kickboxing' => Severity::Should,
+                'all-limbs' => Severity::Should,
+            ],
             threshold: new RuleThreshold(0.15, 0.01, 0.9, 'share of the tempo lost', 'above'),
         );
     }
@@ -39,7 +44,16 @@ final readonly class TempoLimit implements Rule
         $loss = 1.0 - $asked / $length;
 
         return $loss > $context->threshold($this)
-            ? [new RuleMatch(null, \sprintf('This tempo asks for %.1f strikes a second; weight and hips allow %.1f.', 1000 * $strikes / $asked, 1000 * $strikes / $length))]
+            ? [
+                new RuleMatch(
+                    null,
+                    \sprintf(
+                        'This tempo asks for %.1f strikes a second; weight and hips allow %.1f.',
+                        (1000 * $strikes) / $asked,
+                        (1000 * $strikes) / $length,
+                    ),
+                ),
+            ]
             : [];
     }
 }

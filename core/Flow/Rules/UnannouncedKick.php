@@ -22,7 +22,8 @@ final readonly class UnannouncedKick implements Rule
         return new RuleDefinition(
             'unannounced-kick',
             'Kick with nothing before it',
-            'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a post occupies the opponent first.',
+            'A kick, a knee or a spinning kick thrown cold meets the rear straight. A punch, a feint, a push or a '
+                .'post occupies the opponent first.',
             new RuleExample('14l'),
             new RuleExample('1 14l'),
             order: 40,
@@ -34,10 +35,20 @@ final readonly class UnannouncedKick implements Rule
     {
         $matches = [];
         foreach ($context->delivered as $at => $item) {
-            if (!$item->isLegStrike() || 'push kick' === $item->strike->family || null !== $context->sinceBeat($at, self::announces(...))) {
+            if (
+                !$item->isLegStrike()
+                || 'push kick' === $item->strike->family
+                || null !== $context->sinceBeat($at, self::announces(...))
+            ) {
                 continue;
             }
-            $matches[] = new RuleMatch($at, \sprintf('The %s comes with nothing before it. Show a hand, a push or a post first.', $item->strike->name));
+            $matches[] = new RuleMatch(
+                $at,
+                \sprintf(
+                    'The %s comes with nothing before it. Show a hand, a push or a post first.',
+                    $item->strike->name,
+                ),
+            );
         }
 
         return $matches;

@@ -21,7 +21,8 @@ final readonly class YouthLimits implements Rule
         return new RuleDefinition(
             'youth-limits',
             'Not for this group',
-            'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and the gym allow it.',
+            'Elbows, and knees and kicks to the head, are not for youth or beginners unless the governing body and '
+                .'the gym allow it.',
             new RuleExample('1 2 14h', group: Group::Youth),
             new RuleExample('1 2 14l', group: Group::Youth),
             order: 180,
@@ -38,7 +39,16 @@ final readonly class YouthLimits implements Rule
         $matches = [];
         foreach ($context->delivered as $at => $item) {
             if (Limb::Elbow === $item->strike->limb || ($item->isLegStrike() && Target::Head === $item->target)) {
-                $matches[] = new RuleMatch($at, \sprintf('The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.', $item->strike->name, $item->isLegStrike() ? ' to the head' : '', $context->inStance->side($at)->value ?? '', $group->value));
+                $matches[] = new RuleMatch(
+                    $at,
+                    \sprintf(
+                        'The %s%s, from the %s, is not for %s, unless the governing body and the gym allow it.',
+                        $item->strike->name,
+                        $item->isLegStrike() ? ' to the head' : '',
+                        $context->inStance->side($at)->value ?? '',
+                        $group->value,
+                    ),
+                );
             }
         }
 

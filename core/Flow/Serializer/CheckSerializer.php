@@ -88,16 +88,35 @@ final readonly class CheckSerializer
      */
     public function refused(int $length, string $message): array
     {
-        return $this->unreadable(new Reading(null, [], [new ReadingProblem(0, $length, $message, 'options that exist')], []));
+        return $this->unreadable(
+            new Reading(null, [], [new ReadingProblem(0, $length, $message, 'options that exist')], []),
+        );
     }
 
     /** @return Document */
     private function unreadable(Reading $reading): array
     {
         return [
-            'notation' => null, 'text' => null, 'words' => null, 'fingerprint' => null, 'fingerprintWithEffort' => null,
-            'rules' => null, 'verdict' => null, 'linkVerdict' => null, 'lengthMs' => null, 'waitMs' => null, 'summary' => null,
-            'items' => [], 'links' => [], 'findings' => [], 'balance' => null, 'level' => null, 'stances' => null, 'mirror' => null, 'carry' => null, 'drawings' => null,
+            'notation' => null,
+            'text' => null,
+            'words' => null,
+            'fingerprint' => null,
+            'fingerprintWithEffort' => null,
+            'rules' => null,
+            'verdict' => null,
+            'linkVerdict' => null,
+            'lengthMs' => null,
+            'waitMs' => null,
+            'summary' => null,
+            'items' => [],
+            'links' => [],
+            'findings' => [],
+            'balance' => null,
+            'level' => null,
+            'stances' => null,
+            'mirror' => null,
+            'carry' => null,
+            'drawings' => null,
             'problems' => array_map(self::problem(...), $reading->problems),
             'notes' => array_map(self::note(...), $reading->notes),
         ];
@@ -108,8 +127,13 @@ final readonly class CheckSerializer
      *
      * @return Document
      */
-    private function readable(CheckResult $result, Reading $reading, Numbering $readIn, CheckOptions $options, array $draw): array
-    {
+    private function readable(
+        CheckResult $result,
+        Reading $reading,
+        Numbering $readIn,
+        CheckOptions $options,
+        array $draw,
+    ): array {
         $writer = new Writer($readIn);
         $inStance = $result->inStance;
         $mirror = $inStance->mirror();
@@ -147,14 +171,22 @@ final readonly class CheckSerializer
                 'notation' => $notation,
                 'text' => $mirrored['text'],
                 'words' => implode(', ', $mirrored['words']),
-                'changes' => $this->mirrorChanges($this->mirrorChanges->between($inStance, $mirror, $opponent), $mirror, $writer),
+                'changes' => $this->mirrorChanges(
+                    $this->mirrorChanges->between($inStance, $mirror, $opponent),
+                    $mirror,
+                    $writer,
+                ),
             ],
             'carry' => [
                 'stance' => $carried->inStance->stance->value,
                 'notation' => $carriedNotation,
                 'text' => 'parity' === $readIn->id ? $carriedNotation : $writer->write($carried->inStance),
                 'words' => Words::bySide()->write($carried->inStance),
-                'changes' => $this->mirrorChanges([...$carried->replaced, ...$this->mirrorChanges->between($inStance, $carried->inStance, $opponent)], $carried->inStance, $writer),
+                'changes' => $this->mirrorChanges(
+                    [...$carried->replaced, ...$this->mirrorChanges->between($inStance, $carried->inStance, $opponent)],
+                    $carried->inStance,
+                    $writer,
+                ),
             ],
             'drawings' => (object) self::drawings($result, $draw, $writer),
             'problems' => [],
@@ -169,9 +201,16 @@ final readonly class CheckSerializer
      *
      * @return array{text: string, verdict: string, line: Drawing}
      */
-    public function line(string $notation, Stance $stance, HouseRules $rules, Numbering $numbering, LineSize $size): array
-    {
-        $chain = $this->reader->read($notation, Numbering::named('parity'), $stance)->chain ?? throw new \LogicException('A stored chain cannot be read: '.$notation);
+    public function line(
+        string $notation,
+        Stance $stance,
+        HouseRules $rules,
+        Numbering $numbering,
+        LineSize $size,
+    ): array {
+        $chain =
+            $this->reader->read($notation, Numbering::named('parity'), $stance)->chain
+            ?? throw new \LogicException('A stored chain cannot be read: '.$notation);
         $result = $this->check->run(new ChainInStance($chain, $stance), new CheckOptions($rules));
         $writer = new Writer($numbering);
 
@@ -191,7 +230,12 @@ final readonly class CheckSerializer
     {
         $drawings = [];
         foreach ($draw as $size) {
-            $drawings[$size->value] = (new LineDrawing($writer))->of($result->inStance, $result->timing, $result->sway, $size);
+            $drawings[$size->value] = (new LineDrawing($writer))->of(
+                $result->inStance,
+                $result->timing,
+                $result->sway,
+                $size,
+            );
         }
 
         return $drawings;
@@ -249,7 +293,13 @@ final readonly class CheckSerializer
         $rows = [];
         foreach ($findings as $finding) {
             $key = $finding->id.' '.$finding->severity->value;
-            $rows[$key] ??= ['id' => $finding->id, 'severity' => $finding->severity->value, 'at' => $finding->at, 'message' => $finding->message, 'places' => []];
+            $rows[$key] ??= [
+                'id' => $finding->id,
+                'severity' => $finding->severity->value,
+                'at' => $finding->at,
+                'message' => $finding->message,
+                'places' => [],
+            ];
             if (null !== $finding->at) {
                 $rows[$key]['places'][] = $finding->at;
             }
@@ -258,12 +308,25 @@ final readonly class CheckSerializer
         return array_values($rows);
     }
 
-    /** @return array{stance: string, text: string, words: list<string>, contacts: list<list<string>>, runningStances: list<string>, endStance: string, guard: array{isOpen: bool, out: string, message: string}} */
+    /**
+     * @return array{
+     *     stance: string,
+     *     text: string,
+     *     words: list<string>,
+     *     contacts: list<list<string>>,
+     *     runningStances: list<string>,
+     *     endStance: string,
+     *     guard: array{isOpen: bool, out: string, message: string},
+     * }
+     */
     private function inStance(ChainInStance $inStance, Opponent $opponent, string $text): array
     {
         $contacts = [];
         foreach (array_keys($inStance->chain->items) as $at) {
-            $contacts[] = array_map(static fn (Contact $contact): string => $contact->words(), $opponent->contacts($inStance, $at));
+            $contacts[] = array_map(
+                static fn (Contact $contact): string => $contact->words(),
+                $opponent->contacts($inStance, $at),
+            );
         }
 
         return [
@@ -273,7 +336,11 @@ final readonly class CheckSerializer
             'contacts' => $contacts,
             'runningStances' => array_map(static fn (Stance $stance): string => $stance->value, $inStance->stances),
             'endStance' => $inStance->end->value,
-            'guard' => ['isOpen' => $opponent->isOpenTo($inStance->stance), 'out' => $opponent->safeSide()->value, 'message' => $opponent->guard($inStance->stance)],
+            'guard' => [
+                'isOpen' => $opponent->isOpenTo($inStance->stance),
+                'out' => $opponent->safeSide()->value,
+                'message' => $opponent->guard($inStance->stance),
+            ],
         ];
     }
 
@@ -284,18 +351,29 @@ final readonly class CheckSerializer
      */
     private function mirrorChanges(array $changes, ChainInStance $inStance, Writer $writer): array
     {
-        return array_map(static fn (MirrorChange $change): array => [
-            'id' => $change->id,
-            'at' => $change->at,
-            'message' => $change->message,
-            'offer' => null === $change->offer || null === $change->at ? null : $writer->item($change->offer, $inStance->stances[$change->at]),
-        ], $changes);
+        return array_map(
+            static fn (MirrorChange $change): array => [
+                'id' => $change->id,
+                'at' => $change->at,
+                'message' => $change->message,
+                'offer' => null === $change->offer || null === $change->at
+                        ? null
+                        : $writer->item($change->offer, $inStance->stances[$change->at]),
+            ],
+            $changes,
+        );
     }
 
     /** @return array<string, mixed> */
     private static function problem(ReadingProblem $problem): array
     {
-        return ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message, 'expected' => $problem->expected, 'nearest' => $problem->nearest];
+        return [
+            'at' => $problem->at,
+            'length' => $problem->length,
+            'message' => $problem->message,
+            'expected' => $problem->expected,
+            'nearest' => $problem->nearest,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -309,7 +387,18 @@ final readonly class CheckSerializer
     {
         $difficulty = Scale::builtIn()->of($result, $tempo);
 
-        return ['level' => $difficulty->level, 'points' => $difficulty->points, 'reasons' => array_map(static fn (Reason $reason): array => ['id' => $reason->id, 'points' => $reason->points, 'message' => $reason->message], $difficulty->reasons)];
+        return [
+            'level' => $difficulty->level,
+            'points' => $difficulty->points,
+            'reasons' => array_map(
+                static fn (Reason $reason): array => [
+                    'id' => $reason->id,
+                    'points' => $reason->points,
+                    'message' => $reason->message,
+                ],
+                $difficulty->reasons,
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -40,7 +40,12 @@ final readonly class GenerationSerializer
         $parity = new Writer(Numbering::named('parity'));
 
         return [
-            'chains' => array_map(static function (CheckResult $result) use ($stance, $writer, $parity, $criteria): array {
+            'chains' => array_map(static function (CheckResult $result) use (
+                $stance,
+                $writer,
+                $parity,
+                $criteria,
+            ): array {
                 $inStance = new ChainInStance($result->inStance->chain, $stance);
 
                 return [
@@ -55,7 +60,11 @@ final readonly class GenerationSerializer
             }, $generation->results),
             'asked' => $criteria->count,
             'bent' => $generation->bent,
-            'relax' => array_map(static fn (string $criterion, array $relaxed): array => ['criterion' => $criterion, ...$relaxed], array_keys($generation->relax), array_values($generation->relax)),
+            'relax' => array_map(
+                static fn (string $criterion, array $relaxed): array => ['criterion' => $criterion, ...$relaxed],
+                array_keys($generation->relax),
+                array_values($generation->relax),
+            ),
         ];
     }
 }

@@ -16,7 +16,10 @@ use Periplus\Core\Notation\EditedText;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 
-/** From a text to what can be done by hand with one of its items, as one JSON-ready array; docs/formats/suggest.md describes every key. */
+/**
+ * From a text to what can be done by hand with one of its items, as one JSON-ready array; docs/formats/suggest.md
+ * describes every key.
+ */
 final readonly class ItemEditSerializer
 {
     private ItemEdits $edits;
@@ -41,19 +44,21 @@ final readonly class ItemEditSerializer
         $at = $reading->placeOf($caret);
         $edited = new EditedText($this->reader, $text, $reading);
 
-        return ['at' => $at, 'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $text, $options): array {
-            $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $text->stance);
-            $result = $this->check->run($inStance, $options);
+        return [
+            'at' => $at,
+            'edits' => array_map(function (ItemEdit $edit) use ($chain, $edited, $text, $options): array {
+                $inStance = new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), $text->stance);
+                $result = $this->check->run($inStance, $options);
 
-            return [
-                'kind' => $edit->kind->value,
-                'name' => $edit->name,
-                'target' => $edit->target?->word(),
-                'text' => $edited->with($edit->edits),
-                'at' => $edit->at,
-                'verdict' => $result->verdict->value,
-                'lengthMs' => (int) round($result->timing->length()),
-            ];
-        }, $this->edits->of($chain, $at))];
+                return [
+                    'kind' => $edit->kind->value,
+                    'name' => $edit->name,
+                    'target' => $edit->target?->word(),
+                    'text' => $edited->with($edit->edits),
+                    'at' => $edit->at,
+                    'verdict' => $result->verdict->value,
+                    'lengthMs' => (int) round($result->timing->length()),
+                ];
+            }, $this->edits->of($chain, $at))];
     }
 }

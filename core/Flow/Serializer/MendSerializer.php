@@ -82,8 +82,14 @@ final readonly class MendSerializer
         $inStance = new ChainInStance($mend->chain, $before->inStance->stance);
 
         return [
-            'words' => implode(', and ', array_map(static fn (Edit $edit): string => self::words($edit, $before->inStance->chain), $mend->edits)),
-            'edits' => array_map(static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at], $mend->edits),
+            'words' => implode(
+                ', and ',
+                array_map(static fn (Edit $edit): string => self::words($edit, $before->inStance->chain), $mend->edits),
+            ),
+            'edits' => array_map(
+                static fn (Edit $edit): array => ['kind' => $edit->kind->value, 'at' => $edit->at],
+                $mend->edits,
+            ),
             'text' => $edited->with($mend->edits),
             'notation' => (new Writer(Numbering::named('parity')))->write($inStance),
             'verdict' => $mend->verdict()->value,
@@ -122,6 +128,8 @@ final readonly class MendSerializer
         }
         $number = (int) array_search($at, $places, true);
 
-        return (['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][$number] ?? \sprintf('%dth', $number + 1)).' '.$name;
+        return (['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][$number] ?? \sprintf('%dth', $number + 1))
+            .' '
+            .$name;
     }
 }

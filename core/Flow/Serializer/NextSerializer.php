@@ -29,7 +29,8 @@ final readonly class NextSerializer
     }
 
     /**
-     * @param int|null $caret place in the text, in characters: of the item there, or of the last one before it, something is
+     * @param int|null $caret place in the text, in characters: of the item there, or of the last one before it,
+     *                        something is
      *                        to follow; of the last item when null
      *
      * @return array<string, mixed>

@@ -39,7 +39,10 @@ final class BodyState
     public bool $held = false;
     /** Whether the last item was a jab that stepped in. */
     public bool $jabbed = false;
-    /** The limb of the last strike while only changes of stance came after it, with the turn that it left, as the stance is now. */
+    /**
+     * The limb of the last strike while only changes of stance came after it, with the turn that it left, as the stance
+     * is now.
+     */
     public ?int $changedLimb = null;
     public float $changedTurn = 0.0;
     /** Place of the move that left the feet crossed or square, if one did. */
@@ -51,16 +54,28 @@ final class BodyState
     public float $start = 0.0;
     public ?float $impact = null;
     public float $end = 0.0;
-    /** Load at the start of the last item, its wait included, and what the item left: a foot that lands in front reads both anew. */
+    /**
+     * Load at the start of the last item, its wait included, and what the item left: a foot that lands in front reads
+     * both anew.
+     */
     public float $loadFrom = 0.5;
     public float $leftLoad = 0.5;
     public float $leftTurn = 0.0;
-    /** Place of the first of the strikes that land together with the last one, and by how much they had to wait for it, ms. */
+    /**
+     * Place of the first of the strikes that land together with the last one, and by how much they had to wait for it,
+     * ms.
+     */
     public int $togetherFrom = 0;
     public float $delay = 0.0;
     /** The limb that struck last, while nothing came after it. */
     public ?int $lastLimb = null;
-    /** @var array<int, array{float, float, int}> by limb: when it is home again, home enough for the same arm, and the strike's place */
+    /**
+     * @var array<int, array{
+     *     float,
+     *     float,
+     *     int,
+     * }> by limb: when it is home again, home enough for the same arm, and the strike's place
+     */
     public array $limbs = [];
 
     /**
@@ -68,8 +83,12 @@ final class BodyState
      * @param bool $frontFootHook the school in which a lead hook ends over the front foot
      * @param bool $jabStepsIn the school in which a jab brings the athlete nearer
      */
-    public function __construct(public readonly Catalogue $catalogue, public readonly float $tempo, public readonly bool $frontFootHook, public readonly bool $jabStepsIn = true)
-    {
+    public function __construct(
+        public readonly Catalogue $catalogue,
+        public readonly float $tempo,
+        public readonly bool $frontFootHook,
+        public readonly bool $jabStepsIn = true,
+    ) {
         $this->range = $catalogue->body->startRange;
     }
 
@@ -103,7 +122,8 @@ final class BodyState
 
     /**
      * Whether whatever follows finds the same body here and there, whenever that is. What is joined to the last item is
-     * not among it: that depends on the item itself. The first item waits for nothing, so that nothing is like the start.
+     * not among it: that depends on the item itself. The first item waits for nothing, so that nothing is like the
+     * start.
      *
      * @param float $gap ms from release to the earliest start of what follows
      */
@@ -130,13 +150,28 @@ final class BodyState
     public function signature(float $gap): string
     {
         return implode(' ', [
-            (int) (0 === $this->count), $this->range, (int) $this->stanceChanged, (int) (null !== $this->crossedBy),
-            $this->head->value ?? '', (int) $this->jabbed, (int) $this->held, $this->changedLimb ?? '', $this->lastLimb ?? '', round($this->changedTurn, 8), $this->heavy,
-            round($this->load, 8), round($this->turn, 8), round($this->slack, 6), ...$this->owed($gap),
+            (int) (0 === $this->count),
+            $this->range,
+            (int) $this->stanceChanged,
+            (int) (null !== $this->crossedBy),
+            $this->head->value ?? '',
+            (int) $this->jabbed,
+            (int) $this->held,
+            $this->changedLimb ?? '',
+            $this->lastLimb ?? '',
+            round($this->changedTurn, 8),
+            $this->heavy,
+            round($this->load, 8),
+            round($this->turn, 8),
+            round($this->slack, 6),
+            ...$this->owed($gap),
         ]);
     }
 
-    /** @return list<float> ms by which each limb is not home when what follows could start, and not home enough for the same arm */
+    /**
+     * @return list<float> ms by which each limb is not home when what follows could start, and not home enough for the
+     *                     same arm
+     */
     private function owed(float $gap): array
     {
         $ready = $this->released + $gap;
@@ -154,6 +189,14 @@ final class BodyState
     /** The last item as it was timed. */
     public function moment(): Moment
     {
-        return new Moment($this->start, $this->impact, $this->end, $this->loadFrom, $this->leftLoad, $this->leftTurn, $this->range);
+        return new Moment(
+            $this->start,
+            $this->impact,
+            $this->end,
+            $this->loadFrom,
+            $this->leftLoad,
+            $this->leftTurn,
+            $this->range,
+        );
     }
 }

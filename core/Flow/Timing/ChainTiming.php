@@ -32,7 +32,10 @@ final readonly class ChainTiming
     public function runsPastTheFeet(Sway $sway): bool
     {
         foreach ($sway->overcommitted() ? $this->links : [] as $link) {
-            if (($link->to === $sway->leastAt || $link->from() === $sway->leastAt) && Verdict::Flows !== $link->verdict) {
+            if (
+                ($link->to === $sway->leastAt || $link->from() === $sway->leastAt)
+                && Verdict::Flows !== $link->verdict
+            ) {
                 return true;
             }
         }

@@ -44,7 +44,10 @@ final readonly class FlowModel
                 $delay = $state->delay;
                 $moments = [
                     ...\array_slice($moments, 0, $state->togetherFrom),
-                    ...array_map(static fn (Moment $moment): Moment => $moment->later($delay), \array_slice($moments, $state->togetherFrom)),
+                    ...array_map(
+                        static fn (Moment $moment): Moment => $moment->later($delay),
+                        \array_slice($moments, $state->togetherFrom),
+                    ),
                 ];
             }
             $moments[] = $state->moment();
@@ -56,7 +59,12 @@ final readonly class FlowModel
     /** In stance, weight even, hips square, at the start of a chain. */
     public function begin(HouseRules $rules, float $tempo = 1.0): BodyState
     {
-        return new BodyState($rules->calibration->catalogue(), $tempo, LeadHook::FrontFoot === $rules->schools->leadHook, JabStep::In === $rules->schools->jabStep);
+        return new BodyState(
+            $rules->calibration->catalogue(),
+            $tempo,
+            LeadHook::FrontFoot === $rules->schools->leadHook,
+            JabStep::In === $rules->schools->jabStep,
+        );
     }
 
     /**
@@ -71,7 +79,9 @@ final readonly class FlowModel
         $state->delay = 0.0;
         $link = $first ? null : $this->link($item, $state, $ready);
         $wait = $link->wait ?? 0.0;
-        $item instanceof StrikeItem ? $this->throw($item, $state, $ready, $wait) : $this->move($item, $state, $ready + $wait);
+        $item instanceof StrikeItem
+            ? $this->throw($item, $state, $ready, $wait)
+            : $this->move($item, $state, $ready + $wait);
         ++$state->count;
 
         return $link;
@@ -82,7 +92,11 @@ final readonly class FlowModel
         $bands = $item instanceof StrikeItem && !$item->feint ? self::bands($item, $state->range) : 0;
         $parts = match (true) {
             $item instanceof StrikeItem => $this->missing($item, $state, $ready, $bands),
-            $item instanceof MoveItem => $this->missingForMove($state->catalogue->moves[$item->move->id], $state, $ready),
+            $item instanceof MoveItem => $this->missingForMove(
+                $state->catalogue->moves[$item->move->id],
+                $state,
+                $ready,
+            ),
             default => [],
         };
         if ([] === $parts) {
@@ -104,7 +118,8 @@ final readonly class FlowModel
         $body = $state->catalogue->body;
         $limb = $state->limb($item);
         // Who throws the same arm again does not come back all the way.
-        $again = ($limb === $state->lastLimb && $strike->limb->isArm() && !$item->joined) || $limb === $state->changedLimb;
+        $again =
+            ($limb === $state->lastLimb && $strike->limb->isArm() && !$item->joined) || $limb === $state->changedLimb;
         $share = ($item->feint ? $body->feint : 1.0) * $state->heavy * ($again ? $body->shortReturn : 1.0);
         $parts = [];
         $load = abs($strike->needsLoad->gap($state->load)) * $body->loadRate * $share - $state->slack;
@@ -125,7 +140,10 @@ final readonly class FlowModel
         }
         if ($item->joined) {
             // Two arms at one moment would have to turn the hips to both places.
-            $apart = $strike->limb->isArm() && null !== $state->lastLimb && $state->lastLimb < 2 ? abs($strike->leavesTurn - $state->leftTurn) * $body->turnRate : 0.0;
+            $apart =
+                $strike->limb->isArm() && null !== $state->lastLimb && $state->lastLimb < 2
+                    ? abs($strike->leavesTurn - $state->leftTurn) * $body->turnRate
+                    : 0.0;
             if ($apart > self::NOTHING) {
                 $parts[Cause::Turn->value] = $apart;
             }
@@ -153,7 +171,8 @@ final readonly class FlowModel
     }
 
     /**
-     * What a move finds missing: its foot free, the weight near enough to where it takes it, the head not there already.
+     * What a move finds missing: its foot free, the weight near enough to where it takes it, the head not there
+     * already.
      *
      * @return array<string, float> ms by cause, only those above 0
      */
@@ -164,7 +183,10 @@ final readonly class FlowModel
         $load = abs($move->needsLoad?->gap($state->load) ?? 0.0) * $body->loadRate * $state->heavy;
         if (null !== $move->load && MoveKind::Defence === $move->kind) {
             // What the move itself takes is time in which the weight travels.
-            $load = max($load, abs($move->load - $state->load) * $body->loadRate * $state->heavy - $move->duration * $state->tempo);
+            $load = max(
+                $load,
+                abs($move->load - $state->load) * $body->loadRate * $state->heavy - $move->duration * $state->tempo,
+            );
         }
         if ($load - $state->slack > self::NOTHING) {
             $parts[Cause::Load->value] = $load - $state->slack;
@@ -185,7 +207,10 @@ final readonly class FlowModel
         return $parts;
     }
 
-    /** ms for bands of range: the first is drifted, which a jab that stepped in has done already and a hold does not allow. */
+    /**
+     * ms for bands of range: the first is drifted, which a jab that stepped in has done already and a hold does not
+     * allow.
+     */
     private static function range(BodyState $state, int $bands, bool $nearer): float
     {
         $body = $state->catalogue->body;
@@ -344,7 +369,8 @@ final readonly class FlowModel
         if ($move->changesStance()) {
             $state->stanceChanged = !$state->stanceChanged;
             $state->changedLimb ??= $state->lastLimb;
-            $state->changedTurn = null === $state->changedLimb ? 0.0 : -(null === $state->lastLimb ? $state->changedTurn : $state->turn);
+            $state->changedTurn =
+                null === $state->changedLimb ? 0.0 : -(null === $state->lastLimb ? $state->changedTurn : $state->turn);
             if (null !== $state->lastLimb && $state->lastLimb >= 2) {
                 // The leg that has just struck is no freer for it.
                 $this->stepped($state, $state->lastLimb, $duration);
@@ -370,7 +396,10 @@ final readonly class FlowModel
     /** The weight at the start of an item, any wait for it included. */
     private static function loadAt(Item $item, BodyState $state): float
     {
-        $needs = $item instanceof MoveItem && $state->count > 0 ? $state->catalogue->moves[$item->move->id]->needsLoad : null;
+        $needs =
+            $item instanceof MoveItem && $state->count > 0
+                ? $state->catalogue->moves[$item->move->id]->needsLoad
+                : null;
 
         return $state->load - ($needs?->gap($state->load) ?? 0.0);
     }

@@ -28,6 +28,14 @@ final readonly class Moment
 
     public function later(float $ms): self
     {
-        return new self($this->start + $ms, null === $this->impact ? null : $this->impact + $ms, $this->end + $ms, $this->loadFrom, $this->load, $this->turn, $this->range);
+        return new self(
+            $this->start + $ms,
+            null === $this->impact ? null : $this->impact + $ms,
+            $this->end + $ms,
+            $this->loadFrom,
+            $this->load,
+            $this->turn,
+            $this->range,
+        );
     }
 }

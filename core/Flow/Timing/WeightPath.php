@@ -15,7 +15,10 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 
-/** Reads from the timing of a chain which feet are down when and where the weight is meant to be: what the balance needs. */
+/**
+ * Reads from the timing of a chain which feet are down when and where the weight is meant to be: what the balance
+ * needs.
+ */
 final class WeightPath
 {
     /** In this band of range a leg is thrown out of a hold. */
@@ -37,7 +40,11 @@ final class WeightPath
         $items = $timing->chain->items;
         foreach ($items as $at => $item) {
             $next = $items[$at + 1] ?? null;
-            if ($next instanceof StrikeItem && $next->joined && !($item instanceof StrikeItem && $item->isLegStrike())) {
+            if (
+                $next instanceof StrikeItem
+                && $next->joined
+                && !($item instanceof StrikeItem && $item->isLegStrike())
+            ) {
                 // What lands together is carried by the leg that strikes, or by the last hand.
                 continue;
             }
@@ -66,8 +73,25 @@ final class WeightPath
         $this->add($at, $lifted, $over, holding: $holding);
         $this->add($at, $impact, $over, $stands, underBody: $underBody, holding: $holding, reach: $reach);
         $item->landsForward
-            ? $this->add($at, $moment->end, 1.0 - $moment->load, $stands, comesDown: true, underBody: $underBody, holding: $holding, step: $this->athlete->stance)
-            : $this->add($at, $moment->end, $moment->load, $stands, comesDown: true, underBody: $underBody, holding: $holding);
+            ? $this->add(
+                $at,
+                $moment->end,
+                1.0 - $moment->load,
+                $stands,
+                comesDown: true,
+                underBody: $underBody,
+                holding: $holding,
+                step: $this->athlete->stance,
+            )
+            : $this->add(
+                $at,
+                $moment->end,
+                $moment->load,
+                $stands,
+                comesDown: true,
+                underBody: $underBody,
+                holding: $holding,
+            );
     }
 
     private function onTwoFeet(int $at, Item $item, Moment $moment): void
@@ -76,7 +100,11 @@ final class WeightPath
         if (null !== $move && MoveKind::Defence === $move->kind && Feet::Step === $move->feet) {
             // A leg check: the weight goes over the other foot, and the leg comes up and down again.
             $stands = $move->toward?->other();
-            $this->add($at, $moment->start + $this->athlete->footing->lift * ($moment->end - $moment->start), Role::Lead === $stands ? 1.0 : 0.0);
+            $this->add(
+                $at,
+                $moment->start + $this->athlete->footing->lift * ($moment->end - $moment->start),
+                Role::Lead === $stands ? 1.0 : 0.0,
+            );
             $this->add($at, $moment->end, $moment->load, $stands, comesDown: true);
 
             return;
@@ -95,12 +123,31 @@ final class WeightPath
         };
     }
 
-    private function add(int $at, float $until, float $load, ?Role $standsOn = null, bool $comesDown = false, bool $underBody = false, bool $holding = false, float $step = 0.0, float $reach = 0.0): void
-    {
+    private function add(
+        int $at,
+        float $until,
+        float $load,
+        ?Role $standsOn = null,
+        bool $comesDown = false,
+        bool $underBody = false,
+        bool $holding = false,
+        float $step = 0.0,
+        float $reach = 0.0,
+    ): void {
         if ($until <= $this->until) {
             return;
         }
-        $this->phases[] = new Phase($at, ($until - $this->until) / 1000, $load, $standsOn, $comesDown, $underBody, $holding, $step, $reach);
+        $this->phases[] = new Phase(
+            $at,
+            ($until - $this->until) / 1000,
+            $load,
+            $standsOn,
+            $comesDown,
+            $underBody,
+            $holding,
+            $step,
+            $reach,
+        );
         $this->until = $until;
     }
 }

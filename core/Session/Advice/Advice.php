@@ -24,7 +24,20 @@ final readonly class Advice
         if (null === $builtIn) {
             /** @var array{reminders: list<array{id: string, for: string, text: string}>} $reminders */
             $reminders = Data::read('reminders');
-            /** @var array{exercises: list<array{id: string, name: string, for: list<string>, does: string, seconds: int, count?: int, easier: string, caution: string}>} $exercises */
+            /**
+             * @var array{
+             *     exercises: list<array{
+             *         id: string,
+             *         name: string,
+             *         for: list<string>,
+             *         does: string,
+             *         seconds: int,
+             *         count?: int,
+             *         easier: string,
+             *         caution: string,
+             *     }>,
+             * } $exercises
+             */
             $exercises = Data::read('exercises');
             $builtIn = self::of($reminders['reminders'], $exercises['exercises']);
         }
@@ -34,7 +47,16 @@ final readonly class Advice
 
     /**
      * @param list<array{id: string, for: string, text: string}> $reminders
-     * @param list<array{id: string, name: string, for: list<string>, does: string, seconds: int, count?: int|null, easier: string, caution: string}> $exercises
+     * @param list<array{
+     *     id: string,
+     *     name: string,
+     *     for: list<string>,
+     *     does: string,
+     *     seconds: int,
+     *     count?: int|null,
+     *     easier: string,
+     *     caution: string,
+     * }> $exercises
      */
     public static function of(array $reminders, array $exercises): self
     {
@@ -43,17 +65,29 @@ final readonly class Advice
             $byId[$row['id']] = Exercise::of($row);
         }
 
-        return new self(array_map(static fn (array $row): Reminder => new Reminder($row['id'], $row['for'], $row['text']), $reminders), $byId);
+        return new self(
+            array_map(
+                static fn (array $row): Reminder => new Reminder($row['id'], $row['for'], $row['text']),
+                $reminders,
+            ),
+            $byId,
+        );
     }
 
     /** @return list<Exercise> */
     public function exercisesFor(string $part): array
     {
-        return array_values(array_filter($this->exercises, static fn (Exercise $exercise): bool => \in_array($part, $exercise->for, true)));
+        return array_values(
+            array_filter(
+                $this->exercises,
+                static fn (Exercise $exercise): bool => \in_array($part, $exercise->for, true),
+            ),
+        );
     }
 
     /**
-     * A block of exercises, as a plan writes it: as long as they add up to that time, those that fit what is thrown first.
+     * A block of exercises, as a plan writes it: as long as they add up to that time, those that fit what is thrown
+     * first.
      *
      * @param string $part warm-up, conditioning or cool-down
      * @param list<string> $first ids of exercises that come before the others
@@ -63,13 +97,22 @@ final readonly class Advice
     public function part(string $part, int $seconds, array $first = []): array
     {
         $exercises = $this->exercisesFor($part);
-        usort($exercises, static fn (Exercise $one, Exercise $other): int => (\in_array($one->id, $first, true) ? 0 : 1) <=> (\in_array($other->id, $first, true) ? 0 : 1));
+        usort(
+            $exercises,
+            static fn (Exercise $one, Exercise $other): int => (\in_array($one->id, $first, true) ? 0 : 1)
+                <=> (\in_array($other->id, $first, true) ? 0 : 1),
+        );
         $sets = [];
         $left = $seconds;
         foreach ($exercises as $exercise) {
             $time = min($exercise->seconds, $left);
             if ($time >= 15) {
-                $sets[] = ['drill' => 'exercise', 'seconds' => $time, 'parameters' => ['exercise' => $exercise->id], 'note' => '' === $exercise->caution ? '' : ucfirst($exercise->caution).'.'];
+                $sets[] = [
+                    'drill' => 'exercise',
+                    'seconds' => $time,
+                    'parameters' => ['exercise' => $exercise->id],
+                    'note' => '' === $exercise->caution ? '' : ucfirst($exercise->caution).'.',
+                ];
                 $left -= $time;
             }
         }
@@ -79,8 +122,18 @@ final readonly class Advice
 
         return [
             'kind' => $part,
-            'name' => ['warm-up' => 'Warm-up', 'conditioning' => 'Conditioning', 'cool-down' => 'Cool-down'][$part] ?? ucfirst($part),
-            'rounds' => [] === $sets ? [] : [['seconds' => array_sum(array_column($sets, 'seconds')), 'rest' => 0, 'lastTen' => false, 'sets' => $sets]],
+            'name' => ['warm-up' => 'Warm-up', 'conditioning' => 'Conditioning', 'cool-down' => 'Cool-down'][$part]
+                ?? ucfirst($part),
+            'rounds' => [] === $sets
+                    ? []
+                    : [
+                        [
+                            'seconds' => array_sum(array_column($sets, 'seconds')),
+                            'rest' => 0,
+                            'lastTen' => false,
+                            'sets' => $sets,
+                        ],
+                    ],
             'changeover' => 'cool-down' === $part ? 0 : 60,
         ];
     }

@@ -24,15 +24,55 @@ final readonly class Exercise
     ) {
     }
 
-    /** @param array{id: string, name: string, for: list<string>, does: string, seconds: int, count?: int|null, easier: string, caution: string} $row */
+    /**
+     * @param array{
+     *     id: string,
+     *     name: string,
+     *     for: list<string>,
+     *     does: string,
+     *     seconds: int,
+     *     count?: int|null,
+     *     easier: string,
+     *     caution: string,
+     * } $row
+     */
     public static function of(array $row): self
     {
-        return new self($row['id'], $row['name'], $row['for'], $row['does'], $row['seconds'], $row['count'] ?? null, $row['easier'], $row['caution']);
+        return new self(
+            $row['id'],
+            $row['name'],
+            $row['for'],
+            $row['does'],
+            $row['seconds'],
+            $row['count'] ?? null,
+            $row['easier'],
+            $row['caution'],
+        );
     }
 
-    /** @return array{id: string, name: string, for: list<string>, does: string, seconds: int, count: int|null, easier: string, caution: string} */
+    /**
+     * @return array{
+     *     id: string,
+     *     name: string,
+     *     for: list<string>,
+     *     does: string,
+     *     seconds: int,
+     *     count: int|null,
+     *     easier: string,
+     *     caution: string,
+     * }
+     */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'for' => $this->for, 'does' => $this->does, 'seconds' => $this->seconds, 'count' => $this->count, 'easier' => $this->easier, 'caution' => $this->caution];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'for' => $this->for,
+            'does' => $this->does,
+            'seconds' => $this->seconds,
+            'count' => $this->count,
+            'easier' => $this->easier,
+            'caution' => $this->caution,
+        ];
     }
 }

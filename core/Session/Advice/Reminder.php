@@ -8,7 +8,30 @@ namespace Periplus\Core\Session\Advice;
 final readonly class Reminder
 {
     /** What a reminder may belong to. */
-    public const TOPICS = ['all', 'straight', 'hook', 'body-hook', 'uppercut', 'overhand', 'head-movement', 'round kick', 'low-kick', 'switch kick', 'push kick', 'knee', 'elbow', 'spinning', 'feint', 'footwork', 'cause:turn', 'cause:load', 'cause:limb', 'cause:range', 'cause:feet', 'cause:head'];
+    public const TOPICS = [
+        'all',
+        'straight',
+        'hook',
+        'body-hook',
+        'uppercut',
+        'overhand',
+        'head-movement',
+        'round kick',
+        'low-kick',
+        'switch kick',
+        'push kick',
+        'knee',
+        'elbow',
+        'spinning',
+        'feint',
+        'footwork',
+        'cause:turn',
+        'cause:load',
+        'cause:limb',
+        'cause:range',
+        'cause:feet',
+        'cause:head',
+    ];
 
     /** @param string $for one of TOPICS */
     public function __construct(public string $id, public string $for, public string $text)

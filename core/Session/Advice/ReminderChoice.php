@@ -14,8 +14,10 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Target;
 
 /**
- * Chooses what stands with a combination: the reminder that mends the cause of its worst link, then those of its techniques,
- * the rarest technique first. Over a session the one that stood least often comes first, so that it is never the same one
+ * Chooses what stands with a combination: the reminder that mends the cause of its worst link, then those of its
+ * techniques,
+ * the rarest technique first. Over a session the one that stood least often comes first, so that it is never the same
+ * one
  * all the time.
  */
 final class ReminderChoice
@@ -66,7 +68,11 @@ final class ReminderChoice
             if ($item instanceof StrikeItem) {
                 array_push($topics, ...self::ofStrike($item));
             } elseif ($item instanceof MoveItem) {
-                $topics[] = Theme::dodges($item->move) ? 'head-movement' : (MoveKind::Footwork === $item->move->kind ? 'footwork' : 'all');
+                $topics[] = Theme::dodges($item->move)
+                    ? 'head-movement'
+                    : (MoveKind::Footwork === $item->move->kind
+                        ? 'footwork'
+                        : 'all');
             }
         }
         $topics = array_values(array_unique([...$topics, 'all']));

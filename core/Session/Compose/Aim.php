@@ -20,8 +20,16 @@ final readonly class Aim
     {
         return match (AimKind::tryFrom($kind)) {
             AimKind::Due => new self(AimKind::Due),
-            AimKind::Theme => new self(AimKind::Theme, theme: Theme::tryFrom((string) $value) ?? throw self::unknown('theme', array_column(Theme::cases(), 'value'))),
-            AimKind::Weapon => new self(AimKind::Weapon, weapon: Limb::tryFrom((string) $value) ?? throw self::unknown('weapon', array_column(Limb::cases(), 'value'))),
+            AimKind::Theme => new self(
+                AimKind::Theme,
+                theme: Theme::tryFrom((string) $value)
+                    ?? throw self::unknown('theme', array_column(Theme::cases(), 'value')),
+            ),
+            AimKind::Weapon => new self(
+                AimKind::Weapon,
+                weapon: Limb::tryFrom((string) $value)
+                    ?? throw self::unknown('weapon', array_column(Limb::cases(), 'value')),
+            ),
             null => throw self::unknown('aim', array_column(AimKind::cases(), 'value')),
         };
     }
@@ -30,8 +38,14 @@ final readonly class Aim
     {
         return match ($this->kind) {
             AimKind::Due => true,
-            AimKind::Theme => null !== $this->theme && ($this->theme->holds($candidate->inStance->chain) || \in_array($this->theme->title(), $candidate->themes, true)),
-            AimKind::Weapon => [] !== array_filter($candidate->inStance->chain->strikes(), fn (StrikeItem $item): bool => $item->strike->limb === $this->weapon && $item->delivered()),
+            AimKind::Theme => null !== $this->theme
+                && ($this->theme->holds($candidate->inStance->chain)
+                    || \in_array($this->theme->title(), $candidate->themes, true)),
+            AimKind::Weapon => []
+                !== array_filter(
+                    $candidate->inStance->chain->strikes(),
+                    fn (StrikeItem $item): bool => $item->strike->limb === $this->weapon && $item->delivered(),
+                ),
         };
     }
 

@@ -13,7 +13,8 @@ final readonly class Candidate
      * @param string $text in the numbering of the plan
      * @param list<string> $themes
      * @param int $times in how many sessions of the course it was
-     * @param int|null $overdue days past the day on which it comes due again; below zero before it, null when that is not known
+     * @param int|null $overdue days past the day on which it comes due again; below zero before it, null when that is
+     *                          not known
      * @param string|null $last day on which it was, such as 2026-11-26; null when never
      */
     public function __construct(
@@ -30,7 +31,10 @@ final readonly class Candidate
     ) {
     }
 
-    /** What comes first where the aim is what is due: what is overdue, the longest first; then what was never drilled; then the rest. */
+    /**
+     * What comes first where the aim is what is due: what is overdue, the longest first; then what was never drilled;
+     * then the rest.
+     */
     public function turn(): int
     {
         return match (true) {
@@ -49,6 +53,12 @@ final readonly class Candidate
     /** @return array{chain: string, stance: string, name: string, id: int, version: int} as a plan writes it */
     public function written(): array
     {
-        return ['chain' => $this->text, 'stance' => $this->inStance->stance->value, 'name' => $this->name, 'id' => $this->id, 'version' => $this->version];
+        return [
+            'chain' => $this->text,
+            'stance' => $this->inStance->stance->value,
+            'name' => $this->name,
+            'id' => $this->id,
+            'version' => $this->version,
+        ];
     }
 }

@@ -15,7 +15,8 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Makes a session in one press: a warm-up, rounds of combinations that are picked, ordered and put into drills that fit,
+ * Makes a session in one press: a warm-up, rounds of combinations that are picked, ordered and put into drills that
+ * fit,
  * rounds in the other stance until the sides balance, and a cool-down; with the reason for each choice.
  */
 final class Composer
@@ -33,8 +34,11 @@ final class Composer
     private array $unmet = [];
 
     /** @param list<Candidate> $candidates */
-    private function __construct(private readonly Wishes $wishes, private readonly array $candidates, private readonly PlanReader $reader)
-    {
+    private function __construct(
+        private readonly Wishes $wishes,
+        private readonly array $candidates,
+        private readonly PlanReader $reader,
+    ) {
     }
 
     /** @param list<Candidate> $candidates of the library */
@@ -57,7 +61,14 @@ final class Composer
         $blocks = [$this->part($locked, BlockKind::WarmUp, $warmUp)];
         $after = $conditioning > 0 ? [$this->part($locked, BlockKind::Conditioning, $conditioning)] : [];
         $after[] = $this->part($locked, BlockKind::CoolDown, $coolDown);
-        $others = new WrittenPlan(['rules' => $w->rules->id, 'blocks' => [...$blocks, ['kind' => BlockKind::Rounds->value, 'rounds' => [], 'changeover' => self::CHANGEOVER], ...$after]]);
+        $others = new WrittenPlan([
+            'rules' => $w->rules->id,
+            'blocks' => [
+                ...$blocks,
+                ['kind' => BlockKind::Rounds->value, 'rounds' => [], 'changeover' => self::CHANGEOVER],
+                ...$after,
+            ],
+        ]);
         $left = 60 * $w->minutes - PlanReader::seconds($others->read());
         $count = self::clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::FEWEST_ROUNDS, self::MOST_ROUNDS);
         $rounds = $this->balanced($this->rounds($locked, $count));
@@ -71,9 +82,28 @@ final class Composer
             'seed' => $w->seed,
             'numbering' => $w->numbering,
             'tracks' => $this->tracks(),
-            'blocks' => [...$blocks, ['kind' => BlockKind::Rounds->value, 'name' => 'Rounds', 'rounds' => $rounds, 'changeover' => self::CHANGEOVER], ...$after],
+            'blocks' => [
+                ...$blocks,
+                [
+                    'kind' => BlockKind::Rounds->value,
+                    'name' => 'Rounds',
+                    'rounds' => $rounds,
+                    'changeover' => self::CHANGEOVER,
+                ],
+                ...$after,
+            ],
         ];
-        $this->say('blocks[1]', \sprintf('%d rounds of %s with %d s of rest fill what warm-up%s and cool-down leave of %d minutes.', $count, PlanReader::time($w->work), $w->rest, $conditioning > 0 ? ', conditioning' : '', $w->minutes));
+        $this->say(
+            'blocks[1]',
+            \sprintf(
+                '%d rounds of %s with %d s of rest fill what warm-up%s and cool-down leave of %d minutes.',
+                $count,
+                PlanReader::time($w->work),
+                $w->rest,
+                $conditioning > 0 ? ', conditioning' : '',
+                $w->minutes,
+            ),
+        );
 
         return $plan;
     }
@@ -81,7 +111,12 @@ final class Composer
     /** @return list<array{name: string, level: int}> */
     private function tracks(): array
     {
-        return 1 === \count($this->wishes->levels) ? [] : array_map(static fn (int $level): array => ['name' => 'Level '.$level, 'level' => $level], $this->wishes->levels);
+        return 1 === \count($this->wishes->levels)
+            ? []
+            : array_map(
+                static fn (int $level): array => ['name' => 'Level '.$level, 'level' => $level],
+                $this->wishes->levels,
+            );
     }
 
     /** @return array<array-key, mixed> a block of exercises, or the locked one */
@@ -93,13 +128,27 @@ final class Composer
             }
         }
         $kicks = \in_array(Limb::Leg, $this->wishes->rules->allows, true);
-        $this->say($kind->value, match ($kind) {
-            BlockKind::WarmUp => \sprintf('The warm-up takes %s%s.', PlanReader::time($seconds), $kicks ? ' and opens the hips, because kicks follow' : ' and wakes shoulders and feet, because hands follow'),
-            BlockKind::Conditioning => 'An hour has room for conditioning after the rounds, when technique no longer suffers from it.',
-            default => \sprintf('The cool-down takes %s to bring the breath down.', PlanReader::time($seconds)),
-        });
+        $this->say(
+            $kind->value,
+            match ($kind) {
+                BlockKind::WarmUp => \sprintf(
+                    'The warm-up takes %s%s.',
+                    PlanReader::time($seconds),
+                    $kicks
+                        ? ' and opens the hips, because kicks follow'
+                        : ' and wakes shoulders and feet, because hands follow',
+                ),
+                BlockKind::Conditioning => 'An hour has room for conditioning after the rounds, when technique no '
+                    .'longer suffers from it.',
+                default => \sprintf('The cool-down takes %s to bring the breath down.', PlanReader::time($seconds)),
+            },
+        );
 
-        return $this->reader->advice->part($kind->value, $seconds, $kicks ? ['leg-swings', 'knee-lifts'] : ['stance-bounce', 'arms-in-and-out']);
+        return $this->reader->advice->part(
+            $kind->value,
+            $seconds,
+            $kicks ? ['leg-swings', 'knee-lifts'] : ['stance-bounce', 'arms-in-and-out'],
+        );
     }
 
     /** @return list<array<array-key, mixed>> */
@@ -122,7 +171,11 @@ final class Composer
             [$choices[], $unmet] = $selection->of($flowing, $level, $wanted, $taken);
             array_push($this->unmet, ...$unmet);
         }
-        foreach (array_unique(array_map(static fn (Choice $choice): string => $choice->why, array_merge(...$choices))) as $why) {
+        $whies = array_unique(array_map(
+            static fn (Choice $choice): string => $choice->why,
+            array_merge(...$choices),
+        ));
+        foreach ($whies as $why) {
             $this->say('blocks[1]', $why);
         }
         $rounds = [];
@@ -141,7 +194,10 @@ final class Composer
     private function round(int $number, int $count, array $choices): array
     {
         $most = max(0, ...array_map(\count(...), $choices));
-        [$drill, $why] = 0 === $most ? ['free', 'Free work, because nothing of the library fits.'] : $this->drill($number, $count, $most);
+        [$drill, $why] =
+            0 === $most
+                ? ['free', 'Free work, because nothing of the library fits.']
+                : $this->drill($number, $count, $most);
         $sets = array_map(fn (array $ofTrack): array => [$this->set($drill, $number, $count, $ofTrack)], $choices);
         $this->say("blocks[1].rounds[$number]", $why);
         $round = ['seconds' => $this->wishes->work, 'rest' => $this->wishes->rest, 'sets' => $sets[0]];
@@ -165,10 +221,22 @@ final class Composer
 
         return match (true) {
             0 === $number => ['ladder', 'A ladder comes first: the first combination is built strike by strike.'],
-            $number === $count - 1 && $count > 2 => ['calls', 'Calls come last: everything of the day, and nobody knows when.'],
-            $number === $count - 2 && $count > 4 && $isPartner => ['return-fire', 'With a partner the answer belongs to it: defend, then counter.'],
-            $number === $count - 2 && $count > 4 => ['setup-free', 'What was drilled becomes the beginning of free work.'],
-            1 === $number % 2 && $combinations > 1 => ['set-list', 'Two combinations in turn: what they share is kept, and the change is announced.'],
+            $number === $count - 1 && $count > 2 => [
+                'calls',
+                'Calls come last: everything of the day, and nobody knows when.',
+            ],
+            $number === $count - 2 && $count > 4 && $isPartner => [
+                'return-fire',
+                'With a partner the answer belongs to it: defend, then counter.',
+            ],
+            $number === $count - 2 && $count > 4 => [
+                'setup-free',
+                'What was drilled becomes the beginning of free work.',
+            ],
+            1 === $number % 2 && $combinations > 1 => [
+                'set-list',
+                'Two combinations in turn: what they share is kept, and the change is announced.',
+            ],
             default => ['repeat', 'One combination all round, until it needs no thought.'],
         };
     }
@@ -188,8 +256,15 @@ final class Composer
         $at = min(\count($written) - 1, intdiv($number * \count($written), max(1, $count - 1)));
 
         return match (true) {
-            'calls' === $drill => ['drill' => 'calls', 'combinations' => $written, 'parameters' => ['least' => 3, 'most' => 6]],
-            'set-list' === $drill && \count($written) > 1 => ['drill' => 'set-list', 'combinations' => [$written[max(0, $at - 1)], $written[max(1, $at)]]],
+            'calls' === $drill => [
+                'drill' => 'calls',
+                'combinations' => $written,
+                'parameters' => ['least' => 3, 'most' => 6],
+            ],
+            'set-list' === $drill && \count($written) > 1 => [
+                'drill' => 'set-list',
+                'combinations' => [$written[max(0, $at - 1)], $written[max(1, $at)]],
+            ],
             'set-list' === $drill => ['drill' => 'repeat', 'combinations' => [$written[0]]],
             default => ['drill' => $drill, 'combinations' => [$written[$at]]],
         };
@@ -209,7 +284,11 @@ final class Composer
         while ($flips < intdiv(\count($rounds), 2)) {
             [$best, $at] = [self::share($sides), null];
             foreach ($sides as $number => [$left, $right]) {
-                if (0 === $number || true === ($rounds[$number]['locked'] ?? false) || RoundStance::Other->value === ($rounds[$number]['stance'] ?? '')) {
+                if (
+                    0 === $number
+                    || true === ($rounds[$number]['locked'] ?? false)
+                    || RoundStance::Other->value === ($rounds[$number]['stance'] ?? '')
+                ) {
                     continue;
                 }
                 $share = self::share(array_replace($sides, [$number => [$right, $left]]));
@@ -222,7 +301,14 @@ final class Composer
             }
             $sides[$at] = [$sides[$at][1], $sides[$at][0]];
             $rounds[$at]['stance'] = RoundStance::Other->value;
-            $this->say("blocks[1].rounds[$at]", \sprintf('In the other stance, so that the sides come to %d to %d.', round(100 * $best), round(100 * (1 - $best))));
+            $this->say(
+                "blocks[1].rounds[$at]",
+                \sprintf(
+                    'In the other stance, so that the sides come to %d to %d.',
+                    round(100 * $best),
+                    round(100 * (1 - $best)),
+                ),
+            );
             ++$flips;
         }
 
@@ -236,7 +322,12 @@ final class Composer
      */
     private function sides(array $round): array
     {
-        $plan = $this->reader->read(['rules' => $this->wishes->rules->id, 'numbering' => $this->wishes->numbering, 'tracks' => $this->tracks(), 'blocks' => [['rounds' => [$round]]]])->plan;
+        $plan = $this->reader->read([
+            'rules' => $this->wishes->rules->id,
+            'numbering' => $this->wishes->numbering,
+            'tracks' => $this->tracks(),
+            'blocks' => [['rounds' => [$round]]],
+        ])->plan;
         $programme = ProgrammeBuilder::build($plan, $this->reader->advice);
         $sides = [0.0, 0.0];
         foreach ($programme->tracks() as $track) {

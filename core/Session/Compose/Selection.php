@@ -31,22 +31,54 @@ final readonly class Selection
      */
     public function of(array $candidates, int $level, int $count, array $taken): array
     {
-        $fitting = array_values(array_filter($candidates, static fn (Candidate $one): bool => $one->level <= $level && !\in_array($one->id, $taken, true)));
+        $fitting = array_values(
+            array_filter(
+                $candidates,
+                static fn (Candidate $one): bool => $one->level <= $level && !\in_array($one->id, $taken, true),
+            ),
+        );
         $unmet = [];
         $meant = array_values(array_filter($fitting, $this->wishes->aim->isMetBy(...)));
         if ([] === $meant && [] !== $fitting) {
-            $unmet[] = \sprintf('Nothing in the library that level %d can throw is about %s; these were chosen without it.', $level, $this->wishes->aim->title());
+            $unmet[] = \sprintf(
+                'Nothing in the library that level %d can throw is about %s; these were chosen without it.',
+                $level,
+                $this->wishes->aim->title(),
+            );
         }
         [$chosen, $fromAim] = $this->pick($meant, $level, $count, []);
         if (\count($chosen) < $count) {
-            [$more] = $this->pick(array_values(array_filter($fitting, static fn (Candidate $one): bool => !\in_array($one, $meant, true))), $level, $count - \count($chosen), $chosen);
+            [$more] = $this->pick(
+                array_values(array_filter(
+                    $fitting,
+                    static fn (Candidate $one): bool => !\in_array($one, $meant, true),
+                )),
+                $level,
+                $count - \count($chosen),
+                $chosen,
+            );
             if ([] !== $meant && [] !== $more) {
-                $unmet[] = \sprintf('Only %d for level %d are about %s; %d others fill up.', $fromAim, $level, $this->wishes->aim->title(), \count($more));
+                $unmet[] = \sprintf(
+                    'Only %d for level %d are about %s; %d others fill up.',
+                    $fromAim,
+                    $level,
+                    $this->wishes->aim->title(),
+                    \count($more),
+                );
             }
             $chosen = [...$chosen, ...$more];
         }
         if (\count($chosen) < $count) {
-            $unmet[] = \sprintf('%s for level %d; %d were wanted. Approve more, or raise the level.', 0 === \count($chosen) ? 'Nothing in the library fits' : (1 === \count($chosen) ? 'One combination fits' : \count($chosen).' combinations fit'), $level, $count);
+            $unmet[] = \sprintf(
+                '%s for level %d; %d were wanted. Approve more, or raise the level.',
+                0 === \count($chosen)
+                    ? 'Nothing in the library fits'
+                    : (1 === \count($chosen)
+                        ? 'One combination fits'
+                        : \count($chosen).' combinations fit'),
+                $level,
+                $count,
+            );
         }
 
         return [$this->ordered($chosen), $unmet];
@@ -63,7 +95,15 @@ final readonly class Selection
         // Chance decides among those that were drilled as often and as long ago.
         $candidates = (new Randomizer(new Mt19937($this->wishes->seed)))->shuffleArray($candidates);
         $isDue = AimKind::Due === $this->wishes->aim->kind;
-        usort($candidates, static fn (Candidate $one, Candidate $other): int => [$isDue ? $one->turn() : 0, $one->times, $one->last ?? '', $level - $one->level] <=> [$isDue ? $other->turn() : 0, $other->times, $other->last ?? '', $level - $other->level]);
+        usort(
+            $candidates,
+            static fn (Candidate $one, Candidate $other): int => [
+                $isDue ? $one->turn() : 0,
+                $one->times,
+                $one->last ?? '',
+                $level - $one->level,
+            ] <=> [$isDue ? $other->turn() : 0, $other->times, $other->last ?? '', $level - $other->level],
+        );
         $known = array_fill_keys($this->wishes->known, true);
         foreach ($before as $choice) {
             $known += array_fill_keys($choice->candidate->links(), true);
@@ -98,11 +138,26 @@ final readonly class Selection
 
     private function why(Candidate $candidate, int $new, int $level): string
     {
-        $reasons = [AimKind::Due !== $this->wishes->aim->kind && $this->wishes->aim->isMetBy($candidate) ? 'it is about '.$this->wishes->aim->title() : null];
+        $reasons = [
+            AimKind::Due !== $this->wishes->aim->kind && $this->wishes->aim->isMetBy($candidate)
+                ? 'it is about '.$this->wishes->aim->title()
+                : null,
+        ];
         $reasons[] = match (true) {
             0 === $candidate->times => 'in no session of this course yet',
-            null !== $candidate->overdue && $candidate->overdue >= 0 => \sprintf('%s, drilled %s so far, last on %s', 0 === $candidate->overdue ? 'due today' : \sprintf('due for %d %s', $candidate->overdue, 1 === $candidate->overdue ? 'day' : 'days'), 1 === $candidate->times ? 'once' : $candidate->times.' times', $candidate->last),
-            null !== $candidate->last => \sprintf('last in a session on %s, %s', $candidate->last, 1 === $candidate->times ? 'once so far' : $candidate->times.' times so far'),
+            null !== $candidate->overdue && $candidate->overdue >= 0 => \sprintf(
+                '%s, drilled %s so far, last on %s',
+                0 === $candidate->overdue
+                    ? 'due today'
+                    : \sprintf('due for %d %s', $candidate->overdue, 1 === $candidate->overdue ? 'day' : 'days'),
+                1 === $candidate->times ? 'once' : $candidate->times.' times',
+                $candidate->last,
+            ),
+            null !== $candidate->last => \sprintf(
+                'last in a session on %s, %s',
+                $candidate->last,
+                1 === $candidate->times ? 'once so far' : $candidate->times.' times so far',
+            ),
             default => \sprintf('in %d sessions so far', $candidate->times),
         };
         $reasons[] = match ($new) {
@@ -110,9 +165,16 @@ final readonly class Selection
             1 => 'one link is new',
             default => $new.' links are new',
         };
-        $reasons[] = $candidate->level < $level ? \sprintf('level %d, within reach', $candidate->level) : \sprintf('level %d', $candidate->level);
+        $reasons[] =
+            $candidate->level < $level
+                ? \sprintf('level %d, within reach', $candidate->level)
+                : \sprintf('level %d', $candidate->level);
 
-        return \sprintf('%s: %s.', $candidate->name, implode(', ', array_filter($reasons, static fn (?string $reason): bool => null !== $reason)));
+        return \sprintf(
+            '%s: %s.',
+            $candidate->name,
+            implode(', ', array_filter($reasons, static fn (?string $reason): bool => null !== $reason)),
+        );
     }
 
     /**
@@ -122,7 +184,15 @@ final readonly class Selection
      */
     private function ordered(array $choices): array
     {
-        $order = Sequencer::order(array_map(static fn (Choice $choice): Stop => new Stop($choice->candidate->inStance->chain, $choice->candidate->level), $choices));
+        $order = Sequencer::order(
+            array_map(
+                static fn (Choice $choice): Stop => new Stop(
+                    $choice->candidate->inStance->chain,
+                    $choice->candidate->level,
+                ),
+                $choices,
+            ),
+        );
 
         return array_map(static fn (int $place): Choice => $choices[$place], $order->order);
     }
@@ -138,6 +208,12 @@ final readonly class Selection
     {
         $options = new CheckOptions($this->wishes->rules, 1.0, $this->wishes->medium, $this->wishes->group);
 
-        return array_values(array_filter($candidates, static fn (Candidate $one): bool => Verdict::Flows === Check::builtIn()->run($one->inStance, $options)->verdict));
+        return array_values(
+            array_filter(
+                $candidates,
+                static fn (Candidate $one): bool => Verdict::Flows
+                    === Check::builtIn()->run($one->inStance, $options)->verdict,
+            ),
+        );
     }
 }

@@ -38,7 +38,14 @@ final readonly class Wishes
         public array $locked = [],
     ) {
         if ($minutes < self::SHORTEST || $minutes > self::LONGEST) {
-            throw new \DomainException(\sprintf('A session in one press lasts %d to %d minutes, not %d.', self::SHORTEST, self::LONGEST, $minutes));
+            throw new \DomainException(
+                \sprintf(
+                    'A session in one press lasts %d to %d minutes, not %d.',
+                    self::SHORTEST,
+                    self::LONGEST,
+                    $minutes,
+                ),
+            );
         }
     }
 }

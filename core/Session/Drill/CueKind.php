@@ -41,7 +41,18 @@ enum CueKind: string
     public function stands(): bool
     {
         return match ($this) {
-            self::Show, self::Change, self::Rung, self::Step, self::Side, self::Stance, self::Theme, self::Call, self::LastCall, self::Exercise, self::Demonstration, self::Talk => true,
+            self::Show,
+            self::Change,
+            self::Rung,
+            self::Step,
+            self::Side,
+            self::Stance,
+            self::Theme,
+            self::Call,
+            self::LastCall,
+            self::Exercise,
+            self::Demonstration,
+            self::Talk => true,
             default => false,
         };
     }
@@ -50,7 +61,18 @@ enum CueKind: string
     public function isStep(): bool
     {
         return match ($this) {
-            self::Rung, self::Step, self::Count, self::Phase, self::On, self::Off, self::Side, self::Stance, self::Theme, self::Answer, self::Defence, self::Counter => true,
+            self::Rung,
+            self::Step,
+            self::Count,
+            self::Phase,
+            self::On,
+            self::Off,
+            self::Side,
+            self::Stance,
+            self::Theme,
+            self::Answer,
+            self::Defence,
+            self::Counter => true,
             default => false,
         };
     }

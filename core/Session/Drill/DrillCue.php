@@ -39,6 +39,17 @@ final readonly class DrillCue
     /** Its announcement at another moment. */
     public function announced(int $atMs = 0): self
     {
-        return new self($atMs, CueKind::Next, 'Next: '.$this->text, $this->chain, $this->stance, [], $this->lengthMs, $this->before, $this->after, $this->short);
+        return new self(
+            $atMs,
+            CueKind::Next,
+            'Next: '.$this->text,
+            $this->chain,
+            $this->stance,
+            [],
+            $this->lengthMs,
+            $this->before,
+            $this->after,
+            $this->short,
+        );
     }
 }

@@ -17,7 +17,10 @@ final readonly class DrillDefinition
      * @param int $order in which a coach would look for it
      * @param bool $isWork whether athletes work; otherwise the time counts as rest
      * @param bool $withPartner whether it asks for two who face each other
-     * @param array{string, string}|null $waitsWhen the parameter and its value with which the clock waits at the end for the coach
+     * @param array{
+     *     string,
+     *     string,
+     * }|null $waitsWhen the parameter and its value with which the clock waits at the end for the coach
      */
     public function __construct(
         public string $id,

@@ -14,7 +14,12 @@ final readonly class DrillExample
      * @param list<array{int, string, string}> $cues the first ones: ms, kind and text
      * @param int|null $count of all cues, where the first ones are not all
      */
-    public function __construct(public array $combinations, public array $parameters, public int $seconds, public array $cues, public ?int $count = null)
-    {
+    public function __construct(
+        public array $combinations,
+        public array $parameters,
+        public int $seconds,
+        public array $cues,
+        public ?int $count = null,
+    ) {
     }
 }

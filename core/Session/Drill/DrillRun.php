@@ -62,7 +62,10 @@ final readonly class DrillRun
     /** @return list<Chain> */
     public function chains(): array
     {
-        return array_map(static fn (PlannedCombination $combination): Chain => $combination->inStance->chain, $this->combinations);
+        return array_map(
+            static fn (PlannedCombination $combination): Chain => $combination->inStance->chain,
+            $this->combinations,
+        );
     }
 
     public function chain(): Chain
@@ -84,7 +87,9 @@ final readonly class DrillRun
         $known = $lasting ??= new \WeakMap();
         $key = spl_object_id($this->options->rules).' '.$this->options->tempo;
         $lengths = $known[$chain] ?? [];
-        $lengths[$key] ??= (int) ceil(Check::builtIn()->model->timing($chain, $this->options->rules, $this->options->tempo)->length());
+        $lengths[$key] ??= (int) ceil(
+            Check::builtIn()->model->timing($chain, $this->options->rules, $this->options->tempo)->length(),
+        );
         $known[$chain] = $lengths;
 
         return $lengths[$key];
@@ -112,9 +117,29 @@ final readonly class DrillRun
      *
      * @param list<int> $marked
      */
-    public function show(int $atMs, CueKind $kind, Chain $chain, ?string $text = null, ?RoundStance $stance = null, array $marked = [], ?string $before = null, ?string $after = null, ?string $short = null): DrillCue
-    {
-        return new DrillCue($atMs, $kind, $text ?? $this->write($chain), $chain, $stance ?? $this->stance, $marked, $this->length($chain), $before, $after, $short);
+    public function show(
+        int $atMs,
+        CueKind $kind,
+        Chain $chain,
+        ?string $text = null,
+        ?RoundStance $stance = null,
+        array $marked = [],
+        ?string $before = null,
+        ?string $after = null,
+        ?string $short = null,
+    ): DrillCue {
+        return new DrillCue(
+            $atMs,
+            $kind,
+            $text ?? $this->write($chain),
+            $chain,
+            $stance ?? $this->stance,
+            $marked,
+            $this->length($chain),
+            $before,
+            $after,
+            $short,
+        );
     }
 
     public function say(int $atMs, CueKind $kind, string $text, ?string $short = null): DrillCue

@@ -53,15 +53,39 @@ enum MinuteTheme: string
     public function holds(Chain $chain): bool
     {
         return match ($this) {
-            self::Jab => 2 <= self::count($chain, static fn (Item $item): bool => $item instanceof StrikeItem && 'jab' === $item->strike->id),
-            self::RearHand => 2 <= self::count($chain, static fn (Item $item): bool => $item instanceof StrikeItem && Limb::Hand === $item->strike->limb && Role::Rear === $item->strike->role),
-            self::Slipping => 1 <= self::count($chain, static fn (Item $item): bool => $item instanceof MoveItem && \in_array($item->move->head, [Head::Lead, Head::Rear], true)),
-            self::Ducking => 1 <= self::count($chain, static fn (Item $item): bool => $item instanceof MoveItem && Head::Low === $item->move->head),
+            self::Jab => 2
+                <= self::count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof StrikeItem && 'jab' === $item->strike->id,
+                ),
+            self::RearHand => 2
+                <= self::count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof StrikeItem
+                        && Limb::Hand === $item->strike->limb
+                        && Role::Rear === $item->strike->role,
+                ),
+            self::Slipping => 1
+                <= self::count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof MoveItem
+                        && \in_array($item->move->head, [Head::Lead, Head::Rear], true),
+                ),
+            self::Ducking => 1
+                <= self::count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof MoveItem && Head::Low === $item->move->head,
+                ),
             self::Body => Theme::BodyWork->holds($chain),
             self::InAndOut => Theme::InAndOut->holds($chain),
             self::Angles => Theme::Angles->holds($chain),
             // Bands 1 and 2 are the clinch and the range of hooks.
-            self::Inside => 1 <= self::count($chain, static fn (Item $item): bool => $item instanceof StrikeItem && max($item->strike->ranges($item->target)) <= 2),
+            self::Inside => 1
+                <= self::count(
+                    $chain,
+                    static fn (Item $item): bool => $item instanceof StrikeItem
+                        && max($item->strike->ranges($item->target)) <= 2,
+                ),
         };
     }
 

@@ -79,7 +79,11 @@ final readonly class Parameter
             'least' => $this->least,
             'most' => $this->most,
             'unit' => $this->unit,
-            'choices' => array_map(static fn (string $value, string $words): array => ['value' => $value, 'label' => $words], array_map(strval(...), array_keys($this->choices)), $this->choices),
+            'choices' => array_map(
+                static fn (string $value, string $words): array => ['value' => $value, 'label' => $words],
+                array_map(strval(...), array_keys($this->choices)),
+                $this->choices,
+            ),
         ];
     }
 }

@@ -16,7 +16,10 @@ final readonly class Parameters
      * @param list<Parameter> $parameters
      * @param array<array-key, mixed> $given
      *
-     * @return array{self, array<string, string>} and what cannot be taken, by name: one sentence, the usual value stands in
+     * @return array{
+     *     self,
+     *     array<string, string>,
+     * } and what cannot be taken, by name: one sentence, the usual value stands in
      */
     public static function read(array $parameters, array $given): array
     {
@@ -35,7 +38,11 @@ final readonly class Parameters
             }
         }
         foreach (array_diff_key($given, $values) as $name => $value) {
-            $wrong[(string) $name] = \sprintf('This drill has no "%s"; it has %s.', mb_strimwidth((string) $name, 0, 40, '…'), [] === $values ? 'nothing to set' : implode(', ', array_keys($values)));
+            $wrong[(string) $name] = \sprintf(
+                'This drill has no "%s"; it has %s.',
+                mb_strimwidth((string) $name, 0, 40, '…'),
+                [] === $values ? 'nothing to set' : implode(', ', array_keys($values)),
+            );
         }
 
         return [new self($values), $wrong];
@@ -81,7 +88,9 @@ final readonly class Parameters
     /** @return int|bool|string|list<int>|list<string>|null null when it cannot be taken */
     private static function take(Parameter $parameter, mixed $value): int|bool|string|array|null
     {
-        $isIn = static fn (mixed $number): bool => \is_int($number) && $number >= $parameter->least && $number <= $parameter->most;
+        $isIn = static fn (mixed $number): bool => \is_int($number)
+            && $number >= $parameter->least
+            && $number <= $parameter->most;
         $isChoice = static fn (mixed $choice): bool => \is_string($choice) && isset($parameter->choices[$choice]);
         switch ($parameter->kind) {
             case ParameterKind::Whole:
@@ -96,24 +105,47 @@ final readonly class Parameters
             case ParameterKind::Wholes:
                 $numbers = \is_array($value) ? array_values(array_filter($value, $isIn)) : [];
 
-                return \is_array($value) && \count($numbers) === \count($value) && \count($numbers) <= 12 ? array_values(array_filter($numbers, \is_int(...))) : null;
+                return \is_array($value) && \count($numbers) === \count($value) && \count($numbers) <= 12
+                    ? array_values(array_filter($numbers, \is_int(...)))
+                    : null;
             case ParameterKind::Choices:
                 $chosen = \is_array($value) ? array_values(array_filter($value, $isChoice)) : [];
 
-                return \is_array($value) && [] !== $chosen && \count($chosen) === \count($value) && \count($chosen) <= 12 ? array_values(array_filter($chosen, \is_string(...))) : null;
+                return \is_array($value)
+                    && [] !== $chosen
+                    && \count($chosen) === \count($value)
+                    && \count($chosen) <= 12
+                    ? array_values(array_filter($chosen, \is_string(...)))
+                    : null;
         }
     }
 
     private static function expected(Parameter $parameter): string
     {
-        return \sprintf('"%s" is ', $parameter->title).match ($parameter->kind) {
-            ParameterKind::Whole => \sprintf('a whole number of %s from %d to %d.', $parameter->unit, $parameter->least, $parameter->most),
-            ParameterKind::Wholes => \sprintf('a list of at most 12 whole numbers of %s from %d to %d.', $parameter->unit, $parameter->least, $parameter->most),
-            ParameterKind::Flag => 'true or false.',
-            ParameterKind::Text, ParameterKind::Exercise => \sprintf('a text of at most %d characters.', $parameter->most),
-            ParameterKind::Choice => implode(' or ', array_keys($parameter->choices)).'.',
-            ParameterKind::Choices => 'a list of at least one of '.implode(', ', array_keys($parameter->choices)).'.',
-        };
+        return \sprintf('"%s" is ', $parameter->title)
+            .match ($parameter->kind) {
+                ParameterKind::Whole => \sprintf(
+                    'a whole number of %s from %d to %d.',
+                    $parameter->unit,
+                    $parameter->least,
+                    $parameter->most,
+                ),
+                ParameterKind::Wholes => \sprintf(
+                    'a list of at most 12 whole numbers of %s from %d to %d.',
+                    $parameter->unit,
+                    $parameter->least,
+                    $parameter->most,
+                ),
+                ParameterKind::Flag => 'true or false.',
+                ParameterKind::Text, ParameterKind::Exercise => \sprintf(
+                    'a text of at most %d characters.',
+                    $parameter->most,
+                ),
+                ParameterKind::Choice => implode(' or ', array_keys($parameter->choices)).'.',
+                ParameterKind::Choices => 'a list of at least one of '
+                    .implode(', ', array_keys($parameter->choices))
+                    .'.',
+            };
     }
 
     private static function missing(string $name): \LogicException

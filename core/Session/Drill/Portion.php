@@ -41,8 +41,13 @@ final readonly class Portion
     }
 
     /** @param list<Limb> $weapons */
-    public static function free(float $ms, RoundStance $stance, ?float $strikes = null, ?Side $side = null, array $weapons = [Limb::Hand]): self
-    {
+    public static function free(
+        float $ms,
+        RoundStance $stance,
+        ?float $strikes = null,
+        ?Side $side = null,
+        array $weapons = [Limb::Hand],
+    ): self {
         return new self($ms, $stance, null, null, $strikes, $side, $weapons);
     }
 }

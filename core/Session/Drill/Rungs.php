@@ -11,7 +11,10 @@ use Periplus\Core\Combination\StrikeItem;
 /** A chain cut after each of its strikes: first strike, first two, and so on to the whole. */
 final class Rungs
 {
-    /** @return non-empty-list<Chain> what comes before a strike, and what lands with it, belongs to its rung; what comes after the last one to the whole */
+    /**
+     * @return non-empty-list<Chain> what comes before a strike, and what lands with it, belongs to its rung; what comes
+     *                               after the last one to the whole
+     */
     public static function of(Chain $chain): array
     {
         $items = $chain->items;

@@ -35,6 +35,7 @@ final readonly class SessionValues
 
     public function value(string $name): int|float
     {
-        return $this->values[$name] ?? throw new \OutOfBoundsException(\sprintf('core/data/session.json has no "%s".', $name));
+        return $this->values[$name]
+            ?? throw new \OutOfBoundsException(\sprintf('core/data/session.json has no "%s".', $name));
     }
 }

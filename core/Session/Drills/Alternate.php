@@ -25,7 +25,18 @@ final readonly class Alternate implements Drill
             [1, 1],
             [Parameter::whole('times', 'Times in each stance', 1, 1, 20, 'times')],
             [
-                new DrillExample(['1 2'], ['times' => 5], 60, [[0, 'show', '1 2'], [0, 'stance', 'own stance'], [22450, 'stance', 'switch: other stance'], [44900, 'stance', 'switch: own stance']], 4),
+                new DrillExample(
+                    ['1 2'],
+                    ['times' => 5],
+                    60,
+                    [
+                        [0, 'show', '1 2'],
+                        [0, 'stance', 'own stance'],
+                        [22450, 'stance', 'switch: other stance'],
+                        [44900, 'stance', 'switch: own stance'],
+                    ],
+                    4,
+                ),
                 new DrillExample(['1'], ['times' => 20], 60, [[0, 'show', '1'], [0, 'stance', 'own stance']], 2),
             ],
             100,
@@ -42,7 +53,13 @@ final readonly class Alternate implements Drill
         $cues = [$run->show(0, CueKind::Show, $run->chain())];
         $stance = $run->stance;
         foreach (self::stretches($run) as $at => [$from]) {
-            $cues[] = $run->show($from, CueKind::Stance, $run->chain(), (0 === $at ? '' : 'switch: ').$stance->value.' stance', $stance);
+            $cues[] = $run->show(
+                $from,
+                CueKind::Stance,
+                $run->chain(),
+                (0 === $at ? '' : 'switch: ').$stance->value.' stance',
+                $stance,
+            );
             $stance = $stance->flipped();
         }
 

@@ -30,8 +30,25 @@ final readonly class Balance implements Drill
                 Parameter::whole('times', 'Times each side', 2, 1, 6, 'times'),
             ],
             [
-                new DrillExample(['13'], [], 120, [[0, 'side', 'own stance: 13'], [30000, 'side', 'other stance: 13'], [60000, 'side', 'own stance: 13'], [90000, 'side', 'other stance: 13']], 4),
-                new DrillExample(['11'], ['seconds' => 20, 'times' => 1], 40, [[0, 'side', 'own stance: 11'], [20000, 'side', 'other stance: 11']], 2),
+                new DrillExample(
+                    ['13'],
+                    [],
+                    120,
+                    [
+                        [0, 'side', 'own stance: 13'],
+                        [30000, 'side', 'other stance: 13'],
+                        [60000, 'side', 'own stance: 13'],
+                        [90000, 'side', 'other stance: 13'],
+                    ],
+                    4,
+                ),
+                new DrillExample(
+                    ['11'],
+                    ['seconds' => 20, 'times' => 1],
+                    40,
+                    [[0, 'side', 'own stance: 11'], [20000, 'side', 'other stance: 11']],
+                    2,
+                ),
             ],
             150,
         );
@@ -41,12 +58,36 @@ final readonly class Balance implements Drill
     {
         $seconds = 2 * $run->parameters->whole('seconds') * $run->parameters->whole('times');
 
-        return $seconds === $run->seconds ? [] : [new DrillProblem(\sprintf('Both sides %d times for %d s take %d s, and the set has %d s.', $run->parameters->whole('times'), $run->parameters->whole('seconds'), $seconds, $run->seconds), 'parameters.seconds', false)];
+        return $seconds === $run->seconds
+            ? []
+            : [
+                new DrillProblem(
+                    \sprintf(
+                        'Both sides %d times for %d s take %d s, and the set has %d s.',
+                        $run->parameters->whole('times'),
+                        $run->parameters->whole('seconds'),
+                        $seconds,
+                        $run->seconds,
+                    ),
+                    'parameters.seconds',
+                    false,
+                ),
+            ];
     }
 
     public function cues(DrillRun $run): array
     {
-        return array_map(static fn (array $stretch): DrillCue => $run->show($stretch[0], CueKind::Side, $run->chain(), $stretch[2]->value.' stance: '.$run->write($run->chain()), $stretch[2], short: $stretch[2]->value.' stance'), self::stretches($run));
+        return array_map(
+            static fn (array $stretch): DrillCue => $run->show(
+                $stretch[0],
+                CueKind::Side,
+                $run->chain(),
+                $stretch[2]->value.' stance: '.$run->write($run->chain()),
+                $stretch[2],
+                short: $stretch[2]->value.' stance',
+            ),
+            self::stretches($run),
+        );
     }
 
     public function portions(DrillRun $run): array
@@ -54,7 +95,15 @@ final readonly class Balance implements Drill
         // On one leg there is no gap to come back in stance: one technique follows the other.
         $length = max(1, $run->length($run->chain()));
 
-        return array_map(static fn (array $stretch): Portion => Portion::counted($run->chain(), $stretch[1] / (2 * $length), $stretch[1], $stretch[2]), self::stretches($run));
+        return array_map(
+            static fn (array $stretch): Portion => Portion::counted(
+                $run->chain(),
+                $stretch[1] / (2 * $length),
+                $stretch[1],
+                $stretch[2],
+            ),
+            self::stretches($run),
+        );
     }
 
     /** @return list<array{int, int, RoundStance}> from and for how long, in ms, and in which stance */

@@ -28,13 +28,28 @@ final readonly class Builder implements Drill
             'Each minute or each round adds one or two items to the same chain; what is new is marked.',
             [1, 5],
             [
-                Parameter::choice('by', 'Grows', 'work', ['work' => 'within the round', 'round' => 'from round to round']),
+                Parameter::choice('by', 'Grows', 'work', [
+                    'work' => 'within the round',
+                    'round' => 'from round to round',
+                ]),
                 Parameter::whole('seconds', 'A step (0: shared equally)', 0, 0, 600, 'seconds'),
                 Parameter::whole('add', 'Strikes a step', 1, 1, 2, 'strikes'),
             ],
             [
-                new DrillExample(['1 2 3 2'], ['add' => 2, 'seconds' => 30], 60, [[0, 'step', '1 2'], [30000, 'step', '1 2 3 2']], 2),
-                new DrillExample(['1 2', '1 2 3b', '1 2 3b 2'], [], 180, [[0, 'step', '1 2'], [60000, 'step', '1 2 3b'], [120000, 'step', '1 2 3b 2']], 3),
+                new DrillExample(
+                    ['1 2 3 2'],
+                    ['add' => 2, 'seconds' => 30],
+                    60,
+                    [[0, 'step', '1 2'], [30000, 'step', '1 2 3 2']],
+                    2,
+                ),
+                new DrillExample(
+                    ['1 2', '1 2 3b', '1 2 3b 2'],
+                    [],
+                    180,
+                    [[0, 'step', '1 2'], [60000, 'step', '1 2 3b'], [120000, 'step', '1 2 3b 2']],
+                    3,
+                ),
             ],
             40,
         );
@@ -46,12 +61,23 @@ final readonly class Builder implements Drill
         $chains = $run->chains();
         foreach ($chains as $at => $chain) {
             if ($at > 0 && !Sequence::of($chain)->startsWith(Sequence::of($chains[$at - 1]))) {
-                $problems[] = new DrillProblem(\sprintf('%s does not begin with %s. Each step of a builder goes on from the one before.', $run->write($chain), $run->write($chains[$at - 1])), "combinations[$at]");
+                $problems[] = new DrillProblem(
+                    \sprintf(
+                        '%s does not begin with %s. Each step of a builder goes on from the one before.',
+                        $run->write($chain),
+                        $run->write($chains[$at - 1]),
+                    ),
+                    "combinations[$at]",
+                );
             }
         }
         foreach (\array_slice(self::steps($run), 0, -1) as $at => $step) {
             if (Verdict::Breaks === $run->check($step)->linkVerdict) {
-                $problems[] = new DrillProblem(\sprintf('Step %d, %s, breaks by itself.', $at + 1, $run->write($step)), 'combinations[0]', false);
+                $problems[] = new DrillProblem(
+                    \sprintf('Step %d, %s, breaks by itself.', $at + 1, $run->write($step)),
+                    'combinations[0]',
+                    false,
+                );
             }
         }
 
@@ -64,7 +90,12 @@ final readonly class Builder implements Drill
         $steps = self::steps($run);
         foreach (self::stretches($run) as [$from, $ms, $step]) {
             $known = $step > 0 ? \count($steps[$step - 1]->items) : 0;
-            $cues[] = $run->show($from, CueKind::Step, $steps[$step], marked: 0 === $known ? [] : range($known, \count($steps[$step]->items) - 1));
+            $cues[] = $run->show(
+                $from,
+                CueKind::Step,
+                $steps[$step],
+                marked: 0 === $known ? [] : range($known, \count($steps[$step]->items) - 1),
+            );
         }
 
         return $cues;
@@ -74,7 +105,10 @@ final readonly class Builder implements Drill
     {
         $steps = self::steps($run);
 
-        return array_map(static fn (array $stretch): Portion => Portion::repeated($steps[$stretch[2]], $stretch[1], $run->stance), self::stretches($run));
+        return array_map(
+            static fn (array $stretch): Portion => Portion::repeated($steps[$stretch[2]], $stretch[1], $run->stance),
+            self::stretches($run),
+        );
     }
 
     /** @return non-empty-list<Chain> several combinations are a path of a family; one alone is cut */
@@ -86,7 +120,9 @@ final readonly class Builder implements Drill
         }
         $rungs = Rungs::of($run->chain());
         $add = $run->parameters->whole('add');
-        $steps = array_values(array_filter($rungs, static fn (int $at): bool => 0 === ($at + 1) % $add, \ARRAY_FILTER_USE_KEY));
+        $steps = array_values(
+            array_filter($rungs, static fn (int $at): bool => 0 === ($at + 1) % $add, \ARRAY_FILTER_USE_KEY),
+        );
 
         return [] === $steps || end($steps) !== end($rungs) ? [...$steps, $rungs[\count($rungs) - 1]] : $steps;
     }
@@ -103,7 +139,11 @@ final readonly class Builder implements Drill
         $stretches = [];
         for ($step = 0; $step <= $last && $step * $ms < $run->ms(); ++$step) {
             // The whole is kept until the end.
-            $stretches[] = [$step * $ms, $step === $last ? $run->ms() - $step * $ms : min($ms, $run->ms() - $step * $ms), $step];
+            $stretches[] = [
+                $step * $ms,
+                $step === $last ? $run->ms() - $step * $ms : min($ms, $run->ms() - $step * $ms),
+                $step,
+            ];
         }
 
         return $stretches;

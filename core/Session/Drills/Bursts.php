@@ -23,14 +23,30 @@ final readonly class Bursts implements Drill
             'All out and easy in turn; or sets of straight strikes and a breath; or all out in the last seconds.',
             [0, 1],
             [
-                Parameter::choice('kind', 'Kind', 'on-off', ['on-off' => 'on and off in turn', 'straights' => 'sets of straight strikes and a breath', 'last' => 'all out at the end']),
+                Parameter::choice('kind', 'Kind', 'on-off', [
+                    'on-off' => 'on and off in turn',
+                    'straights' => 'sets of straight strikes and a breath',
+                    'last' => 'all out at the end',
+                ]),
                 Parameter::whole('on', 'On', 20, 5, 120, 'seconds'),
                 Parameter::whole('off', 'Off', 10, 0, 120, 'seconds'),
                 Parameter::whole('count', 'Strikes a set', 10, 2, 50, 'strikes'),
             ],
             [
-                new DrillExample([], [], 60, [[0, 'on', 'on'], [20000, 'off', 'off'], [30000, 'on', 'on'], [50000, 'off', 'off']], 4),
-                new DrillExample(['1 2'], ['kind' => 'last', 'on' => 10], 120, [[0, 'show', '1 2'], [110000, 'on', 'all out']], 2),
+                new DrillExample(
+                    [],
+                    [],
+                    60,
+                    [[0, 'on', 'on'], [20000, 'off', 'off'], [30000, 'on', 'on'], [50000, 'off', 'off']],
+                    4,
+                ),
+                new DrillExample(
+                    ['1 2'],
+                    ['kind' => 'last', 'on' => 10],
+                    120,
+                    [[0, 'show', '1 2'], [110000, 'on', 'all out']],
+                    2,
+                ),
             ],
             70,
         );
@@ -49,7 +65,10 @@ final readonly class Bursts implements Drill
             return [...$cues, $run->say(max(0, $run->ms() - 1000 * $p->whole('on')), CueKind::On, 'all out')];
         }
         if ('straights' === $p->text('kind')) {
-            return [...$cues, $run->say(0, CueKind::Count, \sprintf('%d straight strikes, a breath, again', $p->whole('count')))];
+            return [
+                ...$cues,
+                $run->say(0, CueKind::Count, \sprintf('%d straight strikes, a breath, again', $p->whole('count'))),
+            ];
         }
         foreach (self::stretches($run) as [$from, $ms, $isOn]) {
             $cues[] = $run->say($from, $isOn ? CueKind::On : CueKind::Off, $isOn ? 'on' : 'off');
@@ -63,14 +82,20 @@ final readonly class Bursts implements Drill
         $p = $run->parameters;
         $ms = $run->ms();
         if ('on-off' === $p->text('kind')) {
-            $ms = array_sum(array_map(static fn (array $stretch): int => $stretch[2] ? $stretch[1] : 0, self::stretches($run)));
+            $ms = array_sum(
+                array_map(static fn (array $stretch): int => $stretch[2] ? $stretch[1] : 0, self::stretches($run)),
+            );
         }
         if ([] !== $run->combinations) {
             return [Portion::repeated($run->chain(), $ms, $run->stance)];
         }
         if ('straights' === $p->text('kind')) {
             // A breath is as long as the gap between repetitions.
-            $set = $p->whole('count') * $run->options->rules->calibration->catalogue()->body->freeStrike * $run->options->tempo + $run->gap();
+            $set =
+                $p->whole('count')
+                    * $run->options->rules->calibration->catalogue()->body->freeStrike
+                    * $run->options->tempo
+                + $run->gap();
 
             return [Portion::free($ms, $run->stance, $ms / $set * $p->whole('count'))];
         }

@@ -26,7 +26,8 @@ final readonly class Calls implements Drill
         return new DrillDefinition(
             'calls',
             'Calls',
-            'Short chains, single strikes and moves are called at random; nobody can foresee when. The vocabulary may grow minute by minute.',
+            'Short chains, single strikes and moves are called at random; nobody can foresee when. The vocabulary '
+                .'may grow minute by minute.',
             [1, 24],
             [
                 Parameter::whole('least', 'Shortest silence', 2, 1, 60, 'seconds'),
@@ -34,8 +35,20 @@ final readonly class Calls implements Drill
                 Parameter::flag('grows', 'Grows by a chain a minute', false),
             ],
             [
-                new DrillExample(['1', '1 2'], ['least' => 10, 'most' => 10], 30, [[0, 'call', '1 2'], [10490, 'call', '1'], [20690, 'last-call', '1 2']], 3),
-                new DrillExample(['1 2', 'slip-lead'], ['least' => 2, 'most' => 2, 'grows' => true], 10, [[0, 'call', '1 2'], [2490, 'call', '1 2'], [4980, 'call', '1 2'], [7470, 'last-call', '1 2']], 4),
+                new DrillExample(
+                    ['1', '1 2'],
+                    ['least' => 10, 'most' => 10],
+                    30,
+                    [[0, 'call', '1 2'], [10490, 'call', '1'], [20690, 'last-call', '1 2']],
+                    3,
+                ),
+                new DrillExample(
+                    ['1 2', 'slip-lead'],
+                    ['least' => 2, 'most' => 2, 'grows' => true],
+                    10,
+                    [[0, 'call', '1 2'], [2490, 'call', '1 2'], [4980, 'call', '1 2'], [7470, 'last-call', '1 2']],
+                    4,
+                ),
             ],
             140,
         );
@@ -44,12 +57,29 @@ final readonly class Calls implements Drill
     public function problems(DrillRun $run): array
     {
         if ($run->parameters->whole('least') > $run->parameters->whole('most')) {
-            return [new DrillProblem(\sprintf('The shortest silence of %d s is longer than the longest of %d s.', $run->parameters->whole('least'), $run->parameters->whole('most')), 'parameters.least')];
+            return [
+                new DrillProblem(
+                    \sprintf(
+                        'The shortest silence of %d s is longer than the longest of %d s.',
+                        $run->parameters->whole('least'),
+                        $run->parameters->whole('most'),
+                    ),
+                    'parameters.least',
+                ),
+            ];
         }
         $problems = [];
         foreach ($run->chains() as $at => $chain) {
             if ($run->length($chain) > $run->ms()) {
-                $problems[] = new DrillProblem(\sprintf('%s takes %.1f s and cannot be finished in %d s.', $run->write($chain), $run->length($chain) / 1000, $run->seconds), "combinations[$at]");
+                $problems[] = new DrillProblem(
+                    \sprintf(
+                        '%s takes %.1f s and cannot be finished in %d s.',
+                        $run->write($chain),
+                        $run->length($chain) / 1000,
+                        $run->seconds,
+                    ),
+                    "combinations[$at]",
+                );
             }
         }
 
@@ -58,7 +88,14 @@ final readonly class Calls implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return array_map(static fn (array $call): DrillCue => $run->show($call[0], $call[2] ? CueKind::LastCall : CueKind::Call, $call[1]), self::calls($run));
+        return array_map(
+            static fn (array $call): DrillCue => $run->show(
+                $call[0],
+                $call[2] ? CueKind::LastCall : CueKind::Call,
+                $call[1],
+            ),
+            self::calls($run),
+        );
     }
 
     public function portions(DrillRun $run): array
@@ -71,13 +108,24 @@ final readonly class Calls implements Drill
         }
         $portions = [];
         foreach ($times as $at => $count) {
-            $portions[] = Portion::counted($run->chains()[$at], $count, $run->ms() * $count / \count($calls), $run->stance);
+            $portions[] = Portion::counted(
+                $run->chains()[$at],
+                $count,
+                ($run->ms() * $count) / \count($calls),
+                $run->stance,
+            );
         }
 
         return $portions;
     }
 
-    /** @return list<array{int, Chain, bool}> when, in ms, what, and whether it is the last; none that could not be finished */
+    /**
+     * @return list<array{
+     *     int,
+     *     Chain,
+     *     bool,
+     * }> when, in ms, what, and whether it is the last; none that could not be finished
+     */
     private static function calls(DrillRun $run): array
     {
         // Chance is drawn anew from the seed, so that cues and load are of the same calls.

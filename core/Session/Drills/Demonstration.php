@@ -22,7 +22,13 @@ final readonly class Demonstration implements Drill
             [1, 1],
             [],
             [
-                new DrillExample(['1 2 3'], [], 60, [[0, 'demonstration', '1 2 3'], [30000, 'demonstration', '1 2 3']], 2),
+                new DrillExample(
+                    ['1 2 3'],
+                    [],
+                    60,
+                    [[0, 'demonstration', '1 2 3'], [30000, 'demonstration', '1 2 3']],
+                    2,
+                ),
                 new DrillExample(['14l'], [], 30, [[0, 'demonstration', '14l'], [15000, 'demonstration', '14l']], 2),
             ],
             180,

@@ -18,7 +18,10 @@ final readonly class DrillRegistry
         static $drills = null;
         if (null === $drills) {
             $found = Instances::of(__DIR__, __NAMESPACE__, Drill::class);
-            usort($found, static fn (Drill $one, Drill $other): int => $one->definition()->order <=> $other->definition()->order);
+            usort(
+                $found,
+                static fn (Drill $one, Drill $other): int => $one->definition()->order <=> $other->definition()->order,
+            );
             $drills = [];
             foreach ($found as $drill) {
                 $drills[$drill->definition()->id] = $drill;

@@ -36,7 +36,17 @@ final readonly class ExerciseDrill implements Drill
 
     public function problems(DrillRun $run): array
     {
-        return null === $run->exercise($run->parameters->text('exercise')) ? [new DrillProblem(\sprintf('The gym has no exercise "%s". Choose another, or add it to the list.', mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…')), 'parameters.exercise')] : [];
+        return null === $run->exercise($run->parameters->text('exercise'))
+            ? [
+                new DrillProblem(
+                    \sprintf(
+                        'The gym has no exercise "%s". Choose another, or add it to the list.',
+                        mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
+                    ),
+                    'parameters.exercise',
+                ),
+            ]
+            : [];
     }
 
     public function cues(DrillRun $run): array

@@ -40,11 +40,23 @@ final readonly class Free implements Drill
     {
         $weapons = $run->parameters->choices('weapons');
 
-        return [$run->say(0, CueKind::Show, \count($weapons) === \count(WeaponChoices::ALL) ? 'free' : 'free: '.implode(', ', $weapons))];
+        return [
+            $run->say(
+                0,
+                CueKind::Show,
+                \count($weapons) === \count(WeaponChoices::ALL) ? 'free' : 'free: '.implode(', ', $weapons),
+            ),
+        ];
     }
 
     public function portions(DrillRun $run): array
     {
-        return [Portion::free($run->ms(), $run->stance, weapons: WeaponChoices::limbs($run->parameters->choices('weapons')))];
+        return [
+            Portion::free(
+                $run->ms(),
+                $run->stance,
+                weapons: WeaponChoices::limbs($run->parameters->choices('weapons')),
+            ),
+        ];
     }
 }

@@ -30,7 +30,13 @@ final readonly class Ladder implements Drill
             [Parameter::whole('rung', 'A rung (0: own pace)', 0, 0, 300, 'seconds')],
             [
                 new DrillExample(['1 2 3'], [], 60, [[0, 'rung', '1'], [0, 'rung', '1 2'], [0, 'rung', '1 2 3']], 3),
-                new DrillExample(['1 2 slip-lead 3 exit'], ['rung' => 20], 60, [[0, 'rung', '1'], [20000, 'rung', '1 2'], [40000, 'rung', '1 2 slip-lead 3 exit']], 3),
+                new DrillExample(
+                    ['1 2 slip-lead 3 exit'],
+                    ['rung' => 20],
+                    60,
+                    [[0, 'rung', '1'], [20000, 'rung', '1 2'], [40000, 'rung', '1 2 slip-lead 3 exit']],
+                    3,
+                ),
             ],
             30,
         );
@@ -42,12 +48,28 @@ final readonly class Ladder implements Drill
         $rungs = Rungs::of($run->chain());
         foreach (\array_slice($rungs, 0, -1) as $at => $rung) {
             if (Verdict::Breaks === $run->check($rung)->linkVerdict) {
-                $problems[] = new DrillProblem(\sprintf('Rung %d, %s, breaks by itself.', $at + 1, $run->write($rung)), 'combinations[0]', false);
+                $problems[] = new DrillProblem(
+                    \sprintf('Rung %d, %s, breaks by itself.', $at + 1, $run->write($rung)),
+                    'combinations[0]',
+                    false,
+                );
             }
         }
         $rung = $run->parameters->whole('rung');
         if ($rung > 0 && $rung * \count($rungs) > $run->seconds) {
-            $problems[] = new DrillProblem(\sprintf('%d rungs of %d s take %d s; there are %d s, so the whole is never reached. Shorten the rungs to %d s.', \count($rungs), $rung, $rung * \count($rungs), $run->seconds, max(1, intdiv($run->seconds, \count($rungs)))), 'parameters.rung', false);
+            $problems[] = new DrillProblem(
+                \sprintf(
+                    '%d rungs of %d s take %d s; there are %d s, so the whole is never reached. Shorten the rungs to '
+                        .'%d s.',
+                    \count($rungs),
+                    $rung,
+                    $rung * \count($rungs),
+                    $run->seconds,
+                    max(1, intdiv($run->seconds, \count($rungs))),
+                ),
+                'parameters.rung',
+                false,
+            );
         }
 
         return $problems;
@@ -75,7 +97,11 @@ final readonly class Ladder implements Drill
         if ($ms > 0) {
             $portions = [];
             for ($at = 0; $at * $ms < $run->ms(); ++$at) {
-                $portions[] = Portion::repeated($rungs[$at % \count($rungs)], min($ms, $run->ms() - $at * $ms), $run->stance);
+                $portions[] = Portion::repeated(
+                    $rungs[$at % \count($rungs)],
+                    min($ms, $run->ms() - $at * $ms),
+                    $run->stance,
+                );
             }
 
             return $portions;
@@ -83,6 +109,13 @@ final readonly class Ladder implements Drill
         // At one's own pace each rung comes equally often.
         $once = array_sum(array_map($run->period(...), $rungs));
 
-        return array_map(static fn (Chain $rung): Portion => Portion::repeated($rung, $run->ms() * $run->period($rung) / $once, $run->stance), $rungs);
+        return array_map(
+            static fn (Chain $rung): Portion => Portion::repeated(
+                $rung,
+                ($run->ms() * $run->period($rung)) / $once,
+                $run->stance,
+            ),
+            $rungs,
+        );
     }
 }

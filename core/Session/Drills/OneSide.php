@@ -25,12 +25,22 @@ final readonly class OneSide implements Drill
             'The left side only, or the right side only; or first one, then the other.',
             [0, 0],
             [
-                Parameter::choice('side', 'Side', 'both', ['left' => 'left', 'right' => 'right', 'both' => 'left, then right']),
+                Parameter::choice('side', 'Side', 'both', [
+                    'left' => 'left',
+                    'right' => 'right',
+                    'both' => 'left, then right',
+                ]),
                 Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL),
             ],
             [
                 new DrillExample([], ['side' => 'left'], 60, [[0, 'side', 'left side only: hand']], 1),
-                new DrillExample([], ['weapons' => ['hand', 'leg']], 120, [[0, 'side', 'left side only: hand, leg'], [60000, 'side', 'right side only: hand, leg']], 2),
+                new DrillExample(
+                    [],
+                    ['weapons' => ['hand', 'leg']],
+                    120,
+                    [[0, 'side', 'left side only: hand, leg'], [60000, 'side', 'right side only: hand, leg']],
+                    2,
+                ),
             ],
             80,
         );
@@ -43,12 +53,28 @@ final readonly class OneSide implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return array_map(static fn (array $stretch): DrillCue => $run->say($stretch[0], CueKind::Side, $stretch[2]->value.' side only: '.implode(', ', $run->parameters->choices('weapons')), $stretch[2]->value.' side only'), self::stretches($run));
+        return array_map(
+            static fn (array $stretch): DrillCue => $run->say(
+                $stretch[0],
+                CueKind::Side,
+                $stretch[2]->value.' side only: '.implode(', ', $run->parameters->choices('weapons')),
+                $stretch[2]->value.' side only',
+            ),
+            self::stretches($run),
+        );
     }
 
     public function portions(DrillRun $run): array
     {
-        return array_map(static fn (array $stretch): Portion => Portion::free($stretch[1], $run->stance, side: $stretch[2], weapons: WeaponChoices::limbs($run->parameters->choices('weapons'))), self::stretches($run));
+        return array_map(
+            static fn (array $stretch): Portion => Portion::free(
+                $stretch[1],
+                $run->stance,
+                side: $stretch[2],
+                weapons: WeaponChoices::limbs($run->parameters->choices('weapons')),
+            ),
+            self::stretches($run),
+        );
     }
 
     /** @return list<array{int, int, Side}> from and for how long, in ms, and which */
@@ -57,6 +83,8 @@ final readonly class OneSide implements Drill
         $side = Side::tryFrom($run->parameters->text('side'));
         $half = intdiv($run->ms(), 2);
 
-        return null !== $side ? [[0, $run->ms(), $side]] : [[0, $half, Side::Left], [$half, $run->ms() - $half, Side::Right]];
+        return null !== $side
+            ? [[0, $run->ms(), $side]]
+            : [[0, $half, Side::Left], [$half, $run->ms() - $half, Side::Right]];
     }
 }

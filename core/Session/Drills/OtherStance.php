@@ -42,13 +42,19 @@ final readonly class OtherStance implements Drill
         $other = $run->stance->flipped();
         $cues = [new DrillCue(0, CueKind::Stance, 'other stance', null, $other)];
 
-        return [] === $run->combinations ? $cues : [...$cues, $run->show(0, CueKind::Show, $run->chain(), stance: $other)];
+        return [] === $run->combinations
+            ? $cues
+            : [...$cues, $run->show(0, CueKind::Show, $run->chain(), stance: $other)];
     }
 
     public function portions(DrillRun $run): array
     {
         $other = $run->stance->flipped();
 
-        return [[] === $run->combinations ? Portion::free($run->ms(), $other) : Portion::repeated($run->chain(), $run->ms(), $other)];
+        return [
+            [] === $run->combinations
+                ? Portion::free($run->ms(), $other)
+                : Portion::repeated($run->chain(), $run->ms(), $other),
+        ];
     }
 }

@@ -29,8 +29,26 @@ final readonly class Pyramid implements Drill
                 Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL),
             ],
             [
-                new DrillExample([], ['top' => 3], 100, [[0, 'count', '1'], [20000, 'count', '2'], [40000, 'count', '3'], [60000, 'count', '2'], [80000, 'count', '1']], 5),
-                new DrillExample([], ['top' => 5, 'weapons' => ['leg']], 90, [[0, 'count', '1'], [10000, 'count', '2']], 9),
+                new DrillExample(
+                    [],
+                    ['top' => 3],
+                    100,
+                    [
+                        [0, 'count', '1'],
+                        [20000, 'count', '2'],
+                        [40000, 'count', '3'],
+                        [60000, 'count', '2'],
+                        [80000, 'count', '1'],
+                    ],
+                    5,
+                ),
+                new DrillExample(
+                    [],
+                    ['top' => 5, 'weapons' => ['leg']],
+                    90,
+                    [[0, 'count', '1'], [10000, 'count', '2']],
+                    9,
+                ),
             ],
             50,
         );
@@ -46,12 +64,23 @@ final readonly class Pyramid implements Drill
         $counts = self::counts($run->parameters->whole('top'));
         $ms = intdiv($run->ms(), \count($counts));
 
-        return array_map(static fn (int $at, int $count): DrillCue => $run->say($at * $ms, CueKind::Count, (string) $count), array_keys($counts), $counts);
+        return array_map(
+            static fn (int $at, int $count): DrillCue => $run->say($at * $ms, CueKind::Count, (string) $count),
+            array_keys($counts),
+            $counts,
+        );
     }
 
     public function portions(DrillRun $run): array
     {
-        return [Portion::free($run->ms(), $run->stance, array_sum(self::counts($run->parameters->whole('top'))), weapons: WeaponChoices::limbs($run->parameters->choices('weapons')))];
+        return [
+            Portion::free(
+                $run->ms(),
+                $run->stance,
+                array_sum(self::counts($run->parameters->whole('top'))),
+                weapons: WeaponChoices::limbs($run->parameters->choices('weapons')),
+            ),
+        ];
     }
 
     /** @return non-empty-list<int> */

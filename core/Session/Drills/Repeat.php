@@ -22,7 +22,12 @@ final readonly class Repeat implements Drill
             'Repeat',
             'One combination all round.',
             [1, 1],
-            [Parameter::choice('targets', 'Targets', 'as-written', ['as-written' => 'as written', 'vary' => 'the athlete varies them'])],
+            [
+                Parameter::choice('targets', 'Targets', 'as-written', [
+                    'as-written' => 'as written',
+                    'vary' => 'the athlete varies them',
+                ]),
+            ],
             [
                 new DrillExample(['1 2 3'], [], 180, [[0, 'show', '1 2 3']], 1),
                 new DrillExample(['1 2 3b'], ['targets' => 'vary'], 60, [[0, 'show', '1 2 3b, vary the targets']], 1),
@@ -40,7 +45,15 @@ final readonly class Repeat implements Drill
     {
         $after = 'vary' === $run->parameters->text('targets') ? 'vary the targets' : null;
 
-        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).(null === $after ? '' : ', '.$after), after: $after)];
+        return [
+            $run->show(
+                0,
+                CueKind::Show,
+                $run->chain(),
+                $run->write($run->chain()).(null === $after ? '' : ', '.$after),
+                after: $after,
+            ),
+        ];
     }
 
     public function portions(DrillRun $run): array

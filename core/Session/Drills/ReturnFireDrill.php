@@ -28,16 +28,44 @@ final readonly class ReturnFireDrill implements Drill
         return new DrillDefinition(
             'return-fire',
             'Return fire',
-            'The opponent answers with the strike that ended the chain; the athlete defends and counters. What takes it and what is ready then is computed.',
+            'The opponent answers with the strike that ended the chain; the athlete defends and counters. What takes '
+                .'it and what is ready then is computed.',
             [1, 1],
             [
                 Parameter::whole('seconds', 'Each defence', 30, 10, 180, 'seconds'),
                 Parameter::choices('counters', 'Counters with', ['hand'], WeaponChoices::ALL),
-                Parameter::choice('opponent', 'Opponent', 'same', ['same' => 'in the same stance', 'opposite' => 'in the opposite stance']),
+                Parameter::choice('opponent', 'Opponent', 'same', [
+                    'same' => 'in the same stance',
+                    'opposite' => 'in the opposite stance',
+                ]),
             ],
             [
-                new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2'], [0, 'answer', 'they answer: 2'], [0, 'defence', 'slip-lead'], [0, 'counter', '1'], [30000, 'defence', 'slip-rear'], [30000, 'counter', '2']], 6),
-                new DrillExample(['1 2 3'], ['seconds' => 60], 60, [[0, 'show', '1 2 3'], [0, 'answer', 'they answer: 3'], [0, 'defence', 'roll-rear'], [0, 'counter', '2']], 4),
+                new DrillExample(
+                    ['1 2'],
+                    [],
+                    60,
+                    [
+                        [0, 'show', '1 2'],
+                        [0, 'answer', 'they answer: 2'],
+                        [0, 'defence', 'slip-lead'],
+                        [0, 'counter', '1'],
+                        [30000, 'defence', 'slip-rear'],
+                        [30000, 'counter', '2'],
+                    ],
+                    6,
+                ),
+                new DrillExample(
+                    ['1 2 3'],
+                    ['seconds' => 60],
+                    60,
+                    [
+                        [0, 'show', '1 2 3'],
+                        [0, 'answer', 'they answer: 3'],
+                        [0, 'defence', 'roll-rear'],
+                        [0, 'counter', '2'],
+                    ],
+                    4,
+                ),
             ],
             130,
             withPartner: true,
@@ -46,7 +74,14 @@ final readonly class ReturnFireDrill implements Drill
 
     public function problems(DrillRun $run): array
     {
-        return [] === $this->defences($run) ? [new DrillProblem('Nothing of this chain lands, so there is nothing to answer. Choose one that ends with a strike.', 'combinations[0]')] : [];
+        return [] === $this->defences($run)
+            ? [
+                new DrillProblem(
+                    'Nothing of this chain lands, so there is nothing to answer. Choose one that ends with a strike.',
+                    'combinations[0]',
+                ),
+            ]
+            : [];
     }
 
     public function cues(DrillRun $run): array
@@ -57,7 +92,11 @@ final readonly class ReturnFireDrill implements Drill
         if (false === $last) {
             return $cues;
         }
-        $cues[] = $run->say(0, CueKind::Answer, 'they answer: '.$run->write(Chain::of([new StrikeItem($last->strike, $last->target)])));
+        $cues[] = $run->say(
+            0,
+            CueKind::Answer,
+            'they answer: '.$run->write(Chain::of([new StrikeItem($last->strike, $last->target)])),
+        );
         foreach ($this->stretches($run) as [$from, , $defence]) {
             $cues[] = $run->show($from, CueKind::Defence, Chain::of($defence->moves));
             $counter = self::counter($defence);
@@ -75,7 +114,11 @@ final readonly class ReturnFireDrill implements Drill
             $counter = self::counter($stretch[2]);
             $items = [...$run->chain()->items, ...$stretch[2]->moves, ...(null === $counter ? [] : [$counter])];
 
-            return Portion::repeated(\count($items) > Chain::MOST ? $run->chain() : Chain::of($items), $stretch[1], $run->stance);
+            return Portion::repeated(
+                \count($items) > Chain::MOST ? $run->chain() : Chain::of($items),
+                $stretch[1],
+                $run->stance,
+            );
         }, $this->stretches($run));
     }
 
@@ -106,7 +149,11 @@ final readonly class ReturnFireDrill implements Drill
         static $lasting = null;
         /** @var \WeakMap<DrillRun, list<Answer>> $known */
         $known = $lasting ??= new \WeakMap();
-        $known[$run] ??= ReturnFire::builtIn()->answers(new ChainInStance($run->chain(), Stance::Orthodox), $run->options, WeaponChoices::limbs($run->parameters->choices('counters')));
+        $known[$run] ??= ReturnFire::builtIn()->answers(
+            new ChainInStance($run->chain(), Stance::Orthodox),
+            $run->options,
+            WeaponChoices::limbs($run->parameters->choices('counters')),
+        );
         $answers = $known[$run];
 
         return $answers['same' === $run->parameters->text('opponent') ? 0 : 1]->defences ?? [];

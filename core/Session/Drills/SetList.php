@@ -27,11 +27,36 @@ final readonly class SetList implements Drill
             [2, 5],
             [
                 Parameter::wholes('seconds', 'Seconds each', [], 5, 600, 'seconds'),
-                Parameter::whole('announce', 'Announced before', (int) SessionValues::builtIn()->value('announce'), 5, 10, 'seconds'),
+                Parameter::whole(
+                    'announce',
+                    'Announced before',
+                    (int) SessionValues::builtIn()->value('announce'),
+                    5,
+                    10,
+                    'seconds',
+                ),
             ],
             [
-                new DrillExample(['1 2', '1 2 3', '1 6'], ['seconds' => [30, 30, 60]], 120, [[0, 'show', '1 2'], [22000, 'next', 'Next: 1 2 3'], [30000, 'switch', '1 2 3'], [52000, 'next', 'Next: 1 6'], [60000, 'switch', '1 6']], 5),
-                new DrillExample(['1 2', '3 2'], ['announce' => 5], 60, [[0, 'show', '1 2'], [25000, 'next', 'Next: 3 2'], [30000, 'switch', '3 2']], 3),
+                new DrillExample(
+                    ['1 2', '1 2 3', '1 6'],
+                    ['seconds' => [30, 30, 60]],
+                    120,
+                    [
+                        [0, 'show', '1 2'],
+                        [22000, 'next', 'Next: 1 2 3'],
+                        [30000, 'switch', '1 2 3'],
+                        [52000, 'next', 'Next: 1 6'],
+                        [60000, 'switch', '1 6'],
+                    ],
+                    5,
+                ),
+                new DrillExample(
+                    ['1 2', '3 2'],
+                    ['announce' => 5],
+                    60,
+                    [[0, 'show', '1 2'], [25000, 'next', 'Next: 3 2'], [30000, 'switch', '3 2']],
+                    3,
+                ),
             ],
             20,
         );
@@ -41,14 +66,48 @@ final readonly class SetList implements Drill
     {
         $seconds = $run->parameters->wholes('seconds');
         if ([] === $seconds) {
-            return 0 === $run->seconds % \count($run->combinations) ? [] : [new DrillProblem(\sprintf('%d s cannot be shared equally by %d combinations in whole seconds. Say how long each takes.', $run->seconds, \count($run->combinations)), 'parameters.seconds')];
+            return 0 === $run->seconds % \count($run->combinations)
+                ? []
+                : [
+                    new DrillProblem(
+                        \sprintf(
+                            '%d s cannot be shared equally by %d combinations in whole seconds. Say how long each '
+                                .'takes.',
+                            $run->seconds,
+                            \count($run->combinations),
+                        ),
+                        'parameters.seconds',
+                    ),
+                ];
         }
         if (\count($seconds) !== \count($run->combinations)) {
-            return [new DrillProblem(\sprintf('%d times are given for %d combinations. Give one each, or none to share equally.', \count($seconds), \count($run->combinations)), 'parameters.seconds')];
+            return [
+                new DrillProblem(
+                    \sprintf(
+                        '%d times are given for %d combinations. Give one each, or none to share equally.',
+                        \count($seconds),
+                        \count($run->combinations),
+                    ),
+                    'parameters.seconds',
+                ),
+            ];
         }
         $sum = array_sum($seconds);
 
-        return 0 === $run->seconds % $sum ? [] : [new DrillProblem(\sprintf('The combinations take %d s together, which does not fill %d s of work. Change the seconds, or the length of the set to %d s.', $sum, $run->seconds, max(1, intdiv($run->seconds, $sum)) * $sum), 'parameters.seconds')];
+        return 0 === $run->seconds % $sum
+            ? []
+            : [
+                new DrillProblem(
+                    \sprintf(
+                        'The combinations take %d s together, which does not fill %d s of work. Change the seconds, '
+                            .'or the length of the set to %d s.',
+                        $sum,
+                        $run->seconds,
+                        max(1, intdiv($run->seconds, $sum)) * $sum,
+                    ),
+                    'parameters.seconds',
+                ),
+            ];
     }
 
     public function cues(DrillRun $run): array
@@ -69,17 +128,27 @@ final readonly class SetList implements Drill
 
     public function portions(DrillRun $run): array
     {
-        return array_map(static fn (array $stretch): Portion => Portion::repeated($stretch[2], $stretch[1], $run->stance), self::stretches($run));
+        return array_map(
+            static fn (array $stretch): Portion => Portion::repeated($stretch[2], $stretch[1], $run->stance),
+            self::stretches($run),
+        );
     }
 
-    /** @return list<array{int, int, Chain}> from and for how long, in ms, and what is thrown; the list begins again until the work is filled */
+    /**
+     * @return list<array{
+     *     int,
+     *     int,
+     *     Chain,
+     * }> from and for how long, in ms, and what is thrown; the list begins again until the work is filled
+     */
     private static function stretches(DrillRun $run): array
     {
         $chains = $run->chains();
         $seconds = $run->parameters->wholes('seconds');
         $stretches = [];
         for ($from = $at = 0; $from < $run->ms(); ++$at) {
-            $ms = [] === $seconds ? intdiv($run->ms(), \count($chains)) : 1000 * ($seconds[$at % \count($seconds)] ?? 0);
+            $ms =
+                [] === $seconds ? intdiv($run->ms(), \count($chains)) : 1000 * ($seconds[$at % \count($seconds)] ?? 0);
             $ms = max(1000, min($ms, $run->ms() - $from));
             $stretches[] = [$from, $ms, $chains[$at % \count($chains)]];
             $from += $ms;

@@ -25,7 +25,16 @@ final readonly class SetupThenFree implements Drill
             'Setup, then free',
             'A fixed beginning, then the athlete goes on freely.',
             [1, 1],
-            [Parameter::whole('free', 'Free strikes after it', (int) SessionValues::builtIn()->value('burst'), 1, FreeStrikes::MOST, 'strikes')],
+            [
+                Parameter::whole(
+                    'free',
+                    'Free strikes after it',
+                    (int) SessionValues::builtIn()->value('burst'),
+                    1,
+                    FreeStrikes::MOST,
+                    'strikes',
+                ),
+            ],
             [
                 new DrillExample(['1 2'], [], 60, [[0, 'show', '1 2, then free']], 1),
                 new DrillExample(['push pivot-out'], ['free' => 2], 60, [[0, 'show', 'push pivot-out, then free']], 1),
@@ -41,13 +50,18 @@ final readonly class SetupThenFree implements Drill
 
     public function cues(DrillRun $run): array
     {
-        return [$run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).', then free', after: 'then free')];
+        return [
+            $run->show(0, CueKind::Show, $run->chain(), $run->write($run->chain()).', then free', after: 'then free'),
+        ];
     }
 
     public function portions(DrillRun $run): array
     {
         $items = $run->chain()->items;
-        $chain = \count($items) < Chain::MOST ? Chain::of([...$items, new FreeStrikes($run->parameters->whole('free'))]) : $run->chain();
+        $chain =
+            \count($items) < Chain::MOST
+                ? Chain::of([...$items, new FreeStrikes($run->parameters->whole('free'))])
+                : $run->chain();
 
         return [Portion::repeated($chain, $run->ms(), $run->stance)];
     }

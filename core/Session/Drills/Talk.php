@@ -26,7 +26,13 @@ final readonly class Talk implements Drill
                 Parameter::text('about', 'About', 200),
             ],
             [
-                new DrillExample([], ['about' => 'Why the hook loads the kick'], 120, [[0, 'talk', 'Why the hook loads the kick']], 1),
+                new DrillExample(
+                    [],
+                    ['about' => 'Why the hook loads the kick'],
+                    120,
+                    [[0, 'talk', 'Why the hook loads the kick']],
+                    1,
+                ),
                 new DrillExample([], ['clock' => 'waits'], 60, [[0, 'talk', 'The coach explains; the clock waits']], 1),
             ],
             190,
@@ -45,7 +51,13 @@ final readonly class Talk implements Drill
         $waits = 'waits' === $run->parameters->text('clock');
         $about = $run->parameters->text('about');
 
-        return [$run->say(0, CueKind::Talk, ('' === $about ? 'The coach explains' : $about).($waits ? '; the clock waits' : ''))];
+        return [
+            $run->say(
+                0,
+                CueKind::Talk,
+                ('' === $about ? 'The coach explains' : $about).($waits ? '; the clock waits' : ''),
+            ),
+        ];
     }
 
     public function portions(DrillRun $run): array

@@ -32,8 +32,20 @@ final readonly class Themes implements Drill
                 Parameter::whole('seconds', 'Each (0: shared equally)', 0, 0, 300, 'seconds'),
             ],
             [
-                new DrillExample(['1 1 2', '1 2'], [], 180, [[0, 'theme', 'jab: 1 1 2'], [60000, 'theme', 'rear hand'], [120000, 'theme', 'slipping']], 3),
-                new DrillExample(['1 2 slip-lead 3'], ['themes' => ['slipping', 'angles'], 'seconds' => 45], 90, [[0, 'theme', 'slipping: 1 2 slip-lead 3'], [45000, 'theme', 'angles']], 2),
+                new DrillExample(
+                    ['1 1 2', '1 2'],
+                    [],
+                    180,
+                    [[0, 'theme', 'jab: 1 1 2'], [60000, 'theme', 'rear hand'], [120000, 'theme', 'slipping']],
+                    3,
+                ),
+                new DrillExample(
+                    ['1 2 slip-lead 3'],
+                    ['themes' => ['slipping', 'angles'], 'seconds' => 45],
+                    90,
+                    [[0, 'theme', 'slipping: 1 2 slip-lead 3'], [45000, 'theme', 'angles']],
+                    2,
+                ),
             ],
             110,
         );
@@ -49,8 +61,12 @@ final readonly class Themes implements Drill
         $cues = [];
         foreach (self::stretches($run) as [$from, , $theme]) {
             $fitting = self::fitting($run, $theme);
-            $text = $theme->title().([] === $fitting ? '' : ': '.implode(' · ', array_map($run->write(...), $fitting)));
-            $cues[] = [] === $fitting ? $run->say($from, CueKind::Theme, $text) : $run->show($from, CueKind::Theme, $fitting[0], $text, short: $theme->title());
+            $text =
+                $theme->title().([] === $fitting ? '' : ': '.implode(' · ', array_map($run->write(...), $fitting)));
+            $cues[] =
+                [] === $fitting
+                    ? $run->say($from, CueKind::Theme, $text)
+                    : $run->show($from, CueKind::Theme, $fitting[0], $text, short: $theme->title());
         }
 
         return $cues;
@@ -62,9 +78,19 @@ final readonly class Themes implements Drill
         foreach (self::stretches($run) as [, $ms, $theme]) {
             $fitting = self::fitting($run, $theme);
             // What is shown is what is thrown, as far as anything is shown.
-            array_push($portions, ...([] === $fitting
-                ? [Portion::free($ms, $run->stance)]
-                : array_map(static fn (Chain $chain): Portion => Portion::repeated($chain, $ms / \count($fitting), $run->stance), $fitting)));
+            array_push(
+                $portions,
+                ...[] === $fitting
+                    ? [Portion::free($ms, $run->stance)]
+                    : array_map(
+                        static fn (Chain $chain): Portion => Portion::repeated(
+                            $chain,
+                            $ms / \count($fitting),
+                            $run->stance,
+                        ),
+                        $fitting,
+                    ),
+            );
         }
 
         return $portions;

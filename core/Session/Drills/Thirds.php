@@ -27,8 +27,26 @@ final readonly class Thirds implements Drill
             [0, 1],
             [Parameter::whole('seconds', 'Each', 30, 10, 180, 'seconds')],
             [
-                new DrillExample(['1 2 3'], [], 180, [[0, 'show', '1 2 3'], [0, 'phase', 'technique'], [30000, 'phase', 'speed'], [60000, 'phase', 'power'], [90000, 'phase', 'technique']], 7),
-                new DrillExample([], ['seconds' => 20], 60, [[0, 'phase', 'technique'], [20000, 'phase', 'speed'], [40000, 'phase', 'power']], 3),
+                new DrillExample(
+                    ['1 2 3'],
+                    [],
+                    180,
+                    [
+                        [0, 'show', '1 2 3'],
+                        [0, 'phase', 'technique'],
+                        [30000, 'phase', 'speed'],
+                        [60000, 'phase', 'power'],
+                        [90000, 'phase', 'technique'],
+                    ],
+                    7,
+                ),
+                new DrillExample(
+                    [],
+                    ['seconds' => 20],
+                    60,
+                    [[0, 'phase', 'technique'], [20000, 'phase', 'speed'], [40000, 'phase', 'power']],
+                    3,
+                ),
             ],
             60,
         );
@@ -38,7 +56,20 @@ final readonly class Thirds implements Drill
     {
         $seconds = 3 * $run->parameters->whole('seconds');
 
-        return 0 === $run->seconds % $seconds ? [] : [new DrillProblem(\sprintf('Three times %d s is %d s, which does not fill %d s of work evenly; the last one is cut short.', $run->parameters->whole('seconds'), $seconds, $run->seconds), 'parameters.seconds', false)];
+        return 0 === $run->seconds % $seconds
+            ? []
+            : [
+                new DrillProblem(
+                    \sprintf(
+                        'Three times %d s is %d s, which does not fill %d s of work evenly; the last one is cut short.',
+                        $run->parameters->whole('seconds'),
+                        $seconds,
+                        $run->seconds,
+                    ),
+                    'parameters.seconds',
+                    false,
+                ),
+            ];
     }
 
     public function cues(DrillRun $run): array
@@ -54,6 +85,10 @@ final readonly class Thirds implements Drill
 
     public function portions(DrillRun $run): array
     {
-        return [[] === $run->combinations ? Portion::free($run->ms(), $run->stance) : Portion::repeated($run->chain(), $run->ms(), $run->stance)];
+        return [
+            [] === $run->combinations
+                ? Portion::free($run->ms(), $run->stance)
+                : Portion::repeated($run->chain(), $run->ms(), $run->stance),
+        ];
     }
 }

@@ -29,7 +29,13 @@ final readonly class WithConditioning implements Drill
             ],
             [
                 new DrillExample(['1 8'], [], 60, [[0, 'show', '2 squats, then 1 8']], 1),
-                new DrillExample(['1 2 3'], ['exercise' => 'jumps', 'count' => 2], 60, [[0, 'show', '2 jumps, then 1 2 3']], 1),
+                new DrillExample(
+                    ['1 2 3'],
+                    ['exercise' => 'jumps', 'count' => 2],
+                    60,
+                    [[0, 'show', '2 jumps, then 1 2 3']],
+                    1,
+                ),
             ],
             160,
         );
@@ -37,7 +43,17 @@ final readonly class WithConditioning implements Drill
 
     public function problems(DrillRun $run): array
     {
-        return null === $run->exercise($run->parameters->text('exercise')) ? [new DrillProblem(\sprintf('The gym has no exercise "%s". Choose another, or add it to the list.', mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…')), 'parameters.exercise')] : [];
+        return null === $run->exercise($run->parameters->text('exercise'))
+            ? [
+                new DrillProblem(
+                    \sprintf(
+                        'The gym has no exercise "%s". Choose another, or add it to the list.',
+                        mb_strimwidth($run->parameters->text('exercise'), 0, 40, '…'),
+                    ),
+                    'parameters.exercise',
+                ),
+            ]
+            : [];
     }
 
     public function cues(DrillRun $run): array
@@ -46,7 +62,15 @@ final readonly class WithConditioning implements Drill
 
         $before = \sprintf('%d %s', $run->parameters->whole('count'), lcfirst($exercise->name ?? 'exercise'));
 
-        return [$run->show(0, CueKind::Show, $run->chain(), $before.', then '.$run->write($run->chain()), before: $before)];
+        return [
+            $run->show(
+                0,
+                CueKind::Show,
+                $run->chain(),
+                $before.', then '.$run->write($run->chain()),
+                before: $before,
+            ),
+        ];
     }
 
     public function portions(DrillRun $run): array

@@ -12,8 +12,13 @@ final readonly class Due
      * @param int $interval days between the last time and the next
      * @param bool $held whether it held the last time
      */
-    public function __construct(public string $last, public int $times, public int $interval, public string $day, public bool $held)
-    {
+    public function __construct(
+        public string $last,
+        public int $times,
+        public int $interval,
+        public string $day,
+        public bool $held,
+    ) {
     }
 
     /** Days past the day on which it is due; below zero before it. */

@@ -29,7 +29,11 @@ final readonly class Schedule
             $values[$id] = (int) ($rules->threshold($id) ?? $bound->threshold->default);
         }
 
-        return new self($values['due-first'], min($values['due-least'], $values['due-most']), max($values['due-least'], $values['due-most']));
+        return new self(
+            $values['due-first'],
+            min($values['due-least'], $values['due-most']),
+            max($values['due-least'], $values['due-most']),
+        );
     }
 
     /**
@@ -48,6 +52,12 @@ final readonly class Schedule
         }
         $last = $times[\count($times) - 1][0];
 
-        return new Due($last, \count($times), $interval, (new \DateTimeImmutable($last))->modify(\sprintf('+%d days', $interval))->format('Y-m-d'), $times[\count($times) - 1][1]);
+        return new Due(
+            $last,
+            \count($times),
+            $interval,
+            (new \DateTimeImmutable($last))->modify(\sprintf('+%d days', $interval))->format('Y-m-d'),
+            $times[\count($times) - 1][1],
+        );
     }
 }

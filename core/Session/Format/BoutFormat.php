@@ -9,17 +9,37 @@ use Periplus\Core\Technique\Data;
 /** Rounds, work and rest as a sport bouts them. From memory: the current rulebook decides. */
 final readonly class BoutFormat
 {
-    public function __construct(public string $id, public string $sport, public string $class, public int $rounds, public int $seconds, public int $rest)
-    {
+    public function __construct(
+        public string $id,
+        public string $sport,
+        public string $class,
+        public int $rounds,
+        public int $seconds,
+        public int $rest,
+    ) {
     }
 
     /** @return list<self> */
     public static function all(): array
     {
-        /** @var array{formats: list<array{id: string, sport: string, class: string, rounds: int, seconds: int, rest: int}>} $data */
+        /**
+         * @var array{
+         *     formats: list<array{id: string, sport: string, class: string, rounds: int, seconds: int, rest: int}>,
+         * } $data
+         */
         $data = Data::read('bout-formats');
 
-        return array_map(static fn (array $row): self => new self($row['id'], $row['sport'], $row['class'], $row['rounds'], $row['seconds'], $row['rest']), $data['formats']);
+        return array_map(
+            static fn (array $row): self => new self(
+                $row['id'],
+                $row['sport'],
+                $row['class'],
+                $row['rounds'],
+                $row['seconds'],
+                $row['rest'],
+            ),
+            $data['formats'],
+        );
     }
 
     /** Work and rests between, s. */

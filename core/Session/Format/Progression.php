@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Format;
 
 /**
- * Work and rest for a run of weeks: the rest is cut step by step, then the round is lengthened and the rest begins anew.
+ * Work and rest for a run of weeks: the rest is cut step by step, then the round is lengthened and the rest begins
+ * anew.
  * Common practice, no source.
  */
 final readonly class Progression
@@ -16,10 +17,17 @@ final readonly class Progression
      * @param int $by s by which a round is lengthened
      * @param non-empty-list<int> $rests s, one after the other
      */
-    public function __construct(public int $from = 120, public int $to = 180, public int $by = 15, public array $rests = [60, 50, 40, 30])
-    {
+    public function __construct(
+        public int $from = 120,
+        public int $to = 180,
+        public int $by = 15,
+        public array $rests = [60, 50, 40, 30],
+    ) {
         if ($from < 10 || $to < $from || $by < 1 || min($rests) < 0) {
-            throw new \DomainException('A progression goes from a length of at least 10 s up to a longer one, by whole steps, with rests that are not negative.');
+            throw new \DomainException(
+                'A progression goes from a length of at least 10 s up to a longer one, by whole steps, with rests '
+                    .'that are not negative.',
+            );
         }
     }
 

@@ -66,7 +66,10 @@ final class Load
             $this->byTarget[$target->word()] += $times;
             $this->partnerHead += Medium::Partner === $medium && Target::Head === $target ? $times : 0.0;
         }
-        if (\in_array($family, ['round kick', 'switch kick'], true) && \in_array($medium, [Medium::Bag, Medium::Partner], true)) {
+        if (
+            \in_array($family, ['round kick', 'switch kick'], true)
+            && \in_array($medium, [Medium::Bag, Medium::Partner], true)
+        ) {
             $this->shins[$side->value] += $times;
         }
         $this->uppercutsOnBag += 'uppercut' === $family && Medium::Bag === $medium ? $times : 0.0;
@@ -94,15 +97,30 @@ final class Load
     }
 
     /**
-     * Everything that can be added up, under names such as "side left" and "weapon hook": strikes, repetitions, and ms in
+     * Everything that can be added up, under names such as "side left" and "weapon hook": strikes, repetitions, and ms
+     * in
      * each stance.
      *
      * @return array<string, float> to a thousandth
      */
     public function figures(): array
     {
-        $figures = ['repetitions' => $this->repetitions, 'strikes' => $this->strikes, 'free' => $this->free, 'openings' => $this->openings, 'openings jab' => $this->jabOpenings];
-        foreach (['side' => $this->bySide, 'limb' => $this->byLimb, 'weapon' => $this->byWeapon, 'strike' => $this->byStrike, 'target' => $this->byTarget, 'stance' => $this->stanceMs] as $kind => $numbers) {
+        $figures = [
+            'repetitions' => $this->repetitions,
+            'strikes' => $this->strikes,
+            'free' => $this->free,
+            'openings' => $this->openings,
+            'openings jab' => $this->jabOpenings,
+        ];
+        $numberses = [
+            'side' => $this->bySide,
+            'limb' => $this->byLimb,
+            'weapon' => $this->byWeapon,
+            'strike' => $this->byStrike,
+            'target' => $this->byTarget,
+            'stance' => $this->stanceMs,
+        ];
+        foreach ($numberses as $kind => $numbers) {
             foreach ($numbers as $name => $number) {
                 $figures[$kind.' '.$name] = $number;
             }

@@ -18,7 +18,8 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Counts what an athlete of each stance throws in a session: repetitions = work / (length of the chain at its tempo + gap
+ * Counts what an athlete of each stance throws in a session: repetitions = work / (length of the chain at its tempo +
+ * gap
  * between repetitions), where a drill does not count them itself.
  */
 final readonly class LoadCounter
@@ -49,12 +50,23 @@ final readonly class LoadCounter
             return;
         }
         $repetitions = $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
-        self::chain($load, new ChainInStance($portion->chain, $stance), $repetitions, $portion->ms, $run->options->medium);
+        self::chain(
+            $load,
+            new ChainInStance($portion->chain, $stance),
+            $repetitions,
+            $portion->ms,
+            $run->options->medium,
+        );
     }
 
     /** A chain as often as that, over so many ms. */
-    public static function chain(Load $load, ChainInStance $inStance, float $repetitions, float $ms, Medium $medium): void
-    {
+    public static function chain(
+        Load $load,
+        ChainInStance $inStance,
+        float $repetitions,
+        float $ms,
+        Medium $medium,
+    ): void {
         $load->repetitions += $repetitions;
         $isFirst = true;
         foreach ($inStance->chain->items as $at => $item) {
@@ -71,11 +83,20 @@ final readonly class LoadCounter
                 $load->jabOpenings += 'jab' === $item->strike->id ? $repetitions : 0.0;
                 $isFirst = false;
             }
-            $load->count($repetitions, $inStance->side($at) ?? Side::Left, $item->strike->limb, $item->target, $item->strike, $medium);
+            $load->count(
+                $repetitions,
+                $inStance->side($at) ?? Side::Left,
+                $item->strike->limb,
+                $item->target,
+                $item->strike,
+                $medium,
+            );
         }
     }
 
-    /** How many free strikes a part of a drill's work comes to: counted by the drill, or bursts with the gap after each. */
+    /**
+     * How many free strikes a part of a drill's work comes to: counted by the drill, or bursts with the gap after each.
+     */
     public static function freeStrikes(Portion $portion, DrillRun $run): float
     {
         $burst = (int) SessionValues::builtIn()->value('burst');
@@ -88,7 +109,9 @@ final readonly class LoadCounter
         $strikes = self::freeStrikes($portion, $run);
         foreach ($portion->weapons as $limb) {
             $times = $strikes / \count($portion->weapons);
-            null === $portion->side ? $load->countFree($times, $limb, null) : $load->count($times, $portion->side, $limb, null, null, $run->options->medium);
+            null === $portion->side
+                ? $load->countFree($times, $limb, null)
+                : $load->count($times, $portion->side, $limb, null, null, $run->options->medium);
         }
     }
 }

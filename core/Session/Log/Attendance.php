@@ -6,7 +6,10 @@ namespace Periplus\Core\Session\Log;
 
 use Periplus\Core\Technique\Stance;
 
-/** How many of each stance and level were there. Where nobody counted, one athlete stands for all: orthodox, and each level alike. */
+/**
+ * How many of each stance and level were there. Where nobody counted, one athlete stands for all: orthodox, and each
+ * level alike.
+ */
 final readonly class Attendance
 {
     /**

@@ -20,10 +20,15 @@ final readonly class Coverage
     }
 
     /**
-     * From what screens have shown. Within a passage nothing was jumped over, so that it reaches from its first cue to its
+     * From what screens have shown. Within a passage nothing was jumped over, so that it reaches from its first cue to
+     * its
      * last, and on from there until it was left, or until the cue that was not shown any more.
      *
-     * @param list<array{passage: string, cueMs: int, shownMs: int}> $shown a cue's moment in the programme and on the server's clock, by the latter
+     * @param list<array{
+     *     passage: string,
+     *     cueMs: int,
+     *     shownMs: int,
+     * }> $shown a cue's moment in the programme and on the server's clock, by the latter
      * @param list<int> $cues all moments of the programme at which something is shown
      * @param int $endedMs on the server's clock
      */

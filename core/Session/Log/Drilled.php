@@ -36,6 +36,17 @@ final readonly class Drilled
 
     public function and(self $more): self
     {
-        return new self($this->combination, $this->thrown, $this->name, $this->id, $this->ms + $more->ms, $this->otherMs + $more->otherMs, $this->repetitions + $more->repetitions, $this->strikes + $more->strikes, $this->medium, $this->level);
+        return new self(
+            $this->combination,
+            $this->thrown,
+            $this->name,
+            $this->id,
+            $this->ms + $more->ms,
+            $this->otherMs + $more->otherMs,
+            $this->repetitions + $more->repetitions,
+            $this->strikes + $more->strikes,
+            $this->medium,
+            $this->level,
+        );
     }
 }

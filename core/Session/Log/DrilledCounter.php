@@ -36,7 +36,12 @@ final class DrilledCounter
         $counter = new self();
         foreach ($programme->segments as $segment) {
             $times = $coverage->times($segment->fromMs, $segment->toMs);
-            if (SegmentKind::Work === $segment->kind && null !== $segment->set && null !== $segment->run && $times * $segment->ms() >= self::LEAST) {
+            if (
+                SegmentKind::Work === $segment->kind
+                && null !== $segment->set
+                && null !== $segment->run
+                && $times * $segment->ms() >= self::LEAST
+            ) {
                 foreach ($segment->set->drill->portions($segment->run) as $portion) {
                     $counter->add($programme, $segment, $segment->run, $portion, $times);
                 }
@@ -53,7 +58,10 @@ final class DrilledCounter
         foreach ($programme->tracks() as $track) {
             $ms = 0.0;
             foreach ($programme->segments($track) as $segment) {
-                $ms += SegmentKind::Work === $segment->kind ? $coverage->times($segment->fromMs, $segment->toMs) * $segment->ms() : 0.0;
+                $ms
+                    += SegmentKind::Work === $segment->kind
+                        ? $coverage->times($segment->fromMs, $segment->toMs) * $segment->ms()
+                        : 0.0;
             }
             $works[] = (int) round($ms);
         }
@@ -68,7 +76,12 @@ final class DrilledCounter
      */
     public static function load(array $drilled, Attendance $attendance): Load
     {
-        $levels = array_values(array_unique(array_filter(array_map(static fn (Drilled $one): ?int => $one->level, $drilled), \is_int(...))));
+        $levels = array_values(
+            array_unique(array_filter(
+                array_map(static fn (Drilled $one): ?int => $one->level, $drilled),
+                \is_int(...),
+            )),
+        );
         $load = new Load(0, 0);
         foreach ($drilled as $one) {
             foreach (Stance::cases() as $athlete) {
@@ -94,7 +107,13 @@ final class DrilledCounter
 
             return;
         }
-        LoadCounter::chain($load, new ChainInStance($one->thrown->chain, $stance), $weight * $one->repetitions, $weight * $one->ms, $one->medium);
+        LoadCounter::chain(
+            $load,
+            new ChainInStance($one->thrown->chain, $stance),
+            $weight * $one->repetitions,
+            $weight * $one->ms,
+            $one->medium,
+        );
     }
 
     private function add(Programme $programme, Segment $segment, DrillRun $run, Portion $portion, float $times): void
@@ -103,16 +122,37 @@ final class DrilledCounter
         $isOther = RoundStance::Other === $portion->stance;
         $level = null === $segment->track ? null : $programme->plan->level($segment->track);
         $of = null === $portion->chain ? null : self::combination($segment->set->combinations ?? [], $portion->chain);
-        $thrown = null === $portion->chain ? null : new ChainInStance($portion->chain, $of->inStance->stance ?? Stance::Orthodox);
+        $thrown =
+            null === $portion->chain
+                ? null
+                : new ChainInStance($portion->chain, $of->inStance->stance ?? Stance::Orthodox);
         $strikes = null === $portion->chain ? LoadCounter::freeStrikes($portion, $run) : 0.0;
-        $repetitions = null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
-        $drilled = new Drilled($of->inStance ?? $thrown, $thrown, $of->name ?? '', $of?->id, $ms, $isOther ? $ms : 0.0, $repetitions * $times, $strikes * $times, $run->options->medium, $level);
-        $key = implode(' ', [$level ?? '-', $run->options->medium->value, $of->id ?? self::key($of->inStance->chain ?? null), self::key($portion->chain)]);
+        $repetitions =
+            null === $portion->chain ? 0.0 : $portion->repetitions ?? $portion->ms / $run->period($portion->chain);
+        $drilled = new Drilled(
+            $of->inStance ?? $thrown,
+            $thrown,
+            $of->name ?? '',
+            $of?->id,
+            $ms,
+            $isOther ? $ms : 0.0,
+            $repetitions * $times,
+            $strikes * $times,
+            $run->options->medium,
+            $level,
+        );
+        $key = implode(' ', [
+            $level ?? '-',
+            $run->options->medium->value,
+            $of->id ?? self::key($of->inStance->chain ?? null),
+            self::key($portion->chain),
+        ]);
         $this->drilled[$key] = isset($this->drilled[$key]) ? $this->drilled[$key]->and($drilled) : $drilled;
     }
 
     /**
-     * To which of them a chain belongs: to the one that it is, or whose beginning it is; where there is one alone, to that.
+     * To which of them a chain belongs: to the one that it is, or whose beginning it is; where there is one alone, to
+     * that.
      *
      * @param list<PlannedCombination> $combinations
      */
@@ -135,6 +175,8 @@ final class DrilledCounter
 
     private static function key(?Chain $chain): string
     {
-        return null === $chain ? '' : implode(' ', array_map(static fn ($item): string => $item->key(true), $chain->items));
+        return null === $chain
+            ? ''
+            : implode(' ', array_map(static fn ($item): string => $item->key(true), $chain->items));
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Log;
 
-/** What a coach would want to know about weeks of work, one plain sentence each. House values; common practice, no source. */
+/**
+ * What a coach would want to know about weeks of work, one plain sentence each. House values; common practice, no
+ * source.
+ */
 final readonly class LoadFindings
 {
     /** From which share of the strikes on one side carries too much. */
@@ -31,13 +34,24 @@ final readonly class LoadFindings
         [$left, $right] = [$figures['side left'] ?? 0.0, $figures['side right'] ?? 0.0];
         $share = $left + $right > 0 ? max($left, $right) / ($left + $right) : 0.5;
         if ($share > self::SIDE) {
-            $findings[] = \sprintf('The %s side throws %d %% of the strikes. Rounds in the other stance even it out.', $left > $right ? 'left' : 'right', round(100 * $share));
+            $findings[] = \sprintf(
+                'The %s side throws %d %% of the strikes. Rounds in the other stance even it out.',
+                $left > $right ? 'left' : 'right',
+                round(100 * $share),
+            );
         }
-        $targets = ['head' => $figures['target head'] ?? 0.0, 'body' => $figures['target body'] ?? 0.0, 'leg' => $figures['target leg'] ?? 0.0];
+        $targets = [
+            'head' => $figures['target head'] ?? 0.0,
+            'body' => $figures['target body'] ?? 0.0,
+            'leg' => $figures['target leg'] ?? 0.0,
+        ];
         $legs = ($figures['limb leg'] ?? 0.0) + ($figures['limb knee'] ?? 0.0);
         $all = array_sum($targets);
         if ($all > 0 && $targets['body'] / $all < self::TARGET) {
-            $findings[] = \sprintf('The body gets %d %% of what lands. Chains that change height are missing.', round(100 * $targets['body'] / $all));
+            $findings[] = \sprintf(
+                'The body gets %d %% of what lands. Chains that change height are missing.',
+                round((100 * $targets['body']) / $all),
+            );
         }
         if ($legs > 0 && $targets['leg'] / $all < self::TARGET / 4) {
             $findings[] = 'Kicks are thrown, and hardly any to the leg.';
@@ -45,12 +59,19 @@ final readonly class LoadFindings
         [$orthodox, $southpaw] = [$figures['stance orthodox'] ?? 0.0, $figures['stance southpaw'] ?? 0.0];
         $other = $orthodox + $southpaw > 0 ? min($orthodox, $southpaw) / ($orthodox + $southpaw) : 0.5;
         if ($other < self::STANCE) {
-            $findings[] = \sprintf('Only %d %% of the minutes are in the %s stance.', round(100 * $other), $orthodox > $southpaw ? 'southpaw' : 'orthodox');
+            $findings[] = \sprintf(
+                'Only %d %% of the minutes are in the %s stance.',
+                round(100 * $other),
+                $orthodox > $southpaw ? 'southpaw' : 'orthodox',
+            );
         }
         $openings = $figures['openings'] ?? 0.0;
         $jabs = $openings > 0 ? ($figures['openings jab'] ?? 0.0) / $openings : null;
         if (null !== $jabs && $jabs > self::JAB[1]) {
-            $findings[] = \sprintf('%d %% of the repetitions open with a jab: whoever knows this class knows what comes first.', round(100 * $jabs));
+            $findings[] = \sprintf(
+                '%d %% of the repetitions open with a jab: whoever knows this class knows what comes first.',
+                round(100 * $jabs),
+            );
         }
         if (null !== $jabs && $jabs < self::JAB[0]) {
             $findings[] = \sprintf('Only %d %% of the repetitions open with a jab.', round(100 * $jabs));

@@ -7,7 +7,8 @@ namespace Periplus\Core\Session\Path;
 /**
  * The shortest way from what is known to a target, each step of which brings at most one new link or weapon. Breadth
  * first over what may be known; a step can bring only one that is missing, so that what the target still misses is a
- * lower bound, by which the search is led (A*, Hart, Nilsson and Raphael 1968). It is exact: where it gives up, it says so.
+ * lower bound, by which the search is led (A*, Hart, Nilsson and Raphael 1968). It is exact: where it gives up, it says
+ * so.
  */
 final readonly class PathFinder
 {
@@ -108,7 +109,12 @@ final readonly class PathFinder
             $before = \count($useful);
             foreach ($stages as $at => $stage) {
                 $brings = self::missing($stage, $known);
-                if (!isset($useful[$at]) && [] !== $brings && [] !== array_intersect_key($brings, $wanted) && $stage->isNew($reachable) <= 1) {
+                if (
+                    !isset($useful[$at])
+                    && [] !== $brings
+                    && [] !== array_intersect_key($brings, $wanted)
+                    && $stage->isNew($reachable) <= 1
+                ) {
                     $useful[$at] = $stage;
                     $wanted += $brings;
                 }

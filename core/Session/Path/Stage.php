@@ -49,6 +49,9 @@ final readonly class Stage
      */
     public function isNew(Known $known): int
     {
-        return max(\count(array_diff_key($this->links, $known->links)), \count(array_diff_key($this->weapons, $known->weapons)));
+        return max(
+            \count(array_diff_key($this->links, $known->links)),
+            \count(array_diff_key($this->weapons, $known->weapons)),
+        );
     }
 }

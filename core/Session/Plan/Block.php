@@ -11,7 +11,12 @@ final readonly class Block
      * @param list<Round> $rounds
      * @param int $changeover s after it, for gloves and water
      */
-    public function __construct(public string $place, public BlockKind $kind, public string $name, public array $rounds, public int $changeover)
-    {
+    public function __construct(
+        public string $place,
+        public BlockKind $kind,
+        public string $name,
+        public array $rounds,
+        public int $changeover,
+    ) {
     }
 }

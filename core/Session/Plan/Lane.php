@@ -47,7 +47,12 @@ final readonly class Lane
     /** With another combination in place of one of a set. */
     public function swapped(int $set, int $combination, PlannedCombination $other): self
     {
-        return isset($this->sets[$set]) ? new self($this->windows, array_values(array_replace($this->sets, [$set => $this->sets[$set]->swapped($combination, $other)]))) : $this;
+        return isset($this->sets[$set])
+            ? new self(
+                $this->windows,
+                array_values(array_replace($this->sets, [$set => $this->sets[$set]->swapped($combination, $other)])),
+            )
+            : $this;
     }
 
     /** s */

@@ -4,15 +4,22 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-/** The fields of one object of a written plan. What cannot be taken as it is is noted with its place, and the usual value stands in. */
+/**
+ * The fields of one object of a written plan. What cannot be taken as it is is noted with its place, and the usual
+ * value stands in.
+ */
 final class PlanFields
 {
     /** @var list<PlanProblem> */
     private array $problems = [];
 
     /** @param array<array-key, mixed> $values */
-    public function __construct(private readonly array $values, public readonly string $place, public readonly string $where, private readonly ?self $root = null)
-    {
+    public function __construct(
+        private readonly array $values,
+        public readonly string $place,
+        public readonly string $where,
+        private readonly ?self $root = null,
+    ) {
     }
 
     /** @return list<PlanProblem> */
@@ -57,7 +64,16 @@ final class PlanFields
             $value = (int) $value;
         }
         if (!\is_int($value) || $value < $least || $value > $most) {
-            $this->problem(\sprintf('%s is a whole number from %s to %s, not %s.', $what, number_format($least), number_format($most), self::shown($value)), $field);
+            $this->problem(
+                \sprintf(
+                    '%s is a whole number from %s to %s, not %s.',
+                    $what,
+                    number_format($least),
+                    number_format($most),
+                    self::shown($value),
+                ),
+                $field,
+            );
 
             return \is_int($value) ? max($least, min($most, $value)) : null;
         }
@@ -69,7 +85,10 @@ final class PlanFields
     {
         $value = $this->values[$field] ?? $usual;
         if ((!\is_int($value) && !\is_float($value)) || $value < $least || $value > $most) {
-            $this->problem(\sprintf('%s is a number from %s to %s, not %s.', $what, $least, $most, self::shown($value)), $field);
+            $this->problem(
+                \sprintf('%s is a number from %s to %s, not %s.', $what, $least, $most, self::shown($value)),
+                $field,
+            );
 
             return $usual;
         }
@@ -113,7 +132,18 @@ final class PlanFields
         $value = $this->values[$field] ?? $usual->value;
         $case = \is_string($value) ? $usual::tryFrom($value) : null;
         if (null === $case) {
-            $this->problem(\sprintf('%s is %s, not %s.', $what, implode(' or ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $usual::cases())), self::shown($value)), $field);
+            $this->problem(
+                \sprintf(
+                    '%s is %s, not %s.',
+                    $what,
+                    implode(
+                        ' or ',
+                        array_map(static fn (\BackedEnum $case): string => (string) $case->value, $usual::cases()),
+                    ),
+                    self::shown($value),
+                ),
+                $field,
+            );
 
             return $usual;
         }
@@ -137,7 +167,10 @@ final class PlanFields
             return [];
         }
         if (\count($list) > $most) {
-            $this->problem(\sprintf('%s: %s are too many; at most %d are read.', $what, number_format(\count($list)), $most), $field);
+            $this->problem(
+                \sprintf('%s: %s are too many; at most %d are read.', $what, number_format(\count($list)), $most),
+                $field,
+            );
         }
         $fields = [];
         foreach (\array_slice($list, 0, $most) as $at => $values) {

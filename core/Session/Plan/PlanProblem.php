@@ -13,8 +13,12 @@ final readonly class PlanProblem
      * @param string $message one or two sentences, with what to do
      * @param bool $stops whether what stands there is left out of the programme
      */
-    public function __construct(public string $place, public string $where, public string $message, public bool $stops = true)
-    {
+    public function __construct(
+        public string $place,
+        public string $where,
+        public string $message,
+        public bool $stops = true,
+    ) {
     }
 
     /** @return array{place: string, where: string, message: string, stops: bool} */

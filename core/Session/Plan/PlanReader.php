@@ -26,7 +26,8 @@ use Periplus\Core\Session\Drills\DrillRegistry;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads a written plan (docs/formats/session.md). It never stops at the first mistake: every problem comes back with its
+ * Reads a written plan (docs/formats/session.md). It never stops at the first mistake: every problem comes back with
+ * its
  * place, and whatever else makes sense is in the plan.
  */
 final class PlanReader
@@ -52,8 +53,11 @@ final class PlanReader
      * @param array<string, Numbering>|null $numberings by id; the built-in ones when null
      * @param Advice|null $advice of the gym; what ships when null
      */
-    public function __construct(private readonly ?array $rules = null, private readonly ?array $numberings = null, ?Advice $advice = null)
-    {
+    public function __construct(
+        private readonly ?array $rules = null,
+        private readonly ?array $numberings = null,
+        ?Advice $advice = null,
+    ) {
         $this->reader = Reader::builtIn();
         $this->advice = $advice ?? Advice::builtIn();
     }
@@ -85,21 +89,72 @@ final class PlanReader
         );
         $blocks = [];
         $rounds = 0;
-        foreach ($fields->each('blocks', 'Blocks', self::MOST_BLOCKS, static fn (int $at): string => 'Block '.($at + 1)) as $block) {
+        $writtenBlocks = $fields->each(
+            'blocks',
+            'Blocks',
+            self::MOST_BLOCKS,
+            static fn (int $at): string => 'Block '.($at + 1),
+        );
+        foreach ($writtenBlocks as $block) {
             $blocks[] = $this->block($block, $head, $rounds);
         }
         if ([] === $blocks && $isObject) {
             $fields->problem('There is no block yet. Add rounds, or a warm-up.', 'blocks', false);
         }
-        $plan = new SessionPlan($head->name, $head->minutes, $head->rules, $head->group, $head->medium, $head->level, $head->tempo, $head->seed, $head->numbering, $head->tracks, $blocks);
+        $plan = new SessionPlan(
+            $head->name,
+            $head->minutes,
+            $head->rules,
+            $head->group,
+            $head->medium,
+            $head->level,
+            $head->tempo,
+            $head->seed,
+            $head->numbering,
+            $head->tracks,
+            $blocks,
+        );
         $seconds = self::seconds($plan);
         if ($seconds > SessionPlan::LONGEST) {
-            $fields->problem(\sprintf('The session lasts %s; at most %d h can be run. Take rounds out.', self::time($seconds), SessionPlan::LONGEST / 3600), 'blocks');
+            $fields->problem(
+                \sprintf(
+                    'The session lasts %s; at most %d h can be run. Take rounds out.',
+                    self::time($seconds),
+                    SessionPlan::LONGEST / 3600,
+                ),
+                'blocks',
+            );
         } elseif (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
-            $fields->problem(\sprintf('The session comes to %s and has %d min: %s too long.', self::time($seconds), $plan->minutes, self::time($seconds - 60 * $plan->minutes)), 'minutes', false);
+            $fields->problem(
+                \sprintf(
+                    'The session comes to %s and has %d min: %s too long.',
+                    self::time($seconds),
+                    $plan->minutes,
+                    self::time($seconds - 60 * $plan->minutes),
+                ),
+                'minutes',
+                false,
+            );
         }
 
-        return new PlanReading($seconds > SessionPlan::LONGEST ? new SessionPlan($plan->name, $plan->minutes, $plan->rules, $plan->group, $plan->medium, $plan->level, $plan->tempo, $plan->seed, $plan->numbering, $plan->tracks, []) : $plan, self::once($fields->problems()));
+        return new PlanReading(
+            $seconds > SessionPlan::LONGEST
+                ? new SessionPlan(
+                    $plan->name,
+                    $plan->minutes,
+                    $plan->rules,
+                    $plan->group,
+                    $plan->medium,
+                    $plan->level,
+                    $plan->tempo,
+                    $plan->seed,
+                    $plan->numbering,
+                    $plan->tracks,
+                    [],
+                )
+                : $plan,
+            self::once($fields->problems()),
+        );
     }
 
     /**
@@ -124,7 +179,9 @@ final class PlanReader
     {
         $seconds = 0;
         foreach ($plan->blocks as $at => $block) {
-            $rounds = array_merge(...array_map(static fn (Round $round): array => array_fill(0, $round->times, $round), $block->rounds));
+            $rounds = array_merge(
+                ...array_map(static fn (Round $round): array => array_fill(0, $round->times, $round), $block->rounds),
+            );
             foreach ($rounds as $number => $round) {
                 $isLast = $number === \count($rounds) - 1;
                 $seconds += $isLast && [] === $round->lanes ? $round->seconds : $round->cycle();
@@ -140,7 +197,13 @@ final class PlanReader
     {
         [$minutes, $rest] = [intdiv($seconds, 60), $seconds % 60];
 
-        return implode(' ', array_filter([$minutes > 0 ? $minutes.' min' : '', $rest > 0 || 0 === $minutes ? $rest.' s' : ''], static fn (string $part): bool => '' !== $part));
+        return implode(
+            ' ',
+            array_filter(
+                [$minutes > 0 ? $minutes.' min' : '', $rest > 0 || 0 === $minutes ? $rest.' s' : ''],
+                static fn (string $part): bool => '' !== $part,
+            ),
+        );
     }
 
     /** @param int $rounds that came before, repeats counted; counted on */
@@ -150,20 +213,43 @@ final class PlanReader
         $name = $fields->text('name', 'The name of a block', 80);
         $name = '' === trim($name) ? $kind->title() : trim($name);
         $read = [];
-        foreach ($fields->each('rounds', 'Rounds', SessionPlan::MOST_ROUNDS, static fn (int $at): string => $name.', round '.($at + 1)) as $round) {
+        $writtenRounds = $fields->each(
+            'rounds',
+            'Rounds',
+            SessionPlan::MOST_ROUNDS,
+            static fn (int $at): string => $name.', round '.($at + 1),
+        );
+        foreach ($writtenRounds as $round) {
             $done = $this->round($round, $plan);
             if (null !== $done && $rounds + $done->times > SessionPlan::MOST_ROUNDS) {
-                $round->problem(\sprintf('With this there are %s rounds; at most %d fit a session. Do it fewer times.', number_format($rounds + $done->times), SessionPlan::MOST_ROUNDS), 'times');
+                $round->problem(
+                    \sprintf(
+                        'With this there are %s rounds; at most %d fit a session. Do it fewer times.',
+                        number_format($rounds + $done->times),
+                        SessionPlan::MOST_ROUNDS,
+                    ),
+                    'times',
+                );
             } elseif (null !== $done && $this->fits($done, $round, $plan)) {
                 $rounds += $done->times;
                 $read[] = $done;
             }
         }
         if ([] === $read && [] === (array) $fields->raw('rounds')) {
-            $fields->problem(\sprintf('"%s" has no round yet. Add one, or take the block out.', $name), 'rounds', false);
+            $fields->problem(
+                \sprintf('"%s" has no round yet. Add one, or take the block out.', $name),
+                'rounds',
+                false,
+            );
         }
 
-        return new Block($fields->place, $kind, $name, $read, $fields->whole('changeover', 'The changeover', 0, 1800, 0));
+        return new Block(
+            $fields->place,
+            $kind,
+            $name,
+            $read,
+            $fields->whole('changeover', 'The changeover', 0, 1800, 0),
+        );
     }
 
     /** Whether a session has room for the cues of this round; if not, the problem names the round. */
@@ -173,7 +259,8 @@ final class PlanReader
         if ($this->cues + $cues > SessionPlan::MAX_CUES) {
             $fields->problem(
                 \sprintf(
-                    'With this round the session has about %s calls and signs; at most %s can be run. Call less often, or do it fewer times.',
+                    'With this round the session has about %s calls and signs; at most %s can be run. Call less '
+                        .'often, or do it fewer times.',
                     number_format($this->cues + $cues),
                     number_format(SessionPlan::MAX_CUES),
                 ),
@@ -191,20 +278,41 @@ final class PlanReader
     {
         $medium = $fields->has('medium') ? $fields->choice('medium', 'The medium', $plan->medium) : $plan->medium;
         $stance = $fields->choice('stance', 'The stance', RoundStance::Own);
-        $sets = $fields->each('sets', 'Sets', self::MOST_SETS, static fn (int $at): string => $fields->where.', set '.($at + 1));
-        $seconds = $fields->optional('seconds', 'The work of a round in seconds', 5, self::LONGEST_ROUND) ?? self::sum($sets);
+        $sets = $fields->each(
+            'sets',
+            'Sets',
+            self::MOST_SETS,
+            static fn (int $at): string => $fields->where.', set '.($at + 1),
+        );
+        $seconds =
+            $fields->optional('seconds', 'The work of a round in seconds', 5, self::LONGEST_ROUND) ?? self::sum($sets);
         if (null === $seconds) {
-            $fields->problem('It is not said how long this round is. Give it seconds, or give them to each of its sets.', 'seconds');
+            $fields->problem(
+                'It is not said how long this round is. Give it seconds, or give them to each of its sets.',
+                'seconds',
+            );
 
             return null;
         }
         $rest = $fields->whole('rest', 'The rest in seconds', 0, 1800, 0);
         $times = $fields->raw('times');
-        $times = \is_int($times) && $times > SessionPlan::MOST_ROUNDS ? $times : $fields->whole('times', 'How many times a round is done', 1, SessionPlan::MOST_ROUNDS, 1);
+        $times =
+            \is_int($times) && $times > SessionPlan::MOST_ROUNDS
+                ? $times
+                : $fields->whole('times', 'How many times a round is done', 1, SessionPlan::MOST_ROUNDS, 1);
         if (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
-            $fields->problem(\sprintf('This round lasts %s, and the session has %d min.', self::time($seconds), $plan->minutes), 'seconds', false);
+            $fields->problem(
+                \sprintf('This round lasts %s, and the session has %d min.', self::time($seconds), $plan->minutes),
+                'seconds',
+                false,
+            );
         }
-        $tracks = $fields->each('tracks', 'Tracks of a round', self::MOST_TRACKS, static fn (int $at): string => $fields->where.', track '.($at + 1));
+        $tracks = $fields->each(
+            'tracks',
+            'Tracks of a round',
+            self::MOST_TRACKS,
+            static fn (int $at): string => $fields->where.', track '.($at + 1),
+        );
         if ([] === $sets && [] === $tracks) {
             $fields->problem('This round has no set yet. Drop a combination in, or choose a drill.', 'sets', false);
         }
@@ -220,25 +328,67 @@ final class PlanReader
         }
         ksort($lanes);
 
-        return new Round($fields->place, $fields->where, $seconds, $rest, $times, $stance, $medium, $fields->flag('moves', false), $fields->flag('lastTen', true), $fields->text('note', 'A note', 1000), $everybody, $lanes);
+        return new Round(
+            $fields->place,
+            $fields->where,
+            $seconds,
+            $rest,
+            $times,
+            $stance,
+            $medium,
+            $fields->flag('moves', false),
+            $fields->flag('lastTen', true),
+            $fields->text('note', 'A note', 1000),
+            $everybody,
+            $lanes,
+        );
     }
 
     /** @param list<PlanFields> $common sets of everybody */
-    private function lane(PlanFields $fields, SessionPlan $plan, int $seconds, int $rest, Medium $medium, RoundStance $stance, int $track, Lane $everybody, array $common): Lane
-    {
+    private function lane(
+        PlanFields $fields,
+        SessionPlan $plan,
+        int $seconds,
+        int $rest,
+        Medium $medium,
+        RoundStance $stance,
+        int $track,
+        Lane $everybody,
+        array $common,
+    ): Lane {
         $name = $plan->tracks[$track]->name;
         $pattern = $fields->raw('pattern') ?? [];
         $windows = $everybody->windows;
         if (\is_array($pattern) && \count($pattern) > self::MAX_PATTERN) {
             $fields->problem(\sprintf('A pattern has at most %d lengths.', self::MAX_PATTERN), 'pattern');
-        } elseif (!\is_array($pattern) || !array_is_list($pattern) || [] !== array_filter($pattern, static fn (mixed $length): bool => !\is_int($length) || $length < 0 || $length > self::LONGEST_ROUND)) {
+        } elseif (
+            !\is_array($pattern)
+            || !array_is_list($pattern)
+            || []
+                !== array_filter(
+                    $pattern,
+                    static fn (mixed $length): bool => !\is_int($length)
+                        || $length < 0
+                        || $length > self::LONGEST_ROUND,
+                )
+        ) {
             $fields->problem('A pattern is a list of seconds: work, rest, work, rest.', 'pattern');
         } elseif ([] !== $pattern) {
             /** @var list<int> $pattern */
             $sum = array_sum($pattern);
             $cycle = $seconds + $rest;
             if ($sum < 1 || 0 !== $cycle % $sum) {
-                $fields->problem(\sprintf('The pattern %s of %s is %d s long and does not fill the cycle of %d s. Take one of which the cycle is a whole number of times.', implode('/', $pattern), $name, $sum, $cycle), 'pattern');
+                $fields->problem(
+                    \sprintf(
+                        'The pattern %s of %s is %d s long and does not fill the cycle of %d s. Take one of which '
+                            .'the cycle is a whole number of times.',
+                        implode('/', $pattern),
+                        $name,
+                        $sum,
+                        $cycle,
+                    ),
+                    'pattern',
+                );
             } elseif (\count($pattern) * intdiv($cycle, $sum) > 2 * self::MAX_WINDOWS) {
                 $fields->problem(
                     \sprintf(
@@ -254,9 +404,17 @@ final class PlanReader
             }
         }
         $lane = new Lane($windows, []);
-        $own = $fields->each('sets', 'Sets', self::MOST_SETS, static fn (int $at): string => $fields->where.', set '.($at + 1));
+        $own = $fields->each(
+            'sets',
+            'Sets',
+            self::MOST_SETS,
+            static fn (int $at): string => $fields->where.', set '.($at + 1),
+        );
 
-        return new Lane($windows, $this->sets([] === $own ? $common : $own, $fields, $lane->work(), $plan, $medium, $stance, $track));
+        return new Lane(
+            $windows,
+            $this->sets([] === $own ? $common : $own, $fields, $lane->work(), $plan, $medium, $stance, $track),
+        );
     }
 
     /**
@@ -301,14 +459,38 @@ final class PlanReader
      *
      * @return list<Set>
      */
-    private function sets(array $fields, PlanFields $round, int $work, SessionPlan $plan, Medium $medium, RoundStance $stance, ?int $track): array
-    {
-        $given = array_map(static fn (PlanFields $set): ?int => $set->optional('seconds', 'The seconds of a set', 5, self::LONGEST_ROUND), $fields);
+    private function sets(
+        array $fields,
+        PlanFields $round,
+        int $work,
+        SessionPlan $plan,
+        Medium $medium,
+        RoundStance $stance,
+        ?int $track,
+    ): array {
+        $given = array_map(
+            static fn (PlanFields $set): ?int => $set->optional(
+                'seconds',
+                'The seconds of a set',
+                5,
+                self::LONGEST_ROUND,
+            ),
+            $fields,
+        );
         $sum = array_sum($given);
         $open = \count(array_filter($given, \is_null(...)));
         $left = $work - $sum;
         if ([] !== $given && ($left < 0 || ($left > 0 && 0 === $open))) {
-            $round->problem(\sprintf('The sets last %d s together, and there are %d s of work. Make them fit, or leave the seconds of one open.', $sum, $work), 'sets', false);
+            $round->problem(
+                \sprintf(
+                    'The sets last %d s together, and there are %d s of work. Make them fit, or leave the seconds of '
+                        .'one open.',
+                    $sum,
+                    $work,
+                ),
+                'sets',
+                false,
+            );
         }
         $sets = [];
         $at = 0;
@@ -335,12 +517,25 @@ final class PlanReader
         return $sets;
     }
 
-    private function set(PlanFields $fields, int $seconds, SessionPlan $plan, Medium $medium, RoundStance $stance, ?int $track): ?Set
-    {
+    private function set(
+        PlanFields $fields,
+        int $seconds,
+        SessionPlan $plan,
+        Medium $medium,
+        RoundStance $stance,
+        ?int $track,
+    ): ?Set {
         $id = $fields->text('drill', 'The drill', 40, 'repeat');
         $drill = DrillRegistry::named($id);
         if (null === $drill) {
-            $fields->problem(\sprintf('There is no drill "%s"; there is %s.', mb_strimwidth($id, 0, 40, '…'), implode(', ', array_keys(DrillRegistry::all()))), 'drill');
+            $fields->problem(
+                \sprintf(
+                    'There is no drill "%s"; there is %s.',
+                    mb_strimwidth($id, 0, 40, '…'),
+                    implode(', ', array_keys(DrillRegistry::all())),
+                ),
+                'drill',
+            );
 
             return null;
         }
@@ -361,13 +556,35 @@ final class PlanReader
             if ($isSaid && \count((array) $fields->raw('combinations')) >= $least) {
                 return null;
             }
-            $fields->problem($isEmpty
-                ? \sprintf('This set is empty. "%s" asks for %s: drop one in, or type it.', $definition->title, $definition->asks())
-                : \sprintf('"%s" asks for %s; there %s %d.', $definition->title, $definition->asks(), 1 === $count ? 'is' : 'are', $count), 'combinations');
+            $fields->problem(
+                $isEmpty
+                    ? \sprintf(
+                        'This set is empty. "%s" asks for %s: drop one in, or type it.',
+                        $definition->title,
+                        $definition->asks(),
+                    )
+                    : \sprintf(
+                        '"%s" asks for %s; there %s %d.',
+                        $definition->title,
+                        $definition->asks(),
+                        1 === $count ? 'is' : 'are',
+                        $count,
+                    ),
+                'combinations',
+            );
 
             return null;
         }
-        $run = new DrillRun($combinations, $parameters, $seconds, $plan->options($medium), $plan->numbering, $plan->level($track), $stance, advice: $this->advice);
+        $run = new DrillRun(
+            $combinations,
+            $parameters,
+            $seconds,
+            $plan->options($medium),
+            $plan->numbering,
+            $plan->level($track),
+            $stance,
+            advice: $this->advice,
+        );
         foreach ($drill->problems($run) as $problem) {
             $fields->problem($problem->message, $problem->field, $problem->stops);
             if ($problem->stops) {
@@ -375,7 +592,15 @@ final class PlanReader
             }
         }
 
-        return new Set($fields->place, $fields->where, $drill, $seconds, $combinations, $parameters, $fields->text('note', 'A note', 1000));
+        return new Set(
+            $fields->place,
+            $fields->where,
+            $drill,
+            $seconds,
+            $combinations,
+            $parameters,
+            $fields->text('note', 'A note', 1000),
+        );
     }
 
     /** @return list<PlannedCombination> those that can be read */
@@ -398,8 +623,13 @@ final class PlanReader
         return $combinations;
     }
 
-    private function combination(mixed $written, PlanFields $set, string $field, SessionPlan $plan, Medium $medium): ?PlannedCombination
-    {
+    private function combination(
+        mixed $written,
+        PlanFields $set,
+        string $field,
+        SessionPlan $plan,
+        Medium $medium,
+    ): ?PlannedCombination {
         $fields = $set->child(\is_string($written) ? ['chain' => $written] : $written, $field, $set->where);
         if (null === $fields) {
             return null;
@@ -419,17 +649,28 @@ final class PlanReader
         }
         $name = $fields->text('name', 'The name', 120);
 
-        return new PlannedCombination($text, $inStance, '' === $name ? null : $name, $fields->optional('id', 'The number of a combination', 1, 2_147_483_647), $fields->optional('version', 'The version of a combination', 1, 2_147_483_647));
+        return new PlannedCombination(
+            $text,
+            $inStance,
+            '' === $name ? null : $name,
+            $fields->optional('id', 'The number of a combination', 1, 2_147_483_647),
+            $fields->optional('version', 'The version of a combination', 1, 2_147_483_647),
+        );
     }
 
     /** @return string|null why it breaks; null when it does not */
     private function breaks(string $text, ChainInStance $inStance, CheckOptions $options): ?string
     {
-        $result = $this->checked[$options->medium->value.$inStance->stance->value.' '.$text] ??= Check::builtIn()->run($inStance, $options);
+        $result = $this->checked[
+            $options->medium->value.$inStance->stance->value.' '.$text
+        ] ??= Check::builtIn()->run($inStance, $options);
         if (Verdict::Breaks !== $result->verdict) {
             return null;
         }
-        $links = array_filter($result->timing->links, static fn (Link $link): bool => Verdict::Breaks === $link->verdict);
+        $links = array_filter(
+            $result->timing->links,
+            static fn (Link $link): bool => Verdict::Breaks === $link->verdict,
+        );
         foreach ($result->findings as $finding) {
             if (Severity::Must === $finding->severity && [] === $links) {
                 return $finding->message;
@@ -460,7 +701,15 @@ final class PlanReader
     {
         $id = $fields->text($field, '"'.$field.'"', 40, $usual);
         if (!isset($all[$id])) {
-            $fields->problem(\sprintf('There is no "%s" in "%s"; there is %s.', mb_strimwidth($id, 0, 40, '…'), $field, implode(', ', array_keys($all))), $field);
+            $fields->problem(
+                \sprintf(
+                    'There is no "%s" in "%s"; there is %s.',
+                    mb_strimwidth($id, 0, 40, '…'),
+                    $field,
+                    implode(', ', array_keys($all)),
+                ),
+                $field,
+            );
         }
 
         return $all[$id] ?? $all[$usual] ?? throw new \LogicException('The usual one is always there.');

@@ -13,8 +13,10 @@ final readonly class Round
 {
     /**
      * @param int $seconds of work
-     * @param int $rest s, between this round and the next; the rest after the last round of a block is left out, unless tracks have patterns of their own
-     * @param array<int, Lane> $lanes by the place of the track; where a track is not named, or there are none, `$everybody` counts
+     * @param int $rest s, between this round and the next; the rest after the last round of a block is left out, unless
+     *                  tracks have patterns of their own
+     * @param array<int, Lane> $lanes by the place of the track; where a track is not named, or there are none,
+     *                                `$everybody` counts
      * @param bool $moves whether athletes move on after each round; otherwise they stay in place
      */
     public function __construct(
@@ -48,7 +50,11 @@ final readonly class Round
     {
         $isWork = $at < $this->seconds;
 
-        return $this->with($this->seconds + ($isWork ? $seconds : 0), $this->rest + ($isWork ? 0 : $seconds), static fn (Lane $lane): Lane => $lane->lengthened($at, $seconds));
+        return $this->with(
+            $this->seconds + ($isWork ? $seconds : 0),
+            $this->rest + ($isWork ? 0 : $seconds),
+            static fn (Lane $lane): Lane => $lane->lengthened($at, $seconds),
+        );
     }
 
     /**
@@ -58,7 +64,13 @@ final readonly class Round
      */
     public function swapped(?int $track, int $set, int $combination, PlannedCombination $other): self
     {
-        return $this->with($this->seconds, $this->rest, static fn (Lane $lane, ?int $of): Lane => $of === $track ? $lane->swapped($set, $combination, $other) : $lane);
+        return $this->with(
+            $this->seconds,
+            $this->rest,
+            static fn (Lane $lane, ?int $of): Lane => $of === $track
+                ? $lane->swapped($set, $combination, $other)
+                : $lane,
+        );
     }
 
     /** @param \Closure(Lane, int|null): Lane $change of each lane; that of everybody has no track */
@@ -69,7 +81,20 @@ final readonly class Round
             $lanes[$track] = $change($lane, $track);
         }
 
-        return new self($this->place, $this->where, $seconds, $rest, $this->times, $this->stance, $this->medium, $this->moves, $this->lastTen, $this->note, $change($this->everybody, null), $lanes);
+        return new self(
+            $this->place,
+            $this->where,
+            $seconds,
+            $rest,
+            $this->times,
+            $this->stance,
+            $this->medium,
+            $this->moves,
+            $this->lastTen,
+            $this->note,
+            $change($this->everybody, null),
+            $lanes,
+        );
     }
 
     /** The lane of that track. */

@@ -30,14 +30,32 @@ final readonly class Set
 
     public function lasting(int $seconds): self
     {
-        return new self($this->place, $this->where, $this->drill, $seconds, $this->combinations, $this->parameters, $this->note);
+        return new self(
+            $this->place,
+            $this->where,
+            $this->drill,
+            $seconds,
+            $this->combinations,
+            $this->parameters,
+            $this->note,
+        );
     }
 
     /** With another combination in place of one of its own. */
     public function swapped(int $combination, PlannedCombination $other): self
     {
-        $combinations = isset($this->combinations[$combination]) ? array_values(array_replace($this->combinations, [$combination => $other])) : $this->combinations;
+        $combinations = isset($this->combinations[$combination])
+            ? array_values(array_replace($this->combinations, [$combination => $other]))
+            : $this->combinations;
 
-        return new self($this->place, $this->where, $this->drill, $this->seconds, $combinations, $this->parameters, $this->note);
+        return new self(
+            $this->place,
+            $this->where,
+            $this->drill,
+            $this->seconds,
+            $combinations,
+            $this->parameters,
+            $this->note,
+        );
     }
 }

@@ -71,7 +71,8 @@ final readonly class WrittenPlan
     /**
      * The same with every round changed.
      *
-     * @param \Closure(array<array-key, mixed>, int, int): array<array-key, mixed> $change of a round, with the places of its block and its own
+     * @param \Closure(array<array-key, mixed>, int, int): array<array-key, mixed> $change of a round, with the places
+     *                                                                                     of its block and its own
      */
     public function eachRound(\Closure $change): self
     {

@@ -10,7 +10,8 @@ use Periplus\Core\Session\Drill\PlannedCombination;
 final readonly class Amendment
 {
     /**
-     * @param Place $place the round and its repeat, for a swap with the set; a block alone means the changeover after it
+     * @param Place $place the round and its repeat, for a swap with the set; a block alone means the changeover after
+     *                     it
      * @param int $at s from the start of that round
      * @param int $seconds by which it is longer
      * @param int|null $track whose set it is; everybody's when null

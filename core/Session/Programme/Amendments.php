@@ -23,7 +23,12 @@ final readonly class Amendments
     /** s after that block */
     public function changeover(Block $block, int $number): int
     {
-        $longer = array_filter($this->list, static fn (Amendment $one): bool => AmendmentKind::Longer === $one->kind && null === $one->place->round && $number === $one->place->block);
+        $longer = array_filter(
+            $this->list,
+            static fn (Amendment $one): bool => AmendmentKind::Longer === $one->kind
+                && null === $one->place->round
+                && $number === $one->place->block,
+        );
 
         return $block->changeover + array_sum(array_map(static fn (Amendment $one): int => $one->seconds, $longer));
     }
@@ -31,7 +36,14 @@ final readonly class Amendments
     /** How often that round is done. */
     public function times(Round $round, Place $place): int
     {
-        return $round->times + \count(array_filter($this->list, static fn (Amendment $one): bool => AmendmentKind::Again === $one->kind && self::isRound($one->place, $place)));
+        return $round->times
+            + \count(
+                array_filter(
+                    $this->list,
+                    static fn (Amendment $one): bool => AmendmentKind::Again === $one->kind
+                        && self::isRound($one->place, $place),
+                ),
+            );
     }
 
     /** The round as it is done at that repeat. */
@@ -44,7 +56,12 @@ final readonly class Amendments
             if (AmendmentKind::Longer === $one->kind && $one->place->repeat === $place->repeat) {
                 $round = $round->lengthened($one->at, $one->seconds);
             } elseif (null !== $one->with && $one->place->repeat <= $place->repeat) {
-                $round = $round->swapped(isset($round->lanes[$one->track ?? -1]) ? $one->track : null, (int) $one->place->set, $one->combination, $one->with);
+                $round = $round->swapped(
+                    isset($round->lanes[$one->track ?? -1]) ? $one->track : null,
+                    (int) $one->place->set,
+                    $one->combination,
+                    $one->with,
+                );
             }
         }
 

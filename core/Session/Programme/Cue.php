@@ -54,6 +54,20 @@ final readonly class Cue
     /** @param list<string> $reminders */
     public function with(array $reminders): self
     {
-        return new self($this->atMs, $this->track, $this->kind, $this->text, $this->place, $this->chain, $this->stance, $this->marked, $this->lengthMs, $reminders, $this->before, $this->after, $this->short);
+        return new self(
+            $this->atMs,
+            $this->track,
+            $this->kind,
+            $this->text,
+            $this->place,
+            $this->chain,
+            $this->stance,
+            $this->marked,
+            $this->lengthMs,
+            $reminders,
+            $this->before,
+            $this->after,
+            $this->short,
+        );
     }
 }

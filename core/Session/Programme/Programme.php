@@ -13,8 +13,12 @@ final readonly class Programme
      * @param list<Cue> $cues by time
      * @param list<Segment> $segments without a gap for each track, or for everybody
      */
-    public function __construct(public SessionPlan $plan, public array $cues, public array $segments, public int $lengthMs)
-    {
+    public function __construct(
+        public SessionPlan $plan,
+        public array $cues,
+        public array $segments,
+        public int $lengthMs,
+    ) {
     }
 
     /** @return list<int|null> the tracks; null alone when everybody works together */
@@ -26,7 +30,12 @@ final readonly class Programme
     /** @return list<Segment> of that track, those of everybody among them */
     public function segments(?int $track): array
     {
-        return array_values(array_filter($this->segments, static fn (Segment $segment): bool => null === $segment->track || $track === $segment->track));
+        return array_values(
+            array_filter(
+                $this->segments,
+                static fn (Segment $segment): bool => null === $segment->track || $track === $segment->track,
+            ),
+        );
     }
 
     /** @return list<int> moments, in ms, at which the clock waits for the coach, in their order */
@@ -46,7 +55,9 @@ final readonly class Programme
     /** @return list<int> moments, in ms, at which something else begins for a track: where one may jump to */
     public function stretches(): array
     {
-        $starts = array_values(array_unique(array_map(static fn (Segment $segment): int => $segment->fromMs, $this->segments)));
+        $starts = array_values(
+            array_unique(array_map(static fn (Segment $segment): int => $segment->fromMs, $this->segments)),
+        );
         sort($starts);
 
         return $starts;
@@ -55,6 +66,11 @@ final readonly class Programme
     /** Work of that track, ms; everything else is rest. */
     public function workMs(?int $track): int
     {
-        return array_sum(array_map(static fn (Segment $segment): int => SegmentKind::Work === $segment->kind ? $segment->ms() : 0, $this->segments($track)));
+        return array_sum(
+            array_map(
+                static fn (Segment $segment): int => SegmentKind::Work === $segment->kind ? $segment->ms() : 0,
+                $this->segments($track),
+            ),
+        );
     }
 }

@@ -37,14 +37,20 @@ final class ProgrammeBuilder
     private array $segments = [];
     private readonly ReminderChoice $reminders;
 
-    private function __construct(private readonly SessionPlan $plan, private readonly Advice $advice, private readonly Amendments $amendments)
-    {
+    private function __construct(
+        private readonly SessionPlan $plan,
+        private readonly Advice $advice,
+        private readonly Amendments $amendments,
+    ) {
         $this->reminders = new ReminderChoice($advice);
     }
 
     /** @throws ProgrammeTooLarge when it has far more cues than a session can have */
-    public static function build(SessionPlan $plan, ?Advice $advice = null, Amendments $amendments = new Amendments()): Programme
-    {
+    public static function build(
+        SessionPlan $plan,
+        ?Advice $advice = null,
+        Amendments $amendments = new Amendments(),
+    ): Programme {
         return (new self($plan, $advice ?? Advice::builtIn(), $amendments))->programme();
     }
 
@@ -55,8 +61,24 @@ final class ProgrammeBuilder
             $at = $this->block($block, $number, $at);
             $changeover = $this->amendments->changeover($block, $number);
             if ($changeover > 0 && $number < \count($this->plan->blocks) - 1) {
-                $this->segments[] = new Segment($at, $at + 1000 * $changeover, null, SegmentKind::Changeover, new Place($number));
-                $this->cues[] = self::cue(new DrillCue(0, CueKind::Changeover, 'Next: '.$this->plan->blocks[$number + 1]->name, short: $this->plan->blocks[$number + 1]->name), $at, null, new Place($number));
+                $this->segments[] = new Segment(
+                    $at,
+                    $at + 1000 * $changeover,
+                    null,
+                    SegmentKind::Changeover,
+                    new Place($number),
+                );
+                $this->cues[] = self::cue(
+                    new DrillCue(
+                        0,
+                        CueKind::Changeover,
+                        'Next: '.$this->plan->blocks[$number + 1]->name,
+                        short: $this->plan->blocks[$number + 1]->name,
+                    ),
+                    $at,
+                    null,
+                    new Place($number),
+                );
                 $at += 1000 * $changeover;
             }
         }
@@ -80,12 +102,25 @@ final class ProgrammeBuilder
         foreach ($block->rounds as $place => $round) {
             for ($repeat = 0; $repeat < $times[$place]; ++$repeat) {
                 ++$count;
-                $comes = $repeat < $times[$place] - 1 ? new Place($number, $place, $repeat + 1) : new Place($number, $place + 1, 0);
+                $comes =
+                    $repeat < $times[$place] - 1
+                        ? new Place($number, $place, $repeat + 1)
+                        : new Place($number, $place + 1, 0);
                 $next = $block->rounds[$comes->round] ?? null;
                 $announced = null === $next ? null : $this->amendments->round($next, $comes);
-                $title = BlockKind::Rounds === $block->kind && $all > 1 ? \sprintf('Round %d of %d', $count, $all) : $block->name;
+                $title =
+                    BlockKind::Rounds === $block->kind && $all > 1
+                        ? \sprintf('Round %d of %d', $count, $all)
+                        : $block->name;
                 $here = new Place($number, $place, $repeat);
-                $at = $this->round($this->amendments->round($round, $here), $here, $at, $title, $count === $all, $announced);
+                $at = $this->round(
+                    $this->amendments->round($round, $here),
+                    $here,
+                    $at,
+                    $title,
+                    $count === $all,
+                    $announced,
+                );
             }
         }
 
@@ -110,8 +145,16 @@ final class ProgrammeBuilder
         return $at + 1000 * $whole;
     }
 
-    private function lane(Lane $lane, Round $round, Place $place, int $start, int $whole, ?int $track, string $title, ?Round $next): void
-    {
+    private function lane(
+        Lane $lane,
+        Round $round,
+        Place $place,
+        int $start,
+        int $whole,
+        ?int $track,
+        string $title,
+        ?Round $next,
+    ): void {
         $pieces = self::pieces($lane);
         $clock = 0;
         foreach ($lane->windows as $number => [$from, $to]) {
@@ -119,16 +162,41 @@ final class ProgrammeBuilder
                 break;
             }
             $this->rest($clock, $from, $start, $track, $place, null);
-            $this->cues[] = self::cue(new DrillCue(0, CueKind::Bell, null === $track ? $title : $title.', '.$this->plan->tracks[$track]->name, short: $title), $start + 1000 * $from, $track, $place);
+            $this->cues[] = self::cue(
+                new DrillCue(
+                    0,
+                    CueKind::Bell,
+                    null === $track ? $title : $title.', '.$this->plan->tracks[$track]->name,
+                    short: $title,
+                ),
+                $start + 1000 * $from,
+                $track,
+                $place,
+            );
             foreach ($pieces[$number] as $part => [$setNumber, $pieceFrom, $pieceTo, $isNew]) {
                 $set = $lane->sets[$setNumber];
                 $run = $this->run($set, $round, $place, $pieceTo - $pieceFrom, $track, $pieceFrom);
                 $definition = $set->drill->definition();
                 $here = $place->withSet($setNumber);
-                $this->segments[] = new Segment($start + 1000 * $pieceFrom, $start + 1000 * $pieceTo, $track, $definition->isWork ? SegmentKind::Work : SegmentKind::Listen, $here, $set, $run);
+                $this->segments[] = new Segment(
+                    $start + 1000 * $pieceFrom,
+                    $start + 1000 * $pieceTo,
+                    $track,
+                    $definition->isWork ? SegmentKind::Work : SegmentKind::Listen,
+                    $here,
+                    $set,
+                    $run,
+                );
                 $cues = $set->drill->cues($run);
                 if ($part > 0 && $isNew) {
-                    $this->change($cues, $definition->title, $start + 1000 * $pieceFrom, $start + 1000 * $pieces[$number][$part - 1][1], $track, $here);
+                    $this->change(
+                        $cues,
+                        $definition->title,
+                        $start + 1000 * $pieceFrom,
+                        $start + 1000 * $pieces[$number][$part - 1][1],
+                        $track,
+                        $here,
+                    );
                 }
                 if (\count($this->cues) + \count($cues) > self::MAX_CUES) {
                     throw new ProgrammeTooLarge(\sprintf(
@@ -143,10 +211,22 @@ final class ProgrammeBuilder
             $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1][2];
             if ($filled < $to) {
                 // What could not be read leaves its time open.
-                $this->segments[] = new Segment($start + 1000 * $filled, $start + 1000 * $to, $track, SegmentKind::Work, $place);
+                $this->segments[] = new Segment(
+                    $start + 1000 * $filled,
+                    $start + 1000 * $to,
+                    $track,
+                    SegmentKind::Work,
+                    $place,
+                );
             }
-            if ($round->lastTen && $to - $from > 2 * self::LAST_TEN / 1000) {
-                $this->cues[] = new Cue($start + 1000 * $to - self::LAST_TEN, $track, CueKind::LastTen, 'Last ten seconds', $place);
+            if ($round->lastTen && $to - $from > (2 * self::LAST_TEN) / 1000) {
+                $this->cues[] = new Cue(
+                    $start + 1000 * $to - self::LAST_TEN,
+                    $track,
+                    CueKind::LastTen,
+                    'Last ten seconds',
+                    $place,
+                );
             }
             $clock = $to;
         }
@@ -182,7 +262,8 @@ final class ProgrammeBuilder
     private function change(array $cues, string $title, int $at, int $earliest, ?int $track, Place $place): void
     {
         // What is called at random is not foretold.
-        $first = isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
+        $first =
+            isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
         $announced = max($earliest, $at - (int) (1000 * SessionValues::builtIn()->value('announce')));
         $this->cues[] = self::cue($first->announced(), $announced, $track, $place);
         $this->cues[] = new Cue($at, $track, CueKind::Change, $title, $place);
@@ -191,7 +272,12 @@ final class ProgrammeBuilder
     /**
      * The sets cut where the windows end.
      *
-     * @return list<list<array{int, int, int, bool}>> for each window: which set, from and to in s of the round, and whether it begins there
+     * @return list<list<array{
+     *     int,
+     *     int,
+     *     int,
+     *     bool,
+     * }>> for each window: which set, from and to in s of the round, and whether it begins there
      */
     private static function pieces(Lane $lane): array
     {
@@ -221,7 +307,18 @@ final class ProgrammeBuilder
     {
         $seed = crc32(implode('/', [$this->plan->seed, $set->place, $place->repeat ?? 0, $track ?? '', $from]));
 
-        return new DrillRun($set->combinations, $set->parameters, $seconds, $this->plan->options($round->medium), $this->plan->numbering, $this->plan->level($track), $round->stance, $seed, $place->repeat ?? 0, $this->advice);
+        return new DrillRun(
+            $set->combinations,
+            $set->parameters,
+            $seconds,
+            $this->plan->options($round->medium),
+            $this->plan->numbering,
+            $this->plan->level($track),
+            $round->stance,
+            $seed,
+            $place->repeat ?? 0,
+            $this->advice,
+        );
     }
 
     /** With what a round begins for that track. */
@@ -234,12 +331,28 @@ final class ProgrammeBuilder
         }
         $cue = $set->drill->cues($this->run($set, $round, new Place(), $set->seconds, $track, 0))[0] ?? null;
 
-        return null === $cue || CueKind::Call === $cue->kind ? new DrillCue(0, CueKind::Show, $set->drill->definition()->title) : $cue;
+        return null === $cue || CueKind::Call === $cue->kind
+            ? new DrillCue(0, CueKind::Show, $set->drill->definition()->title)
+            : $cue;
     }
 
     private static function cue(DrillCue $cue, int $at, ?int $track, Place $place): Cue
     {
-        return new Cue($at, $track, $cue->kind, $cue->text, $place, $cue->chain, $cue->stance, $cue->marked, $cue->lengthMs, [], $cue->before, $cue->after, $cue->short);
+        return new Cue(
+            $at,
+            $track,
+            $cue->kind,
+            $cue->text,
+            $place,
+            $cue->chain,
+            $cue->stance,
+            $cue->marked,
+            $cue->lengthMs,
+            [],
+            $cue->before,
+            $cue->after,
+            $cue->short,
+        );
     }
 
     /** @return list<Cue> with the reminders, which are chosen in the order of the session */
@@ -251,9 +364,14 @@ final class ProgrammeBuilder
             if (null === $cue->chain || !\in_array($cue->kind, self::REMIND, true)) {
                 return $cue;
             }
-            $result = $checked[spl_object_id($cue->chain)] ??= Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), new CheckOptions($this->plan->rules, $this->plan->tempo));
+            $result = $checked[spl_object_id($cue->chain)] ??= Check::builtIn()->run(
+                new ChainInStance($cue->chain, Stance::Orthodox),
+                new CheckOptions($this->plan->rules, $this->plan->tempo),
+            );
 
-            return $cue->with(array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result)));
+            return $cue->with(
+                array_map(static fn (Reminder $reminder): string => $reminder->text, $this->reminders->for($result)),
+            );
         }, $this->cues);
     }
 }

@@ -16,7 +16,11 @@ final readonly class Answer
      * @param Side $side of theirs that throws it
      * @param list<Defence> $defences
      */
-    public function __construct(public StrikeItem $strike, public Stance $opponent, public Side $side, public array $defences)
-    {
+    public function __construct(
+        public StrikeItem $strike,
+        public Stance $opponent,
+        public Side $side,
+        public array $defences,
+    ) {
     }
 }

@@ -19,7 +19,12 @@ final readonly class Defence
      * @param list<Continuation> $counters the soonest first
      * @param Stance $stance in which the athlete stands after the chain
      */
-    public function __construct(public array $moves, public string $why, public ?Link $link, public array $counters, public Stance $stance)
-    {
+    public function __construct(
+        public array $moves,
+        public string $why,
+        public ?Link $link,
+        public array $counters,
+        public Stance $stance,
+    ) {
     }
 }

@@ -22,7 +22,13 @@ use Periplus\Core\Technique\Stance;
  * The opponent answers with the strike that ended the chain: what takes it follows from its limb, path, target and side
  * (core/data/defences.json), and what can be thrown then from the body as the chain and the defence have left it.
  *
- * @phpstan-type Row array{id: string, limbs?: list<string>, paths?: list<string>, targets?: list<string>, defences: list<array{moves: non-empty-list<string>, why: string}>}
+ * @phpstan-type Row array{
+ *     id: string,
+ *     limbs?: list<string>,
+ *     paths?: list<string>,
+ *     targets?: list<string>,
+ *     defences: list<array{moves: non-empty-list<string>, why: string}>,
+ * }
  */
 final readonly class ReturnFire
 {
@@ -54,7 +60,10 @@ final readonly class ReturnFire
      */
     public function answers(ChainInStance $inStance, CheckOptions $options, ?array $limbs = null): array
     {
-        $delivered = array_filter($inStance->chain->strikes(), static fn (StrikeItem $item): bool => $item->delivered());
+        $delivered = array_filter(
+            $inStance->chain->strikes(),
+            static fn (StrikeItem $item): bool => $item->delivered(),
+        );
         $last = end($delivered);
         if (false === $last) {
             return [];
@@ -87,19 +96,34 @@ final readonly class ReturnFire
      *
      * @return list<Defence>
      */
-    private function defences(ChainInStance $inStance, StrikeItem $strike, Stance $opponent, CheckOptions $options, ?array $limbs): array
-    {
+    private function defences(
+        ChainInStance $inStance,
+        StrikeItem $strike,
+        Stance $opponent,
+        CheckOptions $options,
+        ?array $limbs,
+    ): array {
         // Their left faces our right.
         $near = $inStance->end->roleOf($opponent->sideOf($strike->strike->role->other()));
         $defences = [];
         foreach ($this->row($strike)['defences'] as $row) {
-            $moves = array_map(fn (string $move): MoveItem => new MoveItem($this->catalogue->move(self::sided($move, $near))), $row['moves']);
+            $moves = array_map(
+                fn (string $move): MoveItem => new MoveItem($this->catalogue->move(self::sided($move, $near))),
+                $row['moves'],
+            );
             $items = [...$inStance->chain->items, ...$moves];
             $counters = array_filter(
                 Next::builtIn()->after($items, $options),
-                static fn (Continuation $next): bool => $next->item instanceof StrikeItem && (null === $limbs || \in_array($next->item->strike->limb, $limbs, true)),
+                static fn (Continuation $next): bool => $next->item instanceof StrikeItem
+                    && (null === $limbs || \in_array($next->item->strike->limb, $limbs, true)),
             );
-            $defences[] = new Defence($moves, $row['why'], $this->link($inStance, $moves[0], $options), \array_slice(array_values($counters), 0, self::MOST), $inStance->end);
+            $defences[] = new Defence(
+                $moves,
+                $row['why'],
+                $this->link($inStance, $moves[0], $options),
+                \array_slice(array_values($counters), 0, self::MOST),
+                $inStance->end,
+            );
         }
 
         return $defences;

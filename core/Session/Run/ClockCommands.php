@@ -6,7 +6,9 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Programme\Programme;
 
-/** What comes of the commands that only move the clock: that follows from how long the programme is and where it waits. */
+/**
+ * What comes of the commands that only move the clock: that follows from how long the programme is and where it waits.
+ */
 final readonly class ClockCommands
 {
     public const ENDED = 'This session has ended.';

@@ -50,11 +50,19 @@ final readonly class Commands
         $segment = $this->now($state, $now);
         $place = $segment->place;
         if (null === $place->round) {
-            return new RunChange($state, 'block '.$place->block, Amendment::longer($place, 0, intdiv(self::LONGER, 1000)));
+            return new RunChange(
+                $state,
+                'block '.$place->block,
+                Amendment::longer($place, 0, intdiv(self::LONGER, 1000)),
+            );
         }
         $at = intdiv(max(0, $state->position($now)) - $this->start($place), 1000);
 
-        return new RunChange($state, $this->name($place).' '.$segment->fromMs, Amendment::longer(self::round($place), $at, intdiv(self::LONGER, 1000)));
+        return new RunChange(
+            $state,
+            $this->name($place).' '.$segment->fromMs,
+            Amendment::longer(self::round($place), $at, intdiv(self::LONGER, 1000)),
+        );
     }
 
     private function again(RunState $state, int $now): RunChange
@@ -78,7 +86,19 @@ final readonly class Commands
             throw new CommandRefused('What goes on now has no such combination. Swap it once its round has begun.');
         }
 
-        return new RunChange($state, $this->name($segment->place).' '.$segment->place->set.' '.$segment->track.' '.$command->combination.' '.$with->text, Amendment::swap($segment->place, $segment->track, $command->combination, $with));
+        return new RunChange(
+            $state,
+            $this->name($segment->place)
+                .' '
+                .$segment->place->set
+                .' '
+                .$segment->track
+                .' '
+                .$command->combination
+                .' '
+                .$with->text,
+            Amendment::swap($segment->place, $segment->track, $command->combination, $with),
+        );
     }
 
     /**

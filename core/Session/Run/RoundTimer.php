@@ -17,6 +17,29 @@ final readonly class RoundTimer
      */
     public static function plan(int $rounds, int $seconds, int $rest): array
     {
-        return ['name' => 'Round timer', 'blocks' => [['kind' => 'rounds', 'name' => 'Rounds', 'rounds' => [['seconds' => $seconds, 'rest' => $rest, 'times' => $rounds, 'lastTen' => true, 'sets' => [['drill' => 'free', 'combinations' => [], 'parameters' => ['weapons' => array_keys(WeaponChoices::ALL)]]]]]]]];
+        return [
+            'name' => 'Round timer',
+            'blocks' => [
+                [
+                    'kind' => 'rounds',
+                    'name' => 'Rounds',
+                    'rounds' => [
+                        [
+                            'seconds' => $seconds,
+                            'rest' => $rest,
+                            'times' => $rounds,
+                            'lastTen' => true,
+                            'sets' => [
+                                [
+                                    'drill' => 'free',
+                                    'combinations' => [],
+                                    'parameters' => ['weapons' => array_keys(WeaponChoices::ALL)],
+                                ],
+                            ],
+                        ],
+                    ],
+                ],
+            ],
+        ];
     }
 }

@@ -12,7 +12,8 @@ final readonly class RunState
      * @param int|null $pausedMs the moment of the programme at which it waits; null while it runs
      * @param int|null $endedMs when it was ended, on the server's clock
      * @param int $speed how many times quicker than in truth; more than 1 is a rehearsal
-     * @param int|null $holdMs the moment of the programme at which the clock waits for the coach; it is not passed by itself
+     * @param int|null $holdMs the moment of the programme at which the clock waits for the coach; it is not passed by
+     *                         itself
      * @param string $passage id of the command from which on the programme is passed through without a jump
      */
     public function __construct(
@@ -52,12 +53,26 @@ final readonly class RunState
 
     public function resumed(int $now): self
     {
-        return new self($now - intdiv($this->position($now), $this->speed), $this->passage, null, null, $this->speed, $this->holdMs);
+        return new self(
+            $now - intdiv($this->position($now), $this->speed),
+            $this->passage,
+            null,
+            null,
+            $this->speed,
+            $this->holdMs,
+        );
     }
 
     public function jumped(int $now, int $toMs, string $command): self
     {
-        return new self($now - intdiv($toMs, $this->speed), $command, null === $this->pausedMs ? null : $toMs, null, $this->speed, $this->holdMs);
+        return new self(
+            $now - intdiv($toMs, $this->speed),
+            $command,
+            null === $this->pausedMs ? null : $toMs,
+            null,
+            $this->speed,
+            $this->holdMs,
+        );
     }
 
     public function ended(int $now): self
@@ -77,15 +92,47 @@ final readonly class RunState
         return null !== $this->endedMs || (null === $this->pausedMs && $this->position($now) >= $lengthMs);
     }
 
-    /** @return array{zeroMs: int, passage: string, pausedMs: int|null, endedMs: int|null, speed: int, holdMs: int|null} */
+    /**
+     * @return array{
+     *     zeroMs: int,
+     *     passage: string,
+     *     pausedMs: int|null,
+     *     endedMs: int|null,
+     *     speed: int,
+     *     holdMs: int|null,
+     * }
+     */
     public function toArray(): array
     {
-        return ['zeroMs' => $this->zeroMs, 'passage' => $this->passage, 'pausedMs' => $this->pausedMs, 'endedMs' => $this->endedMs, 'speed' => $this->speed, 'holdMs' => $this->holdMs];
+        return [
+            'zeroMs' => $this->zeroMs,
+            'passage' => $this->passage,
+            'pausedMs' => $this->pausedMs,
+            'endedMs' => $this->endedMs,
+            'speed' => $this->speed,
+            'holdMs' => $this->holdMs,
+        ];
     }
 
-    /** @param array{zeroMs: int, passage: string, pausedMs: int|null, endedMs: int|null, speed: int, holdMs: int|null} $row */
+    /**
+     * @param array{
+     *     zeroMs: int,
+     *     passage: string,
+     *     pausedMs: int|null,
+     *     endedMs: int|null,
+     *     speed: int,
+     *     holdMs: int|null,
+     * } $row
+     */
     public static function of(array $row): self
     {
-        return new self($row['zeroMs'], $row['passage'], $row['pausedMs'], $row['endedMs'], $row['speed'], $row['holdMs']);
+        return new self(
+            $row['zeroMs'],
+            $row['passage'],
+            $row['pausedMs'],
+            $row['endedMs'],
+            $row['speed'],
+            $row['holdMs'],
+        );
     }
 }

@@ -13,7 +13,12 @@ final readonly class Order
      * @param float $bound no order costs less
      * @param bool $proven whether no order can cost less than this one
      */
-    public function __construct(public array $order, public array $steps, public float $cost, public float $bound, public bool $proven)
-    {
+    public function __construct(
+        public array $order,
+        public array $steps,
+        public float $cost,
+        public float $bound,
+        public bool $proven,
+    ) {
     }
 }

@@ -9,9 +9,12 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Orders combinations so that each shares most with the one before (the distance of the library's likeness) and levels do
- * not fall. Up to twelve of one level the order is exact, by dynamic programming over subsets (Held and Karp, "A dynamic
- * programming approach to sequencing problems", J. SIAM 10, 1962); beyond that it is a local search (2-opt and moving runs,
+ * Orders combinations so that each shares most with the one before (the distance of the library's likeness) and levels
+ * do
+ * not fall. Up to twelve of one level the order is exact, by dynamic programming over subsets (Held and Karp, "A
+ * dynamic
+ * programming approach to sequencing problems", J. SIAM 10, 1962); beyond that it is a local search (2-opt and moving
+ * runs,
  * with kicks) beside the lower bound of Held and Karp's one-trees ("The traveling-salesman problem and minimum spanning
  * trees: Part II", Math. Programming 1, 1971).
  */
@@ -36,7 +39,12 @@ final class Sequencer
         $likeness = EditDistance::builtIn();
         foreach ($stops as $one => $stop) {
             foreach ($stops as $other => $to) {
-                $this->distance[$one][$other] = $other < $one ? $this->distance[$other][$one] : ($one === $other ? 0.0 : $likeness->distance($stop->sequence, $to->sequence));
+                $this->distance[$one][$other] =
+                    $other < $one
+                        ? $this->distance[$other][$one]
+                        : ($one === $other
+                            ? 0.0
+                            : $likeness->distance($stop->sequence, $to->sequence));
                 for ($whole = (int) round(1000 * $this->distance[$one][$other]); 0 !== $whole;) {
                     [$this->unit, $whole] = [$whole, $this->unit % $whole];
                 }
@@ -68,7 +76,10 @@ final class Sequencer
         $isExact = max(array_map(\count(...), $groups)) <= self::EXACT;
         $order = $isExact ? $this->exact($groups) : $this->searched($groups);
         // Of one level either way costs the same; the shorter end comes first.
-        if (1 === \count($groups) && \count($this->stops[$order[0]]->chain) > \count($this->stops[$order[\count($order) - 1]]->chain)) {
+        if (
+            1 === \count($groups)
+            && \count($this->stops[$order[0]]->chain) > \count($this->stops[$order[\count($order) - 1]]->chain)
+        ) {
             $order = array_reverse($order);
         }
         $steps = $this->steps($order);
@@ -105,7 +116,13 @@ final class Sequencer
         foreach ($groups as $group) {
             $reached = $this->through($group, $reached);
         }
-        usort($reached, static fn (array $one, array $other): int => [round($one[0], 6), $one[1]] <=> [round($other[0], 6), $other[1]]);
+        usort(
+            $reached,
+            static fn (array $one, array $other): int => [round($one[0], 6), $one[1]] <=> [
+                round($other[0], 6),
+                $other[1],
+            ],
+        );
 
         return $reached[0][1];
     }
@@ -207,7 +224,10 @@ final class Sequencer
                 $last = [] === $order ? null : $order[\count($order) - 1];
                 $next = array_key_first($left);
                 foreach ($left as $place) {
-                    $next = null !== $last && $this->distance[$last][$place] < $this->distance[$last][$next] ? $place : $next;
+                    $next =
+                        null !== $last && $this->distance[$last][$place] < $this->distance[$last][$next]
+                            ? $place
+                            : $next;
                 }
                 $order[] = $next;
                 unset($left[$next]);
@@ -247,7 +267,16 @@ final class Sequencer
                         $better = true;
                         continue 2;
                     }
-                    if ($to - $from < 3 && $this->moved($order, $from, $to, $out - ($before < 0 || $after < 0 ? 0.0 : $d[$before][$after]), $looks)) {
+                    if (
+                        $to - $from < 3
+                        && $this->moved(
+                            $order,
+                            $from,
+                            $to,
+                            $out - ($before < 0 || $after < 0 ? 0.0 : $d[$before][$after]),
+                            $looks,
+                        )
+                    ) {
                         $better = true;
                         continue 2;
                     }
@@ -276,7 +305,10 @@ final class Sequencer
             }
             $before = $at > 0 ? $order[$at - 1] : -1;
             $after = $at < $count ? $order[$at] : -1;
-            if (($before >= 0 && $this->stops[$before]->level > $level) || ($after >= 0 && $this->stops[$after]->level < $level)) {
+            if (
+                ($before >= 0 && $this->stops[$before]->level > $level)
+                || ($after >= 0 && $this->stops[$after]->level < $level)
+            ) {
                 continue;
             }
             ++$looks;
@@ -318,11 +350,17 @@ final class Sequencer
         sort($cuts);
         [$a, $b, $c] = $cuts;
 
-        return [...\array_slice($order, 0, $a), ...\array_slice($order, $b, $c - $b), ...\array_slice($order, $a, $b - $a), ...\array_slice($order, $c)];
+        return [
+            ...\array_slice($order, 0, $a),
+            ...\array_slice($order, $b, $c - $b),
+            ...\array_slice($order, $a, $b - $a),
+            ...\array_slice($order, $c),
+        ];
     }
 
     /**
-     * A tree that joins each level, and each level to the next by one link, costs no more than any order; weights on the
+     * A tree that joins each level, and each level to the next by one link, costs no more than any order; weights on
+     * the
      * places, which change no order's cost but for its ends, push the tree towards a path.
      *
      * @param list<list<int>> $groups
@@ -361,14 +399,18 @@ final class Sequencer
         return $this->lifted($best);
     }
 
-    /** Every order costs a multiple of what all distances are multiples of, so that a bound may be lifted to the next one. */
+    /**
+     * Every order costs a multiple of what all distances are multiples of, so that a bound may be lifted to the next
+     * one.
+     */
     private function lifted(float $bound): float
     {
         return 0 === $this->unit ? $bound : ceil(1000 * $bound / $this->unit - 1e-6) * $this->unit / 1000;
     }
 
     /**
-     * The cheapest tree over the levels, with a link from nowhere to the first and from the last to nowhere, so that each place has two.
+     * The cheapest tree over the levels, with a link from nowhere to the first and from the last to nowhere, so that
+     * each place has two.
      *
      * @param list<list<int>> $groups
      * @param array<int, float> $weights

@@ -16,7 +16,8 @@ final class SharedPart
         $lengths = array_fill(0, \count($a) + 1, array_fill(0, \count($b) + 1, 0));
         for ($i = \count($a) - 1; $i >= 0; --$i) {
             for ($j = \count($b) - 1; $j >= 0; --$j) {
-                $lengths[$i][$j] = $a[$i] === $b[$j] ? 1 + $lengths[$i + 1][$j + 1] : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
+                $lengths[$i][$j] =
+                    $a[$i] === $b[$j] ? 1 + $lengths[$i + 1][$j + 1] : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
             }
         }
         $shared = [];

@@ -20,24 +20,53 @@ use Periplus\Core\Session\ReturnFire\ReturnFire;
 /** What comes back after a chain, what takes it, and what is ready then, as a JSON-ready array. */
 final readonly class AnswerSerializer
 {
-    /** @return array{answers: list<array<string, mixed>>, problems: list<array{at: int, length: int, message: string}>} */
+    /**
+     * @return array{
+     *     answers: list<array<string, mixed>>,
+     *     problems: list<array{at: int, length: int, message: string}>,
+     * }
+     */
     public static function of(ChainText $text, CheckOptions $options): array
     {
         $reading = Reader::builtIn()->read($text->text, $text->readIn, $text->stance);
         if (null === $reading->chain) {
-            return ['answers' => [], 'problems' => array_map(static fn (ReadingProblem $problem): array => ['at' => $problem->at, 'length' => $problem->length, 'message' => $problem->message], $reading->problems)];
+            return [
+                'answers' => [],
+                'problems' => array_map(
+                    static fn (ReadingProblem $problem): array => [
+                        'at' => $problem->at,
+                        'length' => $problem->length,
+                        'message' => $problem->message,
+                    ],
+                    $reading->problems,
+                ),
+            ];
         }
         $answers = ReturnFire::builtIn()->answers(new ChainInStance($reading->chain, $text->stance), $options);
         $writer = new Writer($text->numbering);
 
         return [
-            'answers' => array_map(static fn (Answer $answer): array => [
-                'text' => $writer->item($answer->strike, $answer->opponent),
-                'words' => Words::bySide()->item($answer->strike, $answer->opponent),
-                'opponent' => $answer->opponent->value,
-                'defences' => array_map(static fn (Defence $defence): array => self::defence($defence, $writer), $answer->defences),
-            ], $answers),
-            'problems' => [] === $answers ? [['at' => 0, 'length' => mb_strlen($text->text), 'message' => 'Nothing of this chain lands, so there is nothing to answer.']] : [],
+            'answers' => array_map(
+                static fn (Answer $answer): array => [
+                    'text' => $writer->item($answer->strike, $answer->opponent),
+                    'words' => Words::bySide()->item($answer->strike, $answer->opponent),
+                    'opponent' => $answer->opponent->value,
+                    'defences' => array_map(
+                        static fn (Defence $defence): array => self::defence($defence, $writer),
+                        $answer->defences,
+                    ),
+                ],
+                $answers,
+            ),
+            'problems' => [] === $answers
+                    ? [
+                        [
+                            'at' => 0,
+                            'length' => mb_strlen($text->text),
+                            'message' => 'Nothing of this chain lands, so there is nothing to answer.',
+                        ],
+                    ]
+                    : [],
         ];
     }
 
@@ -45,8 +74,20 @@ final readonly class AnswerSerializer
     private static function defence(Defence $defence, Writer $writer): array
     {
         return [
-            'text' => implode(' ', array_map(static fn (MoveItem $item): string => $writer->item($item, $defence->stance), $defence->moves)),
-            'words' => implode(', ', array_map(static fn (MoveItem $item): string => Words::bySide()->item($item, $defence->stance), $defence->moves)),
+            'text' => implode(
+                ' ',
+                array_map(
+                    static fn (MoveItem $item): string => $writer->item($item, $defence->stance),
+                    $defence->moves,
+                ),
+            ),
+            'words' => implode(
+                ', ',
+                array_map(
+                    static fn (MoveItem $item): string => Words::bySide()->item($item, $defence->stance),
+                    $defence->moves,
+                ),
+            ),
             'why' => $defence->why,
             'waitMs' => (int) round($defence->link->wait ?? 0.0),
             'counters' => array_map(static fn (Continuation $next): array => [

@@ -21,7 +21,16 @@ final readonly class SequenceSerializer
     /**
      * @param list<array{text: string, stance: Stance, level: int|null}> $chains a level of null is worked out
      *
-     * @return array{order: list<int>, steps: list<float>, cost: float, bound: float, proven: bool, levels: list<int>, shared: list<list<int>>, problems: list<array{line: int, message: string}>}
+     * @return array{
+     *     order: list<int>,
+     *     steps: list<float>,
+     *     cost: float,
+     *     bound: float,
+     *     proven: bool,
+     *     levels: list<int>,
+     *     shared: list<list<int>>,
+     *     problems: list<array{line: int, message: string}>,
+     * }
      */
     public static function of(array $chains, Numbering $numbering, CheckOptions $options): array
     {
@@ -29,22 +38,48 @@ final readonly class SequenceSerializer
         foreach ($chains as $line => $row) {
             $reading = Reader::builtIn()->read($row['text'], $numbering, $row['stance']);
             if (null === $reading->chain) {
-                $problems[] = ['line' => $line, 'message' => \sprintf('Line %d, "%s": %s', $line, mb_strimwidth($row['text'], 0, 60, '…'), $reading->problems[0]->message)];
+                $problems[] = [
+                    'line' => $line,
+                    'message' => \sprintf(
+                        'Line %d, "%s": %s',
+                        $line,
+                        mb_strimwidth($row['text'], 0, 60, '…'),
+                        $reading->problems[0]->message,
+                    ),
+                ];
                 continue;
             }
-            $level = $row['level'] ?? Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($reading->chain, $row['stance']), $options), $options->tempo)->level;
+            $level =
+                $row['level']
+                ?? Scale::builtIn()->of(
+                    Check::builtIn()->run(new ChainInStance($reading->chain, $row['stance']), $options),
+                    $options->tempo,
+                )->level;
             $stops[] = new Stop($reading->chain, $level);
         }
         if (\count($stops) > Sequencer::MOST) {
-            $problems[] = ['line' => Sequencer::MOST, 'message' => \sprintf('At most %d combinations are put into an order at once.', Sequencer::MOST)];
+            $problems[] = [
+                'line' => Sequencer::MOST,
+                'message' => \sprintf('At most %d combinations are put into an order at once.', Sequencer::MOST),
+            ];
         }
         if ([] !== $problems) {
-            return ['order' => [], 'steps' => [], 'cost' => 0.0, 'bound' => 0.0, 'proven' => false, 'levels' => [], 'shared' => [], 'problems' => $problems];
+            return [
+                'order' => [],
+                'steps' => [],
+                'cost' => 0.0,
+                'bound' => 0.0,
+                'proven' => false,
+                'levels' => [],
+                'shared' => [],
+                'problems' => $problems,
+            ];
         }
         $order = Sequencer::order($stops);
         $shared = [];
         foreach ($order->order as $at => $place) {
-            $shared[] = 0 === $at ? [] : SharedPart::of($stops[$order->order[$at - 1]]->sequence, $stops[$place]->sequence);
+            $shared[] =
+                0 === $at ? [] : SharedPart::of($stops[$order->order[$at - 1]]->sequence, $stops[$place]->sequence);
         }
 
         return [

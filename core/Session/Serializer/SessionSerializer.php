@@ -28,7 +28,10 @@ use Periplus\Core\Session\Warning\WarningContext;
 use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\Stance;
 
-/** From a written plan to everything that follows from it, as one JSON-ready array; docs/formats/session.md describes every key. */
+/**
+ * From a written plan to everything that follows from it, as one JSON-ready array; docs/formats/session.md describes
+ * every key.
+ */
 final readonly class SessionSerializer
 {
     public function __construct(private PlanReader $reader)
@@ -87,16 +90,29 @@ final readonly class SessionSerializer
         return (WarningRegistry::all()[$warning] ?? null)?->fix(new WrittenPlan($written, $this->reader))->content;
     }
 
-    /** @return list<array{place: string, items: list<list<int>>}> for each set of several combinations: which items each shares with the one before */
+    /**
+     * @return list<array{
+     *     place: string,
+     *     items: list<list<int>>,
+     * }> for each set of several combinations: which items each shares with the one before
+     */
     private static function shared(SessionPlan $plan): array
     {
         $shared = [];
         foreach ($plan->sets() as $set) {
             if (\count($set->combinations) > 1) {
-                $sequences = array_map(static fn (PlannedCombination $one): Sequence => Sequence::of($one->inStance->chain), $set->combinations);
+                $sequences = array_map(
+                    static fn (PlannedCombination $one): Sequence => Sequence::of($one->inStance->chain),
+                    $set->combinations,
+                );
                 $shared[$set->place] = [
                     'place' => $set->place,
-                    'items' => array_map(static fn (int $at): array => 0 === $at ? [] : SharedPart::of($sequences[$at - 1], $sequences[$at]), array_keys($sequences)),
+                    'items' => array_map(
+                        static fn (int $at): array => 0 === $at
+                            ? []
+                            : SharedPart::of($sequences[$at - 1], $sequences[$at]),
+                        array_keys($sequences),
+                    ),
                 ];
             }
         }
@@ -141,7 +157,9 @@ final readonly class SessionSerializer
     /** @return array<string, mixed> */
     private static function cue(Cue $cue, SessionPlan $plan): array
     {
-        $inStance = static fn (Stance $athlete): ?ChainInStance => null === $cue->chain ? null : new ChainInStance($cue->chain, $cue->stance->of($athlete));
+        $inStance = static fn (Stance $athlete): ?ChainInStance => null === $cue->chain
+            ? null
+            : new ChainInStance($cue->chain, $cue->stance->of($athlete));
         $writer = new Writer($plan->numbering);
         $words = $numbers = [];
         foreach (Stance::cases() as $athlete) {
@@ -165,7 +183,10 @@ final readonly class SessionSerializer
             'lengthMs' => $cue->lengthMs,
             'marked' => $cue->marked,
             // Each rung is thrown by itself, so that it is checked by itself.
-            'verdict' => null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true) ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict->value : null,
+            'verdict' => null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true)
+                    ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict
+                        ->value
+                    : null,
             'reminders' => $cue->reminders,
             'place' => self::place($cue->place),
         ];

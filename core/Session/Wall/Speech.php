@@ -16,8 +16,10 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * What a voice says with a cue: the numbers of the gym for strikes, words by role for all else, so that it is true for both
- * stances. Numbers that are bound to the hand mean other strikes in the other stance, so that strikes are said in words there.
+ * What a voice says with a cue: the numbers of the gym for strikes, words by role for all else, so that it is true for
+ * both
+ * stances. Numbers that are bound to the hand mean other strikes in the other stance, so that strikes are said in words
+ * there.
  */
 final readonly class Speech
 {
@@ -41,7 +43,12 @@ final readonly class Speech
             CueKind::Call, CueKind::LastCall, CueKind::Rung, CueKind::Step => $chain,
             CueKind::Next => 'next: '.($chain ?? self::plain($cue->short)),
             CueKind::Change => 'switch',
-            CueKind::Stance, CueKind::Theme, CueKind::Side, CueKind::Phase, CueKind::Count, CueKind::Exercise => self::plain($cue->short),
+            CueKind::Stance,
+            CueKind::Theme,
+            CueKind::Side,
+            CueKind::Phase,
+            CueKind::Count,
+            CueKind::Exercise => self::plain($cue->short),
             CueKind::On => 'go',
             CueKind::Off => 'easy',
             default => null,
@@ -55,9 +62,15 @@ final readonly class Speech
         $said = '';
         $wasNumber = null;
         foreach ($chain->items as $at => $item) {
-            $code = $item instanceof StrikeItem && $this->hasNumbers ? $this->writer->item($item, $inStance->stances[$at]) : '';
+            $code =
+                $item instanceof StrikeItem && $this->hasNumbers
+                    ? $this->writer->item($item, $inStance->stances[$at])
+                    : '';
             $number = 1 === preg_match('/^(\d{1,2})([hbl]?)$/', $code, $found);
-            $word = $number ? $this->words->format((int) $found[1]).('' === $found[2] ? '' : ' '.Target::from($found[2])->word()) : self::plain(Words::byRole()->item($item, $inStance->stances[$at]));
+            $word = $number
+                ? $this->words->format((int) $found[1])
+                    .('' === $found[2] ? '' : ' '.Target::from($found[2])->word())
+                : self::plain(Words::byRole()->item($item, $inStance->stances[$at]));
             // A short silence keeps a move apart from the numbers around it.
             $said .= (null === $wasNumber ? '' : ($wasNumber && $number ? ' ' : ', ')).$word;
             $wasNumber = $number;

@@ -21,7 +21,8 @@ use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Technique\Stance;
 
 /**
- * A programme as a screen plays it, as a JSON-ready array: all that is shown and heard from the first bell to the last, so
+ * A programme as a screen plays it, as a JSON-ready array: all that is shown and heard from the first bell to the last,
+ * so
  * that nothing is asked for while it runs. docs/formats/wall.md describes every key.
  */
 final class WallSerializer
@@ -75,7 +76,10 @@ final class WallSerializer
         return [
             'name' => $this->programme->plan->name,
             'lengthMs' => $this->programme->lengthMs,
-            'tracks' => array_map(static fn ($track): array => ['name' => $track->name, 'level' => $track->level], $this->programme->plan->tracks),
+            'tracks' => array_map(
+                static fn ($track): array => ['name' => $track->name, 'level' => $track->level],
+                $this->programme->plan->tracks,
+            ),
             'stretches' => $this->programme->stretches(),
             'waits' => $this->programme->waits(),
             'segments' => array_map($this->segment(...), $this->programme->segments),
@@ -100,7 +104,13 @@ final class WallSerializer
             }
         }
 
-        return array_map(static fn (int $at, array $cue): array => $at === ($last[$cue['atMs']] ?? $at) ? $cue : [...$cue, 'say' => null], array_keys($cues), $cues);
+        return array_map(
+            static fn (int $at, array $cue): array => $at === ($last[$cue['atMs']] ?? $at)
+                ? $cue
+                : [...$cue, 'say' => null],
+            array_keys($cues),
+            $cues,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -121,11 +131,38 @@ final class WallSerializer
             'moves' => $round->moves ?? false,
             'note' => implode(' · ', array_diff([$round->note ?? '', $segment->set->note ?? ''], [''])),
             'stance' => $round?->stance->value,
-            'combinations' => array_map(fn (PlannedCombination $one): array => ['name' => $one->name, 'id' => $one->id, 'text' => $this->writer->write(new ChainInStance($one->inStance->chain, Stance::Orthodox))], $segment->set->combinations ?? []),
+            'combinations' => array_map(
+                fn (PlannedCombination $one): array => [
+                    'name' => $one->name,
+                    'id' => $one->id,
+                    'text' => $this->writer->write(new ChainInStance($one->inStance->chain, Stance::Orthodox)),
+                ],
+                $segment->set->combinations ?? [],
+            ),
         ];
     }
 
-    /** @return array{key: string, atMs: int, track: int|null, kind: string, text: string, short: string, stands: bool, isStep: bool, before: string|null, after: string|null, stance: string, lengthMs: int|null, marked: list<int>, reminders: list<string>, chain: int|null, sound: string|null, say: string|null} */
+    /**
+     * @return array{
+     *     key: string,
+     *     atMs: int,
+     *     track: int|null,
+     *     kind: string,
+     *     text: string,
+     *     short: string,
+     *     stands: bool,
+     *     isStep: bool,
+     *     before: string|null,
+     *     after: string|null,
+     *     stance: string,
+     *     lengthMs: int|null,
+     *     marked: list<int>,
+     *     reminders: list<string>,
+     *     chain: int|null,
+     *     sound: string|null,
+     *     say: string|null,
+     * }
+     */
     private function cue(Cue $cue, string $key): array
     {
         return [
@@ -167,13 +204,21 @@ final class WallSerializer
             }
             $plan = $this->programme->plan;
             $result = Check::builtIn()->run($inStances['orthodox'], $plan->options());
-            $slow = Check::builtIn()->run($inStances['orthodox'], new CheckOptions($plan->rules, (float) SessionValues::builtIn()->value('learning')));
+            $slow = Check::builtIn()->run(
+                $inStances['orthodox'],
+                new CheckOptions($plan->rules, (float) SessionValues::builtIn()->value('learning')),
+            );
             $this->places[$told] = \count($this->chains);
             $this->chains[] = [
                 'numbers' => $numbers,
                 'words' => $words,
                 'verdict' => $result->verdict->value,
-                'line' => (new LineDrawing($this->writer))->of($result->inStance, $result->timing, $result->sway, LineSize::Wall),
+                'line' => (new LineDrawing($this->writer))->of(
+                    $result->inStance,
+                    $result->timing,
+                    $result->sway,
+                    LineSize::Wall,
+                ),
                 'learningMs' => (int) ceil($slow->timing->length()),
             ];
         }

@@ -29,7 +29,8 @@ final readonly class WarningContext
     }
 
     /**
-     * For whom a number of the load is above the threshold, in one sentence; those of both stances together where it is the same.
+     * For whom a number of the load is above the threshold, in one sentence; those of both stances together where it is
+     * the same.
      *
      * @param \Closure(Load): float $number
      * @param string $what with a place for the number: "%s strikes to the head of a partner"
@@ -49,8 +50,16 @@ final readonly class WarningContext
         foreach ($found as $sentence => $tracks) {
             foreach ($tracks as $track => $stances) {
                 $of = $track < 0 ? null : $track;
-                $who = 2 === \count($stances) ? 'each athlete'.(null === $of ? '' : ' of '.$this->plan->tracks[$of]->name) : $this->who($of, $stances[0]);
-                $sentences[] = \sprintf('%s for %s; this gym says at most %s.', ucfirst($sentence), $who, number_format((float) $this->threshold($warning)));
+                $who =
+                    2 === \count($stances)
+                        ? 'each athlete'.(null === $of ? '' : ' of '.$this->plan->tracks[$of]->name)
+                        : $this->who($of, $stances[0]);
+                $sentences[] = \sprintf(
+                    '%s for %s; this gym says at most %s.',
+                    ucfirst($sentence),
+                    $who,
+                    number_format((float) $this->threshold($warning)),
+                );
             }
         }
 

@@ -14,7 +14,13 @@ final readonly class WarningDefinition
      * @param string $reason why a coach looks at it; common practice
      * @param string $fix what one press does, in words
      */
-    public function __construct(public string $id, public string $title, public string $reason, public string $fix, public RuleThreshold $threshold, public int $order)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $reason,
+        public string $fix,
+        public RuleThreshold $threshold,
+        public int $order,
+    ) {
     }
 }

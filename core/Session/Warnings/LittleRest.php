@@ -33,7 +33,10 @@ final readonly class LittleRest implements Warning
     {
         $sentences = [];
         foreach ($context->plan->blocks as $number => $block) {
-            if (BlockKind::Rounds !== $block->kind || array_sum(array_map(static fn (Round $round): int => $round->times, $block->rounds)) < 3) {
+            if (
+                BlockKind::Rounds !== $block->kind
+                || array_sum(array_map(static fn (Round $round): int => $round->times, $block->rounds)) < 3
+            ) {
                 continue;
             }
             foreach ($context->programme->tracks() as $track) {
@@ -43,9 +46,15 @@ final readonly class LittleRest implements Warning
                         $ms[SegmentKind::Work === $segment->kind ? 'work' : 'rest'] += $segment->ms();
                     }
                 }
-                $share = 100 * $ms['rest'] / max(1, array_sum($ms));
+                $share = (100 * $ms['rest']) / max(1, array_sum($ms));
                 if ($share < $context->threshold($this->definition())) {
-                    $sentences[] = \sprintf('%s%s: %s of rest for %s of work.', $block->name, null === $track ? '' : ', '.$context->plan->tracks[$track]->name, PlanReader::time(intdiv($ms['rest'], 1000)), PlanReader::time(intdiv($ms['work'], 1000)));
+                    $sentences[] = \sprintf(
+                        '%s%s: %s of rest for %s of work.',
+                        $block->name,
+                        null === $track ? '' : ', '.$context->plan->tracks[$track]->name,
+                        PlanReader::time(intdiv($ms['rest'], 1000)),
+                        PlanReader::time(intdiv($ms['work'], 1000)),
+                    );
                 }
             }
         }
@@ -60,7 +69,11 @@ final readonly class LittleRest implements Warning
         return $plan->eachRound(static function (array $round, int $block) use ($blocks): array {
             $rest = $round['rest'] ?? 0;
 
-            return BlockKind::Rounds->value === ($blocks[$block]['kind'] ?? BlockKind::Rounds->value) && \is_int($rest) && $rest < 60 ? [...$round, 'rest' => 60] : $round;
+            return BlockKind::Rounds->value === ($blocks[$block]['kind'] ?? BlockKind::Rounds->value)
+                && \is_int($rest)
+                && $rest < 60
+                ? [...$round, 'rest' => 60]
+                : $round;
         });
     }
 }

@@ -30,9 +30,18 @@ final readonly class NoWarmUp implements Warning
     public function matches(WarningContext $context): array
     {
         $minutes = $context->programme->lengthMs / 60_000;
-        $has = [] !== array_filter($context->plan->blocks, static fn (Block $block): bool => BlockKind::WarmUp === $block->kind);
+        $has =
+            []
+            !== array_filter(
+                $context->plan->blocks,
+                static fn (Block $block): bool => BlockKind::WarmUp === $block->kind,
+            );
 
-        return $has || 0.0 === (float) $context->programme->lengthMs || $minutes < $context->threshold($this->definition()) ? [] : [\sprintf('%d minutes begin without a warm-up.', round($minutes))];
+        return $has
+            || 0.0 === (float) $context->programme->lengthMs
+            || $minutes < $context->threshold($this->definition())
+            ? []
+            : [\sprintf('%d minutes begin without a warm-up.', round($minutes))];
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -21,7 +21,11 @@ final class OnPads
     {
         $meant = self::rounds($plan, $from, $isMeant);
 
-        return $plan->eachRound(static fn (array $round, int $block, int $number): array => isset($meant[$block.' '.$number]) ? [...$round, 'medium' => Medium::Pads->value] : $round);
+        return $plan->eachRound(
+            static fn (array $round, int $block, int $number): array => isset($meant[$block.' '.$number])
+                ? [...$round, 'medium' => Medium::Pads->value]
+                : $round,
+        );
     }
 
     /**
@@ -43,7 +47,10 @@ final class OnPads
             $pads = [...$round, 'medium' => Medium::Pads->value];
             if ($times > 1) {
                 $half = intdiv($times, 2);
-                $changed = $changed->withRounds($block, $number, [[...$round, 'times' => $times - $half], [...$pads, 'times' => $half]]);
+                $changed = $changed->withRounds($block, $number, [
+                    [...$round, 'times' => $times - $half],
+                    [...$pads, 'times' => $half],
+                ]);
             } elseif ($isSecond) {
                 $changed = $changed->withRounds($block, $number, [$pads]);
                 $isSecond = false;
@@ -66,7 +73,11 @@ final class OnPads
         $found = [];
         foreach ($plan->read()->blocks as $block) {
             foreach ($block->rounds as $round) {
-                if (\in_array($round->medium, $from, true) && self::throws($round, $isMeant) && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $at)) {
+                if (
+                    \in_array($round->medium, $from, true)
+                    && self::throws($round, $isMeant)
+                    && 1 === preg_match('/^blocks\[(\d+)\]\.rounds\[(\d+)\]$/', $round->place, $at)
+                ) {
                     $found[$at[1].' '.$at[2]] = true;
                 }
             }

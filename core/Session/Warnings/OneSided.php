@@ -20,7 +20,8 @@ final readonly class OneSided implements Warning
         return new WarningDefinition(
             'one-sided-session',
             'One side carries it',
-            'Shoulders, hips and shins of one side do most of the work; over weeks that is where it begins to hurt, and the other side stays behind.',
+            'Shoulders, hips and shins of one side do most of the work; over weeks that is where it begins to hurt, '
+                .'and the other side stays behind.',
             'Add a round in the other stance',
             new RuleThreshold(65, 50, 100, '% of the strikes on one side', 'above'),
             10,
@@ -34,7 +35,14 @@ final readonly class OneSided implements Warning
             $share = 100 * $load->heavierShare();
             if ($share > $context->threshold($this->definition())) {
                 $side = $load->bySide['left'] > $load->bySide['right'] ? 'left' : 'right';
-                $sentences[] = \sprintf('The %s side of %s throws %d %% of the strikes (%d left, %d right).', $side, $context->who($track, $stance), round($share), round($load->bySide['left']), round($load->bySide['right']));
+                $sentences[] = \sprintf(
+                    'The %s side of %s throws %d %% of the strikes (%d left, %d right).',
+                    $side,
+                    $context->who($track, $stance),
+                    round($share),
+                    round($load->bySide['left']),
+                    round($load->bySide['right']),
+                );
             }
         }
 
@@ -48,12 +56,18 @@ final readonly class OneSided implements Warning
         foreach ($rounds as [$block, $round, $written]) {
             $times = $written['times'] ?? 1;
             if (\is_int($times) && $times > 1 && RoundStance::Other->value !== ($written['stance'] ?? '')) {
-                return $plan->withRounds($block, $round, [[...$written, 'times' => $times], [...$written, 'times' => 1, 'stance' => RoundStance::Other->value]]);
+                return $plan->withRounds($block, $round, [
+                    [...$written, 'times' => $times],
+                    [...$written, 'times' => 1, 'stance' => RoundStance::Other->value],
+                ]);
             }
         }
         foreach (array_reverse($rounds) as [$block, $round, $written]) {
             if (RoundStance::Other->value !== ($written['stance'] ?? '')) {
-                return $plan->withRounds($block, $round, [$written, [...$written, 'stance' => RoundStance::Other->value]]);
+                return $plan->withRounds($block, $round, [
+                    $written,
+                    [...$written, 'stance' => RoundStance::Other->value],
+                ]);
             }
         }
 

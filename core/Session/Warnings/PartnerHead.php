@@ -20,7 +20,8 @@ final readonly class PartnerHead implements Warning
         return new WarningDefinition(
             'partner-head',
             'Heads in partner drills',
-            'Head contact adds up over a week. Keep it light and short; the sport body’s rules and the physician decide what is allowed.',
+            'Head contact adds up over a week. Keep it light and short; the sport body’s rules and the physician '
+                .'decide what is allowed.',
             'Move these rounds to pads',
             new RuleThreshold(60, 0, 2000, 'strikes to the head of a partner', 'above'),
             40,
@@ -29,7 +30,11 @@ final readonly class PartnerHead implements Warning
 
     public function matches(WarningContext $context): array
     {
-        return $context->above($this->definition(), static fn (Load $load): float => $load->partnerHead, '%s strikes to the head of a partner');
+        return $context->above(
+            $this->definition(),
+            static fn (Load $load): float => $load->partnerHead,
+            '%s strikes to the head of a partner',
+        );
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -20,7 +20,8 @@ final readonly class ShinLoad implements Warning
         return new WarningDefinition(
             'shin-load',
             'Kicks on one shin',
-            'So many kicks with one shin against a bag or a partner bruise it; pads are softer, and the count comes down over the week.',
+            'So many kicks with one shin against a bag or a partner bruise it; pads are softer, and the count comes '
+                .'down over the week.',
             'Move the kicks to pads',
             new RuleThreshold(120, 10, 2000, 'kicks with one shin', 'above'),
             20,
@@ -29,11 +30,19 @@ final readonly class ShinLoad implements Warning
 
     public function matches(WarningContext $context): array
     {
-        return $context->above($this->definition(), static fn (Load $load): float => max($load->shins), '%s kicks with one shin');
+        return $context->above(
+            $this->definition(),
+            static fn (Load $load): float => max($load->shins),
+            '%s kicks with one shin',
+        );
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan
     {
-        return OnPads::where($plan, [Medium::Bag, Medium::Partner], static fn (string $family): bool => str_ends_with($family, 'kick'));
+        return OnPads::where(
+            $plan,
+            [Medium::Bag, Medium::Partner],
+            static fn (string $family): bool => str_ends_with($family, 'kick'),
+        );
     }
 }

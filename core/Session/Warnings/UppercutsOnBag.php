@@ -20,7 +20,8 @@ final readonly class UppercutsOnBag implements Warning
         return new WarningDefinition(
             'uppercuts-on-bag',
             'Uppercuts on the bag',
-            'An uppercut on a hanging bag can roll the wrist. Wrapped, short, and not too many; who feels it asks a physician.',
+            'An uppercut on a hanging bag can roll the wrist. Wrapped, short, and not too many; who feels it asks a '
+                .'physician.',
             'Halve them: do every second round with uppercuts on pads',
             new RuleThreshold(40, 0, 1000, 'uppercuts on a bag', 'above'),
             30,
@@ -29,7 +30,11 @@ final readonly class UppercutsOnBag implements Warning
 
     public function matches(WarningContext $context): array
     {
-        return $context->above($this->definition(), static fn (Load $load): float => $load->uppercutsOnBag, '%s uppercuts on the bag');
+        return $context->above(
+            $this->definition(),
+            static fn (Load $load): float => $load->uppercutsOnBag,
+            '%s uppercuts on the bag',
+        );
     }
 
     public function fix(WrittenPlan $plan): WrittenPlan

@@ -18,7 +18,11 @@ final readonly class WarningRegistry
         static $warnings = null;
         if (null === $warnings) {
             $found = Instances::of(__DIR__, __NAMESPACE__, Warning::class);
-            usort($found, static fn (Warning $one, Warning $other): int => $one->definition()->order <=> $other->definition()->order);
+            usort(
+                $found,
+                static fn (Warning $one, Warning $other): int => $one->definition()->order
+                    <=> $other->definition()->order,
+            );
             $warnings = [];
             foreach ($found as $warning) {
                 $warnings[$warning->definition()->id] = $warning;
@@ -31,6 +35,9 @@ final readonly class WarningRegistry
     /** @return list<WarningDefinition> */
     public static function definitions(): array
     {
-        return array_map(static fn (Warning $warning): WarningDefinition => $warning->definition(), array_values(self::all()));
+        return array_map(
+            static fn (Warning $warning): WarningDefinition => $warning->definition(),
+            array_values(self::all()),
+        );
     }
 }

@@ -51,11 +51,24 @@ final class SwayTest extends TestCase
         });
     }
 
-    /** Feet that leave twice are faster than the hips; what is missing is said once and does not grow with every second. */
+    /**
+     * Feet that leave twice are faster than the hips; what is missing is said once and does not grow with every second.
+     */
     public function testHipsThatTheFeetHaveLeftDoNotRunAway(): void
     {
         $athlete = Athlete::named('middle');
-        $sway = Sway::over(WeightPath::of(self::timingOf(Chains::read('31 15~ (38b) 15b~ 12~ / duck post 8b! (38!) step-across 34~ block-rear step-in 8b! check-rear exit exit 4 35!')), $athlete), $athlete);
+        $sway = Sway::over(
+            WeightPath::of(
+                self::timingOf(
+                    Chains::read(
+                        '31 15~ (38b) 15b~ 12~ / duck post 8b! (38!) step-across 34~ block-rear step-in 8b! '
+                            .'check-rear exit exit 4 35!',
+                    ),
+                ),
+                $athlete,
+            ),
+            $athlete,
+        );
 
         foreach ($sway->points as $point) {
             self::assertLessThan(1.2, abs($point->hips));
@@ -81,7 +94,10 @@ final class SwayTest extends TestCase
     public function testFastChainsTakeTheHipsPastTheStandingFoot(): void
     {
         $athlete = Athlete::named('middle');
-        $margin = static fn (string $text, float $tempo): float => Sway::over(WeightPath::of(self::timingOf(Chains::read($text), $tempo), $athlete), $athlete)->least;
+        $margin = static fn (string $text, float $tempo): float => Sway::over(
+            WeightPath::of(self::timingOf(Chains::read($text), $tempo), $athlete),
+            $athlete,
+        )->least;
 
         self::assertGreaterThan(0.05, $margin('1 12 exit', 1.0));
         self::assertLessThan($margin('1 12 exit', 1.0), $margin('1 12 exit', 0.6));

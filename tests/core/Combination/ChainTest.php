@@ -30,19 +30,64 @@ final class ChainTest extends TestCase
     /** @return iterable<string, array{\Closure(): mixed, string}> */
     public static function impossible(): iterable
     {
-        $strike = static fn (string $id, ?Target $target = null): StrikeItem => new StrikeItem(Catalogue::builtIn()->strike($id), $target ?? Catalogue::builtIn()->strike($id)->defaultTarget());
-        yield 'a jab to the leg' => [static fn () => $strike('jab', Target::Leg), 'The jab does not go to the leg, only to head or body.'];
-        yield 'a lead kick landing forward' => [static fn () => $strike('lead-round-kick')->with(landsForward: true), 'Only a kick or knee of the rear leg can land forward, the lead round kick cannot.'];
+        $strike = static fn (string $id, ?Target $target = null): StrikeItem => new StrikeItem(
+            Catalogue::builtIn()->strike($id),
+            $target ?? Catalogue::builtIn()->strike($id)->defaultTarget(),
+        );
+        yield 'a jab to the leg' => [
+            static fn () => $strike('jab', Target::Leg),
+            'The jab does not go to the leg, only to head or body.',
+        ];
+        yield 'a lead kick landing forward' => [
+            static fn () => $strike('lead-round-kick')->with(landsForward: true),
+            'Only a kick or knee of the rear leg can land forward, the lead round kick cannot.',
+        ];
         yield 'no free strikes' => [static fn () => new FreeStrikes(0), 'Free strikes are 1 to 12 at a time, not 0.'];
-        yield 'too many free strikes' => [static fn () => new FreeStrikes(13), 'Free strikes are 1 to 12 at a time, not 13.'];
-        yield 'joined to nothing' => [static fn () => Chain::of([$strike('cross')->with(joined: true)]), 'A strike joined with + needs a delivered strike directly before it.'];
-        yield 'joined to a beat' => [static fn () => Chain::of([$strike('jab'), new Beat(), $strike('cross')->with(joined: true)]), 'A strike joined with + needs a delivered strike directly before it.'];
-        yield 'joined to a feint' => [static fn () => Chain::of([$strike('jab')->with(feint: true), $strike('cross')->with(joined: true)]), 'A strike joined with + needs a delivered strike directly before it.'];
-        yield 'joined and feinted' => [static fn () => Chain::of([$strike('jab'), $strike('cross')->with(feint: true, joined: true)]), 'A feint lands nowhere, so the cross cannot be feinted and joined.'];
-        yield 'joined with the same arm' => [static fn () => Chain::of([$strike('jab'), $strike('lead-elbow')->with(joined: true)]), 'Two strikes land together only from different limbs; the lead elbow uses the limb of the strike it is joined to.'];
-        yield 'joined over another to the same arm' => [static fn () => Chain::of([$strike('jab'), $strike('rear-round-kick')->with(joined: true), $strike('lead-hook')->with(joined: true)]), 'Two strikes land together only from different limbs; the lead hook uses the limb of the strike it is joined to.'];
-        yield 'joined to a kick that lands forward' => [static fn () => Chain::of([$strike('rear-knee')->with(landsForward: true), $strike('jab')->with(joined: true)]), 'Of strikes that land together only the last can land forward; put the jab before it.'];
-        yield 'too long' => [static fn () => Chain::of(array_fill(0, Chain::MOST + 1, $strike('jab'))), 'A chain holds at most 64 items.'];
+        yield 'too many free strikes' => [
+            static fn () => new FreeStrikes(13),
+            'Free strikes are 1 to 12 at a time, not 13.',
+        ];
+        yield 'joined to nothing' => [
+            static fn () => Chain::of([$strike('cross')->with(joined: true)]),
+            'A strike joined with + needs a delivered strike directly before it.',
+        ];
+        yield 'joined to a beat' => [
+            static fn () => Chain::of([$strike('jab'), new Beat(), $strike('cross')->with(joined: true)]),
+            'A strike joined with + needs a delivered strike directly before it.',
+        ];
+        yield 'joined to a feint' => [
+            static fn () => Chain::of([$strike('jab')->with(feint: true), $strike('cross')->with(joined: true)]),
+            'A strike joined with + needs a delivered strike directly before it.',
+        ];
+        yield 'joined and feinted' => [
+            static fn () => Chain::of([$strike('jab'), $strike('cross')->with(feint: true, joined: true)]),
+            'A feint lands nowhere, so the cross cannot be feinted and joined.',
+        ];
+        yield 'joined with the same arm' => [
+            static fn () => Chain::of([$strike('jab'), $strike('lead-elbow')->with(joined: true)]),
+            'Two strikes land together only from different limbs; the lead elbow uses the limb of the strike it is '
+                .'joined to.',
+        ];
+        yield 'joined over another to the same arm' => [
+            static fn () => Chain::of([
+                $strike('jab'),
+                $strike('rear-round-kick')->with(joined: true),
+                $strike('lead-hook')->with(joined: true),
+            ]),
+            'Two strikes land together only from different limbs; the lead hook uses the limb of the strike it is '
+                .'joined to.',
+        ];
+        yield 'joined to a kick that lands forward' => [
+            static fn () => Chain::of([
+                $strike('rear-knee')->with(landsForward: true),
+                $strike('jab')->with(joined: true),
+            ]),
+            'Of strikes that land together only the last can land forward; put the jab before it.',
+        ];
+        yield 'too long' => [
+            static fn () => Chain::of(array_fill(0, Chain::MOST + 1, $strike('jab'))),
+            'A chain holds at most 64 items.',
+        ];
     }
 
     /** @param \Closure(): mixed $make */
@@ -71,17 +116,31 @@ final class ChainTest extends TestCase
     #[TestWith(['15 1', ['left', 'left'], 'orthodox'])]
     #[TestWith(['slip-lead step-across pivot-out duck', ['left', 'right', 'left', ''], 'orthodox'])]
     #[TestWith(['1 / *3', ['left', '', ''], 'orthodox'])]
-    public function testTheWalkKnowsTheSideOfEveryItemAndTheStanceAtTheEnd(string $text, array $sides, string $end): void
-    {
+    public function testTheWalkKnowsTheSideOfEveryItemAndTheStanceAtTheEnd(
+        string $text,
+        array $sides,
+        string $end,
+    ): void {
         $inStance = Chains::inStance($text);
 
-        self::assertSame($sides, array_map(static fn (int $at): string => $inStance->side($at)->value ?? '', array_keys($inStance->chain->items)));
+        self::assertSame(
+            $sides,
+            array_map(
+                static fn (int $at): string => $inStance->side($at)->value ?? '',
+                array_keys($inStance->chain->items),
+            ),
+        );
         self::assertSame($end, $inStance->end->value);
     }
 
     public function testAFeintedKickDoesNotChangeTheStance(): void
     {
-        $kick = new StrikeItem(Catalogue::builtIn()->strike('rear-round-kick'), Target::Body, feint: true, landsForward: true);
+        $kick = new StrikeItem(
+            Catalogue::builtIn()->strike('rear-round-kick'),
+            Target::Body,
+            feint: true,
+            landsForward: true,
+        );
 
         self::assertSame(Stance::Orthodox, ChainInStance::after($kick, Stance::Orthodox));
         self::assertSame(Stance::Southpaw, ChainInStance::after($kick->with(feint: false), Stance::Orthodox));
@@ -89,7 +148,12 @@ final class ChainTest extends TestCase
 
     public function testChangingOnePropertyLeavesTheOthers(): void
     {
-        $item = new StrikeItem(Catalogue::builtIn()->strike('rear-round-kick'), Target::Leg, Effort::Hard, landsForward: true);
+        $item = new StrikeItem(
+            Catalogue::builtIn()->strike('rear-round-kick'),
+            Target::Leg,
+            Effort::Hard,
+            landsForward: true,
+        );
 
         self::assertSame('rear-round-kick.l!>', $item->key(true));
         self::assertSame('+rear-round-kick.l!>', $item->with(joined: true)->key(true));
@@ -107,7 +171,11 @@ final class ChainTest extends TestCase
         foreach (Catalogue::builtIn()->moves as $move) {
             $keys[] = (new MoveItem($move))->key();
         }
-        array_push($keys, (new Beat())->key(), ...array_map(static fn (Item $item): string => $item->key(), [new FreeStrikes(1), new FreeStrikes(2)]));
+        array_push(
+            $keys,
+            (new Beat())->key(),
+            ...array_map(static fn (Item $item): string => $item->key(), [new FreeStrikes(1), new FreeStrikes(2)]),
+        );
 
         self::assertSame(\count($keys), \count(array_unique($keys)));
     }

@@ -23,8 +23,12 @@ final class FingerprintTest extends TestCase
     #[TestWith(['1 14', '1 +14', false, false])]
     #[TestWith(['14', '14>', false, false])]
     #[TestWith(['*2', '*3', false, false])]
-    public function testTheSameChainHasTheSameFingerprint(string $one, string $other, bool $plain, bool $withEffort): void
-    {
+    public function testTheSameChainHasTheSameFingerprint(
+        string $one,
+        string $other,
+        bool $plain,
+        bool $withEffort,
+    ): void {
         $a = Fingerprint::of(Chains::read($one));
         $b = Fingerprint::of(Chains::read($other));
 
@@ -34,7 +38,10 @@ final class FingerprintTest extends TestCase
 
     public function testChainsThatDifferInAKeyDifferInTheFingerprint(): void
     {
-        $keys = static fn (Chain $chain): string => implode(' ', array_map(static fn (Item $item): string => $item->key(), $chain->items));
+        $keys = static fn (Chain $chain): string => implode(
+            ' ',
+            array_map(static fn (Item $item): string => $item->key(), $chain->items),
+        );
         $this->forAll(Chains::any(), Chains::any())->then(static function (Chain $a, Chain $b) use ($keys): void {
             self::assertSame($keys($a) === $keys($b), Fingerprint::of($a)->plain === Fingerprint::of($b)->plain);
         });

@@ -83,7 +83,8 @@ final class MirrorTest extends TestCase
             foreach ($twice->inStance->chain->items as $at => $item) {
                 $original = $inStance->chain->items[$at];
                 if ($original instanceof StrikeItem && $original->landsForward) {
-                    // Carried, that leg is in front and its landing changes no stance: from here on the two walks differ.
+                    // Carried, that leg is in front and its landing changes no stance: from here on the two walks
+                    // differ.
                     return;
                 }
                 if (!\in_array($at, array_column($once->replaced, 'at'), true)) {
@@ -97,12 +98,31 @@ final class MirrorTest extends TestCase
     #[TestWith(['3b', '4b', null])]
     #[TestWith(['1 2 3b slip-lead', '2 1 4b slip-rear', null])]
     #[TestWith(['step-out pivot-out circle-lead', 'step-across pivot-in circle-rear', null])]
-    #[TestWith(['15', '14', 'The switch kick becomes the rear round kick: that leg is already at the rear, so no switch of the feet is needed.'])]
+    #[TestWith([
+        '15',
+        '14',
+        'The switch kick becomes the rear round kick: that leg is already at the rear, so no switch of the feet is '
+            .'needed.',
+    ]),]
     #[TestWith(['14', '13', null])]
     #[TestWith(['17', '20', null])]
-    #[TestWith(['18', '17', 'The spinning back kick becomes the lead side kick: that leg is in front, so its heel goes straight and nothing spins.'])]
-    #[TestWith(['38', '31', 'The spinning back elbow becomes the lead elbow: that arm is in front, so the elbow goes straight across and nothing spins.'])]
-    #[TestWith(['14> 1 2', '13 1 2', 'The rear round kick becomes the lead round kick: that leg is in front already and lands where it left.'])]
+    #[TestWith([
+        '18',
+        '17',
+        'The spinning back kick becomes the lead side kick: that leg is in front, so its heel goes straight and '
+            .'nothing spins.',
+    ]),]
+    #[TestWith([
+        '38',
+        '31',
+        'The spinning back elbow becomes the lead elbow: that arm is in front, so the elbow goes straight across and '
+            .'nothing spins.',
+    ]),]
+    #[TestWith([
+        '14> 1 2',
+        '13 1 2',
+        'The rear round kick becomes the lead round kick: that leg is in front already and lands where it left.',
+    ]),]
     #[TestWith(['1 switch 1', '2 switch 2', null])]
     public function testTheCarrySaysWhatItReplaced(string $from, string $to, ?string $why): void
     {
@@ -130,7 +150,11 @@ final class MirrorTest extends TestCase
 
         self::assertSame(['guard-opens', 'liver-lost'], array_column($changes, 'id'));
         self::assertSame(2, $changes[1]->at);
-        self::assertSame('Southpaw: the lead hook comes from the right and lands on the spleen side, so the liver is lost. The same hand instead: rear hook to the body.', $changes[1]->message);
+        self::assertSame(
+            'Southpaw: the lead hook comes from the right and lands on the spleen side, so the liver is lost. The '
+                .'same hand instead: rear hook to the body.',
+            $changes[1]->message,
+        );
         self::assertSame('rear-hook.b', $changes[1]->offer?->key());
     }
 
@@ -145,22 +169,43 @@ final class MirrorTest extends TestCase
     #[TestWith(['step-out', 'orthodox', 'southpaw', ['guard-closes', 'way-out-lost']])]
     #[TestWith(['1 2', 'orthodox', 'orthodox', ['guard-opens']])]
     #[TestWith(['1 switch 3b', 'orthodox', 'orthodox', ['guard-opens', 'liver-gained']])]
-    public function testMirrorChangesFollowSideStanceAndOpponent(string $text, string $stance, string $opponent, array $ids): void
-    {
-        self::assertSame($ids, array_column(self::mirrorChanges($text, Stance::from($stance), Stance::from($opponent)), 'id'));
+    public function testMirrorChangesFollowSideStanceAndOpponent(
+        string $text,
+        string $stance,
+        string $opponent,
+        array $ids,
+    ): void {
+        self::assertSame(
+            $ids,
+            array_column(self::mirrorChanges($text, Stance::from($stance), Stance::from($opponent)), 'id'),
+        );
     }
 
     public function testMirroringBackUndoesEveryLossAndGain(): void
     {
         $changes = new MirrorChanges(Catalogue::builtIn());
-        $undo = ['liver-lost' => 'liver-gained', 'liver-gained' => 'liver-lost', 'thigh-inside' => 'thigh-outside', 'thigh-outside' => 'thigh-inside', 'open-side-lost' => 'open-side-gained', 'open-side-gained' => 'open-side-lost', 'way-out-lost' => 'way-out-gained', 'way-out-gained' => 'way-out-lost', 'guard-opens' => 'guard-closes', 'guard-closes' => 'guard-opens'];
+        $undo = [
+            'liver-lost' => 'liver-gained',
+            'liver-gained' => 'liver-lost',
+            'thigh-inside' => 'thigh-outside',
+            'thigh-outside' => 'thigh-inside',
+            'open-side-lost' => 'open-side-gained',
+            'open-side-gained' => 'open-side-lost',
+            'way-out-lost' => 'way-out-gained',
+            'way-out-gained' => 'way-out-lost',
+            'guard-opens' => 'guard-closes',
+            'guard-closes' => 'guard-opens',
+        ];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($changes, $undo): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach (Stance::cases() as $opponent) {
                 $there = $changes->between($inStance, $inStance->mirror(), new Opponent($opponent));
                 $back = $changes->between($inStance->mirror(), $inStance, new Opponent($opponent));
                 $name = static fn (MirrorChange $change): string => $change->at.' '.$change->id;
-                $undone = array_map(static fn (MirrorChange $change): string => $change->at.' '.$undo[$change->id], $there);
+                $undone = array_map(
+                    static fn (MirrorChange $change): string => $change->at.' '.$undo[$change->id],
+                    $there,
+                );
                 self::assertEqualsCanonicalizing($undone, array_map($name, $back));
             }
         });
@@ -171,6 +216,10 @@ final class MirrorTest extends TestCase
     {
         $inStance = Chains::inStance($text, $stance);
 
-        return (new MirrorChanges(Catalogue::builtIn()))->between($inStance, $inStance->mirror(), new Opponent($opponent));
+        return (new MirrorChanges(Catalogue::builtIn()))->between(
+            $inStance,
+            $inStance->mirror(),
+            new Opponent($opponent),
+        );
     }
 }

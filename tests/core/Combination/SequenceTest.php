@@ -19,12 +19,21 @@ final class SequenceTest extends TestCase
 
     public function testEverySignStandsForOneThing(): void
     {
-        $signs = [...array_column(Catalogue::builtIn()->strikes, 'sign'), ...array_column(Catalogue::builtIn()->moves, 'sign')];
+        $signs = [
+            ...array_column(Catalogue::builtIn()->strikes, 'sign'),
+            ...array_column(Catalogue::builtIn()->moves, 'sign'),
+        ];
 
         self::assertSame($signs, array_values(array_unique($signs)));
         // Sequence tells strikes and moves apart by the case of the letter.
-        self::assertSame([], preg_grep('/^[A-Z][0-9]$/', array_column(Catalogue::builtIn()->strikes, 'sign'), \PREG_GREP_INVERT));
-        self::assertSame([], preg_grep('/^[a-z][0-9]$/', array_column(Catalogue::builtIn()->moves, 'sign'), \PREG_GREP_INVERT));
+        self::assertSame(
+            [],
+            preg_grep('/^[A-Z][0-9]$/', array_column(Catalogue::builtIn()->strikes, 'sign'), \PREG_GREP_INVERT),
+        );
+        self::assertSame(
+            [],
+            preg_grep('/^[a-z][0-9]$/', array_column(Catalogue::builtIn()->moves, 'sign'), \PREG_GREP_INVERT),
+        );
     }
 
     public function testSequenceIsReadBackAsWritten(): void
@@ -40,14 +49,16 @@ final class SequenceTest extends TestCase
 
     public function testTheBeginningOfAChainIsTheBeginningOfItsBytes(): void
     {
-        $this->limitTo(300)->forAll(Chains::any(), Chains::any())->then(static function (Chain $one, Chain $other): void {
-            [$a, $b] = [Sequence::of($one), Sequence::of($other)];
-            self::assertSame($a->startsWith($b), str_starts_with($a->text(), $b->text()));
-            foreach ($a->beginnings() as $beginning) {
-                self::assertTrue($a->startsWith(Sequence::read($beginning)));
-                self::assertTrue(Family::begins($beginning, $a->text()));
-            }
-        });
+        $this->limitTo(300)
+            ->forAll(Chains::any(), Chains::any())
+            ->then(static function (Chain $one, Chain $other): void {
+                [$a, $b] = [Sequence::of($one), Sequence::of($other)];
+                self::assertSame($a->startsWith($b), str_starts_with($a->text(), $b->text()));
+                foreach ($a->beginnings() as $beginning) {
+                    self::assertTrue($a->startsWith(Sequence::read($beginning)));
+                    self::assertTrue(Family::begins($beginning, $a->text()));
+                }
+            });
     }
 
     public function testRunsAreContained(): void
@@ -77,6 +88,9 @@ final class SequenceTest extends TestCase
     #[TestWith(['1 2 slip-rear', '1 2 slip-rear'])]
     public function testTheStemLeavesOutTheWayOut(string $chain, string $stem): void
     {
-        self::assertSame(Sequence::of(Chains::read($stem))->text(), Family::stem(Sequence::of(Chains::read($chain)))->text());
+        self::assertSame(
+            Sequence::of(Chains::read($stem))->text(),
+            Family::stem(Sequence::of(Chains::read($chain)))->text(),
+        );
     }
 }

@@ -50,22 +50,28 @@ final class LineDrawingTest extends TestCase
     /** The weight is shown between its rails, at one height at any moment. */
     public function testTheRibbonStaysBetweenItsRailsAndRunsForward(): void
     {
-        $this->limitTo(120)->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $ribbon = self::drawing($chain, LineSize::Full)['ribbon'];
-            self::assertIsArray($ribbon);
-            self::assertIsArray($ribbon['line']);
-            $before = -1.0;
-            foreach ($ribbon['line'] as $piece) {
-                self::assertIsArray($piece);
-                $x = $piece[\count($piece) - 2];
-                self::assertGreaterThan($before, $x);
-                $before = $x;
-                foreach (array_filter(array_keys($piece), static fn (int|string $place): bool => 1 === (int) $place % 2) as $place) {
-                    self::assertGreaterThanOrEqual($ribbon['front'], $piece[$place]);
-                    self::assertLessThanOrEqual($ribbon['back'], $piece[$place]);
+        $this->limitTo(120)
+            ->forAll(Chains::any())
+            ->then(static function (Chain $chain): void {
+                $ribbon = self::drawing($chain, LineSize::Full)['ribbon'];
+                self::assertIsArray($ribbon);
+                self::assertIsArray($ribbon['line']);
+                $before = -1.0;
+                foreach ($ribbon['line'] as $piece) {
+                    self::assertIsArray($piece);
+                    $x = $piece[\count($piece) - 2];
+                    self::assertGreaterThan($before, $x);
+                    $before = $x;
+                    $places = array_filter(
+                        array_keys($piece),
+                        static fn (int|string $place): bool => 1 === (int) $place % 2,
+                    );
+                    foreach ($places as $place) {
+                        self::assertGreaterThanOrEqual($ribbon['front'], $piece[$place]);
+                        self::assertLessThanOrEqual($ribbon['back'], $piece[$place]);
+                    }
                 }
-            }
-        });
+            });
     }
 
     /** @param list<int> $shifts */
@@ -83,7 +89,13 @@ final class LineDrawingTest extends TestCase
     #[TestWith(['slip-lead', 0, '/^"Slip lead, done at \d\.\d\d s\."$/'])]
     public function testEveryItemSaysWhenItLandsAndWhatItWaitsFor(string $chain, int $at, string $sentence): void
     {
-        self::assertMatchesRegularExpression($sentence, json_encode(self::drawing(Chains::read($chain), LineSize::Card)['items'][$at]['sentence'], \JSON_THROW_ON_ERROR));
+        self::assertMatchesRegularExpression(
+            $sentence,
+            json_encode(
+                self::drawing(Chains::read($chain), LineSize::Card)['items'][$at]['sentence'],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     public function testAMonotoneCurveOvershootsNowhere(): void
@@ -100,8 +112,16 @@ final class LineDrawingTest extends TestCase
     /** @return Drawing */
     private static function drawing(Chain $chain, LineSize $size): array
     {
-        $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $result = Check::builtIn()->run(
+            new ChainInStance($chain, Stance::Orthodox),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
 
-        return (new LineDrawing(new Writer(Numbering::named('parity'))))->of($result->inStance, $result->timing, $result->sway, $size);
+        return (new LineDrawing(new Writer(Numbering::named('parity'))))->of(
+            $result->inStance,
+            $result->timing,
+            $result->sway,
+            $size,
+        );
     }
 }

@@ -32,14 +32,20 @@ final class ChainTimingTest extends TestCase
     {
         $timing = self::timing('1 2 3');
 
-        self::assertSame([[0.0, 200.0], [240.0, 490.0], [600.0, 870.0]], array_map(static fn (Moment $m): array => [$m->start, $m->impact], $timing->moments));
+        self::assertSame(
+            [[0.0, 200.0], [240.0, 490.0], [600.0, 870.0]],
+            array_map(static fn (Moment $m): array => [$m->start, $m->impact], $timing->moments),
+        );
         self::assertSame(870.0, $timing->length());
         self::assertSame(70.0, $timing->waiting());
         self::assertSame(Cause::Range, $timing->links[1]->cause);
         self::assertSame(Verdict::Flows, $timing->verdict());
     }
 
-    /** By hand, half way back: turn (.8 - .25) x 560 x .55 = 169.4, load (.68 - .56) x 700 x .55 = 46.2, arm home .55 x 220 - 40 = 81; 169.4 + 81 / 2 = 209.9. */
+    /**
+     * By hand, half way back: turn (.8 - .25) x 560 x .55 = 169.4, load (.68 - .56) x 700 x .55 = 46.2, arm home .55 x
+     * 220 - 40 = 81; 169.4 + 81 / 2 = 209.9.
+     */
     public function testASecondCrossReloads(): void
     {
         $timing = self::timing('2 2');
@@ -48,20 +54,55 @@ final class ChainTimingTest extends TestCase
         self::assertEqualsWithDelta(209.9, $link->wait, 1e-9);
         self::assertSame(Verdict::Reload, $link->verdict);
         self::assertSame(Cause::Turn, $link->cause);
-        self::assertSame(['turn' => 169.4, 'limb' => 81.0, 'load' => 46.2], array_map(static fn (float $ms): float => round($ms, 6), $link->parts));
-        self::assertSame('The hips are still through from the cross; the next cross needs them back. The rear hand is still on its way back, and the cross needs it again.', $timing->reason($link));
+        self::assertSame(
+            ['turn' => 169.4, 'limb' => 81.0, 'load' => 46.2],
+            array_map(static fn (float $ms): float => round($ms, 6), $link->parts),
+        );
+        self::assertSame(
+            'The hips are still through from the cross; the next cross needs them back. The rear hand is still on '
+                .'its way back, and the cross needs it again.',
+            $timing->reason($link),
+        );
     }
 
     #[TestWith(['1 32', 'range', 'The rear elbow works 2 ranges nearer than the jab leaves; that needs a step in.'])]
-    #[TestWith(['14 14', 'limb', 'The rear leg has just come down; the weight goes over the other one before the rear round kick.'])]
-    #[TestWith(['3 +4', 'turn', 'The hips cannot turn both ways at one moment; the lead hook turns them one way and the rear hook the other.'])]
-    #[TestWith(['slip-lead slip-lead', 'head', 'The head is already there from the slip lead; it has to come back before the slip lead.'])]
-    #[TestWith(['2 check-lead', 'load', 'The weight is still over the front foot from the cross; the check lead needs it off that foot.'])]
-    #[TestWith(['14 check-rear', 'limb', 'The rear leg has just come down; the weight goes over the other one before the check rear.'])]
+    #[TestWith([
+        '14 14',
+        'limb',
+        'The rear leg has just come down; the weight goes over the other one before the rear round kick.',
+    ]),]
+    #[TestWith([
+        '3 +4',
+        'turn',
+        'The hips cannot turn both ways at one moment; the lead hook turns them one way and the rear hook the other.',
+    ]),]
+    #[TestWith([
+        'slip-lead slip-lead',
+        'head',
+        'The head is already there from the slip lead; it has to come back before the slip lead.',
+    ]),]
+    #[TestWith([
+        '2 check-lead',
+        'load',
+        'The weight is still over the front foot from the cross; the check lead needs it off that foot.',
+    ]),]
+    #[TestWith([
+        '14 check-rear',
+        'limb',
+        'The rear leg has just come down; the weight goes over the other one before the check rear.',
+    ]),]
     #[TestWith(['3 switch 4', 'turn', 'The hips are still through from the switch; the rear hook needs them back.'])]
-    #[TestWith(['1 step-across 2', 'feet', 'The feet are still crossed from the step across; the stance has to close before the cross.'])]
+    #[TestWith([
+        '1 step-across 2',
+        'feet',
+        'The feet are still crossed from the step across; the stance has to close before the cross.',
+    ]),]
     #[TestWith(['1 1', 'limb', 'The lead hand is still on its way back, and the jab needs it again.'])]
-    #[TestWith(['2 13b', 'load', 'The weight is still over the front foot from the cross; the lead round kick needs it further back.'])]
+    #[TestWith([
+        '2 13b',
+        'load',
+        'The weight is still over the front foot from the cross; the lead round kick needs it further back.',
+    ]),]
     #[TestWith(['2 14l', 'turn', 'The hips are still through from the cross; the rear round kick needs them back.'])]
     #[TestWith(['slip-lead 3', 'range', 'The lead hook works one range nearer, which the athlete drifts.'])]
     #[TestWith(['13 +14', 'feet', 'The other leg is still in the air; the rear round kick needs a foot to stand on.'])]
@@ -88,7 +129,11 @@ final class ChainTimingTest extends TestCase
 
         self::assertSame($timing->moments[0]->impact, $timing->moments[1]->impact);
         self::assertSame(480.0, $timing->moments[1]->impact, 'The jab waits for the slower kick.');
-        self::assertSame(940.0, $timing->moments[2]->start - $timing->links[1]->wait, 'The foot has to come down first.');
+        self::assertSame(
+            940.0,
+            $timing->moments[2]->start - $timing->links[1]->wait,
+            'The foot has to come down first.',
+        );
     }
 
     public function testAFeintCostsHalfAndReachesNothing(): void
@@ -113,11 +158,19 @@ final class ChainTimingTest extends TestCase
         $walks = self::timing('1 14l> 3')->links[1];
 
         self::assertArrayNotHasKey('turn', $stays->parts);
-        self::assertEqualsWithDelta(-0.5, self::timing('1 14l> 3')->states[2]->turn, 1e-9, 'The hips came round with the leg that now leads.');
+        self::assertEqualsWithDelta(
+            -0.5,
+            self::timing('1 14l> 3')->states[2]->turn,
+            1e-9,
+            'The hips came round with the leg that now leads.',
+        );
         self::assertArrayNotHasKey('turn', $walks->parts, 'The leg took its time to come down.');
     }
 
-    /** By hand, all the way back: turn 308 - 130 of the block's time = 178; the arm is home 220 after impact, 10 after the block and its gaps. */
+    /**
+     * By hand, all the way back: turn 308 - 130 of the block's time = 178; the arm is home 220 after impact, 10 after
+     * the block and its gaps.
+     */
     public function testAMoveThatAsksNothingGivesTheBodyItsTime(): void
     {
         $without = self::timing('2 2')->links[0];
@@ -133,7 +186,11 @@ final class ChainTimingTest extends TestCase
             $before = $chain;
             $chain = Chain::of([...\array_slice($before->items, 0, 60), ...Chains::read('/ 2')->items]);
             $link = self::timingOf($chain)->links[\count($chain) - 2];
-            self::assertSame([], array_diff(array_keys($link->parts), ['range']), 'After a beat only the distance can be missing.');
+            self::assertSame(
+                [],
+                array_diff(array_keys($link->parts), ['range']),
+                'After a beat only the distance can be missing.',
+            );
         });
     }
 
@@ -145,7 +202,11 @@ final class ChainTimingTest extends TestCase
         $model = new FlowModel();
 
         self::assertEqualsWithDelta((0.55 - 0.41) * 700, $model->timing($chain, $kickboxing)->links[0]->wait, 1e-9);
-        self::assertSame(0.0, $model->timing($chain, $frontFoot)->links[0]->wait, 'Over the front foot the rear kick has its standing leg.');
+        self::assertSame(
+            0.0,
+            $model->timing($chain, $frontFoot)->links[0]->wait,
+            'Over the front foot the rear kick has its standing leg.',
+        );
     }
 
     #[TestWith([1.6, 'reload'])]
@@ -184,13 +245,23 @@ final class ChainTimingTest extends TestCase
                 $item = $chain->items[$at];
                 self::assertGreaterThanOrEqual(0.0, $moment->start);
                 self::assertGreaterThan($moment->start, $moment->end);
-                self::assertThat($moment->load, self::logicalAnd(self::greaterThanOrEqual(0), self::lessThanOrEqual(1)));
-                self::assertThat($moment->turn, self::logicalAnd(self::greaterThanOrEqual(-1), self::lessThanOrEqual(1)));
+                self::assertThat(
+                    $moment->load,
+                    self::logicalAnd(self::greaterThanOrEqual(0), self::lessThanOrEqual(1)),
+                );
+                self::assertThat(
+                    $moment->turn,
+                    self::logicalAnd(self::greaterThanOrEqual(-1), self::lessThanOrEqual(1)),
+                );
                 self::assertContains($moment->range, [1, 2, 3, 4, 5]);
                 if ($item instanceof StrikeItem && $item->joined) {
                     self::assertSame($timing->moments[$at - 1]->impact, $moment->impact);
                 } elseif ($at > 0) {
-                    $released = array_reduce(\array_slice($timing->moments, 0, $at), static fn (float $end, Moment $m): float => max($end, $m->end), 0.0);
+                    $released = array_reduce(
+                        \array_slice($timing->moments, 0, $at),
+                        static fn (float $end, Moment $m): float => max($end, $m->end),
+                        0.0,
+                    );
                     $next = $chain->items[$at + 1] ?? null;
                     $start = $moment->start - $timing->links[$at - 1]->wait;
                     // A strike that something is joined to may start later, so that both land together.
@@ -215,7 +286,10 @@ final class ChainTimingTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $chain = Chain::of(\array_slice($chain->items, 0, 40));
             $longer = Chain::of([...$chain->items, ...Chains::read('1 2')->items]);
-            self::assertEquals(self::timingOf($chain)->links, \array_slice(self::timingOf($longer)->links, 0, \count($chain) - 1));
+            self::assertEquals(
+                self::timingOf($chain)->links,
+                \array_slice(self::timingOf($longer)->links, 0, \count($chain) - 1),
+            );
         });
     }
 

@@ -33,51 +33,77 @@ final class CheckSerializerTest extends TestCase
         $openapi = Yaml::parseFile(__DIR__.'/../../../docs/openapi.yaml');
         self::assertIsArray($openapi);
         self::assertIsArray($openapi['components']);
-        $schema = Helper::toJSON(['$ref' => '#/components/schemas/Check', 'components' => ['schemas' => $openapi['components']['schemas']]]);
+        $schema = Helper::toJSON([
+            '$ref' => '#/components/schemas/Check',
+            'components' => ['schemas' => $openapi['components']['schemas']],
+        ]);
         self::assertIsObject($schema);
         $validator = new Validator();
-        $this->limitTo(40)->forAll(Chains::any())->then(static function (Chain $chain) use ($validator, $schema): void {
-            foreach (Stance::cases() as $stance) {
-                $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
-                $document = CheckSerializer::builtIn()->of(new ChainText(mb_substr($text, 0, Reader::LONGEST), $stance), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
-                $error = $validator->validate(json_decode(json_encode($document, \JSON_THROW_ON_ERROR)), $schema)->error();
-                self::assertNull($error, null === $error ? '' : print_r((new ErrorFormatter())->format($error), true));
-            }
-        });
+        $this->limitTo(40)
+            ->forAll(Chains::any())
+            ->then(static function (Chain $chain) use ($validator, $schema): void {
+                foreach (Stance::cases() as $stance) {
+                    $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
+                    $document = CheckSerializer::builtIn()->of(
+                        new ChainText(mb_substr($text, 0, Reader::LONGEST), $stance),
+                        new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+                    );
+                    $error = $validator
+                        ->validate(json_decode(json_encode($document, \JSON_THROW_ON_ERROR)), $schema)
+                        ->error();
+                    self::assertNull(
+                        $error,
+                        null === $error ? '' : print_r((new ErrorFormatter())->format($error), true),
+                    );
+                }
+            });
     }
 
     public function testPlacesPointIntoTheTextAndTheChain(): void
     {
-        $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain): void {
-            $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
-            $document = CheckSerializer::builtIn()->of(new ChainText($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
-            if ([] !== $document['problems']) {
-                self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));
+        $this->limitTo(60)
+            ->forAll(Chains::any())
+            ->then(static function (Chain $chain): void {
+                $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
+                $document = CheckSerializer::builtIn()->of(
+                    new ChainText($text),
+                    new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+                );
+                if ([] !== $document['problems']) {
+                    self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));
 
-                return;
-            }
-            self::assertSame($text, $document['notation']);
-            self::assertIsArray($document['items']);
-            self::assertCount(\count($chain), $document['items']);
-            $end = 0;
-            foreach ($document['items'] as $item) {
-                self::assertIsArray($item);
-                self::assertIsInt($item['at']);
-                self::assertIsInt($item['length']);
-                self::assertSame($item['text'], mb_substr($text, $item['at'], $item['length']));
-                self::assertIsInt($item['endMs']);
-                $end = max($end, $item['endMs']);
-            }
-            self::assertSame($document['lengthMs'], $end);
-        });
+                    return;
+                }
+                self::assertSame($text, $document['notation']);
+                self::assertIsArray($document['items']);
+                self::assertCount(\count($chain), $document['items']);
+                $end = 0;
+                foreach ($document['items'] as $item) {
+                    self::assertIsArray($item);
+                    self::assertIsInt($item['at']);
+                    self::assertIsInt($item['length']);
+                    self::assertSame($item['text'], mb_substr($text, $item['at'], $item['length']));
+                    self::assertIsInt($item['endMs']);
+                    $end = max($end, $item['endMs']);
+                }
+                self::assertSame($document['lengthMs'], $end);
+            });
     }
 
     /** What is said once and thrown twice stands at one place of the text. */
     public function testPlacesOfSpokenItemsAreTold(): void
     {
         $text = 'double jab, hard two, fake three';
-        $items = (array) CheckSerializer::builtIn()->of(new ChainText($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')))['items'];
-        $said = array_map(static fn (mixed $item): string => \is_array($item) && \is_int($item['at']) && \is_int($item['length']) ? mb_substr($text, $item['at'], $item['length']) : '', $items);
+        $items = (array) CheckSerializer::builtIn()->of(
+            new ChainText($text),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        )['items'];
+        $said = array_map(
+            static fn (mixed $item): string => \is_array($item) && \is_int($item['at']) && \is_int($item['length'])
+                ? mb_substr($text, $item['at'], $item['length'])
+                : '',
+            $items,
+        );
 
         self::assertSame(['double jab', 'double jab', 'hard two', 'fake three'], $said);
         self::assertSame(['1', '1', '2!', '(3)'], array_column($items, 'text'));
@@ -85,22 +111,40 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
-        $first = CheckSerializer::builtIn()->of(new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands')), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $first = CheckSerializer::builtIn()->of(
+            new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands')),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
         self::assertIsArray($first['mirror']);
         self::assertIsArray($first['carry']);
-        self::assertSame(['1 2 3b slip-lead 2', '2 1 4b slip-lead 1', 'southpaw'], [$first['mirror']['notation'], $first['mirror']['text'], $first['mirror']['stance']]);
-        self::assertSame(['2 1 4b slip-rear 1', '1 2 3b slip-rear 2'], [$first['carry']['notation'], $first['carry']['text']]);
+        self::assertSame(
+            ['1 2 3b slip-lead 2', '2 1 4b slip-lead 1', 'southpaw'],
+            [$first['mirror']['notation'], $first['mirror']['text'], $first['mirror']['stance']],
+        );
+        self::assertSame(
+            ['2 1 4b slip-rear 1', '1 2 3b slip-rear 2'],
+            [$first['carry']['notation'], $first['carry']['text']],
+        );
 
         self::assertIsString($first['mirror']['words']);
-        $second = CheckSerializer::builtIn()->of(new ChainText($first['mirror']['words'], Stance::Southpaw), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $second = CheckSerializer::builtIn()->of(
+            new ChainText($first['mirror']['words'], Stance::Southpaw),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
         self::assertIsArray($second['mirror']);
-        self::assertSame('left jab, right cross, left hook to the body, slip left, right cross', $second['mirror']['words']);
+        self::assertSame(
+            'left jab, right cross, left hook to the body, slip left, right cross',
+            $second['mirror']['words'],
+        );
         self::assertSame($first['fingerprint'], $second['fingerprint']);
     }
 
     public function testTheOfferIsWrittenInTheAskedNumbering(): void
     {
-        $document = CheckSerializer::builtIn()->of(new ChainText('1 7', numbering: Numbering::named('body-pairs')), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $document = CheckSerializer::builtIn()->of(
+            new ChainText('1 7', numbering: Numbering::named('body-pairs')),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
         self::assertIsArray($document['mirror']);
         self::assertIsArray($document['mirror']['changes']);
 
@@ -109,9 +153,22 @@ final class CheckSerializerTest extends TestCase
 
     public function testUnreadableTextHasNoVerdict(): void
     {
-        $document = CheckSerializer::builtIn()->of(new ChainText('1 2 crss'), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $document = CheckSerializer::builtIn()->of(
+            new ChainText('1 2 crss'),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
 
-        self::assertSame([null, null, null, [], [], null], [$document['notation'], $document['verdict'], $document['linkVerdict'], $document['items'], $document['links'], $document['mirror']]);
+        self::assertSame(
+            [null, null, null, [], [], null],
+            [
+                $document['notation'],
+                $document['verdict'],
+                $document['linkVerdict'],
+                $document['items'],
+                $document['links'],
+                $document['mirror'],
+            ],
+        );
         self::assertCount(1, (array) $document['problems']);
     }
 
@@ -121,7 +178,10 @@ final class CheckSerializerTest extends TestCase
     {
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);
-        CheckSerializer::builtIn()->of(new ChainText('1 2', numbering: Numbering::named($numbering)), new CheckOptions(BuiltInHouseRules::named($rules)));
+        CheckSerializer::builtIn()->of(
+            new ChainText('1 2', numbering: Numbering::named($numbering)),
+            new CheckOptions(BuiltInHouseRules::named($rules)),
+        );
     }
 
     #[TestWith([0.49])]

@@ -43,8 +43,16 @@ final class RulesTest extends TestCase
         // Boxing lets hands land alone, which is the set in which an elbow or a kick is outside the rules.
         $sets = 'outside-rules' === $rule->definition()->id ? 'kickboxing' : 'all-limbs';
 
-        self::assertNotSame([], self::matchesOf($rule, $rule->definition()->shows, $sets), $rule->definition()->shows->chain);
-        self::assertSame([], self::matchesOf($rule, $rule->definition()->doesNotShow, $sets), $rule->definition()->doesNotShow->chain);
+        self::assertNotSame(
+            [],
+            self::matchesOf($rule, $rule->definition()->shows, $sets),
+            $rule->definition()->shows->chain,
+        );
+        self::assertSame(
+            [],
+            self::matchesOf($rule, $rule->definition()->doesNotShow, $sets),
+            $rule->definition()->doesNotShow->chain,
+        );
         self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*$/', $rule->definition()->id);
         self::assertLessThanOrEqual(6, \count(explode(' ', $rule->definition()->title)));
         self::assertStringEndsWith('.', $rule->definition()->reason);
@@ -103,7 +111,10 @@ final class RulesTest extends TestCase
     {
         foreach (RuleRegistry::all() as $rule) {
             if ($rule->definition()->id === $id) {
-                self::assertSame($places, array_column(self::matchesOf($rule, new RuleExample($chain), 'all-limbs'), 'at'));
+                self::assertSame(
+                    $places,
+                    array_column(self::matchesOf($rule, new RuleExample($chain), 'all-limbs'), 'at'),
+                );
 
                 return;
             }
@@ -124,7 +135,10 @@ final class RulesTest extends TestCase
 
     public function testAFindingAtMustBreaksAChainThatFlows(): void
     {
-        $result = Check::builtIn()->run(Chains::inStance('1 15h exit'), new CheckOptions(BuiltInHouseRules::named('kickboxing'), group: Group::Youth));
+        $result = Check::builtIn()->run(
+            Chains::inStance('1 15h exit'),
+            new CheckOptions(BuiltInHouseRules::named('kickboxing'), group: Group::Youth),
+        );
 
         self::assertSame(Verdict::Flows, $result->linkVerdict);
         self::assertSame(Verdict::Breaks, $result->verdict);
@@ -142,7 +156,10 @@ final class RulesTest extends TestCase
                     self::assertNotSame(Severity::Off, $finding->severity);
                 }
                 self::assertGreaterThanOrEqual($result->linkVerdict->rank(), $result->verdict->rank());
-                self::assertEquals($result->findings, Check::builtIn()->run($inStance->mirror(), new CheckOptions($rules))->findings);
+                self::assertEquals(
+                    $result->findings,
+                    Check::builtIn()->run($inStance->mirror(), new CheckOptions($rules))->findings,
+                );
             }
         });
     }
@@ -150,14 +167,26 @@ final class RulesTest extends TestCase
     /** @return array<string, Finding> by id */
     private static function findings(string $chain, string $rules): array
     {
-        return array_column(Check::builtIn()->run(Chains::inStance($chain), new CheckOptions(BuiltInHouseRules::named($rules)))->findings, null, 'id');
+        return array_column(
+            Check::builtIn()->run(Chains::inStance($chain), new CheckOptions(BuiltInHouseRules::named($rules)))
+                ->findings,
+            null,
+            'id',
+        );
     }
 
     /** @return list<\Periplus\Core\Flow\Rule\RuleMatch> */
     private static function matchesOf(Rule $rule, RuleExample $example, string $rules): array
     {
         $inStance = Chains::inStance($example->chain);
-        $options = new CheckOptions(null === $example->schools ? BuiltInHouseRules::named($rules) : BuiltInHouseRules::named($rules)->inSchools($example->schools), $example->tempo, $example->medium, $example->group);
+        $options = new CheckOptions(
+            null === $example->schools
+                ? BuiltInHouseRules::named($rules)
+                : BuiltInHouseRules::named($rules)->inSchools($example->schools),
+            $example->tempo,
+            $example->medium,
+            $example->group,
+        );
         $timing = (new FlowModel())->timing($inStance->chain, $options->rules, $options->tempo);
 
         return $rule->matches(new RuleContext($inStance, $timing, $options));

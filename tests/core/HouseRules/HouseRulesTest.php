@@ -36,7 +36,13 @@ final class HouseRulesTest extends TestCase
         $silent = self::house(Severity::Off);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($silent): void {
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions($silent));
-            self::assertSame([], array_filter($result->findings, static fn (Finding $finding): bool => Severity::Credit !== $finding->severity));
+            self::assertSame(
+                [],
+                array_filter(
+                    $result->findings,
+                    static fn (Finding $finding): bool => Severity::Credit !== $finding->severity,
+                ),
+            );
             self::assertSame($result->linkVerdict, $result->verdict);
         });
     }
@@ -48,7 +54,10 @@ final class HouseRulesTest extends TestCase
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             $hint = Check::builtIn()->run($inStance, new CheckOptions($hints));
             $must = Check::builtIn()->run($inStance, new CheckOptions($musts));
-            $found = array_filter($hint->findings, static fn (Finding $finding): bool => Severity::Hint === $finding->severity);
+            $found = array_filter(
+                $hint->findings,
+                static fn (Finding $finding): bool => Severity::Hint === $finding->severity,
+            );
 
             self::assertSame($hint->linkVerdict, $hint->verdict);
             self::assertSame([] === $found ? $must->linkVerdict : Verdict::Breaks, $must->verdict);
@@ -58,12 +67,28 @@ final class HouseRulesTest extends TestCase
 
     public function testAHigherThresholdNeverFindsMore(): void
     {
-        $strict = self::house(Severity::Hint, ['static-head' => 3, 'one-height' => 3, 'same-side-run' => 2, 'overcommitted' => 2, 'range-jump' => 1, 'tempo-limit' => 0.05]);
-        $lenient = self::house(Severity::Hint, ['static-head' => 6, 'one-height' => 6, 'same-side-run' => 4, 'overcommitted' => 4, 'range-jump' => 3, 'tempo-limit' => 0.4]);
+        $strict = self::house(Severity::Hint, [
+            'static-head' => 3,
+            'one-height' => 3,
+            'same-side-run' => 2,
+            'overcommitted' => 2,
+            'range-jump' => 1,
+            'tempo-limit' => 0.05,
+        ]);
+        $lenient = self::house(Severity::Hint, [
+            'static-head' => 6,
+            'one-height' => 6,
+            'same-side-run' => 4,
+            'overcommitted' => 4,
+            'range-jump' => 3,
+            'tempo-limit' => 0.4,
+        ]);
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($strict, $lenient): void {
             $inStance = new ChainInStance($chain, Stance::Orthodox);
             foreach ([1.0, 0.8] as $tempo) {
-                $count = static fn (HouseRules $rules): int => \count(Check::builtIn()->run($inStance, new CheckOptions($rules, $tempo))->findings);
+                $count = static fn (HouseRules $rules): int => \count(
+                    Check::builtIn()->run($inStance, new CheckOptions($rules, $tempo))->findings,
+                );
                 self::assertGreaterThanOrEqual($count($lenient), $count($strict));
             }
         });
@@ -73,8 +98,14 @@ final class HouseRulesTest extends TestCase
     {
         $order = ['must', 'should', 'hint', 'credit'];
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($order): void {
-            $findings = Check::builtIn()->run(new ChainInStance($chain, Stance::Southpaw), new CheckOptions(BuiltInHouseRules::named('kickboxing')))->findings;
-            $ranks = array_map(static fn (Finding $finding): int => (int) array_search($finding->severity->value, $order, true), $findings);
+            $findings = Check::builtIn()->run(
+                new ChainInStance($chain, Stance::Southpaw),
+                new CheckOptions(BuiltInHouseRules::named('kickboxing')),
+            )->findings;
+            $ranks = array_map(
+                static fn (Finding $finding): int => (int) array_search($finding->severity->value, $order, true),
+                $findings,
+            );
             $sorted = $ranks;
             sort($sorted);
             self::assertSame($sorted, $ranks);
@@ -86,17 +117,27 @@ final class HouseRulesTest extends TestCase
         self::assertSame([Limb::Hand], BuiltInHouseRules::named('boxing')->allows);
         self::assertNotContains(Limb::Elbow, BuiltInHouseRules::named('kickboxing')->allows);
         self::assertEqualsCanonicalizing(Limb::cases(), BuiltInHouseRules::named('all-limbs')->allows);
-        self::assertSame(Severity::Hint, BuiltInHouseRules::named('boxing')->severity('a-rule-of-next-year'), 'What a set does not know yet is a hint.');
+        self::assertSame(
+            Severity::Hint,
+            BuiltInHouseRules::named('boxing')->severity('a-rule-of-next-year'),
+            'What a set does not know yet is a hint.',
+        );
     }
 
     /** A back-foot hook leaves the standing foot empty, a front-foot hook does not. */
     #[TestWith(['1 2 3 14h', 'reload', 'flows'])]
     #[TestWith(['3 14h', 'reload', 'flows'])]
     #[TestWith(['1 2 3 2', 'flows', 'flows'])]
-    public function testTheSchoolOfTheLeadHookDecidesTheKickAfterIt(string $chain, string $backFoot, string $frontFoot): void
-    {
+    public function testTheSchoolOfTheLeadHookDecidesTheKickAfterIt(
+        string $chain,
+        string $backFoot,
+        string $frontFoot,
+    ): void {
         $kickboxing = BuiltInHouseRules::named('kickboxing');
-        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(Chains::inStance($chain), new CheckOptions($rules))->linkVerdict->value;
+        $verdict = static fn (HouseRules $rules): string => Check::builtIn()->run(
+            Chains::inStance($chain),
+            new CheckOptions($rules),
+        )->linkVerdict->value;
 
         self::assertSame($backFoot, $verdict($kickboxing));
         self::assertSame($frontFoot, $verdict($kickboxing->inSchools(new Schools(LeadHook::FrontFoot))));
@@ -108,7 +149,10 @@ final class HouseRulesTest extends TestCase
     public function testEndingSchoolDecidesWhichEndingIsAFinding(string $ending, string $good, string $bad): void
     {
         $rules = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::from($ending)));
-        $ids = static fn (string $chain): array => array_column(Check::builtIn()->run(Chains::inStance($chain), new CheckOptions($rules))->findings, 'id');
+        $ids = static fn (string $chain): array => array_column(
+            Check::builtIn()->run(Chains::inStance($chain), new CheckOptions($rules))->findings,
+            'id',
+        );
 
         self::assertNotContains('no-exit', $ids($good));
         self::assertContains('no-exit', $ids($bad));
@@ -116,9 +160,14 @@ final class HouseRulesTest extends TestCase
 
     public function testRuleIsSilentWhereTheGymTakesNoSide(): void
     {
-        $any = BuiltInHouseRules::named('kickboxing')->inSchools(new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every));
+        $any = BuiltInHouseRules::named('kickboxing')->inSchools(
+            new Schools(ending: Ending::Any, hardStrikes: HardStrikes::Every),
+        );
         $this->forAll(Chains::any())->then(static function (Chain $chain) use ($any): void {
-            $ids = array_column(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions($any))->findings, 'id');
+            $ids = array_column(
+                Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions($any))->findings,
+                'id',
+            );
             self::assertSame([], array_intersect(['no-exit', 'all-hard', 'hand-before-kick', 'hand-and-kick'], $ids));
         });
     }
@@ -128,8 +177,14 @@ final class HouseRulesTest extends TestCase
         foreach (BuiltInHouseRules::all() as $rules) {
             self::assertEquals($rules, HouseRules::of($rules->toArray()));
         }
-        $withThreshold = array_filter(RuleRegistry::weighed(), static fn (RuleDefinition $rule): bool => null !== $rule->threshold);
-        self::assertSame(array_column($withThreshold, 'id'), array_keys(BuiltInHouseRules::named('boxing')->toArray()['thresholds']));
+        $withThreshold = array_filter(
+            RuleRegistry::weighed(),
+            static fn (RuleDefinition $rule): bool => null !== $rule->threshold,
+        );
+        self::assertSame(
+            array_column($withThreshold, 'id'),
+            array_keys(BuiltInHouseRules::named('boxing')->toArray()['thresholds']),
+        );
     }
 
     /** @param array<string, int|float> $thresholds */

@@ -74,7 +74,10 @@ final class AlignmentTest extends TestCase
         $measured = Measurement::of(self::taps($contacts, 5, pace: $pace, jitter: 10), $contacts);
 
         self::assertEqualsWithDelta($pace, $measured->pace, 0.06 * $pace);
-        self::assertSame(['as-computed', 'as-computed', 'as-computed'], array_map(static fn (MeasuredLink $link): string => $link->verdict()->value, $measured->links));
+        self::assertSame(
+            ['as-computed', 'as-computed', 'as-computed'],
+            array_map(static fn (MeasuredLink $link): string => $link->verdict()->value, $measured->links),
+        );
     }
 
     public function testAnAthleteWhoStopsInOnePlaceIsToldFromOneWhoIsSlow(): void
@@ -82,7 +85,10 @@ final class AlignmentTest extends TestCase
         $contacts = self::contacts('1 2 3 2');
         $measured = Measurement::of(self::taps($contacts, 5, pace: 1.2, stop: [2, 260.0]), $contacts);
 
-        self::assertSame(['as-computed', 'stops', 'as-computed'], array_map(static fn (MeasuredLink $link): string => $link->verdict()->value, $measured->links));
+        self::assertSame(
+            ['as-computed', 'stops', 'as-computed'],
+            array_map(static fn (MeasuredLink $link): string => $link->verdict()->value, $measured->links),
+        );
         self::assertSame('Stops here, 260 ms longer than computed.', $measured->links[1]->says());
     }
 
@@ -108,24 +114,31 @@ final class AlignmentTest extends TestCase
         self::assertSame(1, $measured->alignment->missed(4));
         self::assertCount(1, $measured->alignment->extra);
         self::assertContains($measured->taps[$measured->alignment->extra[0]], [$double, $double - 55.0]);
-        self::assertSame([5, 5, 6], [$measured->links[0]->count, $measured->links[1]->count, $measured->links[2]->count]);
+        self::assertSame(
+            [5, 5, 6],
+            [$measured->links[0]->count, $measured->links[1]->count, $measured->links[2]->count],
+        );
     }
 
     /** Over generated chains: as many repetitions as were thrown, whatever lies between them. */
     public function testGeneratedChainsAreCutIntoTheirRepetitions(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
-        $this->limitTo(60)->forAll(Chains::any(), Generators::choose(1, 6), Generators::choose(1, 1000))->then(static function (Chain $chain, int $times, int $seed) use ($options): void {
-            $contacts = Contacts::of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options)->timing);
-            if (\count($contacts->ms) < 2) {
-                return;
-            }
-            $measured = Measurement::of(self::taps($contacts, $times, jitter: 12, seed: $seed), $contacts);
+        $this->limitTo(60)
+            ->forAll(Chains::any(), Generators::choose(1, 6), Generators::choose(1, 1000))
+            ->then(static function (Chain $chain, int $times, int $seed) use ($options): void {
+                $contacts = Contacts::of(
+                    Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options)->timing,
+                );
+                if (\count($contacts->ms) < 2) {
+                    return;
+                }
+                $measured = Measurement::of(self::taps($contacts, $times, jitter: 12, seed: $seed), $contacts);
 
-            self::assertCount($times, $measured->alignment->repetitions);
-            self::assertSame([], $measured->alignment->extra);
-            self::assertSame(0, $measured->alignment->missed(\count($contacts->ms)));
-        });
+                self::assertCount($times, $measured->alignment->repetitions);
+                self::assertSame([], $measured->alignment->extra);
+                self::assertSame(0, $measured->alignment->missed(\count($contacts->ms)));
+            });
     }
 
     public function testStrikesThatLandTogetherAreOneContact(): void
@@ -139,7 +152,11 @@ final class AlignmentTest extends TestCase
     }
 
     /** @param list<float> $taps */
-    #[TestWith(['1', [0.0, 300.0], 'A chain with fewer than two strikes that land has no time between them to measure.'])]
+    #[TestWith([
+        '1',
+        [0.0, 300.0],
+        'A chain with fewer than two strikes that land has no time between them to measure.',
+    ]),]
     #[TestWith(['1 2', [10.0], 'Two strikes at least have to be heard. Tap once for each strike as it lands.'])]
     public function testWhatCannotBeMeasuredIsSaid(string $chain, array $taps, string $message): void
     {
@@ -155,7 +172,10 @@ final class AlignmentTest extends TestCase
 
     private static function contacts(string $text): Contacts
     {
-        return Contacts::of(Check::builtIn()->run(Chains::inStance($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')))->timing);
+        return Contacts::of(
+            Check::builtIn()->run(Chains::inStance($text), new CheckOptions(BuiltInHouseRules::named('all-limbs')))
+                ->timing,
+        );
     }
 
     /**
@@ -163,15 +183,25 @@ final class AlignmentTest extends TestCase
      *
      * @return list<float>
      */
-    private static function taps(Contacts $contacts, int $times, float $pace = 1.0, int $jitter = 0, int $seed = 1, ?array $stop = null): array
-    {
+    private static function taps(
+        Contacts $contacts,
+        int $times,
+        float $pace = 1.0,
+        int $jitter = 0,
+        int $seed = 1,
+        ?array $stop = null,
+    ): array {
         $random = new Randomizer(new Mt19937($seed));
         $taps = [];
         $start = 500.0;
         $length = $pace * ($contacts->ms[\count($contacts->ms) - 1] - $contacts->ms[0]);
         for ($time = 0; $time < $times; ++$time) {
             foreach ($contacts->ms as $at => $ms) {
-                $taps[] = $start + $pace * ($ms - $contacts->ms[0]) + (null !== $stop && $at >= $stop[0] ? $stop[1] : 0.0) + (0 === $jitter ? 0 : $random->getInt(-$jitter, $jitter));
+                $taps[] =
+                    $start
+                    + $pace * ($ms - $contacts->ms[0])
+                    + (null !== $stop && $at >= $stop[0] ? $stop[1] : 0.0)
+                    + (0 === $jitter ? 0 : $random->getInt(-$jitter, $jitter));
             }
             $start += $length + 2600.0 + $random->getInt(0, 900);
         }

@@ -18,23 +18,85 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\TestCase;
 
-/** Whatever is typed, the reader answers: with a chain that can be written and read again, or with problems that lie in the text. */
+/**
+ * Whatever is typed, the reader answers: with a chain that can be written and read again, or with problems that lie in
+ * the text.
+ */
 final class AnyTextTest extends TestCase
 {
     use TestTrait;
 
-    private const PIECES = ['1', '2', '3b', '14h', '14l>', '99', 'K4', ' ', ' ', ' ', '-', ',', '(', ')', '[', ']', 'x2', ']x3', 'x', '+', '/', '*', '*3', '!', '~', '>', 'jab', 'cross', 'hook', 'lead ', 'rear ', 'left ', 'right ', 'slip ', 'step ', 'switch ', 'kick', 'knee', 'body ', 'to the ', 'low ', 'fake ', 'with ', 'push ', 'out', 'landing forward', 'any ', 'exit', 'é', '拳', "\u{200d}", "\0", "\t", '🥊', '1 2', 'spinning back '];
+    private const PIECES = [
+        '1',
+        '2',
+        '3b',
+        '14h',
+        '14l>',
+        '99',
+        'K4',
+        ' ',
+        ' ',
+        ' ',
+        '-',
+        ',',
+        '(',
+        ')',
+        '[',
+        ']',
+        'x2',
+        ']x3',
+        'x',
+        '+',
+        '/',
+        '*',
+        '*3',
+        '!',
+        '~',
+        '>',
+        'jab',
+        'cross',
+        'hook',
+        'lead ',
+        'rear ',
+        'left ',
+        'right ',
+        'slip ',
+        'step ',
+        'switch ',
+        'kick',
+        'knee',
+        'body ',
+        'to the ',
+        'low ',
+        'fake ',
+        'with ',
+        'push ',
+        'out',
+        'landing forward',
+        'any ',
+        'exit',
+        'é',
+        '拳',
+        "\u{200d}",
+        "\0",
+        "\t",
+        '🥊',
+        '1 2',
+        'spinning back ',
+    ];
 
     public function testAnyTextIsReadOrRefusedWithASentence(): void
     {
-        $this->limitTo(400)->forAll(Generators::seq(Generators::elements(self::PIECES)))->then(function (array $pieces): void {
-            $text = implode('', array_filter($pieces, is_string(...)));
-            foreach (Numbering::builtIn() as $numbering) {
-                foreach (Stance::cases() as $stance) {
-                    $this->answers($text, $numbering, $stance);
+        $this->limitTo(400)
+            ->forAll(Generators::seq(Generators::elements(self::PIECES)))
+            ->then(function (array $pieces): void {
+                $text = implode('', array_filter($pieces, is_string(...)));
+                foreach (Numbering::builtIn() as $numbering) {
+                    foreach (Stance::cases() as $stance) {
+                        $this->answers($text, $numbering, $stance);
+                    }
                 }
-            }
-        });
+            });
     }
 
     public function testAnyBytesAreReadOrRefusedWithASentence(): void
@@ -54,7 +116,15 @@ final class AnyTextTest extends TestCase
             self::assertGreaterThanOrEqual(0, $remark->at);
             self::assertLessThanOrEqual($length, $remark->at + $remark->length, $text);
         }
-        self::assertNotFalse(json_encode(CheckSerializer::builtIn()->of(new ChainText($text, $stance, $numbering), new CheckOptions(BuiltInHouseRules::named('all-limbs'))), \JSON_INVALID_UTF8_SUBSTITUTE));
+        self::assertNotFalse(
+            json_encode(
+                CheckSerializer::builtIn()->of(
+                    new ChainText($text, $stance, $numbering),
+                    new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+                ),
+                \JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+        );
         if (null === $reading->chain) {
             return;
         }

@@ -66,34 +66,49 @@ final class EditedTextTest extends TestCase
         self::assertSame('1 1 2', self::edited('[1 2]x2')->with([Edit::drop(1)]));
     }
 
-    /** In numbers, in words by role and in words by side, in every numbering: what is written reads back to the edited chain. */
+    /**
+     * In numbers, in words by role and in words by side, in every numbering: what is written reads back to the edited
+     * chain.
+     */
     public function testWhateverIsEditedReadsBackToTheEditedChain(): void
     {
         $edits = new ItemEdits(Catalogue::builtIn());
         $kept = 0;
-        $this->limitTo(60)->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 1000), Generators::elements('numbers', 'role', 'side')))->then(static function (array $given) use ($edits, &$kept): void {
-            [$chain, $seed, $form] = $given;
-            self::assertInstanceOf(Chain::class, $chain);
-            self::assertIsInt($seed);
-            $inStance = new ChainInStance($chain, Stance::Southpaw);
-            $text = match ($form) {
-                'numbers' => (new Writer(Numbering::named('parity')))->write($inStance),
-                'role' => Words::byRole()->write($inStance),
-                default => Words::bySide()->write($inStance),
-            };
-            if (mb_strlen($text) > Reader::LONGEST) {
-                return;
-            }
-            $edited = self::edited($text, Stance::Southpaw);
-            foreach ($edits->of($chain, $seed % \count($chain)) as $edit) {
-                $written = $edited->with($edit->edits);
-                if (mb_strlen($written) > Reader::LONGEST) {
-                    continue;
+        $this->limitTo(60)
+            ->forAll(
+                Generators::tuple(
+                    Chains::any(),
+                    Generators::choose(0, 1000),
+                    Generators::elements('numbers', 'role', 'side'),
+                ),
+            )
+            ->then(static function (array $given) use ($edits, &$kept): void {
+                [$chain, $seed, $form] = $given;
+                self::assertInstanceOf(Chain::class, $chain);
+                self::assertIsInt($seed);
+                $inStance = new ChainInStance($chain, Stance::Southpaw);
+                $text = match ($form) {
+                    'numbers' => (new Writer(Numbering::named('parity')))->write($inStance),
+                    'role' => Words::byRole()->write($inStance),
+                    default => Words::bySide()->write($inStance),
+                };
+                if (mb_strlen($text) > Reader::LONGEST) {
+                    return;
                 }
-                self::assertSame(self::keys(Edit::apply($chain->items, $edit->edits)), self::keys(Chains::read($written, Stance::Southpaw)->items), $text.' -> '.$edit->name.' -> '.$written);
-                ++$kept;
-            }
-        });
+                $edited = self::edited($text, Stance::Southpaw);
+                foreach ($edits->of($chain, $seed % \count($chain)) as $edit) {
+                    $written = $edited->with($edit->edits);
+                    if (mb_strlen($written) > Reader::LONGEST) {
+                        continue;
+                    }
+                    self::assertSame(
+                        self::keys(Edit::apply($chain->items, $edit->edits)),
+                        self::keys(Chains::read($written, Stance::Southpaw)->items),
+                        $text.' -> '.$edit->name.' -> '.$written,
+                    );
+                    ++$kept;
+                }
+            });
         self::assertGreaterThan(200, $kept);
     }
 
@@ -107,6 +122,10 @@ final class EditedTextTest extends TestCase
     {
         $reader = Reader::builtIn();
 
-        return new EditedText($reader, new ChainText($text, $stance), $reader->read($text, Numbering::named('parity'), $stance));
+        return new EditedText(
+            $reader,
+            new ChainText($text, $stance),
+            $reader->read($text, Numbering::named('parity'), $stance),
+        );
     }
 }

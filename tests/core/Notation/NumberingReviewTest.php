@@ -34,7 +34,10 @@ final class NumberingReviewTest extends TestCase
     public function testDifferencesBetweenNumberingsAreListed(): void
     {
         self::assertSame(
-            [['number' => '7', 'one' => 'lead shovel hook', 'other' => 'lead hook to the body'], ['number' => '8', 'one' => 'rear overhand', 'other' => 'rear hook to the body']],
+            [
+                ['number' => '7', 'one' => 'lead shovel hook', 'other' => 'lead hook to the body'],
+                ['number' => '8', 'one' => 'rear overhand', 'other' => 'rear hook to the body'],
+            ],
             self::review()->differences(Numbering::named('parity'), Numbering::named('body-pairs')),
         );
         self::assertSame([], self::review()->differences(Numbering::named('parity'), Numbering::named('parity')));
@@ -42,13 +45,26 @@ final class NumberingReviewTest extends TestCase
 
     public function testClashesAreSaidByRow(): void
     {
-        $problems = self::review()->problems(self::content([
-            ['1', 'straight', 'lead', null], ['1', 'straight', 'rear', null], ['2b', 'straight', 'rear', null], ['', 'hook', 'lead', null],
-            ['3', 'hook', 'left', null], ['4', 'spear', 'lead', null], ['5', 'spinning back kick', 'lead', null], ['6', 'straight', 'lead', 'leg'], ['7', 'straight', 'lead', null],
-        ]));
+        $problems = self::review()->problems(
+            self::content([
+                ['1', 'straight', 'lead', null],
+                ['1', 'straight', 'rear', null],
+                ['2b', 'straight', 'rear', null],
+                ['', 'hook', 'lead', null],
+                ['3', 'hook', 'left', null],
+                ['4', 'spear', 'lead', null],
+                ['5', 'spinning back kick', 'lead', null],
+                ['6', 'straight', 'lead', 'leg'],
+                ['7', 'straight', 'lead', null],
+            ]),
+        );
 
         self::assertSame([1, 2, 3, 4, 5, 6, 7, 8], array_column($problems, 'row'));
-        self::assertSame([true, true, true, true, true, true, true, false], array_column($problems, 'stops'), 'A second number for the same can be read.');
+        self::assertSame(
+            [true, true, true, true, true, true, true, false],
+            array_column($problems, 'stops'),
+            'A second number for the same can be read.',
+        );
         self::assertSame('1 is given twice: to row 1 as well.', $problems[0]['message']);
     }
 
@@ -60,7 +76,13 @@ final class NumberingReviewTest extends TestCase
     /** A numbering of the gym's own, with targets of its own, writes what it reads. */
     public function testOwnNumberingIsReadBackAsWritten(): void
     {
-        $content = self::content([['1', 'straight', 'lead', null], ['2', 'straight', 'rear', 'body'], ['A3', 'hook', 'lead', 'body'], ['B3', 'hook', 'lead', null], ['K1', 'round kick', 'rear', 'leg']]);
+        $content = self::content([
+            ['1', 'straight', 'lead', null],
+            ['2', 'straight', 'rear', 'body'],
+            ['A3', 'hook', 'lead', 'body'],
+            ['B3', 'hook', 'lead', null],
+            ['K1', 'round kick', 'rear', 'leg'],
+        ]);
         self::assertSame([], self::review()->problems($content));
         $own = Numbering::of('own', $content);
         $this->limitTo(200)->forAll(Chains::any())->then(static function (Chain $chain) use ($own): void {
@@ -83,7 +105,21 @@ final class NumberingReviewTest extends TestCase
      */
     private static function content(array $rows): array
     {
-        return ['name' => 'Ours', 'about' => '', 'boundTo' => 'role', 'numbers' => array_map(static fn (array $row): array => ['number' => $row[0], 'family' => $row[1], 'position' => $row[2], 'target' => $row[3], 'name' => null], $rows)];
+        return [
+            'name' => 'Ours',
+            'about' => '',
+            'boundTo' => 'role',
+            'numbers' => array_map(
+                static fn (array $row): array => [
+                    'number' => $row[0],
+                    'family' => $row[1],
+                    'position' => $row[2],
+                    'target' => $row[3],
+                    'name' => null,
+                ],
+                $rows,
+            ),
+        ];
     }
 
     private static function review(): NumberingReview

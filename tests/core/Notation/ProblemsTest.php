@@ -13,7 +13,12 @@ use PHPUnit\Framework\TestCase;
 
 final class ProblemsTest extends TestCase
 {
-    /** @return iterable<string, array{string, list<array{int, int, string}>}> text, and of each problem its place, length and nearest */
+    /**
+     * @return iterable<string, array{
+     *     string,
+     *     list<array{int, int, string}>,
+     * }> text, and of each problem its place, length and nearest
+     */
     public static function mistakes(): iterable
     {
         yield 'unknown number' => ['1 99', [[2, 2, '9-9']]];
@@ -55,7 +60,17 @@ final class ProblemsTest extends TestCase
     {
         $problems = self::read($text);
 
-        self::assertSame($expected, array_map(static fn (ReadingProblem $problem): array => [$problem->at, $problem->length, $problem->nearest[0] ?? ''], $problems));
+        self::assertSame(
+            $expected,
+            array_map(
+                static fn (ReadingProblem $problem): array => [
+                    $problem->at,
+                    $problem->length,
+                    $problem->nearest[0] ?? '',
+                ],
+                $problems,
+            ),
+        );
         foreach ($problems as $problem) {
             self::assertMatchesRegularExpression('/^.{8,}[.?]$/su', $problem->message);
             self::assertNotSame('', $problem->expected);
@@ -73,7 +88,11 @@ final class ProblemsTest extends TestCase
                         'x' => '[1]'.$nearest,
                         default => $nearest,
                     };
-                    self::assertSame([], self::read($whole), \sprintf('"%s", offered for "%s", cannot be read itself.', $nearest, $text));
+                    self::assertSame(
+                        [],
+                        self::read($whole),
+                        \sprintf('"%s", offered for "%s", cannot be read itself.', $nearest, $text),
+                    );
                 }
             }
         }

@@ -75,10 +75,24 @@ final class ReaderTest extends TestCase
 
     public function testLeftAndRightAreReadInTheRunningStance(): void
     {
-        self::assertSame('1 switch 2', (new Writer(Numbering::named('parity')))->write(Chains::inStance('left jab, switch, left cross')));
-        self::assertSame('1 shift 4 slip-rear', (new Writer(Numbering::named('parity')))->write(Chains::inStance('left jab, shift, left hook, slip left')));
-        self::assertSame('14> 3', (new Writer(Numbering::named('parity')))->write(Chains::inStance('right round kick landing forward, right hook')));
-        self::assertSame('4b', (new Writer(Numbering::named('parity')))->write(Chains::inStance('left hook body', Stance::Southpaw)));
+        self::assertSame(
+            '1 switch 2',
+            (new Writer(Numbering::named('parity')))->write(Chains::inStance('left jab, switch, left cross')),
+        );
+        self::assertSame(
+            '1 shift 4 slip-rear',
+            (new Writer(Numbering::named('parity')))->write(Chains::inStance('left jab, shift, left hook, slip left')),
+        );
+        self::assertSame(
+            '14> 3',
+            (new Writer(Numbering::named('parity')))->write(
+                Chains::inStance('right round kick landing forward, right hook'),
+            ),
+        );
+        self::assertSame(
+            '4b',
+            (new Writer(Numbering::named('parity')))->write(Chains::inStance('left hook body', Stance::Southpaw)),
+        );
     }
 
     public function testABareHookIsTheOppositeHandAndTheReaderSaysSo(): void
@@ -86,8 +100,17 @@ final class ReaderTest extends TestCase
         $reading = Reader::builtIn()->read('jab cross hook uppercut', Numbering::named('parity'), Stance::Orthodox);
 
         self::assertNotNull($reading->chain);
-        self::assertSame('1 2 3 6', (new Writer(Numbering::named('parity')))->write(new ChainInStance($reading->chain, Stance::Orthodox)));
-        self::assertSame(['"hook" is read as lead hook, opposite to the cross before it.', '"uppercut" is read as rear uppercut, opposite to the lead hook before it.'], array_column($reading->notes, 'message'));
+        self::assertSame(
+            '1 2 3 6',
+            (new Writer(Numbering::named('parity')))->write(new ChainInStance($reading->chain, Stance::Orthodox)),
+        );
+        self::assertSame(
+            [
+                '"hook" is read as lead hook, opposite to the cross before it.',
+                '"uppercut" is read as rear uppercut, opposite to the lead hook before it.',
+            ],
+            array_column($reading->notes, 'message'),
+        );
         self::assertSame([10, 15], array_column($reading->notes, 'at'));
     }
 
@@ -96,7 +119,10 @@ final class ReaderTest extends TestCase
         $text = '1 (3b)  [2 +14h!]x2 slip left';
         $reading = Reader::builtIn()->read($text, Numbering::named('parity'), Stance::Orthodox);
 
-        self::assertSame(['1', '(3b)', '2', '+14h!', '2', '+14h!', 'slip left'], array_map(static fn ($span): string => mb_substr($text, $span->at, $span->length), $reading->spans));
+        self::assertSame(
+            ['1', '(3b)', '2', '+14h!', '2', '+14h!', 'slip left'],
+            array_map(static fn ($span): string => mb_substr($text, $span->at, $span->length), $reading->spans),
+        );
     }
 
     #[TestWith(['body-pairs', '7 8 1 K4', 'lead hook to the body, rear hook to the body, jab, rear round kick'])]
@@ -105,12 +131,21 @@ final class ReaderTest extends TestCase
     #[TestWith(['hands', '1 2 3', 'jab, cross, lead hook'])]
     public function testEachNumberingReadsItsOwnNumbers(string $numbering, string $text, string $words): void
     {
-        self::assertSame($words, Words::byRole()->write(new ChainInStance(Chains::read($text, numbering: $numbering), Stance::Orthodox)));
+        self::assertSame(
+            $words,
+            Words::byRole()->write(new ChainInStance(Chains::read($text, numbering: $numbering), Stance::Orthodox)),
+        );
     }
 
     public function testAHandBoundNumberingFollowsTheHandThroughStances(): void
     {
-        self::assertSame('cross, jab', Words::byRole()->write(new ChainInStance(Chains::read('1 2', Stance::Southpaw, 'hands'), Stance::Southpaw)));
-        self::assertSame('jab, switch, cross', Words::byRole()->write(new ChainInStance(Chains::read('1 switch 1', numbering: 'hands'), Stance::Orthodox)));
+        self::assertSame(
+            'cross, jab',
+            Words::byRole()->write(new ChainInStance(Chains::read('1 2', Stance::Southpaw, 'hands'), Stance::Southpaw)),
+        );
+        self::assertSame(
+            'jab, switch, cross',
+            Words::byRole()->write(new ChainInStance(Chains::read('1 switch 1', numbering: 'hands'), Stance::Orthodox)),
+        );
     }
 }

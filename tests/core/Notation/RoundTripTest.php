@@ -48,7 +48,10 @@ final class RoundTripTest extends TestCase
 
     public function testEveryWayInWhichItIsSaid(): void
     {
-        $this->forAll(Chains::any(), Generators::choose(1, 1_000_000))->then(static function (Chain $chain, int $seed): void {
+        $this->forAll(Chains::any(), Generators::choose(1, 1_000_000))->then(static function (
+            Chain $chain,
+            int $seed,
+        ): void {
             $chain = Chain::of(\array_slice($chain->items, 0, 12));
             foreach (Numbering::builtIn() as $numbering) {
                 foreach (Stance::cases() as $stance) {
@@ -58,8 +61,15 @@ final class RoundTripTest extends TestCase
                         continue;
                     }
                     $reading = Reader::builtIn()->read($said, $numbering, $stance);
-                    self::assertNotNull($reading->chain, \sprintf('%s: "%s": %s', $numbering->id, $said, self::first($reading)));
-                    self::assertSame((new Writer($numbering))->write($inStance), (new Writer($numbering))->write(new ChainInStance($reading->chain, $stance)), \sprintf('%s: "%s"', $numbering->id, $said));
+                    self::assertNotNull(
+                        $reading->chain,
+                        \sprintf('%s: "%s": %s', $numbering->id, $said, self::first($reading)),
+                    );
+                    self::assertSame(
+                        (new Writer($numbering))->write($inStance),
+                        (new Writer($numbering))->write(new ChainInStance($reading->chain, $stance)),
+                        \sprintf('%s: "%s"', $numbering->id, $said),
+                    );
                 }
             }
         });
@@ -82,7 +92,11 @@ final class RoundTripTest extends TestCase
         }
         $reading = Reader::builtIn()->read($text, $numbering, $inStance->stance);
         self::assertNotNull($reading->chain, \sprintf('%s: "%s": %s', $numbering->id, $text, self::first($reading)));
-        self::assertSame(Fingerprint::of($inStance->chain)->withEffort, Fingerprint::of($reading->chain)->withEffort, \sprintf('%s: "%s"', $numbering->id, $text));
+        self::assertSame(
+            Fingerprint::of($inStance->chain)->withEffort,
+            Fingerprint::of($reading->chain)->withEffort,
+            \sprintf('%s: "%s"', $numbering->id, $text),
+        );
         self::assertSame([], $reading->notes, \sprintf('"%s" leaves nothing open.', $text));
     }
 

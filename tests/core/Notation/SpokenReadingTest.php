@@ -16,7 +16,10 @@ use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** What the reader makes of what is said and leaves something open: which side, which target, how often, and what it asks. */
+/**
+ * What the reader makes of what is said and leaves something open: which side, which target, how often, and what it
+ * asks.
+ */
 final class SpokenReadingTest extends TestCase
 {
     #[TestWith(['left right left hook right low kick', '1 2 3 14l'])]
@@ -107,7 +110,11 @@ final class SpokenReadingTest extends TestCase
             foreach ($note->choices as $choice) {
                 $chosen = mb_substr($said, 0, $note->at).$choice.mb_substr($said, $note->at + $note->length);
                 self::assertNotNull(self::read($chosen)->chain, $chosen);
-                self::assertLessThan(\count($notes), \count(self::read($chosen)->notes), 'A choice leaves less open: '.$chosen);
+                self::assertLessThan(
+                    \count($notes),
+                    \count(self::read($chosen)->notes),
+                    'A choice leaves less open: '.$chosen,
+                );
             }
         }
     }
@@ -115,10 +122,18 @@ final class SpokenReadingTest extends TestCase
     public function testEveryDefaultIsInTheNotes(): void
     {
         foreach (Catalogue::builtIn()->families() as $family) {
-            foreach (['', 'jab, ', 'cross, ', 'lead hook, ', 'slip left, ', 'rear round kick, ', 'switch, '] as $before) {
+            $befores = ['', 'jab, ', 'cross, ', 'lead hook, ', 'slip left, ', 'rear round kick, ', 'switch, '];
+            foreach ($befores as $before) {
                 $reading = self::read($before.$family);
                 self::assertNotNull($reading->chain, $before.$family);
-                $isOpen = 2 === \count(array_filter(Catalogue::builtIn()->strikes, static fn ($strike): bool => $strike->family === $family));
+                $isOpen =
+                    2
+                    === \count(
+                        array_filter(
+                            Catalogue::builtIn()->strikes,
+                            static fn ($strike): bool => $strike->family === $family,
+                        ),
+                    );
                 self::assertSame($isOpen, [] !== $reading->notes, $before.$family);
             }
         }
@@ -145,7 +160,11 @@ final class SpokenReadingTest extends TestCase
     {
         $reading = self::read($said, $stance);
         self::assertNotNull($reading->chain, \sprintf('"%s": %s', $said, $reading->problems[0]->message ?? ''));
-        self::assertSame($canonical, (new Writer(Numbering::named('parity')))->write(new ChainInStance($reading->chain, $stance)), $said);
+        self::assertSame(
+            $canonical,
+            (new Writer(Numbering::named('parity')))->write(new ChainInStance($reading->chain, $stance)),
+            $said,
+        );
     }
 
     private static function read(string $said, Stance $stance = Stance::Orthodox): Reading

@@ -25,9 +25,33 @@ use Periplus\Core\Technique\Target;
  */
 final class SpokenVariants
 {
-    private const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'];
+    private const NUMBERS = [
+        'one',
+        'two',
+        'three',
+        'four',
+        'five',
+        'six',
+        'seven',
+        'eight',
+        'nine',
+        'ten',
+        'eleven',
+        'twelve',
+        'thirteen',
+        'fourteen',
+        'fifteen',
+        'sixteen',
+        'seventeen',
+        'eighteen',
+        'nineteen',
+    ];
     private const TENS = [2 => 'twenty', 3 => 'thirty', 4 => 'forty', 5 => 'fifty', 6 => 'sixty'];
-    private const TARGETS = ['h' => ['head', 'face', 'chin', 'jaw'], 'b' => ['body', 'ribs', 'stomach', 'chest'], 'l' => ['leg', 'thigh', 'calf']];
+    private const TARGETS = [
+        'h' => ['head', 'face', 'chin', 'jaw'],
+        'b' => ['body', 'ribs', 'stomach', 'chest'],
+        'l' => ['leg', 'thigh', 'calf'],
+    ];
     private const HIGH = ['h' => 'high', 'b' => 'middle', 'l' => 'low'];
     private const HARD = ['hard', 'power', 'big'];
     private const LIGHT = ['light', 'quick', 'soft'];
@@ -57,7 +81,10 @@ final class SpokenVariants
         return match (true) {
             $item instanceof StrikeItem => $this->strike($item, $running),
             $item instanceof MoveItem => $this->move($item, $running),
-            $item instanceof FreeStrikes => $this->one(['any %d strikes', '%d free strikes', 'any %d punches'], $item->count).(null === $item->target ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value])),
+            $item instanceof FreeStrikes => $this->one(
+                ['any %d strikes', '%d free strikes', 'any %d punches'],
+                $item->count,
+            ).(null === $item->target ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value])),
             $item instanceof Beat => $this->one(['beat', 'pause', '/']),
             default => throw new \LogicException('There is no other kind of item.'),
         };
@@ -77,14 +104,33 @@ final class SpokenVariants
             'round kick' => $this->one(['round kick', 'roundhouse', 'kick']),
             default => $strike->family,
         };
-        $bothSides = null !== Catalogue::builtIn()->inFamily($strike->family, Role::Lead) && null !== Catalogue::builtIn()->inFamily($strike->family, Role::Rear);
-        // "Left leg kick" is a kick to the leg, "left hand head hook" could be two, and only a noun of either side may have its side behind it.
+        $bothSides =
+            null !== Catalogue::builtIn()->inFamily($strike->family, Role::Lead)
+            && null !== Catalogue::builtIn()->inFamily($strike->family, Role::Rear);
+        // "Left leg kick" is a kick to the leg, "left hand head hook" could be two, and only a noun of either side may
+        // have its side behind it.
         [$aimBefore, $aimAfter] = $this->aim($item);
-        $limb = 'kick' !== $noun && '' === $aimBefore && \in_array($strike->limb, [Limb::Leg, Limb::Hand], true) && 0 === $this->draw(4) ? ($strike->limb->isArm() ? ' hand' : ' leg') : '';
+        $limb =
+            'kick' !== $noun
+            && '' === $aimBefore
+            && \in_array($strike->limb, [Limb::Leg, Limb::Hand], true)
+            && 0 === $this->draw(4)
+                ? ($strike->limb->isArm()
+                    ? ' hand'
+                    : ' leg')
+                : '';
         $behind = $bothSides && 'straight' !== $strike->family && 0 === $this->draw(3);
-        $before = $behind ? '' : ($bothSides && 'straight' !== $strike->family ? $side.$limb.' ' : ('straight' === $strike->family && 0 === $this->draw(2) ? $side.' ' : ''));
+        $before = $behind
+            ? ''
+            : ($bothSides && 'straight' !== $strike->family
+                ? $side.$limb.' '
+                : ('straight' === $strike->family && 0 === $this->draw(2)
+                    ? $side.' '
+                    : ''));
         $after = $behind ? ' '.$side : '';
-        $mark = ($item->feint ? $this->one(['fake ', 'feint the ', 'show the ', 'feint ']) : '').$this->effort($item->effort);
+        $mark =
+            ($item->feint ? $this->one(['fake ', 'feint the ', 'show the ', 'feint ']) : '')
+            .$this->effort($item->effort);
         $lands = $item->landsForward ? ' landing forward' : '';
 
         return $mark.$before.$aimBefore.$noun.$after.$aimAfter.$lands;
@@ -116,13 +162,20 @@ final class SpokenVariants
         $effort = $this->effort($item->effort);
         if ($item->landsForward || ($item->target !== $meant && 0 === $this->draw(2))) {
             $sign = Effort::Plain === $item->effort ? '' : $item->effort->value;
-            $number = $code.($item->target === $meant ? '' : $item->target->value).$sign.($item->landsForward ? '>' : '');
+            $number =
+                $code
+                .($item->target === $meant ? '' : $item->target->value)
+                .$sign
+                .($item->landsForward ? '>' : '');
 
             return $item->feint ? '('.$number.')' : $number;
         }
         $said = ctype_digit($code) && 0 === $this->draw(2) ? $this->calledOut((int) $code) : $code;
 
-        return $mark.$effort.$said.($item->target === $meant ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value]));
+        return $mark
+            .$effort
+            .$said
+            .($item->target === $meant ? '' : ' to the '.$this->one(self::TARGETS[$item->target->value]));
     }
 
     private function calledOut(int $number): string
@@ -130,7 +183,10 @@ final class SpokenVariants
         $ones = self::NUMBERS[($number < 20 ? $number : $number % 10) - 1] ?? '';
         $tens = $number < 20 ? '' : self::TENS[intdiv($number, 10)] ?? '';
 
-        return implode($this->one([' ', '-']), array_filter([$tens, $ones], static fn (string $word): bool => '' !== $word));
+        return implode(
+            $this->one([' ', '-']),
+            array_filter([$tens, $ones], static fn (string $word): bool => '' !== $word),
+        );
     }
 
     private function effort(Effort $effort): string

@@ -22,7 +22,10 @@ final class VocabularyTest extends TestCase
         foreach ((new Vocabulary(Catalogue::builtIn()))->nouns as $noun => $family) {
             self::assertTrue(Catalogue::builtIn()->hasFamily($family), $noun);
             foreach (Role::cases() as $role) {
-                if (null === Catalogue::builtIn()->inFamily($family, $role) || $role !== (Vocabulary::FIXED[$noun] ?? $role)) {
+                if (
+                    null === Catalogue::builtIn()->inFamily($family, $role)
+                    || $role !== (Vocabulary::FIXED[$noun] ?? $role)
+                ) {
                     continue;
                 }
                 $item = Chains::read($role->value.' '.$noun)->items[0];
@@ -38,7 +41,11 @@ final class VocabularyTest extends TestCase
             $item = Chains::read($strike->name)->items[0];
             self::assertInstanceOf(StrikeItem::class, $item);
             self::assertSame($strike, $item->strike);
-            self::assertSame([], Reader::builtIn()->read($strike->name, Numbering::named('parity'), Stance::Orthodox)->notes, 'A full name leaves nothing open.');
+            self::assertSame(
+                [],
+                Reader::builtIn()->read($strike->name, Numbering::named('parity'), Stance::Orthodox)->notes,
+                'A full name leaves nothing open.',
+            );
         }
     }
 
@@ -76,8 +83,11 @@ final class VocabularyTest extends TestCase
     #[TestWith(['shift', 'shift'])]
     #[TestWith(['low switch kick', 'switch-kick.l'])]
     #[TestWith(['back elbow', 'spinning-back-elbow.h'])]
-    public function testAMoveAndAStrikeThatBeginAlikeAreToldApart(string $text, string $key, ?string $before = null): void
-    {
+    public function testAMoveAndAStrikeThatBeginAlikeAreToldApart(
+        string $text,
+        string $key,
+        ?string $before = null,
+    ): void {
         $items = Chains::read(null === $before ? $text : 'cross '.$text)->items;
 
         self::assertSame($key, $items[\count($items) - 1]->key());

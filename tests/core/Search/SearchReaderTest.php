@@ -24,8 +24,28 @@ final class SearchReaderTest extends TestCase
     use TestTrait;
 
     private const PATTERNS = [
-        'starts 1', 'starts kick', 'starts (1)', 'ends kick', 'ends exit', 'ends 2 exit', 'ends slip', 'has 2 3', 'has 3b', 'has (3)', 'has lead hook body then rear kick',
-        'has 1 then 2 then 3', 'has slip', 'has slip-lead 3', 'has footwork kick', 'no switch', 'no kick', 'no 1 2', 'has * ', 'has /', 'has hand hand hand', 'has strike strike strike strike',
+        'starts 1',
+        'starts kick',
+        'starts (1)',
+        'ends kick',
+        'ends exit',
+        'ends 2 exit',
+        'ends slip',
+        'has 2 3',
+        'has 3b',
+        'has (3)',
+        'has lead hook body then rear kick',
+        'has 1 then 2 then 3',
+        'has slip',
+        'has slip-lead 3',
+        'has footwork kick',
+        'no switch',
+        'no kick',
+        'no 1 2',
+        'has * ',
+        'has /',
+        'has hand hand hand',
+        'has strike strike strike strike',
     ];
 
     /** @param list<string> $says */
@@ -135,21 +155,51 @@ final class SearchReaderTest extends TestCase
             return $clause;
         }, self::PATTERNS);
         $matched = array_fill(0, \count($clauses), 0);
-        $few = Generators::map(static fn (string $text): Chain => Chains::read($text), Generators::elements(['1 2 3', '1 2 3b 14 exit', '(1) 2 3', '1 (3) 6 3', '14l step-out', 'slip-lead 3 2 exit', '1 2 switch 2', '/ 1 *2 3', '1 +14h exit', '1 14> 2', '2 exit', 'exit 1', 'step-out 14 circle-lead exit']));
-        $this->limitTo(400)->forAll(Generators::oneOf($few, Chains::any()))->then(static function (Chain $chain) use ($clauses, &$matched): void {
-            $sequence = Sequence::of($chain);
-            foreach ($clauses as $at => $clause) {
-                $found = 1 === preg_match('/'.$clause->pattern().'/s', $sequence->text());
-                self::assertSame($clause->matches($sequence), $found === $clause->wanted(), $clause->says().' in '.$sequence->text());
-                $matched[$at] += (int) $found;
-            }
-        });
+        $few = Generators::map(
+            static fn (string $text): Chain => Chains::read($text),
+            Generators::elements([
+                '1 2 3',
+                '1 2 3b 14 exit',
+                '(1) 2 3',
+                '1 (3) 6 3',
+                '14l step-out',
+                'slip-lead 3 2 exit',
+                '1 2 switch 2',
+                '/ 1 *2 3',
+                '1 +14h exit',
+                '1 14> 2',
+                '2 exit',
+                'exit 1',
+                'step-out 14 circle-lead exit',
+            ]),
+        );
+        $this->limitTo(400)
+            ->forAll(Generators::oneOf($few, Chains::any()))
+            ->then(static function (Chain $chain) use ($clauses, &$matched): void {
+                $sequence = Sequence::of($chain);
+                foreach ($clauses as $at => $clause) {
+                    $found = 1 === preg_match('/'.$clause->pattern().'/s', $sequence->text());
+                    self::assertSame(
+                        $clause->matches($sequence),
+                        $found === $clause->wanted(),
+                        $clause->says().' in '.$sequence->text(),
+                    );
+                    $matched[$at] += (int) $found;
+                }
+            });
         self::assertNotContains(0, \array_slice($matched, 0, 18), 'Every pattern is found somewhere.');
     }
 
     public function testHostileSearchesEndInAProblem(): void
     {
-        foreach ([str_repeat('has ', 75), str_repeat('(', 300), str_repeat('1-', 150), "\u{202E}has \u{0000} 1", 'has '.str_repeat('kick then ', 29).'kick'] as $text) {
+        $texts = [
+            str_repeat('has ', 75),
+            str_repeat('(', 300),
+            str_repeat('1-', 150),
+            "\u{202E}has \u{0000} 1",
+            'has '.str_repeat('kick then ', 29).'kick',
+        ];
+        foreach ($texts as $text) {
             $search = self::read($text);
             self::assertNotSame(0, \count($search->problems) + \count($search->clauses));
         }

@@ -42,7 +42,9 @@ final class AdviceTest extends TestCase
 
     public function testEveryTopicHasAReminderAndNoReminderIsForAnotherTopic(): void
     {
-        $for = array_unique(array_map(static fn (Reminder $reminder): string => $reminder->for, Advice::builtIn()->reminders));
+        $for = array_unique(
+            array_map(static fn (Reminder $reminder): string => $reminder->for, Advice::builtIn()->reminders),
+        );
 
         self::assertEqualsCanonicalizing(Reminder::TOPICS, $for);
     }
@@ -67,11 +69,21 @@ final class AdviceTest extends TestCase
 
     public function testOverASessionEveryReminderOfATopicHasItsTurn(): void
     {
-        $advice = Advice::of([['id' => 'a', 'for' => 'straight', 'text' => 'one'], ['id' => 'b', 'for' => 'straight', 'text' => 'two'], ['id' => 'c', 'for' => 'straight', 'text' => 'three']], []);
+        $advice = Advice::of(
+            [
+                ['id' => 'a', 'for' => 'straight', 'text' => 'one'],
+                ['id' => 'b', 'for' => 'straight', 'text' => 'two'],
+                ['id' => 'c', 'for' => 'straight', 'text' => 'three'],
+            ],
+            [],
+        );
         $choice = new ReminderChoice($advice);
         $shown = [];
         for ($time = 0; $time < 3; ++$time) {
-            array_push($shown, ...array_map(static fn (Reminder $reminder): string => $reminder->id, $choice->for(self::check('1 2'))));
+            array_push(
+                $shown,
+                ...array_map(static fn (Reminder $reminder): string => $reminder->id, $choice->for(self::check('1 2'))),
+            );
         }
 
         self::assertSame(['a', 'b', 'c', 'a', 'b', 'c'], $shown);
@@ -121,6 +133,9 @@ final class AdviceTest extends TestCase
 
     private static function check(string $chain): CheckResult
     {
-        return Check::builtIn()->run(new ChainInStance(Chains::read($chain), Stance::Orthodox), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        return Check::builtIn()->run(
+            new ChainInStance(Chains::read($chain), Stance::Orthodox),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
     }
 }

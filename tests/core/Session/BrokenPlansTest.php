@@ -13,10 +13,34 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Plans with something else in some places: whatever stands there, an answer comes, and what is wrong has a sentence. */
+/**
+ * Plans with something else in some places: whatever stands there, an answer comes, and what is wrong has a sentence.
+ */
 final class BrokenPlansTest extends TestCase
 {
-    private const VALUES = [null, true, -1, 0, 1, 7.5, 1e12, 10_000, '', 'x', '1 2', '1 99', "\xff", [], [1], [[]], ['a' => 1], [null], 'own', 'repeat', 'calls'];
+    private const VALUES = [
+        null,
+        true,
+        -1,
+        0,
+        1,
+        7.5,
+        1e12,
+        10_000,
+        '',
+        'x',
+        '1 2',
+        '1 99',
+        "\xff",
+        [],
+        [1],
+        [[]],
+        ['a' => 1],
+        [null],
+        'own',
+        'repeat',
+        'calls',
+    ];
 
     #[TestWith([1])]
     #[TestWith([2])]
@@ -72,14 +96,30 @@ final class BrokenPlansTest extends TestCase
         $set = static function () use ($random, $drills): array {
             $drill = $drills[$random->getInt(0, \count($drills) - 1)];
 
-            return ['drill' => $drill->id, 'combinations' => \array_slice(['1 2', '1 2 3', '1 2 3 2', '14l', '5 6'], 0, $drill->combinations[0]), 'parameters' => []];
+            return [
+                'drill' => $drill->id,
+                'combinations' => \array_slice(['1 2', '1 2 3', '1 2 3 2', '14l', '5 6'], 0, $drill->combinations[0]),
+                'parameters' => [],
+            ];
         };
 
         return [
             'name' => 'A', 'minutes' => 60, 'level' => 2, 'seed' => $random->getInt(0, 99),
             'tracks' => [['name' => 'A', 'level' => 1], ['name' => 'B', 'level' => 3]],
             'blocks' => [
-                ['kind' => 'rounds', 'rounds' => [['seconds' => 120, 'rest' => 60, 'times' => 2, 'sets' => [$set(), $set()], 'tracks' => [['track' => 0, 'pattern' => [30, 30], 'sets' => [$set()]]]]], 'changeover' => 30],
+                [
+                    'kind' => 'rounds',
+                    'rounds' => [
+                        [
+                            'seconds' => 120,
+                            'rest' => 60,
+                            'times' => 2,
+                            'sets' => [$set(), $set()],
+                            'tracks' => [['track' => 0, 'pattern' => [30, 30], 'sets' => [$set()]]],
+                        ],
+                    ],
+                    'changeover' => 30,
+                ],
                 ['kind' => 'cool-down', 'rounds' => [['sets' => [[...$set(), 'seconds' => 60]]]]],
             ],
         ];

@@ -39,8 +39,13 @@ final class ComposerTest extends TestCase
     #[TestWith([90, [2], 'weapon', 'leg', 4])]
     #[TestWith([15, [1], 'due', null, 5])]
     #[TestWith([30, [2], 'theme', 'kicks-off-hands', 6])]
-    public function testASessionFitsItsMinutesAndCanBeRunAsItStands(int $minutes, array $levels, string $kind, ?string $value, int $seed): void
-    {
+    public function testASessionFitsItsMinutesAndCanBeRunAsItStands(
+        int $minutes,
+        array $levels,
+        string $kind,
+        ?string $value,
+        int $seed,
+    ): void {
         $composition = self::compose($minutes, $levels, Aim::of($kind, $value), $seed);
         $reading = (new PlanReader())->read($composition->plan);
 
@@ -57,14 +62,20 @@ final class ComposerTest extends TestCase
         $aim = Aim::of('due', null);
 
         self::assertEquals(self::compose(60, [2], $aim, 7), self::compose(60, [2], $aim, 7));
-        self::assertNotEquals(self::compose(60, [2], $aim, 7)->plan['blocks'], self::compose(60, [2], $aim, 8)->plan['blocks']);
+        self::assertNotEquals(
+            self::compose(60, [2], $aim, 7)->plan['blocks'],
+            self::compose(60, [2], $aim, 8)->plan['blocks'],
+        );
     }
 
     public function testWhatMeetsTheAimIsChosenWhereThereIsEnough(): void
     {
         $aim = Aim::of('weapon', 'leg');
         $composition = self::compose(30, [3], $aim, 3);
-        $meant = array_map(static fn (int $id): bool => $aim->isMetBy(self::candidates()[$id]), array_unique(self::ids($composition->plan)));
+        $meant = array_map(
+            static fn (int $id): bool => $aim->isMetBy(self::candidates()[$id]),
+            array_unique(self::ids($composition->plan)),
+        );
 
         self::assertNotSame([], $meant);
         // Where others fill up, it is said.
@@ -85,44 +96,99 @@ final class ComposerTest extends TestCase
         $composition = Composer::compose(self::wishes(30, [2], Aim::of('due', null), 1), []);
 
         self::assertStringContainsString('Nothing in the library fits for level 2', $composition->unmet[0]);
-        self::assertSame([], array_filter((new PlanReader())->read($composition->plan)->problems, static fn ($problem): bool => $problem->stops));
+        self::assertSame(
+            [],
+            array_filter(
+                (new PlanReader())->read($composition->plan)->problems,
+                static fn ($problem): bool => $problem->stops,
+            ),
+        );
     }
 
     public function testACourseWithoutASessionBeginsWithWhatAsksForLeastAlsoWhereAllAskForMore(): void
     {
         $long = array_filter(self::candidates(), static fn (Candidate $one): bool => \count($one->links()) >= 4);
         $composition = Composer::compose(self::wishes(60, [3], Aim::of('due', null), 1), array_values($long));
-        $held = Composer::compose(self::wishes(60, [3], Aim::of('due', null), 1, ['jab.h cross.h']), array_values($long));
+        $held = Composer::compose(
+            self::wishes(60, [3], Aim::of('due', null), 1, ['jab.h cross.h']),
+            array_values($long),
+        );
 
         self::assertNotSame([], self::ids($composition->plan));
         self::assertSame([], $composition->unmet);
         // A course that has had sessions gets nothing that is more than two links away, and free work says why.
         if ([] === self::ids($held->plan)) {
-            self::assertContains('Free work, because nothing of the library fits.', array_column($held->reasons, 'message'));
+            self::assertContains(
+                'Free work, because nothing of the library fits.',
+                array_column($held->reasons, 'message'),
+            );
         }
     }
 
     public function testWhatWasDrilledLeastComesFirst(): void
     {
         $candidates = array_map(
-            static fn (Candidate $one): Candidate => new Candidate($one->id, $one->version, $one->name, $one->text, $one->inStance, $one->level, $one->themes, 0 === $one->id % 2 ? 5 : 0, 0 === $one->id % 2 ? '2026-11-01' : null),
+            static fn (Candidate $one): Candidate => new Candidate(
+                $one->id,
+                $one->version,
+                $one->name,
+                $one->text,
+                $one->inStance,
+                $one->level,
+                $one->themes,
+                0 === $one->id % 2 ? 5 : 0,
+                0 === $one->id % 2 ? '2026-11-01' : null,
+            ),
             self::candidates(),
         );
         $composition = Composer::compose(self::wishes(60, [3], Aim::of('due', null), 1), array_values($candidates));
 
-        self::assertSame([1], array_values(array_unique(array_map(static fn (int $id): int => $id % 2, self::ids($composition->plan)))));
+        self::assertSame(
+            [1],
+            array_values(array_unique(array_map(static fn (int $id): int => $id % 2, self::ids($composition->plan)))),
+        );
     }
 
     public function testACombinationAsksForAtMostTwoLinksBeyondWhatTheCourseKnows(): void
     {
-        $known = array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->level <= 2 ? $one->links() : [], array_values(self::candidates())))));
-        $composition = Composer::compose(self::wishes(60, [3], Aim::of('due', null), 4, $known), array_values(self::candidates()));
-        $new = array_map(static fn (int $id): int => \count(array_diff(self::candidates()[$id]->links(), $known)), self::ids($composition->plan));
+        $known = array_values(
+            array_unique(
+                array_merge(
+                    ...array_map(
+                        static fn (Candidate $one): array => $one->level <= 2 ? $one->links() : [],
+                        array_values(self::candidates()),
+                    ),
+                ),
+            ),
+        );
+        $composition = Composer::compose(
+            self::wishes(60, [3], Aim::of('due', null), 4, $known),
+            array_values(self::candidates()),
+        );
+        $new = array_map(
+            static fn (int $id): int => \count(array_diff(self::candidates()[$id]->links(), $known)),
+            self::ids($composition->plan),
+        );
 
         self::assertNotSame([], $new);
         // Links that came with one of this session are known to the next.
-        self::assertLessThanOrEqual(2 * \count(array_unique(self::ids($composition->plan))), \count(array_unique(array_merge(...array_map(static fn (int $id): array => array_diff(self::candidates()[$id]->links(), $known), self::ids($composition->plan))))));
-        self::assertStringNotContainsString('3 links are new', implode('', array_column($composition->reasons, 'message')));
+        self::assertLessThanOrEqual(
+            2 * \count(array_unique(self::ids($composition->plan))),
+            \count(
+                array_unique(
+                    array_merge(
+                        ...array_map(
+                            static fn (int $id): array => array_diff(self::candidates()[$id]->links(), $known),
+                            self::ids($composition->plan),
+                        ),
+                    ),
+                ),
+            ),
+        );
+        self::assertStringNotContainsString(
+            '3 links are new',
+            implode('', array_column($composition->reasons, 'message')),
+        );
     }
 
     #[TestWith([1])]
@@ -146,7 +212,10 @@ final class ComposerTest extends TestCase
         $rounds[2]['locked'] = true;
         $blocks[1]['rounds'] = $rounds;
         $blocks[0]['locked'] = true;
-        $second = Composer::compose(self::wishes(60, [2], Aim::of('due', null), 2, locked: $plan->withBlocks($blocks)->content), array_values(self::candidates()));
+        $second = Composer::compose(
+            self::wishes(60, [2], Aim::of('due', null), 2, locked: $plan->withBlocks($blocks)->content),
+            array_values(self::candidates()),
+        );
         $made = (new WrittenPlan($second->plan))->blocks();
 
         self::assertEquals($blocks[0], $made[0]);
@@ -167,10 +236,16 @@ final class ComposerTest extends TestCase
 
     public function testYouthGetNothingThatIsNotForThem(): void
     {
-        $composition = Composer::compose(self::wishes(60, [3], Aim::of('weapon', 'leg'), 1, group: Group::Youth), array_values(self::candidates()));
+        $composition = Composer::compose(
+            self::wishes(60, [3], Aim::of('weapon', 'leg'), 1, group: Group::Youth),
+            array_values(self::candidates()),
+        );
         $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'), group: Group::Youth);
         foreach (self::ids($composition->plan) as $id) {
-            self::assertSame('flows', Check::builtIn()->run(self::candidates()[$id]->inStance, $options)->verdict->value);
+            self::assertSame(
+                'flows',
+                Check::builtIn()->run(self::candidates()[$id]->inStance, $options)->verdict->value,
+            );
         }
     }
 
@@ -194,9 +269,27 @@ final class ComposerTest extends TestCase
      * @param list<string> $known
      * @param array<array-key, mixed> $locked
      */
-    private static function wishes(int $minutes, array $levels, Aim $aim, int $seed, array $known = [], array $locked = [], Group $group = Group::Open): Wishes
-    {
-        return new Wishes('Tuesday', $minutes, $aim, $seed, BuiltInHouseRules::named('kickboxing'), $group, Medium::Pads, $levels, known: $known, locked: $locked);
+    private static function wishes(
+        int $minutes,
+        array $levels,
+        Aim $aim,
+        int $seed,
+        array $known = [],
+        array $locked = [],
+        Group $group = Group::Open,
+    ): Wishes {
+        return new Wishes(
+            'Tuesday',
+            $minutes,
+            $aim,
+            $seed,
+            BuiltInHouseRules::named('kickboxing'),
+            $group,
+            Medium::Pads,
+            $levels,
+            known: $known,
+            locked: $locked,
+        );
     }
 
     /**
@@ -216,17 +309,47 @@ final class ComposerTest extends TestCase
         static $candidates = null;
         if (null === $candidates) {
             $candidates = [];
-            $chains = array_map(static fn (string $text): ChainInStance => Chains::inStance($text), ['1 2', '1 1 2', '2 3', '1 2 3', '1 2 3 2', '1b 2', '1 2b', '11 2', '1 14l']);
+            $chains = array_map(static fn (string $text): ChainInStance => Chains::inStance($text), [
+                '1 2',
+                '1 1 2',
+                '2 3',
+                '1 2 3',
+                '1 2 3 2',
+                '1b 2',
+                '1 2b',
+                '11 2',
+                '1 14l',
+            ]);
             foreach ([[Limb::Hand], [Limb::Hand, Limb::Leg]] as $weapons) {
                 foreach (range(2, 6) as $length) {
-                    $made = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('kickboxing')), $length, $weapons, seed: 5, count: 12));
-                    array_push($chains, ...array_map(static fn ($result): ChainInStance => $result->inStance, $made->results));
+                    $made = Generator::builtIn()->generate(
+                        new GenerationCriteria(
+                            new CheckOptions(BuiltInHouseRules::named('kickboxing')),
+                            $length,
+                            $weapons,
+                            seed: 5,
+                            count: 12,
+                        ),
+                    );
+                    array_push(
+                        $chains,
+                        ...array_map(static fn ($result): ChainInStance => $result->inStance, $made->results),
+                    );
                 }
             }
             $writer = new Writer(Numbering::named('parity'));
             foreach ($chains as $id => $inStance) {
-                $level = Scale::builtIn()->of(Check::builtIn()->run($inStance, new CheckOptions(BuiltInHouseRules::named('kickboxing'))))->level;
-                $candidates[$id + 1] = new Candidate($id + 1, 1, 'Number '.($id + 1), $writer->write($inStance), $inStance, $level);
+                $level = Scale::builtIn()->of(
+                    Check::builtIn()->run($inStance, new CheckOptions(BuiltInHouseRules::named('kickboxing'))),
+                )->level;
+                $candidates[$id + 1] = new Candidate(
+                    $id + 1,
+                    1,
+                    'Number '.($id + 1),
+                    $writer->write($inStance),
+                    $inStance,
+                    $level,
+                );
             }
         }
 

@@ -41,7 +41,10 @@ final class DrillsTest extends TestCase
     public function testTheExampleComesOutAsItSays(Drill $drill, DrillExample $example): void
     {
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
-        $cues = array_map(static fn (DrillCue $cue): array => [$cue->atMs, $cue->kind->value, $cue->text], $drill->cues($run));
+        $cues = array_map(
+            static fn (DrillCue $cue): array => [$cue->atMs, $cue->kind->value, $cue->text],
+            $drill->cues($run),
+        );
 
         self::assertSame([], $drill->problems($run));
         self::assertSame($example->cues, \array_slice($cues, 0, \count($example->cues)));
@@ -68,16 +71,29 @@ final class DrillsTest extends TestCase
     public function testWhatIsThrownStands(Drill $drill, DrillExample $example): void
     {
         $run = self::drilled($drill, $example->combinations, $example->parameters, $example->seconds);
-        $standing = array_filter($drill->cues($run), static fn (DrillCue $cue): bool => $cue->kind->stands() && null !== $cue->chain);
+        $standing = array_filter(
+            $drill->cues($run),
+            static fn (DrillCue $cue): bool => $cue->kind->stands() && null !== $cue->chain,
+        );
         $from = 0.0;
         foreach ($drill->portions($run) as $portion) {
             $begun = array_filter($standing, static fn (DrillCue $cue): bool => $cue->atMs <= $from + $portion->ms / 2);
             $last = max([0, ...array_column($begun, 'atMs')]);
             // Calls come at random, and are counted in equal parts.
-            $now = 'calls' === $drill->definition()->id ? $standing : array_filter($begun, static fn (DrillCue $cue): bool => $cue->atMs === $last);
+            $now =
+                'calls' === $drill->definition()->id
+                    ? $standing
+                    : array_filter($begun, static fn (DrillCue $cue): bool => $cue->atMs === $last);
             $thrown = null === $portion->chain ? null : $run->write($portion->chain);
-            $texts = array_map(static fn (DrillCue $cue): string => null === $cue->chain ? '' : $run->write($cue->chain), $now);
-            self::assertTrue(null === $thrown || [] !== array_filter($texts, static fn (string $text): bool => str_starts_with($thrown, $text)), $thrown.' is thrown, and what stands is '.implode(', ', $texts));
+            $texts = array_map(
+                static fn (DrillCue $cue): string => null === $cue->chain ? '' : $run->write($cue->chain),
+                $now,
+            );
+            self::assertTrue(
+                null === $thrown
+                    || [] !== array_filter($texts, static fn (string $text): bool => str_starts_with($thrown, $text)),
+                $thrown.' is thrown, and what stands is '.implode(', ', $texts),
+            );
             $from += $portion->ms;
         }
     }
@@ -86,15 +102,40 @@ final class DrillsTest extends TestCase
     #[DataProvider('examples')]
     public function testEveryChainStandsOrIsAStepOrIsAnnounced(Drill $drill, DrillExample $example): void
     {
-        foreach ($drill->cues(self::drilled($drill, $example->combinations, $example->parameters, $example->seconds)) as $cue) {
-            self::assertTrue(null === $cue->chain || $cue->kind->stands() || $cue->kind->isStep() || CueKind::Next === $cue->kind, $cue->kind->value);
+        $found = $drill->cues(self::drilled($drill, $example->combinations, $example->parameters, $example->seconds));
+        foreach ($found as $cue) {
+            self::assertTrue(
+                null === $cue->chain || $cue->kind->stands() || $cue->kind->isStep() || CueKind::Next === $cue->kind,
+                $cue->kind->value,
+            );
         }
     }
 
     public function testThereIsADrillForEachRowOfTheTable(): void
     {
         self::assertSame(
-            ['repeat', 'set-list', 'ladder', 'builder', 'pyramid', 'thirds', 'bursts', 'one-side', 'other-stance', 'alternate', 'themes', 'setup-free', 'free', 'return-fire', 'calls', 'balance', 'conditioning', 'exercise', 'demonstration', 'talk'],
+            [
+                'repeat',
+                'set-list',
+                'ladder',
+                'builder',
+                'pyramid',
+                'thirds',
+                'bursts',
+                'one-side',
+                'other-stance',
+                'alternate',
+                'themes',
+                'setup-free',
+                'free',
+                'return-fire',
+                'calls',
+                'balance',
+                'conditioning',
+                'exercise',
+                'demonstration',
+                'talk',
+            ],
             array_keys(DrillRegistry::all()),
         );
     }
@@ -156,7 +197,13 @@ final class DrillsTest extends TestCase
         $drill = DrillRegistry::all()['calls'];
         $run = self::drilled($drill, ['1 2', '3 2'], [], 120);
 
-        self::assertEqualsWithDelta(\count($drill->cues($run)), array_sum(array_map(static fn (Portion $portion): float => $portion->repetitions ?? 0.0, $drill->portions($run))), 1e-9);
+        self::assertEqualsWithDelta(
+            \count($drill->cues($run)),
+            array_sum(
+                array_map(static fn (Portion $portion): float => $portion->repetitions ?? 0.0, $drill->portions($run)),
+            ),
+            1e-9,
+        );
     }
 
     /**
@@ -172,8 +219,13 @@ final class DrillsTest extends TestCase
     #[TestWith(['return-fire', ['slip-lead'], [], 60, 'Nothing of this chain lands'])]
     #[TestWith(['calls', ['1'], ['least' => 9, 'most' => 3], 60, 'longer than the longest'])]
     #[TestWith(['balance', ['13'], [], 60, 'take 120 s, and the set has 60 s'])]
-    public function testWhatDoesNotComeOutIsSaid(string $id, array $chains, array $parameters, int $seconds, string $part): void
-    {
+    public function testWhatDoesNotComeOutIsSaid(
+        string $id,
+        array $chains,
+        array $parameters,
+        int $seconds,
+        string $part,
+    ): void {
         $drill = DrillRegistry::all()[$id];
         $problems = $drill->problems(self::drilled($drill, $chains, $parameters, $seconds));
 
@@ -207,9 +259,14 @@ final class DrillsTest extends TestCase
     #[TestWith(['rung', 'three', '"A rung (0: own pace)" is a whole number of seconds from 0 to 300.'])]
     #[TestWith(['rung', 301, '"A rung (0: own pace)" is a whole number of seconds from 0 to 300.'])]
     #[TestWith(['steps', 2, 'This drill has no "steps"; it has rung.'])]
-    public function testAParameterThatCannotBeTakenIsSaidAndTheUsualOneStands(string $name, mixed $value, string $sentence): void
-    {
-        [$parameters, $wrong] = Parameters::read(DrillRegistry::all()['ladder']->definition()->parameters, [$name => $value]);
+    public function testAParameterThatCannotBeTakenIsSaidAndTheUsualOneStands(
+        string $name,
+        mixed $value,
+        string $sentence,
+    ): void {
+        [$parameters, $wrong] = Parameters::read(DrillRegistry::all()['ladder']->definition()->parameters, [
+            $name => $value,
+        ]);
 
         self::assertSame([$name => $sentence], $wrong);
         self::assertSame(0, $parameters->whole('rung'));
@@ -219,13 +276,24 @@ final class DrillsTest extends TestCase
      * @param list<string> $chains
      * @param array<string, mixed> $parameters
      */
-    private static function drilled(Drill $drill, array $chains, array $parameters, int $seconds, int $seed = 1): DrillRun
-    {
+    private static function drilled(
+        Drill $drill,
+        array $chains,
+        array $parameters,
+        int $seconds,
+        int $seed = 1,
+    ): DrillRun {
         [$read, $wrong] = Parameters::read($drill->definition()->parameters, $parameters);
         self::assertSame([], $wrong);
 
         return new DrillRun(
-            array_map(static fn (string $chain): PlannedCombination => new PlannedCombination($chain, new ChainInStance(Chains::read($chain), Stance::Orthodox)), $chains),
+            array_map(
+                static fn (string $chain): PlannedCombination => new PlannedCombination(
+                    $chain,
+                    new ChainInStance(Chains::read($chain), Stance::Orthodox),
+                ),
+                $chains,
+            ),
             $read,
             $seconds,
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),

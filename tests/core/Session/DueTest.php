@@ -28,10 +28,17 @@ final class DueTest extends TestCase
     #[TestWith([[true, false, true], 6])]
     public function testWhatHeldDoublesAndWhatFellApartHalves(array $held, int $days): void
     {
-        $times = array_map(static fn (int $at, bool $one): array => [\sprintf('2026-11-%02d', $at + 1), $one], array_keys($held), $held);
+        $times = array_map(
+            static fn (int $at, bool $one): array => [\sprintf('2026-11-%02d', $at + 1), $one],
+            array_keys($held),
+            $held,
+        );
         $due = (new Schedule())->after($times);
 
-        self::assertSame([$days, \count($held), $times[\count($times) - 1][0]], [$due->interval, $due->times, $due->last]);
+        self::assertSame(
+            [$days, \count($held), $times[\count($times) - 1][0]],
+            [$due->interval, $due->times, $due->last],
+        );
         self::assertSame((new \DateTimeImmutable($due->last))->modify("+$days days")->format('Y-m-d'), $due->day);
     }
 
@@ -46,7 +53,12 @@ final class DueTest extends TestCase
     public function testTheHouseRulesSetTheBounds(): void
     {
         $row = BuiltInHouseRules::named('boxing')->toArray();
-        $schedule = Schedule::of(HouseRules::of([...$row, 'thresholds' => [...$row['thresholds'], 'due-first' => 4, 'due-least' => 2, 'due-most' => 10]]));
+        $schedule = Schedule::of(
+            HouseRules::of([
+                ...$row,
+                'thresholds' => [...$row['thresholds'], 'due-first' => 4, 'due-least' => 2, 'due-most' => 10],
+            ]),
+        );
 
         self::assertSame([4, 2, 10], [$schedule->first, $schedule->least, $schedule->most]);
         self::assertEquals(new Schedule(), Schedule::of(BuiltInHouseRules::named('boxing')));
@@ -55,7 +67,9 @@ final class DueTest extends TestCase
     public function testBoundsThatCrossAreTurnedRound(): void
     {
         $row = BuiltInHouseRules::named('boxing')->toArray();
-        $schedule = Schedule::of(HouseRules::of([...$row, 'thresholds' => [...$row['thresholds'], 'due-least' => 30, 'due-most' => 10]]));
+        $schedule = Schedule::of(
+            HouseRules::of([...$row, 'thresholds' => [...$row['thresholds'], 'due-least' => 30, 'due-most' => 10]]),
+        );
 
         self::assertSame([10, 30], [$schedule->least, $schedule->most]);
     }

@@ -20,7 +20,11 @@ final class FormatTest extends TestCase
     public static function plans(): iterable
     {
         /** @var list<array{name?: string, content?: mixed}> $sessions */
-        $sessions = json_decode((string) file_get_contents(self::ROOT.'demo/sessions.json'), true, flags: \JSON_THROW_ON_ERROR);
+        $sessions = json_decode(
+            (string) file_get_contents(self::ROOT.'demo/sessions.json'),
+            true,
+            flags: \JSON_THROW_ON_ERROR,
+        );
         foreach ($sessions as $session) {
             if (isset($session['content'])) {
                 yield $session['name'] ?? '' => [$session['content']];
@@ -70,11 +74,21 @@ final class FormatTest extends TestCase
         yield 'a level' => [['level' => 4, 'blocks' => []]];
         yield 'a chain that is no text' => [Plans::set('repeat', [['chain' => 5]])];
         yield 'too many times' => [Plans::of([['seconds' => 60, 'times' => 10_000, 'sets' => []]])];
-        yield 'a pattern of words' => [Plans::of([['seconds' => 60, 'sets' => [], 'tracks' => [['track' => 0, 'pattern' => ['on']]]]], ['tracks' => [['name' => 'A', 'level' => 1]]])];
+        yield 'a pattern of words' => [
+            Plans::of(
+                [['seconds' => 60, 'sets' => [], 'tracks' => [['track' => 0, 'pattern' => ['on']]]]],
+                ['tracks' => [['name' => 'A', 'level' => 1]]],
+            ),
+        ];
     }
 
     private static function isValid(mixed $plan): bool
     {
-        return (new Validator())->validate(Helper::toJSON($plan), (string) file_get_contents(self::ROOT.'docs/formats/session.schema.json'))->isValid();
+        return (new Validator())
+            ->validate(
+                Helper::toJSON($plan),
+                (string) file_get_contents(self::ROOT.'docs/formats/session.schema.json'),
+            )
+            ->isValid();
     }
 }

@@ -19,7 +19,15 @@ final class LoadTest extends TestCase
 {
     public function testMirroredAthletesHaveMirroredSidesAndTheSameRest(): void
     {
-        [$orthodox, $southpaw] = self::loads(Plans::of([['seconds' => 180, 'times' => 3, 'sets' => [['combinations' => ['1 2 3b']], ['combinations' => ['1 2 14l']]]]]));
+        [$orthodox, $southpaw] = self::loads(
+            Plans::of([
+                [
+                    'seconds' => 180,
+                    'times' => 3,
+                    'sets' => [['combinations' => ['1 2 3b']], ['combinations' => ['1 2 14l']]],
+                ],
+            ]),
+        );
 
         self::assertEqualsWithDelta($orthodox->bySide['left'], $southpaw->bySide['right'], 1e-6);
         self::assertEqualsWithDelta($orthodox->bySide['right'], $southpaw->bySide['left'], 1e-6);
@@ -57,7 +65,19 @@ final class LoadTest extends TestCase
 
     public function testEveryCountAddsUp(): void
     {
-        [$orthodox] = self::loads(Plans::of([['seconds' => 240, 'sets' => [['combinations' => ['1 2 3b 14l']], ['combinations' => ['5 6 22']], ['drill' => 'one-side', 'parameters' => ['weapons' => ['hand', 'leg']]], ['drill' => 'pyramid']]]]));
+        [$orthodox] = self::loads(
+            Plans::of([
+                [
+                    'seconds' => 240,
+                    'sets' => [
+                        ['combinations' => ['1 2 3b 14l']],
+                        ['combinations' => ['5 6 22']],
+                        ['drill' => 'one-side', 'parameters' => ['weapons' => ['hand', 'leg']]],
+                        ['drill' => 'pyramid'],
+                    ],
+                ],
+            ]),
+        );
 
         self::assertEqualsWithDelta($orthodox->strikes, array_sum($orthodox->bySide) + $orthodox->free, 1e-6);
         self::assertEqualsWithDelta(array_sum($orthodox->bySide), array_sum($orthodox->byLimbOfSide), 1e-6);
@@ -66,7 +86,9 @@ final class LoadTest extends TestCase
 
     public function testLowerLevelsThrowFewerBecauseTheGapIsLonger(): void
     {
-        $strikes = static fn (int $level): float => self::loads(Plans::set('repeat', ['1 2 3'], with: ['level' => $level]))[0]->strikes;
+        $strikes = static fn (int $level): float => self::loads(
+            Plans::set('repeat', ['1 2 3'], with: ['level' => $level]),
+        )[0]->strikes;
 
         self::assertLessThan($strikes(2), $strikes(1));
         self::assertLessThan($strikes(3), $strikes(2));
@@ -74,7 +96,12 @@ final class LoadTest extends TestCase
 
     public function testTalkAndDemonstrationAreNoWork(): void
     {
-        $plan = Plans::of([['seconds' => 120, 'sets' => [['drill' => 'talk'], ['drill' => 'demonstration', 'combinations' => ['1 2']]]]]);
+        $plan = Plans::of([
+            [
+                'seconds' => 120,
+                'sets' => [['drill' => 'talk'], ['drill' => 'demonstration', 'combinations' => ['1 2']]],
+            ],
+        ]);
         [$orthodox] = self::loads($plan);
 
         self::assertSame(0, $orthodox->workMs);
@@ -98,9 +125,18 @@ final class LoadTest extends TestCase
     {
         yield 'one-sided-session' => ['one-sided-session', Plans::of([self::rounds(['combinations' => ['1 1 1 2']])])];
         yield 'shin-load' => ['shin-load', Plans::of([self::rounds(['combinations' => ['14b']])], ['medium' => 'bag'])];
-        yield 'uppercuts-on-bag' => ['uppercuts-on-bag', Plans::of([self::rounds(['combinations' => ['5 6']])], ['medium' => 'bag'])];
-        yield 'partner-head' => ['partner-head', Plans::of([self::rounds(['combinations' => ['1 2 3']])], ['medium' => 'partner'])];
-        yield 'little-rest' => ['little-rest', Plans::of([self::rounds(['combinations' => ['1 2']], 6, ['rest' => 5])])];
+        yield 'uppercuts-on-bag' => [
+            'uppercuts-on-bag',
+            Plans::of([self::rounds(['combinations' => ['5 6']])], ['medium' => 'bag']),
+        ];
+        yield 'partner-head' => [
+            'partner-head',
+            Plans::of([self::rounds(['combinations' => ['1 2 3']])], ['medium' => 'partner']),
+        ];
+        yield 'little-rest' => [
+            'little-rest',
+            Plans::of([self::rounds(['combinations' => ['1 2']], 6, ['rest' => 5])]),
+        ];
         yield 'no-warm-up' => ['no-warm-up', Plans::of([self::rounds(['combinations' => ['1 2']])])];
         yield 'no-cool-down' => ['no-cool-down', Plans::of([self::rounds(['combinations' => ['1 2']])])];
     }
@@ -120,7 +156,10 @@ final class LoadTest extends TestCase
         }
 
         self::assertArrayNotHasKey($id, self::warnings($fixed));
-        self::assertSame([], array_filter((new PlanReader())->read($fixed)->problems, static fn ($problem): bool => $problem->stops));
+        self::assertSame(
+            [],
+            array_filter((new PlanReader())->read($fixed)->problems, static fn ($problem): bool => $problem->stops),
+        );
     }
 
     #[DataProvider('heavy')]
@@ -143,7 +182,10 @@ final class LoadTest extends TestCase
 
     public function testHalvingTheUppercutsHalvesThem(): void
     {
-        $plan = Plans::of([['seconds' => 180, 'times' => 6, 'rest' => 60, 'sets' => [['combinations' => ['5 6']]]]], ['medium' => 'bag']);
+        $plan = Plans::of(
+            [['seconds' => 180, 'times' => 6, 'rest' => 60, 'sets' => [['combinations' => ['5 6']]]]],
+            ['medium' => 'bag'],
+        );
         [$before] = self::loads($plan);
         [$after] = self::loads((new SessionSerializer(new PlanReader()))->fixed($plan, 'uppercuts-on-bag') ?? []);
 
@@ -153,7 +195,14 @@ final class LoadTest extends TestCase
 
     public function testNamesOfCombinationsAreFoundInEveryTrack(): void
     {
-        $plan = new WrittenPlan(Plans::of([['sets' => [['combinations' => [['chain' => '1', 'id' => 4]]]], 'tracks' => [['sets' => [['combinations' => [['chain' => '2', 'id' => 5]]]]]]]]));
+        $plan = new WrittenPlan(
+            Plans::of([
+                [
+                    'sets' => [['combinations' => [['chain' => '1', 'id' => 4]]]],
+                    'tracks' => [['sets' => [['combinations' => [['chain' => '2', 'id' => 5]]]]]],
+                ],
+            ]),
+        );
 
         self::assertSame([4, 5], array_column($plan->combinations(), 'id'));
     }
@@ -167,7 +216,10 @@ final class LoadTest extends TestCase
     {
         $programme = Plans::programme($plan);
 
-        return [LoadCounter::of($programme, null, Stance::Orthodox), LoadCounter::of($programme, null, Stance::Southpaw)];
+        return [
+            LoadCounter::of($programme, null, Stance::Orthodox),
+            LoadCounter::of($programme, null, Stance::Southpaw),
+        ];
     }
 
     /**

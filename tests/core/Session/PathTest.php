@@ -59,7 +59,10 @@ final class PathTest extends TestCase
     public function testTheWayIsAsShortAsPlainEnumerationFinds(int $seed): void
     {
         $random = new Randomizer(new Mt19937($seed));
-        $chain = static fn (int $length): string => implode(' ', array_map(static fn (): string => (string) $random->getInt(1, 4), range(1, $length)));
+        $chain = static fn (int $length): string => implode(
+            ' ',
+            array_map(static fn (): string => (string) $random->getInt(1, 4), range(1, $length)),
+        );
         $known = self::known(array_map(static fn (): string => $chain($random->getInt(2, 3)), range(1, 2)));
         $target = self::stage($chain($random->getInt(3, 5)));
         $stages = array_map(static fn (): Stage => self::stage($chain($random->getInt(2, 4))), range(1, 7));
@@ -84,7 +87,10 @@ final class PathTest extends TestCase
     public function testMoreKnowledgeNeverMakesAStepNewer(): void
     {
         $random = new Randomizer(new Mt19937(3));
-        $chain = static fn (): string => implode(' ', array_map(static fn (): string => (string) $random->getInt(1, 6), range(1, 4)));
+        $chain = static fn (): string => implode(
+            ' ',
+            array_map(static fn (): string => (string) $random->getInt(1, 6), range(1, 4)),
+        );
         for ($time = 0; $time < 50; ++$time) {
             $known = self::known([$chain()]);
             $stage = self::stage($chain());
@@ -132,7 +138,11 @@ final class PathTest extends TestCase
     /** @param list<string> $chains */
     private static function known(array $chains): Known
     {
-        return array_reduce($chains, static fn (Known $known, string $chain): Known => $known->and(self::stage($chain)), new Known());
+        return array_reduce(
+            $chains,
+            static fn (Known $known, string $chain): Known => $known->and(self::stage($chain)),
+            new Known(),
+        );
     }
 
     private static function stage(string $chain): Stage

@@ -34,16 +34,33 @@ final class Plans
      *
      * @return array<string, mixed>
      */
-    public static function set(string $drill, array $combinations, int $seconds = 60, array $parameters = [], array $with = []): array
-    {
-        return self::of([['seconds' => $seconds, 'sets' => [['drill' => $drill, 'combinations' => $combinations, 'parameters' => $parameters]]]], $with);
+    public static function set(
+        string $drill,
+        array $combinations,
+        int $seconds = 60,
+        array $parameters = [],
+        array $with = [],
+    ): array {
+        return self::of(
+            [
+                [
+                    'seconds' => $seconds,
+                    'sets' => [['drill' => $drill, 'combinations' => $combinations, 'parameters' => $parameters]],
+                ],
+            ],
+            $with,
+        );
     }
 
     /** @param array<array-key, mixed> $written */
     public static function read(array $written): SessionPlan
     {
         $reading = (new PlanReader())->read($written);
-        Assert::assertSame([], array_filter($reading->problems, static fn ($problem): bool => $problem->stops), print_r($reading->problems, true));
+        Assert::assertSame(
+            [],
+            array_filter($reading->problems, static fn ($problem): bool => $problem->stops),
+            print_r($reading->problems, true),
+        );
 
         return $reading->plan;
     }
@@ -61,7 +78,10 @@ final class Plans
      */
     public static function problems(array $written): array
     {
-        return array_map(static fn ($problem): string => $problem->place.': '.$problem->message, (new PlanReader())->read($written)->problems);
+        return array_map(
+            static fn ($problem): string => $problem->place.': '.$problem->message,
+            (new PlanReader())->read($written)->problems,
+        );
     }
 
     /** @return list<array{int, string, string}> */

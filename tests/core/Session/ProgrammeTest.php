@@ -18,7 +18,16 @@ final class ProgrammeTest extends TestCase
 {
     public function testARoundHasABellAnnouncementsAChangeAndARest(): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']], ['combinations' => ['1 2 3']]]]]));
+        $programme = Plans::programme(
+            Plans::of([
+                [
+                    'seconds' => 120,
+                    'rest' => 30,
+                    'times' => 2,
+                    'sets' => [['combinations' => ['1 2']], ['combinations' => ['1 2 3']]],
+                ],
+            ]),
+        );
 
         self::assertSame([
             [0, 'bell', 'Round 1 of 2'], [0, 'show', '1 2'],
@@ -32,19 +41,44 @@ final class ProgrammeTest extends TestCase
 
     public function testWhatIsCalledAtRandomIsNotForetold(): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 60, 'rest' => 10, 'times' => 2, 'sets' => [['drill' => 'calls', 'combinations' => ['1 2', '3 2']]]]]));
+        $programme = Plans::programme(
+            Plans::of([
+                [
+                    'seconds' => 60,
+                    'rest' => 10,
+                    'times' => 2,
+                    'sets' => [['drill' => 'calls', 'combinations' => ['1 2', '3 2']]],
+                ],
+            ]),
+        );
 
         self::assertContains([60_000, 'next', 'Next: Calls'], Plans::cues($programme));
     }
 
     public function testTracksHaveTheirOwnBellsAndRests(): void
     {
-        $programme = Plans::programme(Plans::of([[
-            'seconds' => 180, 'rest' => 60,
-            'sets' => [['combinations' => ['1 2']]],
-            'tracks' => [['track' => 0, 'pattern' => [60, 60]], ['track' => 1]],
-        ]], ['tracks' => [['name' => 'New', 'level' => 1], ['name' => 'Old', 'level' => 3]]]));
-        $of = static fn (int $track, CueKind $kind): array => array_values(array_map(static fn (Cue $cue): int => $cue->atMs, array_filter($programme->cues, static fn (Cue $cue): bool => $track === $cue->track && $kind === $cue->kind)));
+        $programme = Plans::programme(
+            Plans::of(
+                [
+                    [
+                        'seconds' => 180,
+                        'rest' => 60,
+                        'sets' => [['combinations' => ['1 2']]],
+                        'tracks' => [['track' => 0, 'pattern' => [60, 60]], ['track' => 1]],
+                    ],
+                ],
+                ['tracks' => [['name' => 'New', 'level' => 1], ['name' => 'Old', 'level' => 3]]],
+            ),
+        );
+        $of = static fn (int $track, CueKind $kind): array => array_values(
+            array_map(
+                static fn (Cue $cue): int => $cue->atMs,
+                array_filter(
+                    $programme->cues,
+                    static fn (Cue $cue): bool => $track === $cue->track && $kind === $cue->kind,
+                ),
+            ),
+        );
 
         self::assertSame([0, 120_000], $of(0, CueKind::Bell));
         self::assertSame([60_000, 180_000], $of(0, CueKind::Rest));
@@ -64,8 +98,27 @@ final class ProgrammeTest extends TestCase
 
     public function testEveryRepeatOfARoundDrawsItsOwnCalls(): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 120, 'rest' => 0, 'times' => 2, 'sets' => [['drill' => 'calls', 'combinations' => ['1', '2', '1 2']]]]]));
-        $calls = static fn (int $from): array => array_values(array_map(static fn (Cue $cue): int => $cue->atMs - $from, array_filter($programme->cues, static fn (Cue $cue): bool => CueKind::Call === $cue->kind && $cue->atMs >= $from && $cue->atMs < $from + 120_000)));
+        $programme = Plans::programme(
+            Plans::of([
+                [
+                    'seconds' => 120,
+                    'rest' => 0,
+                    'times' => 2,
+                    'sets' => [['drill' => 'calls', 'combinations' => ['1', '2', '1 2']]],
+                ],
+            ]),
+        );
+        $calls = static fn (int $from): array => array_values(
+            array_map(
+                static fn (Cue $cue): int => $cue->atMs - $from,
+                array_filter(
+                    $programme->cues,
+                    static fn (Cue $cue): bool => CueKind::Call === $cue->kind
+                        && $cue->atMs >= $from
+                        && $cue->atMs < $from + 120_000,
+                ),
+            ),
+        );
 
         self::assertNotSame($calls(0), $calls(120_000));
     }
@@ -103,8 +156,13 @@ final class ProgrammeTest extends TestCase
 
     public function testRemindersAreAtMostTwoAndNeverTheSameAllSession(): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 60, 'rest' => 30, 'times' => 8, 'sets' => [['combinations' => ['1 2 3b']]]]]));
-        $shown = array_map(static fn (Cue $cue): array => $cue->reminders, array_values(array_filter($programme->cues, static fn (Cue $cue): bool => CueKind::Show === $cue->kind)));
+        $programme = Plans::programme(
+            Plans::of([['seconds' => 60, 'rest' => 30, 'times' => 8, 'sets' => [['combinations' => ['1 2 3b']]]]]),
+        );
+        $shown = array_map(
+            static fn (Cue $cue): array => $cue->reminders,
+            array_values(array_filter($programme->cues, static fn (Cue $cue): bool => CueKind::Show === $cue->kind)),
+        );
 
         self::assertCount(8, $shown);
         self::assertSame([2], array_values(array_unique(array_map(\count(...), $shown))));
@@ -122,16 +180,23 @@ final class ProgrammeTest extends TestCase
 
     public function testWordsAreBySideAndFollowTheStanceOfTheRound(): void
     {
-        $document = (new SessionSerializer(new PlanReader()))->of(Plans::of([['seconds' => 60, 'stance' => 'other', 'sets' => [['combinations' => ['1 3b']]]]]));
+        $document = (new SessionSerializer(new PlanReader()))->of(
+            Plans::of([['seconds' => 60, 'stance' => 'other', 'sets' => [['combinations' => ['1 3b']]]]]),
+        );
         /** @var list<array{words: array{orthodox: string, southpaw: string}}> $cues */
         $cues = $document['cues'];
 
-        self::assertSame(['orthodox' => 'right jab, right hook to the body', 'southpaw' => 'left jab, left hook to the body'], $cues[1]['words']);
+        self::assertSame(
+            ['orthodox' => 'right jab, right hook to the body', 'southpaw' => 'left jab, left hook to the body'],
+            $cues[1]['words'],
+        );
     }
 
     public function testANumberingOfHandsWritesEachStanceInItsOwnNumbers(): void
     {
-        $document = (new SessionSerializer(new PlanReader()))->of(Plans::set('alternate', ['1 2'], with: ['numbering' => 'hands']));
+        $document = (new SessionSerializer(new PlanReader()))->of(
+            Plans::set('alternate', ['1 2'], with: ['numbering' => 'hands']),
+        );
         /** @var list<array{numbers: array{orthodox: string, southpaw: string}|null}> $cues */
         $cues = $document['cues'];
 
@@ -148,7 +213,14 @@ final class ProgrammeTest extends TestCase
             $sets = [];
             for ($count = mt_rand(1, 3); $count > 0; --$count) {
                 $drill = $drills[mt_rand(0, \count($drills) - 1)]->definition();
-                $sets[] = ['drill' => $drill->id, 'combinations' => \array_slice($chains, 0, max($drill->combinations[0], min(2, $drill->combinations[1])))];
+                $sets[] = [
+                    'drill' => $drill->id,
+                    'combinations' => \array_slice(
+                        $chains,
+                        0,
+                        max($drill->combinations[0], min(2, $drill->combinations[1])),
+                    ),
+                ];
             }
 
             return $sets;
@@ -158,23 +230,51 @@ final class ProgrammeTest extends TestCase
             $rounds = [];
             for ($round = mt_rand(1, 3); $round > 0; --$round) {
                 $rounds[] = [
-                    'seconds' => 60 * mt_rand(1, 4), 'rest' => 60 * mt_rand(0, 1), 'times' => mt_rand(1, 3), 'sets' => $sets(),
-                    'tracks' => 0 === mt_rand(0, 1) ? [] : [['track' => 0, 'pattern' => [20, 40]], ['track' => 1, 'sets' => $sets()]],
+                    'seconds' => 60 * mt_rand(1, 4),
+                    'rest' => 60 * mt_rand(0, 1),
+                    'times' => mt_rand(1, 3),
+                    'sets' => $sets(),
+                    'tracks' => 0 === mt_rand(0, 1)
+                            ? []
+                            : [['track' => 0, 'pattern' => [20, 40]], ['track' => 1, 'sets' => $sets()]],
                 ];
             }
             $blocks[] = ['kind' => 'rounds', 'rounds' => $rounds, 'changeover' => mt_rand(0, 60)];
         }
 
-        return ['seed' => mt_rand(), 'tracks' => [['name' => 'A', 'level' => 1], ['name' => 'B', 'level' => 3]], 'blocks' => $blocks];
+        return [
+            'seed' => mt_rand(),
+            'tracks' => [['name' => 'A', 'level' => 1], ['name' => 'B', 'level' => 3]],
+            'blocks' => $blocks,
+        ];
     }
 
     public function testARestAnnouncesToEachTrackWithWhatItsOwnRoundBegins(): void
     {
         $tracks = [['name' => 'One', 'level' => 1], ['name' => 'Two', 'level' => 2]];
-        $lanes = ['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 2']]], 'tracks' => [['track' => 0, 'pattern' => [60, 30], 'sets' => [['combinations' => ['1']]]], ['track' => 1, 'pattern' => [60, 30], 'sets' => [['combinations' => ['3 2']]]]]];
-        $programme = Plans::programme(Plans::of([['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 1']]]], $lanes, $lanes], ['tracks' => $tracks]));
-        $next = array_map(static fn (Cue $cue): array => [$cue->atMs, $cue->track, $cue->text], array_values(array_filter($programme->cues, static fn (Cue $cue): bool => CueKind::Next === $cue->kind)));
+        $lanes = [
+            'seconds' => 60,
+            'rest' => 30,
+            'sets' => [['combinations' => ['1 2']]],
+            'tracks' => [
+                ['track' => 0, 'pattern' => [60, 30], 'sets' => [['combinations' => ['1']]]],
+                ['track' => 1, 'pattern' => [60, 30], 'sets' => [['combinations' => ['3 2']]]],
+            ],
+        ];
+        $programme = Plans::programme(
+            Plans::of(
+                [['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 1']]]], $lanes, $lanes],
+                ['tracks' => $tracks],
+            ),
+        );
+        $next = array_map(
+            static fn (Cue $cue): array => [$cue->atMs, $cue->track, $cue->text],
+            array_values(array_filter($programme->cues, static fn (Cue $cue): bool => CueKind::Next === $cue->kind)),
+        );
 
-        self::assertSame([[60_000, 0, 'Next: 1'], [60_000, 1, 'Next: 3 2'], [150_000, 0, 'Next: 1'], [150_000, 1, 'Next: 3 2']], $next);
+        self::assertSame(
+            [[60_000, 0, 'Next: 1'], [60_000, 1, 'Next: 3 2'], [150_000, 0, 'Next: 1'], [150_000, 1, 'Next: 3 2']],
+            $next,
+        );
     }
 }

@@ -40,7 +40,10 @@ final class ReturnFireTest extends TestCase
         foreach ($row['defences'] as $defence) {
             foreach ($defence['moves'] as $move) {
                 foreach (['lead', 'rear'] as $side) {
-                    self::assertArrayHasKey(strtr($move, ['-near' => '-'.$side, '-far' => '-'.$side]), Catalogue::builtIn()->moves);
+                    self::assertArrayHasKey(
+                        strtr($move, ['-near' => '-'.$side, '-far' => '-'.$side]),
+                        Catalogue::builtIn()->moves,
+                    );
                 }
             }
         }
@@ -102,7 +105,11 @@ final class ReturnFireTest extends TestCase
 
     public function testCountersCanBeHeldToAWeapon(): void
     {
-        $answers = ReturnFire::builtIn()->answers(Chains::inStance('1 2 3'), new CheckOptions(BuiltInHouseRules::named('kickboxing')), [Limb::Leg]);
+        $answers = ReturnFire::builtIn()->answers(
+            Chains::inStance('1 2 3'),
+            new CheckOptions(BuiltInHouseRules::named('kickboxing')),
+            [Limb::Leg],
+        );
         foreach ($answers[0]->defences as $defence) {
             foreach ($defence->counters as $counter) {
                 self::assertInstanceOf(StrikeItem::class, $counter->item);
@@ -116,7 +123,10 @@ final class ReturnFireTest extends TestCase
     #[TestWith(['1 99', 'There is no number 99'])]
     public function testWhatCannotBeAnsweredSaysSo(string $chain, string $part): void
     {
-        $document = AnswerSerializer::of(new ChainText($chain), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $document = AnswerSerializer::of(
+            new ChainText($chain),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
         if ('' === $part) {
             self::assertSame('1', $document['answers'][0]['text'], 'the feint is no strike that landed');
         } else {
@@ -128,8 +138,17 @@ final class ReturnFireTest extends TestCase
     /** @return list<string> */
     private static function moves(string $chain, Stance $stance, int $opponent): array
     {
-        $answers = ReturnFire::builtIn()->answers(Chains::inStance($chain, $stance), new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        $answers = ReturnFire::builtIn()->answers(
+            Chains::inStance($chain, $stance),
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
 
-        return array_map(static fn (Defence $defence): string => implode(' ', array_map(static fn (MoveItem $item): string => $item->move->id, $defence->moves)), $answers[$opponent]->defences);
+        return array_map(
+            static fn (Defence $defence): string => implode(
+                ' ',
+                array_map(static fn (MoveItem $item): string => $item->move->id, $defence->moves),
+            ),
+            $answers[$opponent]->defences,
+        );
     }
 }

@@ -41,12 +41,31 @@ final class RunTest extends TestCase
         }
     }
 
-    /** @param array{state: array{zeroMs: int, passage: string, pausedMs: int|null, endedMs: int|null, speed: int, holdMs: int|null}, waits: list<int>, press: array{id: string, kind: string, toMs: int|null, givenMs: int}, then: array<string, mixed>, positionAt: list<array{int, int}>} $case */
+    /**
+     * @param array{
+     *     state: array{
+     *         zeroMs: int,
+     *         passage: string,
+     *         pausedMs: int|null,
+     *         endedMs: int|null,
+     *         speed: int,
+     *         holdMs: int|null,
+     *     },
+     *     waits: list<int>,
+     *     press: array{id: string, kind: string, toMs: int|null, givenMs: int},
+     *     then: array<string, mixed>,
+     *     positionAt: list<array{int, int}>,
+     * } $case
+     */
     #[DataProvider('presses')]
     public function testAPressLeadsToTheStateThatTheCaseNames(array $case): void
     {
         $press = $case['press'];
-        $after = (new Commands(self::waiting($case['waits'])))->after(RunState::of($case['state']), new RunCommand($press['id'], CommandKind::from($press['kind']), $press['toMs']), $press['givenMs'])->state;
+        $after = (new Commands(self::waiting($case['waits'])))->after(
+            RunState::of($case['state']),
+            new RunCommand($press['id'], CommandKind::from($press['kind']), $press['toMs']),
+            $press['givenMs'],
+        )->state;
 
         self::assertEquals($case['then'], $after->toArray());
         foreach ($case['positionAt'] as [$at, $position]) {
@@ -56,10 +75,16 @@ final class RunTest extends TestCase
 
     public function testAMinuteMoreLengthensTheRoundThatGoesOnAndNothingBeforeIt(): void
     {
-        $plan = Plans::read(Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 3, 'sets' => [['combinations' => ['1 2']]]]]));
+        $plan = Plans::read(
+            Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 3, 'sets' => [['combinations' => ['1 2']]]]]),
+        );
         $before = ProgrammeBuilder::build($plan);
         // 160 s is 10 s into the second round.
-        $change = (new Commands($before))->after(self::runs(), new RunCommand('press-0001', CommandKind::Longer), 160_000);
+        $change = (new Commands($before))->after(
+            self::runs(),
+            new RunCommand('press-0001', CommandKind::Longer),
+            160_000,
+        );
         self::assertNotNull($change->amendment);
         $after = ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]));
 
@@ -72,35 +97,86 @@ final class RunTest extends TestCase
 
     public function testAMinuteMoreInARestLengthensTheRest(): void
     {
-        $plan = Plans::read(Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]));
-        $change = (new Commands(ProgrammeBuilder::build($plan)))->after(self::runs(), new RunCommand('press-0001', CommandKind::Longer), 130_000);
+        $plan = Plans::read(
+            Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]),
+        );
+        $change = (new Commands(ProgrammeBuilder::build($plan)))->after(
+            self::runs(),
+            new RunCommand('press-0001', CommandKind::Longer),
+            130_000,
+        );
 
         self::assertNotNull($change->amendment);
-        self::assertSame([0, 120, 210, 330], self::borders(ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]))));
+        self::assertSame(
+            [0, 120, 210, 330],
+            self::borders(ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]))),
+        );
     }
 
     public function testAMinuteMoreMovesEveryTrackByTheSameTime(): void
     {
-        $plan = Plans::read(Plans::of([[
-            'seconds' => 180, 'rest' => 60, 'sets' => [['combinations' => ['1 2']]],
-            'tracks' => [['track' => 0, 'pattern' => [60, 60]], ['track' => 1, 'pattern' => [120, 120]], ['track' => 2, 'pattern' => [180, 60]]],
-        ]], ['tracks' => [['name' => 'One', 'level' => 1], ['name' => 'Two', 'level' => 2], ['name' => 'Three', 'level' => 3]]]));
+        $plan = Plans::read(
+            Plans::of(
+                [
+                    [
+                        'seconds' => 180,
+                        'rest' => 60,
+                        'sets' => [['combinations' => ['1 2']]],
+                        'tracks' => [
+                            ['track' => 0, 'pattern' => [60, 60]],
+                            ['track' => 1, 'pattern' => [120, 120]],
+                            ['track' => 2, 'pattern' => [180, 60]],
+                        ],
+                    ],
+                ],
+                [
+                    'tracks' => [
+                        ['name' => 'One', 'level' => 1],
+                        ['name' => 'Two', 'level' => 2],
+                        ['name' => 'Three', 'level' => 3],
+                    ],
+                ],
+            ),
+        );
         $before = ProgrammeBuilder::build($plan);
-        $change = (new Commands($before))->after(self::runs(), new RunCommand('press-0001', CommandKind::Longer), 70_000);
+        $change = (new Commands($before))->after(
+            self::runs(),
+            new RunCommand('press-0001', CommandKind::Longer),
+            70_000,
+        );
         self::assertNotNull($change->amendment);
         $after = ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]));
 
         self::assertSame(300_000, $after->lengthMs);
-        // At 70 s the first track rests and the others work: the minute is theirs, and the first one's second stretch comes a minute later.
+        // At 70 s the first track rests and the others work: the minute is theirs, and the first one's second stretch
+        // comes a minute later.
         self::assertSame([120_000, 180_000, 240_000], array_map($after->workMs(...), [0, 1, 2]));
-        self::assertSame([0, 180_000], array_column(array_filter(Plans::cues($after), static fn (array $cue): bool => 'bell' === $cue[1] && str_ends_with($cue[2], 'One')), 0));
+        self::assertSame(
+            [0, 180_000],
+            array_column(
+                array_filter(
+                    Plans::cues($after),
+                    static fn (array $cue): bool => 'bell' === $cue[1] && str_ends_with($cue[2], 'One'),
+                ),
+                0,
+            ),
+        );
     }
 
     public function testTheRoundAgainIsOneRoundMore(): void
     {
-        $plan = Plans::read(Plans::of([['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 2']]]], ['seconds' => 60, 'sets' => [['combinations' => ['1 2 3']]]]]));
+        $plan = Plans::read(
+            Plans::of([
+                ['seconds' => 60, 'rest' => 30, 'sets' => [['combinations' => ['1 2']]]],
+                ['seconds' => 60, 'sets' => [['combinations' => ['1 2 3']]]],
+            ]),
+        );
         $before = ProgrammeBuilder::build($plan);
-        $change = (new Commands($before))->after(self::runs(), new RunCommand('press-0001', CommandKind::Again), 10_000);
+        $change = (new Commands($before))->after(
+            self::runs(),
+            new RunCommand('press-0001', CommandKind::Again),
+            10_000,
+        );
         self::assertNotNull($change->amendment);
         $after = ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]));
 
@@ -111,9 +187,15 @@ final class RunTest extends TestCase
 
     public function testASwapHoldsForThisRoundAndItsRepeatsButNotForThoseBefore(): void
     {
-        $plan = Plans::read(Plans::of([['seconds' => 60, 'rest' => 30, 'times' => 3, 'sets' => [['combinations' => ['1 2']]]]]));
+        $plan = Plans::read(
+            Plans::of([['seconds' => 60, 'rest' => 30, 'times' => 3, 'sets' => [['combinations' => ['1 2']]]]]),
+        );
         $with = new PlannedCombination('1 2 3b', new ChainInStance(Chains::read('1 2 3b'), Stance::Orthodox));
-        $change = (new Commands(ProgrammeBuilder::build($plan)))->after(self::runs(), new RunCommand('press-0001', CommandKind::Swap, with: $with), 100_000);
+        $change = (new Commands(ProgrammeBuilder::build($plan)))->after(
+            self::runs(),
+            new RunCommand('press-0001', CommandKind::Swap, with: $with),
+            100_000,
+        );
         self::assertNotNull($change->amendment);
         $after = ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]));
 
@@ -124,18 +206,48 @@ final class RunTest extends TestCase
     /** @return iterable<string, array{RunCommand, int, string}> the press, when, and what is said */
     public static function refused(): iterable
     {
-        yield 'a jump without a moment' => [new RunCommand('press-0001', CommandKind::Jump), 10_000, 'Say where to jump.'];
-        yield 'a jump beyond the end' => [new RunCommand('press-0001', CommandKind::Jump, 999_000), 10_000, 'The session lasts 150 s; 999 s is not in it.'];
-        yield 'a jump before the beginning' => [new RunCommand('press-0001', CommandKind::Jump, -1), 10_000, 'The session lasts 150 s; 0 s is not in it.'];
-        yield 'a minute more after the end' => [new RunCommand('press-0001', CommandKind::Longer), 151_000, 'The session is over. Go back to a round first.'];
-        yield 'a swap in a rest' => [new RunCommand('press-0001', CommandKind::Swap, with: new PlannedCombination('1', new ChainInStance(Chains::read('1'), Stance::Orthodox))), 70_000, 'What goes on now has no such combination. Swap it once its round has begun.'];
-        yield 'a swap for nothing' => [new RunCommand('press-0001', CommandKind::Swap), 10_000, 'Say which combination comes in.'];
+        yield 'a jump without a moment' => [
+            new RunCommand('press-0001', CommandKind::Jump),
+            10_000,
+            'Say where to jump.',
+        ];
+        yield 'a jump beyond the end' => [
+            new RunCommand('press-0001', CommandKind::Jump, 999_000),
+            10_000,
+            'The session lasts 150 s; 999 s is not in it.',
+        ];
+        yield 'a jump before the beginning' => [
+            new RunCommand('press-0001', CommandKind::Jump, -1),
+            10_000,
+            'The session lasts 150 s; 0 s is not in it.',
+        ];
+        yield 'a minute more after the end' => [
+            new RunCommand('press-0001', CommandKind::Longer),
+            151_000,
+            'The session is over. Go back to a round first.',
+        ];
+        yield 'a swap in a rest' => [
+            new RunCommand(
+                'press-0001',
+                CommandKind::Swap,
+                with: new PlannedCombination('1', new ChainInStance(Chains::read('1'), Stance::Orthodox)),
+            ),
+            70_000,
+            'What goes on now has no such combination. Swap it once its round has begun.',
+        ];
+        yield 'a swap for nothing' => [
+            new RunCommand('press-0001', CommandKind::Swap),
+            10_000,
+            'Say which combination comes in.',
+        ];
     }
 
     #[DataProvider('refused')]
     public function testAPressThatMakesNoSenseIsRefusedInWords(RunCommand $press, int $now, string $sentence): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 60, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]));
+        $programme = Plans::programme(
+            Plans::of([['seconds' => 60, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]),
+        );
         $this->expectException(CommandRefused::class);
         $this->expectExceptionMessage($sentence);
 
@@ -144,23 +256,53 @@ final class RunTest extends TestCase
 
     public function testWhateverIsAddedChangesNothingThatWasShownBefore(): void
     {
-        $plan = Plans::read(Plans::of([
-            ['seconds' => 90, 'rest' => 30, 'times' => 2, 'sets' => [['seconds' => 45, 'combinations' => ['1 2']], ['seconds' => 45, 'drill' => 'calls', 'combinations' => ['1', '1 2', '3 2']]]],
-            ['seconds' => 60, 'rest' => 60, 'times' => 2, 'sets' => [['drill' => 'ladder', 'combinations' => ['1 2 3 2'], 'parameters' => ['rung' => 10]]]],
-        ]));
-        $this->forAll(Generators::seq(Generators::tuple(Generators::elements(CommandKind::Longer, CommandKind::Again), Generators::choose(0, 330))))->then(static function (array $presses) use ($plan): void {
+        $plan = Plans::read(
+            Plans::of([
+                [
+                    'seconds' => 90,
+                    'rest' => 30,
+                    'times' => 2,
+                    'sets' => [
+                        ['seconds' => 45, 'combinations' => ['1 2']],
+                        ['seconds' => 45, 'drill' => 'calls', 'combinations' => ['1', '1 2', '3 2']],
+                    ],
+                ],
+                [
+                    'seconds' => 60,
+                    'rest' => 60,
+                    'times' => 2,
+                    'sets' => [['drill' => 'ladder', 'combinations' => ['1 2 3 2'], 'parameters' => ['rung' => 10]]],
+                ],
+            ]),
+        );
+        $this->forAll(
+            Generators::seq(
+                Generators::tuple(
+                    Generators::elements(CommandKind::Longer, CommandKind::Again),
+                    Generators::choose(0, 330),
+                ),
+            ),
+        )->then(static function (array $presses) use ($plan): void {
             /** @var list<array{CommandKind, int}> $presses */
             $amendments = new Amendments();
             foreach (\array_slice($presses, 0, 6) as [$kind, $second]) {
                 $before = ProgrammeBuilder::build($plan, amendments: $amendments);
-                $change = (new Commands($before))->after(self::runs(), new RunCommand('press-0001', $kind), 1000 * $second);
+                $change = (new Commands($before))->after(
+                    self::runs(),
+                    new RunCommand('press-0001', $kind),
+                    1000 * $second,
+                );
                 self::assertNotNull($change->amendment);
                 $amendments = $amendments->and($change->amendment);
                 $after = ProgrammeBuilder::build($plan, amendments: $amendments);
                 // A title says how many rounds there are and how long one rests, which may be more now.
                 self::assertSame(self::until($before, 1000 * $second), self::until($after, 1000 * $second));
                 self::assertGreaterThan($before->lengthMs, $after->lengthMs);
-                self::assertSame($after->lengthMs, array_sum(array_map(static fn (Segment $segment): int => $segment->ms(), $after->segments)), 'without a gap');
+                self::assertSame(
+                    $after->lengthMs,
+                    array_sum(array_map(static fn (Segment $segment): int => $segment->ms(), $after->segments)),
+                    'without a gap',
+                );
             }
         });
     }
@@ -175,12 +317,21 @@ final class RunTest extends TestCase
 
     public function testTheClockWaitsAtTheEndOfATalk(): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 60, 'sets' => [['drill' => 'talk', 'combinations' => [], 'parameters' => ['clock' => 'waits']]]], ['seconds' => 60, 'sets' => [['combinations' => ['1 2']]]]]));
+        $programme = Plans::programme(
+            Plans::of([
+                [
+                    'seconds' => 60,
+                    'sets' => [['drill' => 'talk', 'combinations' => [], 'parameters' => ['clock' => 'waits']]],
+                ],
+                ['seconds' => 60, 'sets' => [['combinations' => ['1 2']]]],
+            ]),
+        );
         $state = ClockCommands::of($programme)->goingOn(self::runs(), -1);
 
         self::assertSame([60_000], $programme->waits());
         self::assertSame([60_000, true], [$state->position(90_000), $state->stands(90_000)]);
-        $on = (new Commands($programme))->after($state, new RunCommand('press-0001', CommandKind::Resume), 95_000)->state;
+        $on = (new Commands($programme))->after($state, new RunCommand('press-0001', CommandKind::Resume), 95_000)
+            ->state;
         self::assertSame([70_000, false, null], [$on->position(105_000), $on->stands(105_000), $on->holdMs]);
     }
 
@@ -199,24 +350,52 @@ final class RunTest extends TestCase
         $rounds = [];
         $from = 0;
         foreach ($waits as $ms) {
-            $rounds[] = ['seconds' => intdiv($ms, 1000) - $from, 'sets' => [['drill' => 'talk', 'combinations' => [], 'parameters' => ['clock' => 'waits']]]];
+            $rounds[] = [
+                'seconds' => intdiv($ms, 1000) - $from,
+                'sets' => [['drill' => 'talk', 'combinations' => [], 'parameters' => ['clock' => 'waits']]],
+            ];
             $from = intdiv($ms, 1000);
         }
 
-        return Plans::programme(Plans::of([...$rounds, ['seconds' => 600 - $from, 'sets' => [['combinations' => ['1 2']]]]]));
+        return Plans::programme(
+            Plans::of([...$rounds, ['seconds' => 600 - $from, 'sets' => [['combinations' => ['1 2']]]]]),
+        );
     }
 
     /** @return list<int> s at which work and rest begin, and the end */
     private static function borders(Programme $programme): array
     {
-        return [...array_map(static fn (int $ms): int => intdiv($ms, 1000), $programme->stretches()), intdiv($programme->lengthMs, 1000)];
+        return [
+            ...array_map(static fn (int $ms): int => intdiv($ms, 1000), $programme->stretches()),
+            intdiv($programme->lengthMs, 1000),
+        ];
     }
 
-    /** @return list<array{int, string, string}> what was shown by then, but for what says how much is left: a press in a rest changes what comes, one at the end of a round what is the last */
+    /**
+     * @return list<array{
+     *     int,
+     *     string,
+     *     string,
+     * }> what was shown by then, but for what says how much is left: a press in a rest changes what comes, one at the
+     * end of a round what is the last
+     */
     private static function until(Programme $programme, int $ms): array
     {
-        $cues = array_values(array_filter($programme->cues, static fn (Cue $cue): bool => $cue->atMs <= $ms && !\in_array($cue->kind, [CueKind::Next, CueKind::LastTen], true)));
+        $cues = array_values(
+            array_filter(
+                $programme->cues,
+                static fn (Cue $cue): bool => $cue->atMs <= $ms
+                    && !\in_array($cue->kind, [CueKind::Next, CueKind::LastTen], true),
+            ),
+        );
 
-        return array_map(static fn (Cue $cue): array => [$cue->atMs, str_replace('last-call', 'call', $cue->kind->value), (string) preg_replace(['/ of \d+/', '/^Rest, \d+ s$/'], ['', 'Rest'], $cue->text)], $cues);
+        return array_map(
+            static fn (Cue $cue): array => [
+                $cue->atMs,
+                str_replace('last-call', 'call', $cue->kind->value),
+                (string) preg_replace(['/ of \d+/', '/^Rest, \d+ s$/'], ['', 'Rest'], $cue->text),
+            ],
+            $cues,
+        );
     }
 }

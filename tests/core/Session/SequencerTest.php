@@ -61,7 +61,10 @@ final class SequencerTest extends TestCase
         self::assertSame($sorted, $levels);
         $steps = [];
         for ($at = 1; $at < $count; ++$at) {
-            $steps[] = EditDistance::builtIn()->distance($stops[$order->order[$at - 1]]->sequence, $stops[$order->order[$at]]->sequence);
+            $steps[] = EditDistance::builtIn()->distance(
+                $stops[$order->order[$at - 1]]->sequence,
+                $stops[$order->order[$at]]->sequence,
+            );
         }
         self::assertSame($steps, $order->steps);
         self::assertEqualsWithDelta(array_sum($steps), $order->cost, 1e-9);
@@ -112,14 +115,22 @@ final class SequencerTest extends TestCase
     #[TestWith(['2 3 2', '1 2 3 2 exit', [1, 2, 3]])]
     public function testTheSharedPartIsMarkedInTheSecond(string $first, string $second, array $shared): void
     {
-        self::assertSame($shared, SharedPart::of(Sequence::of(Chains::read($first)), Sequence::of(Chains::read($second))));
+        self::assertSame(
+            $shared,
+            SharedPart::of(Sequence::of(Chains::read($first)), Sequence::of(Chains::read($second))),
+        );
     }
 
     /** @return list<Stop> */
     private static function stops(int $count, int $seed, bool $oneLevel = false): array
     {
         $random = new Randomizer(new Mt19937($seed));
-        $hands = array_values(array_filter(Catalogue::builtIn()->strikes, static fn ($strike): bool => Limb::Hand === $strike->limb && !$strike->rare));
+        $hands = array_values(
+            array_filter(
+                Catalogue::builtIn()->strikes,
+                static fn ($strike): bool => Limb::Hand === $strike->limb && !$strike->rare,
+            ),
+        );
         $stops = [];
         for ($each = 0; $each < $count; ++$each) {
             $items = [];
@@ -149,7 +160,10 @@ final class SequencerTest extends TestCase
         $least = \INF;
         foreach ($left as $key => $place) {
             if ($stops[$place]->level === $level) {
-                $step = null === $last ? 0.0 : EditDistance::builtIn()->distance($stops[$last]->sequence, $stops[$place]->sequence);
+                $step =
+                    null === $last
+                        ? 0.0
+                        : EditDistance::builtIn()->distance($stops[$last]->sequence, $stops[$place]->sequence);
                 $least = min($least, $step + self::enumerated($stops, array_diff_key($left, [$key => true]), $place));
             }
         }

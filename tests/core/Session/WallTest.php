@@ -32,12 +32,18 @@ final class WallTest extends TestCase
     public function testAStrikeWithoutANumberIsSaidInWords(): void
     {
         // A numbering of six has no number for a kick.
-        self::assertSame('one two, rear round kick to the leg', (new Speech(Numbering::named('six')))->chain(Chains::read('1 2 14l')));
+        self::assertSame(
+            'one two, rear round kick to the leg',
+            (new Speech(Numbering::named('six')))->chain(Chains::read('1 2 14l')),
+        );
     }
 
     public function testNumbersOfTheHandAreSaidInWordsThatHoldForBothStances(): void
     {
-        self::assertSame('jab, cross, lead hook', (new Speech(Numbering::named('hands')))->chain(Chains::read('1 2 3')));
+        self::assertSame(
+            'jab, cross, lead hook',
+            (new Speech(Numbering::named('hands')))->chain(Chains::read('1 2 3')),
+        );
     }
 
     public function testEveryCueThatIsHeardIsSeen(): void
@@ -52,22 +58,33 @@ final class WallTest extends TestCase
 
     public function testOneVoiceSaysOneThingAtATime(): void
     {
-        $said = array_column(array_filter(self::document()['cues'], static fn (array $cue): bool => null !== $cue['say']), 'atMs');
+        $said = array_column(
+            array_filter(self::document()['cues'], static fn (array $cue): bool => null !== $cue['say']),
+            'atMs',
+        );
 
         self::assertSame(array_unique($said), $said);
     }
 
     public function testAMinuteMoreChangesNoKeyOfWhatWasShownBefore(): void
     {
-        $plan = Plans::read(Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]));
+        $plan = Plans::read(
+            Plans::of([['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['combinations' => ['1 2']]]]]),
+        );
         $keys = static function (Amendments $amendments) use ($plan): array {
             /** @var array{cues: list<array{key: string, atMs: int}>} $document */
             $document = WallSerializer::of(ProgrammeBuilder::build($plan, amendments: $amendments));
 
-            return array_column(array_filter($document['cues'], static fn (array $cue): bool => $cue['atMs'] <= 160_000), 'key');
+            return array_column(
+                array_filter($document['cues'], static fn (array $cue): bool => $cue['atMs'] <= 160_000),
+                'key',
+            );
         };
 
-        self::assertSame($keys(new Amendments()), $keys(new Amendments([Amendment::longer(new Place(0, 0, 1), 10, 60)])));
+        self::assertSame(
+            $keys(new Amendments()),
+            $keys(new Amendments([Amendment::longer(new Place(0, 0, 1), 10, 60)])),
+        );
     }
 
     public function testEveryCueHasAKeyOfItsOwn(): void
@@ -88,7 +105,10 @@ final class WallTest extends TestCase
         self::assertSame(array_keys($document['chains']), $places);
         $first = $document['chains'][0];
         self::assertSame(['orthodox' => '1 2', 'southpaw' => '1 2'], $first['numbers']);
-        self::assertSame(['orthodox' => ['left jab', 'right cross'], 'southpaw' => ['right jab', 'left cross']], $first['words']);
+        self::assertSame(
+            ['orthodox' => ['left jab', 'right cross'], 'southpaw' => ['right jab', 'left cross']],
+            $first['words'],
+        );
     }
 
     public function testAChainTakesLongerAtLearningTempo(): void
@@ -102,9 +122,18 @@ final class WallTest extends TestCase
     {
         $programme = Plans::programme(Plans::set('repeat', ['1 2 3b']));
 
-        /** @var array{cues: list<array{say: string|null}>, chains: list<array{numbers: array<string, string>}>} $read */
+        /**
+         * @var array{
+         *     cues: list<array{say: string|null}>,
+         *     chains: list<array{numbers: array<string, string>}>,
+         * } $read
+         */
         $read = WallSerializer::of($programme, Numbering::named('body-pairs'));
-        self::assertSame('1 2 7', $read['chains'][0]['numbers']['orthodox'], 'the lead hook to the body is seven there');
+        self::assertSame(
+            '1 2 7',
+            $read['chains'][0]['numbers']['orthodox'],
+            'the lead hook to the body is seven there',
+        );
         // The voice stays that of the plan.
         /** @var array{cues: list<array{say: string|null}>} $planned */
         $planned = WallSerializer::of($programme);
@@ -113,17 +142,55 @@ final class WallTest extends TestCase
 
     public function testAScreenIsGivenShortWhatItShowsBesideOtherThings(): void
     {
-        /** @var array{cues: list<array{kind: string, text: string, short: string, before: string|null, after: string|null, say: string|null}>} $document */
-        $document = WallSerializer::of(Plans::programme(Plans::of([
-            ['seconds' => 60, 'rest' => 30, 'sets' => [['drill' => 'themes', 'combinations' => ['1 1 2'], 'parameters' => ['themes' => ['jab']]]]],
-            ['seconds' => 60, 'rest' => 30, 'sets' => [['drill' => 'setup-free', 'combinations' => ['1 2']]]],
-            ['seconds' => 60, 'sets' => [['combinations' => ['1 2'], 'parameters' => ['targets' => 'vary']]]],
-        ])));
-        $of = static fn (string $kind): array => array_values(array_map(static fn (array $cue): array => [$cue['text'], $cue['short'], $cue['after'], $cue['say']], array_filter($document['cues'], static fn (array $cue): bool => $kind === $cue['kind'])));
+        /**
+         * @var array{
+         *     cues: list<array{
+         *         kind: string,
+         *         text: string,
+         *         short: string,
+         *         before: string|null,
+         *         after: string|null,
+         *         say: string|null,
+         *     }>,
+         * } $document
+         */
+        $document = WallSerializer::of(
+            Plans::programme(
+                Plans::of([
+                    [
+                        'seconds' => 60,
+                        'rest' => 30,
+                        'sets' => [
+                            ['drill' => 'themes', 'combinations' => ['1 1 2'], 'parameters' => ['themes' => ['jab']]],
+                        ],
+                    ],
+                    ['seconds' => 60, 'rest' => 30, 'sets' => [['drill' => 'setup-free', 'combinations' => ['1 2']]]],
+                    ['seconds' => 60, 'sets' => [['combinations' => ['1 2'], 'parameters' => ['targets' => 'vary']]]],
+                ]),
+            ),
+        );
+        $of = static fn (string $kind): array => array_values(
+            array_map(
+                static fn (array $cue): array => [$cue['text'], $cue['short'], $cue['after'], $cue['say']],
+                array_filter($document['cues'], static fn (array $cue): bool => $kind === $cue['kind']),
+            ),
+        );
 
         self::assertSame([['jab: 1 1 2', 'jab', null, 'jab']], $of('theme'));
-        self::assertSame([['1 2, then free', '1 2, then free', 'then free', null], ['1 2, vary the targets', '1 2, vary the targets', 'vary the targets', null]], $of('show'));
-        self::assertSame([['Next: 1 2, then free', '1 2, then free', 'then free', 'next: one two'], ['Next: 1 2, vary the targets', '1 2, vary the targets', 'vary the targets', 'next: one two']], $of('next'));
+        self::assertSame(
+            [
+                ['1 2, then free', '1 2, then free', 'then free', null],
+                ['1 2, vary the targets', '1 2, vary the targets', 'vary the targets', null],
+            ],
+            $of('show'),
+        );
+        self::assertSame(
+            [
+                ['Next: 1 2, then free', '1 2, then free', 'then free', 'next: one two'],
+                ['Next: 1 2, vary the targets', '1 2, vary the targets', 'vary the targets', 'next: one two'],
+            ],
+            $of('next'),
+        );
     }
 
     public function testAChangeOfDrillsIsNoCombinationAndOneWithinAListIs(): void
@@ -132,11 +199,23 @@ final class WallTest extends TestCase
             /** @var array{cues: list<array{kind: string, stands: bool}>} $document */
             $document = WallSerializer::of(Plans::programme(Plans::of([['seconds' => 60, 'sets' => $sets]])));
 
-            return array_column(array_filter($document['cues'], static fn (array $cue): bool => CueKind::Change->value === $cue['kind']), 'stands');
+            return array_column(
+                array_filter(
+                    $document['cues'],
+                    static fn (array $cue): bool => CueKind::Change->value === $cue['kind'],
+                ),
+                'stands',
+            );
         };
 
         self::assertSame([true], $changes([['drill' => 'set-list', 'combinations' => ['1 2', '3 2']]]));
-        self::assertSame([false], $changes([['seconds' => 30, 'combinations' => ['1 2']], ['seconds' => 30, 'drill' => 'thirds', 'combinations' => []]]));
+        self::assertSame(
+            [false],
+            $changes([
+                ['seconds' => 30, 'combinations' => ['1 2']],
+                ['seconds' => 30, 'drill' => 'thirds', 'combinations' => []],
+            ]),
+        );
     }
 
     #[TestWith([CueKind::Bell, Sound::Bell])]
@@ -148,15 +227,65 @@ final class WallTest extends TestCase
         self::assertSame($sound, Sound::of($kind));
     }
 
-    /** @return array{cues: list<array{key: string, atMs: int, text: string, say: string|null, sound: string|null, chain: int|null}>, chains: list<array{numbers: array<string, string>, words: array<string, list<string>>, line: array{lengthMs: int}, learningMs: int}>} */
+    /**
+     * @return array{
+     *     cues: list<array{
+     *         key: string,
+     *         atMs: int,
+     *         text: string,
+     *         say: string|null,
+     *         sound: string|null,
+     *         chain: int|null,
+     *     }>,
+     *     chains: list<array{
+     *         numbers: array<string, string>,
+     *         words: array<string, list<string>>,
+     *         line: array{lengthMs: int},
+     *         learningMs: int,
+     *     }>,
+     * }
+     */
     private static function document(): array
     {
-        /** @var array{cues: list<array{key: string, atMs: int, text: string, say: string|null, sound: string|null, chain: int|null}>, chains: list<array{numbers: array<string, string>, words: array<string, list<string>>, line: array{lengthMs: int}, learningMs: int}>} $document */
-        $document = WallSerializer::of(Plans::programme(Plans::of([
-            ['seconds' => 120, 'rest' => 30, 'times' => 2, 'sets' => [['seconds' => 60, 'combinations' => ['1 2']], ['seconds' => 60, 'drill' => 'calls', 'combinations' => ['1', '1 2', 'slip-lead 3']]]],
-            ['seconds' => 90, 'rest' => 30, 'sets' => [['drill' => 'ladder', 'combinations' => ['1 2 3b'], 'parameters' => ['rung' => 10]]]],
-            ['seconds' => 60, 'sets' => [['drill' => 'themes', 'combinations' => []]]],
-        ])));
+        /**
+         * @var array{
+         *     cues: list<array{
+         *         key: string,
+         *         atMs: int,
+         *         text: string,
+         *         say: string|null,
+         *         sound: string|null,
+         *         chain: int|null,
+         *     }>,
+         *     chains: list<array{
+         *         numbers: array<string, string>,
+         *         words: array<string, list<string>>,
+         *         line: array{lengthMs: int},
+         *         learningMs: int,
+         *     }>,
+         * } $document
+         */
+        $document = WallSerializer::of(
+            Plans::programme(
+                Plans::of([
+                    [
+                        'seconds' => 120,
+                        'rest' => 30,
+                        'times' => 2,
+                        'sets' => [
+                            ['seconds' => 60, 'combinations' => ['1 2']],
+                            ['seconds' => 60, 'drill' => 'calls', 'combinations' => ['1', '1 2', 'slip-lead 3']],
+                        ],
+                    ],
+                    [
+                        'seconds' => 90,
+                        'rest' => 30,
+                        'sets' => [['drill' => 'ladder', 'combinations' => ['1 2 3b'], 'parameters' => ['rung' => 10]]],
+                    ],
+                    ['seconds' => 60, 'sets' => [['drill' => 'themes', 'combinations' => []]]],
+                ]),
+            ),
+        );
 
         return $document;
     }

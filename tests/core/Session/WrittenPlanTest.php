@@ -20,7 +20,10 @@ final class WrittenPlanTest extends TestCase
     {
         $plan = new WrittenPlan(self::PLAN);
 
-        self::assertSame([[0, 0], [1, 0], [1, 1], [1, 2]], array_map(static fn (array $round): array => [$round[0], $round[1]], $plan->rounds()));
+        self::assertSame(
+            [[0, 0], [1, 0], [1, 1], [1, 2]],
+            array_map(static fn (array $round): array => [$round[0], $round[1]], $plan->rounds()),
+        );
         self::assertCount(3, $plan->rounds(BlockKind::Rounds));
         self::assertCount(0, $plan->rounds(BlockKind::Talk));
     }
@@ -36,14 +39,31 @@ final class WrittenPlanTest extends TestCase
 
     public function testEveryRoundIsChangedWithItsPlaces(): void
     {
-        $changed = (new WrittenPlan(self::PLAN))->eachRound(static fn (array $round, int $block, int $number): array => [...$round, 'seconds' => 100 * $block + $number]);
+        $changed = (new WrittenPlan(self::PLAN))->eachRound(
+            static fn (
+                array $round,
+                int $block,
+                int $number,
+            ): array => [...$round, 'seconds' => 100 * $block + $number],
+        );
 
         self::assertSame([0, 100, 101, 102], self::seconds($changed));
     }
 
     public function testWhatIsNoObjectIsPassedOver(): void
     {
-        $plan = new WrittenPlan(['blocks' => ['no', ['rounds' => 'none'], ['rounds' => [7, ['seconds' => 5, 'sets' => [['combinations' => ['1 2', ['chain' => '1', 'id' => 3]]]]]]]]]);
+        $plan = new WrittenPlan([
+            'blocks' => [
+                'no',
+                ['rounds' => 'none'],
+                [
+                    'rounds' => [
+                        7,
+                        ['seconds' => 5, 'sets' => [['combinations' => ['1 2', ['chain' => '1', 'id' => 3]]]]],
+                    ],
+                ],
+            ],
+        ]);
 
         self::assertSame([5], self::seconds($plan));
         self::assertSame([['chain' => '1', 'id' => 3]], $plan->combinations());

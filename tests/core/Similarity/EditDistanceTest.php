@@ -30,46 +30,68 @@ final class EditDistanceTest extends TestCase
     #[TestWith(['1 2 3', '1 2 3 2', 1.0])]
     #[TestWith(['1 2 3', '1 2 4', 1.5])]
     #[TestWith(['1 2 3', '1 2 14', 2.0])]
-    public function testTheSameStrikeElsewhereIsNearAndTheOtherHandIsFar(string $one, string $other, float $distance): void
-    {
+    public function testTheSameStrikeElsewhereIsNearAndTheOtherHandIsFar(
+        string $one,
+        string $other,
+        float $distance,
+    ): void {
         self::assertEqualsWithDelta($distance, self::distance(Chains::read($one), Chains::read($other)), 1e-9);
     }
 
     public function testEditDistanceIsAMetric(): void
     {
-        $this->limitTo(200)->forAll(Chains::any(), Chains::any(), Chains::any())->then(static function (Chain $a, Chain $b, Chain $c): void {
-            self::assertSame(0.0, self::distance($a, $a));
-            self::assertEqualsWithDelta(self::distance($a, $b), self::distance($b, $a), 1e-9);
-            self::assertLessThanOrEqual(self::distance($a, $b) + self::distance($b, $c) + 1e-9, self::distance($a, $c));
-        });
+        $this->limitTo(200)
+            ->forAll(Chains::any(), Chains::any(), Chains::any())
+            ->then(static function (Chain $a, Chain $b, Chain $c): void {
+                self::assertSame(0.0, self::distance($a, $a));
+                self::assertEqualsWithDelta(self::distance($a, $b), self::distance($b, $a), 1e-9);
+                self::assertLessThanOrEqual(
+                    self::distance($a, $b) + self::distance($b, $c) + 1e-9,
+                    self::distance($a, $c),
+                );
+            });
     }
 
     /** An oracle: what the index finds among a library is what looking at every combination finds. */
     public function testNeighbourhoodIndexFindsEveryNearChain(): void
     {
         $distance = EditDistance::builtIn();
-        $short = Generators::map(static fn (Chain $chain): Chain => Chain::of(\array_slice($chain->items, 0, 5)), Chains::any());
-        $this->limitTo(40)->forAll(Generators::vector(40, $short), Generators::choose(0, 39))->then(static function (array $library, int $at) use ($distance): void {
-            // Similar ones are mixed in: one item left out, or at the end of another.
-            foreach (\array_slice($library, 0, 20) as $chain) {
-                \assert($chain instanceof Chain);
-                $items = $chain->items;
-                if (\count($items) > 1) {
-                    array_pop($items);
-                    $library[] = Chain::of($items);
+        $short = Generators::map(
+            static fn (Chain $chain): Chain => Chain::of(\array_slice($chain->items, 0, 5)),
+            Chains::any(),
+        );
+        $this->limitTo(40)
+            ->forAll(Generators::vector(40, $short), Generators::choose(0, 39))
+            ->then(static function (array $library, int $at) use ($distance): void {
+                // Similar ones are mixed in: one item left out, or at the end of another.
+                foreach (\array_slice($library, 0, 20) as $chain) {
+                    \assert($chain instanceof Chain);
+                    $items = $chain->items;
+                    if (\count($items) > 1) {
+                        array_pop($items);
+                        $library[] = Chain::of($items);
+                    }
                 }
-            }
-            $asked = $library[$at];
-            \assert($asked instanceof Chain);
-            $wanted = Sequence::of($asked);
-            $traces = DeletionNeighbourhood::of($wanted);
-            foreach ($library as $chain) {
-                \assert($chain instanceof Chain);
-                $other = Sequence::of($chain);
-                $near = $distance->distance($wanted, $other) <= $distance->near() || \in_array(Relation::between($wanted, $other, $distance), [Relation::Same, Relation::TargetDiffers, Relation::OneApart], true);
-                self::assertTrue(!$near || [] !== array_intersect($traces, DeletionNeighbourhood::of($other)), bin2hex($wanted->text()).' and '.bin2hex($other->text()));
-            }
-        });
+                $asked = $library[$at];
+                \assert($asked instanceof Chain);
+                $wanted = Sequence::of($asked);
+                $traces = DeletionNeighbourhood::of($wanted);
+                foreach ($library as $chain) {
+                    \assert($chain instanceof Chain);
+                    $other = Sequence::of($chain);
+                    $near =
+                        $distance->distance($wanted, $other) <= $distance->near()
+                        || \in_array(
+                            Relation::between($wanted, $other, $distance),
+                            [Relation::Same, Relation::TargetDiffers, Relation::OneApart],
+                            true,
+                        );
+                    self::assertTrue(
+                        !$near || [] !== array_intersect($traces, DeletionNeighbourhood::of($other)),
+                        bin2hex($wanted->text()).' and '.bin2hex($other->text()),
+                    );
+                }
+            });
     }
 
     #[TestWith(['1 2 3', '1 2 3', Relation::Same])]
@@ -83,7 +105,14 @@ final class EditDistanceTest extends TestCase
     #[TestWith(['1 2 3', '13 14 15', null])]
     public function testRelationsHaveNames(string $one, string $other, ?Relation $relation): void
     {
-        self::assertSame($relation, Relation::between(Sequence::of(Chains::read($one)), Sequence::of(Chains::read($other)), EditDistance::builtIn()));
+        self::assertSame(
+            $relation,
+            Relation::between(
+                Sequence::of(Chains::read($one)),
+                Sequence::of(Chains::read($other)),
+                EditDistance::builtIn(),
+            ),
+        );
     }
 
     private static function distance(Chain $one, Chain $other): float

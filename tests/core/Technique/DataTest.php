@@ -41,7 +41,10 @@ final class DataTest extends TestCase
         $schema = (string) file_get_contents(self::FOLDER.$name.'.schema.json');
         $result = $validator->validate(Helper::toJSON(self::json($name)), $schema);
 
-        self::assertNull($result->error(), null === $result->error() ? '' : print_r((new ErrorFormatter())->format($result->error()), true));
+        self::assertNull(
+            $result->error(),
+            null === $result->error() ? '' : print_r((new ErrorFormatter())->format($result->error()), true),
+        );
     }
 
     public function testEveryFieldOfTheDataNamesItsUnit(): void
@@ -49,7 +52,17 @@ final class DataTest extends TestCase
         $techniques = self::json('techniques');
         $fields = $techniques['fields'];
         self::assertIsArray($fields);
-        foreach (['out', 'back', 'needs.load', 'needs.turn', 'leaves.load', 'leaves.turn', 'leaves.frontFootLoad', 'ranges'] as $field) {
+        $required = [
+            'out',
+            'back',
+            'needs.load',
+            'needs.turn',
+            'leaves.load',
+            'leaves.turn',
+            'leaves.frontFootLoad',
+            'ranges',
+        ];
+        foreach ($required as $field) {
             self::assertArrayHasKey($field, $fields);
         }
     }
@@ -64,15 +77,25 @@ final class DataTest extends TestCase
         self::assertCount(\count($moves['moves']), Catalogue::builtIn()->moves);
     }
 
-    /** No strike leaves the body where another of its own could not follow at all: windows and ends lie on one scale. */
+    /**
+     * No strike leaves the body where another of its own could not follow at all: windows and ends lie on one scale.
+     */
     public function testEveryWindowCanBeReached(): void
     {
         foreach (Catalogue::builtIn()->strikes as $strike) {
             self::assertLessThan(1.0, $strike->needsLoad->from);
             self::assertGreaterThan(0.0, $strike->needsLoad->to);
-            self::assertSame($strike->limb->isArm(), null === $strike->standsOn, $strike->id.' stands on both feet only as an arm.');
+            self::assertSame(
+                $strike->limb->isArm(),
+                null === $strike->standsOn,
+                $strike->id.' stands on both feet only as an arm.',
+            );
             if (null !== $strike->standsOn) {
-                self::assertNotSame($strike->role, $strike->standsOn, $strike->id.' cannot stand on the leg that strikes.');
+                self::assertNotSame(
+                    $strike->role,
+                    $strike->standsOn,
+                    $strike->id.' cannot stand on the leg that strikes.',
+                );
             }
         }
     }
@@ -84,7 +107,10 @@ final class DataTest extends TestCase
             foreach ($numbering->entries as $entry) {
                 self::assertTrue(Catalogue::builtIn()->hasFamily($entry->family), $numbering->id.' '.$entry->code);
                 if ($entry->position instanceof Role) {
-                    self::assertNotNull(Catalogue::builtIn()->inFamily($entry->family, $entry->position), $numbering->id.' '.$entry->code);
+                    self::assertNotNull(
+                        Catalogue::builtIn()->inFamily($entry->family, $entry->position),
+                        $numbering->id.' '.$entry->code,
+                    );
                 }
                 $key = $entry->family.' '.$entry->position->value.' '.$entry->target?->value;
                 self::assertArrayNotHasKey($key, $seen, $numbering->id.' numbers '.$key.' twice.');
@@ -99,7 +125,15 @@ final class DataTest extends TestCase
         foreach (['parity', 'hands'] as $id) {
             foreach (Catalogue::builtIn()->strikes as $strike) {
                 foreach (Stance::cases() as $stance) {
-                    self::assertNotNull(Numbering::named($id)->numberOf($strike->family, $strike->role, $strike->defaultTarget(), $stance), $id.' '.$strike->id);
+                    self::assertNotNull(
+                        Numbering::named($id)->numberOf(
+                            $strike->family,
+                            $strike->role,
+                            $strike->defaultTarget(),
+                            $stance,
+                        ),
+                        $id.' '.$strike->id,
+                    );
                 }
             }
         }

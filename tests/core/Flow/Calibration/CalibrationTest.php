@@ -38,8 +38,18 @@ final class CalibrationTest extends TestCase
         foreach (ModelValues::all() as $key => $value) {
             $to = abs($value->most - $value->value) > 1e-9 ? $value->most : $value->least;
             $catalogue = (new Calibration([$key => $to]))->catalogue();
-            $changed = array_keys(array_filter($catalogue->strikes, static fn ($strike): bool => serialize($strike) !== serialize($builtIn->strikes[$strike->id])));
-            $moved = array_keys(array_filter($catalogue->moves, static fn ($move): bool => serialize($move) !== serialize($builtIn->moves[$move->id])));
+            $changed = array_keys(
+                array_filter(
+                    $catalogue->strikes,
+                    static fn ($strike): bool => serialize($strike) !== serialize($builtIn->strikes[$strike->id]),
+                ),
+            );
+            $moved = array_keys(
+                array_filter(
+                    $catalogue->moves,
+                    static fn ($move): bool => serialize($move) !== serialize($builtIn->moves[$move->id]),
+                ),
+            );
             $body = serialize($catalogue->body) !== serialize($builtIn->body) ? ['body'] : [];
             self::assertSame([$value->of], [...$body, ...$changed, ...$moved], $key);
         }
@@ -47,7 +57,10 @@ final class CalibrationTest extends TestCase
 
     public function testWhatShipsIsNoOwnNumber(): void
     {
-        self::assertSame([], (new Calibration(array_map(static fn ($value): float => $value->value, ModelValues::all())))->own);
+        self::assertSame(
+            [],
+            (new Calibration(array_map(static fn ($value): float => $value->value, ModelValues::all())))->own,
+        );
     }
 
     /** @param array<string, int|float> $own */
@@ -66,7 +79,9 @@ final class CalibrationTest extends TestCase
     public function testWaitsGrowWithTheRatesOfTheBody(): void
     {
         $rules = BuiltInHouseRules::named('all-limbs');
-        $this->forAll(Chains::any(), Generators::choose(0, 40))->then(static function (Chain $chain, int $more) use ($rules): void {
+        $this->forAll(Chains::any(), Generators::choose(0, 40))->then(static function (Chain $chain, int $more) use (
+            $rules,
+        ): void {
             $slower = $rules->calibrated(['body.turnRate' => 560 + 10 * $more, 'body.loadRate' => 700 + 10 * $more]);
             self::assertGreaterThanOrEqual(
                 (new FlowModel())->timing($chain, $rules)->waiting() - 1e-6,
@@ -81,14 +96,23 @@ final class CalibrationTest extends TestCase
         $value = ModelValues::all()['cross.out'];
         $rules = BuiltInHouseRules::named('boxing');
 
-        self::assertSame([340.0, 375.0], array_column(Effect::around($value, $rules->calibrated(['cross.out' => 365]), []), 'to'));
-        self::assertSame([350.0], array_column(Effect::around($value, $rules->calibrated(['cross.out' => 375]), []), 'to'));
+        self::assertSame(
+            [340.0, 375.0],
+            array_column(Effect::around($value, $rules->calibrated(['cross.out' => 365]), []), 'to'),
+        );
+        self::assertSame(
+            [350.0],
+            array_column(Effect::around($value, $rules->calibrated(['cross.out' => 375]), []), 'to'),
+        );
     }
 
     public function testTheEffectOfTheLimitOfAFlowingLinkIsSeenOnLabelledChains(): void
     {
         $rules = BuiltInHouseRules::named('all-limbs');
-        [$down, $up] = Effect::around(ModelValues::all()['body.flows'], $rules, [Chains::read('2 2'), Chains::read('1 2')]);
+        [$down, $up] = Effect::around(ModelValues::all()['body.flows'], $rules, [
+            Chains::read('2 2'),
+            Chains::read('1 2'),
+        ]);
 
         self::assertSame([110.0, 150.0], [$down->to, $up->to]);
         self::assertNotSame([], $down->changed);

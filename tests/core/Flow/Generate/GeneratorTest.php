@@ -31,7 +31,17 @@ final class GeneratorTest extends TestCase
             $options = new CheckOptions(BuiltInHouseRules::named($rules));
             foreach ([null, ...Theme::cases()] as $seed => $theme) {
                 $weapons = 'boxing' === $rules ? [Limb::Hand] : [Limb::Hand, Limb::Leg];
-                $criteria = new GenerationCriteria($options, 3 + $seed % 4, $weapons, 0 === $seed ? null : 2, $theme, 0 === $seed % 2, 0 === $seed % 3 ? Severity::Hint : Severity::Should, $seed, 4);
+                $criteria = new GenerationCriteria(
+                    $options,
+                    3 + ($seed % 4),
+                    $weapons,
+                    0 === $seed ? null : 2,
+                    $theme,
+                    0 === $seed % 2,
+                    0 === $seed % 3 ? Severity::Hint : Severity::Should,
+                    $seed,
+                    4,
+                );
                 $generation = Generator::builtIn()->generate($criteria);
                 foreach (null === $generation->bent ? $generation->results : [] as $result) {
                     self::assertFits($result, $criteria);
@@ -44,7 +54,13 @@ final class GeneratorTest extends TestCase
 
     public function testTheSameSeedGivesTheSameList(): void
     {
-        $list = static fn (int $seed): array => self::keys(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('kickboxing')), weapons: [Limb::Hand, Limb::Leg], seed: $seed));
+        $list = static fn (int $seed): array => self::keys(
+            new GenerationCriteria(
+                new CheckOptions(BuiltInHouseRules::named('kickboxing')),
+                weapons: [Limb::Hand, Limb::Leg],
+                seed: $seed,
+            ),
+        );
 
         self::assertSame($list(7), $list(7));
         self::assertNotSame($list(7), $list(8));
@@ -55,7 +71,10 @@ final class GeneratorTest extends TestCase
     {
         $criteria = new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')));
         $known = self::keys($criteria);
-        $again = array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->generate($criteria, $known)->results);
+        $again = array_map(
+            static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain,
+            Generator::builtIn()->generate($criteria, $known)->results,
+        );
 
         self::assertNotSame([], $again);
         self::assertSame([], array_intersect($known, $again));
@@ -64,9 +83,21 @@ final class GeneratorTest extends TestCase
     /** Elbows under boxing rules cannot be; eight strikes cannot be a first lesson. */
     #[TestWith(['boxing', 'elbow', 4, null, 'weapons'])]
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
-    public function testCriteriaThatCannotBeMetNameOneToGiveUp(string $rules, string $weapon, int $length, ?int $level, string $relax): void
-    {
-        $generation = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named($rules)), $length, [Limb::from($weapon)], $level));
+    public function testCriteriaThatCannotBeMetNameOneToGiveUp(
+        string $rules,
+        string $weapon,
+        int $length,
+        ?int $level,
+        string $relax,
+    ): void {
+        $generation = Generator::builtIn()->generate(
+            new GenerationCriteria(
+                new CheckOptions(BuiltInHouseRules::named($rules)),
+                $length,
+                [Limb::from($weapon)],
+                $level,
+            ),
+        );
 
         self::assertNotNull($generation->bent, 'The wishes bend to what can be met.');
         self::assertNotSame([], $generation->results);
@@ -77,7 +108,9 @@ final class GeneratorTest extends TestCase
     /** Four strikes are more than a first lesson: fewer come, and that is said. */
     public function testAWishForALevelIsMetByFewerStrikes(): void
     {
-        $generation = Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 8, level: 1));
+        $generation = Generator::builtIn()->generate(
+            new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 8, level: 1),
+        );
 
         self::assertNotNull($generation->bent);
         self::assertStringStartsWith('with ', $generation->bent['words']);
@@ -97,7 +130,12 @@ final class GeneratorTest extends TestCase
 
     public function testTheListBeginsWithWhatIsLeastOdd(): void
     {
-        $oddness = array_map(static fn (CheckResult $result): int => Generator::oddness($result->inStance->chain), Generator::builtIn()->generate(new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 3, seed: 4))->results);
+        $oddness = array_map(
+            static fn (CheckResult $result): int => Generator::oddness($result->inStance->chain),
+            Generator::builtIn()->generate(
+                new GenerationCriteria(new CheckOptions(BuiltInHouseRules::named('boxing')), 3, seed: 4),
+            )->results,
+        );
         $sorted = $oddness;
         sort($sorted);
         self::assertSame($sorted, $oddness);
@@ -129,9 +167,26 @@ final class GeneratorTest extends TestCase
         $strikes = $result->inStance->chain->strikes();
         self::assertSame('flows', $result->verdict->value);
         self::assertCount($criteria->length, $strikes);
-        $heavy = Severity::Hint === $criteria->clean ? [Severity::Hint, Severity::Should, Severity::Must] : [Severity::Should, Severity::Must];
-        self::assertSame([], array_filter($result->findings, static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true)));
-        self::assertEqualsCanonicalizing($criteria->weapons, array_values(array_unique(array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes), \SORT_REGULAR)));
+        $heavy =
+            Severity::Hint === $criteria->clean
+                ? [Severity::Hint, Severity::Should, Severity::Must]
+                : [Severity::Should, Severity::Must];
+        self::assertSame(
+            [],
+            array_filter(
+                $result->findings,
+                static fn (Finding $finding): bool => \in_array($finding->severity, $heavy, true),
+            ),
+        );
+        self::assertEqualsCanonicalizing(
+            $criteria->weapons,
+            array_values(
+                array_unique(
+                    array_map(static fn (StrikeItem $item): Limb => $item->strike->limb, $strikes),
+                    \SORT_REGULAR,
+                ),
+            ),
+        );
         self::assertTrue(null === $criteria->theme || $criteria->theme->holds($result->inStance->chain));
         self::assertTrue(null === $criteria->level || Scale::builtIn()->of($result)->level === $criteria->level);
         self::assertTrue($criteria->switches || $result->inStance->end === $result->inStance->stance);
@@ -140,6 +195,9 @@ final class GeneratorTest extends TestCase
     /** @return list<string> */
     private static function keys(GenerationCriteria $criteria): array
     {
-        return array_map(static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain, Generator::builtIn()->generate($criteria)->results);
+        return array_map(
+            static fn (CheckResult $result): string => Fingerprint::of($result->inStance->chain)->plain,
+            Generator::builtIn()->generate($criteria)->results,
+        );
     }
 }

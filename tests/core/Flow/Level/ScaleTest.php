@@ -37,7 +37,10 @@ final class ScaleTest extends TestCase
         $difficulty = self::of(Chains::read('1 2 3b exit'));
 
         self::assertEqualsWithDelta(0.7, $difficulty->points, 1e-9);
-        self::assertSame(['weapons' => '3 different strikes', 'heights' => 'the height changes once'], array_column($difficulty->reasons, 'message', 'id'));
+        self::assertSame(
+            ['weapons' => '3 different strikes', 'heights' => 'the height changes once'],
+            array_column($difficulty->reasons, 'message', 'id'),
+        );
     }
 
     public function testAFasterTempoIsNeverEasier(): void
@@ -61,13 +64,23 @@ final class ScaleTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $difficulty = self::of($chain);
-            self::assertEqualsWithDelta($difficulty->points, array_sum(array_column($difficulty->reasons, 'points')), 0.15);
+            self::assertEqualsWithDelta(
+                $difficulty->points,
+                array_sum(array_column($difficulty->reasons, 'points')),
+                0.15,
+            );
             self::assertContains($difficulty->level, [1, 2, 3]);
         });
     }
 
     private static function of(Chain $chain, float $tempo = 1.0): Difficulty
     {
-        return Scale::builtIn()->of(Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), new CheckOptions(BuiltInHouseRules::named('all-limbs'), $tempo)), $tempo);
+        return Scale::builtIn()->of(
+            Check::builtIn()->run(
+                new ChainInStance($chain, Stance::Orthodox),
+                new CheckOptions(BuiltInHouseRules::named('all-limbs'), $tempo),
+            ),
+            $tempo,
+        );
     }
 }

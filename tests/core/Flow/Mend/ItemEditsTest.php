@@ -55,7 +55,10 @@ final class ItemEditsTest extends TestCase
 
     public function testTheOnlyItemOfAChainCannotBeLeftOutOrMoved(): void
     {
-        self::assertSame([], array_intersect(['leave out', 'move earlier', 'move later'], array_keys(self::done('1', 0))));
+        self::assertSame(
+            [],
+            array_intersect(['leave out', 'move earlier', 'move later'], array_keys(self::done('1', 0))),
+        );
     }
 
     /** Every edit leaves a valid chain that is another one, and the item stands where it is said to. */
@@ -93,7 +96,12 @@ final class ItemEditsTest extends TestCase
 
         return array_combine(
             array_map(static fn (ItemEdit $edit): string => $edit->name, $edits),
-            array_map(static fn (ItemEdit $edit): string => $writer->write(new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), Stance::Orthodox)), $edits),
+            array_map(
+                static fn (ItemEdit $edit): string => $writer->write(
+                    new ChainInStance(Chain::of(Edit::apply($chain->items, $edit->edits)), Stance::Orthodox),
+                ),
+                $edits,
+            ),
         );
     }
 }

@@ -70,7 +70,15 @@ final class MendFinderTest extends TestCase
 
         self::assertContains('1 step-out 14l', $byId['kick-on-line']);
         self::assertSame('1 14l exit', $byId['no-exit'][0]);
-        self::assertSame([], array_filter($result->findings, static fn ($finding, $place): bool => Severity::Credit === $finding->severity && isset($mends->ofFindings[$place]), \ARRAY_FILTER_USE_BOTH));
+        self::assertSame(
+            [],
+            array_filter(
+                $result->findings,
+                static fn ($finding, $place): bool => Severity::Credit === $finding->severity
+                    && isset($mends->ofFindings[$place]),
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
     /** Two kicks from the line: the mend of each stands before its own kick. */
@@ -82,7 +90,11 @@ final class MendFinderTest extends TestCase
             if ('kick-on-line' === $finding->id) {
                 self::assertNotSame([], $mends->ofFindings[$place]);
                 foreach ($mends->ofFindings[$place] as $mend) {
-                    self::assertContains($mend->edits[0]->at, [$finding->at, (int) $finding->at - 1], self::text($mend));
+                    self::assertContains(
+                        $mend->edits[0]->at,
+                        [$finding->at, (int) $finding->at - 1],
+                        self::text($mend),
+                    );
                 }
             }
         }
@@ -112,12 +124,25 @@ final class MendFinderTest extends TestCase
     public function testTheSearchFindsWhatPlainEnumerationFinds(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
-        $chains = array_map(Chains::read(...), ['2 2', 'slip-rear 3', '1 31', '14 +1h', '2 +13l', '3 3b', '(3) 3 5', '14> 4', 'exit 38b 34!']);
+        $chains = array_map(Chains::read(...), [
+            '2 2',
+            'slip-rear 3',
+            '1 31',
+            '14 +1h',
+            '2 +13l',
+            '3 3b',
+            '(3) 3 5',
+            '14> 4',
+            'exit 38b 34!',
+        ]);
         $found = 0;
         foreach ($chains as $chain) {
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
             $expected = self::plainly($result, $options);
-            self::assertSame($expected, array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict));
+            self::assertSame(
+                $expected,
+                array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict),
+            );
             $found += \count($expected);
         }
         self::assertGreaterThan(100, $found);
@@ -127,14 +152,19 @@ final class MendFinderTest extends TestCase
     public function testTheSearchFindsWhatPlainEnumerationFindsInAnyShortChain(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
-        $this->limitTo(6)->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 50)))->then(static function (array $given) use ($options): void {
-            [$chain, $from] = $given;
-            self::assertInstanceOf(Chain::class, $chain);
-            self::assertIsInt($from);
-            $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
-            $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
-            self::assertSame(self::plainly($result, $options), array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict));
-        });
+        $this->limitTo(6)
+            ->forAll(Generators::tuple(Chains::any(), Generators::choose(0, 50)))
+            ->then(static function (array $given) use ($options): void {
+                [$chain, $from] = $given;
+                self::assertInstanceOf(Chain::class, $chain);
+                self::assertIsInt($from);
+                $chain = Chain::of(self::valid(\array_slice($chain->items, min($from, \count($chain) - 1), 3)));
+                $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
+                self::assertSame(
+                    self::plainly($result, $options),
+                    array_map(self::text(...), MendFinder::builtIn()->mends($result, $options)->ofVerdict),
+                );
+            });
     }
 
     public function testLongChainsGetSingleEdits(): void
@@ -152,7 +182,12 @@ final class MendFinderTest extends TestCase
 
         self::assertCount(6, $shown);
         self::assertSame($mends[0], $shown[0]);
-        $inserted = array_filter($shown, static fn (Mend $mend): bool => 1 === \count($mend->edits) && EditKind::Insert === $mend->edits[0]->kind && 2 === $mend->edits[0]->at);
+        $inserted = array_filter(
+            $shown,
+            static fn (Mend $mend): bool => 1 === \count($mend->edits)
+                && EditKind::Insert === $mend->edits[0]->kind
+                && 2 === $mend->edits[0]->at,
+        );
         self::assertLessThanOrEqual(2, \count($inserted));
     }
 
@@ -187,7 +222,10 @@ final class MendFinderTest extends TestCase
         }
         $seenFrom = (new FlowModel())->flowsUpTo($options->rules, $options->tempo);
         $places = MendFinder::places($result);
-        usort($mends, static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places));
+        usort(
+            $mends,
+            static fn (Mend $a, Mend $b): int => $a->rank($seenFrom, $places) <=> $b->rank($seenFrom, $places),
+        );
 
         return array_values(array_unique(array_map(self::text(...), $mends)));
     }
@@ -200,7 +238,11 @@ final class MendFinderTest extends TestCase
             return null;
         }
 
-        return new Mend($edits, Chain::of($items), Check::builtIn()->run(new ChainInStance(Chain::of($items), $result->inStance->stance), $options));
+        return new Mend(
+            $edits,
+            Chain::of($items),
+            Check::builtIn()->run(new ChainInStance(Chain::of($items), $result->inStance->stance), $options),
+        );
     }
 
     /**
@@ -235,7 +277,10 @@ final class MendFinderTest extends TestCase
 
     private static function mends(string $chain, string $rules): MendResult
     {
-        return MendFinder::builtIn()->mends(self::report($chain, $rules), new CheckOptions(BuiltInHouseRules::named($rules)));
+        return MendFinder::builtIn()->mends(
+            self::report($chain, $rules),
+            new CheckOptions(BuiltInHouseRules::named($rules)),
+        );
     }
 
     private static function report(string $chain, string $rules): CheckResult

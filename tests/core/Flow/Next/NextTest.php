@@ -25,7 +25,15 @@ final class NextTest extends TestCase
         $keys = array_map(static fn (Continuation $next): string => $next->item->key(), self::after('1 2'));
 
         self::assertLessThan(array_search('cross.h', $keys, true), array_search('lead-hook.h', $keys, true));
-        self::assertSame(\count(Catalogue::builtIn()->moves), \count(array_filter(self::after('1 2'), static fn (Continuation $next): bool => !$next->item instanceof StrikeItem)));
+        self::assertSame(
+            \count(Catalogue::builtIn()->moves),
+            \count(
+                array_filter(
+                    self::after('1 2'),
+                    static fn (Continuation $next): bool => !$next->item instanceof StrikeItem,
+                ),
+            ),
+        );
         $cross = self::after('1 2')[(int) array_search('cross.h', $keys, true)];
         self::assertSame('turn', $cross->cause?->value);
         self::assertStringStartsWith('The hips are still through', $cross->reason);
@@ -33,8 +41,18 @@ final class NextTest extends TestCase
 
     public function testWhatTheSportDoesNotLetLandIsNotOffered(): void
     {
-        $boxing = Next::builtIn()->after(Chains::read('1 2')->items, new CheckOptions(BuiltInHouseRules::named('boxing')));
-        $limbs = array_unique(array_map(static fn (Continuation $next): string => $next->item instanceof StrikeItem ? $next->item->strike->limb->value : 'move', $boxing));
+        $boxing = Next::builtIn()->after(
+            Chains::read('1 2')->items,
+            new CheckOptions(BuiltInHouseRules::named('boxing')),
+        );
+        $limbs = array_unique(
+            array_map(
+                static fn (Continuation $next): string => $next->item instanceof StrikeItem
+                    ? $next->item->strike->limb->value
+                    : 'move',
+                $boxing,
+            ),
+        );
 
         self::assertSame(['hand', 'move'], array_values($limbs));
     }
@@ -70,6 +88,9 @@ final class NextTest extends TestCase
     /** @return list<Continuation> */
     private static function after(string $text): array
     {
-        return Next::builtIn()->after('' === $text ? [] : Chains::read($text)->items, new CheckOptions(BuiltInHouseRules::named('all-limbs')));
+        return Next::builtIn()->after(
+            '' === $text ? [] : Chains::read($text)->items,
+            new CheckOptions(BuiltInHouseRules::named('all-limbs')),
+        );
     }
 }

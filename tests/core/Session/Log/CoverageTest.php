@@ -17,7 +17,10 @@ final class CoverageTest extends TestCase
 
     public function testFromTheFirstBellToTheLastItIsAll(): void
     {
-        self::assertSame([[0, 60_000]], self::of([['a', 0, 100], ['a', 50_000, 50_100], ['a', 60_000, 60_100]])->stretches);
+        self::assertSame(
+            [[0, 60_000]],
+            self::of([['a', 0, 100], ['a', 50_000, 50_100], ['a', 60_000, 60_100]])->stretches,
+        );
     }
 
     public function testWhatWasEndedBetweenTwoCuesCountsUntilThen(): void
@@ -32,7 +35,10 @@ final class CoverageTest extends TestCase
 
     public function testAfterAJumpANewPassageBegins(): void
     {
-        self::assertSame([[0, 12_000], [50_000, 60_000]], self::of([['a', 0, 100], ['a', 10_000, 10_100], ['b', 50_000, 12_100], ['b', 60_000, 22_100]])->stretches);
+        self::assertSame(
+            [[0, 12_000], [50_000, 60_000]],
+            self::of([['a', 0, 100], ['a', 10_000, 10_100], ['b', 50_000, 12_100], ['b', 60_000, 22_100]])->stretches,
+        );
     }
 
     public function testWhatWasDoneTwiceCountsTwice(): void
@@ -87,6 +93,14 @@ final class CoverageTest extends TestCase
     /** @param list<array{string, int, int}> $shown */
     private static function of(array $shown, int $endedMs = 70_000): Coverage
     {
-        return Coverage::ofShown(array_map(static fn (array $one): array => ['passage' => $one[0], 'cueMs' => $one[1], 'shownMs' => $one[2]], $shown), self::CUES, 60_000, $endedMs);
+        return Coverage::ofShown(
+            array_map(
+                static fn (array $one): array => ['passage' => $one[0], 'cueMs' => $one[1], 'shownMs' => $one[2]],
+                $shown,
+            ),
+            self::CUES,
+            60_000,
+            $endedMs,
+        );
     }
 }

@@ -41,13 +41,45 @@ final class DrilledCounterTest extends TestCase
     #[DataProvider('drills')]
     public function testAWholeSessionIsItsPlannedLoad(string $drill, array $chains, array $parameters): void
     {
-        $programme = Plans::programme(Plans::set($drill, array_map(static fn (string $chain): array => ['chain' => $chain], $chains), 120, $parameters));
+        $programme = Plans::programme(
+            Plans::set(
+                $drill,
+                array_map(static fn (string $chain): array => ['chain' => $chain], $chains),
+                120,
+                $parameters,
+            ),
+        );
         foreach ([[1, 0, Stance::Orthodox], [0, 1, Stance::Southpaw]] as [$orthodox, $southpaw, $athlete]) {
-            $logged = DrilledCounter::load(DrilledCounter::of($programme, Coverage::whole($programme)), new Attendance($orthodox, $southpaw));
+            $logged = DrilledCounter::load(
+                DrilledCounter::of($programme, Coverage::whole($programme)),
+                new Attendance($orthodox, $southpaw),
+            );
             $planned = LoadCounter::of($programme, null, $athlete);
 
-            self::assertEqualsWithDelta([$planned->strikes, $planned->repetitions, $planned->openings, $planned->jabOpenings, $planned->stanceMs['orthodox'], $planned->stanceMs['southpaw']], [$logged->strikes, $logged->repetitions, $logged->openings, $logged->jabOpenings, $logged->stanceMs['orthodox'], $logged->stanceMs['southpaw']], 0.01);
-            self::assertEqualsWithDelta([...array_values($planned->bySide), ...array_values($planned->byTarget)], [...array_values($logged->bySide), ...array_values($logged->byTarget)], 0.01);
+            self::assertEqualsWithDelta(
+                [
+                    $planned->strikes,
+                    $planned->repetitions,
+                    $planned->openings,
+                    $planned->jabOpenings,
+                    $planned->stanceMs['orthodox'],
+                    $planned->stanceMs['southpaw'],
+                ],
+                [
+                    $logged->strikes,
+                    $logged->repetitions,
+                    $logged->openings,
+                    $logged->jabOpenings,
+                    $logged->stanceMs['orthodox'],
+                    $logged->stanceMs['southpaw'],
+                ],
+                0.01,
+            );
+            self::assertEqualsWithDelta(
+                [...array_values($planned->bySide), ...array_values($planned->byTarget)],
+                [...array_values($logged->bySide), ...array_values($logged->byTarget)],
+                0.01,
+            );
         }
     }
 
@@ -58,17 +90,32 @@ final class DrilledCounterTest extends TestCase
         [$half] = DrilledCounter::of($programme, new Coverage([[0, 30_000]]));
 
         self::assertEqualsWithDelta([$whole->ms / 2, $whole->repetitions / 2], [$half->ms, $half->repetitions], 1e-6);
-        self::assertSame([60_000, 30_000], [DrilledCounter::workMs($programme, Coverage::whole($programme)), DrilledCounter::workMs($programme, new Coverage([[0, 30_000]]))]);
+        self::assertSame(
+            [60_000, 30_000],
+            [
+                DrilledCounter::workMs($programme, Coverage::whole($programme)),
+                DrilledCounter::workMs($programme, new Coverage([[0, 30_000]])),
+            ],
+        );
     }
 
     public function testALadderBelongsToItsCombination(): void
     {
-        $programme = Plans::programme(Plans::set('ladder', [['chain' => '1 2 3', 'name' => 'Front porch', 'id' => 7]], 60));
+        $programme = Plans::programme(
+            Plans::set('ladder', [['chain' => '1 2 3', 'name' => 'Front porch', 'id' => 7]], 60),
+        );
         $drilled = DrilledCounter::of($programme, Coverage::whole($programme));
 
-        self::assertSame([7], array_values(array_unique(array_map(static fn (Drilled $one): ?int => $one->id, $drilled))));
+        self::assertSame(
+            [7],
+            array_values(array_unique(array_map(static fn (Drilled $one): ?int => $one->id, $drilled))),
+        );
         self::assertGreaterThan(1, \count($drilled), 'each rung is thrown by itself');
-        self::assertEqualsWithDelta(60_000, array_sum(array_map(static fn (Drilled $one): float => $one->ms, $drilled)), 1);
+        self::assertEqualsWithDelta(
+            60_000,
+            array_sum(array_map(static fn (Drilled $one): float => $one->ms, $drilled)),
+            1,
+        );
     }
 
     public function testWhatWasStartedAndLeftIsNotDrilled(): void
@@ -80,7 +127,16 @@ final class DrilledCounterTest extends TestCase
 
     public function testRestAndTalkAreNoWork(): void
     {
-        $programme = Plans::programme(Plans::of([['seconds' => 60, 'rest' => 60, 'times' => 2, 'sets' => [['drill' => 'repeat', 'combinations' => [['chain' => '1 2']]]]]]));
+        $programme = Plans::programme(
+            Plans::of([
+                [
+                    'seconds' => 60,
+                    'rest' => 60,
+                    'times' => 2,
+                    'sets' => [['drill' => 'repeat', 'combinations' => [['chain' => '1 2']]]],
+                ],
+            ]),
+        );
 
         self::assertSame(120_000, DrilledCounter::workMs($programme, Coverage::whole($programme)));
         self::assertSame(0, DrilledCounter::workMs($programme, new Coverage([[60_000, 120_000]])));
@@ -94,7 +150,10 @@ final class DrilledCounterTest extends TestCase
     {
         $attendance = new Attendance($orthodox, $southpaw);
 
-        self::assertSame([$one, $other], [$attendance->ofStance(Stance::Orthodox), $attendance->ofStance(Stance::Southpaw)]);
+        self::assertSame(
+            [$one, $other],
+            [$attendance->ofStance(Stance::Orthodox), $attendance->ofStance(Stance::Southpaw)],
+        );
     }
 
     /** @param array<int, int> $counted */
@@ -105,7 +164,10 @@ final class DrilledCounterTest extends TestCase
     {
         $attendance = new Attendance(levels: $counted);
 
-        self::assertSame([$one, $three, 1.0], [$attendance->ofLevel(1, [1, 3]), $attendance->ofLevel(3, [1, 3]), $attendance->ofLevel(null, [1, 3])]);
+        self::assertSame(
+            [$one, $three, 1.0],
+            [$attendance->ofLevel(1, [1, 3]), $attendance->ofLevel(3, [1, 3]), $attendance->ofLevel(null, [1, 3])],
+        );
     }
 
     /**
@@ -113,8 +175,41 @@ final class DrilledCounterTest extends TestCase
      * @param list<string> $sentences
      */
     #[TestWith([['strikes' => 50.0, 'side left' => 50.0], []])]
-    #[TestWith([['strikes' => 1000.0, 'side left' => 500.0, 'side right' => 500.0, 'target head' => 600.0, 'target body' => 300.0, 'target leg' => 100.0, 'stance orthodox' => 700.0, 'stance southpaw' => 300.0, 'openings' => 300.0, 'openings jab' => 180.0], []])]
-    #[TestWith([['strikes' => 1000.0, 'side left' => 300.0, 'side right' => 700.0, 'stance orthodox' => 95.0, 'stance southpaw' => 5.0, 'target head' => 970.0, 'target body' => 30.0, 'target leg' => 0.0, 'openings' => 100.0, 'openings jab' => 95.0], ['The right side throws 70 % of the strikes. Rounds in the other stance even it out.', 'The body gets 3 % of what lands. Chains that change height are missing.', 'Only 5 % of the minutes are in the southpaw stance.', '95 % of the repetitions open with a jab: whoever knows this class knows what comes first.']])]
+    #[TestWith([
+        [
+            'strikes' => 1000.0,
+            'side left' => 500.0,
+            'side right' => 500.0,
+            'target head' => 600.0,
+            'target body' => 300.0,
+            'target leg' => 100.0,
+            'stance orthodox' => 700.0,
+            'stance southpaw' => 300.0,
+            'openings' => 300.0,
+            'openings jab' => 180.0,
+        ],
+        [],
+    ]),]
+    #[TestWith([
+        [
+            'strikes' => 1000.0,
+            'side left' => 300.0,
+            'side right' => 700.0,
+            'stance orthodox' => 95.0,
+            'stance southpaw' => 5.0,
+            'target head' => 970.0,
+            'target body' => 30.0,
+            'target leg' => 0.0,
+            'openings' => 100.0,
+            'openings jab' => 95.0,
+        ],
+        [
+            'The right side throws 70 % of the strikes. Rounds in the other stance even it out.',
+            'The body gets 3 % of what lands. Chains that change height are missing.',
+            'Only 5 % of the minutes are in the southpaw stance.',
+            '95 % of the repetitions open with a jab: whoever knows this class knows what comes first.',
+        ],
+    ]),]
     public function testWhatIsOutOfBalanceIsSaidInASentence(array $figures, array $sentences): void
     {
         self::assertSame($sentences, LoadFindings::of($figures));
