@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Balance;
 
-/** Whose body it is: height and stance, and what follows from them. Lengths in m. */
+/** An athlete's height and stance, and the lengths that follow from them. Lengths in m. */
 final readonly class Athlete
 {
     public const DEFAULT = 'middle';
@@ -14,7 +14,7 @@ final readonly class Athlete
     public float $frontFoot;
     public float $backFoot;
     public float $standingFoot;
-    /** How far the centre of mass goes in front of the hips when an arm, a leg or a knee is out. */
+    /** How far the centre of mass moves in front of the hips when an arm, a leg or a knee is extended. */
     public float $armOut;
     public float $legOut;
     public float $kneeUp;
@@ -64,7 +64,7 @@ final readonly class Athlete
     }
 
     /**
-     * The named one, or with a height or a stance length of its own.
+     * Returns the named athlete, with another height or stance length where one is given.
      *
      * @throws \OutOfBoundsException
      */

@@ -6,7 +6,7 @@ namespace Periplus\Core\Balance;
 
 use Periplus\Core\Technique\Data;
 
-/** How people stand and lift a leg, from core/data/balance.json. Shares and lengths with their units stand there. */
+/** House values for how people stand and lift a leg, from core/data/balance.json, which gives the units. */
 final readonly class Footing
 {
     /**

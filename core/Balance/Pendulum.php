@@ -29,13 +29,13 @@ final readonly class Pendulum
         return new self(sqrt($gravity / $height));
     }
 
-    /** How much farther from a constant pressure the extrapolated centre of mass is after that time. */
+    /** Returns the factor by which the distance to a constant pressure grows in that time. */
     public function growth(float $seconds): float
     {
         return exp($this->omega * $seconds);
     }
 
-    /** Where the mass is after the time of that growth over that pressure. */
+    /** Returns the motion after the pressure has held for the time that belongs to the growth factor. */
     public function after(Motion $from, float $pressure, float $growth): Motion
     {
         return new Motion(
@@ -44,7 +44,7 @@ final readonly class Pendulum
         );
     }
 
-    /** The place of the mass alone; see {@see after}. */
+    /** Returns the position of the mass alone; see {@see after}. */
     public static function placeAfter(float $x, float $xi, float $pressure, float $growth): float
     {
         // cosh and sinh of omega0 t, and v / omega0 = xi - x.
@@ -54,8 +54,8 @@ final readonly class Pendulum
     }
 
     /**
-     * The constant pressure that takes the extrapolated centre of mass from one place to another in the time of that
-     * growth.
+     * Returns the constant pressure that moves the extrapolated centre of mass from one position to another while it
+     * grows by that factor.
      */
     public function pressureFor(float $from, float $to, float $growth): float
     {
@@ -67,7 +67,7 @@ final readonly class Pendulum
         return new Motion($x, $x + $velocity / $this->omega);
     }
 
-    /** m/s */
+    /** Returns the velocity in m/s. */
     public function velocity(Motion $motion): float
     {
         return ($motion->xi - $motion->x) * $this->omega;

@@ -7,8 +7,8 @@ namespace Periplus\Core\Balance;
 use Periplus\Core\Technique\Role;
 
 /**
- * A stretch of time in which the same feet are down and the weight is meant to go to one place. The next phase begins
- * where this one ends.
+ * A stretch of time in which the same feet are down and the weight has one destination. The next phase begins where
+ * this one ends.
  */
 final readonly class Phase
 {

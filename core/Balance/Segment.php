@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Balance;
 
-/** A segment of the body as a sample of people had it, one side of a paired one. */
+/** A body segment as measured in a sample of people; of a paired one, one side. */
 final readonly class Segment
 {
     /**
@@ -21,7 +21,7 @@ final readonly class Segment
     ) {
     }
 
-    /** From its first end to its centre of mass, share of the body height. */
+    /** Returns the distance from the first end to the centre of mass, as a share of the body height. */
     public function arm(): float
     {
         return $this->centre * $this->length;

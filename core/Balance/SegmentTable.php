@@ -7,8 +7,8 @@ namespace Periplus\Core\Balance;
 use Periplus\Core\Technique\Data;
 
 /**
- * Masses and centres of the body's segments, and what follows from them for a body of any height: how high its centre
- * of mass lies, and how far it lies in front of the hips when a limb is out. Lengths are shares of the body height.
+ * Masses and centres of the body's segments, from which the height of the centre of mass and its shift in front of the
+ * hips follow for any body height. Lengths are shares of the body height.
  *
  * Source: de Leva 1996, see core/data/segments.json; the mean of its two samples.
  */
@@ -58,7 +58,7 @@ final readonly class SegmentTable
         return $samples;
     }
 
-    /** Mass of the whole body as the table adds up; 1 but for its rounding. */
+    /** Returns the mass of the whole body as a share; 1 except for the table's rounding. */
     public function total(): float
     {
         return array_sum(
@@ -69,7 +69,10 @@ final readonly class SegmentTable
         );
     }
 
-    /** Height of the centre of mass of someone who stands upright, arms at the side; share of the body height. */
+    /**
+     * Returns the height of the centre of mass when standing upright with the arms at the sides, as a share of the
+     * body height.
+     */
     public function centreHeight(): float
     {
         $s = $this->segments;
@@ -86,15 +89,15 @@ final readonly class SegmentTable
             + 2 * $s['hand']->mass * ($wrist - $s['hand']->arm())
             + 2 * $s['thigh']->mass * ($hip - $s['thigh']->arm())
             + 2 * $s['shank']->mass * ($knee - $s['shank']->arm())
-            // The sole is flat on the floor: the foot's own centre is half as high as the ankle.
+            // The sole is flat on the floor, so the foot's centre is half as high as the ankle.
             + 2 * $s['foot']->mass * ($ankle / 2);
 
         return $moment / $this->total();
     }
 
     /**
-     * How far the whole body's centre goes forward of the trunk when one arm is straight out, in shares of the body
-     * height.
+     * Returns how far the centre of mass moves in front of the trunk when one arm is straight out, as a share of the
+     * body height.
      */
     public function armOut(): float
     {
@@ -106,7 +109,7 @@ final readonly class SegmentTable
             + $s['hand']->mass * ($wrist + $s['hand']->arm())) / $this->total();
     }
 
-    /** The same when one leg is straight out. */
+    /** Returns the same shift for one leg straight out. */
     public function legOut(): float
     {
         $s = $this->segments;
@@ -117,7 +120,7 @@ final readonly class SegmentTable
             + $s['foot']->mass * $ankle) / $this->total();
     }
 
-    /** The same when one knee is up, the shank hanging. */
+    /** Returns the same shift for one knee raised with the shank hanging. */
     public function kneeUp(): float
     {
         $s = $this->segments;

@@ -7,10 +7,10 @@ namespace Periplus\Core\Balance;
 use Periplus\Core\Technique\Role;
 
 /**
- * The hips over the feet along a chain. In each phase one constant pressure takes the extrapolated centre of mass to
- * where the weight is meant to be, as far as the edges of the feet that are down allow; what they do not allow is
- * missing at the end, and the next phase has to make it good. Places are along the line to the opponent, in m from
- * the middle of the stance, positive forward.
+ * The position of the hips over the feet along a chain. In each phase one constant pressure moves the extrapolated
+ * centre of mass towards its destination, as far as the edges of the feet that are down allow. What is missing at the
+ * end of a phase is left to the next one. Positions are along the line to the opponent, in m from the middle of the
+ * stance, positive forward.
  */
 final readonly class Sway
 {
@@ -36,15 +36,15 @@ final readonly class Sway
         $pendulum = $athlete->pendulum;
         $half = $athlete->stance / 2;
         [$frontFoot, $backFoot, $standingFoot] = [$athlete->frontFoot, $athlete->backFoot, $athlete->standingFoot];
-        // Place and extrapolated place of the centre of mass: numbers, since an object for each phase costs as much as
-        // all else.
+        // Position and extrapolated position of the centre of mass, as plain numbers: one object a phase would double
+        // the time.
         $x = $xi = $reach = $at = 0.0;
         [$least, $leastAt, $leastSeconds] = [\INF, null, 0.0];
         $points = [];
         foreach ($phases as $phase) {
             $step = $phase->step;
             if (null === $phase->standsOn) {
-                // While a stance moves on, both its old and its new place take weight.
+                // While the stance moves, both its old and its new position take weight.
                 $back = $backEdge = ($step < 0.0 ? $step : 0.0) - $half - $backFoot;
                 $front = $frontEdge = ($step > 0.0 ? $step : 0.0) + $half + $frontFoot;
             } else {
@@ -56,14 +56,13 @@ final readonly class Sway
                     $frontEdge = max($front, $step + $half + $frontFoot);
                 }
             }
-            // In the middle of the stance as it is at the start of the phase; the stance itself may move on by the
-            // step.
+            // The middle of the stance at the start of the phase; the stance itself may then move by the step.
             $meant =
                 null === $phase->standsOn || $phase->comesDown
                     ? $step + ($phase->load - 0.5) * $athlete->stance
                     : ($back + $front) / 2;
-            // Whoever comes into the phase past its edges, since the feet moved faster than the hips, catches a foot,
-            // too.
+            // An athlete who enters the phase past its edges, because the feet moved faster than the hips, also catches
+            // a foot.
             $before = $frontEdge - $xi < $xi - $backEdge ? $frontEdge - $xi : $xi - $backEdge;
             $xi = $xi < $backEdge ? $backEdge : ($xi > $frontEdge ? $frontEdge : $xi);
             $growth = $pendulum->growth($phase->seconds);
@@ -86,9 +85,8 @@ final readonly class Sway
             }
             $at += $phase->seconds;
             $reach = $phase->reach;
-            // From here on places are seen from the middle of the new stance. Who is past the edge catches a foot
-            // there:
-            // what is said of the rest of the chain is meant for someone who stands.
+            // From here positions are relative to the middle of the new stance. An athlete past its edge catches a foot
+            // there, since the rest of the chain is judged for somebody who is standing.
             $x -= $step;
             $points[] = new SwayPoint($at, $x - $reach, $xi - $step, $backEdge - $step, $frontEdge - $step);
             $xi = ($xi < $backEdge ? $backEdge : ($xi > $frontEdge ? $frontEdge : $xi)) - $step;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Balance;
 
-/** A moment of the sway. Places in m from the middle of the stance, positive forward. */
+/** A moment of the sway. Positions in m from the middle of the stance, positive forward. */
 final readonly class SwayPoint
 {
     /**

@@ -7,7 +7,7 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Role;
 
-/** A pause back in stance. */
+/** A pause in stance. */
 final readonly class Beat implements Item
 {
     public function key(bool $withEffort = false): string

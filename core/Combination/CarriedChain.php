@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
-/** The same limbs in the other stance, and what had to be replaced on the way. */
+/** A chain thrown by the same limbs in the other stance, with the replacements that this required. */
 final readonly class CarriedChain
 {
     /** @param list<MirrorChange> $replaced */

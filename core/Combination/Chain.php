@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
-/** The sequence of strikes and moves, by role. One chain serves both stances. */
+/** A sequence of strikes and moves by role (lead, rear). One chain serves both stances. */
 final readonly class Chain implements \Countable
 {
-    /** Most items in one chain, repeats written out. */
+    /** Maximum number of items in a chain, with repeats written out. */
     public const MOST = 64;
 
     /** @param list<Item> $items */
@@ -33,7 +33,7 @@ final readonly class Chain implements \Countable
     }
 
     /**
-     * Whether the item at that place may follow those before it.
+     * Throws when the item at that index cannot follow the items before it.
      *
      * @param list<Item> $items
      *

@@ -8,8 +8,8 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
 /**
- * A chain thrown from a starting stance: what was a role becomes a side. It walks the chain once, since a switch,
- * a shift or a kick that lands forward changes the stance in which every later role is read.
+ * A chain thrown from a starting stance, so that each role becomes a side. The chain is walked once, because a switch,
+ * a shift or a kick that lands forward changes the stance in which later roles are read.
  */
 final readonly class ChainInStance
 {
@@ -30,13 +30,13 @@ final readonly class ChainInStance
         $this->end = $running;
     }
 
-    /** The running stance once the item is done. */
+    /** Returns the stance after the item. */
     public static function after(Item $item, Stance $stance): Stance
     {
         return $item->changesStance() ? $stance->other() : $stance;
     }
 
-    /** The side of the body the item uses or goes to, or null when it has none. */
+    /** Returns the side of the body that the item uses or goes to, or null when it has none. */
     public function side(int $at): ?Side
     {
         $role = $this->chain->items[$at]->role();
@@ -44,7 +44,7 @@ final readonly class ChainInStance
         return null === $role ? null : $this->stances[$at]->sideOf($role);
     }
 
-    /** The same roles in the other stance: numbers stay, left and right swap. */
+    /** Returns the same roles in the other stance: the numbers stay, left and right swap. */
     public function mirror(): self
     {
         return new self($this->chain, $this->stance->other());

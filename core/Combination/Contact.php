@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
-/** What an item meets on the opponent; depends on our side and on the opponent's stance. */
+/** The part of the opponent that an item reaches; depends on our side and on the opponent's stance. */
 enum Contact: string
 {
     case Liver = 'liver';
@@ -15,7 +15,7 @@ enum Contact: string
     case AwayFromRearHand = 'away-from-rear-hand';
     case TowardRearHand = 'toward-rear-hand';
 
-    /** As it is read after the strike or move: "left hook to the liver". */
+    /** Returns the words that follow the name of a strike or move: "to the liver" in "left hook to the liver". */
     public function words(): string
     {
         return match ($this) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
-/** One small change of a chain. */
+/** A small change of a chain. */
 final readonly class Edit
 {
     private function __construct(public EditKind $kind, public int $at, public ?Item $item)
@@ -27,7 +27,10 @@ final readonly class Edit
         return new self(EditKind::Drop, $at, null);
     }
 
-    /** How many items lie between it and the link to that place; what goes in stands in the link itself. */
+    /**
+     * Returns the number of items between the edit and the link at that index; an insertion is part of the link
+     * itself.
+     */
     public function distance(int $place): int
     {
         return EditKind::Insert === $this->kind
@@ -35,7 +38,10 @@ final readonly class Edit
             : min(abs($this->at - $place), abs($this->at - $place + 1));
     }
 
-    /** Whether both can be made: the same item is not changed twice, and what goes in before a place goes in first. */
+    /**
+     * Tells whether both edits can be made: they touch different items, and an insertion comes before a change at the
+     * same index.
+     */
     public function mayPrecede(self $later): bool
     {
         return $this->at < $later->at || ($this->at === $later->at && EditKind::Insert === $this->kind);

@@ -6,9 +6,9 @@ namespace Periplus\Core\Combination;
 
 enum EditKind: string
 {
-    /** A move or a beat goes in before that place. */
+    /** Inserts a move or a beat before the index. */
     case Insert = 'insert';
-    /** The strike at that place becomes another of its kind. */
+    /** Replaces the strike at the index with another of its kind. */
     case Exchange = 'exchange';
     case Drop = 'drop';
 }

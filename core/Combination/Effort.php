@@ -11,7 +11,7 @@ enum Effort: string
     case Plain = '';
     case Hard = '!';
 
-    /** Rank for comparing two strikes: light below plain below hard. */
+    /** Returns a rank for comparing two strikes: light, plain, hard. */
     public function rank(): int
     {
         return match ($this) {

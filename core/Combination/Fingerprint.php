@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Combination;
 
 /**
- * Stable identity of a chain: 32 hexadecimal digits of SHA-256 over its role-based sequence. The same chain has the
+ * A stable identity of a chain: 32 hexadecimal digits of SHA-256 over its role-based sequence. The same chain has the
  * same fingerprint in every numbering, stance and spelling.
  */
 final readonly class Fingerprint

@@ -8,7 +8,7 @@ use Periplus\Core\Technique\Body;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Target;
 
-/** Strikes of the athlete's own choice. */
+/** Strikes that the athlete chooses. */
 final readonly class FreeStrikes implements Item
 {
     public const MOST = 12;

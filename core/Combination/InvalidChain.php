@@ -7,7 +7,7 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
-/** A chain that no body can throw or no reader can hold; the message is for people. */
+/** Thrown for a chain that nobody can throw or that is too long; the message is shown to coaches. */
 final class InvalidChain extends \DomainException
 {
     public static function target(Strike $strike, Target $target): self

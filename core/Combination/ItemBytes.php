@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Combination;
 
 /**
- * One item as the bytes of a {@see Sequence}.
+ * Encodes one item as bytes of a {@see Sequence}.
  *
  * @implements ItemVisitor<string>
  */

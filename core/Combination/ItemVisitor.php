@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Combination;
 
 /**
- * What is done with an item by its kind. Each kind has a method, so that a new kind cannot be forgotten anywhere.
+ * An operation on items, with one method for each kind, so that PHPStan reports where a new kind is missing.
  *
  * @template-covariant T
  */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Combination;
 
-/** Something that changes when a chain is thrown from the other stance, in one plain sentence. */
+/** A change that mirroring a chain brings, in one sentence. */
 final readonly class MirrorChange
 {
     /**

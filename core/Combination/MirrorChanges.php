@@ -7,7 +7,8 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * Compares a chain in one stance with it in another, item by item, and says what really changes against this opponent.
+ * Compares a chain in one stance with it in the other, item by item, and lists what really changes against this
+ * opponent.
  */
 final readonly class MirrorChanges
 {
@@ -138,7 +139,7 @@ final readonly class MirrorChanges
         return $changes;
     }
 
-    /** The strike of the same limb as before the mirror, at the same target. */
+    /** Returns the strike that the same limb throws as before the mirror, at the same target. */
     private function offer(StrikeItem $item): ?StrikeItem
     {
         $strike = $this->converter->counterpart($item->strike);

@@ -11,8 +11,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * The one who is hit. The liver lies on the opponent's right, which faces our left; the opponent's lead thigh and
- * rear hand follow from their stance. Common practice, no source.
+ * The opponent and their stance. The liver lies on the opponent's right, which faces our left; the lead thigh and rear
+ * hand follow from the stance. Common practice, no source.
  */
 final readonly class Opponent
 {
@@ -20,20 +20,20 @@ final readonly class Opponent
     {
     }
 
-    /** Opposite stances face each other open, same stances closed. */
+    /** Tells whether the guard is open: stances differ. With the same stance it is closed. */
     public function isOpenTo(Stance $ours): bool
     {
         return $this->stance !== $ours;
     }
 
-    /** The side, seen by us, to which it is safe to leave: away from their rear hand. */
+    /** Returns the side, as seen by us, that is safe to exit to: away from their rear hand. */
     public function safeSide(): Side
     {
-        // Their right hand faces our left.
+        // The opponent's right hand faces our left.
         return $this->stance->sideOf(Role::Rear);
     }
 
-    /** How the two face each other and where it is safe to leave, in one sentence. */
+    /** Returns one sentence on how the two face each other and where it is safe to exit. */
     public function guard(Stance $ours): string
     {
         $out = \sprintf('the way out is to the %s, away from their rear hand', $this->safeSide()->value);

@@ -7,15 +7,12 @@ namespace Periplus\Core\Combination;
 use Periplus\Core\Technique\Target;
 
 /**
- * A chain by role as one short line of bytes, for storing, searching and comparing. Each item is its prefixes, then its
- * code: a strike's code is its sign (a capital letter and a digit, so that there are 260) and its target (h, b, l), a
- * move's is its sign (a small letter and a digit), a beat is a comma, free strikes are "@" and a byte of 128, their
- * count and their target.
- * Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. A code is never the
- * beginning
- * of another, so that one sequence is the beginning of another exactly when its chain is the beginning of the other;
- * and
- * its first byte stands nowhere else before a digit, so that a code is found only where an item is.
+ * A chain by role as a short byte string, for storing, searching and comparing. Each item is its prefixes followed by
+ * its code: for a strike its sign (a capital letter and a digit, so 260 are possible) and its target (h, b, l); for a
+ * move its sign (a small letter and a digit); a comma for a beat; for free strikes "@", a byte from 128 up, their count
+ * and their target. Prefixes, in this order: "=" joined, "~" feinted, "!" lands forward. Effort is left out. No code is
+ * the beginning of another, so one sequence is a prefix of another exactly when its chain begins the other chain; and
+ * the first byte of a code never occurs elsewhere before a digit, so that a code is only found where an item is.
  */
 final readonly class Sequence
 {
@@ -24,7 +21,7 @@ final readonly class Sequence
     public const LANDS = '!';
     public const BEAT = ',';
     public const FREE = '@';
-    /** Most bytes that one item takes. */
+    /** Maximum number of bytes of one item. */
     public const WIDEST = 6;
     private const ITEM = '/[=~!]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff])/';
 
@@ -54,7 +51,7 @@ final readonly class Sequence
         return implode('', $this->items);
     }
 
-    /** Free strikes as bytes: the count in the lower half of the byte, the target above it. */
+    /** Encodes free strikes: the count in the lower half of the byte, the target above it. */
     public static function free(int $count, ?Target $target): string
     {
         $of = match ($target) {
@@ -73,7 +70,7 @@ final readonly class Sequence
     }
 
     /**
-     * The sign of a strike, without its target and prefixes; null for what is no strike: no other code ends like a
+     * Returns the sign of a strike without target and prefixes, or null for other items: no other code ends like a
      * target.
      */
     public static function strikeSign(string $item): ?string

@@ -8,8 +8,8 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Strike;
 
 /**
- * Carries a chain into the other stance with the same limbs: the left hand stays the left hand, so roles swap
- * wherever the two running stances differ. What has no counterpart is replaced, and each replacement is said.
+ * Carries a chain into the other stance with the same limbs: the left hand stays the left hand, so roles swap wherever
+ * the two running stances differ. Strikes without a counterpart are replaced, and each replacement is reported.
  */
 final readonly class StanceConverter
 {
@@ -43,7 +43,7 @@ final readonly class StanceConverter
         return new CarriedChain(new ChainInStance(Chain::of($items), $stance), $replaced);
     }
 
-    /** The strike that the same limb throws from the other role. */
+    /** Returns the strike that the same limb throws from the other role. */
     public function counterpart(Strike $strike): Strike
     {
         return null !== $strike->carry

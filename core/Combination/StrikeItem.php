@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
-/** A strike as it stands in a chain: at its target, with its effort, feinted or delivered. */
+/** A strike in a chain: with target and effort, feinted or delivered. */
 final readonly class StrikeItem implements Item
 {
     /**
@@ -60,14 +60,14 @@ final readonly class StrikeItem implements Item
         return !$this->feint;
     }
 
-    /** Two strikes may land together when they are of different limbs: arm and leg, or one arm and the other. */
+    /** Tells whether both strikes use the same limb. Two strikes may land together only from different limbs. */
     public function sharesLimbWith(self $other): bool
     {
         return $this->strike->role === $other->strike->role
             && $this->strike->limb->isArm() === $other->strike->limb->isArm();
     }
 
-    /** Whether it is a kick or a knee. */
+    /** Tells whether it is a kick or a knee. */
     public function isLegStrike(): bool
     {
         return !$this->strike->limb->isArm();

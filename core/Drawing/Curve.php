@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Periplus\Core\Drawing;
 
 /**
- * Smooth curves through points, as cubic Bézier pieces. A curve is a list of number lists: the first is its start, each
- * other one the two control points and the end of a piece. Both curves keep their form when x is scaled, so that they
- * can
- * be worked out in milliseconds.
+ * Builds smooth curves through points, as cubic Bézier pieces. A curve is a list of number lists: the first is its
+ * start, each other one holds the two control points and the end of a piece. Scaling x does not change the form, so x
+ * may be in milliseconds.
  *
  * @phpstan-type Point array{float, float}
  * @phpstan-type Pieces list<list<float>>
@@ -16,9 +15,8 @@ namespace Periplus\Core\Drawing;
 final readonly class Curve
 {
     /**
-     * Monotone between its points, so that it shows no weight that nobody had (M. Steffen, "A simple method for
-     * monotonic
-     * interpolation in one dimension", Astronomy and Astrophysics 239, 1990).
+     * Returns a curve that is monotone between its points, so that it never shows a weight that nobody had (M. Steffen,
+     * "A simple method for monotonic interpolation in one dimension", Astronomy and Astrophysics 239, 1990).
      *
      * @param list<Point> $points in rising order of x, no x twice
      *
@@ -60,7 +58,7 @@ final readonly class Curve
     }
 
     /**
-     * Level at every point.
+     * Returns a curve that is level at every point.
      *
      * @param list<Point> $points
      *

@@ -6,7 +6,7 @@ namespace Periplus\Core\Drawing;
 
 use Periplus\Core\Technique\Data;
 
-/** The signs of moves, from core/data/drawing.json: paths in a box of 20 by 20. */
+/** The signs of moves, from core/data/drawing.json: SVG paths in a box of 20 by 20. */
 final readonly class Glyphs
 {
     /** @param string $name id of a move, "beat" or "free" */

@@ -21,10 +21,9 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Works out the picture of a combination as data: time to the right, height as target, weight and feet below. Whoever
- * writes it, on the screen or on paper, only places it: a point is given in ms and, where it does not follow time, a
- * shift
- * in drawing units; see docs/formats/drawing.md.
+ * Computes the picture of a combination as data: time to the right, target as height, weight and feet below. The screen
+ * and paper only place it: a point is given in ms plus, where it does not follow time, a shift in drawing units; see
+ * docs/formats/drawing.md.
  *
  * @phpstan-import-type Pieces from Curve
  *
@@ -62,10 +61,13 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class LineDrawing
 {
-    /** A quarter of the weight either way from even reaches the rail, so that its swing is read at a glance. */
+    /**
+     * The weight shift from even, as a share, that reaches the edge of the ribbon: a quarter makes the swing easy to
+     * read.
+     */
     private const SWING = 0.25;
     private const STEP = 11.0;
-    /** ms between two times that are written. */
+    /** Interval between the written times, in ms. */
     private const TICK = 500;
 
     /**
@@ -185,8 +187,8 @@ final readonly class LineDrawing
     }
 
     /**
-     * A lead strike is pointed, a rear one square: shape, fill and colour say the same, so that it reads in black and
-     * white.
+     * A lead strike is pointed, a rear one square. Shape and fill repeat what the colour says, for black-and-white
+     * paper.
      */
     private static function shape(Role $role, int $size): string
     {
@@ -249,7 +251,10 @@ final readonly class LineDrawing
         return $lines;
     }
 
-    /** "Cross, lands at 0.49 s. Flows. Weight and hips are where the cross needs them." */
+    /**
+     * Returns the accessible sentence of a tile: "Cross, lands at 0.49 s. Flows. Weight and hips are where the cross
+     * needs them."
+     */
     private static function sentence(ChainInStance $chain, ChainTiming $timing, int $at): string
     {
         $moment = $timing->moments[$at];
@@ -434,8 +439,8 @@ final readonly class LineDrawing
         if (null !== $last) {
             $track[] = [(float) self::ms($last->end), $last->load];
         }
-        // Joined strikes begin before what they are joined to has landed; time only runs forward, and the last to land
-        // decides.
+        // Joined strikes begin before the strike they are joined to has landed; time only runs forward, and the last to
+        // land decides.
         usort($track, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         $forward = [];
         foreach ($track as $at => $point) {
@@ -479,7 +484,7 @@ final readonly class LineDrawing
                 'lead' => 0.0,
             ];
             $up = Stance::Orthodox === $before ? -1 : 1;
-            // Too near the pair at the start they could not be told apart.
+            // So close to the pair at the start, the two could not be told apart.
             $place = ['ms' => self::ms($timing->moments[$at]->end), 'clear' => 104];
             $pairs[] = [
                 ...$place,
@@ -535,7 +540,7 @@ final readonly class LineDrawing
         return (float) ($item instanceof StrikeItem ? $lanes[$item->target->word()] : $lanes['moves']);
     }
 
-    /** A strike stands at its impact, everything else in the middle of its time. */
+    /** Returns the x of an item: a strike at its impact, everything else in the middle of its time. */
     private static function centre(Moment $moment): int
     {
         return null === $moment->impact
@@ -544,7 +549,8 @@ final readonly class LineDrawing
     }
 
     /**
-     * Joined strikes land at one moment; at one height they stand side by side, touching.
+     * Returns the shift of joined strikes: they land at one moment, so at the same height they are drawn side by side,
+     * touching.
      *
      * @param list<Item> $items
      */

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Drawing;
 
-/** How large a combination line is drawn. Everything is in drawing units, which are pixels on the screen. */
+/** The sizes in which a combination line is drawn. Everything is in drawing units, which are pixels on the screen. */
 enum LineSize: string
 {
-    /** In a list. */
+    /** A row of a list. */
     case Row = 'row';
     /** On a page, beside others. */
     case Card = 'card';
     /** Alone, with names, times and feet. */
     case Full = 'full';
-    /** On the wall of the gym, read from afar. */
+    /** On the wall of the gym, read from a distance. */
     case Wall = 'wall';
     /** Many on a printed page. */
     case Sheet = 'sheet';
@@ -94,7 +94,7 @@ enum LineSize: string
         };
     }
 
-    /** With the names of the lanes. */
+    /** Tells whether the names of the lanes are shown. */
     public function isNamed(): bool
     {
         return self::Full === $this || self::Sheet === $this;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** How a chain ends. */
+/** How a chain should end. */
 enum Ending: string implements School
 {
     case Move = 'move';

@@ -14,7 +14,7 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\ModelValue;
 use Periplus\Core\Technique\Stance;
 
-/** What happens to the verdicts of the links when a number of the model is moved. */
+/** Computes how the verdicts of the links change when a number of the model is moved. */
 final readonly class Effect
 {
     /**
@@ -34,7 +34,7 @@ final readonly class Effect
     }
 
     /**
-     * A tenth of its room to either side, as far as its bounds and the other numbers allow.
+     * Tries a tenth of the allowed range to either side, within its bounds and those the other numbers set.
      *
      * @param list<Chain> $gym chains of the gym
      *
@@ -58,7 +58,7 @@ final readonly class Effect
                             $gym,
                         );
             } catch (\DomainException) {
-                // A window would end before it begins.
+                // The window would end before it begins.
             }
         }
 

@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Calibration;
 
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** A chain with the verdicts that experienced coaches expect of its links. */
+/** A chain with the verdicts that experienced coaches expect for its links. */
 final readonly class LabelledChain
 {
     /**

@@ -8,8 +8,8 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Data;
 
 /**
- * The chains that the numbers of the model are held against, from core/data/labelled-chains.tsv. Common practice, no
- * published source.
+ * The labelled chains against which the numbers of the model are held, from core/data/labelled-chains.tsv. Common
+ * practice, no published source.
  */
 final class LabelledChains
 {

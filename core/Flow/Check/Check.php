@@ -15,7 +15,10 @@ use Periplus\Core\Flow\Timing\FlowModel;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
 
-/** The coach's question, answered: does weight arrive where the next strike needs it, and what else is to be said. */
+/**
+ * Answers the coach's question: do weight and hips arrive where the next strike needs them, and what else is worth
+ * saying.
+ */
 final readonly class Check
 {
     public FlowModel $model;

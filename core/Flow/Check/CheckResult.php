@@ -10,7 +10,7 @@ use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\HouseRules\Severity;
 
-/** What the check says about one chain. */
+/** The result of a check of one chain. */
 final readonly class CheckResult
 {
     /**

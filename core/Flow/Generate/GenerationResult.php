@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Generate;
 
 use Periplus\Core\Flow\Check\CheckResult;
 
-/** What came of the criteria. */
+/** The chains that were generated, and the criteria that had to be relaxed. */
 final readonly class GenerationResult
 {
     /**

@@ -22,18 +22,18 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Makes chains that pass the check. It lays strike after strike that flows from the one before, by chance but from a
- * seed, so that the same criteria give the same chains; what does not pass in the end is thrown away. How many tries it
- * takes is bounded, never how long.
+ * Generates chains that pass the check. It adds strike after strike that flows from the one before, at random from a
+ * seed, so that the same criteria give the same chains, and drops those that do not pass. The number of tries is
+ * bounded, not the time.
  */
 final readonly class Generator
 {
-    /** Tries for the criteria as they are, and for each of them given up. */
+    /** Tries for the full criteria, and for each relaxed variant. */
     private const TRIES = 1500;
     private const TRIES_RELAXED = 250;
-    /** Chains that are drawn for one that is shown. */
+    /** Chains generated for each one that is shown. */
     private const DRAWN = 2;
-    /** Tries for one place in a chain. */
+    /** Tries for one position of a chain. */
     private const PICKS = 12;
 
     public function __construct(private Catalogue $catalogue, private Check $check)
@@ -66,9 +66,8 @@ final readonly class Generator
     }
 
     /**
-     * Where nothing meets all wishes, the chains that meet all but one: shorter ones first, since a wish for a level or
-     * a
-     * theme means more to a coach than a number of strikes.
+     * When no chain meets all criteria, generates those that meet all but one. Fewer strikes are tried first, because a
+     * level or a theme means more to a coach than a number of strikes.
      *
      * @param list<string> $known
      * @param array<string, array{words: string, criteria: array<string, int|string|bool|list<string>|null>}> $relax
@@ -86,7 +85,7 @@ final readonly class Generator
     }
 
     /**
-     * Of more than are wanted those that a coach would call.
+     * Ranks the chains and keeps those that a coach is most likely to call.
      *
      * @param list<string> $known
      *
@@ -105,9 +104,8 @@ final readonly class Generator
     }
 
     /**
-     * How far a chain is from what a coach would call: a move that comes twice, as many moves as strikes, a strike
-     * thrown
-     * three times, one limb alone. Common practice, no source.
+     * Returns how unlikely a coach is to call the chain: a move twice, as many moves as strikes, a strike three times,
+     * one limb alone. Common practice, no source.
      */
     public static function oddness(Chain $chain): int
     {
@@ -158,7 +156,7 @@ final readonly class Generator
         return $results;
     }
 
-    /** Whether a chain that was checked meets every criterion. */
+    /** Tells whether a checked chain meets every criterion. */
     public static function passes(CheckResult $result, GenerationCriteria $criteria): bool
     {
         return self::isMeant($result->inStance, $criteria)
@@ -172,7 +170,7 @@ final readonly class Generator
                 || Scale::builtIn()->of($result, $criteria->options->tempo)->level === $criteria->level);
     }
 
-    /** Whether it meets the criteria that need no check. */
+    /** Tells whether a chain meets the criteria that need no check. */
     private static function isMeant(ChainInStance $inStance, GenerationCriteria $criteria): bool
     {
         $limbs = array_map(

@@ -15,8 +15,8 @@ use Periplus\Core\Technique\Target;
 use Random\Randomizer;
 
 /**
- * What may be drawn at random for these criteria. How often something is drawn follows what coaches do: most chains
- * begin with the jab, sides alternate, chains end by leaving. Common practice, no source.
+ * The items that may be drawn for these criteria. The weights follow what coaches do: most chains begin with the jab,
+ * sides alternate, chains end with an exit. Common practice, no source.
  *
  * @internal to {@see Generator}
  */
@@ -24,7 +24,7 @@ final readonly class ItemPool
 {
     private const DAILY = ['straight', 'hook', 'uppercut', 'push kick', 'round kick', 'switch kick', 'knee', 'elbow'];
     private const DAILY_TIMES = 6;
-    /** How often a move is drawn; once when it is not named. */
+    /** Weight of each move; 1 when it is not listed. */
     private const MOVES = [
         'slip-lead' => 4,
         'slip-rear' => 4,
@@ -57,7 +57,7 @@ final readonly class ItemPool
             }
             foreach ($strike->targets as $target) {
                 $item = new StrikeItem($strike, $target);
-                // A body shot where that is the theme comes up more often, and so does what is thrown every day.
+                // Body shots weigh more where they are the theme, and so do strikes that are thrown every day.
                 $often = match (true) {
                     $strike->spins(), Target::Leg === $target && 'round kick' !== $strike->family => 0,
                     Theme::BodyWork === $criteria->theme && Target::Body === $target && $strike->limb->isArm() => 3,
@@ -139,7 +139,7 @@ final readonly class ItemPool
             return $this->jab;
         }
         $drawn = $this->strikes[$random->getInt(0, \count($this->strikes) - 1)];
-        // The same side twice is drawn again, but for once in four.
+        // A second strike of the same side is usually drawn again: three times out of four.
         $again =
             $before instanceof StrikeItem
             && $before->strike->role === $drawn->strike->role

@@ -13,7 +13,7 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Target;
 
-/** What a class is about, and what a chain must have to be about it. Common practice, no source. */
+/** The theme of a class, and what a chain must contain to fit it. Common practice, no source. */
 enum Theme: string
 {
     case HeadMovement = 'head-movement';
@@ -69,7 +69,7 @@ enum Theme: string
         };
     }
 
-    /** Whether the head is taken away from a blow: a slip, a roll, a duck, a pull. */
+    /** Tells whether the head leaves the line of a punch: a slip, a roll, a duck, a pull. */
     public static function dodges(Move $move): bool
     {
         return MoveKind::Defence === $move->kind && $move->movesHead() && 'level' !== $move->id;

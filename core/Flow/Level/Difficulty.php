@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Level;
 
-/** How hard a chain is to learn: its level and where that comes from. */
+/** How hard a chain is to learn: its level and the parts of the sum. */
 final readonly class Difficulty
 {
     /**

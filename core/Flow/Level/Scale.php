@@ -16,10 +16,10 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 
-/** Adds up what makes a chain hard to learn. What each thing counts stands in core/data/level.json. */
+/** Adds up what makes a chain hard to learn, with the weights of core/data/level.json. */
 final readonly class Scale
 {
-    /** Families that a first course teaches; common practice, no source. */
+    /** Families that a beginners' course teaches; common practice, no source. */
     private const BASIC = ['straight', 'hook', 'push kick', 'round kick', 'knee'];
 
     /**

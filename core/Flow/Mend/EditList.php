@@ -19,8 +19,8 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Strike;
 
 /**
- * Every small change that a coach would think of: a move or a beat put in, a strike made another of its kind, an item
- * left out.
+ * Lists the small changes that a coach would think of: insert a move or a beat, exchange a strike for another of its
+ * kind, leave out an item.
  */
 final readonly class EditList
 {
@@ -34,8 +34,8 @@ final readonly class EditList
         $insertions = [];
         $endings = [];
         foreach ($catalogue->moves as $move) {
-            // Blocks, parries and leg checks answer the opponent, a change of stance or a crossing makes another chain
-            // of the rest.
+            // Blocks, parries and leg checks answer the opponent; a change of stance or a crossing step would turn the
+            // rest into another chain.
             $answers = MoveKind::Defence === $move->kind && !$move->movesHead();
             if ($answers || $move->changesStance() || Feet::Cross === $move->feet) {
                 continue;
@@ -43,7 +43,7 @@ final readonly class EditList
             if ('exit' !== $move->id) {
                 $insertions[] = new MoveItem($move);
             }
-            // At the end only what leaves: on the feet, or under what comes back.
+            // At the end of a chain only moves that leave make sense: footwork, or a duck under the answer.
             if (
                 MoveKind::Footwork === $move->kind
                     ? $move->leavesLine() || $move->range > 0
@@ -57,7 +57,7 @@ final readonly class EditList
     }
 
     /**
-     * All single edits of a chain that leave a valid one, by place; at one place what goes in comes first.
+     * Returns all single edits that leave a valid chain, by index; insertions come first.
      *
      * @return list<Edit>
      */
@@ -121,7 +121,7 @@ final readonly class EditList
         return $others;
     }
 
-    /** Of one kind of limb, and no spin where there was none. */
+    /** Tells whether the strike is of the same kind of limb and adds no spin. */
     private static function isNeighbour(Strike $strike, Strike $original): bool
     {
         return $strike->limb === $original->limb

@@ -15,8 +15,8 @@ use Periplus\Core\Flow\Timing\BodyState;
 use Periplus\Core\Flow\Timing\FlowModel;
 
 /**
- * A chain as it is, timed once, so that what an edit does to it is timed only where it differs. Links are told by the
- * rank of their verdict, 0 to 2; IMPOSSIBLE for what may not stand there.
+ * Times a chain once, so that an edit is timed only where the result differs. Links are given as the rank of their
+ * verdict, 0 to 2; IMPOSSIBLE for an invalid edit.
  *
  * @internal to {@see MendFinder}
  */
@@ -33,7 +33,7 @@ final class EditedTiming
     /** @var list<int> worst of the links from each place on */
     private readonly array $worstFrom;
     private readonly float $gap;
-    /** How many items were taken on since the chain was timed: what the search has cost so far. */
+    /** Number of items timed since then: the cost of the search so far. */
     public int $steps = 0;
     /** @var array<string, array<int, int>> what was found already, by place and body, and by edit */
     private array $known = [];
@@ -68,7 +68,7 @@ final class EditedTiming
         return \array_slice($this->chain->items, 0, $place);
     }
 
-    /** Whether the rest of the chain from that place on is what it would have been. */
+    /** Tells whether the rest of the chain from that index on is unchanged. */
     public function isSame(BodyState $state, int $at): bool
     {
         $next = $this->chain->items[$at] ?? null;
@@ -77,7 +77,7 @@ final class EditedTiming
     }
 
     /**
-     * Takes one item on.
+     * Times one item.
      *
      * @param list<Item> $done the items so far; grows by the one
      */
@@ -97,8 +97,8 @@ final class EditedTiming
     }
 
     /**
-     * Which of these edits, made when the body comes to their place like this, leave no link worse than what each is
-     * good for. Many ways to a place end in the same body, so that much of it is known from before.
+     * Returns those of the edits that, from this body state, leave no link worse than their limit. Many paths reach the
+     * same state, so most answers are cached.
      *
      * @param BodyState $from the body before the edits; stays as it is
      * @param list<Item> $done the items before the edits
@@ -133,7 +133,7 @@ final class EditedTiming
     }
 
     /**
-     * Worst of the links from the edit on, or anything above the limit as soon as it is passed.
+     * Returns the worst rank of the links from the edit on; stops with any value above the limit once it is exceeded.
      *
      * @param BodyState $from the body before the edit; stays as it is
      * @param list<Item> $done the items before the edit

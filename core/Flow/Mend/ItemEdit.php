@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Mend;
 use Periplus\Core\Combination\Edit;
 use Periplus\Core\Technique\Target;
 
-/** What a coach may do by hand with one item of a chain. */
+/** A change that a coach can make by hand to one item of a chain. */
 final readonly class ItemEdit
 {
     /**

@@ -10,8 +10,8 @@ enum ItemEditKind: string
     case Earlier = 'earlier';
     case Later = 'later';
     case Target = 'target';
-    /** Light, hard or plain; shown or delivered. */
+    /** Light, hard or plain; feinted or delivered. */
     case Effort = 'effort';
-    /** Another strike or move of its kind. */
+    /** Another strike or move of the same kind. */
     case Exchange = 'exchange';
 }

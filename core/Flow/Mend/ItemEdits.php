@@ -13,7 +13,7 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Catalogue;
 
-/** Everything that can be done by hand with one item of a chain and leaves a valid one. */
+/** Lists all changes that can be made by hand to one item and leave a valid chain. */
 final readonly class ItemEdits
 {
     private EditList $edits;
@@ -78,7 +78,7 @@ final readonly class ItemEdits
     }
 
     /**
-     * What landed together with it stands alone then.
+     * The strike that landed together with it is no longer joined.
      *
      * @param list<Item> $items
      *

@@ -11,7 +11,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Check\CheckResult;
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** A chain made better by one or two small edits. */
+/** A chain improved by one or two small edits. */
 final readonly class Mend
 {
     /**
@@ -28,11 +28,9 @@ final readonly class Mend
     }
 
     /**
-     * The better one first: its verdict; the waits that can be seen; the fewer edits; those nearer to what they mend;
-     * what puts something in before what exchanges, and that before what leaves out; the lighter findings; the wider
-     * swing of the hips from strike to strike, which is what drives a strike; the end further out; the shorter chain.
-     * The
-     * spelling settles the rest, so that the order is always the same.
+     * Returns the keys to sort by, best first: verdict; visible waits; number of edits; distance to what they mend;
+     * insertions before exchanges before omissions; severity of the findings; swing of the hips between strikes, which
+     * is what drives a strike; edits nearer to the end; length. The spelling breaks ties, so that the order is stable.
      *
      * @param float $seenFrom waits up to that many ms cannot be seen
      * @param list<int> $places of the items in the chain as it was that something is to be done about

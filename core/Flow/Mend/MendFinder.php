@@ -18,27 +18,25 @@ use Periplus\Core\HouseRules\Severity;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * Looks for the smallest edits that lift the verdict of a chain, exhaustively to two edits as far as its budget goes. A
- * pair counts only when
- * neither of its edits reaches as much alone.
+ * Searches for the smallest edits that lift the verdict of a chain: exhaustively up to two edits, as far as the budget
+ * goes. A pair counts only when neither of its edits achieves as much alone.
  *
- * Pairs are walked as a tree that shares beginnings: the body is moved on item by item, and a branch ends at the first
- * link that is worse than what the pair could still be good for. Verdicts only get worse along a chain, so nothing is
- * lost by that; and as soon as the body is again where it would have been without the edit, the rest is known. The
- * budget
- * is counted in steps, never in time, so that the same chain has the same mends on every machine.
+ * Pairs are walked as a tree that shares prefixes: the body is moved item by item, and a branch ends at the first link
+ * that is worse than the pair may still be. Verdicts only get worse along a chain, so nothing is lost; and once the
+ * body is in the state it would have had without the edit, the rest is known. The budget is counted in steps and not in
+ * time, so that a chain has the same mends on every machine.
  */
 final readonly class MendFinder
 {
     /**
-     * Longest chain for which all edits and pairs of them are tried; longer ones get single edits where something is to
-     * be mended.
+     * Maximum length of a chain for which all edits and pairs are tried; in longer ones single edits are tried near the
+     * faults.
      */
     public const PAIRS_UP_TO = 12;
-    /** Items that the search for pairs may take on, and what a full check of a pair counts as. */
+    /** Maximum number of items that the search for pairs may time, and the cost of a full check of a pair. */
     private const MAX_STEPS = 60_000;
     private const STEPS_PER_CHECK = 60;
-    /** In long chains only at so many places, the heaviest first. */
+    /** Maximum number of faults looked at in long chains, the worst first. */
     private const PLACES = 4;
 
     private EditList $edits;
@@ -176,8 +174,7 @@ final readonly class MendFinder
     }
 
     /**
-     * Finds pairs whose links alone would lift the verdict, beginning with those nearest to what keeps the chain from
-     * flowing.
+     * Finds pairs whose links would lift the verdict, nearest to the faults first.
      *
      * @param list<Edit> $edits by place
      * @param array<int, int> $ranks of the verdict that each edit reaches alone
@@ -199,8 +196,8 @@ final readonly class MendFinder
     ): \Generator {
         $edited = new EditedTiming($this->model, $chain, $options);
         $count = \count($chain);
-        // For each worst rank that is good enough: the edits of each place with the rank that each may have, and those
-        // that are good enough where the body comes to them as it would have anyway.
+        // For each worst rank that is good enough: the edits at each index with the limit of each, and those that are
+        // good enough when the body arrives in its usual state.
         $none = array_fill(0, $count + 1, []);
         [$byPlace, $open, $settled] = [$none, [$none, $none], [$none, $none]];
         foreach ($edits as $index => $edit) {
@@ -229,7 +226,7 @@ final readonly class MendFinder
                 }
                 $state = clone $edited->states[$place];
                 $done = $edited->before($place);
-                // Worst of the links so far.
+                // The worst rank of the links so far.
                 $worst = max(
                     $edited->worstBefore[$place],
                     null === $first->item ? 0 : $edited->take($state, $done, $first->item),
@@ -239,7 +236,7 @@ final readonly class MendFinder
                 }
                 $same = false;
                 for ($at = $place + (EditKind::Insert === $first->kind ? 0 : 1); $at <= $count; ++$at) {
-                    // Once the body is as it would have been anyway, each edit does what it does alone.
+                    // Once the body is in its usual state again, each edit has the same effect as alone.
                     $same = $same || ($at > $place && $edited->isSame($state, $at));
                     $good = array_filter(
                         ($same ? $settled : $open)[$limit][$at],

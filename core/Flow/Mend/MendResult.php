@@ -6,10 +6,10 @@ namespace Periplus\Core\Flow\Mend;
 
 use Periplus\Core\Combination\Edit;
 
-/** What can be done about a chain. */
+/** The mends that were found for a chain. */
 final readonly class MendResult
 {
-    /** More of one kind at one place than this is a matter of detail. */
+    /** Maximum number of mends of one kind at one index; more would differ in details only. */
     private const ALIKE = 2;
 
     /**
@@ -29,7 +29,7 @@ final readonly class MendResult
     }
 
     /**
-     * Leaves those that differ in more than a detail.
+     * Drops mends that differ from earlier ones in details only.
      *
      * @param list<Mend> $mends best first
      *

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Flow\Timing\Cause;
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** A strike or a move that could come next, and what the body would have to do for it. */
+/** A strike or move that could follow, and what the body would have to do for it. */
 final readonly class Continuation
 {
     /** @param float $wait ms */

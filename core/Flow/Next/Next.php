@@ -14,7 +14,7 @@ use Periplus\Core\Flow\Timing\LinkReason;
 use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Catalogue;
 
-/** What flows from here: every strike at every target it goes to, and every move, by how soon it could start. */
+/** Lists what flows from here: every strike at every target it reaches, and every move, soonest start first. */
 final readonly class Next
 {
     /** @var list<Item> */
@@ -60,7 +60,7 @@ final readonly class Next
         $ranked = [];
         foreach ($this->items as $order => $item) {
             if ($item instanceof StrikeItem && !\in_array($item->strike->limb, $options->rules->allows, true)) {
-                // What the sport does not let land is not offered.
+                // Strikes that the sport does not allow to land are not offered.
                 continue;
             }
             $then = clone $state;

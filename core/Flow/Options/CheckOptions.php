@@ -9,8 +9,8 @@ use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Under which rules, how fast, on what, for whom and against whom a chain is checked. The tempo multiplies durations:
- * 1.6 learning, 1.0 working, 0.8 fast.
+ * The options of a check: house rules, tempo, medium, group and opponent. The tempo multiplies durations: 1.6 learning,
+ * 1.0 working, 0.8 fast.
  */
 final readonly class CheckOptions
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Options;
 
-/** Who trains. */
+/** The group that trains. */
 enum Group: string
 {
     case Open = 'open';

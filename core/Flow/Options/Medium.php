@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Options;
 
-/** What is hit. */
+/** What the athletes hit. */
 enum Medium: string
 {
     case Shadow = 'shadow';

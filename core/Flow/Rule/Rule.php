@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rule;
 
-/** One thing beside the links that a head coach looks for. It is found by the folder of rules. */
+/**
+ * Something other than the links that a head coach looks for. Classes in the folder Flow/Rules are found
+ * automatically.
+ */
 interface Rule
 {
     public function definition(): RuleDefinition;

@@ -17,7 +17,7 @@ use Periplus\Core\Flow\Timing\ChainTiming;
 use Periplus\Core\Flow\Timing\WeightPath;
 use Periplus\Core\Technique\Limb;
 
-/** What a rule looks at: the chain, its timing and for whom it is checked. */
+/** The input of a rule: the chain, its timing and its options. */
 final class RuleContext
 {
     /** @var list<Item> */
@@ -38,7 +38,7 @@ final class RuleContext
         $this->delivered = array_filter($this->strikes, static fn (StrikeItem $item): bool => $item->delivered());
     }
 
-    /** From how much on the rule holds under these house rules. */
+    /** Returns the threshold from which the rule applies under these house rules. */
     public function threshold(Rule $rule): int|float
     {
         /** @var array<class-string<Rule>, RuleDefinition> $definitions */
@@ -50,7 +50,7 @@ final class RuleContext
                 ?? throw new \LogicException(\sprintf('The rule %s has no threshold.', $definition->id)));
     }
 
-    /** The hips over the feet; worked out when it is asked for. */
+    /** Returns the hips over the feet; computed on first use. */
     public function sway(): Sway
     {
         return $this->sway ??= Sway::over(
@@ -64,13 +64,13 @@ final class RuleContext
         return $this->inStance->chain;
     }
 
-    /** The item directly before that place. */
+    /** Returns the item directly before that index. */
     public function before(int $at): ?Item
     {
         return $this->items[$at - 1] ?? null;
     }
 
-    /** The move directly before that place, if it is one. */
+    /** Returns the move directly before that index, or null. */
     public function moveBefore(int $at): ?MoveItem
     {
         $before = $this->before($at);
@@ -79,8 +79,8 @@ final class RuleContext
     }
 
     /**
-     * Place of the last strike before that place, feints and free strikes among them; null at the start or after a
-     * beat.
+     * Returns the index of the last strike before that one, counting feints and free strikes; null at the start or
+     * after a beat.
      */
     public function strikeBefore(int $at): ?int
     {
@@ -127,7 +127,7 @@ final class RuleContext
         ));
     }
 
-    /** Place of the last item before that one of which the test holds, looking back no further than the last beat. */
+    /** Returns the index of the last earlier item that passes the test, looking back no further than the last beat. */
     public function sinceBeat(int $at, \Closure $test): ?int
     {
         for ($place = $at - 1; $place >= 0 && !$this->items[$place] instanceof Beat; --$place) {
@@ -140,7 +140,8 @@ final class RuleContext
     }
 
     /**
-     * Runs of strikes in a row: a run goes on while the strike belongs to it, and ends at every item that breaks it.
+     * Returns the runs of consecutive strikes: a run continues while the strikes are of one kind and ends at every item
+     * that breaks it.
      *
      * @param \Closure(Item): bool $breaks
      * @param \Closure(int, StrikeItem, string|null): ?string $kind what a strike counts as, by its place and what the

@@ -6,7 +6,7 @@ namespace Periplus\Core\Flow\Rule;
 
 use Periplus\Core\HouseRules\Severity;
 
-/** All that a rule says of itself: what the check, the house rules, the page and the documentation know of it. */
+/** The metadata of a rule, used by the check, the house rules, the screens and the documentation. */
 final readonly class RuleDefinition
 {
     /**
@@ -31,7 +31,7 @@ final readonly class RuleDefinition
     ) {
     }
 
-    /** Whether it praises. */
+    /** Tells whether the rule praises. */
     public function isCredit(): bool
     {
         return null === $this->severities;

@@ -9,8 +9,8 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\Schools;
 
 /**
- * A chain in parity numbering that shows a rule or its absence, in the schools of the set unless it names its own; run
- * by the tests.
+ * A chain in parity numbering that shows a rule or its absence, with the schools of the house rules unless it names its
+ * own. The tests run it.
  */
 final readonly class RuleExample
 {

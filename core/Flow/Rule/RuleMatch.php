@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rule;
 
-/** Where a rule holds, in one plain sentence. Severity is assigned by the house rules. */
+/** A place where a rule applies, with one sentence. Severity is assigned by the house rules. */
 final readonly class RuleMatch
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Rule;
 
-/** From how much on a rule holds; house values. */
+/** The value from which a rule applies; a house value. */
 final readonly class RuleThreshold
 {
     /**

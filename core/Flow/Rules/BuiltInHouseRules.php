@@ -11,8 +11,8 @@ use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Limb;
 
 /**
- * The three sets that ship: what the sport lets land and the schools from core/data/house-rules.json, severities and
- * thresholds from the rules themselves.
+ * The three built-in house rules: allowed limbs and schools come from core/data/house-rules.json, severities and
+ * thresholds from the rules.
  */
 final readonly class BuiltInHouseRules
 {

@@ -32,7 +32,7 @@ final readonly class ColdOpen implements Rule
     public function matches(RuleContext $context): array
     {
         $first = $context->items[0] ?? null;
-        // A kick that opens has a rule of its own, and elbows and knees begin where both are inside already.
+        // An opening kick has a rule of its own, and elbows and knees start where both are already inside.
         if (
             !($first instanceof StrikeItem)
             || $first->feint

@@ -8,10 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Limb;
 
-/**
- * Under which house rules a chain is checked when nobody has said so: hands alone are boxing, anything else is all
- * limbs.
- */
+/** Chooses the house rules when none are given: boxing for hands alone, otherwise all limbs. */
 final readonly class InferredRules
 {
     private const HANDS = 'boxing';

@@ -70,7 +70,7 @@ final readonly class KickOnLine implements Rule
         return false;
     }
 
-    /** Whether three hands in a row end at that place. */
+    /** Tells whether three punches in a row end at that index. */
     private function keepsBusy(RuleContext $context, int $at): bool
     {
         $isHand = static fn (?StrikeItem $item): bool => null !== $item && Limb::Hand === $item->strike->limb;

@@ -19,7 +19,7 @@ use Periplus\Core\HouseRules\Severity;
 
 final readonly class Overcommitted implements Rule
 {
-    /** A load this far from even is a drive; share of the weight. */
+    /** Shift of the weight from even that counts as a drive, as a share. */
     private const DRIVE = 0.1;
 
     public function definition(): RuleDefinition

@@ -15,7 +15,7 @@ use Periplus\Core\HouseRules\Severity;
 
 final readonly class RangeJump implements Rule
 {
-    /** Bands that no single step covers. */
+    /** Number of range bands that no single step covers. */
     private const FAR = 3;
 
     public function definition(): RuleDefinition

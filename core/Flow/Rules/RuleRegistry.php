@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Rule\Rule;
 use Periplus\Core\Flow\Rule\RuleDefinition;
 use Periplus\Core\Technique\Instances;
 
-/** Every rule of this folder, in the order in which a coach would raise them. */
+/** All rules of this folder, in the order in which a coach would mention them. */
 final readonly class RuleRegistry
 {
     /** @return list<Rule> */

@@ -43,7 +43,7 @@ final readonly class SameSideRun implements Rule
             static function (int $at, StrikeItem $item, ?string $of) use ($context): ?string {
                 $side = $context->inStance->side($at)?->value;
                 if ('jab' === $item->strike->id && $item->delivered() && null !== $of && $of !== $side) {
-                    // It turns the hips the other way, which is what the run was short of.
+                    // A jab of the other side turns the hips back, which ends the run.
                     return 'jab '.$at;
                 }
 

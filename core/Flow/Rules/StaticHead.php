@@ -58,7 +58,7 @@ final readonly class StaticHead implements Rule
         return $matches;
     }
 
-    /** A kick leans away, an overhand dips and a punch to the body goes down. */
+    /** Tells whether the strike moves the head: a kick leans away, an overhand dips and a body punch goes down. */
     private static function movesHead(StrikeItem $item): bool
     {
         return $item->isLegStrike() || 'overhand' === $item->strike->family || Target::Body === $item->target;

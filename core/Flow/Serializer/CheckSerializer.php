@@ -37,7 +37,7 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
 /**
- * From a text to the whole answer as one JSON-ready array: what the console prints and the API sends.
+ * Reads and checks a text and returns the complete answer, as the console prints it and the API sends it.
  * docs/formats/check.md describes every key.
  *
  * @phpstan-import-type Drawing from LineDrawing
@@ -82,7 +82,7 @@ final readonly class CheckSerializer
     }
 
     /**
-     * The answer when the options themselves cannot be had.
+     * Returns the answer for options that are invalid.
      *
      * @return Document
      */
@@ -141,7 +141,7 @@ final readonly class CheckSerializer
         $opponent = new Opponent($options->opponent);
         $fingerprint = Fingerprint::of($inStance->chain);
         $items = $this->items($inStance, $result->timing, $reading, $writer);
-        // Parity is bound to the role, so the mirror reads the same in it; a numbering bound to the hand does not.
+        // Parity is bound to the role, so the mirror reads the same; a numbering bound to the hand does not.
         $notation = $this->parity->write($inStance);
         $text = 'parity' === $readIn->id ? $notation : $writer->write($inStance);
         $own = $this->inStance($inStance, $opponent, $text);
@@ -195,7 +195,7 @@ final readonly class CheckSerializer
     }
 
     /**
-     * The picture of a stored chain, its text and its verdict.
+     * Returns the picture of a stored chain with its text and verdict.
      *
      * @param string $notation canonical
      *
@@ -282,7 +282,7 @@ final readonly class CheckSerializer
     }
 
     /**
-     * What one rule finds in several places is one finding with all of them.
+     * Merges the matches of one rule in several places into one finding.
      *
      * @param list<Finding> $findings
      *

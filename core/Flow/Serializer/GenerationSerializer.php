@@ -16,7 +16,7 @@ use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
-/** From criteria to chains as one JSON-ready array; docs/formats/suggest.md describes every key. */
+/** Generates chains and returns them as a JSON-ready array; docs/formats/suggest.md describes every key. */
 final readonly class GenerationSerializer
 {
     public function __construct(private Generator $generator)

@@ -17,7 +17,7 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * From a text to what can be done by hand with one of its items, as one JSON-ready array; docs/formats/suggest.md
+ * Returns the changes that can be made by hand to one item of a text, as a JSON-ready array; docs/formats/suggest.md
  * describes every key.
  */
 final readonly class ItemEditSerializer

@@ -13,7 +13,7 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
 /**
- * What an item is, for the answer of a check: its kind and what only that kind has.
+ * Serializes an item of a check: its kind and the fields of that kind.
  *
  * @implements ItemVisitor<array<string, mixed>>
  */

@@ -22,10 +22,10 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Writer;
 
-/** From a text to its mends as one JSON-ready array; docs/formats/suggest.md describes every key. */
+/** Returns the mends of a text as a JSON-ready array; docs/formats/suggest.md describes every key. */
 final readonly class MendSerializer
 {
-    /** How many are shown of each. */
+    /** Maximum number of mends and of reductions that are shown. */
     private const MOST = 6;
     private const MOST_OF_FINDING = 3;
 
@@ -118,7 +118,7 @@ final readonly class MendSerializer
         return $item instanceof Beat ? 'a beat' : $item?->name() ?? '';
     }
 
-    /** With its number in the order of the chain where the same name comes more than once: "second cross". */
+    /** Returns the name of the item, with its number where the name occurs more than once: "second cross". */
     private static function name(Chain $chain, int $at): string
     {
         $name = $chain->items[$at]->name();

@@ -16,7 +16,7 @@ use Periplus\Core\Notation\Words;
 use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 
-/** From a text to what could follow as one JSON-ready array; docs/formats/suggest.md describes every key. */
+/** Returns what could follow a text, as a JSON-ready array; docs/formats/suggest.md describes every key. */
 final readonly class NextSerializer
 {
     public function __construct(private Reader $reader, private Next $next)

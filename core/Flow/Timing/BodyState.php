@@ -9,65 +9,64 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Role;
 
-/**
- * The body as it is carried along a chain, between one item and the next. {@see FlowModel} moves it on; a copy of it
- * is a place from which a search can go on in several ways.
- */
+/** The state of the body between two items of a chain. {@see FlowModel} updates it; a copy lets a search branch. */
 final class BodyState
 {
-    /** Numbers nearer than this are the same; a rounding error. */
+    /** Difference below which two numbers count as equal; a rounding error. */
     private const SAME = 1e-9;
 
-    /** Band of range, 1..5. */
+    /** Range band, 1..5. */
     public int $range;
     /** Share of the weight on the lead foot, 0..1. */
     public float $load = 0.5;
     /** Turn of hips and shoulders, -1..1. */
     public float $turn = 0.0;
-    /** Place of the item that last set the load, and the turn; null at the start. */
+    /** Indices of the items that last set the load and the turn; null at the start. */
     public ?int $loadBy = null;
     public ?int $turnBy = null;
-    /** When everything before is released, ms. */
+    /** Time at which everything before is released, ms. */
     public float $released = 0.0;
-    /** Time that the body has had to come back since, ms: moves that ask nothing of it, or a leg on its way home. */
+    /**
+     * Time since then in which the body could recover, in ms: moves that need nothing of it, or a leg on its way
+     * back.
+     */
     public float $slack = 0.0;
-    /** How many times as long the body takes to come back from the last item; above 1 after a hard strike. */
+    /** Factor by which recovery from the last item is slower; above 1 after a hard strike. */
     public float $heavy = 1.0;
-    /** Where the head was taken and still is: to a side, or back; null on the line. */
+    /** Side the head was moved to and still is at, or back; null on the line. */
     public Role|Head|null $head = null;
-    /** Whether the opponent is held, out of which nobody drifts. */
+    /** Tells whether the opponent is held; nobody drifts out of a hold. */
     public bool $held = false;
-    /** Whether the last item was a jab that stepped in. */
+    /** Tells whether the last item was a jab that stepped in. */
     public bool $jabbed = false;
     /**
-     * The limb of the last strike while only changes of stance came after it, with the turn that it left, as the stance
-     * is now.
+     * The limb of the last strike while only stance changes have followed it, with the turn it left, in the current
+     * stance.
      */
     public ?int $changedLimb = null;
     public float $changedTurn = 0.0;
-    /** Place of the move that left the feet crossed or square, if one did. */
+    /** Index of the move that left the feet crossed or square, if any. */
     public ?int $crossedBy = null;
     public bool $stanceChanged = false;
-    /** How many items were taken so far. */
+    /** Number of items taken so far. */
     public int $count = 0;
-    /** When the last item began, landed (null for what does not land) and was released, ms. */
+    /** Times in ms at which the last item began, landed (null when it does not land) and was released. */
     public float $start = 0.0;
     public ?float $impact = null;
     public float $end = 0.0;
     /**
-     * Load at the start of the last item, its wait included, and what the item left: a foot that lands in front reads
-     * both anew.
+     * Load at the start of the last item, including its wait, and what the item left; needed when a foot lands in front
+     * and lead and rear swap.
      */
     public float $loadFrom = 0.5;
     public float $leftLoad = 0.5;
     public float $leftTurn = 0.0;
     /**
-     * Place of the first of the strikes that land together with the last one, and by how much they had to wait for it,
-     * ms.
+     * Index of the first of the strikes that land together with the last one, and how long they had to wait for it, ms.
      */
     public int $togetherFrom = 0;
     public float $delay = 0.0;
-    /** The limb that struck last, while nothing came after it. */
+    /** The limb of the last strike, while nothing has followed it. */
     public ?int $lastLimb = null;
     /**
      * @var array<int, array{
@@ -92,25 +91,25 @@ final class BodyState
         $this->range = $catalogue->body->startRange;
     }
 
-    /** Tells an arm or a leg of the body from the other through changes of stance: 0 and 1 are arms, 2 and 3 legs. */
+    /** Returns a number for the limb that survives stance changes: 0 and 1 are arms, 2 and 3 legs. */
     public function limb(StrikeItem $item): int
     {
         return ($item->strike->limb->isArm() ? 0 : 2) + $this->sideOf($item->strike->role);
     }
 
-    /** The leg of that role, as {@see limb} numbers it. */
+    /** Returns the number of the leg with that role, as in {@see limb}. */
     public function leg(Role $role): int
     {
         return 2 + $this->sideOf($role);
     }
 
-    /** Tells one side of the body from the other through changes of stance: 0 or 1. */
+    /** Returns a number for the side of the body that survives stance changes: 0 or 1. */
     private function sideOf(Role $role): int
     {
         return (Role::Lead === $role) === $this->stanceChanged ? 1 : 0;
     }
 
-    /** The item being taken puts weight and hips there. */
+    /** Records where the current item leaves weight and hips. */
     public function settle(float $load, float $turn): void
     {
         $this->load = $load;
@@ -121,9 +120,8 @@ final class BodyState
     }
 
     /**
-     * Whether whatever follows finds the same body here and there, whenever that is. What is joined to the last item is
-     * not among it: that depends on the item itself. The first item waits for nothing, so that nothing is like the
-     * start.
+     * Tells whether anything that follows behaves the same from both states. Strikes joined to the last item are
+     * excluded, because they depend on it; and no state equals the start, because the first item never waits.
      *
      * @param float $gap ms from release to the earliest start of what follows
      */
@@ -146,7 +144,7 @@ final class BodyState
             && $this->owed($gap) === $other->owed($gap);
     }
 
-    /** The same for states of which {@see continuesLike} holds, so that what follows need be worked out once. */
+    /** Returns a key that is equal for states for which {@see continuesLike} holds, so that results can be cached. */
     public function signature(float $gap): string
     {
         return implode(' ', [
@@ -179,14 +177,14 @@ final class BodyState
         for ($limb = 0; $limb < 4; ++$limb) {
             $home = $this->limbs[$limb][$limb === $this->lastLimb ? 1 : 0] ?? 0.0;
             $owed[] = $home > $ready ? round($home - $ready, 6) : 0.0;
-            // From the item after the next on, the same arm has to be home altogether.
+            // From the item after the next on, the same arm must be fully back.
             $owed[] = $limb === $this->lastLimb ? round(max(0.0, $this->limbs[$limb][0] - $ready), 6) : 0.0;
         }
 
         return $owed;
     }
 
-    /** The last item as it was timed. */
+    /** Returns the timing of the last item. */
     public function moment(): Moment
     {
         return new Moment(

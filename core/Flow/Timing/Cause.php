@@ -11,7 +11,7 @@ enum Cause: string
     case Load = 'load';
     case Turn = 'turn';
     case Feet = 'feet';
-    /** The head is already on the side that it is to go to. */
+    /** The head is already on the side it should move to. */
     case Head = 'head';
     case Range = 'range';
 }

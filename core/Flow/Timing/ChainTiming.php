@@ -7,7 +7,7 @@ namespace Periplus\Core\Flow\Timing;
 use Periplus\Core\Balance\Sway;
 use Periplus\Core\Combination\Chain;
 
-/** the timing of a chain: a moment for each item, a link between each two. */
+/** The timing of a chain: a moment for each item and a link between neighbours. */
 final readonly class ChainTiming
 {
     /**
@@ -19,15 +19,15 @@ final readonly class ChainTiming
     {
     }
 
-    /** What the link waits for, in plain words. */
+    /** Returns what the link waits for, in plain words. */
     public function reason(Link $link): string
     {
         return LinkReason::of($this->chain->items, $link, $this->states[$link->to]);
     }
 
     /**
-     * Whether the hips run past the feet beside a link that waits. Where both links of an item flow the weight is there
-     * in time; that the hips swing past an edge on their way is then no fault.
+     * Tells whether the hips pass the feet at a link that waits. Where both links of an item flow the weight arrives in
+     * time, and a swing past the edge on the way is no fault.
      */
     public function runsPastTheFeet(Sway $sway): bool
     {
@@ -43,7 +43,7 @@ final readonly class ChainTiming
         return false;
     }
 
-    /** From the start of the first item to the release of the last, in ms. */
+    /** Returns the time from the start of the first item to the release of the last, in ms. */
     public function length(): float
     {
         $end = 0.0;
@@ -54,19 +54,19 @@ final readonly class ChainTiming
         return $end;
     }
 
-    /** All waits together, in ms. */
+    /** Returns the sum of all waits, in ms. */
     public function waiting(): float
     {
         return array_sum(array_map(static fn (Link $link): float => $link->wait, $this->links));
     }
 
-    /** What of the waits goes beyond that many ms each and so can be seen, in ms. */
+    /** Returns the sum of the visible part of the waits, that is, above the given ms each. */
     public function seenWaiting(float $from): float
     {
         return array_sum(array_map(static fn (Link $link): float => max(0.0, $link->wait - $from), $this->links));
     }
 
-    /** How far the hips turn from strike to strike, on the mean; 0..2. */
+    /** Returns the mean turn of the hips between strikes, 0..2. */
     public function swing(): float
     {
         $swing = 0.0;

@@ -18,16 +18,16 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 
 /**
- * Moves the body's state along a chain and adds up, in ms, what each strike finds missing when it could start.
+ * Moves the body state along a chain and adds up, in ms, what each strike is missing when it could start.
  *
- * A strike can start a gap after the release of what came before. Each of five causes may still be missing then;
- * the wait is the longest of them and half of the second longest. Times of strikes, moves and the gap follow the
- * tempo, and so do the limits of the verdicts, since a stop is seen against the rhythm around it; the body's own
- * rates do not. So a chain can flow slowly and break when fast.
+ * A strike can start one gap after the release of the item before it. Each of five causes may still be missing then;
+ * the wait is the longest of them plus half of the second longest. Times of strikes, moves and the gap scale with the
+ * tempo, and so do the limits of the verdicts, because a stop is seen against the rhythm around it; the rates of the
+ * body do not. So a chain can flow slowly and break when fast.
  */
 final readonly class FlowModel
 {
-    /** Below this a part is a rounding error, and that is no wait; ms. */
+    /** Parts below this are rounding errors and no wait, ms. */
     private const NOTHING = 0.001;
 
     public function timing(Chain $chain, HouseRules $rules, float $tempo = 1.0): ChainTiming
@@ -56,7 +56,7 @@ final readonly class FlowModel
         return new ChainTiming($chain, $moments, $links, $states);
     }
 
-    /** In stance, weight even, hips square, at the start of a chain. */
+    /** Returns the start of a chain: in stance, weight even, hips square. */
     public function begin(HouseRules $rules, float $tempo = 1.0): BodyState
     {
         return new BodyState(
@@ -68,7 +68,7 @@ final readonly class FlowModel
     }
 
     /**
-     * Moves the state on by one item.
+     * Moves the state by one item.
      *
      * @return Link|null what the body had to do for it; null for the first item
      */
@@ -117,7 +117,7 @@ final readonly class FlowModel
         $strike = $state->catalogue->strikes[$item->strike->id];
         $body = $state->catalogue->body;
         $limb = $state->limb($item);
-        // Who throws the same arm again does not come back all the way.
+        // An arm that strikes again does not come all the way back.
         $again =
             ($limb === $state->lastLimb && $strike->limb->isArm() && !$item->joined) || $limb === $state->changedLimb;
         $share = ($item->feint ? $body->feint : 1.0) * $state->heavy * ($again ? $body->shortReturn : 1.0);
@@ -127,7 +127,7 @@ final readonly class FlowModel
             $parts[Cause::Load->value] = $load;
         }
         $feet = null === $state->crossedBy ? 0.0 : $body->closeStance;
-        // It rides on the turn of the one before, but two legs cannot both leave the ground.
+        // A joined strike uses the turn of the one before it, but two legs cannot both leave the ground.
         if ($item->joined && $state->end > $state->impact && $item->isLegStrike()) {
             $feet += $state->end - $state->start;
         }
@@ -139,7 +139,7 @@ final readonly class FlowModel
             $parts[Cause::Range->value] = $range;
         }
         if ($item->joined) {
-            // Two arms at one moment would have to turn the hips to both places.
+            // Two arms at one moment would turn the hips both ways.
             $apart =
                 $strike->limb->isArm() && null !== $state->lastLimb && $state->lastLimb < 2
                     ? abs($strike->leavesTurn - $state->leftTurn) * $body->turnRate
@@ -159,7 +159,7 @@ final readonly class FlowModel
         $needs = $strike->needsTurn($item->target);
         $turn = abs($needs->gap($state->turn));
         if ($limb === $state->changedLimb) {
-            // A change of the feet brings the hips back for the other side, and not for a limb that is still through.
+            // A change of the feet resets the hips for the other side, but not for a limb that is still extended.
             $turn = max($turn, abs($needs->gap($state->changedTurn)));
         }
         $turn = $turn * $body->turnRate * $share - $state->slack;
@@ -171,7 +171,7 @@ final readonly class FlowModel
     }
 
     /**
-     * What a move finds missing: its foot free, the weight near enough to where it takes it, the head not there
+     * Returns what a move is missing: a free foot, the weight close enough to where it goes, and the head not there
      * already.
      *
      * @return array<string, float> ms by cause, only those above 0
@@ -182,7 +182,7 @@ final readonly class FlowModel
         $parts = [];
         $load = abs($move->needsLoad?->gap($state->load) ?? 0.0) * $body->loadRate * $state->heavy;
         if (null !== $move->load && MoveKind::Defence === $move->kind) {
-            // What the move itself takes is time in which the weight travels.
+            // The weight already travels during the move itself.
             $load = max(
                 $load,
                 abs($move->load - $state->load) * $body->loadRate * $state->heavy - $move->duration * $state->tempo,
@@ -208,8 +208,8 @@ final readonly class FlowModel
     }
 
     /**
-     * ms for bands of range: the first is drifted, which a jab that stepped in has done already and a hold does not
-     * allow.
+     * Returns the ms needed to close range bands. One band is drifted, unless a jab has stepped in already or the
+     * opponent is held.
      */
     private static function range(BodyState $state, int $bands, bool $nearer): float
     {
@@ -223,13 +223,13 @@ final readonly class FlowModel
         return $first + ($bands - 1) * $body->nextBand;
     }
 
-    /** ms from a release to the earliest start of what follows */
+    /** Returns the ms from a release to the earliest start of the next item. */
     public function gap(BodyState $state): float
     {
         return $state->catalogue->body->gap * $state->tempo;
     }
 
-    /** Longest wait of a link that flows at that tempo, ms. */
+    /** Returns the longest wait of a link that still flows at that tempo, in ms. */
     public function flowsUpTo(HouseRules $rules, float $tempo): float
     {
         return $rules->calibration->catalogue()->body->flows * $tempo;
@@ -291,16 +291,16 @@ final readonly class FlowModel
         $state->lastLimb = $limb;
         [$state->changedLimb, $state->changedTurn] = [null, 0.0];
         if ($item->landsForward && !$item->feint) {
-            // The foot that comes down in front is now the lead foot: weight and hips read the other way round.
+            // The foot that comes down in front is now the lead foot, so weight and hips are read the other way round.
             $state->stanceChanged = !$state->stanceChanged;
             $state->settle(1.0 - $load, -$turn);
         }
         $state->heavy = $heavy;
-        // While a leg comes home the body has that time.
+        // While a leg comes back the body can recover.
         $state->slack = $isArm ? 0.0 : $back;
     }
 
-    /** Moves the strikes that land together with the one being taken, so that they land with it. */
+    /** Delays the strikes that land together with the current one, so that they land with it. */
     private function hold(BodyState $state, float $ms): void
     {
         if ($ms <= 0.0) {
@@ -324,7 +324,7 @@ final readonly class FlowModel
         if (null !== $move) {
             $this->apply($move, $state, $duration);
         } else {
-            // Back in stance: even, square to the line, closed.
+            // Back in stance: weight even, hips square, feet closed.
             $state->settle(0.5, 0.0);
             $state->crossedBy = null;
             $state->head = null;
@@ -363,7 +363,7 @@ final readonly class FlowModel
         }
     }
 
-    /** What the feet of a move do to the limbs. */
+    /** Applies what the feet of a move do to the limbs. */
     private function changeFeet(Move $move, BodyState $state, float $duration): void
     {
         if ($move->changesStance()) {
@@ -372,7 +372,7 @@ final readonly class FlowModel
             $state->changedTurn =
                 null === $state->changedLimb ? 0.0 : -(null === $state->lastLimb ? $state->changedTurn : $state->turn);
             if (null !== $state->lastLimb && $state->lastLimb >= 2) {
-                // The leg that has just struck is no freer for it.
+                // The move does not free the leg that has just struck any sooner.
                 $this->stepped($state, $state->lastLimb, $duration);
             }
 
@@ -386,14 +386,14 @@ final readonly class FlowModel
         }
     }
 
-    /** A leg whose foot comes down at the end of a move. */
+    /** Marks a leg as stepped: its foot comes down at the end of the move. */
     private function stepped(BodyState $state, int $leg, float $duration): void
     {
         $free = $state->start + $duration + $state->catalogue->body->legAgain;
         $state->limbs[$leg] = [$free, $free, $state->count];
     }
 
-    /** The weight at the start of an item, any wait for it included. */
+    /** Returns the load at the start of an item, including its wait. */
     private static function loadAt(Item $item, BodyState $state): float
     {
         $needs =
@@ -409,7 +409,7 @@ final readonly class FlowModel
         return abs(self::nearest($item, $range) - $range);
     }
 
-    /** The reachable band nearest to where the athlete stands. */
+    /** Returns the reachable range band nearest to the athlete. */
     private static function nearest(StrikeItem $item, int $range): int
     {
         $ranges = $item->strike->ranges($item->target);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Timing;
 
-/** Two neighbours in a chain and what the body must do between them. */
+/** The transition between two neighbouring items and what the body must do in it. */
 final readonly class Link
 {
     /**

@@ -9,12 +9,11 @@ use Periplus\Core\Combination\MoveItem;
 use Periplus\Core\Combination\StrikeItem;
 
 /**
- * Says in plain words what a link waits for: weight, hips and limbs before the range, and the longer before the
- * shorter.
+ * Says in plain words what a link waits for: weight, hips and limbs before the range, longer waits before shorter ones.
  */
 final class LinkReason
 {
-    /** Share of the longest part from which the second is named as well. */
+    /** Share of the longest part from which the second one is named too. */
     private const ADDS = 0.2;
 
     /**
@@ -41,7 +40,7 @@ final class LinkReason
             return \sprintf('Weight and hips are where the %s needs them.', $item->strike->name);
         }
         $causes = array_map(Cause::from(...), array_keys(self::worthSaying($parts)));
-        // Weight and hips are what the coach asks about; a step mends the range.
+        // Coaches ask about weight and hips first; a step mends the range.
         usort(
             $causes,
             static fn (Cause $one, Cause $other): int => (Cause::Range === $one ? 1 : 0)
@@ -125,7 +124,7 @@ final class LinkReason
     }
 
     /**
-     * The longest part, and the second when it adds something that can be seen.
+     * Returns the longest part, and the second one when it visibly adds to the wait.
      *
      * @param array<string, float> $parts ms by cause, longest first
      *
@@ -213,7 +212,7 @@ final class LinkReason
     }
 
     /**
-     * "next cross" when the strike that is in the way is the same one.
+     * Returns "next cross" when the strike in the way is the same one.
      *
      * @param list<Item> $items
      */

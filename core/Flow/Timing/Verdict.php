@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Flow\Timing;
 
-/** What an onlooker sees at a link, and so of a chain: its worst. */
+/** What an onlooker sees at a link. A chain has the verdict of its worst link. */
 enum Verdict: string
 {
     case Flows = 'flows';

@@ -16,17 +16,16 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 
 /**
- * Reads from the timing of a chain which feet are down when and where the weight is meant to be: what the balance
- * needs.
+ * Derives from the timing of a chain which feet are down when and where the weight should go: the input of the balance.
  */
 final class WeightPath
 {
-    /** In this band of range a leg is thrown out of a hold. */
+    /** The range band in which a leg strikes out of a clinch. */
     private const CLINCH = 1;
 
     /** @var list<Phase> */
     private array $phases = [];
-    /** Until when phases are laid, ms. */
+    /** Time up to which phases have been added, in ms. */
     private float $until = 0.0;
 
     private function __construct(private readonly Athlete $athlete)
@@ -45,7 +44,7 @@ final class WeightPath
                 && $next->joined
                 && !($item instanceof StrikeItem && $item->isLegStrike())
             ) {
-                // What lands together is carried by the leg that strikes, or by the last hand.
+                // Strikes that land together are carried by the leg that strikes, or by the last hand.
                 continue;
             }
             $moment = $timing->moments[$at];
@@ -98,7 +97,7 @@ final class WeightPath
     {
         $move = $item instanceof MoveItem ? $item->move : null;
         if (null !== $move && MoveKind::Defence === $move->kind && Feet::Step === $move->feet) {
-            // A leg check: the weight goes over the other foot, and the leg comes up and down again.
+            // A leg check: the weight moves over the other foot while the leg comes up and down again.
             $stands = $move->toward?->other();
             $this->add(
                 $at,
@@ -113,7 +112,7 @@ final class WeightPath
         $this->add($at, $moment->end, $moment->load, step: null === $move ? 0.0 : $this->step($move), reach: $arm);
     }
 
-    /** How far a move takes the feet towards the opponent, m. */
+    /** Returns how far a move takes the feet towards the opponent, in m. */
     private function step(Move $move): float
     {
         return match (true) {
