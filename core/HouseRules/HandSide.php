@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** Of which side the hand before a kick is: the side of the leg that kicks, or the other. */
+/** The side of the hand before a kick: that of the kicking leg, or the other. */
 enum HandSide: string implements School
 {
     case Any = 'any';

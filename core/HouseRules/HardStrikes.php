@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** Which strikes are hard: the last one, which those before prepare, or every one. */
+/** Which strikes are thrown hard: only the last one, or all of them. */
 enum HardStrikes: string implements School
 {
     case Last = 'last';

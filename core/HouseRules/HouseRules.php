@@ -8,8 +8,7 @@ use Periplus\Core\Technique\Calibration;
 use Periplus\Core\Technique\Limb;
 
 /**
- * The gym's severities, thresholds, choice of school and own numbers of the model; severities and thresholds by the id
- * of their rule.
+ * A gym's severities, thresholds, schools and numbers of the model. Severities and thresholds are keyed by rule id.
  *
  * @phpstan-type SetRow array{
  *     id: string,
@@ -79,7 +78,7 @@ final readonly class HouseRules
         ];
     }
 
-    /** The same house with other schools. */
+    /** Returns the same rules with other schools. */
     public function inSchools(Schools $schools): self
     {
         return new self(
@@ -94,7 +93,7 @@ final readonly class HouseRules
     }
 
     /**
-     * The same house with its own numbers of the model.
+     * Returns the same rules with the gym's own numbers of the model.
      *
      * @param array<string, int|float> $own
      *
@@ -113,13 +112,13 @@ final readonly class HouseRules
         );
     }
 
-    /** A rule that the set does not name is a hint. */
+    /** A rule that is not listed is a hint. */
     public function severity(string $rule): Severity
     {
         return $this->severities[$rule] ?? Severity::Hint;
     }
 
-    /** From how much on a rule holds; null where the set does not say. */
+    /** Returns the threshold from which a rule applies; null when none is set. */
     public function threshold(string $rule): int|float|null
     {
         return $this->thresholds[$rule] ?? null;

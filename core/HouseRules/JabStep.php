@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** Whether a jab brings the athlete nearer. */
+/** Whether a jab moves the athlete closer. */
 enum JabStep: string implements School
 {
     case In = 'in';

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** A question on which coaches disagree; its cases are the answers. */
+/** A question on which coaches disagree; the cases are the answers. */
 interface School
 {
-    /** The beginning of a sentence that an answer ends. */
+    /** Returns the beginning of the sentence that the answer completes. */
     public static function question(): string;
 
     public function answer(): string;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** Where coaches disagree, and which side this gym takes. */
+/** The gym's answers to the questions on which coaches disagree. */
 final readonly class Schools
 {
     public function __construct(
@@ -48,7 +48,7 @@ final readonly class Schools
             HandTiming::from($row['handTiming']),
             Ending::from($row['ending']),
             HardStrikes::from($row['hardStrikes']),
-            // House rules that were stored before this was asked take the usual answer.
+            // House rules that were stored before this question existed get the usual answer.
             JabStep::from($row['jabStep'] ?? JabStep::In->value),
         );
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\HouseRules;
 
-/** How severe a finding is under the house rules. A credit is why a chain is good. */
+/** How serious a finding is under the house rules. A credit is praise. */
 enum Severity: string
 {
     case Off = 'off';
@@ -13,7 +13,7 @@ enum Severity: string
     case Must = 'must';
     case Credit = 'credit';
 
-    /** What breaks a chain first; a credit after everything that is found fault with. */
+    /** Returns a rank that sorts what breaks a chain first and credits last. */
     public function rank(): int
     {
         return match ($this) {
@@ -25,7 +25,7 @@ enum Severity: string
         };
     }
 
-    /** One step more, as far as there is one. */
+    /** Returns the next higher severity, or the same when there is none. */
     public function heavier(): self
     {
         return match ($this) {
@@ -35,7 +35,7 @@ enum Severity: string
         };
     }
 
-    /** Whether it finds fault, from that severity on. */
+    /** Tells whether it is a fault of at least that severity. */
     public function isAtLeast(self $other): bool
     {
         return self::Credit !== $this && $this->rank() >= $other->rank();

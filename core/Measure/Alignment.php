@@ -5,23 +5,22 @@ declare(strict_types=1);
 namespace Periplus\Core\Measure;
 
 /**
- * Which tap is which strike, over several repetitions: the alignment that costs least (dynamic programming, as for two
- * sequences by Needleman and Wunsch 1970). A strike may be missed, a tap may be one too many, and how quickly the
- * athlete
- * throws on the whole is found with it.
+ * Assigns taps to strikes over several repetitions by the cheapest alignment (dynamic programming, as for two sequences
+ * by Needleman and Wunsch 1970). Strikes may be missed and taps may be superfluous; the athlete's pace is estimated
+ * along the way.
  */
 final readonly class Alignment
 {
-    /** Most taps or hits at a time. */
+    /** Maximum number of taps or hits in a measurement. */
     public const MOST = 600;
     private const MISSED = 1.2;
     private const EXTRA = 1.0;
     private const AGAIN = 0.2;
-    /** Most strikes in a row that are missed. */
+    /** Maximum number of missed strikes in a row. */
     private const MISSES = 4;
-    /** Most taps in a row that are too many. */
+    /** Maximum number of superfluous taps in a row. */
     private const SKIPS = 2;
-    /** What an interval of quite another length costs at most. */
+    /** Maximum cost of an interval of a very different length. */
     private const ODD = 2.2;
     private const PACES = [0.6, 0.8, 1.0, 1.3, 1.7, 2.2, 3.0];
 
@@ -52,7 +51,7 @@ final readonly class Alignment
                 $best = $one;
             }
         }
-        // The pace that it shows is nearer to the truth than the one that was tried.
+        // The measured pace is closer to the truth than the one that was tried.
         for ($round = 0; $round < 2; ++$round) {
             $next = self::atPace($taps, $contacts, self::paceOf($taps, $contacts, $best->repetitions));
             if ($next->cost >= $best->cost) {
@@ -64,7 +63,7 @@ final readonly class Alignment
         return $best;
     }
 
-    /** How many strikes of the repetitions have no tap. */
+    /** Returns the number of strikes without a tap. */
     public function missed(int $contacts): int
     {
         return array_sum(
@@ -111,7 +110,7 @@ final readonly class Alignment
                             [$cost, $way] = [$next, [$j, $m, false]];
                         }
                     }
-                    // Between two repetitions lies at least as much as between two strikes.
+                    // The time between two repetitions is at least that between two strikes.
                     [$ended, $m] = $ends[$j];
                     $again =
                         $ended

@@ -8,8 +8,8 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Timing\ChainTiming;
 
 /**
- * When the strikes of a chain land by the check: what a tap or a sound is held against. Strikes that land together are
- * one.
+ * The times at which the strikes of a chain land according to the check; taps and sounds are compared with them.
+ * Strikes that land together count as one.
  */
 final readonly class Contacts
 {

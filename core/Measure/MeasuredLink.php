@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
-/** The time from one strike to the next as it was measured, beside the one that the check computes. */
+/** The measured time from one strike to the next, with the one that the check computes. */
 final readonly class MeasuredLink
 {
-    /** ms that a tap is good to, and the share of an interval that nobody sees. Common practice, no source. */
+    /** Accuracy of a tap in ms, and the share of an interval that nobody can see. Common practice, no source. */
     private const SEEN = 40.0;
     private const SHARE = 0.15;
 
@@ -33,7 +33,7 @@ final readonly class MeasuredLink
         if (null === $this->median) {
             return MeasuredVerdict::NotHeard;
         }
-        // Less than this cannot be told from chance: two standard errors of the median.
+        // A smaller difference may be chance: two standard errors of the median.
         $tolerance = max(
             self::SEEN,
             self::SHARE * $this->computed,
@@ -47,7 +47,7 @@ final readonly class MeasuredLink
         };
     }
 
-    /** One sentence for a coach. */
+    /** Returns one sentence for the coach. */
     public function says(): string
     {
         $difference = null === $this->median ? 0 : (int) round(abs($this->median - $this->computed));

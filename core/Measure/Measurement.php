@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
-/** What taps or hits say about a chain: which strike each is, and how long each link takes. */
+/** The result of measuring a chain: the strike of each tap and the duration of each link. */
 final readonly class Measurement
 {
     /**
-     * Links from which on the pace of the athlete is told from the check's: of fewer nobody knows whether a link or the
-     * athlete is slow.
+     * Number of links needed to estimate the athlete's pace: with fewer, a slow link and a slow athlete look the same.
      */
     private const TELL_PACE = 3;
 

@@ -5,30 +5,31 @@ declare(strict_types=1);
 namespace Periplus\Core\Measure;
 
 /**
- * When something is hit in a recording. Frames in which the strengths of many frequencies rise at once (spectral flux,
- * half-wave rectified, of logarithmic strengths) beyond the median around them by a threshold are onsets; the moment is
- * then told from the energy of the samples. After Bello and others, "A Tutorial on Onset Detection in Music Signals"
- * (IEEE Transactions on Speech and Audio Processing 13, 2005) and Dixon, "Onset Detection Revisited" (DAFx 2006); from
- * memory. The numbers were chosen on synthesised bags, and are house values.
+ * Finds the moments of hits in a recording. Frames in which many frequencies get stronger at once (spectral flux,
+ * half-wave rectified, of logarithmic strengths) by more than a threshold above the surrounding median are onsets; the
+ * exact moment comes from the energy of the samples. After Bello and others, "A Tutorial on Onset Detection in Music
+ * Signals" (IEEE Transactions on Speech and Audio Processing 13, 2005) and Dixon, "Onset Detection Revisited" (DAFx
+ * 2006); from memory. The numbers were chosen on synthesised bags and are house values.
  */
 final readonly class Onsets
 {
-    /** Samples a second that are enough for bags and pads. */
+    /** Samples per second; enough for bags and pads. */
     private const RATE = 8000;
     private const FRAME = 128;
-    /** From frame to frame, in samples: 5 ms. */
+    /** Distance between frames in samples: 5 ms. */
     private const HOP = 40;
-    /** Frames to either side over which the threshold is taken, and over which a peak is the highest. */
+    /** Frames to either side from which the threshold is computed and among which a peak is the highest. */
     private const AROUND = 20;
     private const HIGHEST = 6;
     /**
-     * How far above the median around it a peak stands, as a share of the strongest, and as a multiple of the median.
+     * Required height of a peak above the surrounding median: a share of the strongest peak, and a multiple of the
+     * median.
      */
     private const SHARE = 0.2;
     private const TIMES = 1.6;
-    /** How many times the strength of the noise a frequency has to reach to count much. */
+    /** Multiple of the noise that a frequency must reach to count much. */
     private const FLOOR = 8.0;
-    /** ms within which two hits are one */
+    /** Hits closer than this count as one, in ms. */
     private const APART = 60.0;
 
     /** @return list<float> ms from the start of the recording */
@@ -69,7 +70,7 @@ final readonly class Onsets
         for ($frame = 0; $frame < $count; $frame += 2) {
             array_push($frames, ...$spectrum->ofTwo($wave->samples, $frame * self::HOP, ($frame + 1) * self::HOP));
         }
-        // What the room sounds like when nothing is hit: a rise counts by how far it stands above that.
+        // The background noise of the room; a rise counts by how far it exceeds it.
         $floor =
             self::FLOOR
             * max(
@@ -92,7 +93,7 @@ final readonly class Onsets
                     $rise += $levels[$k] - $before[$k];
                 }
             }
-            // What a recording begins with is no hit.
+            // The start of a recording is no hit.
             $flux[] = null === $before ? 0.0 : $rise;
             $before = $levels;
         }
@@ -101,7 +102,8 @@ final readonly class Onsets
     }
 
     /**
-     * How strong the hits are: the median of what reaches half of the strongest, so that one stray click counts little.
+     * Returns the usual strength of a hit: the median of all peaks of at least half of the strongest, so that one click
+     * counts little.
      *
      * @param non-empty-list<float> $flux
      */
@@ -114,7 +116,7 @@ final readonly class Onsets
         return $strong[intdiv(\count($strong), 2)] ?? 0.0;
     }
 
-    /** Where within the frame the energy rises most, ms. */
+    /** Returns the moment within the frame at which the energy rises most, in ms. */
     private static function moment(Wave $wave, int $frame): float
     {
         $short = (int) round(0.008 * $wave->rate);

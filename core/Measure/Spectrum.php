@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Measure;
 
 /**
- * The strengths of frequencies in short frames: a fast Fourier transform (Cooley and Tukey 1965), two real frames at a
- * time as the real and the imaginary part of one.
+ * Computes the strengths of frequencies in short frames by a fast Fourier transform (Cooley and Tukey 1965), two real
+ * frames at a time as the real and the imaginary part.
  */
 final class Spectrum
 {

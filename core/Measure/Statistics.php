@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Measure;
 
-/** Medians, which a single slip does not move. */
+/** Medians, which a single outlier does not move. */
 final readonly class Statistics
 {
     /** @param list<float> $values */
@@ -21,9 +21,8 @@ final readonly class Statistics
     }
 
     /**
-     * The spread as a standard deviation, from the median of the distances to the median; 1.4826 of it for values that
-     * are
-     * normally distributed (Hampel 1974).
+     * Returns the spread as a standard deviation: 1.4826 times the median distance to the median, for normally
+     * distributed values (Hampel 1974).
      *
      * @param list<float> $values
      */

@@ -8,10 +8,9 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * A heavy bag as it sounds, at known moments, in noise: the stand-in for a microphone. A hit is a low thud that dies
- * away
- * within a tenth of a second and the slap of leather on top; the noise is white, as from a fan. Invented for tests and
- * demo.
+ * Synthesises the sound of a heavy bag with hits at known moments in noise, in place of a microphone. A hit is a low
+ * thud that decays within a tenth of a second with the slap of leather on top; the noise is white, like that of a fan.
+ * Used by tests and the demo.
  */
 final readonly class Synthesis
 {

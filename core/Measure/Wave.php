@@ -10,7 +10,7 @@ namespace Periplus\Core\Measure;
  */
 final readonly class Wave
 {
-    /** Longest recording, s. */
+    /** Maximum length of a recording, in s. */
     public const LONGEST = 60;
     private const RATES = [4000, 48_000];
 
@@ -72,7 +72,7 @@ final readonly class Wave
         );
     }
 
-    /** As a file, from which the same is read, to a sixteen-bit step. */
+    /** Returns a WAV file from which the same samples are read, to 16 bits. */
     public function write(): string
     {
         $data = '';
@@ -95,13 +95,13 @@ final readonly class Wave
             .$data;
     }
 
-    /** ms */
+    /** Returns the length in ms. */
     public function length(): float
     {
         return 1000 * \count($this->samples) / $this->rate;
     }
 
-    /** With fewer samples a second: the mean of each few. */
+    /** Returns the recording with fewer samples per second, each the mean of several. */
     public function atMost(int $rate): self
     {
         $few = (int) floor($this->rate / $rate);
@@ -121,7 +121,7 @@ final readonly class Wave
     }
 
     /**
-     * The loudest of each few samples, for a picture.
+     * Returns the loudest sample of each section, for drawing.
      *
      * @return list<float> 0..1
      */

@@ -20,17 +20,16 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * Last stage of the reader: puts strikes, moves, brackets and marks together to a chain. It walks the running stance as
- * it
- * goes, since left and right depend on it. One run over one text.
+ * The last stage of the reader: builds a chain from strikes, moves, brackets and marks. It tracks the running stance,
+ * on which left and right depend. One instance parses one text.
  *
  * @internal use {@see Reader}
  */
 final class ChainParser
 {
-    /** Deepest nesting of [ ]. */
+    /** Maximum nesting of [ ]. */
     public const DEEPEST = 3;
-    /** Most repeats of a [ ]. */
+    /** Maximum repeats of a [ ]. */
     public const MOST_REPEATS = 20;
     private const A_STRIKE = 'a strike, such as 2 or "cross"';
 
@@ -40,7 +39,7 @@ final class ChainParser
     private array $items = [];
     /** @var list<Span> */
     private array $spans = [];
-    /** Place of the first token after the last stop, and how many phrases were read since. */
+    /** Index of the first token after the last stop, and the number of phrases read since. */
     private int $clauseFrom = 0;
     private int $phrases = 0;
     private readonly Diagnostics $diagnostics;
@@ -128,7 +127,7 @@ final class ChainParser
         $this->phrases = 0;
     }
 
-    /** A beat between blanks; without any it stands between two strikes, "jab/cross". */
+    /** A slash between blanks is a beat; without blanks it separates two strikes, "jab/cross". */
     private function slash(): void
     {
         $at = $this->tokens->position();
@@ -188,9 +187,7 @@ final class ChainParser
         }
     }
 
-    /**
-     * "Hook kick" is one strike in other rooms and none in this one; in a line of bare nouns it is a hook and a kick.
-     */
+    /** Elsewhere "hook kick" is the name of a strike; here a line of plain nouns means a hook and a kick. */
     private function isHookKick(StrikePhrase $phrase): bool
     {
         $at = $this->tokens->position();
@@ -212,7 +209,7 @@ final class ChainParser
         return true;
     }
 
-    /** "x2" or "3 times" behind a strike. */
+    /** Reads "x2" or "3 times" after a strike. */
     private function times(): bool
     {
         $at = $this->tokens->position();
@@ -259,7 +256,7 @@ final class ChainParser
     }
 
     /**
-     * Takes the phrase, and adds its strike as often as it is thrown; what cannot be read leaves a problem and no item.
+     * Reads the phrase and adds its strike as often as it is thrown; an unreadable phrase adds a problem and no item.
      *
      * @param Span|null $sign a sign before it that belongs to it
      */
@@ -326,7 +323,10 @@ final class ChainParser
         }
     }
 
-    /** The next of several in turn: of the other side where the first was given one, else as if it were said again. */
+    /**
+     * Returns the next of several alternating strikes: the other side when the first named one, otherwise the phrase
+     * again.
+     */
     private function inTurn(StrikePhrase $phrase, StrikeItem $before): StrikePhrase
     {
         return null === $phrase->side
@@ -338,7 +338,7 @@ final class ChainParser
             );
     }
 
-    /** "Left hook off the jab": what it comes off stands after it, and is thrown before it. */
+    /** Reads "left hook off the jab": the jab is named after the hook and thrown before it. */
     private function offThe(): void
     {
         $at = $this->tokens->position();
@@ -399,7 +399,7 @@ final class ChainParser
         $this->widen($open->span->until($close->span));
     }
 
-    /** "Hook (left)" says a side of the hook, and no strike. */
+    /** Tells whether the phrase is only a side: "hook (left)" gives the side of the hook. */
     private function isBareSide(StrikePhrase $phrase): bool
     {
         return null !== $phrase->side
@@ -441,7 +441,7 @@ final class ChainParser
             return;
         }
         $before = $this->items[\count($this->items) - 1] ?? null;
-        // Written in words, what lands together has a comma before its "with".
+        // Written in words, joined strikes have a comma before "with".
         $apart =
             TokenKind::Word === $plus->kind
                 ? TokenKind::Stop !== $this->tokens->at($at - 1)?->kind
@@ -458,7 +458,7 @@ final class ChainParser
         $this->strike($phrase, false, true, $plus->span);
     }
 
-    /** Whether a sign has a blank or nothing on either side. */
+    /** Tells whether a sign has a blank or nothing on either side. */
     private function standsBetweenBlanks(int $at): bool
     {
         [$before, $sign, $after] = [$this->tokens->at($at - 1), $this->tokens->at($at), $this->tokens->at($at + 1)];
@@ -471,7 +471,8 @@ final class ChainParser
     }
 
     /**
-     * One arm and one leg can land together; two arms turn the hips both ways, and two legs leave nothing to stand on.
+     * An arm and a leg can land together; two arms would turn the hips both ways, and two legs leave nothing to stand
+     * on.
      */
     private function landsTogether(StrikeItem $before, StrikePhrase $phrase): bool
     {
@@ -547,7 +548,7 @@ final class ChainParser
         }
     }
 
-    /** "*" or "*3". */
+    /** Reads free strikes: "*" or "*3". */
     private function free(): void
     {
         $star = $this->tokens->take();
@@ -583,7 +584,7 @@ final class ChainParser
         }
     }
 
-    /** ! ~ or > after a strike. */
+    /** Reads ! ~ or > after a strike. */
     private function suffix(): void
     {
         $token = $this->tokens->take();
@@ -600,7 +601,7 @@ final class ChainParser
             && !StrikeItem::canLandForward($item->strike)
             && null !== $this->tokens->peek()
         ) {
-            // Written without blanks, "jab>cross", it goes from one strike to the next.
+            // Without blanks, "jab>cross" is an arrow from one strike to the next.
             return;
         }
         if (!($item instanceof StrikeItem) || $this->spans[$last]->at > $token->span->at) {
@@ -652,9 +653,7 @@ final class ChainParser
         return true;
     }
 
-    /**
-     * "Slip the jab", "roll under the hook": what the opponent throws is not thrown. "Under" alone says nothing more.
-     */
+    /** Reads "slip the jab" or "roll under the hook": the strike named belongs to the opponent and is not thrown. */
     private function opponents(): void
     {
         $at = $this->tokens->position();
@@ -721,7 +720,7 @@ final class ChainParser
         return true;
     }
 
-    /** A sign beside the last item belongs to it. */
+    /** Extends the place of the last item by a sign beside it. */
     private function widen(Span $span): void
     {
         $last = array_pop($this->spans);

@@ -6,10 +6,7 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Technique\Stance;
 
-/**
- * A chain as it was typed: in which stance and numbering it is understood, and in which numbering the answer is
- * written.
- */
+/** A chain as typed, with the stance and numbering to read it in and the numbering to answer in. */
 final readonly class ChainText
 {
     public Numbering $numbering;

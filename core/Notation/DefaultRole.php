@@ -13,13 +13,12 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Role;
 
 /**
- * Which hand or leg is meant by a noun that says none: the one that a slip or a roll has loaded, else the one that
- * coaches
- * mean by that noun, else the one opposite to the strike before. Common practice, no source.
+ * Decides which hand or leg a noun without a side means: the one that a slip or roll has loaded, otherwise the usual
+ * one for the noun, otherwise the one opposite to the strike before. Common practice, no source.
  */
 final readonly class DefaultRole
 {
-    /** Whose a strike is, whatever comes before it. */
+    /** The usual role of a strike, whatever comes before it. */
     private const HABIT = [
         'overhand' => Role::Rear,
         'back fist' => Role::Lead,
@@ -31,14 +30,14 @@ final readonly class DefaultRole
         'crescent kick' => Role::Rear,
         'jumping knee' => Role::Rear,
     ];
-    /** Whose it is when nothing comes before it. */
+    /** The role when nothing comes before it. */
     private const FIRST = [
         'straight' => Role::Rear,
         'uppercut' => Role::Rear,
         'knee' => Role::Rear,
         'downward elbow' => Role::Rear,
     ];
-    /** Whose it is straight after a jab, when it is not the other hand's. */
+    /** The role directly after a jab, when it is not the other hand. */
     private const AFTER_JAB = ['hook' => Role::Lead, 'shovel hook' => Role::Lead];
 
     /**
@@ -98,7 +97,7 @@ final readonly class DefaultRole
     }
 
     /**
-     * The slip or roll that nothing came after.
+     * Returns the slip or roll that directly precedes, or null.
      *
      * @param list<Item> $before
      */
@@ -115,7 +114,8 @@ final readonly class DefaultRole
     }
 
     /**
-     * The last strike, and its role as the stance is now: after a switch the hand that struck is the other one by role.
+     * Returns the last strike and its role in the current stance: after a switch the hand that struck has the other
+     * role.
      *
      * @param list<Item> $before
      *

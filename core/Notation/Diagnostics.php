@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** Collects what could not be read, and how the reader understood what could be read in two ways. */
+/** Collects problems, and notes on how ambiguous text was understood. */
 final class Diagnostics
 {
-    /** More problems than these help nobody. */
+    /** Maximum number of problems shown; more would help nobody. */
     private const MOST = 20;
 
     /** @var list<ReadingProblem> */
@@ -61,7 +61,7 @@ final class Diagnostics
         return $this->notes;
     }
 
-    /** A piece of what was typed, short enough for a sentence. */
+    /** Returns an excerpt of the text that is short enough for a sentence. */
     public static function excerpt(string $text): string
     {
         return mb_strlen($text) > 24 ? mb_substr($text, 0, 24).'…' : $text;

@@ -11,9 +11,9 @@ use Periplus\Core\Combination\EditKind;
 use Periplus\Core\Combination\Item;
 
 /**
- * Writes an edited chain in the words in which it was typed: what is not touched stands as it stood, and what is new is
- * written as the rest is, in numbers or in words. Where that would not read back to the edited chain, all of it is
- * written in the numbers of its numbering.
+ * Writes an edited chain in the words in which it was typed: unchanged items keep their text, and new ones are written
+ * like the rest, in numbers or words. When the result would not read back as the edited chain, everything is written in
+ * numbers.
  */
 final readonly class EditedText
 {
@@ -51,7 +51,7 @@ final readonly class EditedText
     private function spliced(array $edits, Words|Writer $writer, string $between): string
     {
         $characters = mb_str_split($this->text->text);
-        // From the last to the first, so that the places before it stay where they are.
+        // From last to first, so that earlier positions stay valid.
         foreach (array_reverse($edits) as $edit) {
             $span = $this->reading->spans[$edit->at] ?? new Span(\count($characters), 0);
             $new = null === $edit->item ? '' : $this->written($edit->item, $edit->at, $writer);
@@ -79,7 +79,7 @@ final readonly class EditedText
         return ltrim(implode('', $characters));
     }
 
-    /** As it was typed where it stood in the line already, and only moves. */
+    /** Keeps the text of an item that was in the line already and only moves. */
     private function written(Item $item, int $at, Words|Writer $writer): string
     {
         $old = array_search($item, $this->reading->chain->items ?? [], true);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** What was said of free strikes: "any 3 strikes", "three free punches to the body". */
+/** A phrase for free strikes: "any 3 strikes", "three free punches to the body". */
 final readonly class FreePhrase
 {
     /**
@@ -15,7 +15,7 @@ final readonly class FreePhrase
     {
     }
 
-    /** Looks, and takes nothing. */
+    /** Returns the phrase at that position without consuming it, or null. */
     public static function at(TokenStream $tokens, int $at): ?self
     {
         $words = $tokens->words;

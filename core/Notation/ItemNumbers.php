@@ -13,7 +13,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Writes one item as it stands in a line of numbers; a strike that has no number is written in words, by role.
+ * Writes one item of a line of numbers; a strike without a number is written in words, by role.
  *
  * @internal use {@see Writer}
  *

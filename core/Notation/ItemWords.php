@@ -50,7 +50,7 @@ final readonly class ItemWords implements ItemVisitor
     {
         $move = $item->move;
         if (!$this->bySide || null === $move->toward || 'post' === $move->id) {
-            // "Step out" without a hyphen goes where the kick after it needs it.
+            // "Step out" without a hyphen would be read as the side that the next kick needs.
             return 'step-out' === $move->id ? $move->id : $move->words();
         }
         $side = $this->running->sideOf($move->toward)->value;

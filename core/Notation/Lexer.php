@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Periplus\Core\Notation;
 
 /**
- * First stage of the reader: cuts a text into tokens, in one pass. Numbers called out in words, to ninety-nine, are
+ * The first stage of the reader: splits a text into tokens in one pass. Numbers in words, up to ninety-nine, become
  * numbers.
  */
 final readonly class Lexer
 {
-    /** Each kind of token ends in a mark; blanks and hyphens leave none. */
+    /** Each kind of token is a named mark; blanks and hyphens leave none. */
     private const PATTERN = <<<'REGEX'
         ~\G(?:
           (?<=\])\s*[x\x{00D7}]\s*[0-9]+ (*MARK:times)
@@ -45,7 +45,7 @@ final readonly class Lexer
         /** @var list<array{0: string, MARK: string}> $matches */
         $matches = [];
         preg_match_all(self::PATTERN, $text, $matches, \PREG_SET_ORDER);
-        // Bytes are characters as long as there is no other.
+        // In ASCII text, bytes are characters.
         $isPlain = mb_check_encoding($text, 'ASCII');
         $tokens = [];
         $at = $from;
@@ -77,7 +77,7 @@ final readonly class Lexer
         return array_values($tokens);
     }
 
-    /** "Thirty" and "one" are one number; "thirty" and "12" are two. */
+    /** Returns one number for "thirty" and "one"; null for "thirty" and "12", which are two. */
     private static function together(Token $tens, Token $ones): ?Token
     {
         return $tens->calledOut

@@ -9,8 +9,8 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
 /**
- * What was said of one move, such as "slip left" or "step off to the left": nothing is decided yet that depends on the
- * stance.
+ * A phrase for one move, such as "slip left" or "step off to the left". Whatever depends on the stance is decided
+ * later.
  */
 final readonly class MovePhrase
 {

@@ -7,7 +7,7 @@ namespace Periplus\Core\Notation;
 use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
-/** Reads what is said of one move, with its side before or after it. It looks, and takes nothing. */
+/** Parses a phrase for one move, with its side before or after it. It looks ahead and consumes nothing. */
 final readonly class MovePhraseParser
 {
     public function __construct(private Vocabulary $vocabulary, private StrikePhraseParser $strikes)
@@ -33,8 +33,7 @@ final readonly class MovePhraseParser
             && true === $tokens->at($at + 1)?->hyphen
             && $this->vocabulary->isMove($written = strtr($said, ' ', '-'))
         ) {
-            // As it is written in a line of numbers, "step-out" is that move; said in words it goes where the kick
-            // needs it.
+            // Typed as in a line of numbers, "step-out" is that move; said in words, it goes where the kick needs it.
             [$name, $sides] = [$written, null];
         }
         if (null === $side) {
@@ -54,7 +53,8 @@ final readonly class MovePhraseParser
     }
 
     /**
-     * "left", or "to the left side"; the short form is taken from no strike unless the move asks for its side.
+     * Reads "left" or "to the left side". The short form is not taken from a following strike unless the move needs a
+     * side.
      *
      * @return array{Role|Side|null, int} the side, and the place after it
      */

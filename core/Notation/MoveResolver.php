@@ -13,13 +13,12 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 
 /**
- * Decides which move a phrase means. A move without its side goes where the strike after it needs it, or where it
- * mostly
- * goes, and the notes say so. Common practice, no source.
+ * Decides which move a phrase means. A move without a side goes where the next strike needs it, or where it usually
+ * goes, and a note says so. Common practice, no source.
  */
 final readonly class MoveResolver
 {
-    /** They load the side they go to. */
+    /** Moves that load the side they go to. */
     private const LOADING = ['slip', 'roll'];
 
     public function __construct(
@@ -161,9 +160,8 @@ final readonly class MoveResolver
     }
 
     /**
-     * The strike that comes next, as far as it can be told without this move, and how many slips or rolls without a
-     * side
-     * come between.
+     * Returns the next strike, as far as it can be known before this move is decided, and the number of slips or rolls
+     * without a side in between.
      *
      * @param list<Item> $before
      *
@@ -202,7 +200,7 @@ final readonly class MoveResolver
         }
     }
 
-    /** Behind "slip the jab": what the opponent throws is not what comes next. */
+    /** Skips the opponent's strike in "slip the jab", which is not the next strike. */
     public function pastTheOpponents(int $at): int
     {
         $words = $this->tokens->words;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** How the reader understood something that could be read in two ways. */
+/** How the reader understood an ambiguous phrase. */
 final readonly class Note
 {
     /**

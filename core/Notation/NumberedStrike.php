@@ -10,8 +10,7 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * One number of a numbering: a family of strikes, thrown from a role or from a hand, with a target when the number
- * means one.
+ * A number of a numbering: a family of strikes thrown from a role or a hand, with a target when the number implies one.
  */
 final readonly class NumberedStrike
 {

@@ -11,7 +11,7 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * A numbering: which number stands for which strike, bound to the role or to the hand.
+ * A numbering: which number means which strike, bound to the role or to the hand.
  *
  * @phpstan-type NumberRow array{
  *     number: string,
@@ -76,8 +76,8 @@ final readonly class Numbering
     }
 
     /**
-     * The number that stands for this strike at this target: its own, one for any target, or one for another, written
-     * with the letter. Null when the numbering has none.
+     * Returns the number for this strike at this target: an exact one, one for any target, or one for another target
+     * with a letter. Null when there is none.
      */
     public function numberOf(string $family, Role $role, Target $target, Stance $running): ?NumberedStrike
     {
@@ -93,7 +93,7 @@ final readonly class Numbering
     }
 
     /**
-     * From what is stored or sent; {@see NumberingReview} tells whether it makes sense.
+     * Creates a numbering from stored or sent data; {@see NumberingReview} checks whether it makes sense.
      *
      * @param Content $content
      */

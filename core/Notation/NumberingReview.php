@@ -12,17 +12,16 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * Looks a numbering over while it is edited: what cannot be, which numbers get in each other's way, which strikes have
- * no
- * number and are written in words, and what other numberings mean by the same number.
+ * Reviews a numbering while it is edited: errors, conflicting numbers, strikes without a number (which are written in
+ * words), and what other numberings mean by the same number.
  *
  * @phpstan-import-type Content from Numbering
  */
 final readonly class NumberingReview
 {
-    /** Most numbers of one numbering. */
+    /** Maximum number of entries of a numbering. */
     public const MOST = 120;
-    /** Up to two letters, then one to three digits: what the reader takes for a number. */
+    /** Up to two letters followed by one to three digits: what the lexer accepts as a number. */
     public const NUMBER = '/^[A-Z]{0,2}[0-9]{1,3}$/';
 
     public function __construct(private Catalogue $catalogue)
@@ -172,7 +171,7 @@ final readonly class NumberingReview
         return $differences;
     }
 
-    /** What a number means in the orthodox stance, in words. */
+    /** Returns in words what a number means in the orthodox stance. */
     public function means(NumberedStrike $entry): string
     {
         $strike = $this->catalogue->inFamily($entry->family, $entry->role(Stance::Orthodox));

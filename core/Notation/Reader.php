@@ -8,12 +8,12 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads a chain typed in numbers, words or both. It never stops at the first mistake: every problem comes back
- * with its place, what was expected and the nearest that would be accepted.
+ * Reads a chain typed in numbers, words or both. It does not stop at the first mistake: every problem has its place,
+ * what was expected and the nearest accepted text.
  */
 final readonly class Reader
 {
-    /** Longest text in Unicode characters; every chain in parity numbering is shorter. */
+    /** Maximum length in Unicode characters; every chain in parity numbering is shorter. */
     public const LONGEST = 1000;
 
     private Vocabulary $vocabulary;
@@ -84,10 +84,7 @@ final readonly class Reader
             );
     }
 
-    /**
-     * How many characters a name takes that stands before the chain with a colon and a blank behind it: "Sea gate: 1 2
-     * 3".
-     */
+    /** Returns the length of a name before the chain, with its colon: "Sea gate: 1 2 3". */
     private static function name(string $text): int
     {
         if (1 !== substr_count($text, ':')) {

@@ -6,7 +6,7 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Combination\Chain;
 
-/** What the reader made of a text: the chain when all of it could be read, and every problem otherwise. */
+/** The result of reading a text: a chain when all of it could be read, otherwise the problems. */
 final readonly class Reading
 {
     /**
@@ -23,16 +23,15 @@ final readonly class Reading
     ) {
     }
 
-    /** The same with a note before all others. */
+    /** Returns the same reading with a note in front of the others. */
     public function with(Note $note): self
     {
         return new self($this->chain, $this->spans, $this->problems, [$note, ...$this->notes]);
     }
 
     /**
-     * The item in which the cursor stands or right behind which it stands, or else the last one before it. Repeated
-     * items
-     * share their place, and the last of them counts.
+     * Returns the index of the item in which or directly after which the cursor is, otherwise the last one before it.
+     * Repeated items share their place; the last of them counts.
      *
      * @param int|null $caret in characters; the last item when null
      */

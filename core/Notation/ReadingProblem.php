@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** Something in the text that could not be read: where, what was expected, and the nearest that would be accepted. */
+/** A part of the text that could not be read: its place, what was expected, and the nearest accepted text. */
 final readonly class ReadingProblem
 {
     /**

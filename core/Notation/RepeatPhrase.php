@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** What repeats the strike before it: "x2", "x 2", "3 times". */
+/** A repetition of the strike before: "x2", "x 2", "3 times". */
 final readonly class RepeatPhrase
 {
     /** @param int $next place of the token after it */
@@ -12,7 +12,10 @@ final readonly class RepeatPhrase
     {
     }
 
-    /** Looks, and takes nothing. A number of the numbering, should it have an X2, is that number. */
+    /**
+     * Returns the phrase at that position without consuming it, or null. If the numbering has a number X2, it is that
+     * number.
+     */
     public static function at(TokenStream $tokens, int $at, Numbering $numbering): ?self
     {
         $number = $tokens->numberAt($at);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** A stretch of the text, in Unicode characters. */
+/** A range of the text, in Unicode characters. */
 final readonly class Span
 {
     public function __construct(public int $at, public int $length)

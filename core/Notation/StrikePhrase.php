@@ -11,9 +11,8 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * What was said of one strike, such as "hard left low kick", "double jab", "three hooks" or "fake 1": nothing is
- * decided
- * yet that depends on the stance, the numbering or what came before. It has a noun or a number.
+ * A phrase for one strike, such as "hard left low kick", "double jab", "three hooks" or "fake 1". Whatever depends on
+ * the stance, the numbering or earlier items is decided later. It has a noun or a number.
  */
 final readonly class StrikePhrase
 {
@@ -55,7 +54,7 @@ final readonly class StrikePhrase
     ) {
     }
 
-    /** The second of two with a target of its own. */
+    /** Returns the second of two strikes with a target of its own. */
     public function second(): self
     {
         return new self(
@@ -79,25 +78,22 @@ final readonly class StrikePhrase
         );
     }
 
-    /** The target as said in words. */
+    /** Returns the target that the words name. */
     public function target(): ?Target
     {
         return null === $this->targetWord ? null : Vocabulary::TARGETS[$this->targetWord];
     }
 
-    /**
-     * The target that was said, as that strike has it; null when none was said. It may be one that the strike does not
-     * go to.
-     */
+    /** Returns the named target as this strike has it; null when none was named. The strike may not reach it. */
     public function targetOf(Strike $strike): ?Target
     {
-        // For a hand "low" means under the guard.
+        // For a punch, "low" means under the guard.
         return 'low' === $this->targetWord && !\in_array(Target::Leg, $strike->targets, true)
             ? Target::Body
             : $this->target();
     }
 
-    /** The same of that role. */
+    /** Returns the same phrase with that role. */
     public function of(Role $role): self
     {
         return new self(

@@ -10,12 +10,12 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads what is said of one strike: how often, how hard, feinted, which side and target, the noun or number, and what
- * stands after it. The chain and the search both read their strikes with it. It looks, and takes nothing.
+ * Parses a phrase for one strike: how often, how hard, feinted, side, target, the noun or number, and what follows it.
+ * The chain and the search both use it. It looks ahead and consumes nothing.
  */
 final readonly class StrikePhraseParser
 {
-    /** What a bare side is: "left, right" are two straights. */
+    /** The family of a side without a noun: "left, right" are two straights. */
     public const BARE_SIDE = 'straight';
 
     /**
@@ -85,10 +85,10 @@ final readonly class StrikePhraseParser
                     && isset(Vocabulary::ARTICLES[$word])
                     && ($said->feint || Effort::Plain !== $said->effort))
             ) {
-                // "Straight" before a noun that is straight, or "the" in "feint the jab".
+                // Skips "straight" before a straight noun, or "the" in "feint the jab".
                 ++$at;
             } else {
-                // A side with nothing after it is a straight of that hand.
+                // A side without a noun is a straight of that hand.
                 $stands = null !== $bare && !$said->switch;
                 $both =
                     $stands && 'and' === $word && isset(Vocabulary::SIDES[$words[$at + 1] ?? ''])
@@ -104,7 +104,7 @@ final readonly class StrikePhraseParser
         }
     }
 
-    /** A number that no word says anything of, as it stands in most lines. */
+    /** Parses a number without any words, the usual case. */
     private static function numberAlone(Token $token, int $at): StrikePhrase
     {
         [$code, $letters] = self::cut($token->text);
@@ -139,7 +139,7 @@ final readonly class StrikePhraseParser
         return [substr($number, 0, $digits), substr($number, $digits)];
     }
 
-    /** Before a number only few words say anything; a number before a plural counts it: "three jabs". */
+    /** Before a number only a few words are allowed; a number before a plural counts it: "three jabs". */
     private function number(TokenStream $tokens, int $from, int $at, StrikeWords $said): ?StrikePhrase
     {
         $text = $tokens->at($at)->text ?? '';
@@ -193,7 +193,7 @@ final readonly class StrikePhraseParser
         );
     }
 
-    /** "Two jabs, one cross": what is counted goes on to be counted. */
+    /** "Two jabs, one cross": after one count a further number is a count too. */
     private function followsACount(TokenStream $tokens, int $at): bool
     {
         do {
@@ -203,9 +203,7 @@ final readonly class StrikePhraseParser
         return $this->vocabulary->isPlural($tokens->words[$at] ?? '');
     }
 
-    /**
-     * With a switch said before it, a kick or a knee has a name of its own, or is one of the leg that is then behind.
-     */
+    /** After "switch", a kick or knee has a name of its own, or uses the leg that is then at the rear. */
     private function afterSwitch(
         TokenStream $tokens,
         int $from,
@@ -225,7 +223,7 @@ final readonly class StrikePhraseParser
         return $this->finish($tokens, $from, $head, $count, $noun, '', $said);
     }
 
-    /** What may stand after the noun or number, in any order: a side, a target, "landing forward", "twice". */
+    /** Parses what may follow the noun or number, in any order: a side, a target, "landing forward", "twice". */
     private function finish(
         TokenStream $tokens,
         int $from,
@@ -320,8 +318,8 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * "Hook left", "uppercut with the right": a side after a noun is its own unless it begins the next strike, which
-     * needs one more than this noun does.
+     * Parses "hook left" or "uppercut with the right": a side after a noun belongs to it unless the next strike needs
+     * it more.
      *
      * @return array{Role|Side, int}|null the side, and the place after it
      */
@@ -343,7 +341,7 @@ final readonly class StrikePhraseParser
                 : null;
         }
         if (null !== $this->noun($words, $at)) {
-            // "Right hand" is a strike.
+            // "Right hand" is a strike of its own.
             return null;
         }
         $limb = Vocabulary::LIMBS[$words[$next] ?? ''] ?? null;
@@ -353,14 +351,14 @@ final readonly class StrikePhraseParser
         }
         $move = $this->vocabulary->move($words, $next);
         if (null !== $move && isset($this->vocabulary->bases[$move[0]])) {
-            // "Left slip", unless the move has its side behind it.
+            // "Left slip", unless the move has its side after it.
             return isset(Vocabulary::SIDES[$words[$next + $move[1]] ?? '']) ? [$side, $next] : null;
         }
         $follows = $this->parse($tokens, $at);
         if (null === $follows || $follows->head->at === $tokens->at($at)?->span->at) {
             return [$side, $next];
         }
-        // The next strike names its own hand, or has a side of its own behind it: this one is not for it.
+        // The next strike names its own hand or has a side after it, so this side is not for it.
         $asks = isset(Vocabulary::FIXED[$follows->noun])
             ? self::isOf($side, Vocabulary::FIXED[$follows->noun], $tokens->running)
             : $this->asksForSide($follows->noun) && !isset(Vocabulary::ORGANS[$follows->targetWord ?? '']);
@@ -368,13 +366,13 @@ final readonly class StrikePhraseParser
         return !$asks || null !== $this->sideAfter($tokens, $follows->next, $follows->noun) ? [$side, $next] : null;
     }
 
-    /** Whether a side can be said of a jab or a cross, as in "right cross". */
+    /** Tells whether a side can be said of a jab or a cross, as in "right cross". */
     private static function isOf(Role|Side $side, Role $role, ?Stance $running): bool
     {
         return $side instanceof Role ? $side === $role : null === $running || $running->roleOf($side) === $role;
     }
 
-    /** Whether a noun can be of either side. */
+    /** Tells whether a noun can be thrown from either side. */
     private function asksForSide(string $noun): bool
     {
         return !isset(Vocabulary::FIXED[$noun])
@@ -383,7 +381,8 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * "body", "to the body", "to body" after a strike; a bare target that begins something of its own is left alone.
+     * Parses "body", "to the body" or "to body" after a strike; a bare target that starts the next phrase is left
+     * alone.
      *
      * @param bool $isAimed whether the strike has a target before its noun
      *
@@ -407,7 +406,7 @@ final readonly class StrikePhraseParser
         }
         $ofNext = $this->isOfNext($tokens, $at, $noun);
         if ($isAimed && null !== $this->noun($words, $at + 1)) {
-            // "Low kick high kick": the strike before has its target.
+            // "Low kick high kick": the strike before has its target already.
             return null;
         }
 
@@ -415,8 +414,8 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * Whether a bare target there begins what comes next, "body hook", "leg check" or "liver shot", and is not what
-     * stands behind the noun before it, "hook body".
+     * Tells whether a bare target starts the next phrase ("body hook", "leg check", "liver shot") and does not follow
+     * its own noun ("hook body").
      *
      * @return bool|null null where it is taken for the noun before it, and could be either's
      */
@@ -428,7 +427,7 @@ final readonly class StrikePhraseParser
         }
         $noun = $this->noun($words, $at + 1);
         if (null === $noun) {
-            // "Body right hook": the side begins the next strike, and the target is of the one before.
+            // "Body right hook": the side starts the next strike, and the target belongs to the one before.
             return false;
         }
         $after = $at + 1 + $noun[1];
@@ -449,10 +448,7 @@ final readonly class StrikePhraseParser
         return $straight($noun[0]) && !$straight($before) && '' !== $before ? null : true;
     }
 
-    /**
-     * Whether somewhere in the line a target stands behind its noun for all to see, "jab head, cross body", and none
-     * before one.
-     */
+    /** Tells whether the line clearly puts targets after nouns, "jab head, cross body", and never before one. */
     private function targetsStandBehind(TokenStream $tokens): bool
     {
         $words = $tokens->words;
@@ -473,7 +469,7 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * A side, with its limb where that is named: "left", "lead leg", "back hand".
+     * Parses a side with its limb, if named: "left", "lead leg", "back hand".
      *
      * @param list<string> $words
      *
@@ -499,7 +495,7 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * Whether a bare side has ended, and what stands there begins the next strike.
+     * Tells whether a bare side is complete, so that the next word starts another strike.
      *
      * @param list<string> $words
      */
@@ -507,7 +503,7 @@ final readonly class StrikePhraseParser
     {
         $next = $this->limb($words, $at);
 
-        // "Lead left hook" says one side in two ways.
+        // "Lead left hook" names one side in two ways.
         return null !== $next && $next[0]::class === $side::class;
     }
 
@@ -521,7 +517,7 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * "Straight" says how, and not what, before a noun that is straight.
+     * Before a straight noun, "straight" describes the manner and is no strike.
      *
      * @param list<string> $words
      * @param array{string, int, bool} $found
@@ -558,7 +554,7 @@ final readonly class StrikePhraseParser
     }
 
     /**
-     * In "left hand hook" the hand is the limb of the hook, and no strike of its own.
+     * In "left hand hook" the hand is the limb of the hook and no strike of its own.
      *
      * @param list<string> $words
      * @param array{string, int, bool}|null $found

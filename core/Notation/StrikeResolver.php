@@ -14,7 +14,7 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
-/** Decides which strike a phrase means, by the running stance, the numbering and what stands before it in the chain. */
+/** Decides which strike a phrase means, from the running stance, the numbering and the items before it. */
 final readonly class StrikeResolver
 {
     public function __construct(
@@ -178,8 +178,8 @@ final readonly class StrikeResolver
     }
 
     /**
-     * The role of a noun without a side: what the family or the noun allows, what the target asks for, else the usual
-     * one.
+     * Returns the role for a noun without a side: as the family or noun allows, as the target requires, otherwise the
+     * usual one.
      *
      * @param list<Item> $before
      */
@@ -222,7 +222,7 @@ final readonly class StrikeResolver
         return $default->role;
     }
 
-    /** Makes the item or says why that strike does not go there. */
+    /** Creates the item, or reports that the strike does not reach that target. */
     private function item(Strike $strike, Target $target, StrikePhrase $phrase): ?StrikeItem
     {
         try {

@@ -9,7 +9,7 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Side;
 
 /**
- * What was said before the noun of a strike, word by word.
+ * The words before the noun of a strike, collected one by one.
  *
  * @internal to {@see StrikePhraseParser}
  */
@@ -28,7 +28,7 @@ final class StrikeWords
     {
     }
 
-    /** Left and right say more than lead and rear, which then have to agree. */
+    /** Left and right are more precise than lead and rear, so the two have to agree. */
     public function say(Role|Side $side): void
     {
         if ($this->side instanceof Role && $side instanceof Side) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Notation;
 
-/** The smallest piece of a text that means something. */
+/** The smallest meaningful piece of a text. */
 final readonly class Token
 {
     /**

@@ -9,12 +9,12 @@ enum TokenKind
     /** A number of a numbering, with its letters: 3b, 14h, K4. */
     case Number;
     case Word;
-    /** Separates phrases: a comma or the like. Blanks and hyphens leave no token. */
+    /** A separator of phrases, such as a comma. Blanks and hyphens leave no token. */
     case Stop;
     /** One of ( ) [ ] + / * ! ~ > */
     case Sign;
-    /** The count of a repeat, written straight after its bracket: x3. */
+    /** The count of a repeat, directly after its bracket: x3. */
     case Times;
-    /** A character that stands for nothing. */
+    /** A character without meaning. */
     case Unknown;
 }

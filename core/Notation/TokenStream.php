@@ -6,16 +6,13 @@ namespace Periplus\Core\Notation;
 
 use Periplus\Core\Technique\Stance;
 
-/** The tokens of a text and how far they are taken. */
+/** The tokens of a text and the current position. */
 final class TokenStream
 {
     private int $next = 0;
-    /** The running stance where the reading has come to, for what depends on it; null where it is not known. */
+    /** The running stance at the current position; null where it is unknown. */
     public ?Stance $running = null;
-    /**
-     * Whether a target stands behind its noun in this line; worked out by {@see StrikePhraseParser} when it is asked
-     * for.
-     */
+    /** Whether targets come after nouns in this line; computed by {@see StrikePhraseParser} on first use. */
     public ?bool $targetsStandBehind = null;
     /** @var list<string> lower-case words by token; an empty string for what is no word, and so ends a phrase */
     public readonly array $words;
@@ -31,7 +28,7 @@ final class TokenStream
         );
     }
 
-    /** Place of the next token, counted from 0. */
+    /** Returns the index of the next token, from 0. */
     public function position(): int
     {
         return $this->next;
@@ -52,7 +49,7 @@ final class TokenStream
         return $this->tokens[$this->next++];
     }
 
-    /** The number at that place, if there is one. */
+    /** Returns the number at that position, or null. */
     public function numberAt(int $position): ?string
     {
         $token = $this->at($position);
@@ -60,7 +57,7 @@ final class TokenStream
         return TokenKind::Number === $token?->kind ? $token->text : null;
     }
 
-    /** The tokens between two places as they could be typed. */
+    /** Returns the tokens between two positions as one could type them. */
     public function text(int $from, int $to): string
     {
         return implode(
@@ -70,13 +67,13 @@ final class TokenStream
         );
     }
 
-    /** The next one is of that sign. */
+    /** Tells whether the next token is one of these signs. */
     public function isSign(string ...$signs): bool
     {
         return \in_array($this->peek()?->text, $signs, true);
     }
 
-    /** The lower-case word so far ahead; empty where there is none. */
+    /** Returns the lower-case word that many tokens ahead; empty where there is none. */
     public function word(int $ahead = 0): string
     {
         return $this->words[$this->next + $ahead] ?? '';
@@ -92,7 +89,7 @@ final class TokenStream
         $this->next = \count($this->tokens);
     }
 
-    /** From the token at one place to the last one before the other. */
+    /** Returns the range from the token at one position to the last one before the other. */
     public function span(int $from, int $to): Span
     {
         return $this->tokens[$from]->span->until($this->tokens[$to - 1]->span);

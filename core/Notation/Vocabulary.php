@@ -12,8 +12,8 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Target;
 
 /**
- * The words coaches use for strikes and moves, and what each stands for. Built once from the catalogue; spoken
- * variants are added here.
+ * The words that coaches use for strikes and moves, and their meanings. Built once from the catalogue; spoken variants
+ * are added here.
  */
 final readonly class Vocabulary
 {
@@ -24,9 +24,9 @@ final readonly class Vocabulary
         'left' => Side::Left,
         'right' => Side::Right,
     ];
-    /** Capitals that stand for a side: "L hook"; small ones are targets behind a number. */
+    /** Capital letters that mean a side: "L hook". Small letters after a number are targets. */
     public const INITIALS = ['L' => 'left', 'R' => 'right'];
-    /** "Back" is a side before one of these alone: there are back kicks and back fists. */
+    /** "Back" is a side only before one of these, because there are back kicks and back fists. */
     public const LIMBS = ['leg' => false, 'foot' => false, 'hand' => true, 'arm' => true];
     public const FEINT = ['fake' => true, 'feint' => true, 'faked' => true, 'feinted' => true, 'show' => true];
     public const TARGETS = [
@@ -53,11 +53,13 @@ final readonly class Vocabulary
         'calf' => Target::Leg,
         'low' => Target::Leg,
     ];
-    /** Targets that lie on one side of the opponent, and the hand or leg that reaches them. */
+    /** Targets on one side of the opponent, and the hand or leg that reaches them. */
     public const ORGANS = ['liver' => Side::Left, 'spleen' => Side::Right];
     /** A lead hook that pivots away as it lands. */
     public const CHECK_HOOK = 'check hook';
-    /** Noun to family, beside the families themselves; jab and cross also fix the role, see {@see FIXED}. */
+    /**
+     * Family of each noun, in addition to the families themselves; jab and cross also fix the role, see {@see FIXED}.
+     */
     private const NOUNS = [
         'jab' => 'straight',
         'cross' => 'straight',
@@ -135,7 +137,7 @@ final readonly class Vocabulary
         'rear hand' => Role::Rear,
         'back hand' => Role::Rear,
     ];
-    /** Nouns that name their target, by its word. */
+    /** Nouns that name their target. */
     public const AIMED = ['liver shot' => 'liver', 'body shot' => 'body'];
     public const EFFORTS = [
         'hard' => Effort::Hard,
@@ -149,9 +151,9 @@ final readonly class Vocabulary
         'touch' => Effort::Light,
         'flick' => Effort::Light,
     ];
-    /** Said of a strike, and nothing that a chain tells: "long hook". */
+    /** Words about the manner of a strike that a chain does not record: "long hook". */
     public const MANNERS = ['long' => true, 'short' => true, 'tight' => true, 'sharp' => true, 'stiff' => true];
-    /** Said before one of these, "straight" is no strike of its own. */
+    /** Before one of these, "straight" is no strike of its own. */
     public const STRAIGHT_ONES = [
         'jab' => true,
         'cross' => true,
@@ -167,8 +169,8 @@ final readonly class Vocabulary
     ];
     public const FIXED = ['jab' => Role::Lead, 'cross' => Role::Rear];
     /**
-     * Words that say whether a low kick lands inside or outside of the thigh, and the leg that gets there: the lead leg
-     * inside, the rear leg outside.
+     * Words for the inside or outside of the thigh, and the leg that reaches it: the lead leg inside, the rear leg
+     * outside.
      */
     public const THIGHS = ['inside' => Role::Lead, 'outside' => Role::Rear];
     /** Words between two strikes that change nothing. */
@@ -197,7 +199,7 @@ final readonly class Vocabulary
         'come' => true,
         'follow' => true,
     ];
-    /** Before "with" they belong to it and change nothing: "and finish with a low kick". */
+    /** Words before "with" that belong to it and change nothing: "and finish with a low kick". */
     public const BEFORE_WITH = [
         'start' => true,
         'begin' => true,
@@ -212,13 +214,13 @@ final readonly class Vocabulary
         'up' => true,
     ];
     public const ARTICLES = ['the' => true, 'a' => true, 'an' => true, 'your' => true];
-    /** How often what follows is thrown: "double jab". */
+    /** How often the next strike is thrown: "double jab". */
     public const REPEATS = ['double' => 2, 'triple' => 3];
-    /** How often what was said is thrown: "jab twice". */
+    /** How often the previous strike is thrown: "jab twice". */
     public const REPEATS_AFTER = ['twice' => 2, 'thrice' => 3];
     /** Words that leave the strikes to the athlete. */
     public const CHOICE = ['any' => true, 'free' => true];
-    /** Of the athlete's choice, after "any" or a count: "any three punches". */
+    /** Nouns for free strikes, after "any" or a count: "any three punches". */
     public const FREE = [
         'strike' => true,
         'strikes' => true,
@@ -227,7 +229,7 @@ final readonly class Vocabulary
         'shot' => true,
         'shots' => true,
     ];
-    /** Numbers as they are called out; "twenty" and "two" are put together. */
+    /** Numbers as they are called out; "twenty" and "two" are combined by the lexer. */
     public const NUMBERS = [
         'one' => '1',
         'two' => '2',
@@ -258,9 +260,9 @@ final readonly class Vocabulary
         'ninety' => '90',
     ];
     public const BEATS = ['beat' => true, 'pause' => true, 'wait' => true, 'reset' => true];
-    /** Beside a straight from an opponent of the same stance: outside of it is to the rear. */
+    /** Next to a straight of an opponent in the same stance: outside of it is to the rear. */
     public const SLIPS = ['outside' => Role::Rear, 'inside' => Role::Lead];
-    /** Behind a defence, before what the opponent throws: "roll under the hook". */
+    /** Words between a defence and the opponent's strike: "roll under the hook". */
     public const UNDER = ['under' => true, 'underneath' => true, 'inside' => true, 'outside' => true];
     private const BASES = [
         'pivot' => ['lead' => 'pivot-out', 'rear' => 'pivot-in'],
@@ -442,7 +444,7 @@ final readonly class Vocabulary
     }
 
     /**
-     * The longest noun that begins there.
+     * Returns the longest noun that starts there.
      *
      * @param list<string> $words
      *
@@ -464,7 +466,7 @@ final readonly class Vocabulary
     }
 
     /**
-     * The longest move that begins there, without its side.
+     * Returns the longest move that starts there, without its side.
      *
      * @param list<string> $words
      *
@@ -483,13 +485,13 @@ final readonly class Vocabulary
         return null;
     }
 
-    /** Whether a word ends a noun in the plural. */
+    /** Tells whether a word ends a noun in the plural. */
     public function isPlural(string $word): bool
     {
         return isset($this->plurals[$word]);
     }
 
-    /** Whether only one role throws that strike. */
+    /** Tells whether only one role throws that strike. */
     public function isOneSided(string $noun): bool
     {
         return isset($this->oneSided[$this->nouns[$noun] ?? $noun]);
@@ -500,13 +502,13 @@ final readonly class Vocabulary
         return isset($this->ids[$id]);
     }
 
-    /** Whether a move of that id goes to one side alone. */
+    /** Tells whether a move of that id goes to one side only. */
     public function goesToASide(string $move): bool
     {
         return isset($this->toASide[$move]);
     }
 
-    /** Whether a strike of that noun is one of a leg. */
+    /** Tells whether the noun is a strike of the leg. */
     public function isOfLeg(string $noun): bool
     {
         return 1 === preg_match('/ ?(kick|knee)$/', $this->nouns[$noun] ?? $noun);
@@ -516,7 +518,7 @@ final readonly class Vocabulary
     public function nearest(string $word): array
     {
         if (isset($this->suggestions[$word])) {
-            // It is known, and cannot stand there: what looks like it means something else.
+            // A known word in the wrong place; suggesting a similar one would mislead.
             return [];
         }
         $limit = max(1, intdiv(mb_strlen($word), 3));
@@ -535,7 +537,7 @@ final readonly class Vocabulary
     }
 
     /**
-     * How many words a phrase that begins there may have.
+     * Returns the maximum number of words of a phrase that starts there.
      *
      * @param list<string> $words
      */

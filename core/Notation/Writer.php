@@ -9,7 +9,7 @@ use Periplus\Core\Combination\Item;
 use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Stance;
 
-/** Writes a chain in the numbers of a numbering. What it writes, the reader reads back to the same chain. */
+/** Writes a chain in the numbers of a numbering. The reader reads it back as the same chain. */
 final readonly class Writer
 {
     public function __construct(private Numbering $numbering)
@@ -23,7 +23,7 @@ final readonly class Writer
         foreach ($inStance->chain->items as $at => $item) {
             $number = $this->item($item, $inStance->stances[$at]);
             $inWords = $item instanceof StrikeItem && null === $this->number($item, $inStance->stances[$at]);
-            // A comma keeps a strike in words apart from its neighbours.
+            // A comma separates a strike in words from its neighbours.
             $text .= (0 === $at ? '' : ($inWords || $wordsBefore ? ', ' : ' ')).$number;
             $wordsBefore = $inWords;
         }
@@ -31,13 +31,13 @@ final readonly class Writer
         return $text;
     }
 
-    /** One item as it stands in a line; a strike that has no number is written in words, by role. */
+    /** Writes one item of a line; a strike without a number is written in words, by role. */
     public function item(Item $item, Stance $running): string
     {
         return $item->accept(new ItemNumbers($this, $running));
     }
 
-    /** The number with its target and nothing else, such as "3b"; null when the numbering has no number for it. */
+    /** Returns the number with its target, such as "3b"; null when the numbering has none. */
     public function number(StrikeItem $item, Stance $running): ?string
     {
         $entry = $this->numbering->numberOf($item->strike->family, $item->strike->role, $item->target, $running);
@@ -49,7 +49,7 @@ final readonly class Writer
         return $entry->code.($item->target === $meant ? '' : $item->target->value);
     }
 
-    /** The number alone, without its target; null when the numbering has none for it. */
+    /** Returns the number without its target; null when the numbering has none. */
     public function code(StrikeItem $item, Stance $running): ?string
     {
         return $this->numbering->numberOf($item->strike->family, $item->strike->role, $item->target, $running)?->code;

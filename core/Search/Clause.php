@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** One condition of a search; all of them have to hold, or one of some, see {@see EitherClause}. */
+/** A condition of a search. All of them have to hold; see {@see EitherClause} for alternatives. */
 interface Clause
 {
-    /** How it was understood, in plain words. */
+    /** Returns how it was understood, in plain words. */
     public function says(): string;
 
-    /** As it was typed. */
+    /** Returns the text as typed. */
     public function text(): string;
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 /**
- * What is done with a clause by its kind; a storage compiles its conditions with one.
+ * An operation on clauses, with one method for each kind; a storage compiles its conditions with one.
  *
  * @template-covariant T
  */

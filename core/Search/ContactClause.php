@@ -6,7 +6,9 @@ namespace Periplus\Core\Search;
 
 use Periplus\Core\Combination\Contact;
 
-/** What a strike or step meets on an orthodox opponent, thrown in the stance the combination was written for. */
+/**
+ * The part of an orthodox opponent that a strike or step reaches, in the stance that the combination was written for.
+ */
 final readonly class ContactClause implements Clause
 {
     public function __construct(public Contact $contact, public bool $wanted, private string $text)

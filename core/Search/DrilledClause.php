@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** Whether the logbook says that it was drilled, ever or within so many days. */
+/** Whether a combination was drilled according to the logbook, ever or within a number of days. */
 final readonly class DrilledClause implements Clause
 {
     /** @param int|null $days up to today; ever when null */

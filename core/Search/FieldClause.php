@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** What is kept beside the chain: level, verdict, rules, stance, theme, author and status. */
+/** A condition on a field beside the chain: level, verdict, rules, stance, theme, author and status. */
 final readonly class FieldClause implements Clause
 {
     /** @param string $name level, verdict, rules, stance, theme, author or status */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 /**
- * One item that is looked for: any of some bodies (see {@see \Periplus\Core\Combination\Sequence}), thrown or feinted.
+ * A pattern for one item: any of several codes (see {@see \Periplus\Core\Combination\Sequence}), delivered or feinted.
  */
 final readonly class ItemPattern
 {
@@ -33,7 +33,7 @@ final readonly class ItemPattern
         return $this->feint === str_contains($item, '~') && \in_array($body, $this->bodies, true);
     }
 
-    /** For a regular expression over bytes; it begins where an item begins when what is before it ended one. */
+    /** Returns a regular expression over bytes, to be matched where an item starts. */
     public function pattern(): string
     {
         $bodies = implode('|', array_map(static fn (string $body): string => preg_quote($body, '/'), $this->bodies));

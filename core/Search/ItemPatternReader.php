@@ -26,12 +26,9 @@ use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
 /**
- * Reads the items that a search looks for, with the same phrases as a chain is read with. A number means its strike at
- * any
- * target, unless it has a target's letter or means one by itself; a noun without its side means both; "kick", "hand"
- * and
- * the like mean every strike of a limb; brackets mean a feint. What depends on the stance is understood in the one
- * given.
+ * Reads the items of a search with the phrases with which a chain is read. A number means its strike at any target,
+ * unless it has a target letter or implies a target; a noun without a side means both sides; "kick", "hand" and the
+ * like mean every strike of a limb; brackets mean a feint. Whatever depends on the stance is read in the given one.
  */
 final readonly class ItemPatternReader
 {
@@ -112,7 +109,7 @@ final readonly class ItemPatternReader
         return [] === $run ? $runs : [...$runs, $run];
     }
 
-    /** Whether these words are one name of a move. */
+    /** Tells whether these words are one name of a move. */
     public function isMove(string ...$words): bool
     {
         return \count($words) === ($this->vocabulary->move(array_values($words), 0)[1] ?? 0);

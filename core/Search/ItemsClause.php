@@ -8,10 +8,8 @@ use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\Family;
 
 /**
- * Items at a place in the chain. Those of a run follow each other directly; between two runs ("then") anything may
- * stand,
- * and after the end of a chain the footwork with which one leaves.
- * Free strikes and beats are items that no term of a strike or move matches.
+ * Items at a place in the chain. The items of a run follow each other directly; between two runs ("then") there may be
+ * anything, and after the end of a chain the exit footwork. Free strikes and beats match no term for a strike or move.
  */
 final readonly class ItemsClause implements Clause
 {
@@ -50,13 +48,13 @@ final readonly class ItemsClause implements Clause
         return $visitor->items($this);
     }
 
-    /** Whether the pattern has to be found, or must not be. */
+    /** Tells whether the pattern has to be found or must not be found. */
     public function wanted(): bool
     {
         return Place::No !== $this->place;
     }
 
-    /** A regular expression over the bytes of a sequence, without delimiters. */
+    /** Returns a regular expression over the bytes of a sequence, without delimiters. */
     public function pattern(): string
     {
         $runs = array_map(
@@ -70,7 +68,7 @@ final readonly class ItemsClause implements Clause
             .(Place::Ends === $this->place ? '(?:'.implode('|', Family::footwork()).')*$' : '');
     }
 
-    /** The same, plainly, item by item. */
+    /** Matches a sequence item by item, without the regular expression. */
     public function matches(Sequence $sequence): bool
     {
         $found = match ($this->place) {
@@ -86,7 +84,7 @@ final readonly class ItemsClause implements Clause
     {
         $patterns = $this->runs[$run] ?? null;
         if (null === $patterns) {
-            // Whoever ends with a kick may leave after it.
+            // A chain that ends with a kick may still have exit footwork.
             return Place::Ends !== $this->place
                 || []
                     === array_filter(

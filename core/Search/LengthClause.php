@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** How many strikes there are, feints among them. */
+/** A condition on the number of strikes, including feints. */
 final readonly class LengthClause implements Clause
 {
     public function __construct(public int $least, public ?int $most, private string $text)

@@ -17,13 +17,13 @@ final readonly class Piece
         return $this->meaning ?? mb_strtolower(trim($this->text, '"'));
     }
 
-    /** Quotation marks keep words as words. */
+    /** Words in quotation marks are plain words. */
     public function isQuoted(): bool
     {
         return str_starts_with($this->text, '"');
     }
 
-    /** Whether it is one of these words, outside of quotation marks. */
+    /** Tells whether it is one of these words, outside of quotation marks. */
     public function is(string ...$words): bool
     {
         return !$this->isQuoted() && \in_array($this->word(), $words, true);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Search;
 
-/** Where in a chain items are looked for. */
+/** The part of a chain in which items are searched for. */
 enum Place: string
 {
     case Starts = 'starts';

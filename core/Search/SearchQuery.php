@@ -6,7 +6,7 @@ namespace Periplus\Core\Search;
 
 use Periplus\Core\Notation\ReadingProblem;
 
-/** What is looked for in the library: clauses that all have to hold, and what could not be understood. */
+/** A search of the library: the clauses, which all have to hold, and what was not understood. */
 final readonly class SearchQuery
 {
     /**

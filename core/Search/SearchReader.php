@@ -13,11 +13,11 @@ use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads what a coach types to find combinations: clauses that begin with a word of their own ("starts 1", "has 2 3 then
- * rear kick", "no switch", "length 3..5", "liver", "from southpaw", "level 2", "by liv", "theme slips"), in any order,
- * with commas, "and" or nothing between them; all else are words to be found. "or" joins a clause to the one before it.
- * Quotation marks keep words together and as words. What begins no clause after "and" or "or" goes on with the word of
- * the clause before: "starts with a jab or a cross".
+ * Reads a search of the library: clauses that start with a keyword ("starts 1", "has 2 3 then rear kick", "no switch",
+ * "length 3..5", "liver", "from southpaw", "level 2", "by liv", "theme slips"), in any order, separated by commas,
+ * "and" or nothing; all other text is searched for as words. "or" joins a clause to the one before it. Quotation marks
+ * keep words together. After "and" or "or", text without a keyword continues the clause before: "starts with a jab or a
+ * cross".
  */
 final readonly class SearchReader
 {
@@ -30,7 +30,7 @@ final readonly class SearchReader
     ];
     private const STATUSES = ['archived' => 'archived', 'proposed' => 'proposed'];
     private const PIECES = '/"[^"]*"?|[,;]|[^\s,;"]+/u';
-    /** What coaches say for the words that clauses begin with. */
+    /** Spoken variants of the keywords. */
     private const MEANINGS = [
         'begins' => 'starts',
         'starting' => 'starts',
@@ -50,7 +50,7 @@ final readonly class SearchReader
         'without' => 'no',
         'not' => 'no',
     ];
-    /** These mean a place only before "with", "in" or "on": they are words of names, too. */
+    /** These are keywords only before "with", "in" or "on", because they are also parts of names. */
     private const BEFORE_WITH = [
         'start' => 'starts',
         'begin' => 'starts',
@@ -58,7 +58,7 @@ final readonly class SearchReader
         'end' => 'ends',
         'finish' => 'ends',
     ];
-    /** Passed over after a word of a place, and after these. */
+    /** Words that are skipped after a keyword for a place, and after articles. */
     private const ARTICLES = ['a', 'an', 'the', 'any'];
     private const BEFORE_ARTICLES = ['then', 'and', 'or'];
     private const BETWEEN = [',', ';', 'and', 'or'];
@@ -88,7 +88,7 @@ final readonly class SearchReader
             }
             /** @var non-empty-list<Piece> $taken */
             $taken = \array_slice($pieces, $at, $end - $at);
-            // "No liver or spleen" is without both.
+            // "No liver or spleen" means without both.
             if (
                 null !== $before
                 && (!$this->begins($pieces, $at) || (Place::No->value === $before && $this->isContact($pieces, $at)))
@@ -181,7 +181,8 @@ final readonly class SearchReader
     }
 
     /**
-     * In which left and right, and numbers bound to the hand, are understood: the one that is asked for, else orthodox.
+     * Returns the stance in which left and right and hand-bound numbers are read: the one that is searched for,
+     * otherwise orthodox.
      *
      * @param list<Piece> $pieces
      */
@@ -198,7 +199,7 @@ final readonly class SearchReader
     }
 
     /**
-     * "Level" is a word of its own before a number, and the move in "level change" and "change level".
+     * "Level" is a keyword before a number, and part of a move in "level change" and "change level".
      *
      * @param list<Piece> $pieces
      */
@@ -210,8 +211,7 @@ final readonly class SearchReader
     }
 
     /**
-     * Whether a comma, "and" or "or" stands there between two clauses: not so inside of a name, such as "bob and
-     * weave".
+     * Tells whether a comma, "and" or "or" separates two clauses; it does not within a name such as "bob and weave".
      *
      * @param list<Piece> $pieces
      */
@@ -240,7 +240,7 @@ final readonly class SearchReader
     private function isContact(array $pieces, int $at): bool
     {
         $word = $pieces[$at]->word();
-        // "To the liver" and "liver shot" say something of one strike.
+        // "To the liver" and "liver shot" describe one strike.
         if (true === ($pieces[$at - 1] ?? null)?->is('to', 'the') || true === ($pieces[$at + 1] ?? null)?->is('shot')) {
             return false;
         }
@@ -249,7 +249,7 @@ final readonly class SearchReader
             || isset(self::CONTACTS[$word.' '.(($pieces[$at + 1] ?? null)?->word() ?? '')]);
     }
 
-    /** Whether what follows "and" or "or" after a clause can go on with its word. */
+    /** Tells whether the text after "and" or "or" can continue the clause before. */
     private function continues(Piece $first): bool
     {
         return !$first->isQuoted()
@@ -264,8 +264,8 @@ final readonly class SearchReader
     }
 
     /**
-     * Whether a clause that began at one piece is over before another: at a comma, where the next begins, and after its
-     * value.
+     * Tells whether a clause that started at one piece ends before another: at a comma, before the next keyword, and
+     * after its value.
      *
      * @param list<Piece> $pieces
      */
@@ -282,7 +282,7 @@ final readonly class SearchReader
             default => \count($pieces),
         };
         if ($this->separates($pieces, $at)) {
-            // A theme may be called "in and out", and nothing starts with two things but one after the other.
+            // A theme may be called "in and out", and nothing starts with two things except one after the other.
             return !(
                 $pieces[$at]->is('and')
                 && \in_array($first, ['theme', 'by', 'starts', 'ends'], true)
@@ -291,14 +291,14 @@ final readonly class SearchReader
             );
         }
 
-        // What stands after these may begin like a clause of its own: "no liver", "theme liver".
+        // After these words, text may look like a keyword: "no liver", "theme liver".
         return $at - $from >= $most
             || ($this->begins($pieces, $at)
                 && !(\in_array($first, ['no', 'has', 'not', 'theme', 'by'], true) && $at === $from + 1));
     }
 
     /**
-     * How many pieces a clause about drilling takes: as far as its words go.
+     * Returns how many pieces a clause about drilling has.
      *
      * @param list<Piece> $pieces
      */
@@ -330,7 +330,7 @@ final readonly class SearchReader
             }
         }
 
-        // What no clause begins with belongs to it, so that it is said that it is not understood.
+        // Text that starts no clause stays in this one, so that it is reported.
         return isset($pieces[$from + $count]) && !$this->begins($pieces, $from + $count) ? $count + 1 : $count;
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Search;
 
 /**
- * Words of the name, a theme, the note or the author: each begins one of theirs. Words or numbers that name items may
- * stand in the chain instead.
+ * Words of the name, a theme, the note or the author, matched by their beginning. Words or numbers that name items may
+ * also occur in the chain.
  */
 final readonly class WordsClause implements Clause
 {
