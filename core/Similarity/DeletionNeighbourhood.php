@@ -7,14 +7,12 @@ namespace Periplus\Core\Similarity;
 use Periplus\Core\Combination\Sequence;
 
 /**
- * The index behind similarity. The neighbourhood of a chain is its strikes in their order, and those strikes with each
- * one left
- * out, hashed. Two chains share a hash whenever one strike put in, left out or exchanged turns the strikes of one into
- * those of the other, whatever their targets, marks and moves; so nothing within {@see EditDistance::near} is missed,
- * which
- * is lighter than two strikes changed. What shares a hash and is farther is told apart by the distance itself.
- * The idea is that of deletion neighbourhoods (Mor and Fraenkel, "A hash code method for detecting and correcting
- * spelling errors", Comm. ACM 25, 1982).
+ * The index for similarity searches. The neighbourhood of a chain is its strikes in order, and those strikes with each
+ * one left out, hashed. Two chains share a hash whenever inserting, omitting or exchanging one strike turns the strikes
+ * of one into those of the other, whatever their targets, marks and moves; so nothing within {@see EditDistance::near}
+ * is missed, which is less than two changed strikes. Pairs that share a hash but are farther apart are removed by the
+ * distance itself. The idea is that of deletion neighbourhoods (Mor and Fraenkel, "A hash code method for detecting and
+ * correcting spelling errors", Comm. ACM 25, 1982).
  */
 final readonly class DeletionNeighbourhood
 {

@@ -10,9 +10,9 @@ use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Strike;
 
 /**
- * How far two chains are apart: the least total weight of putting in, leaving out and exchanging items that turns one
- * into the other (Wagner and Fischer, "The string-to-string correction problem", J. ACM 21, 1974, with weights). The
- * weights are house values in core/data/similarity.json; 0 is the same chain, effort aside.
+ * The distance of two chains: the least total weight of inserting, omitting and exchanging items that turns one into
+ * the other (Wagner and Fischer, "The string-to-string correction problem", J. ACM 21, 1974, with weights). The weights
+ * are house values in core/data/similarity.json; 0 is the same chain, apart from effort.
  */
 final class EditDistance
 {
@@ -47,7 +47,7 @@ final class EditDistance
         return $distance;
     }
 
-    /** As far apart as this, or less, counts as alike. */
+    /** Returns the largest distance that counts as similar. */
     public function near(): float
     {
         return $this->weights['near'];
@@ -77,13 +77,13 @@ final class EditDistance
         return $row[\count($b->items)];
     }
 
-    /** The weight of an item that only one of the chains has. */
+    /** Returns the weight of an item that only one of the chains has. */
     public function alone(string $item): float
     {
         return $this->weights[null === Sequence::strikeSign($item) ? 'move' : 'strike'];
     }
 
-    /** The weight of one item in the place of another. */
+    /** Returns the weight of exchanging one item for another. */
     public function between(string $a, string $b): float
     {
         return $a === $b ? 0.0 : $this->known[$a.' '.$b] ??= $this->weigh($a, $b);
@@ -114,7 +114,7 @@ final class EditDistance
                 default => $this->weights['otherStrike'],
             };
 
-        // Leaving one out and putting the other in never weighs less than an exchange.
+        // Omitting one item and inserting the other never weighs less than an exchange.
         return min($weight, 2 * $this->weights['strike']);
     }
 }

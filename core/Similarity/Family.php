@@ -10,11 +10,9 @@ use Periplus\Core\Technique\Move;
 use Periplus\Core\Technique\MoveKind;
 
 /**
- * What grew from what: a combination grew from the longest other one that is its beginning, the footwork aside with
- * which
- * one leaves: "1 2 3 exit" grew from "1 2 exit". Found for a whole library in one walk over the stems in rising order,
- * in
- * which everything that grew from a combination follows it.
+ * Groups combinations into families: a combination grew from the longest other one that it starts with, not counting
+ * exit footwork: "1 2 3 exit" grew from "1 2 exit". One walk over the sorted stems of a library is enough, because
+ * everything that grew from a combination directly follows it.
  */
 final readonly class Family
 {
@@ -33,7 +31,7 @@ final readonly class Family
         );
     }
 
-    /** The chain without the footwork at its end, as long as something is left. */
+    /** Returns the chain without its exit footwork, as long as something is left. */
     public static function stem(Sequence $sequence): Sequence
     {
         $items = $sequence->items;
@@ -67,8 +65,8 @@ final readonly class Family
     }
 
     /**
-     * Whether the first is the beginning of the second and not the whole of it. An item is never the beginning of
-     * another, so the bytes tell.
+     * Tells whether the first is a proper prefix of the second. No code is the beginning of another, so comparing bytes
+     * is enough.
      */
     public static function begins(string $first, string $second): bool
     {

@@ -6,7 +6,7 @@ namespace Periplus\Core\Similarity;
 
 use Periplus\Core\Combination\Sequence;
 
-/** How a chain stands to another, the closest first. */
+/** The relation of one chain to another, the closest first. */
 enum Relation: string
 {
     case Same = 'same';
@@ -17,7 +17,7 @@ enum Relation: string
     case Contains = 'contains';
     case Alike = 'alike';
 
-    /** As it is read before the name of the other. */
+    /** Returns the words before the name of the other chain. */
     public function words(): string
     {
         return match ($this) {
@@ -31,7 +31,7 @@ enum Relation: string
         };
     }
 
-    /** The closest that holds from one to the other, mirrors aside; null when they are farther apart than near. */
+    /** Returns the closest relation from one to the other, ignoring mirrors; null when they are not similar. */
     public static function between(Sequence $one, Sequence $other, EditDistance $distance): ?self
     {
         return match (true) {
@@ -39,7 +39,7 @@ enum Relation: string
             \count($one->items) === \count($other->items)
                 && self::bare($one) === self::bare($other) => self::TargetDiffers,
             self::oneApart($one->items, $other->items) => self::OneApart,
-            // A single item is contained in half of the library, which says nothing.
+            // A single item occurs in half of the library, so containing it means nothing.
             \count($one->items) > 1 && $other->contains($one) => self::ContainedIn,
             \count($other->items) > 1 && $one->contains($other) => self::Contains,
             $distance->distance($one, $other) <= $distance->near() => self::Alike,
@@ -54,7 +54,7 @@ enum Relation: string
     }
 
     /**
-     * Whether one item put in, left out or exchanged makes one of the other.
+     * Tells whether inserting one item turns one into the other.
      *
      * @param list<string> $one
      * @param list<string> $other

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** The body's own rates and the limits of the verdicts; values, units, sources and bounds in core/data/body.json. */
+/**
+ * The rates of the body and the limits of the verdicts; values, units, sources and bounds are in core/data/body.json.
+ */
 final readonly class Body
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** The gym's own numbers of the model, where it has set any. */
+/** The gym's own numbers of the model. */
 final readonly class Calibration
 {
     /** @var array<string, float> by key, in the order of the keys; what equals the value that ships is left out */
@@ -45,7 +45,7 @@ final readonly class Calibration
         }
     }
 
-    /** Strikes, moves and body with the gym's own numbers. */
+    /** Returns the catalogue with the gym's own numbers. */
     public function catalogue(): Catalogue
     {
         /** @var array<string, Catalogue> $known */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** All strikes and moves of the trade and the body that makes them. Read once from core/data, never changed. */
+/** All strikes and moves and the body that makes them. Read once from core/data, never changed. */
 final readonly class Catalogue
 {
     /** @var array<string, array<string, Strike>> by family and role */
@@ -23,7 +23,7 @@ final readonly class Catalogue
         $this->families = $families;
     }
 
-    /** The catalogue that ships with Periplus. */
+    /** Returns the built-in catalogue. */
     public static function builtIn(): self
     {
         /** @var self|null $catalogue */
@@ -42,7 +42,7 @@ final readonly class Catalogue
         return $this->moves[$id] ?? throw UnknownTechnique::named($id);
     }
 
-    /** The strike of that family thrown from that role, or null where the trade has none. */
+    /** Returns the strike of that family thrown from that role, or null when there is none. */
     public function inFamily(string $family, Role $role): ?Strike
     {
         return $this->families[$family][$role->value] ?? null;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Technique;
 
 /**
- * Reads the catalogue from its JSON files. The files are checked against their schemas by the tests, so this
- * reader trusts their shape and lets the constructors refuse what makes no sense.
+ * Reads the catalogue from its JSON files. The tests check the files against their schemas, so this class trusts their
+ * shape; the constructors reject impossible values.
  *
  * @phpstan-type StrikeRow array{
  *     id: string,

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Periplus\Core\Technique;
 
 /**
- * The files of core/data. Each is read as the JSON that it is, or, where that has been laid down, as an array in PHP,
- * which a server keeps in memory from one request to the next.
+ * Reads the files of core/data: as JSON, or from a PHP array if {@see layDown} wrote one, which OPcache keeps in
+ * memory.
  */
 final class Data
 {
     private const FOLDER = __DIR__.'/../data';
     private static ?string $laidDown = null;
 
-    /** Reads from now on what {@see layDown} has left in that folder. */
+    /** Reads from now on what {@see layDown} wrote to that folder. */
     public static function from(string $folder): void
     {
         self::$laidDown = $folder;
@@ -55,7 +55,7 @@ final class Data
         return array_values(array_filter($names, static fn (string $name): bool => !str_ends_with($name, '.schema')));
     }
 
-    /** Writes every file as an array in PHP into that folder. */
+    /** Writes every file to that folder as a PHP array. */
     public static function layDown(string $folder): void
     {
         foreach (self::names() as $name) {

@@ -12,6 +12,6 @@ enum Feet: string
     case Turn = 'turn';
     /** The stance changes. */
     case Change = 'change';
-    /** Left crossed or side by side until the next step. */
+    /** The feet stay crossed or side by side until the next step. */
     case Cross = 'cross';
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** One of each class that a folder has, so that a rule, a drill or a warning is added by its file alone. */
+/** Creates one instance of each class in a folder, so that adding a rule, drill or warning takes only its file. */
 final class Instances
 {
     /**

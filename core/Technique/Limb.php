@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** What lands. Hand and elbow are one arm, leg and knee are one leg. */
+/** The limb that lands. Hand and elbow are the same arm, leg and knee the same leg. */
 enum Limb: string
 {
     case Hand = 'hand';
@@ -12,7 +12,7 @@ enum Limb: string
     case Leg = 'leg';
     case Knee = 'knee';
 
-    /** Whether the limb is an arm; otherwise it is a leg and the strike stands on one foot. */
+    /** Tells whether the limb is an arm; otherwise it is a leg and the athlete stands on one foot. */
     public function isArm(): bool
     {
         return self::Hand === $this || self::Elbow === $this;

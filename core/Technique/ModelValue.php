@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** One number of the model as it ships: what it is, where it comes from, and how far a gym may move it. */
+/** A built-in number of the model: its meaning, its source, and the range within which a gym may change it. */
 final readonly class ModelValue
 {
     /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** Every number that the timing of a chain is worked out from, with its unit, source and bounds. */
+/** All numbers of the timing model, with unit, source and bounds. */
 final class ModelValues
 {
-    /** Of a strike: the path in its row, its name, and what of the fields in techniques.json says what it means. */
+    /** Numbers of a strike: the path in its row, the name, and the field in techniques.json with its description. */
     private const STRIKE = [
         'out' => ['out', 'out', 'out'],
         'back' => ['back', 'back', 'back'],
@@ -27,7 +27,9 @@ final class ModelValues
         'needs.load.from' => ['needs.load.0', 'needs load from', 'needs.load'],
         'needs.load.to' => ['needs.load.1', 'needs load to', 'needs.load'],
     ];
-    /** How far a value of a strike or move may be moved: times by a share of themselves, loads and turns by so much. */
+    /**
+     * Range within which a value of a strike or move may be changed: times by a share, loads and turns by an amount.
+     */
     private const TIMES = 0.5;
     private const LOADS = 0.25;
     private const TURNS = 0.4;
@@ -45,7 +47,7 @@ final class ModelValues
         ];
     }
 
-    /** The way of a key into the rows of the data: its path below the row. */
+    /** Returns the path of a number within its row. */
     public static function path(string $key): string
     {
         [$of, $part] = explode('.', $key, 2) + [1 => ''];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Technique;
 
 /**
- * Anything that is not a blow. Duration in ms; load and turn at the end, or null where the move asks nothing of
- * the body. Units and sources stand in core/data/moves.json.
+ * A movement that is not a strike. Duration in ms; load and turn at the end, or null where the move leaves them
+ * unchanged. Units and sources are in core/data/moves.json.
  */
 final readonly class Move
 {
@@ -44,7 +44,7 @@ final readonly class Move
         return Head::Stays !== $this->head;
     }
 
-    /** Where it takes the head and leaves it: to a side, or back; null where the head comes back by itself. */
+    /** Returns where the head is afterwards: to a side, or back; null where it returns by itself. */
     public function headTo(): Role|Head|null
     {
         return match (true) {
@@ -55,8 +55,8 @@ final readonly class Move
     }
 
     /**
-     * Whether it takes the athlete off the line of a straight counter: a slip, a roll, a pivot, a circle or a step to
-     * the side.
+     * Tells whether it takes the athlete off the line of a straight counter: a slip, a roll, a pivot, a circle or a
+     * sidestep.
      */
     public function leavesLine(): bool
     {
@@ -67,13 +67,13 @@ final readonly class Move
         };
     }
 
-    /** Whether the whole body takes a new angle, not the head alone. */
+    /** Tells whether the whole body takes a new angle, not only the head. */
     public function takesAngle(): bool
     {
         return Head::Off === $this->head && null !== $this->toward;
     }
 
-    /** In words, by role: "slip lead", "step in". */
+    /** Returns its words by role: "slip lead", "step in". */
     public function words(): string
     {
         return strtr($this->id, '-', ' ');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** The way a strike travels; what it finds on the opponent's side depends on it. */
+/** The path of a strike, which decides what it reaches on the opponent's side. */
 enum Path: string
 {
     case Straight = 'straight';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** The side of the body as the stance names it. */
+/** The side of the body relative to the stance: lead or rear. */
 enum Role: string
 {
     case Lead = 'lead';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** Which foot leads: the left for orthodox, the right for southpaw. */
+/** The leading foot: left for orthodox, right for southpaw. */
 enum Stance: string
 {
     case Orthodox = 'orthodox';

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Technique;
 
 /**
- * One blow as the catalogue knows it. Times in ms, load as the share of the weight on the lead foot (0..1),
- * turn of hips and shoulders (-1..1). Units and sources stand in core/data/techniques.json.
+ * A strike of the catalogue. Times in ms, load as the share of the weight on the lead foot (0..1), turn of hips and
+ * shoulders (-1..1). Units and sources are in core/data/techniques.json.
  */
 final readonly class Strike
 {
@@ -52,19 +52,19 @@ final readonly class Strike
         return Target::Head === $target && null !== $this->needsTurnHead ? $this->needsTurnHead : $this->needsTurn;
     }
 
-    /** As it stands on a small key: without its side, and shortened where it is still plain. */
+    /** Returns a short name for a small key: without its side, shortened where still clear. */
     public function shortName(): string
     {
         return strtr($this->family, ['spinning' => 'spin', 'downward' => 'down', 'upward' => 'up', ' hook' => '']);
     }
 
-    /** Whether the body goes round by the back. */
+    /** Tells whether the body turns around by the back. */
     public function spins(): bool
     {
         return Path::Spinning === $this->path;
     }
 
-    /** Whether it is a round kick of either leg, with or without a switch of the feet. */
+    /** Tells whether it is a round kick of either leg, with or without a switch of the feet. */
     public function isRoundKick(): bool
     {
         return Limb::Leg === $this->limb && Path::Circular === $this->path;

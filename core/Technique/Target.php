@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Technique;
 
-/** Where a strike goes; its value is the letter of the notation. */
+/** The target of a strike; the value is its letter in the notation. */
 enum Target: string
 {
     case Head = 'h';

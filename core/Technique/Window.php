@@ -14,7 +14,7 @@ final readonly class Window
         }
     }
 
-    /** How far the value lies outside, signed: negative when it is below the window, 0 inside. */
+    /** Returns how far a value is outside: negative below the window, 0 inside. */
     public function gap(float $value): float
     {
         if ($value < $this->from) {

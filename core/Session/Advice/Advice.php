@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Advice;
 
 use Periplus\Core\Technique\Data;
 
-/** The reminders and exercises of a gym; as they come until it has edited them. */
+/** The reminders and exercises of a gym; the built-in ones until the gym edits them. */
 final readonly class Advice
 {
     /**
@@ -86,8 +86,8 @@ final readonly class Advice
     }
 
     /**
-     * A block of exercises, as a plan writes it: as long as they add up to that time, those that fit what is thrown
-     * first.
+     * Returns a block of exercises as a plan writes it: exercises that add up to the given time, those that suit the
+     * first chain before others.
      *
      * @param string $part warm-up, conditioning or cool-down
      * @param list<string> $first ids of exercises that come before the others

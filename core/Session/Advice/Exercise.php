@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Advice;
 
-/** What is done beside the strikes: before, between and after the rounds. */
+/** Work other than strikes: before, between and after the rounds. */
 final readonly class Exercise
 {
     /**

@@ -7,7 +7,7 @@ namespace Periplus\Core\Session\Advice;
 /** A few words on technique that a coach would call out. */
 final readonly class Reminder
 {
-    /** What a reminder may belong to. */
+    /** The topics that a reminder can have. */
     public const TOPICS = [
         'all',
         'straight',

@@ -14,11 +14,8 @@ use Periplus\Core\Technique\MoveKind;
 use Periplus\Core\Technique\Target;
 
 /**
- * Chooses what stands with a combination: the reminder that mends the cause of its worst link, then those of its
- * techniques,
- * the rarest technique first. Over a session the one that stood least often comes first, so that it is never the same
- * one
- * all the time.
+ * Chooses the reminders for a combination: first the one for the cause of its worst link, then those for its
+ * techniques, the rarest first. Within a session the least used one comes first, so that they vary.
  */
 final class ReminderChoice
 {
@@ -76,7 +73,7 @@ final class ReminderChoice
             }
         }
         $topics = array_values(array_unique([...$topics, 'all']));
-        // Straights are in nearly every chain; what is special about this one is said first.
+        // Straights occur in nearly every chain, so what is special about this chain comes first.
         usort($topics, static fn (string $one, string $other): int => self::common($one) <=> self::common($other));
 
         return $topics;

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Flow\Generate\Theme;
 use Periplus\Core\Technique\Limb;
 
-/** What a session is to be about: a theme, a weapon, or what is due. */
+/** The subject of a generated session: a theme, a weapon, or what is due. */
 final readonly class Aim
 {
     private function __construct(public AimKind $kind, public ?Theme $theme = null, public ?Limb $weapon = null)
@@ -49,7 +49,7 @@ final readonly class Aim
         };
     }
 
-    /** As it stands in a sentence and in a title. */
+    /** Returns the words for a sentence or a title. */
     public function title(): string
     {
         return match ($this->kind) {

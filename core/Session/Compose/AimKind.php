@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Compose;
 
-/** What a session is to be about. */
+/** The kind of subject of a generated session. */
 enum AimKind: string
 {
-    /** What is overdue by the logbook, then what was never drilled, then what was drilled least. */
+    /** Overdue combinations first, then those never drilled, then the least drilled. */
     case Due = 'due';
     case Theme = 'theme';
     case Weapon = 'weapon';

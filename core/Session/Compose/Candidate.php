@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Compose;
 
 use Periplus\Core\Combination\ChainInStance;
 
-/** A combination of the library that may come into a session. */
+/** A combination of the library that may be chosen for a session. */
 final readonly class Candidate
 {
     /**
@@ -32,8 +32,7 @@ final readonly class Candidate
     }
 
     /**
-     * What comes first where the aim is what is due: what is overdue, the longest first; then what was never drilled;
-     * then the rest.
+     * Returns the rank by due date: overdue combinations, the longest first; then those never drilled; then the rest.
      */
     public function turn(): int
     {

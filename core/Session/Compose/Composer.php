@@ -15,17 +15,16 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Makes a session in one press: a warm-up, rounds of combinations that are picked, ordered and put into drills that
- * fit,
- * rounds in the other stance until the sides balance, and a cool-down; with the reason for each choice.
+ * Generates a session: a warm-up, rounds of chosen and ordered combinations in suitable drills, rounds in the other
+ * stance until the sides balance, and a cool-down, with the reason for each choice.
  */
 final class Composer
 {
-    /** s between blocks */
+    /** Pause between blocks, in s. */
     private const CHANGEOVER = 60;
     private const FEWEST_ROUNDS = 2;
     private const MOST_ROUNDS = 24;
-    /** Share of the heavier side from which no further round changes its stance. */
+    /** Share of the heavier side below which no further round changes its stance. */
     private const BALANCED = 0.53;
 
     /** @var list<array{place: string, message: string}> */
@@ -252,7 +251,7 @@ final class Composer
         if ([] === $written) {
             return ['drill' => 'free', 'combinations' => []];
         }
-        // The session goes through them in their order.
+        // The session goes through the combinations in order.
         $at = min(\count($written) - 1, intdiv($number * \count($written), max(1, $count - 1)));
 
         return match (true) {
@@ -271,7 +270,7 @@ final class Composer
     }
 
     /**
-     * Rounds change their stance as long as that brings the sides nearer.
+     * Changes the stance of rounds as long as that balances the sides.
      *
      * @param list<array<array-key, mixed>> $rounds
      *

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Compose;
 
-/** A session in one press: the written plan, why each part is as it is, and what could not be met. */
+/** A generated session: the written plan, the reason for each part, and the requirements that were not met. */
 final readonly class Composition
 {
     /**

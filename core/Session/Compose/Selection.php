@@ -14,8 +14,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Picks combinations for one level: they flow for this group, meet the aim, were drilled least, and ask for at most two
- * links that the course does not know. Then they are put into an order in which each shares much with the one before.
+ * Chooses combinations for one level: they flow for this group, fit the aim, were drilled least, and contain at most
+ * two links that are new to the course. Then orders them so that each shares much with the one before.
  */
 final readonly class Selection
 {
@@ -92,7 +92,7 @@ final readonly class Selection
      */
     private function pick(array $candidates, int $level, int $count, array $before): array
     {
-        // Chance decides among those that were drilled as often and as long ago.
+        // Combinations that were drilled equally often and long ago are ordered at random.
         $candidates = (new Randomizer(new Mt19937($this->wishes->seed)))->shuffleArray($candidates);
         $isDue = AimKind::Due === $this->wishes->aim->kind;
         usort(
@@ -119,7 +119,7 @@ final readonly class Selection
                     $next = [$at, $candidate, $new];
                     break;
                 }
-                // Of a course without a session yet nobody knows what it can do: what asks for least comes first.
+                // Nothing is known about a course without a session, so the least demanding combination comes first.
                 if ($isNewCourse && (null === $next || $new < $next[2])) {
                     $next = [$at, $candidate, $new];
                 }
@@ -198,7 +198,7 @@ final readonly class Selection
     }
 
     /**
-     * Those that flow under the rules of the course, for its group.
+     * Returns those that flow under the rules of the course, for its group.
      *
      * @param list<Candidate> $candidates
      *

@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\HouseRules\HouseRules;
 
-/** What a session made in one press has to be like. */
+/** The requirements for a generated session. */
 final readonly class Wishes
 {
     public const SHORTEST = 15;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
-/** What happens at a moment. */
+/** What happens at a cue. */
 enum CueKind: string
 {
-    /** Work begins. */
+    /** Work starts. */
     case Bell = 'bell';
-    /** A combination stands from now on. */
+    /** A combination is shown from now on. */
     case Show = 'show';
-    /** What comes is announced. */
+    /** The next combination is announced. */
     case Next = 'next';
-    /** Change to what was announced. */
+    /** Change to the announced combination. */
     case Change = 'switch';
     case Rung = 'rung';
     case Step = 'step';
@@ -37,7 +37,7 @@ enum CueKind: string
     case Changeover = 'changeover';
     case End = 'end';
 
-    /** Whether what is done from then on stands in it, until another one does. */
+    /** Tells whether it says what is drilled until the next such cue. */
     public function stands(): bool
     {
         return match ($this) {
@@ -57,7 +57,7 @@ enum CueKind: string
         };
     }
 
-    /** Whether it is one of several of which a drill is made, such as the rungs of a ladder. */
+    /** Tells whether it is one of several steps of a drill, such as the rungs of a ladder. */
     public function isStep(): bool
     {
         return match ($this) {

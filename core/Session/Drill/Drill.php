@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
-/** A rule that turns combinations, moves, words and a clock into cues. It is found by the folder of drills. */
+/**
+ * Turns combinations, moves, words and a clock into cues. Classes in the folder Session/Drills are found
+ * automatically.
+ */
 interface Drill
 {
     public function definition(): DrillDefinition;
 
     /**
-     * What does not come out as planned, beyond what the definition asks for.
+     * Returns what cannot work as planned, beyond the bounds in the definition.
      *
      * @return list<DrillProblem>
      */

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Drill;
 
 use Periplus\Core\Combination\Chain;
 
-/** One thing that happens at one moment of a drill. */
+/** An event at one moment of a drill. */
 final readonly class DrillCue
 {
     public string $short;
@@ -36,7 +36,7 @@ final readonly class DrillCue
         $this->short = $short ?? $text;
     }
 
-    /** Its announcement at another moment. */
+    /** Returns its announcement at another moment. */
     public function announced(int $atMs = 0): self
     {
         return new self(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
-/** All that a drill says of itself: what the planner, the page and the documentation know of it. */
+/** The metadata of a drill, used by the planner, the screens and the documentation. */
 final readonly class DrillDefinition
 {
     /**
@@ -36,13 +36,13 @@ final readonly class DrillDefinition
     ) {
     }
 
-    /** Whether the clock waits at the end for the coach. */
+    /** Tells whether the clock waits for the coach at the end. */
     public function waits(Parameters $parameters): bool
     {
         return null !== $this->waitsWhen && $parameters->text($this->waitsWhen[0]) === $this->waitsWhen[1];
     }
 
-    /** How many combinations it asks for, in words. */
+    /** Returns in words how many combinations it needs. */
     public function asks(): string
     {
         [$least, $most] = $this->combinations;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
-/** A drill as it comes out; run by the tests. */
+/** An example of a drill with its expected cues; run by the tests. */
 final readonly class DrillExample
 {
     /**

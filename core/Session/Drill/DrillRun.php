@@ -17,7 +17,7 @@ use Periplus\Core\Technique\Stance;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** One stretch of work in which a drill is done. */
+/** A stretch of work in which a drill is done. */
 final readonly class DrillRun
 {
     /**
@@ -42,13 +42,13 @@ final readonly class DrillRun
     ) {
     }
 
-    /** The exercise of that id, of the gym's own list; null when it has none. */
+    /** Returns the exercise with that id from the gym's own list, or null. */
     public function exercise(string $id): ?Exercise
     {
         return ($this->advice ?? Advice::builtIn())->exercises[$id] ?? null;
     }
 
-    /** Chance from the seed, from its start: whoever draws the same gets the same. */
+    /** Returns the random generator, reset to its seed: the same calls give the same numbers. */
     public function chance(): Randomizer
     {
         return new Randomizer(new Mt19937($this->seed));
@@ -78,10 +78,10 @@ final readonly class DrillRun
         return (new Writer($this->numbering))->write(new ChainInStance($chain, Stance::Orthodox));
     }
 
-    /** From the start to the last release at the tempo of the plan, in whole ms. */
+    /** Returns the time from the start to the last release at the tempo of the plan, in whole ms. */
     public function length(Chain $chain): int
     {
-        // The same chain is asked for by cues and by the load of each stance.
+        // Cached, because cues and the load of each stance ask for the same chain.
         static $lasting = null;
         /** @var \WeakMap<Chain, array<string, int>> $known */
         $known = $lasting ??= new \WeakMap();
@@ -100,20 +100,20 @@ final readonly class DrillRun
         return Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $this->options);
     }
 
-    /** From one repetition to the next, ms. */
+    /** Returns the time between repetitions, in ms. */
     public function gap(): int
     {
         return SessionValues::builtIn()->gapMs($this->level);
     }
 
-    /** One repetition with the gap after it, ms. */
+    /** Returns the time of one repetition with the gap after it, in ms. */
     public function period(Chain $chain): int
     {
         return $this->length($chain) + $this->gap();
     }
 
     /**
-     * A cue with a chain; its text is the chain where none is given.
+     * Returns a cue with a chain, which is also its text when none is given.
      *
      * @param list<int> $marked
      */

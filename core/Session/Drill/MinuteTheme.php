@@ -13,7 +13,7 @@ use Periplus\Core\Technique\Head;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Role;
 
-/** What a minute of free work is about, and which combinations fit it. Common practice, no source. */
+/** A theme for a minute of free work, and the combinations that fit it. Common practice, no source. */
 enum MinuteTheme: string
 {
     case Jab = 'jab';
@@ -79,7 +79,7 @@ enum MinuteTheme: string
             self::Body => Theme::BodyWork->holds($chain),
             self::InAndOut => Theme::InAndOut->holds($chain),
             self::Angles => Theme::Angles->holds($chain),
-            // Bands 1 and 2 are the clinch and the range of hooks.
+            // Bands 1 and 2 are clinch and hook range.
             self::Inside => 1
                 <= self::count(
                     $chain,

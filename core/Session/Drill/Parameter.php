@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
-/** What a coach can set on a drill. */
+/** A setting of a drill. */
 final readonly class Parameter
 {
     /**

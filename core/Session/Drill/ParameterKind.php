@@ -7,10 +7,10 @@ namespace Periplus\Core\Session\Drill;
 enum ParameterKind: string
 {
     case Whole = 'whole';
-    /** One number or several. */
+    /** One whole number or several. */
     case Wholes = 'wholes';
     case Choice = 'choice';
-    /** At least one of them. */
+    /** At least one of the choices. */
     case Choices = 'choices';
     case Flag = 'flag';
     case Text = 'text';

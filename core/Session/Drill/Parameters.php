@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Drill;
 
-/** The parameters of a drill as they were set, or as usual. */
+/** The values of a drill's parameters, with the defaults for those that are not set. */
 final readonly class Parameters
 {
     /** @param array<string, int|bool|string|list<int>|list<string>> $values every one that the drill names */

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Drill;
 
 use Periplus\Core\Combination\ChainInStance;
 
-/** A combination as it stands in a set: its chain, and where in the library it comes from. */
+/** A combination in a set: its chain and its id in the library. */
 final readonly class PlannedCombination
 {
     /**

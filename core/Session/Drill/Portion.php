@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Side;
 
-/** A part of a drill's work, from which its load is counted. */
+/** A part of a drill's work from which the load is counted. */
 final readonly class Portion
 {
     /**

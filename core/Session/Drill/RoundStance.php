@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Drill;
 
 use Periplus\Core\Technique\Stance;
 
-/** In which stance an athlete stands in a round: in their own, or in the other one. */
+/** The stance of a round: each athlete's own, or the other one. */
 enum RoundStance: string
 {
     case Own = 'own';

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\FreeStrikes;
 use Periplus\Core\Combination\StrikeItem;
 
-/** A chain cut after each of its strikes: first strike, first two, and so on to the whole. */
+/** Cuts a chain after each strike: the first, the first two, and so on up to the whole chain. */
 final class Rungs
 {
     /**

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Drill;
 
 use Periplus\Core\Technique\Data;
 
-/** The house values of sessions, from core/data/session.json. */
+/** The house values for sessions, from core/data/session.json. */
 final readonly class SessionValues
 {
     /** @param array<string, int|float> $values */
@@ -27,7 +27,7 @@ final readonly class SessionValues
         return $builtIn;
     }
 
-    /** From the end of one repetition to the start of the next, for that level, ms. */
+    /** Returns the time from the end of one repetition to the start of the next for that level, in ms. */
     public function gapMs(int $level): int
     {
         return (int) (1000 * $this->value('gap'.$level));

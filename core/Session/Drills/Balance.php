@@ -15,7 +15,7 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\RoundStance;
 
-/** One technique over and over on one leg. */
+/** One technique repeated on one leg. */
 final readonly class Balance implements Drill
 {
     public function definition(): DrillDefinition
@@ -92,7 +92,7 @@ final readonly class Balance implements Drill
 
     public function portions(DrillRun $run): array
     {
-        // On one leg there is no gap to come back in stance: one technique follows the other.
+        // On one leg there is no gap to come back to stance: the techniques follow each other.
         $length = max(1, $run->length($run->chain()));
 
         return array_map(

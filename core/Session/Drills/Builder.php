@@ -17,7 +17,7 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
 
-/** A combination grows by an item or two each minute or round. */
+/** A combination that grows by an item or two each minute or round. */
 final readonly class Builder implements Drill
 {
     public function definition(): DrillDefinition
@@ -138,7 +138,7 @@ final readonly class Builder implements Drill
         $ms = 0 === $seconds ? intdiv($run->ms(), $last + 1) : 1000 * $seconds;
         $stretches = [];
         for ($step = 0; $step <= $last && $step * $ms < $run->ms(); ++$step) {
-            // The whole is kept until the end.
+            // The whole combination stays until the end.
             $stretches[] = [
                 $step * $ms,
                 $step === $last ? $run->ms() - $step * $ms : min($ms, $run->ms() - $step * $ms),

@@ -90,7 +90,7 @@ final readonly class Bursts implements Drill
             return [Portion::repeated($run->chain(), $ms, $run->stance)];
         }
         if ('straights' === $p->text('kind')) {
-            // A breath is as long as the gap between repetitions.
+            // The breather is as long as the gap between repetitions.
             $set =
                 $p->whole('count')
                     * $run->options->rules->calibration->catalogue()->body->freeStrike

@@ -18,7 +18,7 @@ use Periplus\Core\Session\Drill\Portion;
 /** Short chains called at random. */
 final readonly class Calls implements Drill
 {
-    /** Tries to draw another call than the one before. */
+    /** Maximum number of draws to avoid the same call twice in a row. */
     private const DRAWS = 4;
 
     public function definition(): DrillDefinition
@@ -128,7 +128,7 @@ final readonly class Calls implements Drill
      */
     private static function calls(DrillRun $run): array
     {
-        // Chance is drawn anew from the seed, so that cues and load are of the same calls.
+        // The random generator is reset, so that cues and load use the same calls.
         $random = $run->chance();
         [$least, $most] = [1000 * $run->parameters->whole('least'), 1000 * $run->parameters->whole('most')];
         $chains = $run->chains();

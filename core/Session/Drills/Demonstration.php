@@ -10,7 +10,7 @@ use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Session\Drill\DrillExample;
 use Periplus\Core\Session\Drill\DrillRun;
 
-/** The coach shows it slowly before the round. */
+/** The coach demonstrates slowly before the round. */
 final readonly class Demonstration implements Drill
 {
     public function definition(): DrillDefinition

@@ -8,7 +8,7 @@ use Periplus\Core\Session\Drill\Drill;
 use Periplus\Core\Session\Drill\DrillDefinition;
 use Periplus\Core\Technique\Instances;
 
-/** Every drill of this folder, in the order in which a coach would look for them. */
+/** All drills of this folder, in the order in which a coach would look for them. */
 final readonly class DrillRegistry
 {
     /** @return array<string, Drill> by id */

@@ -17,7 +17,7 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\Rungs;
 
-/** A combination grows strike by strike, then begins again. */
+/** A combination that grows strike by strike, then starts again. */
 final readonly class Ladder implements Drill
 {
     public function definition(): DrillDefinition
@@ -106,7 +106,7 @@ final readonly class Ladder implements Drill
 
             return $portions;
         }
-        // At one's own pace each rung comes equally often.
+        // At the athlete's own pace each rung is thrown equally often.
         $once = array_sum(array_map($run->period(...), $rungs));
 
         return array_map(

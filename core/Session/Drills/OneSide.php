@@ -14,7 +14,7 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Technique\Side;
 
-/** One side of the body alone. */
+/** Strikes of one side of the body only. */
 final readonly class OneSide implements Drill
 {
     public function definition(): DrillDefinition

@@ -12,7 +12,7 @@ use Periplus\Core\Session\Drill\DrillRun;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
-/** One combination over and over. */
+/** One combination, repeated. */
 final readonly class Repeat implements Drill
 {
     public function definition(): DrillDefinition

@@ -145,7 +145,7 @@ final readonly class ReturnFireDrill implements Drill
     /** @return list<Defence> */
     private function defences(DrillRun $run): array
     {
-        // Cues and the load of each stance ask for the same ones.
+        // Cached, because cues and the load of each stance ask for the same answers.
         static $lasting = null;
         /** @var \WeakMap<DrillRun, list<Answer>> $known */
         $known = $lasting ??= new \WeakMap();

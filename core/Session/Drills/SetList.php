@@ -15,7 +15,7 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
 
-/** Several combinations in one stretch of work, each announced before it comes. */
+/** Several combinations in one stretch of work, each announced beforehand. */
 final readonly class SetList implements Drill
 {
     public function definition(): DrillDefinition

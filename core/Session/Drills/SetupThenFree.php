@@ -15,7 +15,7 @@ use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 use Periplus\Core\Session\Drill\SessionValues;
 
-/** A fixed beginning, then free. */
+/** A fixed start, then free work. */
 final readonly class SetupThenFree implements Drill
 {
     public function definition(): DrillDefinition

@@ -14,10 +14,10 @@ use Periplus\Core\Session\Drill\MinuteTheme;
 use Periplus\Core\Session\Drill\Parameter;
 use Periplus\Core\Session\Drill\Portion;
 
-/** Free work about one thing at a time. */
+/** Free work on one theme at a time. */
 final readonly class Themes implements Drill
 {
-    /** Most combinations shown with a theme. */
+    /** Maximum number of combinations shown with a theme. */
     private const SHOWN = 3;
 
     public function definition(): DrillDefinition
@@ -77,7 +77,7 @@ final readonly class Themes implements Drill
         $portions = [];
         foreach (self::stretches($run) as [, $ms, $theme]) {
             $fitting = self::fitting($run, $theme);
-            // What is shown is what is thrown, as far as anything is shown.
+            // The combinations that are shown count as thrown.
             array_push(
                 $portions,
                 ...[] === $fitting

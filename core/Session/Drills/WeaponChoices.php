@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Drills;
 
 use Periplus\Core\Technique\Limb;
 
-/** The weapons among which free work chooses. */
+/** The weapons to choose from in free work. */
 final class WeaponChoices
 {
     public const ALL = ['hand' => 'hand', 'elbow' => 'elbow', 'leg' => 'leg', 'knee' => 'knee'];

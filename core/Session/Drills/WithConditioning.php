@@ -79,7 +79,7 @@ final readonly class WithConditioning implements Drill
         if (null === $exercise) {
             return [];
         }
-        // As long as one repetition takes where the exercise is counted by itself.
+        // The duration of one repetition of an exercise that is counted.
         $each = 1000 * $exercise->seconds / max(1, $exercise->count ?? $exercise->seconds);
         $once = $run->parameters->whole('count') * $each + $run->period($run->chain());
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Due;
 
-/** When something comes due that was drilled. Days such as 2026-11-26. */
+/** The day on which a combination is due again. Days are written like 2026-11-26. */
 final readonly class Due
 {
     /**
@@ -21,7 +21,7 @@ final readonly class Due
     ) {
     }
 
-    /** Days past the day on which it is due; below zero before it. */
+    /** Returns the number of days it is overdue; negative before the day. */
     public function overdue(string $today): int
     {
         return (int) (new \DateTimeImmutable($this->day))->diff(new \DateTimeImmutable($today))->format('%r%a');

@@ -7,7 +7,7 @@ namespace Periplus\Core\Session\Due;
 use Periplus\Core\Flow\Rule\RuleThreshold;
 use Periplus\Core\Session\Warning\WarningDefinition;
 
-/** The bounds of the schedule, which the house rules set. Common practice, no source. */
+/** The bounds of the schedule, set in the house rules. Common practice, no source. */
 final readonly class DueBounds
 {
     /** @return array<string, WarningDefinition> by id */

@@ -7,9 +7,9 @@ namespace Periplus\Core\Session\Due;
 use Periplus\Core\HouseRules\HouseRules;
 
 /**
- * When a combination comes due again: an expanding schedule. What held comes back after twice the time, what fell apart
- * after half of it, within bounds. That practice spread out over growing intervals is kept longer is a finding of the
- * research on learning (from memory: Landauer and Bjork, 1978); the numbers are house values.
+ * Computes when a combination is due again, by an expanding schedule: twice the interval after it held, half of it
+ * after it fell apart, within bounds. That practice at growing intervals is remembered longer is a finding of research
+ * on learning (from memory: Landauer and Bjork, 1978); the numbers are house values.
  */
 final readonly class Schedule
 {

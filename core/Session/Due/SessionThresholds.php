@@ -7,10 +7,7 @@ namespace Periplus\Core\Session\Due;
 use Periplus\Core\Session\Warning\WarningDefinition;
 use Periplus\Core\Session\Warnings\WarningRegistry;
 
-/**
- * Everything about sessions that house rules set a number for: when something is warned of, and when something comes
- * due.
- */
+/** The numbers that house rules set for sessions: warnings, and when a combination is due. */
 final readonly class SessionThresholds
 {
     /** @return list<WarningDefinition> */

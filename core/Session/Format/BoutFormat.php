@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Format;
 
 use Periplus\Core\Technique\Data;
 
-/** Rounds, work and rest as a sport bouts them. From memory: the current rulebook decides. */
+/** Rounds, work and rest of a bout in a sport. From memory: the current rulebook decides. */
 final readonly class BoutFormat
 {
     public function __construct(
@@ -42,7 +42,7 @@ final readonly class BoutFormat
         );
     }
 
-    /** Work and rests between, s. */
+    /** Returns the length of work and the rests in between, in s. */
     public function length(): int
     {
         return $this->rounds * $this->seconds + ($this->rounds - 1) * $this->rest;

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Format;
 
 /**
- * Work and rest for a run of weeks: the rest is cut step by step, then the round is lengthened and the rest begins
- * anew.
- * Common practice, no source.
+ * Work and rest over several weeks: the rest gets shorter step by step, then the round gets longer and the rests start
+ * over. Common practice, no source.
  */
 final readonly class Progression
 {

@@ -10,13 +10,13 @@ use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Strike;
 use Periplus\Core\Technique\Target;
 
-/** What a session asks of one athlete: counted strikes, by everything that matters, and minutes. */
+/** The load of a session for one athlete: strikes by side, limb, weapon and target, and minutes by stance. */
 final class Load
 {
     public float $repetitions = 0.0;
-    /** Delivered strikes, free ones among them. */
+    /** Delivered strikes, including free ones. */
     public float $strikes = 0.0;
-    /** Free strikes of which nobody knows the side. */
+    /** Free strikes whose side is unknown. */
     public float $free = 0.0;
     /** @var array{left: float, right: float} */
     public array $bySide = ['left' => 0.0, 'right' => 0.0];
@@ -33,11 +33,11 @@ final class Load
     /** @var array{left: float, right: float} kicks that land with the shin on a bag or a partner */
     public array $shins = ['left' => 0.0, 'right' => 0.0];
     public float $uppercutsOnBag = 0.0;
-    /** Strikes to the head of a partner. */
+    /** Strikes to a partner's head. */
     public float $partnerHead = 0.0;
     /** @var array<string, float> ms of work in each stance */
     public array $stanceMs = ['orthodox' => 0.0, 'southpaw' => 0.0];
-    /** Repetitions that begin with a strike, and those of them that begin with a jab. */
+    /** Repetitions that start with a strike, and those that start with a jab. */
     public float $openings = 0.0;
     public float $jabOpenings = 0.0;
 
@@ -75,7 +75,7 @@ final class Load
         $this->uppercutsOnBag += 'uppercut' === $family && Medium::Bag === $medium ? $times : 0.0;
     }
 
-    /** Strikes of the athlete's choice, of which the side is not known. */
+    /** Adds free strikes, whose side is unknown. */
     public function countFree(float $times, ?Limb $limb, ?Target $target): void
     {
         $this->strikes += $times;
@@ -88,7 +88,9 @@ final class Load
         }
     }
 
-    /** Share of the heavier side among the strikes whose side is known, 0.5 to 1; 0.5 when there are none. */
+    /**
+     * Returns the share of the heavier side among the strikes whose side is known, 0.5 to 1; 0.5 when there are none.
+     */
     public function heavierShare(): float
     {
         $sum = array_sum($this->bySide);
@@ -97,9 +99,8 @@ final class Load
     }
 
     /**
-     * Everything that can be added up, under names such as "side left" and "weapon hook": strikes, repetitions, and ms
-     * in
-     * each stance.
+     * Returns everything that can be added up by name, such as "side left" and "weapon hook": strikes, repetitions, and
+     * ms in each stance.
      *
      * @return array<string, float> to a thousandth
      */

@@ -19,8 +19,7 @@ use Periplus\Core\Technique\Stance;
 
 /**
  * Counts what an athlete of each stance throws in a session: repetitions = work / (length of the chain at its tempo +
- * gap
- * between repetitions), where a drill does not count them itself.
+ * gap between repetitions), unless the drill counts them itself.
  */
 final readonly class LoadCounter
 {
@@ -59,7 +58,7 @@ final readonly class LoadCounter
         );
     }
 
-    /** A chain as often as that, over so many ms. */
+    /** Adds a chain thrown that many times, over that many ms. */
     public static function chain(
         Load $load,
         ChainInStance $inStance,
@@ -70,7 +69,7 @@ final readonly class LoadCounter
         $load->repetitions += $repetitions;
         $isFirst = true;
         foreach ($inStance->chain->items as $at => $item) {
-            // Minutes in a stance are counted by where the items stand.
+            // Minutes in a stance follow the stance of each item.
             $load->stanceMs[$inStance->stances[$at]->value] += $ms / \count($inStance->chain->items);
             if ($item instanceof FreeStrikes) {
                 $load->countFree($repetitions * $item->count, null, $item->target);
@@ -95,7 +94,8 @@ final readonly class LoadCounter
     }
 
     /**
-     * How many free strikes a part of a drill's work comes to: counted by the drill, or bursts with the gap after each.
+     * Returns the number of free strikes in a part of a drill's work: counted by the drill, or bursts with the gap
+     * after each.
      */
     public static function freeStrikes(Portion $portion, DrillRun $run): float
     {

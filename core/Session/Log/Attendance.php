@@ -7,8 +7,8 @@ namespace Periplus\Core\Session\Log;
 use Periplus\Core\Technique\Stance;
 
 /**
- * How many of each stance and level were there. Where nobody counted, one athlete stands for all: orthodox, and each
- * level alike.
+ * The number of athletes of each stance and level. When nobody counted, one orthodox athlete and equal levels are
+ * assumed.
  */
 final readonly class Attendance
 {
@@ -20,7 +20,7 @@ final readonly class Attendance
     {
     }
 
-    /** Share of the athletes in that stance, 0..1. */
+    /** Returns the share of athletes in that stance, 0..1. */
     public function ofStance(Stance $stance): float
     {
         $all = ($this->orthodox ?? 0) + ($this->southpaw ?? 0);
@@ -32,7 +32,7 @@ final readonly class Attendance
     }
 
     /**
-     * Share of the athletes of that level among those of some levels, 0..1.
+     * Returns the share of that level among the athletes of the given levels, 0..1.
      *
      * @param int|null $level everybody when null
      * @param list<int> $levels that had a track of their own

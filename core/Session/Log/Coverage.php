@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Log;
 
 use Periplus\Core\Session\Programme\Programme;
 
-/** Which moments of a programme were really gone through. What was gone through twice counts twice. */
+/** The parts of a programme that were really done. Parts done twice count twice. */
 final readonly class Coverage
 {
     /** @param list<array{int, int}> $stretches from and to, in ms of the programme */
@@ -20,9 +20,8 @@ final readonly class Coverage
     }
 
     /**
-     * From what screens have shown. Within a passage nothing was jumped over, so that it reaches from its first cue to
-     * its
-     * last, and on from there until it was left, or until the cue that was not shown any more.
+     * Creates the coverage from the cues that screens have shown. Within a passage nothing was skipped, so it reaches
+     * from its first cue to its last, and on until the passage was left or the next cue that was not shown.
      *
      * @param list<array{
      *     passage: string,
@@ -66,7 +65,7 @@ final readonly class Coverage
         return new self($stretches);
     }
 
-    /** Returns it without what goes beyond so many ms in all: nobody trains longer than the session lasted. */
+    /** Returns it cut to that many ms in all: nobody trains longer than the session lasted. */
     public function atMost(int $ms): self
     {
         $stretches = [];
@@ -81,7 +80,7 @@ final readonly class Coverage
         return new self($stretches);
     }
 
-    /** How often the time from one moment to another was gone through: 1 for once, 0.5 for half of it. */
+    /** Returns how often the range was done: 1 for once, 0.5 for half of it. */
     public function times(int $fromMs, int $toMs): float
     {
         $ms = 0;

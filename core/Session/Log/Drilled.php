@@ -7,7 +7,7 @@ namespace Periplus\Core\Session\Log;
 use Periplus\Core\Combination\ChainInStance;
 use Periplus\Core\Flow\Options\Medium;
 
-/** What was drilled of one combination in a session: a chain that was thrown over and over, or free strikes. */
+/** The work on one combination in a session: a repeated chain, or free strikes. */
 final readonly class Drilled
 {
     /**

@@ -17,10 +17,10 @@ use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Session\Programme\SegmentKind;
 use Periplus\Core\Technique\Stance;
 
-/** What was drilled: the work of a programme, as far as it was gone through. */
+/** Computes what was drilled: the work of a programme, as far as it was done. */
 final class DrilledCounter
 {
-    /** Of work, ms: what is shorter was started and left. */
+    /** Minimum work in ms that counts; anything shorter was started and left. */
     public const LEAST = 1000;
 
     /** @var array<string, Drilled> */
@@ -51,7 +51,7 @@ final class DrilledCounter
         return array_values($counter->drilled);
     }
 
-    /** What of the work was done, ms: the track that did most counts. */
+    /** Returns the work that was done, in ms; with several tracks, that of the longest. */
     public static function workMs(Programme $programme, Coverage $coverage): int
     {
         $works = [0];
@@ -70,7 +70,7 @@ final class DrilledCounter
     }
 
     /**
-     * What it asked of one athlete, who stands for all that were there: of each stance and level as many as attended.
+     * Returns the load of an average athlete of those who attended, by stance and level.
      *
      * @param list<Drilled> $drilled
      */
@@ -151,8 +151,8 @@ final class DrilledCounter
     }
 
     /**
-     * To which of them a chain belongs: to the one that it is, or whose beginning it is; where there is one alone, to
-     * that.
+     * Finds the combination to which a chain belongs: the one it equals or begins; a single combination gets every
+     * chain.
      *
      * @param list<PlannedCombination> $combinations
      */

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Log;
 
 /**
- * What a coach would want to know about weeks of work, one plain sentence each. House values; common practice, no
+ * Finds what a coach should know about several weeks of work, in one sentence each. House values; common practice, no
  * source.
  */
 final readonly class LoadFindings
 {
-    /** From which share of the strikes on one side carries too much. */
+    /** Share of the strikes from which one side does too much. */
     private const SIDE = 0.6;
-    /** Below which share a target, the other stance or the legs were left out. */
+    /** Share below which a target, the other stance or the legs count as neglected. */
     private const TARGET = 0.08;
     private const STANCE = 0.1;
-    /** Between which shares jabs open. */
+    /** Range of the usual share of jabs among the opening strikes. */
     private const JAB = [0.35, 0.85];
-    /** Fewer strikes than this say nothing. */
+    /** Minimum number of strikes for a finding. */
     private const FEW = 100;
 
     /**

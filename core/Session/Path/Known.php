@@ -20,7 +20,7 @@ final readonly class Known
         return new self($this->links + $stage->links, $this->weapons + $stage->weapons);
     }
 
-    /** The same for whoever knows the same. */
+    /** Returns a key that is equal for the same knowledge. */
     public function key(): string
     {
         $links = array_keys($this->links);

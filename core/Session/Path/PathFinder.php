@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Path;
 
 /**
- * The shortest way from what is known to a target, each step of which brings at most one new link or weapon. Breadth
- * first over what may be known; a step can bring only one that is missing, so that what the target still misses is a
- * lower bound, by which the search is led (A*, Hart, Nilsson and Raphael 1968). It is exact: where it gives up, it says
- * so.
+ * Finds the shortest path from what is known to a target, with at most one new link or weapon a step. It searches
+ * breadth first over sets of knowledge; a step brings at most one thing, so what the target still misses is a lower
+ * bound that leads the search (A*, Hart, Nilsson and Raphael 1968). The result is exact; when it gives up, it reports
+ * that.
  */
 final readonly class PathFinder
 {
-    /** States that are looked at before it gives up. */
+    /** Maximum number of states before it gives up. */
     public const MOST = 4000;
-    /** Longest path. */
+    /** Maximum length of a path. */
     public const LONGEST = 12;
 
     /**
@@ -55,7 +55,7 @@ final readonly class PathFinder
                 }
                 $then = $state->and($stage);
                 $key = $then->key();
-                // Of those that bring the same the first is as good as any.
+                // Stages that bring the same are equivalent, so the first is enough.
                 if (isset($brought[$key]) || ($seen[$key] ?? \PHP_INT_MAX) <= \count($path) + 1) {
                     continue;
                 }
@@ -69,7 +69,7 @@ final readonly class PathFinder
     }
 
     /**
-     * Everything that can be known by steps of one new link or weapon each.
+     * Returns everything that can be learned in steps of one new link or weapon.
      *
      * @param list<Stage> $stages
      */
@@ -87,14 +87,14 @@ final readonly class PathFinder
         return $known;
     }
 
-    /** Steps that are missing at least: each brings one, the target itself among them. */
+    /** Returns the minimum number of steps that are missing: one for each thing, including the target. */
     private static function atLeast(Known $known, Stage $target): int
     {
         return max(1, $target->isNew($known));
     }
 
     /**
-     * Those that may help: what they bring is asked for by the target, or by one that may help.
+     * Returns the stages that may help: they bring something that the target needs, or a stage that may help.
      *
      * @param list<Stage> $stages
      *

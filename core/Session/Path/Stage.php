@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Path;
 
 use Periplus\Core\Combination\Sequence;
 
-/** A combination that may be a step on a path: what it asks an athlete to know. */
+/** A combination as a possible step of a path: what an athlete has to know for it. */
 final readonly class Stage
 {
     /**
@@ -44,8 +44,8 @@ final readonly class Stage
     }
 
     /**
-     * How much of it is new: links or weapons, whichever are more, since a new weapon always comes with the link that
-     * brings it. It never grows as more is known.
+     * Returns how much of it is new: the number of links or of weapons, whichever is greater, because a new weapon
+     * always comes with a new link. It never grows when more is known.
      */
     public function isNew(Known $known): int
     {

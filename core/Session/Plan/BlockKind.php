@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-/** What a part of a session is for. */
+/** The purpose of a part of a session. */
 enum BlockKind: string
 {
     case WarmUp = 'warm-up';

@@ -6,11 +6,11 @@ namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Session\Drill\DrillRun;
 
-/** Estimates how many cues a round brings, from the first minute of each of its sets. */
+/** Estimates the number of cues of a round from the first minute of each set. */
 final readonly class CueCount
 {
     private const SAMPLE_SECONDS = 60;
-    /** Bell, rest, announcement, change and the last ten seconds, of a set or a window. */
+    /** Bell, rest, announcement, change and the last ten seconds of a set or window. */
     private const AROUND = 4;
 
     /** @return int of all its repeats and tracks together */

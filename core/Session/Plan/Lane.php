@@ -18,7 +18,7 @@ final readonly class Lane
     }
 
     /**
-     * With more time at a moment: what goes on then goes on for longer, and what comes after it comes later.
+     * Returns the lane with more time at a moment: the current set gets longer, later ones start later.
      *
      * @param int $at s from the start of the round
      */
@@ -44,7 +44,7 @@ final readonly class Lane
         return new self($windows, $sets);
     }
 
-    /** With another combination in place of one of a set. */
+    /** Returns the lane with one combination of a set replaced. */
     public function swapped(int $set, int $combination, PlannedCombination $other): self
     {
         return isset($this->sets[$set])
@@ -55,7 +55,7 @@ final readonly class Lane
             : $this;
     }
 
-    /** s */
+    /** Returns the work in s. */
     public function work(): int
     {
         return array_sum(array_map(static fn (array $window): int => $window[1] - $window[0], $this->windows));

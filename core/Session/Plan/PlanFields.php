@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\Core\Session\Plan;
 
 /**
- * The fields of one object of a written plan. What cannot be taken as it is is noted with its place, and the usual
- * value stands in.
+ * Reads the fields of one object of a written plan. An invalid value is reported with its place and replaced by the
+ * default.
  */
 final class PlanFields
 {
@@ -152,7 +152,7 @@ final class PlanFields
     }
 
     /**
-     * The objects of a list.
+     * Reads the objects of a list.
      *
      * @param \Closure(int): string $where each in words, counted from 0
      *
@@ -200,7 +200,7 @@ final class PlanFields
         return '' === $this->place || '' === $field ? $this->place.$field : $this->place.'.'.$field;
     }
 
-    /** A value as it stands in a sentence. */
+    /** Returns a value as it is quoted in a sentence. */
     public static function shown(mixed $value): string
     {
         return match (true) {

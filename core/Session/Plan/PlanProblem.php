@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-/** Something in a plan that cannot be done as it stands, or that a coach will not want. */
+/** A part of a plan that is impossible, or that a coach would not want. */
 final readonly class PlanProblem
 {
     /**

@@ -26,9 +26,8 @@ use Periplus\Core\Session\Drills\DrillRegistry;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads a written plan (docs/formats/session.md). It never stops at the first mistake: every problem comes back with
- * its
- * place, and whatever else makes sense is in the plan.
+ * Reads a written plan (docs/formats/session.md). It does not stop at the first mistake: every problem has its place,
+ * and everything that makes sense is in the plan.
  */
 final class PlanReader
 {
@@ -36,16 +35,16 @@ final class PlanReader
     private const MOST_SETS = 40;
     private const MOST_TRACKS = 6;
     private const LONGEST_ROUND = 7200;
-    /** Lengths that a pattern is written with, and windows that it gives a track in one round. */
+    /** Limits for the lengths of a pattern, and for the windows it gives a track in one round. */
     private const MAX_PATTERN = 60;
     private const MAX_WINDOWS = 400;
 
-    /** Reminders and exercises of the gym. */
+    /** The gym's reminders and exercises. */
     public readonly Advice $advice;
     private readonly Reader $reader;
     /** @var array<string, CheckResult> checks that were made, by chain and medium */
     private array $checked = [];
-    /** Cues of the rounds that were read. */
+    /** Number of cues of the rounds read so far. */
     private int $cues = 0;
 
     /**
@@ -158,7 +157,7 @@ final class PlanReader
     }
 
     /**
-     * What several tracks do together is read for each of them.
+     * Drops repeated problems: shared parts are read once for each track.
      *
      * @param list<PlanProblem> $problems
      *
@@ -174,7 +173,7 @@ final class PlanReader
         return array_values($once);
     }
 
-    /** The length of the whole session, s. */
+    /** Returns the length of the whole session, in s. */
     public static function seconds(SessionPlan $plan): int
     {
         $seconds = 0;
@@ -192,7 +191,7 @@ final class PlanReader
         return $seconds;
     }
 
-    /** Minutes and seconds as they are read: 16 min, 1 min 30 s, 45 s. */
+    /** Returns a time in words: 16 min, 1 min 30 s, 45 s. */
     public static function time(int $seconds): string
     {
         [$minutes, $rest] = [intdiv($seconds, 60), $seconds % 60];
@@ -252,7 +251,7 @@ final class PlanReader
         );
     }
 
-    /** Whether a session has room for the cues of this round; if not, the problem names the round. */
+    /** Tells whether the session has room for the cues of this round; otherwise reports the round. */
     private function fits(Round $round, PlanFields $fields, SessionPlan $plan): bool
     {
         $cues = CueCount::of($round, $plan);
@@ -551,7 +550,7 @@ final class PlanReader
         $count = \count($combinations);
         if ($count < $least || $count > $most) {
             $isEmpty = [] === (array) $fields->raw('combinations');
-            // What could not be read was said already.
+            // Unreadable combinations were reported already.
             $isSaid = !$isEmpty && $count < $least;
             if ($isSaid && \count((array) $fields->raw('combinations')) >= $least) {
                 return null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Plan;
 
-/** What was made of a written plan: all of it that makes sense, and every problem. */
+/** The result of reading a written plan: everything that makes sense, and every problem. */
 final readonly class PlanReading
 {
     /** @param list<PlanProblem> $problems in the order of the plan */

@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Drill\PlannedCombination;
 use Periplus\Core\Session\Drill\RoundStance;
 
-/** Work and rest, as often as it says. */
+/** Work and rest, repeated a number of times. */
 final readonly class Round
 {
     /**
@@ -35,14 +35,14 @@ final readonly class Round
     ) {
     }
 
-    /** s of work and rest together, in which the patterns of the tracks repeat */
+    /** Returns work plus rest, in s; the patterns of the tracks repeat in it. */
     public function cycle(): int
     {
         return $this->seconds + $this->rest;
     }
 
     /**
-     * With more time at a moment, for every track alike.
+     * Returns the round with more time at a moment, for every track.
      *
      * @param int $at s from its start
      */
@@ -58,7 +58,7 @@ final readonly class Round
     }
 
     /**
-     * With another combination in place of one of a set.
+     * Returns the round with one combination of a set replaced.
      *
      * @param int|null $track whose set it is; everybody's when null
      */
@@ -97,7 +97,7 @@ final readonly class Round
         );
     }
 
-    /** The lane of that track. */
+    /** Returns the lane of that track. */
     public function lane(int $track): Lane
     {
         return $this->lanes[$track] ?? $this->everybody;

@@ -11,14 +11,14 @@ use Periplus\Core\HouseRules\HouseRules;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Drill\PlannedCombination;
 
-/** One class as it is planned. The shape it is written in stands in docs/formats/session.md. */
+/** A planned class. docs/formats/session.md describes its JSON form. */
 final readonly class SessionPlan
 {
-    /** Most rounds, repeats counted. */
+    /** Maximum number of rounds, counting repeats. */
     public const MOST_ROUNDS = 120;
-    /** Cues of a whole session; a busy one of an hour and three tracks has some 3,000. */
+    /** Maximum number of cues in a session; a busy hour with three tracks has some 3,000. */
     public const MAX_CUES = 20_000;
-    /** Longest session, s. */
+    /** Maximum length of a session, in s. */
     public const LONGEST = 6 * 3600;
 
     /**
@@ -68,7 +68,7 @@ final readonly class SessionPlan
         return new CheckOptions($this->rules, $this->tempo, $medium ?? $this->medium, $this->group);
     }
 
-    /** The level of that track; of everybody when null. */
+    /** Returns the level of that track; with null, of everybody. */
     public function level(?int $track): int
     {
         return null === $track ? $this->level : $this->tracks[$track]->level ?? $this->level;

@@ -41,7 +41,7 @@ final readonly class Set
         );
     }
 
-    /** With another combination in place of one of its own. */
+    /** Returns the set with one of its combinations replaced. */
     public function swapped(int $combination, PlannedCombination $other): self
     {
         $combinations = isset($this->combinations[$combination])

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Plan;
 
 use Periplus\Core\Session\Advice\Advice;
 
-/** A plan as it is written, for changing it; docs/formats/session.md has the shape. */
+/** A plan in its JSON form, for editing; docs/formats/session.md describes it. */
 final readonly class WrittenPlan
 {
     /** @param array<array-key, mixed> $content */
@@ -14,13 +14,13 @@ final readonly class WrittenPlan
     {
     }
 
-    /** Reminders and exercises of the gym. */
+    /** Returns the gym's reminders and exercises. */
     public function advice(): Advice
     {
         return $this->reader->advice;
     }
 
-    /** What all of it means. */
+    /** Reads the plan. */
     public function read(): SessionPlan
     {
         return $this->reader->read($this->content)->plan;
@@ -54,7 +54,7 @@ final readonly class WrittenPlan
     }
 
     /**
-     * One round replaced by others.
+     * Returns the plan with one round replaced by others.
      *
      * @param list<array<array-key, mixed>> $rounds
      */
@@ -69,7 +69,7 @@ final readonly class WrittenPlan
     }
 
     /**
-     * The same with every round changed.
+     * Returns the plan with every round changed.
      *
      * @param \Closure(array<array-key, mixed>, int, int): array<array-key, mixed> $change of a round, with the places
      *                                                                                     of its block and its own
@@ -87,7 +87,7 @@ final readonly class WrittenPlan
     }
 
     /**
-     * The combinations that it names, each once for each place.
+     * Returns the combinations that it names, once for each place.
      *
      * @return list<array<array-key, mixed>>
      */

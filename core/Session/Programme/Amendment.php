@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Programme;
 
 use Periplus\Core\Session\Drill\PlannedCombination;
 
-/** One change of a programme while it runs. It changes nothing that comes before its place. */
+/** A change of a running programme. It leaves everything before its place unchanged. */
 final readonly class Amendment
 {
     /**

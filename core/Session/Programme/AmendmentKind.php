@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Programme;
 
-/** How a programme is changed while it runs. */
+/** The kinds of changes of a running programme. */
 enum AmendmentKind: string
 {
-    /** What goes on at a moment goes on for longer. */
+    /** The current work gets longer. */
     case Longer = 'longer';
-    /** Another combination takes the place of one, from that round on. */
+    /** Another combination replaces one, from that round on. */
     case Swap = 'swap';
-    /** A round is done once more. */
+    /** A round is repeated. */
     case Again = 'again';
 }

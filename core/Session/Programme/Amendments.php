@@ -7,7 +7,7 @@ namespace Periplus\Core\Session\Programme;
 use Periplus\Core\Session\Plan\Block;
 use Periplus\Core\Session\Plan\Round;
 
-/** What was changed of a plan while it runs, in the order in which it was changed. */
+/** The changes that were made to a plan while it runs, in order. */
 final readonly class Amendments
 {
     /** @param list<Amendment> $list */
@@ -20,7 +20,7 @@ final readonly class Amendments
         return new self([...$this->list, $amendment]);
     }
 
-    /** s after that block */
+    /** Returns the pause after that block, in s. */
     public function changeover(Block $block, int $number): int
     {
         $longer = array_filter(
@@ -33,7 +33,7 @@ final readonly class Amendments
         return $block->changeover + array_sum(array_map(static fn (Amendment $one): int => $one->seconds, $longer));
     }
 
-    /** How often that round is done. */
+    /** Returns how often that round is done. */
     public function times(Round $round, Place $place): int
     {
         return $round->times
@@ -46,7 +46,7 @@ final readonly class Amendments
             );
     }
 
-    /** The round as it is done at that repeat. */
+    /** Returns the round as it is done in that repeat. */
     public function round(Round $round, Place $place): Round
     {
         foreach ($this->list as $one) {

@@ -8,7 +8,7 @@ use Periplus\Core\Combination\Chain;
 use Periplus\Core\Session\Drill\CueKind;
 use Periplus\Core\Session\Drill\RoundStance;
 
-/** One thing that happens at one moment of a session. */
+/** An event at one moment of a session. */
 final readonly class Cue
 {
     public string $short;
@@ -45,7 +45,10 @@ final readonly class Cue
         $this->short = $short ?? $text;
     }
 
-    /** Whether what is done from now on stands in it. A change of drills says only that, and the drill says what. */
+    /**
+     * Tells whether it says what is drilled from now on. A change of drills does not, because the drill's own cue
+     * follows.
+     */
     public function stands(): bool
     {
         return $this->kind->stands() && (CueKind::Change !== $this->kind || null !== $this->chain);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Programme;
 
-/** Where something stands in a plan. */
+/** A position in a plan. */
 final readonly class Place
 {
     /**

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Programme;
 
 use Periplus\Core\Session\Plan\SessionPlan;
 
-/** All cues of a session in their order, and what each track does at any time. */
+/** All cues of a session in order, and what each track does at any time. */
 final readonly class Programme
 {
     /**
@@ -63,7 +63,7 @@ final readonly class Programme
         return $starts;
     }
 
-    /** Work of that track, ms; everything else is rest. */
+    /** Returns the work of that track in ms; the rest of the time is rest. */
     public function workMs(?int $track): int
     {
         return array_sum(

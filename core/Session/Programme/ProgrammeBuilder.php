@@ -22,13 +22,13 @@ use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Plan\Set;
 use Periplus\Core\Technique\Stance;
 
-/** Turns a plan into its programme: the same plan and seed always give the same cues. */
+/** Builds the programme of a plan: the same plan and seed always give the same cues. */
 final class ProgrammeBuilder
 {
     private const LAST_TEN = 10_000;
-    /** Above what the reader of plans lets through, since it estimates, and amendments add some. */
+    /** Above the reader's limit, because the reader estimates and amendments add some. */
     private const MAX_CUES = 2 * SessionPlan::MAX_CUES;
-    /** Kinds of cues with which reminders stand. */
+    /** Kinds of cues that show a reminder. */
     private const REMIND = [CueKind::Show, CueKind::Change, CueKind::Step, CueKind::Demonstration];
 
     /** @var list<Cue> */
@@ -210,7 +210,7 @@ final class ProgrammeBuilder
             }
             $filled = [] === $pieces[$number] ? $from : $pieces[$number][\count($pieces[$number]) - 1][2];
             if ($filled < $to) {
-                // What could not be read leaves its time open.
+                // A set that could not be read leaves its time empty.
                 $this->segments[] = new Segment(
                     $start + 1000 * $filled,
                     $start + 1000 * $to,
@@ -254,14 +254,14 @@ final class ProgrammeBuilder
     }
 
     /**
-     * The change from one set to the next, announced before it comes.
+     * Returns the change from one set to the next, announced beforehand.
      *
      * @param list<DrillCue> $cues of the set that comes
      * @param int $earliest before which the set before has not begun, ms
      */
     private function change(array $cues, string $title, int $at, int $earliest, ?int $track, Place $place): void
     {
-        // What is called at random is not foretold.
+        // Random calls are not announced.
         $first =
             isset($cues[0]) && CueKind::Call !== $cues[0]->kind ? $cues[0] : new DrillCue(0, CueKind::Show, $title);
         $announced = max($earliest, $at - (int) (1000 * SessionValues::builtIn()->value('announce')));
@@ -270,7 +270,7 @@ final class ProgrammeBuilder
     }
 
     /**
-     * The sets cut where the windows end.
+     * Returns the sets, cut where the windows end.
      *
      * @return list<list<array{
      *     int,
@@ -321,7 +321,7 @@ final class ProgrammeBuilder
         );
     }
 
-    /** With what a round begins for that track. */
+    /** Returns the first cue of a round for that track. */
     private function first(Round $round, ?int $track): ?DrillCue
     {
         $set = (null === $track ? $round->everybody : $round->lane($track))->sets[0] ?? null;

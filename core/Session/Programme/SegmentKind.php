@@ -7,7 +7,7 @@ namespace Periplus\Core\Session\Programme;
 enum SegmentKind: string
 {
     case Work = 'work';
-    /** The coach talks or shows; athletes listen. */
+    /** The coach explains or demonstrates; athletes listen. */
     case Listen = 'listen';
     case Rest = 'rest';
     case Changeover = 'changeover';

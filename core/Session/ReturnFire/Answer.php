@@ -8,7 +8,7 @@ use Periplus\Core\Combination\StrikeItem;
 use Periplus\Core\Technique\Side;
 use Periplus\Core\Technique\Stance;
 
-/** A strike that comes back from the opponent. */
+/** A strike that the opponent answers with. */
 final readonly class Answer
 {
     /**

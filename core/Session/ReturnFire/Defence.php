@@ -9,7 +9,7 @@ use Periplus\Core\Flow\Next\Continuation;
 use Periplus\Core\Flow\Timing\Link;
 use Periplus\Core\Technique\Stance;
 
-/** What takes a strike, and what is ready then. */
+/** A defence against a strike, and the counters that are ready after it. */
 final readonly class Defence
 {
     /**

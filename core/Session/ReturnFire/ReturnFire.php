@@ -19,8 +19,8 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 
 /**
- * The opponent answers with the strike that ended the chain: what takes it follows from its limb, path, target and side
- * (core/data/defences.json), and what can be thrown then from the body as the chain and the defence have left it.
+ * The opponent answers with the strike that ended the chain. The defences follow from its limb, path, target and side
+ * (core/data/defences.json), and the counters from the body as chain and defence have left it.
  *
  * @phpstan-type Row array{
  *     id: string,
@@ -32,7 +32,7 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class ReturnFire
 {
-    /** Counters that are named. */
+    /** Maximum number of counters listed. */
     public const MOST = 6;
 
     /** @param list<Row> $rows */
@@ -103,7 +103,7 @@ final readonly class ReturnFire
         CheckOptions $options,
         ?array $limbs,
     ): array {
-        // Their left faces our right.
+        // The opponent's left faces our right.
         $near = $inStance->end->roleOf($opponent->sideOf($strike->strike->role->other()));
         $defences = [];
         foreach ($this->row($strike)['defences'] as $row) {

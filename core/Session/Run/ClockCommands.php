@@ -6,9 +6,7 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Programme\Programme;
 
-/**
- * What comes of the commands that only move the clock: that follows from how long the programme is and where it waits.
- */
+/** Applies the commands that only move the clock. They need the length of the programme and its waits only. */
 final readonly class ClockCommands
 {
     public const ENDED = 'This session has ended.';
@@ -46,7 +44,7 @@ final readonly class ClockCommands
         };
     }
 
-    /** A state that waits at the first moment after that one at which the plan says so. */
+    /** Returns a state that stops at the next moment at which the plan waits. */
     public function goingOn(RunState $state, int $after): RunState
     {
         foreach ($this->waits as $ms) {

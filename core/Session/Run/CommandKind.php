@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Run;
 
-/** What a coach does to a session while it runs. */
+/** What a coach can do to a running session. */
 enum CommandKind: string
 {
     case Pause = 'pause';
     case Resume = 'resume';
-    /** To a moment of the programme: skips, goes back, and whatever is tapped on the line of the session. */
+    /** Jump to a moment of the programme: skip, back, or a tap on the session's line. */
     case Jump = 'jump';
-    /** A minute more of what goes on. */
+    /** A minute more of the current work. */
     case Longer = 'longer';
-    /** Another combination in place of one. */
+    /** Another combination replaces one. */
     case Swap = 'swap';
-    /** The round once more after it. */
+    /** Repeat the round afterwards. */
     case Again = 'again';
     case End = 'end';
 
-    /** Whether it changes the programme, and not only where the clock stands. */
+    /** Tells whether it changes the programme and not just the clock. */
     public function changesProgramme(): bool
     {
         return \in_array($this, [self::Longer, self::Swap, self::Again], true);
     }
 
-    /** Whether a wall may do it from its own keys, also without the server. */
+    /** Tells whether a wall may do it with its own keys, even without the server. */
     public function isForWalls(): bool
     {
         return \in_array($this, [self::Pause, self::Resume, self::Jump], true);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Run;
 
-/** A command that makes no sense now; the message says why, to a coach. */
+/** Thrown when a command makes no sense now; the message tells the coach why. */
 final class CommandRefused extends \RuntimeException
 {
 }

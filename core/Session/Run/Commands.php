@@ -9,12 +9,12 @@ use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Programme\Segment;
 
-/** What comes of each command, from the state and the programme alone. */
+/** Applies a command, given the state and the programme. */
 final readonly class Commands
 {
-    /** ms that a press adds */
+    /** Time that the command "longer" adds, in ms. */
     public const LONGER = 60_000;
-    /** Longest that a session becomes by such presses, ms. */
+    /** Maximum length of a session after such additions, in ms. */
     private const LONGEST = 12 * 3_600_000;
 
     public function __construct(private Programme $programme)
@@ -102,7 +102,7 @@ final readonly class Commands
     }
 
     /**
-     * What goes on now, of that track, or of the first one.
+     * Returns the current segment of that track, or of the first one.
      *
      * @throws CommandRefused when nothing does
      */
@@ -117,7 +117,7 @@ final readonly class Commands
         throw new CommandRefused('The session is over. Go back to a round first.');
     }
 
-    /** When the round began, ms. */
+    /** Returns the start of the round, in ms. */
     private function start(Place $place): int
     {
         $starts = [];
@@ -130,7 +130,7 @@ final readonly class Commands
         return [] === $starts ? 0 : min($starts);
     }
 
-    /** How long a round is, with its rest, ms. */
+    /** Returns the length of a round with its rest, in ms. */
     private function length(Place $place): int
     {
         $of = array_filter(

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Drills\WeaponChoices;
 
-/** A plan of rounds and rests with nothing in them, for a coach who only needs the clock. */
+/** Creates a plan of empty rounds and rests, for a coach who only needs the clock. */
 final readonly class RoundTimer
 {
     /**

@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Programme\Amendment;
 
-/** What comes of a command. */
+/** The result of a command. */
 final readonly class RunChange
 {
     /**

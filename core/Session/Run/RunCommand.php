@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Run;
 
 use Periplus\Core\Session\Drill\PlannedCombination;
 
-/** One press of a coach. It says what shall be and not by how much, so that the same press twice is one. */
+/** A command of a coach. Commands are idempotent: they name the target state, not a step. */
 final readonly class RunCommand
 {
     /**

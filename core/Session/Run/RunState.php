@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\Core\Session\Run;
 
-/** Where a session stands that runs: one record, from which every screen knows its moment by the clock alone. */
+/** The state of a running session: with it every screen computes the current moment from the clock alone. */
 final readonly class RunState
 {
     /**
@@ -26,7 +26,7 @@ final readonly class RunState
     ) {
     }
 
-    /** The moment of the programme at that time, in ms; below zero before it begins. */
+    /** Returns the position in the programme at that time, in ms; negative before the start. */
     public function position(int $now): int
     {
         $clock = (($this->endedMs ?? $now) - $this->zeroMs) * $this->speed;
@@ -34,13 +34,13 @@ final readonly class RunState
         return $this->pausedMs ?? min($clock, $this->holdMs ?? $clock);
     }
 
-    /** Whether the clock stands, by a coach or because the plan says that it waits here. */
+    /** Tells whether the clock stands: a coach paused it, or the plan waits here. */
     public function stands(int $now): bool
     {
         return null !== $this->pausedMs || (null !== $this->holdMs && $this->position($now) >= $this->holdMs);
     }
 
-    /** When a moment of the programme comes if nothing is changed any more, on the server's clock. */
+    /** Returns the server time at which a moment of the programme comes, if nothing changes. */
     public function timeOf(int $ms): int
     {
         return $this->zeroMs + intdiv($ms, $this->speed);
@@ -86,7 +86,7 @@ final readonly class RunState
         return new self($this->zeroMs, $this->passage, $this->pausedMs, $this->endedMs, $this->speed, $ms);
     }
 
-    /** Whether nothing comes any more at that time. */
+    /** Tells whether the programme is over at that time. */
     public function isOver(int $now, int $lengthMs): bool
     {
         return null !== $this->endedMs || (null === $this->pausedMs && $this->position($now) >= $lengthMs);

@@ -9,28 +9,25 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Orders combinations so that each shares most with the one before (the distance of the library's likeness) and levels
- * do
+ * Orders combinations so that each shares most with the one before (by the edit distance of the library) and levels do
  * not fall. Up to twelve of one level the order is exact, by dynamic programming over subsets (Held and Karp, "A
- * dynamic
- * programming approach to sequencing problems", J. SIAM 10, 1962); beyond that it is a local search (2-opt and moving
- * runs,
- * with kicks) beside the lower bound of Held and Karp's one-trees ("The traveling-salesman problem and minimum spanning
- * trees: Part II", Math. Programming 1, 1971).
+ * dynamic programming approach to sequencing problems", J. SIAM 10, 1962). Beyond that it is a local search (2-opt and
+ * moving runs, with random kicks), together with the lower bound of Held and Karp's one-trees ("The traveling-salesman
+ * problem and minimum spanning trees: Part II", Math. Programming 1, 1971).
  */
 final class Sequencer
 {
-    /** Most combinations of one level for which the order is exact. */
+    /** Maximum number of combinations of one level for which the order is exact. */
     public const EXACT = 12;
     public const MOST = 200;
-    /** Work of the local search and of the bound: pairs that they look at. */
+    /** Budget of the local search and of the bound: the number of pairs they look at. */
     private const LOOKS = 1_800_000;
     private const ASCENT_LOOKS = 960_000;
     private const NOTHING = 1e-9;
 
     /** @var array<int, array<int, float>> between two places */
     private array $distance = [];
-    /** What all distances are whole multiples of, in thousandths; 0 when all are 0. */
+    /** Greatest common divisor of all distances, in thousandths; 0 when all are 0. */
     private int $unit = 0;
 
     /** @param list<Stop> $stops */
@@ -75,7 +72,7 @@ final class Sequencer
         }
         $isExact = max(array_map(\count(...), $groups)) <= self::EXACT;
         $order = $isExact ? $this->exact($groups) : $this->searched($groups);
-        // Of one level either way costs the same; the shorter end comes first.
+        // Within one level both directions cost the same; start with the shorter combination.
         if (
             1 === \count($groups)
             && \count($this->stops[$order[0]]->chain) > \count($this->stops[$order[\count($order) - 1]]->chain)
@@ -111,7 +108,7 @@ final class Sequencer
      */
     private function exact(array $groups): array
     {
-        // For the last place of the group before: what it costs to get there, and on which way.
+        // For each last combination of the previous group: the cost to get there, and the order.
         $reached = [-1 => [0.0, []]];
         foreach ($groups as $group) {
             $reached = $this->through($group, $reached);
@@ -238,7 +235,7 @@ final class Sequencer
     }
 
     /**
-     * Runs turned round and runs moved, as long as it gets shorter; a run stays within its level.
+     * Reverses and moves runs as long as the total gets smaller; a run stays within its level.
      *
      * @param list<int> $order
      * @param int $looks counted on
@@ -258,7 +255,7 @@ final class Sequencer
                     ++$looks;
                     $after = $to + 1 < $count ? $order[$to + 1] : -1;
                     [$first, $last] = [$order[$from], $order[$to]];
-                    // Turned round where it stands.
+                    // The run reversed in place.
                     $out = ($before < 0 ? 0.0 : $d[$before][$first]) + ($after < 0 ? 0.0 : $d[$last][$after]);
                     $in = ($before < 0 ? 0.0 : $d[$before][$last]) + ($after < 0 ? 0.0 : $d[$first][$after]);
                     if ($to > $from && $in < $out - self::NOTHING) {
@@ -288,7 +285,7 @@ final class Sequencer
     }
 
     /**
-     * Moves a short run to a better place of its level, turned round or not.
+     * Moves a short run to a better place of its level, reversed or not.
      *
      * @param list<int> $order changed when there is one
      * @param float $saved by taking it out
@@ -331,7 +328,7 @@ final class Sequencer
     }
 
     /**
-     * Two neighbouring runs of one level exchanged.
+     * Swaps two neighbouring runs of one level.
      *
      * @param list<int> $order
      *
@@ -359,9 +356,9 @@ final class Sequencer
     }
 
     /**
-     * A tree that joins each level, and each level to the next by one link, costs no more than any order; weights on
-     * the
-     * places, which change no order's cost but for its ends, push the tree towards a path.
+     * Returns a lower bound: a tree that joins the combinations of each level, and each level to the next by one link,
+     * costs no more than any order. Weights on the combinations, which change the cost of an order only at its ends,
+     * push the tree towards a path.
      *
      * @param list<list<int>> $groups
      * @param float $cost of an order that is known
@@ -399,18 +396,15 @@ final class Sequencer
         return $this->lifted($best);
     }
 
-    /**
-     * Every order costs a multiple of what all distances are multiples of, so that a bound may be lifted to the next
-     * one.
-     */
+    /** Rounds a bound up to the next multiple of the common divisor, because the cost of every order is one. */
     private function lifted(float $bound): float
     {
         return 0 === $this->unit ? $bound : ceil(1000 * $bound / $this->unit - 1e-6) * $this->unit / 1000;
     }
 
     /**
-     * The cheapest tree over the levels, with a link from nowhere to the first and from the last to nowhere, so that
-     * each place has two.
+     * Returns the cheapest tree over the levels, with an extra link at the first and the last level, so that each
+     * combination has two.
      *
      * @param list<list<int>> $groups
      * @param array<int, float> $weights
@@ -439,7 +433,7 @@ final class Sequencer
                 ++$degrees[$ends[1]];
             }
         }
-        // Beginning and end are of the first and the last level, and of one level two different places.
+        // The ends are in the first and the last level; with one level they are two different combinations.
         $first = $groups[0];
         $last = $groups[\count($groups) - 1];
         $lighter = static fn (int $one, int $other): int => $weights[$one] <=> $weights[$other];
@@ -456,7 +450,7 @@ final class Sequencer
     }
 
     /**
-     * Prim's tree over one level.
+     * Prim's algorithm over one level.
      *
      * @param list<int> $group
      * @param array<int, float> $weights

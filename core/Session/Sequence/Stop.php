@@ -7,7 +7,7 @@ namespace Periplus\Core\Session\Sequence;
 use Periplus\Core\Combination\Chain;
 use Periplus\Core\Combination\Sequence as ChainSequence;
 
-/** A combination that is to be put into an order. */
+/** A combination to be ordered. */
 final readonly class Stop
 {
     public ChainSequence $sequence;

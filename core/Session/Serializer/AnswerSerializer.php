@@ -17,7 +17,7 @@ use Periplus\Core\Session\ReturnFire\Answer;
 use Periplus\Core\Session\ReturnFire\Defence;
 use Periplus\Core\Session\ReturnFire\ReturnFire;
 
-/** What comes back after a chain, what takes it, and what is ready then, as a JSON-ready array. */
+/** Returns the opponent's answer to a chain, the defences and the counters, as a JSON-ready array. */
 final readonly class AnswerSerializer
 {
     /**

@@ -15,7 +15,7 @@ use Periplus\Core\Session\Sequence\SharedPart;
 use Periplus\Core\Session\Sequence\Stop;
 use Periplus\Core\Technique\Stance;
 
-/** Puts chains into an order, as a JSON-ready array. */
+/** Orders chains and returns them as a JSON-ready array. */
 final readonly class SequenceSerializer
 {
     /**

@@ -29,8 +29,8 @@ use Periplus\Core\Session\Warnings\WarningRegistry;
 use Periplus\Core\Technique\Stance;
 
 /**
- * From a written plan to everything that follows from it, as one JSON-ready array; docs/formats/session.md describes
- * every key.
+ * Reads a written plan and returns everything that follows from it as a JSON-ready array; docs/formats/session.md
+ * describes every key.
  */
 final readonly class SessionSerializer
 {
@@ -79,7 +79,7 @@ final readonly class SessionSerializer
     }
 
     /**
-     * The plan with less of what is warned of.
+     * Returns the plan with less of what the warning is about.
      *
      * @param array<array-key, mixed> $written
      *
@@ -182,7 +182,7 @@ final readonly class SessionSerializer
             'stance' => $cue->stance->value,
             'lengthMs' => $cue->lengthMs,
             'marked' => $cue->marked,
-            // Each rung is thrown by itself, so that it is checked by itself.
+            // Each rung is thrown by itself, so it is checked by itself.
             'verdict' => null !== $cue->chain && \in_array($cue->kind, [CueKind::Rung, CueKind::Step], true)
                     ? Check::builtIn()->run(new ChainInStance($cue->chain, Stance::Orthodox), $plan->options())->verdict
                         ->value

@@ -6,12 +6,12 @@ namespace Periplus\Core\Session\Wall;
 
 use Periplus\Core\Session\Drill\CueKind;
 
-/** What is heard with a cue, besides a voice. */
+/** The sound of a cue, other than the voice. */
 enum Sound: string
 {
-    /** Work begins. */
+    /** Work starts. */
     case Bell = 'bell';
-    /** Work is over: the bell twice. */
+    /** Work ends: the bell twice. */
     case EndBell = 'end-bell';
     /** The last ten seconds: the clap of two sticks. */
     case Clap = 'clap';

@@ -16,10 +16,9 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * What a voice says with a cue: the numbers of the gym for strikes, words by role for all else, so that it is true for
- * both
- * stances. Numbers that are bound to the hand mean other strikes in the other stance, so that strikes are said in words
- * there.
+ * The text that a voice says with a cue: strikes by the gym's numbers, everything else in words by role, so that it is
+ * true for both stances. Hand-bound numbers mean different strikes in the other stance, so with them strikes are said
+ * in words.
  */
 final readonly class Speech
 {
@@ -34,7 +33,7 @@ final readonly class Speech
         $this->words = new \NumberFormatter('en', \NumberFormatter::SPELLOUT);
     }
 
-    /** What is said with a cue; null where a bell or a clap is heard, or nothing. */
+    /** Returns the text for a cue; null where a bell or a clap is heard, or nothing. */
     public function of(Cue $cue): ?string
     {
         $chain = null === $cue->chain ? null : $this->chain($cue->chain);
@@ -55,7 +54,7 @@ final readonly class Speech
         };
     }
 
-    /** A chain as it is called. */
+    /** Returns a chain as a coach calls it. */
     public function chain(Chain $chain): string
     {
         $inStance = new ChainInStance($chain, Stance::Orthodox);
@@ -71,7 +70,7 @@ final readonly class Speech
                 ? $this->words->format((int) $found[1])
                     .('' === $found[2] ? '' : ' '.Target::from($found[2])->word())
                 : self::plain(Words::byRole()->item($item, $inStance->stances[$at]));
-            // A short silence keeps a move apart from the numbers around it.
+            // A short silence separates a move from the numbers around it.
             $said .= (null === $wasNumber ? '' : ($wasNumber && $number ? ' ' : ', ')).$word;
             $wasNumber = $number;
         }

@@ -21,9 +21,8 @@ use Periplus\Core\Session\Programme\Segment;
 use Periplus\Core\Technique\Stance;
 
 /**
- * A programme as a screen plays it, as a JSON-ready array: all that is shown and heard from the first bell to the last,
- * so
- * that nothing is asked for while it runs. docs/formats/wall.md describes every key.
+ * Serializes a programme for a screen: everything that is shown and heard from the first bell to the last, so that
+ * nothing has to be fetched meanwhile. docs/formats/wall.md describes every key.
  */
 final class WallSerializer
 {
@@ -39,7 +38,7 @@ final class WallSerializer
     private function __construct(private readonly Programme $programme, Numbering $numbering)
     {
         $this->writer = new Writer($numbering);
-        // What is said is in the numbers of the plan, whichever a screen shows: all hear one voice.
+        // The voice uses the numbers of the plan, whatever the screens show: everybody hears the same voice.
         $this->speech = new Speech($programme->plan->numbering);
         $this->known = new \WeakMap();
     }
@@ -89,7 +88,7 @@ final class WallSerializer
     }
 
     /**
-     * One voice says one thing at a time: of what is said at the same moment the last, which says most.
+     * Keeps one text for each moment: the last one, which says most.
      *
      * @param list<array{atMs: int, say: string|null, ...}> $cues
      *

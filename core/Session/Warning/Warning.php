@@ -6,7 +6,10 @@ namespace Periplus\Core\Session\Warning;
 
 use Periplus\Core\Session\Plan\WrittenPlan;
 
-/** One thing about a whole session that a head coach looks at. It is found by the folder of warnings. */
+/**
+ * Something about a whole session that a head coach looks at. Classes in the folder Session/Warnings are found
+ * automatically.
+ */
 interface Warning
 {
     public function definition(): WarningDefinition;
@@ -14,6 +17,6 @@ interface Warning
     /** @return list<string> where it holds, in one sentence each; what holds for both stances is said once */
     public function matches(WarningContext $context): array;
 
-    /** The plan with less of it. */
+    /** Returns the plan with less of it. */
     public function fix(WrittenPlan $plan): WrittenPlan;
 }

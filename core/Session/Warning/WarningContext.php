@@ -9,7 +9,7 @@ use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Technique\Stance;
 
-/** What a warning looks at: the plan, its programme, and the loads of athletes of both stances. */
+/** The input of a warning: the plan, its programme, and the loads of athletes of both stances. */
 final readonly class WarningContext
 {
     /** @param list<array{int|null, Stance, Load}> $loads by track and stance */
@@ -22,15 +22,14 @@ final readonly class WarningContext
         return $this->plan->rules->threshold($warning->id) ?? $warning->threshold->default;
     }
 
-    /** For whom a load is, as a sentence goes on: "southpaw athletes", "southpaw athletes of Level 1". */
+    /** Returns the athletes as named in a sentence: "southpaw athletes", "southpaw athletes of Level 1". */
     public function who(?int $track, Stance $stance): string
     {
         return $stance->value.' athletes'.(null === $track ? '' : ' of '.$this->plan->tracks[$track]->name);
     }
 
     /**
-     * For whom a number of the load is above the threshold, in one sentence; those of both stances together where it is
-     * the same.
+     * Returns one sentence for those whose number is above the threshold; both stances together where it is the same.
      *
      * @param \Closure(Load): float $number
      * @param string $what with a place for the number: "%s strikes to the head of a partner"

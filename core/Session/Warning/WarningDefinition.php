@@ -6,7 +6,7 @@ namespace Periplus\Core\Session\Warning;
 
 use Periplus\Core\Flow\Rule\RuleThreshold;
 
-/** All that a warning says of itself. Its threshold stands in the house rules. */
+/** The metadata of a warning. Its threshold is part of the house rules. */
 final readonly class WarningDefinition
 {
     /**

@@ -8,11 +8,11 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Session\Plan\Round;
 use Periplus\Core\Session\Plan\WrittenPlan;
 
-/** Moves rounds of a plan to pads, by what is thrown in them. */
+/** Moves rounds of a plan to pads, chosen by what is thrown in them. */
 final class OnPads
 {
     /**
-     * Every round on one of these in which such a strike is thrown.
+     * Moves every round on one of the given media in which such a strike is thrown.
      *
      * @param list<Medium> $from
      * @param \Closure(string): bool $isMeant by the family of a strike
@@ -29,7 +29,7 @@ final class OnPads
     }
 
     /**
-     * Half of them: a round that is done several times is shared, and of the others every second one goes.
+     * Moves every second round; a round that is repeated is split.
      *
      * @param \Closure(string): bool $isMeant
      */
@@ -38,7 +38,7 @@ final class OnPads
         $meant = self::rounds($plan, [$from], $isMeant);
         $changed = $plan;
         $isSecond = true;
-        // From the end, so that places before stay as they are.
+        // From the end, so that earlier positions stay valid.
         foreach (array_reverse($plan->rounds()) as [$block, $number, $round]) {
             if (!isset($meant[$block.' '.$number])) {
                 continue;

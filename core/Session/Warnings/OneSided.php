@@ -52,7 +52,7 @@ final readonly class OneSided implements Warning
     public function fix(WrittenPlan $plan): WrittenPlan
     {
         $rounds = $plan->rounds(BlockKind::Rounds);
-        // A round that is done several times shares them; otherwise the last one is done again in the other stance.
+        // A repeated round is split; otherwise the last one is repeated in the other stance.
         foreach ($rounds as [$block, $round, $written]) {
             $times = $written['times'] ?? 1;
             if (\is_int($times) && $times > 1 && RoundStance::Other->value !== ($written['stance'] ?? '')) {

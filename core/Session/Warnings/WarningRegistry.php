@@ -8,7 +8,7 @@ use Periplus\Core\Session\Warning\Warning;
 use Periplus\Core\Session\Warning\WarningDefinition;
 use Periplus\Core\Technique\Instances;
 
-/** Every warning of this folder, in the order in which a coach would raise them. */
+/** All warnings of this folder, in the order in which a coach would mention them. */
 final readonly class WarningRegistry
 {
     /** @return array<string, Warning> by id */
