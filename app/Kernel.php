@@ -15,7 +15,7 @@ final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;
 
-    /** APP_ENV is prod unless it says otherwise; see docs/development.md. */
+    /** APP_ENV defaults to prod; see docs/development.md. */
     public static function fromEnvironment(): self
     {
         $env = $_SERVER['APP_ENV'] ?? 'prod';
@@ -37,7 +37,7 @@ final class Kernel extends BaseKernel
         $container->addCompilerPass(new ValidateRequestsOnly(), priority: 100);
     }
 
-    /** bin/start has a folder for each state of the code, so that none is made anew under a server that uses it. */
+    /** bin/start has a folder for each state of the code, so that the cache of a running server is never replaced. */
     public function getCacheDir(): string
     {
         $folder = $_SERVER['APP_CACHE_DIR'] ?? '';

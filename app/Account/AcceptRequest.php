@@ -6,7 +6,7 @@ namespace Periplus\App\Account;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Who takes up a link: its word, a password, and for a new account a name and an e-mail address. */
+/** Accepts a link: its token, a password, and for a new account a name and an e-mail address. */
 final readonly class AcceptRequest
 {
     public function __construct(

@@ -15,8 +15,8 @@ use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Security\Core\User\UserProviderInterface;
 
 /**
- * Finds accounts, and makes sure at every request that the account is still what the session says. That look is one
- * plain query: it stands before every route, also before those that need nothing else of the mapper.
+ * Finds accounts, and checks on every request that the account still matches the session. That check is one plain SQL
+ * query, because it runs before every route, including those that do not need Doctrine otherwise.
  *
  * @extends ServiceEntityRepository<User>
  *
@@ -58,7 +58,7 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
                 [$user->id()],
             );
         } catch (ConnectionException) {
-            // Nobody is signed out because the database is away: what needs it answers 503 by itself.
+            // Nobody is signed out because the database is down: routes that need it answer 503.
             return $user;
         }
         if (false === $row || (int) $row['sessions_ended'] !== $user->sessionsEnded()) {
@@ -79,7 +79,7 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
         return $this->findOneBy(['email' => $email]);
     }
 
-    /** The account as the entity manager knows it, for associations; the one of a session is not known to it. */
+    /** Returns the account as managed by the entity manager, for associations; the one in the session is detached. */
     public function managed(User|int $user): User
     {
         $id = \is_int($user) ? $user : $user->id();
@@ -124,7 +124,7 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
         return $ids;
     }
 
-    /** The head coach who has been here longest; null while there is none. */
+    /** Returns the head coach with the oldest account; null while there is none. */
     public function firstHeadCoach(): ?User
     {
         return $this->findOneBy(['role' => GymRole::HeadCoach], ['id' => 'ASC']);

@@ -12,7 +12,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** Prints a link with which a coach sets a new password; the way back in for an only head coach. */
+/** Prints a link with which a coach sets a new password, for example when the only head coach is locked out. */
 #[AsCommand('coach:link', 'Print a link for a new password, good once and for a day')]
 final class CoachLinkCommand extends Command
 {

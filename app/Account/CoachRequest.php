@@ -6,7 +6,7 @@ namespace Periplus\App\Account;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What the head coach changes of an account; what is not said stays as it is. */
+/** A change of an account by the head coach; null leaves a field unchanged. */
 final readonly class CoachRequest
 {
     public function __construct(

@@ -21,7 +21,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** The coaches of the gym: invited by a link, with their roles, passwords and last sign-in. */
+/** Manages the gym's coaches: invitations, roles, password resets and last sign-in. */
 final readonly class CoachesController
 {
     public function __construct(
@@ -50,7 +50,7 @@ final readonly class CoachesController
         return new JsonResponse($this->invitations->invite($request, $user), 201);
     }
 
-    /** The links that are still good; the words in them are known to whoever was sent them alone. */
+    /** Lists the valid links, without their tokens, which only the recipient knows. */
     #[Route('/api/invitations', methods: 'GET')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function invitations(): JsonResponse
@@ -67,7 +67,7 @@ final readonly class CoachesController
         return new Response(status: 204);
     }
 
-    /** A link that lets a coach set their password anew. */
+    /** Creates a link with which a coach sets a new password. */
     #[Route('/api/coaches/{id<\d{1,9}>}/reset', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function reset(int $id, #[CurrentUser] User $user): JsonResponse
@@ -83,7 +83,7 @@ final readonly class CoachesController
         #[CurrentUser] User $user,
     ): JsonResponse {
         $coach = $this->entities->wrapInTransaction(function () use ($id, $request, $user): User {
-            // Held, so that the last two head coaches cannot step down in the same moment.
+            // Locked, so that the last two head coaches cannot step down at the same time.
             $heads = $this->accounts->holdHeadCoaches();
             $coach = $this->get($id);
             [$role, $active] = [$request->role() ?? $coach->role(), $request->active ?? $coach->isActive()];
@@ -128,7 +128,7 @@ final readonly class CoachesController
         return new JsonResponse(self::coach($coach));
     }
 
-    /** What a link is for; whoever has it may ask. */
+    /** Returns what a link is for; knowing its token is enough to ask. */
     #[Route('/api/invitations/look', methods: 'POST')]
     public function look(#[MapRequestPayload(acceptFormat: 'json')] LinkRequest $request): JsonResponse
     {
@@ -141,7 +141,7 @@ final readonly class CoachesController
         Security $security,
     ): Response {
         $user = $this->invitations->accept($request);
-        // Whoever has just given a password need not give it again; one who is blocked is not let in by it.
+        // Someone who has just set a password need not type it again; a blocked coach stays signed out.
         if ($user->isActive()) {
             $security->login($user, 'json_login', 'api');
         }
@@ -149,7 +149,7 @@ final readonly class CoachesController
         return new Response(status: 204);
     }
 
-    /** One's own password; other sessions of the account end. */
+    /** Changes one's own password; other login sessions of the account end. */
     #[Route('/api/me/password', methods: 'PUT')]
     public function password(
         Request $http,
@@ -181,7 +181,7 @@ final readonly class CoachesController
         return new Response(status: 204);
     }
 
-    /** Those made by an account that may make none any more, and those that would set its password. */
+    /** Ends the links that the account created if it may not create any more, and those that would set its password. */
     private function endLinks(User $coach, InvitationEnding $ending): void
     {
         $this->invitations->endBy($coach);

@@ -10,14 +10,14 @@ use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHand
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
 
 /**
- * Sessions in the database, by a digest of their id, so that nobody who reads the table can take one up. No session is
- * held while a request runs: what a session has is written when somebody signs in, and seldom after that. Of each there
- * is a copy in memory for a short while, with which coaches go on checking while the database is away.
+ * Stores login sessions in the database under a digest of their id, so that reading the table does not give access.
+ * Sessions are not locked during a request: they are written at sign-in and rarely afterwards. Each is cached in memory
+ * for a short while, so that coaches can keep checking chains while the database is down.
  */
 final class DatabaseSessions extends PdoSessionHandler
 {
     private const COPY = 'session.';
-    /** How long the copy is good for, s. */
+    /** How long the cached copy is valid, in s. */
     private const KEPT = 600;
 
     /** @var array<string, true> digests of sessions that were there when they were read */
@@ -41,7 +41,7 @@ final class DatabaseSessions extends PdoSessionHandler
         } catch (\PDOException $away) {
             $this->away = $away;
 
-            // Without the connection that its parent would make.
+            // Skips the connection that the parent would open.
             return AbstractSessionHandler::open($savePath, $sessionName);
         }
     }
@@ -74,12 +74,12 @@ final class DatabaseSessions extends PdoSessionHandler
         $id = self::digest($sessionId);
         if (isset($this->known[$id])) {
             try {
-                // One that was ended meanwhile stays ended.
+                // A session that was ended meanwhile stays ended.
                 $this->getConnection()
                     ->prepare('UPDATE session SET sess_data = ?, sess_lifetime = ?, sess_time = ? WHERE sess_id = ?')
                     ->execute([$data, time() + (int) \ini_get('session.gc_maxlifetime'), time(), $id]);
             } catch (\PDOException) {
-                // The database went away: what was read of the session still holds.
+                // The database is down: the cached session is still valid.
                 return true;
             }
         } else {
@@ -90,7 +90,7 @@ final class DatabaseSessions extends PdoSessionHandler
         return true;
     }
 
-    /** A session in use is written once a minute, when its time of use is: that is often enough for its age. */
+    /** The time of last use is written once a minute, which is precise enough for its expiry. */
     public function updateTimestamp(#[\SensitiveParameter] string $sessionId, string $data): bool
     {
         return true;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** An e-mail address as accounts are known by: everywhere written the same way, and then compared exactly. */
+/** Normalises the e-mail addresses of accounts, so that they can be compared exactly. */
 final readonly class EmailAddress
 {
     public static function of(string $typed): string

@@ -14,7 +14,7 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Founds a gym of its own in an empty database; it has no account until its first link is used. */
+/** Founds a gym in an empty database; it has no account until its first link is used. */
 #[AsCommand('gym:found', 'Found a gym in an empty database')]
 final class FoundGymCommand extends Command
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** What someone may do in the gym; the value is the role that the framework checks. */
+/** The role of an account; the value is the Symfony role that is checked. */
 enum GymRole: string
 {
     case HeadCoach = 'ROLE_HEAD_COACH';
@@ -27,7 +27,7 @@ enum GymRole: string
         return array_map(static fn (self $role): string => $role->word(), self::cases());
     }
 
-    /** As it is written in the API. */
+    /** Returns the name used in the API. */
     public function word(): string
     {
         return match ($this) {

@@ -6,7 +6,7 @@ namespace Periplus\App\Account;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** A link that lets someone in once. The link holds a random word, the database its hash. */
+/** A link that is valid for one use. The link contains a random token, the database its hash. */
 #[ORM\Entity(repositoryClass: Invitations::class)]
 #[ORM\Table(name: 'invitation')]
 #[ORM\UniqueConstraint(name: 'by_token', columns: ['token_hash'])]

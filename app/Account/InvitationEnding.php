@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** Why a link is good no longer. */
+/** The reason why a link is no longer valid. */
 enum InvitationEnding: string
 {
     case Used = 'used';
     case Withdrawn = 'withdrawn';
-    /** Another was made for the same account. */
+    /** A newer link was created for the same account. */
     case Replaced = 'replaced';
     /** The account has a new password. */
     case Password = 'password';
     case Blocked = 'blocked';
     case Demoted = 'demoted';
-    /** Whoever made it may make none any more. */
+    /** Its creator may not create links any more. */
     case Maker = 'maker';
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** What a link is for. */
+/** The purpose of a link. */
 enum InvitationKind: string
 {
     /** A new account. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** A link that is good, as head coaches see it: without its word. */
+/** A valid link as shown to head coaches, without its token. */
 final readonly class InvitationRow implements \JsonSerializable
 {
     /** @param string|null $madeBy null for a link that was made on the machine itself */

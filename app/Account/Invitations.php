@@ -19,20 +19,19 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /**
- * Links that let someone in once: a new coach, one whose password is set again, or the first head coach of a new gym. A
- * link is good for one use, and for a week, or for a day when it was made on the machine itself. It ends before that
- * when
- * it is withdrawn, when another is made for the same account, when that account has a new password or is blocked, and
- * when its maker is no longer a head coach.
+ * Manages links for one use: for a new coach, for a new password, or for the first head coach of a new gym. A link is
+ * valid for a week, or for a day when it was created on the server's console. It ends earlier when it is withdrawn,
+ * when a newer one is created for the same account, when the account gets a new password or is blocked, and when its
+ * creator is no longer a head coach.
  *
  * @extends ServiceEntityRepository<Invitation>
  */
 final class Invitations extends ServiceEntityRepository
 {
     private const VALID_DAYS = 7;
-    /** Of a link that was made on the machine itself. */
+    /** Validity of a link created on the console. */
     private const VALID_HOURS = 24;
-    /** Links that may be open at a time. */
+    /** Maximum number of valid links at a time. */
     private const MOST = 50;
 
     public function __construct(
@@ -78,7 +77,7 @@ final class Invitations extends ServiceEntityRepository
         return $this->make(InvitationKind::Reset, $user->role(), $user, $maker, $user->name());
     }
 
-    /** Makes the link with which the first head coach of a new gym takes it up; an earlier one ends. */
+    /** Creates the link for the first head coach of a new gym and ends an earlier one. */
     public function setUp(): NewLink
     {
         $this->end('i.kind = :which', InvitationKind::Setup->value, InvitationEnding::Replaced);
@@ -86,9 +85,7 @@ final class Invitations extends ServiceEntityRepository
         return $this->make(InvitationKind::Setup, GymRole::HeadCoach, null, null, '');
     }
 
-    /**
-     * Makes the link that lets somebody back in who has the machine of the gym at hand, such as its only head coach.
-     */
+    /** Creates a link for somebody with access to the server, such as a locked-out only head coach. */
     public function rescue(User $user): NewLink
     {
         $this->endOf($user, InvitationEnding::Replaced);
@@ -124,13 +121,13 @@ final class Invitations extends ServiceEntityRepository
         $this->audit->add($by->id(), 'coach.withdrawn', 'withdrew a link');
     }
 
-    /** Ends all links that set the password of an account anew. */
+    /** Ends all links that would set the password of an account. */
     public function endOf(User $user, InvitationEnding $ending): void
     {
         $this->end('i.user = :which', $user->id(), $ending);
     }
 
-    /** Ends all links that somebody made who may make none any more. */
+    /** Ends all links created by somebody who may not create any more. */
     public function endBy(User $maker): void
     {
         $this->end('i.maker = :which', $maker->id(), InvitationEnding::Maker);
@@ -158,13 +155,13 @@ final class Invitations extends ServiceEntityRepository
         ];
     }
 
-    /** Makes the account, or sets the password; the link is used up. */
+    /** Creates the account or sets the password, and uses up the link. */
     public function accept(AcceptRequest $request): User
     {
         try {
             return $this->getEntityManager()->wrapInTransaction(fn (): User => $this->use($request));
         } catch (UniqueConstraintViolationException) {
-            // Somebody joined with the same address in the same moment.
+            // Somebody else joined with the same address at the same time.
             throw self::taken();
         }
     }
@@ -266,7 +263,7 @@ final class Invitations extends ServiceEntityRepository
         return $link ?? throw self::gone();
     }
 
-    /** Links that open something now. */
+    /** Returns a query for the valid links. */
     private function good(): QueryBuilder
     {
         return $this->createQueryBuilder('i')->leftJoin('i.maker', 'm')->leftJoin('i.user', 'u')

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** The word in a link. It stands in the body of a request, which no log keeps, and never in an address. */
+/** The token of a link. It is sent in the request body, which is never logged, and not in the URL. */
 final readonly class LinkRequest
 {
     public function __construct(#[\SensitiveParameter] public string $token)

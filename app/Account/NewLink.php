@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Account;
 
-/** A link that was made just now; its word is known here alone. */
+/** A link that was just created; the only time its token is known. */
 final readonly class NewLink implements \JsonSerializable
 {
     public function __construct(#[\SensitiveParameter] public string $token, public \DateTimeImmutable $expiresAt)

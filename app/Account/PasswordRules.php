@@ -8,16 +8,15 @@ use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
 /**
- * What a password must not be: short, among the worst, or one's own name. Length first, and nothing is asked about
- * kinds
- * of characters (NIST SP 800-63B, section 5.1.1.2).
+ * Rejects passwords that are short, among the most common, or contain one's own name. Length matters most, and kinds of
+ * characters are not required (NIST SP 800-63B, section 5.1.1.2).
  */
 final readonly class PasswordRules
 {
     public const SHORTEST = 10;
     public const LONGEST = 200;
     private const WORST = __DIR__.'/worst-passwords.txt';
-    /** Parts of a name shorter than this may stand in a password. */
+    /** Parts of a name shorter than this are allowed in a password. */
     private const PART = 4;
 
     /**
@@ -59,7 +58,7 @@ final readonly class PasswordRules
         };
     }
 
-    /** Whether it runs along the keyboard, the alphabet or the numbers. */
+    /** Tells whether it is a row of the keyboard, the alphabet or the digits. */
     private static function isRow(string $letters): bool
     {
         $rows = [

@@ -10,14 +10,13 @@ use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 /**
- * The token that every write sends back in a header, which no page of elsewhere can set. Whoever is signed in has one
- * of
- * their session; whoever is not has one for all, so that nothing is kept for anybody who is not signed in.
+ * The CSRF token that every write sends in a header, which other sites cannot set. A signed-in coach has one in the
+ * session; anonymous visitors share one, so that nothing is stored for them.
  */
 final readonly class RequestToken
 {
     private const ID = 'api';
-    /** Where the firewall keeps who is signed in. */
+    /** Session key under which the firewall keeps the signed-in user. */
     private const SIGNED_IN = '_security_api';
 
     public function __construct(
@@ -40,7 +39,7 @@ final readonly class RequestToken
             : $request->hasPreviousSession() && $this->tokens->isTokenValid(new CsrfToken(self::ID, $token)));
     }
 
-    /** A browser says which page a write comes from; other programs need not. */
+    /** Browsers send the page a write comes from; other clients need not. */
     private function isOurs(Request $request): bool
     {
         $origin = $request->headers->get('Origin');

@@ -8,11 +8,11 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
-/** Ends a session some time after signing in, however much it is used; the framework ends one that is not used. */
+/** Ends a login session some time after sign-in, however much it is used; the framework ends unused ones. */
 #[AsEventListener(priority: 24)]
 final readonly class SessionAge
 {
-    /** s */
+    /** Maximum age in s. */
     public const MOST = 30 * 86_400;
 
     public function __construct(private ClockInterface $clock)

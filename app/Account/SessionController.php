@@ -21,7 +21,7 @@ final readonly class SessionController
         return $this->view->response($user);
     }
 
-    /** The firewall answers this route before it is reached, but for what is not JSON. */
+    /** The firewall handles this route, except for requests that are not JSON. */
     #[Route('/api/session', name: 'sign_in', methods: 'POST')]
     public function signIn(): never
     {

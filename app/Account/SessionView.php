@@ -9,7 +9,7 @@ use Periplus\App\Gym\GymKind;
 use Periplus\App\Gym\Gyms;
 use Symfony\Component\HttpFoundation\JsonResponse;
 
-/** Answers who is signed in, in which gym, and the token that every write has to send back. */
+/** Serializes who is signed in, in which gym, and the CSRF token for writes. */
 final readonly class SessionView
 {
     public function __construct(private RequestToken $token, private Gyms $gyms)

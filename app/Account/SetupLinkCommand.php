@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** Prints the link for the first head coach while a gym of one's own has no account; otherwise nothing. */
+/** Prints the link for the first head coach while a gym has no account, otherwise nothing. */
 #[AsCommand('gym:setup-link', 'Print the link for the first head coach, good once and for a day')]
 final class SetupLinkCommand extends Command
 {

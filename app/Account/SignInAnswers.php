@@ -21,7 +21,7 @@ use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerI
 use Symfony\Component\Security\Http\Event\LogoutEvent;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
-/** What the API says when someone signs in, fails to, or signs out; both of the former are in the audit log. */
+/** Answers a sign-in, a failed sign-in and a sign-out; the first two are written to the audit log. */
 final readonly class SignInAnswers implements SuccessHandler, FailureHandler
 {
     public function __construct(
@@ -50,7 +50,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
     {
         if ($exception instanceof TooManyLoginAttemptsAuthenticationException) {
-            // One row for a while, not one for each try.
+            // One row for a period, not one for each attempt.
             $this->audit->addOnce('sign-in.held-back', 'Tries to sign in were held back: there were too many', 600);
 
             return ProblemResponse::of(429, 'too-many-tries', 'Too many tries. Wait a minute, then sign in again.');
@@ -86,7 +86,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
         $event->setResponse(new Response(status: 204));
     }
 
-    /** A password is hashed where there is none to compare, so that the time says nothing about who has an account. */
+    /** A password is hashed even without an account, so that the response time does not reveal who has one. */
     private function takeAsLong(Request $request): void
     {
         $body = json_decode($request->getContent(), true);
@@ -94,7 +94,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
         try {
             $this->hasher->hashPassword(new User('nobody@nowhere.example', 'Nobody', GymRole::Coach), $password);
         } catch (InvalidPasswordException) {
-            // Too long to be anybody's: refused at once for known names, too.
+            // Too long to be a password: rejected at once, for existing accounts as well.
         }
     }
 }

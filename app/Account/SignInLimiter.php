@@ -13,10 +13,9 @@ use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
 /**
- * Bounds the tries to sign in. Tries at one account from one address count before the password is looked at, so that
- * sending many at once does not help; others who share that address can still sign in under their own name. Failures
- * from one address, and from all of them together, are bounded as well, whatever the names: a refused try costs no
- * hash.
+ * Limits sign-in attempts. Attempts for one account from one address are counted before the password is checked, so
+ * that many parallel attempts do not help; others behind the same address can still sign in. Failures from one address
+ * and from all addresses together are limited too, whatever the names: a refused attempt costs no hash.
  */
 final readonly class SignInLimiter implements RequestRateLimiterInterface
 {
@@ -45,7 +44,7 @@ final readonly class SignInLimiter implements RequestRateLimiterInterface
         $this->tries($request)->reset();
     }
 
-    /** Counts a try that failed. */
+    /** Counts a failed attempt. */
     public function failed(Request $request): void
     {
         foreach ($this->failures($request) as $limiter) {

@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
-/** Someone of the gym who signs in. */
+/** An account of the gym. */
 #[ORM\Entity(repositoryClass: Accounts::class)]
 #[ORM\Table(name: 'user')]
 class User implements UserInterface, PasswordAuthenticatedUserInterface
@@ -21,7 +21,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(length: 255)]
     private string $password = '';
 
-    /** The numbering they read in; the gym's own when null. */
+    /** The numbering that the coach reads; null for the gym's own. */
     #[ORM\Column(length: 40, nullable: true)]
     private ?string $numbering = null;
 
@@ -31,7 +31,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(nullable: true)]
     private ?\DateTimeImmutable $lastSignIn = null;
 
-    /** How often all sessions of the account were ended; one that knows another count is not good any more. */
+    /** How often all login sessions of the account were ended; a session with another count is invalid. */
     #[ORM\Column(options: ['default' => 0])]
     private int $sessionsEnded = 0;
 
@@ -75,7 +75,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         $this->numbering = $numbering;
     }
 
-    /** Whether they may sign in. */
+    /** Tells whether the account may sign in. */
     public function isActive(): bool
     {
         return $this->active;
@@ -86,9 +86,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         $this->active = true;
     }
 
-    /**
-     * They can no longer sign in, and where they are signed in they are not any more, also if they are let in again.
-     */
+    /** Blocks the account and ends its login sessions, for good even if it is unblocked later. */
     public function block(): void
     {
         $this->active = false;
@@ -142,8 +140,8 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     }
 
     /**
-     * The session keeps a digest of the hash, so that a change of password ends other sessions and no hash lies in a
-     * file.
+     * The session stores a digest of the password hash: a new password ends other sessions, and no hash is written to
+     * disk.
      *
      * @return array<string, mixed>
      */
@@ -151,7 +149,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     {
         /** @var array<string, mixed> $data */
         $data = (array) $this;
-        // One that came from a session is a digest already.
+        // A user from a session has the digest already.
         $data["\0".self::class."\0password"] =
             self::DIGEST_LENGTH === \strlen($this->password) ? $this->password : hash('crc32c', $this->password);
 
@@ -159,7 +157,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     }
 
     /**
-     * Whether the stored account is what this one, from a session, was made of.
+     * Tells whether the stored account still matches this one from a session.
      *
      * @param array{
      *     password: string,

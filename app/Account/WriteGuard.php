@@ -9,17 +9,17 @@ use Periplus\App\Store\NotAllowed;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
-/** Lets no write through without the session's token, and none that is larger than any form of ours. */
+/** Rejects writes without the session's CSRF token and request bodies that are too large. */
 #[AsEventListener(priority: 20)]
 final readonly class WriteGuard
 {
-    /** Largest body of a request, in bytes. */
+    /** Maximum size of a request body, in bytes. */
     public const LARGEST = 65_536;
-    /** Largest file to be imported, in bytes. */
+    /** Maximum size of an imported file, in bytes. */
     public const LARGEST_IMPORT = 4_194_304;
-    /** Largest recording of bag or pads, in bytes: a minute of 16,000 samples a second. */
+    /** Maximum size of a recording of a bag or pads, in bytes: a minute at 16,000 samples per second. */
     public const LARGEST_RECORDING = 2_097_152;
-    /** Largest clip of a voice, in bytes. */
+    /** Maximum size of a voice clip, in bytes. */
     public const LARGEST_CLIP = 1_048_576;
 
     public function __construct(private RequestToken $token)
@@ -48,7 +48,7 @@ final readonly class WriteGuard
                 \sprintf('This is larger than the %d kB the server takes at a time.', $largest / 1024),
             );
         }
-        // A screen is told by the key in its address, which no page of elsewhere knows; nobody's session counts there.
+        // A screen authenticates by the key in its URL, which no other site knows; sessions are ignored there.
         if (!str_starts_with($request->getPathInfo(), '/api/screens/') && !$this->token->isValid($request)) {
             throw new NotAllowed('This page is out of date. Reload it and try again.', 'token-missing');
         }

@@ -15,7 +15,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Reminders and exercises, as the gym has them. */
+/** Reads and changes the gym's reminders and exercises. */
 #[Route('/api/advice')]
 final readonly class AdviceController
 {

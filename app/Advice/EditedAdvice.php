@@ -9,7 +9,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
-/** The reminders or the exercises as the gym has them. A migration made a row for each. */
+/** The gym's own list of reminders or exercises. A migration created a row for each. */
 #[ORM\Entity(repositoryClass: GymAdvice::class)]
 #[ORM\Table(name: 'advice')]
 #[ORM\Index(name: 'by_editor', columns: ['editor_id'])]

@@ -6,7 +6,7 @@ namespace Periplus\App\Advice;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** An exercise as it is written. */
+/** An exercise in a request. */
 final readonly class ExerciseRow
 {
     /** @param list<string> $for */
@@ -39,7 +39,7 @@ final readonly class ExerciseRow
     ) {
     }
 
-    /** By what two are told apart. */
+    /** Returns the key that must be unique. */
     public static function idOf(self $row): string
     {
         return $row->id;

@@ -14,7 +14,7 @@ use Periplus\Core\Session\Advice\Advice;
 use Psr\Clock\ClockInterface;
 
 /**
- * The reminders and exercises of this gym: those that ship until the head coach has edited them.
+ * Finds the gym's reminders and exercises: the built-in ones until the head coach edits them.
  *
  * @extends ServiceEntityRepository<EditedAdvice>
  *
@@ -62,7 +62,7 @@ final class GymAdvice extends ServiceEntityRepository
         return $this->read;
     }
 
-    /** 1 until somebody has edited it. */
+    /** Returns the version of a list; 1 until it is edited. */
     public function version(string $list): int
     {
         return $this->list($list)->version();

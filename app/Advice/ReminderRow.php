@@ -7,7 +7,7 @@ namespace Periplus\App\Advice;
 use Periplus\Core\Session\Advice\Reminder;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A reminder as it is written. */
+/** A reminder in a request. */
 final readonly class ReminderRow
 {
     public function __construct(
@@ -32,7 +32,7 @@ final readonly class ReminderRow
     ) {
     }
 
-    /** By what two are told apart. */
+    /** Returns the key that must be unique. */
     public static function idOf(self $row): string
     {
         return $row->id;

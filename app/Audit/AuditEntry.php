@@ -7,7 +7,7 @@ namespace Periplus\App\Audit;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\UserInterface;
 
-/** One line of the audit log; written once and never changed. */
+/** A line of the audit log; written once and never changed. */
 #[ORM\Entity(repositoryClass: AuditLog::class, readOnly: true)]
 #[ORM\Table(name: 'audit_log')]
 #[ORM\Index(name: 'by_subject', columns: ['subject'])]

@@ -11,7 +11,8 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
 /**
- * The log of everything that changed the library or the gym: who, when, what. Written in the transaction of the change.
+ * Writes the log of everything that changed the library or the gym: who, when, what. It is written in the transaction
+ * of the change.
  *
  * @extends ServiceEntityRepository<AuditEntry>
  */
@@ -33,16 +34,13 @@ final class AuditLog extends ServiceEntityRepository
         $entities = $this->getEntityManager();
         $by = null === $user ? null : $entities->getReference(UserInterface::class, $user);
         $entities->persist(new AuditEntry($this->clock->now(), $by, $what, $says, $subject));
-        // A transaction stores it with everything else at its end.
+        // Inside a transaction it is flushed with everything else.
         if (!$entities->getConnection()->isTransactionActive()) {
             $entities->flush();
         }
     }
 
-    /**
-     * What anybody can bring about without signing in as often as they like is written at most once in that many
-     * seconds.
-     */
+    /** Writes an event that anybody can cause without signing in, at most once in that many seconds. */
     public function addOnce(string $what, string $says, int $seconds): void
     {
         $written = $this->createQueryBuilder('e')

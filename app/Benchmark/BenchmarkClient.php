@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Benchmark;
 
-/** One coach's browser as far as bin/periplus benchmark needs it: a kept connection, the session's cookie and token. */
+/** A coach's browser for bin/periplus benchmark: a persistent connection, the session cookie and the CSRF token. */
 final class BenchmarkClient
 {
     private readonly \CurlHandle $curl;

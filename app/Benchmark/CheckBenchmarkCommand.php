@@ -29,8 +29,8 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * Measures speed within one run: checks a second on one core, and the check route of the running server against its
- * empty route, asked in turn by the same signed-in coach over one kept connection.
+ * Measures speed within one run: checks per second on one core, and the check route of the running server compared with
+ * an empty route, alternately, by the same signed-in coach over one connection.
  */
 #[AsCommand('benchmark:check', 'Measure checks a second, and the check route against an empty route')]
 final class CheckBenchmarkCommand extends Command
@@ -44,7 +44,7 @@ final class CheckBenchmarkCommand extends Command
         '11 1 2 step-in 31 32 push 14',
         '2 2 2 3b 3 1 31 14h',
     ];
-    /** Length of a window, and how many are measured; the median counts. */
+    /** Length of a measured window in s, and the number of windows; the median counts. */
     private const SECONDS = 0.4;
     private const WINDOWS = 5;
     private const RANDOM_CHAINS = 500;
@@ -104,7 +104,7 @@ final class CheckBenchmarkCommand extends Command
     }
 
     /**
-     * Times the mends of random chains, the longest for which pairs of edits are tried, at the tempo that allows most
+     * Times the mends of random chains of the greatest length for which pairs are tried, at the tempo that allows most
      * of them.
      */
     private function mends(OutputInterface $output): void

@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Makes a library large for measurements. */
+/** Fills the library for measurements. */
 #[AsCommand('gym:fill', 'Put invented combinations into the library; for measurements only')]
 final class FillCommand extends Command
 {
@@ -41,7 +41,7 @@ final class FillCommand extends Command
             return Command::FAILURE;
         }
         $this->chains->fill(max(0, (int) $count - $this->table->count()), 2, 9, $user->id());
-        // What was found before is not found again.
+        // Cached search results are no longer valid.
         $this->lock->take();
 
         return Command::SUCCESS;

@@ -12,7 +12,7 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Makes a logbook large for measurements. */
+/** Fills the logbook for measurements. */
 #[AsCommand('gym:fill-logbook', 'Put invented sessions of ten years into the logbook; for measurements only')]
 final class FillLogbookCommand extends Command
 {

@@ -29,7 +29,7 @@ use Periplus\Core\Technique\Strike;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Invented combinations in any number for measurements; hands come more often than legs, and no chain comes twice. */
+/** Generates any number of distinct chains for measurements; punches are more frequent than kicks. */
 final readonly class GeneratedChains
 {
     private const ROWS = 500;

@@ -19,7 +19,7 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Fills an empty library with chains of eight items and measures the pass over it under changed house rules. */
+/** Fills an empty library with chains of eight items and measures a recheck under changed house rules. */
 #[AsCommand('benchmark:library', 'Measure the pass over a large library; only on an empty database')]
 final class LibraryBenchmarkCommand extends Command
 {

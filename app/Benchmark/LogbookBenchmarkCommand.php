@@ -9,7 +9,7 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Measures the reports of the logbook that the server has; bin/periplus benchmark logbook fills it first. */
+/** Measures the logbook reports of the running server; bin/periplus benchmark logbook fills it first. */
 #[AsCommand('benchmark:logbook', 'Measure the reports of a running server')]
 final class LogbookBenchmarkCommand extends Command
 {

@@ -11,8 +11,8 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * Measures lists, searches and what is there already over the library that the server has; bin/periplus benchmark
- * search fills it first.
+ * Measures lists, searches and duplicates over the library of the running server; bin/periplus benchmark search fills
+ * it first.
  */
 #[AsCommand('benchmark:search', 'Measure searches over the library of a running server')]
 final class SearchBenchmarkCommand extends Command
@@ -144,7 +144,7 @@ final class SearchBenchmarkCommand extends Command
         return [$times[intdiv(\count($times), 2)] ?? 0.0, [] === $times ? 0.0 : max($times)];
     }
 
-    /** Archives one and brings it back: what the server remembered of searches holds no longer. */
+    /** Archives and restores a combination, which invalidates the cached search results. */
     private static function write(BenchmarkClient $client): void
     {
         /** @var array{combinations: list<array{id: int, version: int}>} $list */

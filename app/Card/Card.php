@@ -7,7 +7,7 @@ namespace Periplus\App\Card;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 
-/** Combinations to take home. It holds nothing about the athlete but the stance. */
+/** A card with combinations to take home. Of the athlete it stores only the stance. */
 #[ORM\Entity(repositoryClass: Cards::class)]
 #[ORM\Table(name: 'athlete_card')]
 #[ORM\UniqueConstraint(name: 'by_card_key', columns: ['card_key'])]
@@ -17,7 +17,7 @@ class Card implements \JsonSerializable
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    /** In its address. */
+    /** The key in its URL. */
     #[ORM\Column(name: 'card_key', length: 32, options: ['fixed' => true])]
     private string $key;
 

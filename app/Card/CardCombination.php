@@ -6,7 +6,7 @@ namespace Periplus\App\Card;
 
 use Periplus\Core\Technique\Stance;
 
-/** A combination as it was when its card was made: what an athlete took home does not change under their hands. */
+/** A combination as it was when the card was made, so that the card does not change later. */
 final readonly class CardCombination
 {
     /** @param string $notation in parity numbering */

@@ -7,7 +7,7 @@ namespace Periplus\App\Card;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Technique\Stance;
 
-/** What stands on a card, and how it is read. */
+/** The content of a card and the numbering it is read in. */
 final readonly class CardContent implements \JsonSerializable
 {
     /** @param non-empty-list<CardCombination> $combinations */

@@ -14,7 +14,7 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Cards for athletes: every coach makes them; whoever has the link reads one. */
+/** Cards for athletes: every coach makes them; everybody with the link can read one. */
 final readonly class CardController
 {
     public function __construct(private Cards $cards, private CardSerializer $serializer, private GymSettings $gym)
@@ -41,7 +41,7 @@ final readonly class CardController
         return new JsonResponse($this->cards->revoke($id, $user));
     }
 
-    /** One printed sheet. */
+    /** Returns the card as PDF. */
     #[Route('/api/cards/{id<\d{1,9}>}/sheet.pdf', methods: 'GET')]
     #[HeavyWork]
     public function sheet(int $id, CardSheet $sheet): Response
@@ -51,7 +51,7 @@ final readonly class CardController
         return FileResponse::of($sheet->of($card, $this->gym->name()), 'application/pdf', $card->name().'.pdf');
     }
 
-    /** By the key in its address; nobody is signed in. */
+    /** Returns a card by the key in its URL, without sign-in. */
     #[Route('/api/athlete-cards/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function read(string $key): JsonResponse
     {

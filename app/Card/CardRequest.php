@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What an athlete takes home. */
+/** A card to be made. */
 final readonly class CardRequest
 {
     public const MOST = 20;

@@ -23,7 +23,7 @@ use Periplus\Core\Session\Advice\Reminder;
 use Periplus\Core\Session\Advice\ReminderChoice;
 use Periplus\Core\Technique\Stance;
 
-/** A card as an athlete reads it: in their stance, in the numbers of the card, with what to think of. */
+/** Serializes a card for the athlete: in their stance and the numbering of the card, with reminders. */
 final readonly class CardSerializer
 {
     public function __construct(

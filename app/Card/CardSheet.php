@@ -8,7 +8,7 @@ use Periplus\App\Http\PlainText;
 use Periplus\App\Print\LineSvg;
 use Periplus\App\Print\Sheet;
 
-/** A card for an athlete on paper, A4, mm: as many combinations a page as have room. */
+/** Prints a card for an athlete on A4, in mm, with as many combinations a page as fit. */
 final readonly class CardSheet
 {
     private const MARGIN = 14.0;

@@ -20,7 +20,8 @@ use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
 /**
- * Cards for athletes: combinations to take home, under a link that needs no account and can be revoked.
+ * Finds and stores cards for athletes: combinations to take home, under a link that needs no account and can be
+ * revoked.
  *
  * @extends ServiceEntityRepository<Card>
  */

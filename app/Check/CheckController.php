@@ -32,8 +32,8 @@ final readonly class CheckController
     }
 
     /**
-     * Reads and checks, and answers what else is asked for; stores nothing. The parts come as lines, each when it is
-     * known, to whoever accepts that.
+     * Reads and checks a chain and returns the parts that were requested; stores nothing. The parts are streamed as
+     * lines of JSON if the client accepts that.
      */
     #[Route('/api/check', methods: 'POST')]
     public function __invoke(
@@ -52,7 +52,7 @@ final readonly class CheckController
             return new JsonResponse([...$check, ...iterator_to_array($parts)]);
         }
 
-        // nginx hands each line on at once.
+        // nginx passes each line on at once.
         return new StreamedResponse(self::lines($check, $parts), 200, [
             'Content-Type' => self::LINES,
             'X-Accel-Buffering' => 'no',

@@ -16,7 +16,7 @@ use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A text and how it is to be checked. A hostile text is the reader's to refuse, within the size of a request. */
+/** A text and the options of its check. The reader handles any text up to the maximum request size. */
 final readonly class CheckRequest
 {
     public function __construct(
@@ -44,7 +44,7 @@ final readonly class CheckRequest
         public ?float $heightCm = null,
         #[Assert\Range(min: 25, max: 100, notInRangeMessage: 'The stance length is {{ min }} to {{ max }} cm.')]
         public ?float $stanceCm = null,
-        /** The numbering of the answer, when it is not the one of the text. */
+        /** The numbering of the answer; null for that of the text. */
         public ?string $readIn = null,
         /** @var list<string> the sizes in which the picture is wanted */
         #[Assert\Count(max: 4)]
@@ -61,10 +61,10 @@ final readonly class CheckRequest
             ),
         ])]
         public array $with = [],
-        /** Of the cursor, in characters: the item there is followed or edited; the last item when null. */
+        /** Position of the cursor in characters: the item there is continued or edited; null for the last item. */
         #[Assert\PositiveOrZero(message: 'A place in the text is counted from 0.')]
         public ?int $caret = null,
-        /** The combination that is being changed, which is not similar to itself. */
+        /** The combination that is being edited; it is not listed as similar to itself. */
         public ?int $except = null,
     ) {
     }

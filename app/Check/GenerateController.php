@@ -22,7 +22,7 @@ final readonly class GenerateController
     ) {
     }
 
-    /** Chains that do not exist yet; those that are in the library are not made again. Stores nothing. */
+    /** Generates chains that the library does not have yet; stores nothing. */
     #[Route('/api/generate', methods: 'POST')]
     #[HeavyWork]
     public function __invoke(

@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Limb;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What generated chains have to be like, and in which stance and numbering they are to be written. */
+/** Criteria for generated chains, and the stance and numbering of the answer. */
 final readonly class GenerateRequest
 {
     /** @param list<string> $weapons */
@@ -59,7 +59,7 @@ final readonly class GenerateRequest
             notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.',
         )]
         public int $count = 8,
-        /** For beginners the level is 1 where none is asked for. */
+        /** Beginners get level 1 unless another is requested. */
         public Group $group = Group::Open,
         public Stance $stance = Stance::Orthodox,
         public string $numbering = 'parity',

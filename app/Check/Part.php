@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Periplus\App\Check;
 
-/** What can be asked for beside the check of a chain, in the order in which it is answered: the quickest first. */
+/** The parts that can be requested with a check, in the order in which they are answered: fastest first. */
 enum Part: string
 {
     /** What can follow. */
     case Next = 'next';
-    /** What can be done by hand with the item at the cursor. */
+    /** Changes by hand to the item at the cursor. */
     case Edits = 'edits';
-    /** What the library has that is the same or near. */
+    /** The same or similar combinations of the library. */
     case Similar = 'similar';
-    /** What mends the chain. */
+    /** Mends of the chain. */
     case Mends = 'mends';
 }

@@ -16,7 +16,7 @@ use Periplus\Core\Notation\ChainText;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 
-/** Works out what is asked for beside the check, each part when its turn comes. */
+/** Computes the parts that were requested with a check, one after the other. */
 final readonly class Parts
 {
     public function __construct(

@@ -7,7 +7,7 @@ namespace Periplus\App\Combination;
 use Periplus\App\Account\User;
 use Periplus\App\Store\Invalid;
 
-/** Does the same with several combinations, or with none: one that was changed meanwhile stops all. */
+/** Changes several combinations together or none: if one was changed meanwhile, nothing is changed. */
 final readonly class Bulk
 {
     public function __construct(
@@ -38,7 +38,7 @@ final readonly class Bulk
         );
     }
 
-    /** The one that is kept gets the themes and the note of the other, which is archived. */
+    /** Merges two combinations: the remaining one gets the themes and the note of the other, which is archived. */
     public function merge(MergeRequest $request, User $user): Combination
     {
         return $this->library->write(function () use ($request, $user): Combination {
@@ -64,7 +64,7 @@ final readonly class Bulk
     }
 
     /**
-     * Every combination with a theme gets another in its place; those that have the other already have it once then.
+     * Renames a theme in every combination that has it; a combination that has the new theme already keeps it once.
      *
      * @param list<int> $ids of those that have it
      *

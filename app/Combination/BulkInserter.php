@@ -7,7 +7,7 @@ namespace Periplus\App\Combination;
 use Doctrine\DBAL\Connection;
 use Psr\Clock\ClockInterface;
 
-/** Stores many new combinations at a time, each with its first version and in all indices; inside a transaction. */
+/** Inserts many new combinations in one statement, with their first versions and index entries. Needs a transaction. */
 final readonly class BulkInserter
 {
     private const ROWS = 250;

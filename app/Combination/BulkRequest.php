@@ -6,7 +6,7 @@ namespace Periplus\App\Combination;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Several combinations, each at the version that was looked at, and what is to be done with all of them. */
+/** Several combinations with the versions that the coach saw, and the change for all of them. */
 final readonly class BulkRequest
 {
     public const MOST = 200;

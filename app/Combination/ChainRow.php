@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-/** A combination in use as far as chains are compared. */
+/** The columns of a combination that comparing chains needs. */
 final readonly class ChainRow
 {
     /** @param string $sequence bytes, as of {@see \Periplus\Core\Combination\Sequence}; `$stem` too */

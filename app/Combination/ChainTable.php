@@ -8,7 +8,7 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 
-/** Reads the chains of combinations in use, for whatever compares them. */
+/** Reads the chains of combinations in use, for comparisons. */
 final readonly class ChainTable
 {
     private const SELECT = 'SELECT id, name, notation, stance, verdict, sequence, stem FROM combination '
@@ -72,7 +72,7 @@ final readonly class ChainTable
     }
 
     /**
-     * Those in use that flow, of that level or below it, without some limbs; shorter ones first.
+     * Returns combinations in use that flow, up to that level, without some limbs; shorter ones first.
      *
      * @param list<string> $without limbs
      *

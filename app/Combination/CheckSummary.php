@@ -14,10 +14,10 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Similarity\Family;
 use Periplus\Core\Technique\Stance;
 
-/** What the library keeps of a check, so that it can be filtered without checking again. */
+/** The part of a check that the library stores, so that filters need not check again. */
 final readonly class CheckSummary
 {
-    /** The weapons of a chain of hands alone. */
+    /** The value of the column "weapons" for punches alone. */
     public const HANDS_ALONE = ',hand,';
 
     /**

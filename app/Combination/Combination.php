@@ -13,8 +13,8 @@ use Periplus\Core\Flow\Timing\Verdict;
 use Periplus\Core\Technique\Stance;
 
 /**
- * A chain with a name, a starting stance and its place in the library. The chain is kept by role in canonical parity
- * notation; what the check says of it is kept beside it for filters and is computed anew at every save.
+ * A chain with a name, a starting stance and its place in the library. The chain is stored by role in parity notation;
+ * the result of its check is stored for filters and computed again at every save.
  */
 #[ORM\Entity(repositoryClass: Combinations::class)]
 #[ORM\Table(name: 'combination')]
@@ -69,10 +69,7 @@ class Combination implements Versioned
     #[ORM\Column(type: 'smallint')]
     private int $level;
 
-    /**
-     * Whether a coach gave the level; otherwise it follows the check. Null until gym:recheck has decided it for what is
-     * older.
-     */
+    /** Whether a coach chose the level; otherwise it follows the check. Null for old rows until gym:recheck has run. */
     #[ORM\Column(nullable: true)]
     private ?bool $levelChosen;
 
@@ -95,22 +92,22 @@ class Combination implements Versioned
     #[ORM\Column(length: 40)]
     private string $weapons;
 
-    /** What search and similarity read, see {@see Sequence}. */
+    /** The chain for search and similarity, see {@see Sequence}. */
     #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $sequence;
 
-    /** What families are told by, see {@see \Periplus\Core\Similarity\Family::stem}. */
+    /** The key of families, see {@see \Periplus\Core\Similarity\Family::stem}. */
     #[ORM\Column(type: SequenceType::NAME, length: 384)]
     private string $stem;
 
     #[ORM\Column(type: 'smallint')]
     private int $strikes;
 
-    /** What is met on an orthodox opponent, as ",liver,". */
+    /** The parts of an orthodox opponent that are reached, as ",liver,". */
     #[ORM\Column(length: 120)]
     private string $contacts;
 
-    /** The fingerprint with effort while it is in use, so that no chain is in use twice. */
+    /** The fingerprint with effort while the combination is in use; a unique key prevents duplicates. */
     #[ORM\Column(length: 32, nullable: true)]
     private ?string $inUse;
 
@@ -126,7 +123,7 @@ class Combination implements Versioned
     #[ORM\Column(nullable: true)]
     private ?\DateTimeImmutable $archivedAt = null;
 
-    // Nothing is readonly here: the mapper reads a combination anew once it is held for a write.
+    // No property is readonly, because Doctrine refreshes a combination when it is locked for a write.
     public function __construct(
         CombinationContent $content,
         CheckSummary $checked,

@@ -7,7 +7,7 @@ namespace Periplus\App\Combination;
 use Periplus\App\Http\PlainText;
 use Periplus\Core\Technique\Stance;
 
-/** What a coach writes of a combination: everything that a version keeps. */
+/** What a coach writes about a combination; stored with every version. */
 final readonly class CombinationContent
 {
     public string $name;
@@ -105,7 +105,7 @@ final readonly class CombinationContent
         ]);
     }
 
-    /** The level is what the check gives, unless a coach chose one: one that the check does not give is chosen. */
+    /** Sets the level from the check unless a coach chose another one. */
     public function settled(CheckSummary $checked): self
     {
         $chosen = $this->levelChosen ?? ($this->level !== $checked->level);
@@ -147,7 +147,8 @@ final readonly class CombinationContent
     }
 
     /**
-     * Levels that both follow the check differ by the chain alone. Where who gave it was not kept, the number tells.
+     * Tells whether the levels differ by a coach's choice. Two levels that follow the check differ only because the
+     * chains do; old versions without that information compare by number.
      */
     private function hasOtherLevel(self $other): bool
     {
@@ -158,7 +159,7 @@ final readonly class CombinationContent
     }
 
     /**
-     * This with some of it as in another.
+     * Returns this content with some fields of another.
      *
      * @param list<string> $differences as {@see differencesFrom} names them
      */

@@ -38,7 +38,7 @@ final readonly class CombinationController
         return $this->answer($combination, $user, 201, ['Location' => '/api/combinations/'.$combination->id()]);
     }
 
-    /** The same with several, or with none of them. */
+    /** Changes several combinations together, or none. */
     #[Route('/bulk', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]
@@ -55,7 +55,7 @@ final readonly class CombinationController
         ]);
     }
 
-    /** One of two that are much alike is kept, with what the other had beside its chain. */
+    /** Merges two similar combinations into one. */
     #[Route('/merge', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function merge(

@@ -6,7 +6,7 @@ namespace Periplus\App\Combination;
 
 use Periplus\Core\Combination\ChainInStance;
 
-/** What a coach sent to be saved, read: the content in its stored form, and the chain in its stance. */
+/** A combination as sent to be saved, after reading: its content in stored form, and its chain in its stance. */
 final readonly class CombinationDraft
 {
     public function __construct(public CombinationContent $content, public ChainInStance $inStance)

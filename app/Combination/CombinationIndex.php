@@ -7,13 +7,12 @@ namespace Periplus\App\Combination;
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
 /**
- * Something that combinations in use are found by. It is written in the transaction that stores them; what is archived
- * is not in it.
+ * An index of the combinations in use. It is updated in the transaction that stores them; archived ones are removed.
  */
 #[AutoconfigureTag]
 interface CombinationIndex
 {
-    /** Leaves out all combinations from one id to another. */
+    /** Removes all combinations from one id to another. */
     public function remove(int $first, int $last): void;
 
     /** @param list<IndexedCombination> $combinations none of which is in it yet */

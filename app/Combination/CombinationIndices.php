@@ -7,10 +7,10 @@ namespace Periplus\App\Combination;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-/** All indices at once. */
+/** Updates all indices together. */
 final readonly class CombinationIndices
 {
-    /** Combinations at a time. */
+    /** Number of combinations in one statement. */
     private const BATCH = 500;
 
     /** @param iterable<CombinationIndex> $indices */
@@ -22,7 +22,7 @@ final readonly class CombinationIndices
     ) {
     }
 
-    /** Inside the transaction that stores it; only what is archived has no check. */
+    /** Must be called inside the transaction that stores the combination; only archived ones have no check. */
     public function put(Combination $combination, ?CheckSummary $check): void
     {
         foreach ($this->indices as $index) {
@@ -50,7 +50,7 @@ final readonly class CombinationIndices
     }
 
     /**
-     * Everything anew, batch by batch: what a combination is found by follows the core.
+     * Rebuilds the indices batch by batch, needed when the core changes.
      *
      * @param \Closure(CombinationContent): CheckSummary $check
      */

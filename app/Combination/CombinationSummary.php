@@ -6,7 +6,7 @@ namespace Periplus\App\Combination;
 
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** A combination as the API sends it, without what is drawn or checked anew. Lists read it past the mapper. */
+/** A combination in the API, without its picture and check. Lists read it without the ORM. */
 final readonly class CombinationSummary
 {
     /**

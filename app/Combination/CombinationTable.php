@@ -11,10 +11,9 @@ use Periplus\App\Numbering\StoredChains;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Reads and writes rows of the table combination past the mapper, for lists and for much at once; a single combination
- * is
- * written through {@see Library}, and chains are read for comparing them through {@see ChainTable}.
- * A condition is SQL on its row, which is called c, and the values in it.
+ * Reads and writes rows of the table combination without the ORM, for lists and bulk operations. A single combination
+ * is written through {@see Library}; chains for comparisons are read through {@see ChainTable}. A condition is SQL on a
+ * row named c, with its values.
  *
  * @phpstan-type Condition array{string, list<mixed>}
  */
@@ -59,7 +58,7 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * What has one of these chains, effort and all: those in use, and archived ones.
+     * Returns the combinations with one of these chains, including effort: those in use first, then archived ones.
      *
      * @param list<string> $fingerprints with effort
      *
@@ -83,7 +82,7 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * What is in use under one of these names; of several of one name the oldest.
+     * Returns the combinations in use with one of these names; of several with one name the oldest.
      *
      * @param list<string> $names
      *
@@ -144,9 +143,8 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * Returns those in use whose name or chain is what was typed, or begins with it: exact name, name begins, exact
-     * chain,
-     * chain begins.
+     * Returns combinations in use whose name or chain equals the text or starts with it: exact name, start of the name,
+     * exact chain, start of the chain.
      *
      * @param string|null $sequence of what was typed, where it can be read as a chain
      *
@@ -228,7 +226,7 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * The chains under a set of rules with higher ids than that, archived ones among them, in the order of their ids.
+     * Returns the chains under a set of rules with greater ids, including archived ones, ordered by id.
      *
      * @param Condition $where
      *
@@ -258,7 +256,7 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * Puts results of checks in place; a level that no coach chose follows, one of which that is not decided yet stays.
+     * Stores the results of a recheck. A level that no coach chose follows the check; undecided old ones stay.
      *
      * @param Condition $results a select of combination_id, verdict, length_ms and level
      *
@@ -303,8 +301,8 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * Some of those in use that flow and are of that level or below it, taken by chance from a seed; those with the
-     * limb or the theme first.
+     * Returns a random sample, by seed, of combinations in use that flow, up to that level; those with the limb or
+     * theme first.
      *
      * @param list<string> $without limbs that none of them uses
      *
@@ -345,7 +343,7 @@ final readonly class CombinationTable implements StoredChains
         );
     }
 
-    /** What a check of it gives, written anew. */
+    /** Stores the result of a check. */
     public function storeCheck(int $id, CombinationContent $content, CheckSummary $check): void
     {
         $columns = array_diff_key(
@@ -367,7 +365,7 @@ final readonly class CombinationTable implements StoredChains
     }
 
     /**
-     * New ones, in one statement.
+     * Inserts new combinations in one statement.
      *
      * @param non-empty-list<NewCombination> $combinations
      *
@@ -400,7 +398,7 @@ final readonly class CombinationTable implements StoredChains
             array_merge(...array_map(static fn (array $row): array => array_values(self::types($row)), $rows)),
         );
 
-        // The numbers of one insert of known size follow each other.
+        // The ids of one insert of known size are consecutive.
         return (int) $this->connection->lastInsertId();
     }
 

@@ -7,7 +7,7 @@ namespace Periplus\App\Combination;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 
-/** A combination as it once was; written at every save and never changed. */
+/** An earlier state of a combination; written at every save and never changed. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'combination_version')]
 #[ORM\UniqueConstraint(name: 'one_of_each', columns: ['combination_id', 'version'])]

@@ -23,7 +23,7 @@ final class Combinations extends ServiceEntityRepository
         return $this->find($id) ?? throw new NotFound(self::MISSING);
     }
 
-    /** The one in use that is the same chain, effort and all, whatever its stance, numbering or name. */
+    /** Returns the combination in use with the same chain and effort, whatever its stance, numbering or name. */
     public function same(string $fingerprintWithEffort, ?int $except): ?Combination
     {
         $same = $this->findOneBy(['inUse' => $fingerprintWithEffort]);

@@ -14,7 +14,7 @@ use Periplus\Core\Notation\Reader;
 use Periplus\Core\Notation\Reading;
 use Periplus\Core\Notation\Writer;
 
-/** Reads what is sent to be saved, in the numbering it was typed in, into the form that is stored. */
+/** Reads a combination that is sent to be saved, in the numbering in which it was typed, into stored form. */
 final readonly class DraftReader
 {
     public function __construct(private Reader $reader, private GymNumberings $numberings)
@@ -48,7 +48,7 @@ final readonly class DraftReader
         );
     }
 
-    /** What is stored already, as a draft. */
+    /** Creates a draft from stored content. */
     public function of(CombinationContent $content): CombinationDraft
     {
         $chain =

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-/** A combination in use, with all that an index may find it by. */
+/** A combination in use, with everything an index may need. */
 final readonly class IndexedCombination
 {
     /** @param int $author id */

@@ -22,8 +22,8 @@ use Periplus\Core\HouseRules\HouseRules;
 use Psr\Clock\ClockInterface;
 
 /**
- * What changes the library in use: creating, changing, archiving, restoring. Nothing is overwritten unseen: every write
- * names the version it was made from. Every version is kept, and every write is recorded.
+ * Changes the library: create, change, archive, restore. Every write names the version it is based on, so nothing
+ * unseen is overwritten. Every version is kept, and every write is logged.
  */
 final readonly class Library
 {
@@ -109,7 +109,7 @@ final readonly class Library
         });
     }
 
-    /** Brings an earlier version back as the newest. */
+    /** Restores an earlier version as the newest. */
     public function bringBack(int $id, int $basedOn, int $version, User $editor): Combination
     {
         $content = $this->version($this->combinations->get($id), $version)->content();
@@ -134,7 +134,7 @@ final readonly class Library
     }
 
     /**
-     * Runs it as the only write to the library, in one transaction; inside of another such write it is a part of that.
+     * Runs a write to the library under its lock in one transaction; nested calls join the outer one.
      *
      * @template T
      *
@@ -170,7 +170,7 @@ final readonly class Library
     }
 
     /**
-     * Inside a transaction: the house rules cannot change until it is stored.
+     * Must run inside a transaction, so that the house rules cannot change before the combination is stored.
      *
      * @param HouseRules|null $held its set, where many are stored in this transaction and it was held once
      */
@@ -206,8 +206,8 @@ final readonly class Library
     }
 
     /**
-     * The answer to a write that was not made from the newest version; it shows that one in the numbers of whoever
-     * wrote.
+     * Returns the refusal of a write that is not based on the newest version; it contains that version in the coach's
+     * numbering.
      */
     public function stale(Combination $combination, int $basedOn, User $reader): Refused
     {

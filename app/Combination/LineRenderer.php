@@ -16,9 +16,8 @@ use Periplus\Core\Technique\Stance;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * The combination line of stored combinations, and their text, in the numbers that a coach reads. What was drawn lately
- * is remembered; the key holds all that it follows from, and the memory goes when the core changes and PHP is started
- * anew.
+ * Renders the line and the text of stored combinations in the coach's numbering. Results are cached; the key contains
+ * everything they depend on, and the cache is cleared when the core changes.
  *
  * @phpstan-import-type Drawing from LineDrawing
  *
@@ -37,10 +36,10 @@ final class LineRenderer
     ) {
     }
 
-    /** A stored chain in the numbers of a numbering. */
+    /** Returns a stored chain in the given numbering. */
     public function text(string $notation, Stance $stance, Numbering $numbering): string
     {
-        // It is stored in these.
+        // Chains are stored in parity numbering.
         if ('parity' === $numbering->id) {
             return $notation;
         }

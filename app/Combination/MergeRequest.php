@@ -6,7 +6,10 @@ namespace Periplus\App\Combination;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Two combinations that are to be one: which is kept, which goes, each at the version that was looked at. */
+/**
+ * Two combinations to be merged, the one that remains and the one that is archived, with the versions that the coach
+ * saw.
+ */
 final readonly class MergeRequest
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-/** A combination that is to be stored with others at once. */
+/** A combination to be inserted together with others. */
 final readonly class NewCombination
 {
     public CombinationContent $content;

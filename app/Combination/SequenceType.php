@@ -8,7 +8,7 @@ use Doctrine\DBAL\ParameterType;
 use Doctrine\DBAL\Platforms\AbstractPlatform;
 use Doctrine\DBAL\Types\Type;
 
-/** A sequence is bytes, compared byte by byte. */
+/** Stores a sequence as bytes, which are compared byte by byte. */
 final class SequenceType extends Type
 {
     public const NAME = 'sequence';

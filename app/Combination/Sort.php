@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-/** By what a list of combinations can be sorted. */
+/** The orders in which combinations can be listed. */
 enum Sort: string
 {
     case Name = 'name';
@@ -13,7 +13,7 @@ enum Sort: string
     case Updated = 'updated';
     case Drilled = 'drilled';
 
-    /** On the row c. */
+    /** Returns the column of the row c. */
     public function column(): string
     {
         return match ($this) {
@@ -25,7 +25,7 @@ enum Sort: string
         };
     }
 
-    /** The index that holds those in use in this order. */
+    /** Returns the index with this order for combinations in use. */
     public function index(): string
     {
         return 'by_'.$this->value;

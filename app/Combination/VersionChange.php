@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Combination;
 
-/** What made a version. */
+/** The kind of change that made a version. */
 enum VersionChange: string
 {
     case Created = 'created';
@@ -14,7 +14,7 @@ enum VersionChange: string
     case BroughtBack = 'brought-back';
     case Imported = 'imported';
 
-    /** What was done, to be read before the name of the combination. */
+    /** Returns the words before the name of the combination. */
     public function words(): string
     {
         return match ($this) {

@@ -18,8 +18,8 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * The opponent answers with the strike that ends a chain: what takes it and what is ready then. Exit code 2 when it
- * cannot be read or nothing lands.
+ * Prints the opponent's answers to a chain, the defences and the counters. Exit code 2 when it cannot be read or
+ * nothing lands.
  */
 #[AsCommand('answer', 'Defences and counters against the strike that ends a combination')]
 final class AnswerCommand extends Command

@@ -25,8 +25,8 @@ use Symfony\Component\Console\Input\StringInput;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * Checks chains from the command line, without database or web server. Prints the document of docs/formats/check.md
- * as JSON, or a short text for people. Exit code 0 when every line could be read, 2 otherwise.
+ * Checks chains on the command line, without database or web server. Prints the document of docs/formats/check.md as
+ * JSON, or a short text. Exit code 0 when every line could be read, 2 otherwise.
  */
 #[AsCommand('check', 'Read, check and mirror a combination')]
 final class CheckCommand extends Command
@@ -111,7 +111,7 @@ final class CheckCommand extends Command
         return $code;
     }
 
-    /** The options of the call, with those that stand on the line itself laid over them. */
+    /** Returns the options of the call, overridden by those on the line itself. */
     private function overridden(InputInterface $input, string $options): InputInterface|string
     {
         try {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Console;
 
-/** The check's document as a short text for people at a terminal. */
+/** Formats a check as a short text for the terminal. */
 final readonly class CheckText
 {
     /** @param array<string, mixed> $document see docs/formats/check.md */

@@ -9,7 +9,7 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Writes the parts of the documentation that follow from the code. A test says when they are old. */
+/** Writes the parts of the documentation that are generated from the code. A test fails when they are outdated. */
 #[AsCommand('docs', 'Write the parts of docs/ that follow from the code')]
 final class DocsCommand extends Command
 {

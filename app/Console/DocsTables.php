@@ -18,10 +18,10 @@ use Periplus\Core\Session\Due\SessionThresholds;
 use Periplus\Core\Technique\ModelValue;
 use Periplus\Core\Technique\ModelValues;
 
-/** What the documentation says of the rules, of one chain that is worked out, and of the numbers of the model. */
+/** Generates the tables of the documentation: the rules, a worked example, and the numbers of the model. */
 final class DocsTables
 {
-    /** It has most of the causes. */
+    /** A chain with most of the causes. */
     private const WORKED = '1 2 2 14h 14l slip-lead slip-lead 3 exit 3';
 
     public static function drills(): string

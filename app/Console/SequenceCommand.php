@@ -16,8 +16,8 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * Puts chains, one a line of standard input, into an order in which each shares much with the one before. Exit code 2
- * when one cannot be read.
+ * Orders chains from standard input, one a line, so that each shares much with the one before. Exit code 2 when one
+ * cannot be read.
  */
 #[AsCommand('sequence', 'Put combinations into an order')]
 final class SequenceCommand extends Command

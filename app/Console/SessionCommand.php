@@ -14,15 +14,14 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
- * Works out what follows from a plan, without database or web server: docs/formats/session.md. Exit code 0 when all of
- * it
- * can be run as it stands, 2 otherwise.
+ * Computes what follows from a plan, without database or web server: docs/formats/session.md. Exit code 0 when the plan
+ * can run, 2 otherwise.
  */
 #[AsCommand('session', 'Cues, load, warnings and problems of a plan')]
 final class SessionCommand extends Command
 {
     private const PROBLEMS = 2;
-    /** Largest file, bytes. */
+    /** Maximum file size in bytes. */
     private const LARGEST = 2_000_000;
 
     protected function configure(): void

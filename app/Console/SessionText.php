@@ -6,7 +6,7 @@ namespace Periplus\App\Console;
 
 use Periplus\Core\Session\Plan\PlanReader;
 
-/** What follows from a plan, as a short text for people. */
+/** Formats what follows from a plan as a short text. */
 final class SessionText
 {
     /** @param array<string, mixed> $document */

@@ -16,7 +16,7 @@ use Symfony\Component\Console\Application;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-// These stand on the core alone: they start without the framework, a database or a server.
+// These commands need only the core: they start without the framework, a database or a server.
 $standalone = in_array(
     $argv[1] ?? '',
     ['answer', 'check', 'docs', 'draw', 'sequence', 'session', 'benchmark:check', 'benchmark:search'],

@@ -7,7 +7,7 @@ namespace Periplus\App\Course;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 
-/** What a course is like: under which rules it trains, whom, when, and how its rounds grow. */
+/** The settings of a course: its rules, group and schedule, and how its rounds progress. */
 final readonly class CourseContent implements \JsonSerializable
 {
     /**

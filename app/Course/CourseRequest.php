@@ -9,7 +9,7 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A course as it is written. */
+/** A course in a request. */
 final readonly class CourseRequest
 {
     /**

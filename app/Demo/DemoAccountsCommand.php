@@ -12,7 +12,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
-/** Lists the demo accounts that may sign in with the password that everybody can read. */
+/** Lists the demo accounts that still have the published demo password. */
 #[AsCommand('gym:demo-accounts', 'List the demo accounts whose password was not changed')]
 final class DemoAccountsCommand extends Command
 {

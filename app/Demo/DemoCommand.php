@@ -24,7 +24,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
-/** Loads the invented gym of demo/ into an empty database; one that holds a gym already is left alone. */
+/** Loads the invented gym of demo/ into an empty database; a database with a gym is left unchanged. */
 #[AsCommand('gym:demo', 'Load the demo gym into an empty database')]
 final class DemoCommand extends Command
 {

@@ -18,7 +18,7 @@ use Periplus\App\Measure\Measurements;
 use Periplus\App\Measure\MeasureRequest;
 use Periplus\Core\Technique\Stance;
 
-/** Eight weeks of the three courses, as their coaches wrote them down, some measurements, and a card to take home. */
+/** Creates eight weeks of logbook entries for the three courses, some measurements, and a card. */
 final readonly class DemoLogbook
 {
     public function __construct(

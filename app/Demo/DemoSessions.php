@@ -21,7 +21,7 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
-/** Courses, planned sessions around the day on which the gym is loaded, templates, and two walls. */
+/** Creates courses, planned sessions around the current day, templates, and two walls. */
 final readonly class DemoSessions
 {
     public function __construct(
@@ -107,7 +107,7 @@ final readonly class DemoSessions
         }
     }
 
-    /** The day of the course in that week, as the gym writes it. */
+    /** Returns the local time at which the course starts in that week. */
     private function start(Course $course, int $week): string
     {
         $today = $this->clock->now()->setTimezone($this->gym->timeZone());
@@ -119,7 +119,7 @@ final readonly class DemoSessions
     }
 
     /**
-     * Chains that the library has are told by their combination.
+     * Replaces chains that the library has with links to its combinations.
      *
      * @param array<mixed> $content
      *

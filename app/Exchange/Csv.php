@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Periplus\App\Exchange;
 
 /**
- * Cells of a CSV file (RFC 4180, section 2). A cell that a spreadsheet would take for a formula has an apostrophe
- * before
- * it, in a file of ours as in others, and loses it when it is read. Several values in one cell are separated by
- * semicolons; one that holds a semicolon or a quotation mark is quoted within the cell.
+ * Reads and writes cells of a CSV file (RFC 4180, section 2). A cell that a spreadsheet would take for a formula gets
+ * an apostrophe in front, in other programs' files as well, which is removed when it is read. Several values in one
+ * cell are separated by semicolons; a value with a semicolon or quotation mark is quoted within the cell.
  */
 final readonly class Csv
 {
-    /** What a formula begins with, also in the wide letters that some spreadsheets understand. */
+    /** The start of a formula, including the full-width letters that some spreadsheets accept. */
     private const FORMULA = '\s*[=+\-@\x{FF1D}\x{FF0B}\x{FF0D}\x{FF20}\t\r\n]';
 
     /** @param list<string> $cells */
@@ -33,7 +32,7 @@ final readonly class Csv
         );
     }
 
-    /** The text of a cell without what keeps it from being a formula. */
+    /** Returns the text of a cell without the protection against formulas. */
     public static function read(string $cell): string
     {
         return (string) preg_replace("/^'(?='*".self::FORMULA.')/u', '', $cell);

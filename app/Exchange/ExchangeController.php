@@ -26,7 +26,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final readonly class ExchangeController
 {
-    /** How long one step takes, s. */
+    /** Duration of one step, in s. */
     private const STEP = 0.6;
     private const SIZE = 100;
 
@@ -34,7 +34,7 @@ final readonly class ExchangeController
     {
     }
 
-    /** What a search finds, or the whole library; "everything" with what is archived. */
+    /** Exports the result of a search or the whole library; "everything" includes archived combinations. */
     #[Route('/api/export.{format}', requirements: ['format' => new EnumRequirement(FileFormat::class)], methods: 'GET')]
     #[HeavyWork]
     public function export(
@@ -108,7 +108,7 @@ final readonly class ExchangeController
                 'kind' => $line->kind(),
                 'source' => $line->source(),
                 'content' => null === $content ? null : $lines->with($content->toArray(), $numbering),
-                // As it stands in the file, for the coach to correct.
+                // The text from the file, for the coach to correct.
                 'written' => null === $fields ? null : ['name' => $fields['name'], 'chain' => $fields['chain']],
                 'message' => $line->message(),
                 'combination' => $line->combination(),
@@ -130,7 +130,7 @@ final readonly class ExchangeController
         return new JsonResponse($this->imports->state($id));
     }
 
-    /** Takes back what was imported, but for what was changed since. */
+    /** Undoes an import, except for combinations that were changed since. */
     #[Route('/api/imports/{id<\d{1,9}>}/undo', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]

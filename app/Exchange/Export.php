@@ -11,8 +11,8 @@ use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
 /**
- * Writes combinations in one of the forms. JSON keeps everything and is in canonical parity numbers; CSV and text are
- * in a numbering.
+ * Writes combinations in one of the formats. JSON contains everything and uses parity numbers; CSV and text use a
+ * numbering.
  */
 final readonly class Export
 {

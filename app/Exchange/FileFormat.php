@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-/** The forms in which a library goes out and comes in; docs/formats/library.md describes them. */
+/** The formats for export and import of a library; docs/formats/library.md describes them. */
 enum FileFormat: string
 {
     case Json = 'json';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-/** One combination as a file has it, not read yet; or what is wrong with that place of the file. */
+/** A combination from a file before it is read, or what is wrong at that place of the file. */
 final readonly class ImportEntry
 {
     /**

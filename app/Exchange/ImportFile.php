@@ -8,11 +8,14 @@ use Periplus\App\Http\PlainText;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
-/** Cuts a file into its combinations. What cannot be cut is said with its line; nothing is guessed. */
+/**
+ * Splits a file into its combinations. Parts that are not understood are reported with their line; nothing is
+ * guessed.
+ */
 final readonly class ImportFile
 {
     public const MOST = 10_000;
-    /** Columns of a CSV file; a library has ten. */
+    /** Maximum number of columns of a CSV file; a library has ten. */
     private const MOST_COLUMNS = 100;
     private const SHOWN = 200;
     private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
@@ -43,7 +46,7 @@ final readonly class ImportFile
     }
 
     /**
-     * Refuses a file that goes on beyond the bound, as soon as it is known: the rest of it is not read.
+     * Rejects a file with too many entries as soon as possible, without reading the rest.
      *
      * @param int $count of entries so far
      */
@@ -235,16 +238,16 @@ final readonly class ImportFile
     private static function text(string $content, ImportOptions $given): array
     {
         $entries = [];
-        // No more lines than could be entries and remarks between them are cut.
+        // Only as many lines are split as there can be entries with remarks in between.
         $lines = preg_split('/\r\n|\n|\r/', PlainText::lines($content), 10 * self::MOST);
         foreach (false === $lines ? [] : $lines as $at => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
-            // "Sea gate: 1 2 3": a name may stand before the chain as well.
+            // "Sea gate: 1 2 3": a name may also come before the chain.
             if ('' === $name && 1 === preg_match('/^([^:]*\p{L}[^:]*):\s+([^:]+)$/u', $chain, $found)) {
                 [$name, $chain] = [trim($found[1]), trim($found[2])];
             }
             if ('' === $chain) {
-                // A line that begins with "#" is a remark.
+                // A line that starts with "#" is a remark.
                 continue;
             }
             self::bound(\count($entries) + 1);

@@ -20,7 +20,7 @@ use Periplus\Core\Flow\Options\CheckOptions;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 
-/** Says what entries of a file would do to the library. */
+/** Decides what each entry of a file would do to the library. */
 final readonly class ImportJudge
 {
     public function __construct(
@@ -35,7 +35,7 @@ final readonly class ImportJudge
     }
 
     /**
-     * What the library has of all of them is fetched at once.
+     * All matching combinations are fetched together.
      *
      * @param array<int, ImportEntry> $entries by their number
      *

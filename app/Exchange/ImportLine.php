@@ -8,8 +8,8 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Combination\CombinationContent;
 
 /**
- * One entry of a file that is imported, in the order of the file. Stored many at a time, by {@see ImportLines}; as
- * there are thousands, one that has changed is persisted explicitly.
+ * An entry of an imported file. {@see ImportLines} stores them in bulk; because there are thousands, a changed one is
+ * persisted explicitly.
  */
 #[ORM\Entity]
 #[ORM\ChangeTrackingPolicy('DEFERRED_EXPLICIT')]
@@ -28,7 +28,7 @@ class ImportLine
     #[ORM\Column(nullable: true)]
     private ?array $content;
 
-    /** With effort. */
+    /** Includes effort. */
     #[ORM\Column(length: 32, nullable: true)]
     private ?string $fingerprint = null;
 
@@ -74,7 +74,7 @@ class ImportLine
         return $this->message;
     }
 
-    /** The entry as the file has it; null once it was read. */
+    /** Returns the entry from the file; null once it was read. */
     public function entry(): ?ImportEntry
     {
         return null === $this->content || isset($this->content['content'])
@@ -82,7 +82,7 @@ class ImportLine
             : ImportEntry::of($this->content, $this->message);
     }
 
-    /** What would be stored; null for what was not read. */
+    /** Returns what would be stored; null when it could not be read. */
     public function content(): ?CombinationContent
     {
         /**
@@ -124,7 +124,7 @@ class ImportLine
         $this->fingerprint = '';
     }
 
-    /** Another entry in its place, to be read anew; it is no duplicate of itself meanwhile. */
+    /** Replaces the entry, to be read again; meanwhile it does not count as a duplicate of itself. */
     public function replace(ImportEntry $entry): void
     {
         $this->content = $entry->toArray();

@@ -8,10 +8,10 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 
-/** The entries of an import, many at a time. */
+/** Stores the entries of an import in bulk. */
 final readonly class ImportLines
 {
-    /** Rows of one insert. */
+    /** Number of rows in one insert. */
     private const ROWS = 500;
 
     public function __construct(private Connection $connection)
@@ -47,7 +47,7 @@ final readonly class ImportLines
     }
 
     /**
-     * Stores what came of lines that are there; many at a time, as a file has thousands.
+     * Stores the results for existing lines, in bulk.
      *
      * @param array<int, Judgement> $judgements by line
      */

@@ -6,7 +6,7 @@ namespace Periplus\App\Exchange;
 
 use Periplus\Core\Technique\Stance;
 
-/** What holds where a file does not say. */
+/** Values for everything that a file does not say. */
 final readonly class ImportOptions
 {
     /** @param string|null $rules as each chain asks for when null */

@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A file to be imported, and what holds where it does not say. */
+/** A file to be imported, with values for everything it does not say. */
 final readonly class ImportRequest
 {
     public const MOST_BYTES = 4_194_304;

@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 use Periplus\Core\Technique\Stance;
 
-/** An import of a file, as far as it has come. */
+/** An import and its progress. */
 #[ORM\Entity]
 #[ORM\Table(name: 'import_run')]
 class ImportRun
@@ -23,7 +23,7 @@ class ImportRun
     #[ORM\Column]
     private array $options;
 
-    /** Entries that are read. */
+    /** Number of entries read. */
     #[ORM\Column]
     private int $done = 0;
 

@@ -24,12 +24,12 @@ use Periplus\App\Store\Versions;
 use Psr\Clock\ClockInterface;
 
 /**
- * Imports in two halves. The first reads a file line by line and says what each would do, in steps that survive a kill;
- * nothing of the library changes. The second puts all of it in place in one transaction, or nothing.
+ * Runs imports in two phases. The first reads a file and decides what each line would do, in steps that survive a
+ * killed server; the library does not change. The second applies everything in one transaction, or nothing.
  */
 final readonly class ImportRuns
 {
-    /** Entries that are read in one transaction. */
+    /** Number of entries read in one transaction. */
     private const BATCH = 100;
 
     public function __construct(
@@ -60,7 +60,7 @@ final readonly class ImportRuns
         $entries = ImportFile::of($request->format, $request->content, $options);
 
         return $this->entities->wrapInTransaction(function () use ($request, $options, $entries, $starter): int {
-            // One import a coach: the one before was given up or is done.
+            // A coach has one import: the previous one was abandoned or is done.
             $this->entities->createQuery('DELETE FROM '.ImportRun::class.' i WHERE i.starter = :starter')
                 ->setParameter('starter', $starter)->execute();
             $import = new ImportRun(
@@ -78,18 +78,18 @@ final readonly class ImportRuns
         });
     }
 
-    /** Goes on reading for about that long, at least one batch. */
+    /** Continues reading for about that many seconds, at least one batch. */
     public function advance(int $id, float $seconds): void
     {
         $until = microtime(true) + $seconds;
         do {
             $going = $this->entities->wrapInTransaction(fn (): bool => $this->step($id));
-            // What was read is not looked at again.
+            // Entries that were read are not needed in memory.
             $this->entities->clear();
         } while ($going && microtime(true) < $until);
     }
 
-    /** One batch; whoever asks at the same time waits for it and does the next. @return bool whether there is more */
+    /** Reads one batch; a concurrent request waits for it and reads the next. @return bool whether there is more */
     private function step(int $id): bool
     {
         $import = $this->hold($id);
@@ -109,8 +109,8 @@ final readonly class ImportRuns
     }
 
     /**
-     * Puts everything in place, or nothing. What is new is stored before the lock is taken, where nobody sees it before
-     * all is done, so that other writes hardly wait.
+     * Applies everything or nothing. New combinations are stored before the lock is taken, invisible until the end, so
+     * that other writes hardly wait.
      */
     public function apply(int $id, User $user): void
     {
@@ -167,9 +167,8 @@ final readonly class ImportRuns
     }
 
     /**
-     * Takes an import back as one: what it brought is archived, and what it changed is again as it was. What somebody
-     * has
-     * changed since stays.
+     * Undoes an import: what it added is archived, and what it changed is restored. Combinations that somebody has
+     * changed since are kept.
      *
      * @return list<string> the names of what stays
      */
@@ -213,7 +212,7 @@ final readonly class ImportRuns
         });
     }
 
-    /** Another chain or name for one entry, or leaving it out; what it would do is worked out anew. */
+    /** Replaces the chain or name of one entry, or skips it, and decides again what it would do. */
     public function edit(int $id, int $number, LineRequest $request): void
     {
         $this->entities->wrapInTransaction(function () use ($id, $number, $request): void {
@@ -304,7 +303,7 @@ final readonly class ImportRuns
     private static function edited(ImportLine $line, ImportOptions $options, LineRequest $request): ImportEntry
     {
         $before = $line->content();
-        // A chain that is typed is in the numbers of the file; one that was read is kept in ours.
+        // A typed chain uses the numbering of the file; one that was read is stored in parity numbers.
         $isNew = null !== $request->chain || null === $before;
 
         return new ImportEntry($line->number(), $line->source(), [
@@ -361,7 +360,7 @@ final readonly class ImportRuns
     }
 
     /**
-     * What came into the library since the file was read.
+     * Rejects entries that were added to the library after the file was read.
      *
      * @param list<NewCombination> $new
      */

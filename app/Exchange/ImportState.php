@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\Exchange;
 
-/** How far an import has come. */
+/** The progress of an import. */
 enum ImportState: string
 {
     case Reading = 'reading';
-    /** Every entry is read; it can be looked at and put in place. */
+    /** Every entry is read; it can be reviewed and applied. */
     case Ready = 'ready';
     case Applied = 'applied';
     case Undone = 'undone';

@@ -7,25 +7,23 @@ namespace Periplus\App\Exchange;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
-/**
- * Places in a JSON text, which PHP's own reader does not tell: where it breaks, and where the items of a list begin.
- */
+/** Finds places in a JSON text, which PHP's own parser does not report: syntax errors, and the start of list items. */
 final readonly class JsonPlace
 {
-    /** Strings, numbers and words whole, signs one by one. */
+    /** Matches strings, numbers and words as a whole, punctuation one by one. */
     private const TOKEN = '/\G\s*(?:("(?:[^"\\\\\x00-\x1f]|\\\\(?:["\\\\\/bfnrt]|u[0-9a-fA-F]{4}))*+")|(-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?(?![\w.]))|(true|false|null)(?!\w)|([\[\]{},:]))/A';
 
-    /** Strings, numbers, words and signs in a text; ten thousand combinations have about half of it. */
+    /** Maximum number of tokens; ten thousand combinations have about half of it. */
     private const MOST_TOKENS = 1_000_000;
 
     private function __construct(public int $line, public int $column)
     {
     }
 
-    /** The first place at which no JSON text goes on like this; the end when something is missing there. */
+    /** Returns the offset of the first token that cannot be there; the end of the text when something is missing. */
     public static function ofMistake(string $json): self
     {
-        // What may come next: a value, a key or an end; open brackets are kept on a stack.
+        // What may come next: a value, a key or an end. Open brackets are kept on a stack.
         [$stack, $expect] = [[], 'value'];
         foreach (self::tokens($json) as [$at, $kind, $token]) {
             $top = end($stack);
@@ -64,7 +62,7 @@ final readonly class JsonPlace
     }
 
     /**
-     * Before a text is read as a whole, which takes many times its size in memory.
+     * Runs before the text is parsed as a whole, which needs many times its size in memory.
      *
      * @param int $most items that are looked for; there may be more
      *

@@ -7,17 +7,17 @@ namespace Periplus\App\Exchange;
 /** What an entry of a file would do to the library. */
 enum LineKind: string
 {
-    /** It is not read yet. */
+    /** Not read yet. */
     case Waiting = 'waiting';
     case New = 'new';
     case Changed = 'changed';
-    /** It is in the library just so. */
+    /** The library has the same already. */
     case Same = 'same';
     case Duplicate = 'duplicate';
     case Unreadable = 'unreadable';
     case LeftOut = 'left-out';
 
-    /** Whether it does something to the library. */
+    /** Tells whether it changes the library. */
     public function comesIn(): bool
     {
         return self::New === $this || self::Changed === $this;

@@ -17,8 +17,8 @@ use Periplus\Core\Technique\Data;
 use Periplus\Core\Technique\Stance;
 
 /**
- * The combinations that a new library can begin with, as a file to be imported: those of core/data/starter-library.json
- * that flow under the gym's own house rules.
+ * The combinations offered to a new library, as a file to import: those of core/data/starter-library.json that flow
+ * under the gym's own house rules.
  */
 final readonly class StarterLibrary
 {

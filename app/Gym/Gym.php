@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
-/** The gym of this database. There is one row, which the first migration made. */
+/** The gym of this database: a single row, created by the first migration. */
 #[ORM\Entity(repositoryClass: Gyms::class)]
 #[ORM\Table(name: 'gym')]
 class Gym implements Versioned
@@ -29,22 +29,22 @@ class Gym implements Versioned
     #[ORM\Column(length: 40, options: ['default' => 'parity'])]
     private string $numbering = 'parity';
 
-    /** Counted up by every write to the library, see {@see LibraryLock}. */
+    /** Incremented by every write to the library, see {@see LibraryLock}. */
     #[ORM\Column(type: 'bigint', options: ['default' => 0])]
     private int $revision = 0;
 
-    /** Digest of the core that the library was last checked with. */
+    /** Digest of the core with which the library was last checked. */
     #[ORM\Column(length: 32, options: ['fixed' => true, 'default' => ''])]
     private string $checkedBy = '';
 
     #[ORM\Column(length: 40, options: ['default' => 'UTC'])]
     private string $timeZone = 'UTC';
 
-    /** 1, Monday, to 7, Sunday, as ISO 8601 counts them. */
+    /** 1 (Monday) to 7 (Sunday), as in ISO 8601. */
     #[ORM\Column(type: 'smallint', options: ['default' => 1])]
     private int $firstWeekday = 1;
 
-    /** By which calendars outside recognise this gym. */
+    /** Identifies this gym in external calendars. */
     #[ORM\Column(length: 32, options: ['fixed' => true, 'default' => ''])]
     private string $calendar = '';
 
@@ -85,7 +85,7 @@ class Gym implements Versioned
         return $this->kind;
     }
 
-    /** Makes an empty gym the demo. */
+    /** Turns an empty gym into the demo. */
     public function becomeDemo(string $name, \DateTimeZone $timeZone): void
     {
         $this->name = $name;
@@ -93,7 +93,7 @@ class Gym implements Versioned
         $this->kind = GymKind::Demo;
     }
 
-    /** Makes an empty gym somebody's own; its setup begins. */
+    /** Turns an empty gym into a real one and starts its setup. */
     public function found(string $name): void
     {
         $this->name = $name;
@@ -131,7 +131,7 @@ class Gym implements Versioned
 
     public function endSetupStep(SetupStep $step, SetupOutcome $outcome): void
     {
-        // A step that was done stays done when somebody passes it again.
+        // A completed step stays completed when it is visited again.
         if (SetupOutcome::Done->value !== ($this->setup[$step->value] ?? null)) {
             $this->setup = [...($this->setup ?? []), $step->value => $outcome->value];
         }
@@ -149,7 +149,7 @@ class Gym implements Versioned
             .'change again.';
     }
 
-    /** Whether steps are left that were neither done nor skipped. */
+    /** Tells whether there are steps that were neither completed nor skipped. */
     public function isBeingSetUp(): bool
     {
         return GymKind::Own === $this->kind

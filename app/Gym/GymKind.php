@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-/** Whose gym the database holds. */
+/** The kind of gym in the database. */
 enum GymKind: string
 {
     /** Nothing has been loaded or founded yet. */

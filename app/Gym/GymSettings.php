@@ -7,14 +7,14 @@ namespace Periplus\App\Gym;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Psr\Clock\ClockInterface;
 
-/** Says what the gym is called and which time it lives by, for everything that shows a name or a time. */
+/** Provides the gym's name and time zone. */
 final readonly class GymSettings
 {
     public function __construct(private Gyms $gyms, private ClockInterface $clock)
     {
     }
 
-    /** Returns UTC while the database is away, so that what is in memory can still be shown. */
+    /** Returns UTC while the database is down, so that cached data can still be shown. */
     public function timeZone(): \DateTimeZone
     {
         try {
@@ -29,14 +29,14 @@ final readonly class GymSettings
         return $this->gyms->get()->name();
     }
 
-    /** By which calendars outside recognise this gym. */
+    /** Returns the identifier of this gym in external calendars. */
     public function calendar(): string
     {
         return $this->gyms->get()->calendar();
     }
 
     /**
-     * A time as it is typed in the gym, such as 2026-11-26T18:30.
+     * Parses a local time, such as 2026-11-26T18:30.
      *
      * @return \DateTimeImmutable|null in UTC; null when there is no such time
      */
@@ -44,13 +44,13 @@ final readonly class GymSettings
     {
         $time = \DateTimeImmutable::createFromFormat('!Y-m-d\TH:i', $local, $this->timeZone());
 
-        // An hour that the clocks leave out is moved on by PHP, and a 31 June, too.
+        // PHP moves an hour that daylight saving skips, or 31 June, to a later time.
         return false !== $time && $time->format('Y-m-d\TH:i') === $local
             ? $time->setTimezone(new \DateTimeZone('UTC'))
             : null;
     }
 
-    /** Now, in the time of the gym. */
+    /** Returns the current local time. */
     public function today(): \DateTimeImmutable
     {
         return $this->clock->now()->setTimezone($this->timeZone());

@@ -26,7 +26,7 @@ final class Gyms extends ServiceEntityRepository
         return $this->find(Gym::ID) ?? throw new \LogicException(self::MISSING);
     }
 
-    /** Changes the numbering of whoever has not chosen one. */
+    /** Changes the numbering of everybody who has not chosen one. */
     public function useNumbering(string $numbering): void
     {
         $this->set('numbering', $numbering, 'string');
@@ -38,13 +38,13 @@ final class Gyms extends ServiceEntityRepository
         $this->set('voice', $voice, 'json');
     }
 
-    /** Remembers the core that the library was checked with. */
+    /** Remembers the core with which the library was checked. */
     public function checkedBy(string $core): void
     {
         $this->set('checkedBy', $core, 'string');
     }
 
-    /** Sets what the settings of the gym do not show, so that their version stays as it is. */
+    /** Sets a field that the settings page does not show, so that its version stays the same. */
     private function set(string $field, mixed $value, string $type): void
     {
         $this->getEntityManager()->createQuery(\sprintf('UPDATE %s g SET g.%s = :value', Gym::class, $field))

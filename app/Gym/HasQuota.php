@@ -6,7 +6,7 @@ namespace Periplus\App\Gym;
 
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
-/** Keeps something of which a gym has a bounded amount; shown on the Status page. */
+/** Stores something that is limited for each gym; shown on the Status page. */
 #[AutoconfigureTag]
 interface HasQuota
 {

@@ -7,10 +7,8 @@ namespace Periplus\App\Gym;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
- * Writes to the library wait for each other. A gym writes seldom and each write is short; in return no chain can be
- * saved twice
- * in the same moment, no proposal can be decided on a combination that changes meanwhile, and no two writes wait for
- * each other for ever.
+ * Serializes writes to the library. A gym writes rarely and each write is short; in return no chain can be saved twice
+ * at the same time, no proposal can be decided on a combination that is being changed, and there are no deadlocks.
  */
 final readonly class LibraryLock
 {
@@ -18,13 +16,13 @@ final readonly class LibraryLock
     {
     }
 
-    /** Takes the lock and keeps it until the transaction ends; the first statement of every transaction that writes. */
+    /** Takes the lock until the transaction ends; must be the first statement of every transaction that writes. */
     public function take(): void
     {
         $this->entities->createQuery('UPDATE '.Gym::class.' g SET g.revision = g.revision + 1')->execute();
     }
 
-    /** Counted up by every write: what was found in the library at one revision is so at any time of that revision. */
+    /** Incremented by every write: search results stay valid while the revision is the same. */
     public function revision(): int
     {
         return (int) $this->entities->createQuery('SELECT g.revision FROM '.Gym::class.' g')->getSingleScalarResult();

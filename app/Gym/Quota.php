@@ -7,7 +7,7 @@ namespace Periplus\App\Gym;
 use Periplus\App\Store\Conflict;
 use Periplus\App\Store\Refused;
 
-/** How much of something a gym keeps, and how much of it at most. */
+/** How much of something a gym has, and the maximum. */
 final readonly class Quota implements \JsonSerializable
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-/** How a step of the setup ended; a skipped one can be done later. */
+/** The outcome of a setup step; a skipped one can be done later. */
 enum SetupOutcome: string
 {
     case Done = 'done';

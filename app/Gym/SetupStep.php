@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Gym;
 
-/** One step of setting up a new gym, in the order in which they are shown. */
+/** The steps of setting up a new gym, in the order in which they are shown. */
 enum SetupStep: string
 {
     case Gym = 'gym';

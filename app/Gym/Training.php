@@ -7,7 +7,7 @@ namespace Periplus\App\Gym;
 use Periplus\Core\Flow\Options\Group;
 use Periplus\Core\Flow\Options\Medium;
 
-/** What a gym trains: under which rules, on what, and which groups. */
+/** What a gym trains: rules, media and groups. */
 final readonly class Training implements \JsonSerializable
 {
     /**

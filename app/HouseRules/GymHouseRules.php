@@ -12,14 +12,14 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
 /**
- * The house rules as this gym keeps them: the built-in sets until the head coach has changed one.
+ * Finds the gym's house rules: the built-in ones until the head coach changes them.
  *
  * @extends ServiceEntityRepository<StoredHouseRules>
  */
 final class GymHouseRules extends ServiceEntityRepository
 {
     private const COPY = 'house-rules.';
-    /** s */
+    /** How long a copy is used, in s. */
     private const FRESH = 2;
 
     /** @var array<string, HouseRules> what was read during this request */
@@ -31,7 +31,7 @@ final class GymHouseRules extends ServiceEntityRepository
     }
 
     /**
-     * While the database is away a coach goes on under the rules that were read last.
+     * While the database is down, the rules that were read last are used.
      *
      * @throws \OutOfBoundsException when there is no such set
      */
@@ -40,11 +40,7 @@ final class GymHouseRules extends ServiceEntityRepository
         return $this->read[$id] ??= self::set($id, $this->content($id));
     }
 
-    /**
-     * The set, held until the end of the transaction where there is one: no other may be saved meanwhile, so that
-     * nothing is stored under
-     * rules that are gone by then.
-     */
+    /** Returns the rules, locked until the end of the transaction, so that nothing is stored under outdated rules. */
     public function locked(string $id): HouseRules
     {
         $lock = $this->getEntityManager()->getConnection()->isTransactionActive() ? LockMode::PESSIMISTIC_READ : null;
@@ -55,7 +51,7 @@ final class GymHouseRules extends ServiceEntityRepository
     /** @return array<string, array{HouseRules, int, bool}> by id: the set, its version, and whether it is as it came */
     public function all(): array
     {
-        // All at once.
+        // Loads all rows together.
         $this->findAll();
         $sets = [];
         foreach (BuiltInHouseRules::ids() as $id) {
@@ -66,13 +62,13 @@ final class GymHouseRules extends ServiceEntityRepository
         return $sets;
     }
 
-    /** The set for a change of it. */
+    /** Returns the rules for a change. */
     public function get(string $id): StoredHouseRules
     {
         return $this->find($id) ?? throw new \LogicException('The first migrations make the rows of all sets.');
     }
 
-    /** Once changed rules are in place, nobody goes on with what was read before. */
+    /** Clears the cached copy after a change. */
     public function forget(): void
     {
         $this->read = [];
@@ -84,7 +80,7 @@ final class GymHouseRules extends ServiceEntityRepository
     /** @return array<string, mixed>|null */
     private function content(string $id): ?array
     {
-        // A coach who types asks for it many times a second.
+        // Read many times a second while a coach types.
         /** @var array<string, mixed>|null $content */
         $content = $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): ?array => $this->find($id)?->content());
 
@@ -98,7 +94,7 @@ final class GymHouseRules extends ServiceEntityRepository
         if (null === $content) {
             return $builtIn;
         }
-        // A rule or a school that came later than this set has the built-in answer.
+        // A rule or school that was added later gets the built-in value.
         /**
          * @var array{
          *     id: string,

@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Calibration;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
-/** House rules as the head coach would have them: everything but what the sport lets land. */
+/** House rules in a request: everything except which limbs the sport allows. */
 #[Assert\Callback('validate')]
 final readonly class HouseRulesRequest
 {
@@ -42,7 +42,7 @@ final readonly class HouseRulesRequest
                 $this->validateThreshold($context, $rule->id, $rule->threshold);
             }
         }
-        // What is warned of in sessions has thresholds, too, and no severity; what is not sent is as usual.
+        // Warnings of sessions have thresholds but no severity; missing ones get the default.
         $warnings = [];
         foreach (SessionThresholds::definitions() as $warning) {
             $warnings[$warning->id] = true;
@@ -129,7 +129,7 @@ final readonly class HouseRulesRequest
                 $thresholds[(string) $id] = $value;
             }
         }
-        // What is as usual is not kept as a change.
+        // Default values are not stored as a change.
         foreach (SessionThresholds::definitions() as $warning) {
             if (($thresholds[$warning->id] ?? null) === $warning->threshold->default) {
                 unset($thresholds[$warning->id]);

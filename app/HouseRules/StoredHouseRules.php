@@ -11,7 +11,7 @@ use Periplus\App\Store\Versioned;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\HouseRules\HouseRules;
 
-/** One set of house rules as the gym keeps it. The first migrations made a row for each. */
+/** One set of a gym's house rules. The first migrations created a row for each. */
 #[ORM\Entity(repositoryClass: GymHouseRules::class)]
 #[ORM\Table(name: 'house_rules')]
 class StoredHouseRules implements Versioned
@@ -44,7 +44,7 @@ class StoredHouseRules implements Versioned
 
     public function change(HouseRules $rules, User $editor, \DateTimeImmutable $now): void
     {
-        // What equals the built-in set is not kept as a change of it.
+        // Values that equal the built-in rules are not stored as a change.
         $content = $rules->toArray();
         $this->content = $content === BuiltInHouseRules::named($this->id)->toArray() ? null : $content;
         $this->editor = $editor;

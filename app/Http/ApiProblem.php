@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Http;
 
 /**
- * Refuses a request for what it is as a request: too large, too often, without a version. What is refused for other
- * reasons is {@see \Periplus\App\Store\Refused}.
+ * Rejects a request for formal reasons: too large, too frequent, without a version. Refusals by the domain are {@see
+ * \Periplus\App\Store\Refused}.
  */
 final class ApiProblem extends \RuntimeException
 {

@@ -7,10 +7,10 @@ namespace Periplus\App\Http;
 use Periplus\Core\Technique\Data;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
 
-/** Lays the core's data down as PHP, so that a request need not read JSON; see {@see Kernel::boot}. */
+/** Writes the core's data as PHP arrays, so that requests need not parse JSON; see {@see Kernel::boot}. */
 final readonly class CoreDataWarmer implements CacheWarmerInterface
 {
-    /** Under the folder of the cache. */
+    /** Folder inside the cache directory. */
     public const FOLDER = '/core-data';
 
     public function warmUp(string $cacheDir, ?string $buildDir = null): array

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Periplus\App\Http;
 
 /**
- * On a route that may keep a processor busy for seconds: each account has few of them under way at a time, see {@see
- * HeavyWorkGuard}.
+ * Marks a route that may use a processor for seconds. The number of such requests at a time is limited for each
+ * account, see {@see HeavyWorkGuard}.
  */
 #[\Attribute(\Attribute::TARGET_METHOD)]
 final readonly class HeavyWork

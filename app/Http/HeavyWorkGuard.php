@@ -11,11 +11,14 @@ use Symfony\Component\Lock\LockFactory;
 use Symfony\Component\Lock\SharedLockInterface;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 
-/** Lets no account, and not all of them together, take every process that answers: typing is answered at any time. */
+/**
+ * Limits heavy requests of one account and of all together, so that there is always a process to answer a coach who
+ * types.
+ */
 final class HeavyWorkGuard
 {
     private const OF_ONE = 2;
-    /** Two of six processes stay for everything else; see pm.max_children in bin/servers.sh. */
+    /** Two of six processes stay free for everything else; see pm.max_children in bin/servers.sh. */
     private const OF_ALL = 4;
 
     /** @var list<SharedLockInterface> */
@@ -45,7 +48,7 @@ final class HeavyWorkGuard
         }
     }
 
-    /** After the answer was sent: one that streams is at work until then. */
+    /** Runs after the response was sent, because a streamed response is busy until then. */
     #[AsEventListener(TerminateEvent::class)]
     public function end(): void
     {

@@ -6,7 +6,7 @@ namespace Periplus\App\Http;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What a press or a start is told by, chosen by whoever gives it. */
+/** Validates the id of a command or a start, chosen by the client. */
 #[\Attribute(\Attribute::TARGET_PROPERTY)]
 final class Id extends Assert\Compound
 {

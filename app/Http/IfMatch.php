@@ -6,7 +6,7 @@ namespace Periplus\App\Http;
 
 use Symfony\Component\HttpFoundation\Request;
 
-/** The version that a write was made from, as its If-Match names it. */
+/** Reads the version on which a write is based from the If-Match header. */
 final readonly class IfMatch
 {
     /** @throws ApiProblem when it names none */

@@ -7,10 +7,7 @@ namespace Periplus\App\Http;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Psr\Cache\CacheItemPoolInterface;
 
-/**
- * Copies of what was read from the database: not read again within moments, and good for going on while the database is
- * away.
- */
+/** Caches values from the database: they are fresh for a moment, and are still used while the database is down. */
 final readonly class LastKnown
 {
     public function __construct(private CacheItemPoolInterface $copiesCache)
@@ -51,7 +48,7 @@ final readonly class LastKnown
         $this->copiesCache->save($this->copiesCache->getItem($key)->set($value)->expiresAfter($seconds));
     }
 
-    /** Once something changed is in place, nobody goes on with what was read before. */
+    /** Clears the cached value after a change. */
     public function forget(string $key): void
     {
         $this->copiesCache->deleteItem($key);

@@ -7,7 +7,7 @@ namespace Periplus\App\Http;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
-/** What the API answers is of this moment and for one coach: no browser and no proxy keeps it. */
+/** Marks API responses as not cacheable by browsers and proxies. */
 #[AsEventListener(priority: -2000)]
 final readonly class NothingKept
 {

@@ -9,7 +9,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class PingController
 {
-    /** Says that the server answers, and nothing else; the measure for other routes in bin/periplus benchmark. */
+    /** Answers with an empty response; bin/periplus benchmark compares other routes with it. */
     #[Route('/api/ping', methods: ['GET', 'POST'])]
     public function __invoke(): Response
     {

@@ -25,7 +25,7 @@ use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
 use Symfony\Component\Validator\Exception\ValidationFailedException;
 
-/** Turns every exception into an answer that a person can act on. */
+/** Turns every exception into an answer that tells a coach what to do. */
 #[AsEventListener(priority: 2)]
 final readonly class ProblemListener
 {
@@ -38,15 +38,12 @@ final readonly class ProblemListener
         ChangedMeanwhile::class => 412,
         Invalid::class => 422,
     ];
-    /**
-     * What MariaDB's client says when the server is not there or went in the middle: gone away, lost during a query,
-     * shutting down.
-     */
+    /** MariaDB client errors for a server that is down or went away: gone away, lost during a query, shutting down. */
     private const CUT_OFF = [2002, 2006, 2013, 1053, 4031];
-    /** Full table, full disk; and a storage engine that says so with its own number, 28. */
+    /** Full table or disk; 28 is the storage engine's own number for it. */
     private const FULL = [1021, 1114];
     private const ENGINE = 1030;
-    /** While an upgrade is under way nothing is written. */
+    /** During an upgrade the database is read-only. */
     private const READ_ONLY = 1290;
 
     public function __construct(private LoggerInterface $logger, private TokenStorageInterface $tokens)
@@ -80,8 +77,7 @@ final readonly class ProblemListener
         if ($error->getPrevious() instanceof ValidationFailedException) {
             return $this->invalid($error->getPrevious());
         }
-        // Answered before the firewall would: it keeps a session for whoever is not signed in, to come back to the same
-        // address.
+        // Answered before the firewall, which would store a session for an anonymous visitor to return to this URL.
         if ($error instanceof AuthenticationException || $error instanceof AccessDeniedException) {
             return null === $this->tokens->getToken()?->getUser()
                 ? ProblemResponse::of(401, 'sign-in-needed', 'Sign in first.')
@@ -107,7 +103,7 @@ final readonly class ProblemListener
         );
     }
 
-    /** What the database could not do, and a coach can only wait for. */
+    /** Returns the answer for database errors that will pass, such as a restart or a full disk. */
     private function ofDatabase(\Throwable $cause): ?ProblemResponse
     {
         $code = $cause instanceof DriverException ? $cause->getCode() : 0;

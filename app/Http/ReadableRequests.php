@@ -7,7 +7,7 @@ namespace Periplus\App\Http;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
-/** Every text of a request is {@see PlainText}, in whichever field it stands. */
+/** Cleans every text of a request with {@see PlainText}. */
 #[AsEventListener(priority: 18)]
 final readonly class ReadableRequests
 {
@@ -15,7 +15,7 @@ final readonly class ReadableRequests
     {
         $request = $event->getRequest();
         $content = $request->getContent();
-        // A recording is not text; this route alone takes one, whatever type a request names.
+        // A recording is not text; only this route accepts one, whatever content type a request has.
         if (!$event->isMainRequest() || '' === $content || '/api/onsets' === $request->getPathInfo()) {
             return;
         }

@@ -9,13 +9,13 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
 /**
- * Refuses JSON that no request of ours has: a list with nothing at one of its places, and a number beyond all that is
- * counted here. What reads a request need not think of them.
+ * Rejects JSON that no client of ours sends: a null in a list, and numbers out of range. Controllers need not handle
+ * them.
  */
 #[AsEventListener(priority: 17)]
 final readonly class ReadableValues
 {
-    /** Above every moment in ms, and where floats are still whole. */
+    /** Greater than any time in ms, and small enough for floats to be exact integers. */
     private const MAX_NUMBER = 1e15;
     private const MAX_DEPTH = 64;
 
@@ -25,7 +25,7 @@ final readonly class ReadableValues
         if (!$event->isMainRequest() || 'json' !== $request->getContentTypeFormat()) {
             return;
         }
-        // Text that is not JSON, or is nested deeper, is refused where the request is read.
+        // Invalid or too deeply nested JSON is rejected where the request is read.
         $body = json_decode($request->getContent(), true, self::MAX_DEPTH);
         if (\is_array($body)) {
             self::require($body, '');

@@ -8,8 +8,7 @@ use Symfony\Component\DependencyInjection\Compiler\CompilerPassInterface;
 use Symfony\Component\DependencyInjection\ContainerBuilder;
 
 /**
- * What is validated here are requests, never entities; asking the mapper about each of them would start it at every
- * check.
+ * Only requests are validated, never entities; asking Doctrine about each request class would slow down every check.
  */
 final readonly class ValidateRequestsOnly implements CompilerPassInterface
 {

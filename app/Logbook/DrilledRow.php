@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Technique\Stance;
 
-/** What was drilled of one combination, as it is stored. Whole numbers of ms, thousandths of the rest. */
+/** The work on one combination as stored: whole ms, and thousandths for everything else. */
 #[ORM\Embeddable]
 final readonly class DrilledRow
 {
@@ -47,7 +47,7 @@ final readonly class DrilledRow
     ) {
     }
 
-    /** By which links of the same chain in the same stance are found. */
+    /** Returns a key by which links of the same chain in the same stance are found. */
     public function chainKey(): string
     {
         return $this->stance->value.' '.$this->notation;

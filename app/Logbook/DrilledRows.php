@@ -19,7 +19,7 @@ use Periplus\Core\Session\Log\DrilledCounter;
 use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
-/** What was drilled, as it is stored and as it is counted. */
+/** Converts the work on combinations between its stored form and the form for counting. */
 final readonly class DrilledRows
 {
     public function __construct(
@@ -62,9 +62,8 @@ final readonly class DrilledRows
     }
 
     /**
-     * How long each combination was worked on: by everybody, and by the level that did it longest. What a level did
-     * beside
-     * the others took the same time.
+     * Returns how long each combination was drilled: by everybody, and by the level that did it longest, because the
+     * levels work at the same time.
      *
      * @param list<DrilledRow> $rows
      *
@@ -95,7 +94,7 @@ final readonly class DrilledRows
     }
 
     /**
-     * What a coach says was drilled: each combination over and over for so many minutes, as a plan would have it.
+     * Returns the work that a coach enters by hand: each combination repeated for so many minutes, as in a plan.
      *
      * @param list<array{combination: int, minutes: float|int, stance?: string}> $said
      *

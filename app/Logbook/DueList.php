@@ -15,7 +15,7 @@ use Periplus\Core\Session\Due\Due;
 use Periplus\Core\Session\Due\Schedule;
 use Periplus\Core\Technique\Stance;
 
-/** What comes due in a course, by what it has drilled and how that went. */
+/** Lists what is due in a course, from what it drilled and how that went. */
 final readonly class DueList implements CourseRecord
 {
     public function __construct(
@@ -27,7 +27,7 @@ final readonly class DueList implements CourseRecord
     ) {
     }
 
-    /** The schedule of a course, by the house rules that it trains under. */
+    /** Returns the schedule of a course under its house rules. */
     public function schedule(int $course): Schedule
     {
         return Schedule::of($this->rules->named($this->courses->get($course)->content()->rules));

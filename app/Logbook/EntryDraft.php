@@ -8,7 +8,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Course\Course;
 use Periplus\Core\Session\Log\Attendance;
 
-/** What an entry of the logbook says. */
+/** The content of a logbook entry. */
 final readonly class EntryDraft
 {
     /**

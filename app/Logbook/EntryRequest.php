@@ -7,10 +7,10 @@ namespace Periplus\App\Logbook;
 use Periplus\App\Http\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What a coach writes into the logbook: about a session that ran, or all of it by hand. */
+/** A logbook entry in a request: the remarks on a session that ran, or a whole entry by hand. */
 final readonly class EntryRequest
 {
-    /** Most combinations of a session that is written by hand. */
+    /** Maximum number of combinations in an entry by hand. */
     public const MOST = 40;
 
     /**

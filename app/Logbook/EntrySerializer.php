@@ -8,7 +8,7 @@ use Periplus\App\Combination\LineRenderer;
 use Periplus\Core\Drawing\LineSize;
 use Periplus\Core\Notation\Numbering;
 
-/** An entry with the lines of its combinations, so that the link that fell apart can be touched. */
+/** Serializes an entry with the lines of its combinations, so that a coach can tap the link that fell apart. */
 final readonly class EntrySerializer
 {
     public function __construct(private LineRenderer $lines)
@@ -18,7 +18,7 @@ final readonly class EntrySerializer
     /** @return array<string, mixed> */
     public function of(LogEntry $entry, Numbering $numbering): array
     {
-        // Under all limbs everything can be drawn.
+        // Under the rules for all limbs everything can be drawn.
         $rules = $entry->course()?->content()->rules ?? 'all-limbs';
         $combinations = [];
         foreach ($entry->drilled() as $row) {

@@ -7,7 +7,7 @@ namespace Periplus\App\Logbook;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\Core\Technique\Stance;
 
-/** A link that fell apart: by its chain in parity numbering and the place of the earlier item. */
+/** A link that fell apart, given by its chain in parity numbering and the index of its first item. */
 #[ORM\Embeddable]
 final readonly class FallenLink
 {

@@ -7,8 +7,8 @@ namespace Periplus\App\Logbook;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * How long one combination was worked on in an entry: what reports read. It follows from what was drilled, and is
- * written with it.
+ * How long one combination was drilled in an entry; read by reports. It is derived from the drilled work and written
+ * with it.
  */
 #[ORM\Entity]
 #[ORM\Table(name: 'log_combination')]
@@ -26,7 +26,7 @@ class LogCombination
     #[ORM\Column]
     private int $southpawMs;
 
-    /** How many of its links fell apart. */
+    /** Number of its links that fell apart. */
     #[ORM\Column(type: 'smallint')]
     private int $fell;
 

@@ -12,7 +12,7 @@ use Periplus\App\Gym\Quota;
 use Periplus\App\Store\NotFound;
 
 /**
- * Finds entries of the logbook, each with what was drilled in it.
+ * Finds logbook entries together with the work in them.
  *
  * @extends ServiceEntityRepository<LogEntry>
  */
@@ -38,7 +38,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * A page, the newest first.
+     * Returns a page of entries, newest first.
      *
      * @return array{list<LogRow>, int} and how many there are in all
      */
@@ -87,14 +87,14 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
             ->setParameter('day', $day)->setParameter('id', $id)->setMaxResults($most));
     }
 
-    /** How many entries wait for a coach to look at them. */
+    /** Returns the number of entries that no coach has checked. */
     public function countUnchecked(): int
     {
         return $this->count(['removedAt' => null, 'isChecked' => false]);
     }
 
     /**
-     * Which of them are in the logbook already.
+     * Returns which of the keys are in the logbook already.
      *
      * @param list<string> $keys
      *
@@ -196,7 +196,7 @@ final class LogEntries extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * Reads entries with their courses, and the rows of all of them in one query each.
+     * Loads entries with their courses, and their rows in one query for each kind.
      *
      * @return list<LogEntry>
      */

@@ -15,7 +15,7 @@ use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 use Periplus\Core\Session\Log\Attendance;
 
-/** A session as it was really run, and what a coach said about it. */
+/** A session that took place, with the coach's remarks. */
 #[ORM\Entity(repositoryClass: LogEntries::class)]
 #[ORM\Table(name: 'log_entry')]
 #[ORM\UniqueConstraint(name: 'by_entry_key', columns: ['entry_key'])]
@@ -68,7 +68,7 @@ class LogEntry implements Versioned
     #[ORM\Column(type: 'text', length: 65_535)]
     private string $note;
 
-    /** Whether a coach has looked at it since it came in. */
+    /** Whether a coach has checked it. */
     #[ORM\Column(options: ['default' => false])]
     private bool $isChecked;
 
@@ -134,7 +134,7 @@ class LogEntry implements Versioned
         $this->say($draft, $editor, $createdAt);
     }
 
-    /** Everything but its rows, which {@see lay} puts into it. */
+    /** Sets everything except the drilled work, see {@see lay}. */
     public function say(EntryDraft $draft, User $editor, \DateTimeImmutable $now): void
     {
         $this->course = $draft->course;
@@ -154,7 +154,7 @@ class LogEntry implements Versioned
         $this->updatedAt = $now;
     }
 
-    /** More is known of the session: how long it was and how long was worked. */
+    /** Updates the length of the session and of its work, when a wall reports late. */
     public function last(int $lengthMs, int $workMs, \DateTimeImmutable $now): void
     {
         $this->lengthMs = $lengthMs;
@@ -177,7 +177,7 @@ class LogEntry implements Versioned
     }
 
     /**
-     * Puts what was drilled into it, and what follows from that; once it is stored.
+     * Stores the drilled work and everything derived from it; the entry needs an id before.
      *
      * @param list<DrilledRow> $drilled
      * @param list<FallenLink> $fallen
@@ -314,7 +314,7 @@ class LogEntry implements Versioned
         return 'This entry was changed meanwhile. Nothing was overwritten; look at the newest and correct it again.';
     }
 
-    /** It as lists have it. */
+    /** Returns the entry as a row of a list. */
     public function row(): LogRow
     {
         return new LogRow(

@@ -6,7 +6,7 @@ namespace Periplus\App\Logbook;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** A link that fell apart in an entry, with what reports look for. */
+/** A link that fell apart in an entry, with the columns by which reports search. */
 #[ORM\Entity]
 #[ORM\Table(name: 'log_fallen_link')]
 #[ORM\Index(name: 'by_combination', columns: ['counts', 'combination_id', 'day'])]

@@ -19,7 +19,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** The logbook and its months as files. */
+/** Exports and imports the logbook and its months as files. */
 final readonly class LogFileController
 {
     public function __construct(
@@ -66,7 +66,7 @@ final readonly class LogFileController
         );
     }
 
-    /** The sessions of a month, one a line. */
+    /** Returns the sessions of a month as CSV. */
     #[Route('/api/reports/month.csv/{month<\d{4}-\d\d>}', methods: 'GET')]
     public function monthTable(string $month): Response
     {

@@ -20,9 +20,8 @@ use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
 /**
- * The logbook as a file, and back: docs/formats/logbook.md. Every entry has a key, by which one that is there already
- * is
- * told, so that a file that comes in twice doubles nothing.
+ * Exports and imports the logbook: docs/formats/logbook.md. Every entry has a unique key, so that importing a file
+ * twice adds nothing twice.
  */
 final readonly class LogFiles
 {
@@ -55,13 +54,13 @@ final readonly class LogFiles
         'strikes',
         'fallen',
     ];
-    /** Entries that are read at a time. */
+    /** Number of entries read at a time. */
     private const BATCH = 500;
-    /** Most entries of a file that comes in. */
+    /** Maximum number of entries in an imported file. */
     private const MOST = 20_000;
-    /** Entries that are taken in at a time. */
+    /** Number of entries imported at a time. */
     private const STEP = 100;
-    /** Of one entry. */
+    /** Maximum number of rows of one entry. */
     private const MAX_DRILLED = 500;
     private const MAX_FALLEN = 200;
     private const MAX_COUNT = 1e6;
@@ -124,7 +123,7 @@ final readonly class LogFiles
             $told = [];
             foreach ([] === $document['drilled'] ? [null] : $document['drilled'] as $row) {
                 $chain = null === $row ? '' : $row['stance'].' '.$row['chain'];
-                // The links that fell apart stand with the first row of their chain.
+                // The links that fell apart are written with the first row of their chain.
                 $fallen =
                     null === $row || isset($told[$chain])
                         ? []
@@ -160,9 +159,8 @@ final readonly class LogFiles
     }
 
     /**
-     * Takes the next entries of a file in, all of them or none. What is there already stays as it is, so that a file
-     * whose
-     * import was cut off can be sent again.
+     * Imports the next entries of a file, all of them or none. Existing entries are skipped, so an interrupted import
+     * can be repeated.
      *
      * @param int $from entries that were taken in before
      *

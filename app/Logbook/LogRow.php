@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
-/** An entry of the logbook as lists have it. */
+/** A logbook entry in a list. */
 final readonly class LogRow implements \JsonSerializable
 {
     /**

@@ -7,7 +7,7 @@ namespace Periplus\App\Logbook;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Store\DayType;
 
-/** The sums of a week and course. */
+/** The sums of one week and course. */
 #[ORM\Entity(repositoryClass: Weeks::class)]
 #[ORM\Table(name: 'log_week')]
 class LogWeek

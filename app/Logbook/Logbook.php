@@ -24,8 +24,8 @@ use Periplus\Core\Technique\Stance;
 use Psr\Clock\ClockInterface;
 
 /**
- * Writes the entries of the logbook. A write is one transaction: the entry with its rows, the sums of its week, and the
- * day on which its combinations were last drilled.
+ * Writes logbook entries. A write is one transaction: the entry with its rows, the sums of its week, and the day on
+ * which its combinations were last drilled.
  */
 final readonly class Logbook
 {
@@ -49,7 +49,7 @@ final readonly class Logbook
     }
 
     /**
-     * A new one by hand; the same id sent again is the same entry.
+     * Creates an entry by hand; sending the same id again returns the same entry.
      *
      * @throws \Periplus\App\Store\Refused when it says nothing, names what is not there, or the logbook is full
      */
@@ -92,9 +92,7 @@ final readonly class Logbook
         );
     }
 
-    /**
-     * What ran and was really drilled; once for each run. What a coach has corrected stays when a wall reports later.
-     */
+    /** Records a session that ran, once for each run. A coach's corrections are kept when a wall reports late. */
     public function takeIn(EndedRun $ended): void
     {
         $run = $ended->run;
@@ -136,7 +134,7 @@ final readonly class Logbook
     }
 
     /**
-     * Entries of another gym, or of this one from before, none of which is here: all of them or none.
+     * Imports entries that are not in the logbook yet: all of them or none.
      *
      * @param array<array-key, EntryDraft> $drafts by key
      */
@@ -201,10 +199,10 @@ final readonly class Logbook
         });
     }
 
-    /** By which the entry of a run is known, also in another gym. */
+    /** Returns the key of the entry of a run, which is unique across gyms. */
     public static function keyOf(RunView $run): string
     {
-        // A digest, since exports contain it: whoever has the key itself can open the session.
+        // A digest, because exports contain it: the key itself would give access to the session.
         return 'run-'.$run->id.'-'.substr(hash('sha256', $run->followKey), 0, 12);
     }
 
@@ -212,7 +210,7 @@ final readonly class Logbook
     private function change(int $id, int $basedOn, \Closure $change): LogEntry
     {
         return $this->entities->wrapInTransaction(function () use ($id, $basedOn, $change): LogEntry {
-            // Before the entry is held: every write takes the two in this order.
+            // Taken before the entry is locked, as in every write, to avoid deadlocks.
             $this->lock->take();
 
             return $this->versions->change(LogEntry::class, $id, $basedOn, LogEntries::MISSING, function (
@@ -245,7 +243,7 @@ final readonly class Logbook
         $figures = $this->rows->figures($draft->drilled, $draft->attendance);
         $entry = new LogEntry($key, $run, $draft, $figures, $this->accounts->managed($editor), $this->clock->now());
         $this->entities->persist($entry);
-        // Its rows are told by its id.
+        // Its rows need its id.
         $this->entities->flush();
         $entry->lay($draft->drilled, $draft->fallen, $figures);
         $this->entities->flush();
@@ -263,7 +261,7 @@ final readonly class Logbook
     }
 
     /**
-     * Counts anew what is counted over all entries: the sums of weeks, and when combinations were last drilled.
+     * Recomputes the sums over all entries: weeks, and when combinations were last drilled.
      *
      * @param array<array{string, int|null}> $weeks a day of each and the course
      * @param list<int> $combinations

@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** The entries of the logbook: every coach writes and corrects them. */
+/** The logbook entries: every coach writes and corrects them. */
 #[Route('/api/logbook/entries')]
 final readonly class LogbookController
 {

@@ -10,10 +10,7 @@ use Periplus\App\Course\Courses;
 use Periplus\App\Gym\GymSettings;
 use Periplus\App\Gym\LibraryLock;
 
-/**
- * Makes a logbook of years, for measurements: invented sessions of all courses, each with some combinations of the
- * library.
- */
+/** Fills the logbook with years of invented sessions of all courses, for measurements. */
 final readonly class LogbookFill
 {
     private const YEARS = 10;

@@ -10,12 +10,12 @@ use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Log\LoadFindings;
 
-/** A month on a page, for the head coach. */
+/** Computes a month on one page for the head coach. */
 final readonly class MonthReport
 {
-    /** Most rows of each of its lists. */
+    /** Maximum number of rows in each list. */
     private const MOST = 8;
-    /** Days without it after which a combination that was drilled counts as neglected. */
+    /** Days without practice after which a combination counts as neglected. */
     private const NEGLECTED = 42;
 
     public function __construct(
@@ -157,7 +157,8 @@ final readonly class MonthReport
     {
         $since = (new \DateTimeImmutable($period->to))->modify('-'.self::NEGLECTED.' days')->format('Y-m-d');
 
-        // The last days alone are read from the index, one leap a combination; the rest only of the few that are shown.
+        // Reads only the last days from the index, one seek for each combination, and details for the few that are
+        // shown.
         $ids = $this->connection->fetchFirstColumn(
             'SELECT g.combination_id FROM (SELECT combination_id, MAX(day) AS last FROM log_combination '
                 .'WHERE counts = 1 AND day <= ? GROUP BY combination_id) g WHERE g.last < ? '

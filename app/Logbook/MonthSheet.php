@@ -7,7 +7,7 @@ namespace Periplus\App\Logbook;
 use Periplus\App\Http\PlainText;
 use Periplus\App\Print\Sheet;
 
-/** The month on one page of paper, A4, mm. */
+/** Prints a month on one A4 page, in mm. */
 final readonly class MonthSheet
 {
     private const MARGIN = 14.0;

@@ -30,15 +30,15 @@ use Periplus\Core\Session\Path\Stage;
 use Periplus\Core\Technique\Limb;
 
 /**
- * The way of a course from what it drills well to a combination, through approved ones, each with at most one new link
- * or
- * weapon. Where a bridge is missing, a part of the target is cut out, checked, and proposed as one.
+ * Finds the path of a course from what it drills well to a combination, through approved combinations with at most one
+ * new link or weapon each. Where one is missing, a part of the target is cut out, checked and proposed as a new
+ * combination.
  */
 final readonly class Paths
 {
-    /** Most combinations of a library that are looked at, the shorter ones first. */
+    /** Maximum number of combinations considered, shorter ones first. */
     public const MOST = 5000;
-    /** A step that does not flow for this course is left out, and the way is looked for again, so often at most. */
+    /** Maximum number of retries after leaving out a step that does not flow for this course. */
     private const AGAIN = 12;
     private const BRIDGE = 'bridge ';
 
@@ -81,7 +81,7 @@ final readonly class Paths
                 $bridges = $this->bridges($goal, $known, array_values($stages), $options);
                 $path = PathFinder::shortest($known, $stage, [...array_values($stages), ...array_column($bridges, 0)]);
             }
-            // What flows under the rules that it was written for may not flow for this course.
+            // What flows under the rules it was written for may not flow for this course.
             $bad = $this->notFlowing($path ?? [], $options);
             if ([] === $bad) {
                 break;
@@ -104,7 +104,7 @@ final readonly class Paths
         ];
     }
 
-    /** The links and weapons of the combinations that held when the course drilled them last. */
+    /** Returns the links and weapons of the combinations that held when the course last drilled them. */
     private function known(int $course): Known
     {
         $held = array_keys(array_filter($this->due->of($course), static fn ($due): bool => $due->held));
@@ -117,7 +117,7 @@ final readonly class Paths
     }
 
     /**
-     * Parts of the target that bring one link each, where no combination of the library does.
+     * Returns parts of the target with one new link each, where the library has no combination for it.
      *
      * @param list<Stage> $stages
      *

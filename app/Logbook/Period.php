@@ -7,10 +7,10 @@ namespace Periplus\App\Logbook;
 use Periplus\App\Store\Invalid;
 use Periplus\App\Store\Refused;
 
-/** Some days, both of which count. */
+/** A range of days, including both ends. */
 final readonly class Period
 {
-    /** Most years that are looked back. */
+    /** Maximum number of years back. */
     private const YEARS = 30;
     public const EARLIEST = '1990-01-01';
     private const LATEST = '2101-01-01';
@@ -68,7 +68,7 @@ final readonly class Period
         return $weeks;
     }
 
-    /** Whether a day or a month is one that a gym can have trained on. */
+    /** Tells whether a day or month is within the range of a gym's lifetime. */
     private static function isNear(string $day): bool
     {
         return $day >= self::EARLIEST && $day < self::LATEST;

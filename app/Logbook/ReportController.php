@@ -14,7 +14,7 @@ use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** What the logbook tells: each report can be asked for some days and for one course. */
+/** The logbook reports; each can be limited to a period and a course. */
 final readonly class ReportController
 {
     public function __construct(
@@ -76,7 +76,7 @@ final readonly class ReportController
         );
     }
 
-    /** What comes due in a course, the most overdue first. */
+    /** Lists what is due in a course, the most overdue first. */
     #[Route('/api/courses/{id<\d{1,9}>}/due', methods: 'GET')]
     public function due(int $id, #[CurrentUser] User $user): JsonResponse
     {
@@ -105,7 +105,7 @@ final readonly class ReportController
         ]);
     }
 
-    /** The shortest way of a course to a combination. */
+    /** Returns the shortest path of a course to a combination. */
     #[Route('/api/courses/{id<\d{1,9}>}/path', methods: 'GET')]
     #[HeavyWork]
     public function path(int $id, #[MapQueryParameter] int $to, #[CurrentUser] User $user): JsonResponse

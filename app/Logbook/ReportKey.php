@@ -7,7 +7,7 @@ namespace Periplus\App\Logbook;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Store\DayType;
 
-/** What reports look for, copied from an entry to its rows, so that they read an index of these alone. */
+/** The columns by which reports search, copied from an entry to its rows so that an index covers them. */
 #[ORM\Embeddable]
 final readonly class ReportKey
 {
@@ -16,7 +16,7 @@ final readonly class ReportKey
         public string $day,
         #[ORM\Column(name: 'course_id', nullable: true)]
         public ?int $course,
-        /** Whether the entry is in the logbook, and not taken out of it. */
+        /** Whether the entry is in the logbook and not deleted. */
         #[ORM\Column(options: ['default' => true])]
         public bool $counts,
     ) {

@@ -23,13 +23,11 @@ use Periplus\Core\Session\Log\LoadFindings;
 use Periplus\Core\Technique\Catalogue;
 use Periplus\Core\Technique\Strike;
 
-/**
- * What the logbook tells.
- */
+/** Computes the logbook reports. */
 final readonly class Reports
 {
     public const SIZE = 50;
-    /** Most links that are shown as trouble. */
+    /** Maximum number of links listed as trouble. */
     private const MOST_LINKS = 60;
 
     public function __construct(
@@ -45,7 +43,7 @@ final readonly class Reports
     }
 
     /**
-     * How often and how long each combination was drilled.
+     * Returns how often and how long each combination was drilled.
      *
      * @return array<string, mixed>
      */
@@ -116,7 +114,7 @@ final readonly class Reports
     }
 
     /**
-     * What was thrown: by week, and in all.
+     * Returns the strikes thrown, by week and in total.
      *
      * @return array<string, mixed>
      */
@@ -167,14 +165,14 @@ final readonly class Reports
     }
 
     /**
-     * Links that fell apart or measure slower, against what the check says.
+     * Returns the links that fell apart or were measured slower, compared with the check.
      *
      * @return array<string, mixed>
      */
     public function links(Period $period, ?int $course, Numbering $numbering): array
     {
         [$where, $values] = self::where($period, $course);
-        // By the digest of the chain: whole chains would be grouped on disk.
+        // Grouped by a digest of the chain: grouping by whole chains would use temporary tables on disk.
         /** @var list<array{combination_id: int|string, chain: int|string, link: int|string, fell: int|string}> $rows */
         $rows = $this->connection->fetchAllAssociative(
             'SELECT combination_id, CRC32(notation) AS chain, link, COUNT(*) AS fell FROM log_fallen_link WHERE '
@@ -203,7 +201,7 @@ final readonly class Reports
                 );
             }
         }
-        // What contradicts the check first, then what is worst.
+        // Contradictions of the check first, then the worst.
         usort(
             $links,
             static fn (array $one, array $other): int => [$other['disagrees'], $other['weight']] <=> [
@@ -304,7 +302,7 @@ final readonly class Reports
         };
     }
 
-    /** Whose numbers of the model make that link: the strike or move that comes. */
+    /** Returns the key of the model's numbers behind that link: the strike or move that comes next. */
     private static function numbersOf(string $key): string
     {
         preg_match('/^[+(]*([a-z-]+)/', $key, $found);

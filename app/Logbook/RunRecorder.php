@@ -10,10 +10,10 @@ use Periplus\App\Run\Runs;
 use Periplus\App\Run\RunView;
 use Periplus\App\Run\RunWork;
 
-/** Makes an entry of the logbook of every session that ran, by itself. A rehearsal counts as nothing. */
+/** Creates a logbook entry for every session that ran. Rehearsals do not count. */
 final readonly class RunRecorder implements RunObserver
 {
-    /** ms that are looked back for a session whose end was not taken in */
+    /** How far back sessions without an entry are searched for, in ms. */
     private const BACK = 14 * 86_400_000;
 
     public function __construct(
@@ -31,7 +31,7 @@ final readonly class RunRecorder implements RunObserver
         }
     }
 
-    /** Takes in what is missing: a server that was killed between the end of a session and its entry has missed it. */
+    /** Creates missing entries, for example after the server was killed between the end of a session and its entry. */
     public function catchUp(): void
     {
         $this->work->endOverdue();

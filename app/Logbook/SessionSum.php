@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Logbook;
 
-/** What some sessions come to. */
+/** The sums of several sessions. */
 final readonly class SessionSum
 {
     /** @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures} */

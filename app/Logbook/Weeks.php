@@ -9,8 +9,8 @@ use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 
 /**
- * The sums of each week and course, so that a report over years reads hundreds of rows and not all of them. They are
- * counted anew from the entries at every write, in its transaction.
+ * The sums of each week and course, so that a report over years reads hundreds of rows and not all entries. They are
+ * recomputed at every write, in its transaction.
  *
  * @extends ServiceEntityRepository<LogWeek>
  */
@@ -21,13 +21,13 @@ final class Weeks extends ServiceEntityRepository
         parent::__construct($registry, LogWeek::class);
     }
 
-    /** The Monday of the week of a day. */
+    /** Returns the Monday of the week of a day. */
     public static function of(string $day): string
     {
         return (new \DateTimeImmutable($day))->modify('monday this week')->format('Y-m-d');
     }
 
-    /** Counts the week of that day and course anew; what is to be counted is stored already. */
+    /** Recomputes the week of that day and course from the stored entries. */
     public function recount(string $day, ?int $course): void
     {
         $week = self::of($day);
@@ -44,7 +44,7 @@ final class Weeks extends ServiceEntityRepository
         $this->getEntityManager()->flush();
     }
 
-    /** All of them, as after a restore or a large import. */
+    /** Recomputes all weeks, after a restore or a large import. */
     public function recountAll(): void
     {
         $this->getEntityManager()->createQuery('DELETE FROM '.LogWeek::class)->execute();
@@ -80,7 +80,7 @@ final class Weeks extends ServiceEntityRepository
         if (null !== $course) {
             $weeks->andWhere('w.course = :course')->setParameter('course', $course);
         }
-        // Values and no entities: ten years of several courses have thousands.
+        // Plain values instead of entities: ten years of several courses have thousands of rows.
         /** @var list<array{week: string, sessions: int, workMs: int, figures?: array<string, float>}> $rows */
         $rows = $weeks->select('w.week', 'w.sessions', 'w.workMs', ...($withFigures ? ['w.figures'] : []))
             ->getQuery()->getResult();
@@ -92,7 +92,7 @@ final class Weeks extends ServiceEntityRepository
         return array_map(SessionSum::of(...), $parts);
     }
 
-    /** The sum over some days, not bound to weeks; all courses together when none is named. */
+    /** Returns the sums over a range of days; of all courses when none is given. */
     public function days(string $from, string $to, ?int $course): SessionSum
     {
         return $this->sum(null === $course ? $this->present($from, $to) : $this->entries($from, $to, $course));
@@ -105,7 +105,7 @@ final class Weeks extends ServiceEntityRepository
         }
     }
 
-    /** Those of one course, or without any. */
+    /** Returns the entries of one course, or those without a course. */
     private function entries(string $from, string $to, ?int $course): QueryBuilder
     {
         $entries = $this->present($from, $to);

@@ -11,7 +11,7 @@ use Periplus\App\Gym\Gyms;
 use Periplus\App\Gym\HasQuota;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-/** Counts what a gym holds, so that a restored copy can be compared with the gym in use. */
+/** Counts what a gym contains, so that a restored copy can be compared with the gym in use. */
 final readonly class GymSummary
 {
     private const MAX_NAMES = 5000;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Maintenance;
 
-/** How a job is doing. */
+/** The progress of a job. */
 final readonly class JobProgress implements \JsonSerializable
 {
     /**

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Periplus\App\Maintenance;
 
-/** What bin/keeper does when it is asked; the value is the word that it is asked with. */
+/** The jobs of bin/keeper; the value is the word in its request file. */
 enum MaintenanceJob: string
 {
     case Backup = 'backup';
     /** Restores a backup to a copy beside the gym. */
     case Look = 'look';
-    /** Puts the copy in place of the gym. */
+    /** Replaces the gym with the copy. */
     case Take = 'take';
     case Discard = 'discard';
-    /** Founds a gym of one's own in place of the demo. */
+    /** Replaces the demo with a new gym. */
     case Found = 'found';
 }

@@ -9,7 +9,7 @@ use Symfony\Component\Filesystem\Filesystem;
 
 /**
  * The folder in which bin/start keeps this gym, as far as the web server may read it: the backups, and the two folders
- * through which the page and bin/keeper speak to each other.
+ * through which the page and bin/keeper communicate.
  */
 final readonly class StateFolder
 {
@@ -43,7 +43,7 @@ final readonly class StateFolder
         return $backups;
     }
 
-    /** Returns the path of a backup; null when there is none of that name. */
+    /** Returns the path of a backup; null when there is none with that name. */
     public function backup(string $name): ?string
     {
         $path = $this->folder.'/backups/'.$name;
@@ -60,20 +60,20 @@ final readonly class StateFolder
     }
 
     /**
-     * Asks bin/keeper to do something.
+     * Requests a job from bin/keeper.
      *
      * @return string by which to ask how it went, 32 hex digits
      */
     public function ask(MaintenanceJob $job, string $argument = ''): string
     {
         $key = bin2hex(random_bytes(16));
-        // Written beside its name first: the keeper takes what ends in ".ask".
+        // Written under another name and renamed, because the keeper picks up files that end in ".ask".
         $this->files->dumpFile($this->folder.'/asked/'.$key.'.ask', trim($job->value.' '.$argument)."\n");
 
         return $key;
     }
 
-    /** Returns how a job is doing; null when nobody asked for it, or long ago. */
+    /** Returns the progress of a job; null when it was not requested, or long ago. */
     public function progress(string $key): ?JobProgress
     {
         $told = $this->folder.'/told/'.$key;

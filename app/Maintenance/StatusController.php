@@ -25,12 +25,12 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Shows the head coach how the gym's machine is doing, and has bin/keeper make and restore backups. */
+/** Shows the head coach the state of the server, and requests backups and restores from bin/keeper. */
 final readonly class StatusController
 {
-    /** A backup older than this is warned about. */
+    /** Maximum age of a backup before a warning. */
     private const MAX_BACKUP_AGE = '-3 days';
-    /** Less than this share of the disk free is warned about. */
+    /** Minimum free share of the disk before a warning. */
     private const MIN_DISK_SHARE = 0.1;
     private const MIN_DISK_BYTES = 500_000_000;
 
@@ -98,7 +98,7 @@ final readonly class StatusController
         return $response;
     }
 
-    /** Restores a backup to a copy beside the gym; nothing of the gym changes. */
+    /** Restores a backup to a copy; the gym does not change. */
     #[Route('/api/backups/{name<[a-z0-9.-]{1,60}>}/look', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function look(string $name): JsonResponse
@@ -108,7 +108,7 @@ final readonly class StatusController
         return $this->asked($this->state->ask(MaintenanceJob::Look, $name));
     }
 
-    /** Puts the copy in place of the gym, which is backed up first; everybody signs in again. */
+    /** Replaces the gym with the copy, after a backup; everybody has to sign in again. */
     #[Route('/api/backups/copy/take', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function take(#[CurrentUser] User $user): JsonResponse
@@ -128,7 +128,7 @@ final readonly class StatusController
         return $this->asked($this->state->ask(MaintenanceJob::Discard));
     }
 
-    /** Founds a gym of one's own in place of the demo, which is backed up first. */
+    /** Replaces the demo with a new gym, after a backup. */
     #[Route('/api/gym/found', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function found(#[MapRequestPayload(acceptFormat: 'json')] FoundRequest $request): JsonResponse
@@ -144,8 +144,8 @@ final readonly class StatusController
     }
 
     /**
-     * How a job is doing. Its key is known to whoever asked for it; a restore ends every login session, so none is
-     * needed.
+     * Returns the progress of a job. Whoever requested it knows its key; no sign-in is needed, because a restore ends
+     * every login session.
      */
     #[Route('/api/jobs/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function progress(string $key): JsonResponse

@@ -6,7 +6,7 @@ namespace Periplus\App\Measure;
 
 use Periplus\Core\Measure\MeasuredVerdict;
 
-/** One link of a kept measurement, as it was computed and measured then. */
+/** A link of a stored measurement, as computed and measured at the time. */
 final readonly class KeptLink
 {
     /**
@@ -27,7 +27,7 @@ final readonly class KeptLink
     ) {
     }
 
-    /** Whether it passes that place between two items. */
+    /** Tells whether it spans that index between two items. */
     public function covers(int $at): bool
     {
         return $this->from <= $at && $at < $this->to;

@@ -11,7 +11,7 @@ use Periplus\Core\Measure\MeasuredVerdict;
 use Periplus\Core\Measure\Measurement;
 use Periplus\Core\Technique\Stance;
 
-/** What was measured of a combination as one athlete threw it, who is not named. */
+/** A stored measurement of a combination; the athlete is not named. */
 #[ORM\Entity(repositoryClass: Measurements::class)]
 #[ORM\Table(name: 'measurement')]
 #[ORM\UniqueConstraint(name: 'by_measurement_key', columns: ['measurement_key'])]
@@ -22,7 +22,7 @@ class KeptMeasurement implements \JsonSerializable
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    /** The chain as it was measured. */
+    /** The chain at the time of the measurement. */
     #[ORM\Column(length: 4000)]
     private string $notation;
 
@@ -33,7 +33,7 @@ class KeptMeasurement implements \JsonSerializable
     #[ORM\Column]
     private array $taps;
 
-    /** How many times the computed time the athlete takes. */
+    /** The athlete's time as a multiple of the computed time. */
     #[ORM\Column]
     private float $pace;
 

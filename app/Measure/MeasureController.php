@@ -18,17 +18,17 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Measuring combinations by tapping and by sound: every coach does. */
+/** Measures combinations by taps and by sound, for every coach. */
 final readonly class MeasureController
 {
-    /** Peaks of a recording for its picture. */
+    /** Number of peaks in the picture of a recording. */
     private const PEAKS = 600;
 
     public function __construct(private Measurements $measurements)
     {
     }
 
-    /** What taps or hits say; nothing is kept. */
+    /** Evaluates taps or hits; stores nothing. */
     #[Route('/api/combinations/{id<\d{1,9}>}/measure', methods: 'POST')]
     #[HeavyWork]
     public function measure(int $id, #[MapRequestPayload(acceptFormat: 'json')] MeasureRequest $request): JsonResponse
@@ -69,7 +69,7 @@ final readonly class MeasureController
         return new Response(status: 204);
     }
 
-    /** The hits in a recording of bag or pads: a mono WAV file, at most a minute of it. It is not kept. */
+    /** Returns the hits in a recording of a bag or pads: a mono WAV file of at most a minute. It is not stored. */
     #[Route('/api/onsets', methods: 'POST')]
     #[HeavyWork]
     public function onsets(Request $request): JsonResponse
@@ -87,7 +87,7 @@ final readonly class MeasureController
         ]);
     }
 
-    /** A bag as it sounds, at the given moments: for trying it out without a microphone. */
+    /** Returns a synthesised recording with hits at the given moments, to try measuring without a microphone. */
     #[Route('/api/onsets/sample.wav', methods: 'GET')]
     #[HeavyWork]
     public function sample(

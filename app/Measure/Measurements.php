@@ -29,14 +29,14 @@ use Periplus\Core\Notation\Reader;
 use Psr\Clock\ClockInterface;
 
 /**
- * What was measured of combinations as athletes threw them.
+ * Stores measurements of combinations.
  *
  * @extends ServiceEntityRepository<KeptMeasurement>
  */
 final class Measurements extends ServiceEntityRepository implements HasQuota
 {
     private const LIMIT = 50_000;
-    /** Newest ones that are shown of one combination, and that reports look at in all. */
+    /** Maximum number of the newest measurements of one combination that are listed, and of all that reports read. */
     private const MAX_LISTED = 200;
     private const MAX_REPORTED = 2000;
 
@@ -64,7 +64,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
         return new Quota('measurements', $this->count(), self::LIMIT);
     }
 
-    /** Keeps it; the same key sent again is kept once. */
+    /** Stores a measurement; the same key is stored once. */
     public function keep(int $id, string $key, MeasureRequest $request, User $coach): KeptMeasurement
     {
         $this->quota()->require();
@@ -121,7 +121,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * The newest ones of all combinations.
+     * Returns the newest measurements of all combinations.
      *
      * @return array<int, list<KeptMeasurement>> by the id of the combination
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Numbering;
 
-/** Which numbering is chosen; null for none of one's own. */
+/** A choice of numbering; null for the gym's. */
 final readonly class ChoiceRequest
 {
     public function __construct(public ?string $numbering = null)

@@ -20,7 +20,7 @@ use Periplus\Core\Notation\Numbering;
 use Psr\Clock\ClockInterface;
 
 /**
- * The numberings of this gym: the built-in ones, and those the head coach made.
+ * Finds the gym's numberings: the built-in ones and the head coach's own.
  *
  * @extends ServiceEntityRepository<OwnNumbering>
  *
@@ -30,7 +30,7 @@ final class GymNumberings extends ServiceEntityRepository
 {
     private const COPY = 'numbering.';
     private const OF_GYM = 'numbering-of-gym';
-    /** s */
+    /** How long a copy is used, in s. */
     private const FRESH = 2;
 
     /** @var array<string, Numbering> what was read during this request */
@@ -59,13 +59,13 @@ final class GymNumberings extends ServiceEntityRepository
         );
     }
 
-    /** The numbering that a coach reads in. */
+    /** Returns the numbering that a coach reads. */
     public function of(User $user): Numbering
     {
         return $this->named($user->numbering() ?? $this->ofGym());
     }
 
-    /** The numbering of whoever has not chosen one. */
+    /** Returns the numbering of everybody who has not chosen one. */
     public function ofGym(): string
     {
         try {
@@ -95,7 +95,7 @@ final class GymNumberings extends ServiceEntityRepository
                 $all[$own->id()] = [$own->numbering(), $own->version()];
             }
         } catch (ConnectionException) {
-            // The built-in ones are there.
+            // While the database is down there are still the built-in ones.
         }
 
         return $all;
@@ -150,14 +150,14 @@ final class GymNumberings extends ServiceEntityRepository
 
             return $own;
         });
-        // Nobody goes on with what was read before.
+        // Clears the cached copy.
         unset($this->read[$numbering->id]);
         $this->lastKnown->forget(self::COPY.$numbering->id);
 
         return $saved;
     }
 
-    /** Makes it the numbering of whoever has not chosen one. */
+    /** Makes it the numbering of everybody who has not chosen one. */
     public function useForGym(Numbering $numbering, User $editor): void
     {
         $this->getEntityManager()->wrapInTransaction(function () use ($numbering, $editor): void {

@@ -6,7 +6,7 @@ namespace Periplus\App\Numbering;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** One number of a numbering and what it stands for. */
+/** A number of a numbering and the strike it means. */
 final readonly class NumberRequest
 {
     public function __construct(

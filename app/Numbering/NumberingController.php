@@ -26,7 +26,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** The numberings of the gym: what a coach can type or touch, what the head coach changes, and lists written over. */
+/** The gym's numberings: listing, editing by the head coach, and translating lists. */
 final readonly class NumberingController
 {
     private const SAMPLES = 10;
@@ -41,7 +41,7 @@ final readonly class NumberingController
     ) {
     }
 
-    /** The numberings with their numbers. */
+    /** Lists the numberings with their numbers. */
     #[Route('/api/numberings', methods: 'GET')]
     public function list(Request $request): Response
     {
@@ -61,10 +61,7 @@ final readonly class NumberingController
         return $response;
     }
 
-    /**
-     * What a numbering would do, before it is saved: what is wrong, what has no number, and how the library reads in
-     * it.
-     */
+    /** Previews a numbering before it is saved: errors, strikes without a number, and how the library reads in it. */
     #[Route('/api/numberings/preview', methods: 'POST')]
     public function preview(#[MapRequestPayload(acceptFormat: 'json')] NumberingRequest $request): JsonResponse
     {
@@ -93,7 +90,7 @@ final readonly class NumberingController
         ]);
     }
 
-    /** A new numbering, or a changed one; built-in ones stay as they are. */
+    /** Saves a new or changed numbering; built-in ones cannot be changed. */
     #[Route('/api/numberings/{id<[a-z0-9-]{1,40}>}', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function save(
@@ -121,7 +118,7 @@ final readonly class NumberingController
         );
     }
 
-    /** The numbering of whoever has not chosen one. */
+    /** Sets the numbering of everybody who has not chosen one. */
     #[Route('/api/gym/numbering', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function choose(
@@ -133,7 +130,7 @@ final readonly class NumberingController
         return new Response(status: 204);
     }
 
-    /** The numbering that a coach reads in; null for the gym's. */
+    /** Sets the numbering that a coach reads; null for the gym's. */
     #[Route('/api/me/numbering', methods: 'PUT')]
     public function read(
         #[MapRequestPayload(acceptFormat: 'json')] ChoiceRequest $request,
@@ -185,7 +182,7 @@ final readonly class NumberingController
     }
 
     /**
-     * How combinations of the library read before and after, those that change first.
+     * Returns combinations of the library before and after, those that change first.
      *
      * @return array{
      *     samples: list<array{id: int, name: string, before: string, after: string}>,

@@ -9,7 +9,7 @@ use Periplus\Core\Notation\NumberingReview;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
- * A numbering as the head coach edits it.
+ * A numbering in a request.
  *
  * @phpstan-import-type Content from Numbering
  */

@@ -6,7 +6,7 @@ namespace Periplus\App\Numbering;
 
 use Periplus\Core\Technique\Stance;
 
-/** Chains of the library that a numbering is tried on. */
+/** Provides chains of the library for the preview of a numbering. */
 interface StoredChains
 {
     /**

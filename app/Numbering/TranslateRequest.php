@@ -7,7 +7,7 @@ namespace Periplus\App\Numbering;
 use Periplus\Core\Technique\Stance;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A list, one chain a line with its name after "#", to be written over from one numbering into another. */
+/** A list to be translated from one numbering to another: one chain a line, with its name after "#". */
 final readonly class TranslateRequest
 {
     public const MOST_LINES = 300;

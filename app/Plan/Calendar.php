@@ -7,10 +7,7 @@ namespace Periplus\App\Plan;
 use Periplus\App\Gym\GymSettings;
 use Sabre\VObject\Component\VCalendar;
 
-/**
- * Planned sessions for the calendars of others (RFC 5545). Each keeps its id, so that a calendar that has it updates
- * it.
- */
+/** Writes planned sessions as iCalendar (RFC 5545). Each keeps its id, so that calendars update it. */
 final readonly class Calendar
 {
     public function __construct(private GymSettings $gym)

@@ -19,12 +19,12 @@ use Periplus\Core\Session\Plan\PlanReader;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use Periplus\Core\Technique\Limb;
 
-/** The combinations of the library that may come into a session of a course, with how often it has had them. */
+/** Finds combinations that may be chosen for a session of a course, with how often it has had them. */
 final readonly class Candidates
 {
-    /** Sessions of the course that are looked back at. */
+    /** Number of past sessions of the course that are considered. */
     public const PAST = 60;
-    /** A part of a large library is enough to choose from; chance takes it, from the seed. */
+    /** Maximum number of combinations taken from a large library, at random by the seed. */
     private const MOST = 700;
 
     public function __construct(
@@ -48,7 +48,8 @@ final readonly class Candidates
             array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true)),
         );
         $weapon = AimKind::Weapon === $aim->kind ? $aim->weapon?->value : null;
-        // What the course has had is always among them, so that the least drilled is not a matter of chance.
+        // Combinations that the course has had are always included, so that the least drilled one is not left to
+        // chance.
         $rows = [
             ...$this->combinations->summaries(array_keys($history)),
             ...$this->combinations->sample(
@@ -71,7 +72,7 @@ final readonly class Candidates
     }
 
     /**
-     * By the logbook; of a course that has nothing in it yet, by what was planned.
+     * From the logbook; for a course without entries from its plans.
      *
      * @param list<Plan> $past the newest first
      *

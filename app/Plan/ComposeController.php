@@ -16,7 +16,7 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** What is worked out for a plan from the library: a session in one press, and an order. */
+/** Generates sessions from the library, and orders combinations. */
 #[Route('/api/plans')]
 final readonly class ComposeController
 {

@@ -7,7 +7,7 @@ namespace Periplus\App\Plan;
 use Periplus\Core\Session\Compose\Wishes;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What a session in one press has to be like. */
+/** The requirements for a generated session. */
 final readonly class ComposeRequest
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-/** What a course has really drilled, by the logbook: what planning in one press draws on. */
+/** What a course has drilled according to the logbook; used when generating sessions. */
 interface CourseRecord
 {
     /**

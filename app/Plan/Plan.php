@@ -10,7 +10,7 @@ use Periplus\App\Course\Course;
 use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\Versioned;
 
-/** A plan of a session, or a template for some. */
+/** A plan of a session, or a template. */
 #[ORM\Entity(repositoryClass: Plans::class)]
 #[ORM\Table(name: 'plan')]
 #[ORM\Index(name: 'by_start', columns: ['archived_at', 'starts_at'])]
@@ -37,7 +37,7 @@ class Plan implements Versioned
     #[ORM\Column(nullable: true)]
     private ?\DateTimeImmutable $startsAt;
 
-    /** As it was when it was saved. */
+    /** The length when it was saved. */
     #[ORM\Column]
     private int $lengthMs;
 
@@ -141,7 +141,7 @@ class Plan implements Versioned
         return \sprintf('%s changed this session meanwhile. Nothing was overwritten.', $this->editor->name());
     }
 
-    /** It as lists have it. */
+    /** Returns the plan as a row of a list. */
     public function row(): PlanRow
     {
         return new PlanRow(

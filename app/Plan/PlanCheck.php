@@ -21,8 +21,7 @@ use Periplus\Core\Session\Plan\SessionPlan;
 use Periplus\Core\Session\Serializer\SessionSerializer;
 
 /**
- * What follows from a plan in this gym: under its house rules, in its numberings, with its reminders and exercises,
- * beside its library.
+ * Computes what follows from a plan in this gym: with its house rules, numberings, reminders, exercises and library.
  */
 final readonly class PlanCheck
 {
@@ -100,7 +99,7 @@ final readonly class PlanCheck
     }
 
     /**
-     * What was changed or archived in the library since it was planned.
+     * Returns what was changed or archived in the library since the session was planned.
      *
      * @return array{
      *     list<array<string, mixed>>,

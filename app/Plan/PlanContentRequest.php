@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-/** What is asked about the content of a plan; nothing is stored. */
+/** The content of a plan to be checked; nothing is stored. */
 final readonly class PlanContentRequest
 {
     /**

@@ -17,7 +17,7 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Plans of sessions: every coach plans. */
+/** Session plans: every coach may write them. */
 #[Route('/api/plans')]
 final readonly class PlanController
 {
@@ -30,7 +30,7 @@ final readonly class PlanController
     ) {
     }
 
-    /** Those of some days with all that has no day, or the templates. */
+    /** Lists the plans of a range of days with those without a day, or the templates. */
     #[Route('', methods: 'GET')]
     public function list(
         #[MapQueryParameter] ?string $from = null,
@@ -95,7 +95,7 @@ final readonly class PlanController
         return $this->answer($this->planning->bringBack($id, IfMatch::version($http), $version, $user));
     }
 
-    /** Says that one has it open; answers who else has, and whether somebody saved meanwhile. */
+    /** Reports that a coach has the plan open, and returns who else has, and whether it was saved meanwhile. */
     #[Route('/{id<\d{1,9}>}/presence', methods: 'POST')]
     public function presence(int $id, #[CurrentUser] User $user): JsonResponse
     {
@@ -104,7 +104,7 @@ final readonly class PlanController
         return new JsonResponse(['version' => $version, 'others' => $this->presence->seen($id, $user)]);
     }
 
-    /** What follows from a plan; nothing is stored. */
+    /** Checks a plan; stores nothing. */
     #[Route('/check', methods: 'POST')]
     #[HeavyWork]
     public function check(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse
@@ -112,7 +112,7 @@ final readonly class PlanController
         return new JsonResponse($this->check->document($request->content));
     }
 
-    /** The plan with less of what is warned of; nothing is stored. */
+    /** Returns the plan with less of what a warning is about; stores nothing. */
     #[Route('/fix', methods: 'POST')]
     #[HeavyWork]
     public function fix(#[MapRequestPayload(acceptFormat: 'json')] PlanContentRequest $request): JsonResponse

@@ -6,7 +6,7 @@ namespace Periplus\App\Plan;
 
 use Periplus\App\Course\Course;
 
-/** Everything of a plan that somebody writes, and that a version keeps. */
+/** The content of a plan that coaches write; stored with every version. */
 final readonly class PlanDraft
 {
     /**

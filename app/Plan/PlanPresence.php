@@ -7,7 +7,7 @@ namespace Periplus\App\Plan;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 
-/** That somebody has a plan open, and when their page last said so. */
+/** A coach who has a plan open, and when their page last reported it. */
 #[ORM\Entity(repositoryClass: PlanPresences::class)]
 #[ORM\Table(name: 'plan_presence')]
 #[ORM\Index(name: 'by_user', columns: ['user_id'])]

@@ -12,13 +12,13 @@ use Periplus\App\Store\Once;
 use Psr\Clock\ClockInterface;
 
 /**
- * Who has a plan open at the moment.
+ * Finds out who has a plan open.
  *
  * @extends ServiceEntityRepository<PlanPresence>
  */
 final class PlanPresences extends ServiceEntityRepository
 {
-    /** s after which somebody who does not say so any more is gone */
+    /** Time in s after the last report at which a coach counts as gone. */
     private const GONE = 25;
 
     public function __construct(

@@ -6,7 +6,7 @@ namespace Periplus\App\Plan;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A plan as it is to be stored. Its content may have problems: it is kept as it was written. */
+/** A plan to be stored. It is stored even when it has problems. */
 final readonly class PlanRequest
 {
     /** @param array<mixed> $content docs/formats/session.md */

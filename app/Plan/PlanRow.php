@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Plan;
 
-/** A plan as lists have it, without its content. */
+/** A plan in a list, without its content. */
 final readonly class PlanRow
 {
     /** @param \DateTimeImmutable|null $startsAt in UTC */

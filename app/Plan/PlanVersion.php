@@ -9,7 +9,8 @@ use Periplus\App\Account\User;
 use Periplus\App\Course\Course;
 
 /**
- * A plan as it once was. What one coach saves again within minutes is one version, as it saves itself while one edits.
+ * An earlier state of a plan. Because the planner saves while one edits, saves of one coach within minutes make one
+ * version.
  *
  * @phpstan-type StoredDraft array{
  *     name: string,
@@ -26,7 +27,7 @@ use Periplus\App\Course\Course;
 #[ORM\Index(name: 'by_editor', columns: ['editor_id'])]
 class PlanVersion implements \JsonSerializable
 {
-    /** s within which one coach's saves are one version */
+    /** Time in s within which one coach's saves make one version. */
     private const STINT = 900;
 
     /** @var StoredDraft with the content as JSON, as it was written */
@@ -70,7 +71,7 @@ class PlanVersion implements \JsonSerializable
         return $this->content['course_id'];
     }
 
-    /** What it held, with its course as it is now. */
+    /** Returns its content, with its course in the current state. */
     public function draft(?Course $course): PlanDraft
     {
         /** @var array<mixed> $content */
@@ -88,7 +89,7 @@ class PlanVersion implements \JsonSerializable
         );
     }
 
-    /** Whether a save of that coach goes on with this one. */
+    /** Tells whether a save by that coach belongs to this version. */
     public function isContinuedBy(User $editor, \DateTimeImmutable $now): bool
     {
         return PlanChange::Updated === $this->change

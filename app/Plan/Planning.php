@@ -17,12 +17,12 @@ use Periplus\App\Store\Versions;
 use Periplus\Core\Session\Plan\PlanReader;
 use Psr\Clock\ClockInterface;
 
-/** Writes plans, and keeps their versions. */
+/** Writes plans and their versions. */
 final readonly class Planning
 {
-    /** Members and list items of one plan, unknown ones among them. */
+    /** Maximum number of members and list items of a plan, including unknown ones. */
     private const MAX_MEMBERS = 10_000;
-    /** Levels of JSON that MariaDB takes, less one for what it stands in. */
+    /** Maximum JSON nesting in MariaDB, minus the enclosing levels. */
     private const DEEPEST = 30;
 
     public function __construct(
@@ -140,7 +140,7 @@ final readonly class Planning
         });
     }
 
-    /** Keeps the plan as a version. @return bool whether it goes on with what the same coach saved minutes ago */
+    /** Stores a version of the plan. @return bool whether it continues the same coach's version from minutes ago */
     private function remember(Plan $plan, PlanChange $kind, User $editor): bool
     {
         $last = $this->entities->find(PlanVersion::class, ['plan' => $plan->id(), 'version' => $plan->version() - 1]);

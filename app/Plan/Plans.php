@@ -15,7 +15,7 @@ use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
 /**
- * Finds plans of sessions. Lists read no contents.
+ * Finds session plans. Lists do not read contents.
  *
  * @extends ServiceEntityRepository<Plan>
  */
@@ -23,7 +23,7 @@ final class Plans extends ServiceEntityRepository implements HasQuota
 {
     public const MISSING = 'There is no such session.';
     private const LIMIT = 10_000;
-    /** Most rows of a list, and of those without a date. */
+    /** Maximum number of rows of a list, and of plans without a date. */
     private const MAX_LISTED = 500;
     private const MAX_UNDATED = 100;
 
@@ -36,7 +36,7 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * Those that start on these days, in their order.
+     * Returns the plans that start on these days, in order.
      *
      * @param string|null $from day such as 2026-11-23, in the time of the gym; all when null
      * @param string|null $to the last day
@@ -105,7 +105,7 @@ final class Plans extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * What was written of the sessions that start within so many days of now, the earliest first.
+     * Returns the contents of sessions that start within so many days of now, earliest first.
      *
      * @return list<array<mixed>>
      */
@@ -155,7 +155,7 @@ final class Plans extends ServiceEntityRepository implements HasQuota
         return $versions;
     }
 
-    /** The version alone, for a page that asks every few seconds; null when there is no such plan. */
+    /** Returns the version alone, for a page that polls; null when the plan does not exist. */
     public function version(int $id): ?int
     {
         /** @var array{version: int}|null $row */

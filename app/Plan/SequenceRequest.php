@@ -8,7 +8,7 @@ use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Periplus\Core\Session\Sequence\Sequencer;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Chains that are to be put into an order. */
+/** Chains to be ordered. */
 final readonly class SequenceRequest
 {
     /** @param list<array{chain: string, stance?: string}> $combinations */

@@ -15,7 +15,7 @@ use Periplus\Core\Session\Compose\Composition;
 use Periplus\Core\Session\Compose\Wishes;
 use Periplus\Core\Session\Format\Progression;
 
-/** A session in one press: the wishes for a course, what it has had, and the library, given to the core. */
+/** Generates a session: passes the requirements, the course's history and the library to the core. */
 final readonly class SessionComposer
 {
     public function __construct(

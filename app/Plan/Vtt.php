@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Periplus\App\Plan;
 
 /**
- * The cues of a session as WebVTT (W3C, WebVTT: The Web Video Text Tracks Format): any player shows them beside a
+ * Writes the cues of a session as WebVTT (W3C, WebVTT: The Web Video Text Tracks Format), for players to show beside a
  * recording.
  */
 final class Vtt
 {
-    /** Each cue of a track stands until the next one, and no longer than that, ms. */
+    /** Maximum duration of a cue, in ms; it ends when the next cue of its track starts. */
     private const LONGEST = 8000;
 
     /** @param array<string, mixed> $document docs/formats/session.md */
@@ -78,7 +78,7 @@ final class Vtt
         );
     }
 
-    /** On one line, without what the format gives a meaning. */
+    /** Returns the text on one line, with special characters escaped. */
     private static function text(string $text): string
     {
         return strtr((string) preg_replace('/\s+/u', ' ', $text), ['&' => '&amp;', '<' => '&lt;', '>' => '&gt;']);

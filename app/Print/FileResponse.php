@@ -7,7 +7,7 @@ namespace Periplus\App\Print;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A file to be kept under a name that every system takes. */
+/** A download with a file name that every system accepts. */
 final class FileResponse
 {
     public static function of(string $content, string $type, string $name): Response

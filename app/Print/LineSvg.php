@@ -9,8 +9,8 @@ use Periplus\Core\Drawing\Palette;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Writes a drawing as an SVG file: places what the core has worked out, and gives it the colours of the palette. The
- * screen does the same in web/src/combination-line; a test compares both point by point.
+ * Writes a drawing as an SVG file: places what the core computed and applies the colours of the palette.
+ * web/src/combination-line does the same on the screen; a test compares both point by point.
  *
  * @phpstan-import-type Drawing from \Periplus\Core\Drawing\LineDrawing
  * @phpstan-import-type Pieces from \Periplus\Core\Drawing\Curve
@@ -134,7 +134,7 @@ final class LineSvg
             Palette::colour($breaks ? 'breaks' : 'reload-line'),
             $breaks ? 2 : 1,
         );
-        // On paper nobody can ask what the number is of.
+        // Paper has no tooltip for the number.
         $this->text(
             $this->signs ? $gap['sign'].' '.$gap['label'] : $gap['label'].' ms',
             ($from + $to) / 2,

@@ -18,9 +18,8 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Technique\Stance;
 
 /**
- * Printed combinations: a card with one combination in both stances, and a sheet of many for the wall. A4, mm; the
- * fonts
- * are embedded.
+ * Prints combinations on A4, in mm, with embedded fonts: a card with one combination in both stances, and a wall sheet
+ * with many.
  *
  * @phpstan-import-type Drawing from LineDrawing
  */
@@ -28,15 +27,15 @@ final readonly class Paper
 {
     public const MOST = 60;
     private const MARGIN = 14.0;
-    /** Height of the line on a card and on a wall sheet at most, mm. */
+    /** Maximum height of the line on a card and on a wall sheet, in mm. */
     private const CARD = 96.0;
     private const ON_SHEET = 26.0;
-    /** Of a block on a wall sheet whose chain takes one line, and what each line more takes, mm. */
+    /** Height of a block on a wall sheet with a chain of one line, and of each further line, in mm. */
     private const BLOCK = 42.0;
     private const MORE = 9.5;
-    /** Between two lines to write on, mm. */
+    /** Distance between lines for handwriting, in mm. */
     private const RULED = 9.0;
-    /** From the legend to the end of the page, mm. */
+    /** Space from the legend to the end of the page, in mm. */
     private const FOOT = 30.0;
     private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; '
         .'hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, '
@@ -130,7 +129,7 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 9.5, $inStance['guard']['message'], 90);
             $pdf->Ln(2.5);
         }
-        // How the two face each other stands above.
+        // The guard is described above already.
         $guards = array_column(array_column($stances, 'guard'), 'message');
         $changes = array_filter(
             $mirror['changes'],
@@ -147,7 +146,7 @@ final readonly class Paper
         if ('' !== $content->note) {
             $this->write($pdf, Sheet::WORDS, 11, $content->note, 255);
         }
-        // Room to write by hand, as far as the page goes.
+        // Lines for notes by hand down to the end of the page.
         for ($y = $pdf->GetY() + self::RULED; $y < 297 - self::FOOT - 4; $y += self::RULED) {
             $pdf->setDrawColor(221, 212, 193);
             $pdf->Line(self::MARGIN, $y, 210 - self::MARGIN, $y);
@@ -210,7 +209,7 @@ final readonly class Paper
         return $pdf->Output('', 'S');
     }
 
-    /** A chain is read number by number: 1 2 must not look like 12 from afar, in a face as narrow as this. */
+    /** Separates the numbers: in this narrow font 1 2 would look like 12 from a distance. */
     private static function apart(string $chain): string
     {
         return strtr($chain, [' ' => '  ']);
@@ -226,7 +225,7 @@ final readonly class Paper
     }
 
     /**
-     * As large as the room allows: the whole width, and in it as many drawing units as the height has room for.
+     * Draws the line as large as possible: full width, with as many drawing units as the height allows.
      *
      * @param Drawing $drawing
      * @param float $most height in mm

@@ -15,14 +15,14 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Planned sessions on paper and as files for other programs. */
+/** Exports planned sessions on paper and as files for other programs. */
 final readonly class PlanFileController
 {
     public function __construct(private Plans $plans, private PlanCheck $check, private GymSettings $gym)
     {
     }
 
-    /** For the coach's hand. */
+    /** Returns the coach's sheet. */
     #[Route('/api/plans/{id<\d{1,9}>}/sheet.pdf', methods: 'GET')]
     #[HeavyWork]
     public function sheet(int $id, SessionSheet $paper): Response
@@ -37,7 +37,7 @@ final readonly class PlanFileController
         );
     }
 
-    /** For the door. */
+    /** Returns the sheet for the door. */
     #[Route('/api/plans/{id<\d{1,9}>}/door.pdf', methods: 'GET')]
     #[HeavyWork]
     public function door(int $id, SessionSheet $paper): Response
@@ -65,7 +65,7 @@ final readonly class PlanFileController
     }
 
     /**
-     * The content alone, as docs/formats/session.md describes it: the console reads it, and it can be brought in again.
+     * Returns the content as described in docs/formats/session.md; the console reads it, and it can be imported again.
      */
     #[Route('/api/plans/{id<\d{1,9}>}/plan.json', methods: 'GET')]
     public function content(int $id): Response
@@ -86,7 +86,7 @@ final readonly class PlanFileController
         );
     }
 
-    /** All sessions from four weeks ago on, of a course or of the gym. */
+    /** Returns all sessions from four weeks ago on, of a course or the gym. */
     #[Route('/api/calendar.ics', methods: 'GET')]
     public function calendar(Calendar $calendar, #[MapQueryParameter] ?int $course = null): Response
     {

@@ -22,10 +22,10 @@ use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Pictures and paper, in the numbers that the coach reads. */
+/** Returns pictures and paper, in the coach's numbering. */
 final readonly class PrintController
 {
-    /** Drawing units that a picture is wide at least. */
+    /** Minimum width of a picture, in drawing units. */
     private const WIDTH = 760.0;
 
     public function __construct(
@@ -63,7 +63,7 @@ final readonly class PrintController
         );
     }
 
-    /** The cards of what a search finds, in its order. */
+    /** Returns cards for the result of a search, in its order. */
     #[Route('/api/cards.pdf', methods: 'GET')]
     #[HeavyWork]
     public function cards(
@@ -81,7 +81,7 @@ final readonly class PrintController
         );
     }
 
-    /** What a search finds, in its order. */
+    /** Returns a wall sheet for the result of a search, in its order. */
     #[Route('/api/wall-sheet.pdf', methods: 'GET')]
     #[HeavyWork]
     public function wallSheet(

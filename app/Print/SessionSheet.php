@@ -21,17 +21,17 @@ use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Periplus\Core\Technique\Stance;
 
 /**
- * A planned session on one page of A4: for the coach's hand, with times, drills, notes and load; and for the door,
- * large.
+ * Prints a planned session on one A4 page: for the coach with times, drills, notes and load; for the door in large
+ * type.
  */
 final readonly class SessionSheet
 {
     private const MARGIN = 14.0;
     private const WIDTH = 210 - 2 * self::MARGIN;
     private const BOTTOM = 283.0;
-    /** Most reminders on the sheet of the coach. */
+    /** Maximum number of reminders on the coach's sheet. */
     private const REMINDERS = 6;
-    /** Points of the coach's sheet, the largest with which it fits one page. */
+    /** Font sizes for the coach's sheet; the largest that fits one page is used. */
     private const SIZES = [13.0, 12.0, 11.0, 10.0, 9.0, 8.0, 7.0, 6.0, 5.0];
 
     public function __construct(private GymSettings $gym)
@@ -229,7 +229,7 @@ final readonly class SessionSheet
             .('' === $set->note ? '' : '  — '.$set->note);
     }
 
-    /** As the gym calls it; an exercise that it no longer has keeps its id alone. */
+    /** Returns the name of the exercise; a deleted one is shown by its id. */
     private static function exercise(Set $set, Advice $advice): string
     {
         $id = $set->parameters->text('exercise');

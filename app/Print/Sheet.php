@@ -6,19 +6,18 @@ namespace Periplus\App\Print;
 
 use Periplus\App\Http\PlainText;
 
-// Said before the class that this one extends is loaded: otherwise TCPDF begins every document with a font that no file
-// carries.
+// Defined before TCPDF is loaded: otherwise every document would start with a font that is not embedded.
 \defined('K_TCPDF_EXTERNAL_CONFIG') || \define('K_TCPDF_EXTERNAL_CONFIG', true);
 \defined('PDF_FONT_NAME_MAIN') || \define('PDF_FONT_NAME_MAIN', 'plexsans');
 \defined('K_PATH_FONTS') || \define('K_PATH_FONTS', __DIR__.'/fonts/');
 
-/** A4 paper without head, foot or the maker's link, in the fonts that come with it. */
+/** A4 paper without TCPDF's header, footer and link, in the embedded fonts. */
 final class Sheet extends \TCPDF
 {
     private const FONTS = __DIR__.'/fonts/';
     public const NUMBERS = 'barlowcondensed';
     public const WORDS = 'plexsans';
-    /** Ships with TCPDF; for letters that the two others do not have. */
+    /** A font of TCPDF, for letters that the two others lack. */
     private const OTHER = 'dejavusans';
     private const SHIPPED = __DIR__.'/../../vendor/tecnickcom/tcpdf/fonts/';
 
@@ -40,7 +39,7 @@ final class Sheet extends \TCPDF
     }
 
     /**
-     * TCPDF's own way is to print a page of its own and end.
+     * TCPDF would print an error page of its own.
      *
      * @param string $msg
      */
@@ -52,7 +51,7 @@ final class Sheet extends \TCPDF
     /** @param float $points of the letters */
     public function useFont(string $font, float $points, string $text): void
     {
-        // The two fonts hold Latin letters and the signs of the notation.
+        // The two fonts have Latin letters and the signs of the notation.
         if (
             1
             === preg_match(

@@ -14,7 +14,7 @@ use Periplus\App\Store\HasVersion;
 use Periplus\App\Store\NotAllowed;
 use Periplus\App\Store\Versioned;
 
-/** What a coach proposes. The published version stays in use until it is approved. */
+/** A proposal of a coach. The published version stays in use until it is approved. */
 #[ORM\Entity(repositoryClass: Proposals::class)]
 #[ORM\Table(name: 'proposal')]
 #[ORM\Index(name: 'by_state', columns: ['state', 'updated_at'])]
@@ -120,14 +120,14 @@ class Proposal implements Versioned
         }
     }
 
-    /** Its author thinks better of it. */
+    /** The author revises it. */
     public function revise(CombinationContent $content, ?int $basedOn): void
     {
         $this->content = $content;
         $this->basedOn = $basedOn;
     }
 
-    /** What it became in the library, with the head coach's edit where there was one. */
+    /** Links it to the resulting combination, with the head coach's edit if there was one. */
     public function putIntoLibrary(Combination $combination, ?CombinationContent $edit): void
     {
         $this->combination = $combination;

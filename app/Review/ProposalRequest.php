@@ -7,7 +7,7 @@ namespace Periplus\App\Review;
 use Periplus\App\Combination\SaveRequest;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What a coach proposes: a new combination, a change of one, or that one be retired. */
+/** A proposal: a new combination, a change of one, or archiving one. */
 final readonly class ProposalRequest
 {
     public function __construct(

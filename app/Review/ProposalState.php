@@ -6,9 +6,9 @@ namespace Periplus\App\Review;
 
 enum ProposalState: string
 {
-    /** The head coach is to decide. */
+    /** Waits for the head coach's decision. */
     case Open = 'open';
-    /** Its author is to answer a remark. */
+    /** Waits for the author's answer to a remark. */
     case Returned = 'returned';
     case Approved = 'approved';
     case Withdrawn = 'withdrawn';

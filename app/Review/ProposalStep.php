@@ -9,7 +9,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Combination\CombinationContent;
 use Periplus\App\Combination\CombinationContentType;
 
-/** One step of a proposal; written once and never changed. */
+/** A step of a proposal; written once and never changed. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'proposal_step')]
 #[ORM\Index(name: 'of_proposal', columns: ['proposal_id', 'id'])]

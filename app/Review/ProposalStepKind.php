@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Review;
 
-/** What was done about a proposal. */
+/** The kinds of steps of a proposal. */
 enum ProposalStepKind: string
 {
     case Proposed = 'proposed';
@@ -13,7 +13,7 @@ enum ProposalStepKind: string
     case Approved = 'approved';
     case Withdrawn = 'withdrawn';
 
-    /** The state that it leads to. */
+    /** Returns the state after the step. */
     public function state(): ProposalState
     {
         return match ($this) {

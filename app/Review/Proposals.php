@@ -9,16 +9,16 @@ use Doctrine\Persistence\ManagerRegistry;
 use Periplus\App\Store\NotFound;
 
 /**
- * Finds proposals and what was done about them.
+ * Finds proposals and their steps.
  *
  * @extends ServiceEntityRepository<Proposal>
  */
 final class Proposals extends ServiceEntityRepository
 {
     public const MISSING = 'There is no such proposal. It may have been typed wrongly.';
-    /** Proposals on a page. */
+    /** Number of proposals on a page. */
     public const SIZE = 50;
-    /** Most proposals with the same chain that are named. */
+    /** Maximum number of proposals with the same chain that are listed. */
     private const MAX_SAME = 10;
 
     public function __construct(ManagerRegistry $registry)
@@ -59,7 +59,7 @@ final class Proposals extends ServiceEntityRepository
         return [$page, $total];
     }
 
-    /** How many of that author wait for an answer. */
+    /** Returns how many proposals of that author are undecided. */
     public function countUndecidedOf(int $author): int
     {
         return $this->count(['author' => $author, 'state' => [ProposalState::Open, ProposalState::Returned]]);
@@ -140,7 +140,7 @@ final class Proposals extends ServiceEntityRepository
     }
 
     /**
-     * What was done last about each of them, once it is not open.
+     * Returns the last step of each proposal that is closed.
      *
      * @param list<Proposal> $proposals
      *

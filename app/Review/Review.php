@@ -20,14 +20,12 @@ use Periplus\App\Store\Versions;
 use Psr\Clock\ClockInterface;
 
 /**
- * What coaches propose, and what becomes of it. An approval puts what the proposal changes onto the newest version, so
- * that what was changed meanwhile by others stays; it names the version that was looked at, and a newer one is looked
- * at
- * first.
+ * Handles proposals. An approval applies the proposed changes to the newest version, so that what others changed
+ * meanwhile stays. It names the version that was reviewed; a newer one has to be reviewed first.
  */
 final readonly class Review
 {
-    /** Proposals of one coach that may wait for an answer at a time. */
+    /** Maximum number of open proposals of one coach. */
     private const MOST_OPEN = 40;
 
     public function __construct(
@@ -89,7 +87,7 @@ final readonly class Review
         });
     }
 
-    /** Its author answers a remark, or thinks better of it. */
+    /** Revises a proposal, or withdraws it. */
     public function revise(int $id, int $version, DecisionRequest $request, User $author): Proposal
     {
         $draft = $this->drafts->read($request->content ?? throw new Invalid('A proposal has a chain and a name.'));
@@ -196,7 +194,7 @@ final readonly class Review
     }
 
     /**
-     * What an approval would put in place: the newest, with what the proposal changes in what it was made from.
+     * Returns what an approval would store: the newest version with the fields that the proposal changes.
      *
      * @return array{
      *     base: CombinationContent|null,
@@ -238,13 +236,13 @@ final readonly class Review
         ];
     }
 
-    /** What it proposes to be in the library. */
+    /** Returns the proposed content. */
     private function proposed(
         ProposalRequest $request,
         ?Combination $combination,
         ?CombinationDraft $draft,
     ): CombinationContent {
-        // Any version that there was: what changed meanwhile is shown to the head coach.
+        // Any earlier version is accepted: the head coach sees what changed meanwhile.
         $base = null === $combination ? null : $this->library->version($combination, $request->basedOn ?? 0)->content();
         if (null !== $combination && ProposalKind::Retirement === $request->kind) {
             return $combination->isInUse() ? $combination->content() : throw new Conflict(
@@ -264,7 +262,7 @@ final readonly class Review
     }
 
     /**
-     * As the only write to the library, from the version that was looked at, and only while it is not decided.
+     * Runs the change under the library lock, if the version is the reviewed one and the proposal is open.
      *
      * @param \Closure(Proposal): void $change
      */
@@ -293,7 +291,7 @@ final readonly class Review
         );
     }
 
-    /** What a revision is based on from now on: what its author looked at, or what it was before. */
+    /** Returns the version that a revision is based on: the one its author saw, or the previous one. */
     private function basis(Proposal $proposal, DecisionRequest $request): ?int
     {
         $combination = $proposal->combination();

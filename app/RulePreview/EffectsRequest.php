@@ -9,7 +9,7 @@ use Periplus\Core\Technique\ModelValues;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
-/** Of which numbers of the model it is asked what they change, and from which of the gym's own numbers. */
+/** The numbers of the model whose effects are requested, and the gym's own numbers. */
 #[Assert\Callback('validate')]
 final readonly class EffectsRequest
 {

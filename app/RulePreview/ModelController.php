@@ -27,12 +27,12 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** The numbers of the model, each with its source, and what each of them changes. */
+/** The numbers of the model with their sources, and the effect of changing each. */
 final readonly class ModelController
 {
-    /** So many of the gym's chains are looked at: the answer is for the eye. */
+    /** Maximum number of the gym's chains that are evaluated; enough for an impression. */
     private const CHAINS = 200;
-    /** So many of the labelled chains are named. */
+    /** Maximum number of labelled chains that are named. */
     private const NAMED = 8;
 
     public function __construct(private GymHouseRules $rules, private CombinationTable $table)
@@ -71,7 +71,10 @@ final readonly class ModelController
         return $response;
     }
 
-    /** What moving each of these numbers by a tenth of its room does to the labelled chains and to the gym's own. */
+    /**
+     * Returns the effect of changing each of these numbers by a tenth of its range, on the labelled chains and the
+     * gym's own.
+     */
     #[Route('/api/house-rules/{set}/effects', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]

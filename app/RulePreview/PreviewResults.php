@@ -14,7 +14,7 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Notation\Reader;
 use Periplus\Core\Technique\Stance;
 
-/** Checks combinations for a pass and lays the results aside, many at a time. */
+/** Checks combinations for a preview and stores the results in bulk. */
 final readonly class PreviewResults
 {
     public function __construct(
@@ -26,7 +26,7 @@ final readonly class PreviewResults
     }
 
     /**
-     * Checks the next ones behind those that were checked.
+     * Checks the next combinations.
      *
      * @return list<int> their ids
      */
@@ -38,7 +38,7 @@ final readonly class PreviewResults
         );
     }
 
-    /** Checks what was written since its batch; nothing can be written while the rules are held. */
+    /** Checks combinations that were written since their batch; the rules are locked, so no more can be written. */
     public function catchUp(RulePreview $preview, int $batch): void
     {
         do {
@@ -54,7 +54,7 @@ final readonly class PreviewResults
     }
 
     /**
-     * Puts the results in place of what the library keeps of its checks.
+     * Copies the results into the library.
      *
      * @return array<int, array{verdict: string, level: int}> what is found by another verdict or level now, by id
      */

@@ -18,10 +18,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/**
- * What the library keeps of each check is computed anew; bin/start asks for it with the digest of the core, when that
- * has changed.
- */
+/** Recomputes all stored check results; bin/start runs it with the digest of the core, when that has changed. */
 #[AsCommand('gym:recheck', 'Check the whole library anew under the house rules as they are')]
 final class RecheckCommand extends Command
 {

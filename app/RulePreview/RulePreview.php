@@ -9,7 +9,7 @@ use Periplus\App\Account\User;
 use Periplus\App\HouseRules\HouseRulesType;
 use Periplus\Core\HouseRules\HouseRules;
 
-/** One pass over the library under changed house rules, as far as it has come. */
+/** A recheck of the library under changed house rules, and its progress. */
 #[ORM\Entity]
 #[ORM\Table(name: 'rule_preview')]
 class RulePreview
@@ -17,7 +17,7 @@ class RulePreview
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    /** The set that is changed. */
+    /** The house rules that are changed. */
     #[ORM\Column(name: 'rules', length: 20)]
     private string $set;
 
@@ -84,7 +84,7 @@ class RulePreview
         return $this->lastCombination;
     }
 
-    /** Goes on behind a batch. */
+    /** Records the progress after a batch. */
     public function goOn(int $done, int $lastCombination): void
     {
         $this->done += $done;
@@ -92,7 +92,7 @@ class RulePreview
         $this->lastCombination = $lastCombination;
     }
 
-    /** Every combination is checked: as many as there are now. */
+    /** Marks it as complete, with the current number of combinations. */
     public function becomeReady(int $total): void
     {
         $this->done = $this->total = $total;

@@ -29,7 +29,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final readonly class RulePreviewController
 {
-    /** How long one step of a pass takes, s. */
+    /** Duration of one step, in s. */
     private const STEP = 0.6;
 
     public function __construct(
@@ -40,7 +40,7 @@ final readonly class RulePreviewController
     ) {
     }
 
-    /** The sets as the gym keeps them, and every rule with its reason and examples. */
+    /** Lists the gym's house rules and every rule with its reason and examples. */
     #[Route('/api/house-rules', methods: 'GET')]
     public function list(): JsonResponse
     {
@@ -85,7 +85,7 @@ final readonly class RulePreviewController
         ]);
     }
 
-    /** Begins a pass over the library under changed rules; nothing is saved by it. */
+    /** Starts a preview of changed rules; saves nothing. */
     #[Route('/api/house-rules/{set}/rule-previews', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function start(

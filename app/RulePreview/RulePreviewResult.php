@@ -7,7 +7,7 @@ namespace Periplus\App\RulePreview;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\Core\Flow\Timing\Verdict;
 
-/** What a pass says of one combination. Written many at a time, by {@see PreviewResults} alone. */
+/** The result for one combination. Stored in bulk by {@see PreviewResults}. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'rule_preview_result')]
 class RulePreviewResult

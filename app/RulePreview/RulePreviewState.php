@@ -7,7 +7,7 @@ namespace Periplus\App\RulePreview;
 enum RulePreviewState: string
 {
     case Running = 'running';
-    /** Every combination is checked; the results can be looked at and saved. */
+    /** Every combination is checked; the results can be viewed and saved. */
     case Ready = 'ready';
     case Saved = 'saved';
 }

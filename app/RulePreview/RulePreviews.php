@@ -21,13 +21,13 @@ use Periplus\Core\HouseRules\HouseRules;
 use Psr\Clock\ClockInterface;
 
 /**
- * Checks the library anew under changed house rules. The results are laid aside batch by batch, so that a pass goes on
- * where it was when the server was killed, and the old verdicts can be read all the while. Saving puts rules and
- * results in place together, in one transaction; what coaches changed since their batch is checked then.
+ * Rechecks the library under changed house rules. The results are stored batch by batch, so that a preview continues
+ * after the server was killed, and the current verdicts stay readable. Saving applies rules and results in one
+ * transaction; combinations that changed since their batch are checked then.
  */
 final readonly class RulePreviews
 {
-    /** Changed combinations that are named in an answer; all of them are counted. */
+    /** Maximum number of changed combinations that are listed; all are counted. */
     private const NAMED = 200;
 
     public function __construct(
@@ -45,7 +45,7 @@ final readonly class RulePreviews
     ) {
     }
 
-    /** A new pass, or the one of the same change that was cut off. */
+    /** Starts a preview, or resumes an interrupted one for the same change. */
     public function start(HouseRules $rules, int $starter): RulePreview
     {
         return $this->entities->wrapInTransaction(function () use ($rules, $starter): RulePreview {
@@ -67,7 +67,7 @@ final readonly class RulePreviews
             if (null !== $cutOff) {
                 return $cutOff;
             }
-            // One pass a coach and set: the one before was for another change, or is of yesterday.
+            // A coach has one preview for each set of rules: the previous one is outdated.
             $this->forget($rules->id, $starter);
             $preview = new RulePreview(
                 $rules,
@@ -88,7 +88,7 @@ final readonly class RulePreviews
         return $this->found($this->entities->find(RulePreview::class, $id));
     }
 
-    /** Goes on for about that long, at least one batch. */
+    /** Continues for about that many seconds, at least one batch. */
     public function advance(int $id, float $seconds): RulePreview
     {
         $until = microtime(true) + $seconds;
@@ -99,7 +99,7 @@ final readonly class RulePreviews
         return $preview;
     }
 
-    /** Puts the rules and what they make of the library in place. */
+    /** Saves the rules and the results. */
     public function save(int $id, int $editor): RulePreview
     {
         $saved = $this->entities->wrapInTransaction(function () use ($id, $editor): RulePreview {
@@ -138,13 +138,13 @@ final readonly class RulePreviews
     }
 
     /**
-     * Checks the library anew under the rules as they are, after the check itself has changed.
+     * Rechecks the library under the current rules, after the check itself has changed.
      *
      * @return int how many verdicts changed
      */
     public function refresh(string $set, int $starter): int
     {
-        // A pass of before would mix what two checks say.
+        // Discard an unfinished preview: it was computed by the old check.
         $this->forget($set);
         $preview = $this->start($this->rules->named($set), $starter);
         while (RulePreviewState::Running === $preview->state()) {
@@ -163,7 +163,7 @@ final readonly class RulePreviews
     }
 
     /**
-     * What the pass has found so far.
+     * Returns the changes found so far.
      *
      * @return array{
      *     changes: list<array{from: string, to: string, count: int}>,
@@ -189,7 +189,7 @@ final readonly class RulePreviews
         $this->search->change($this->results->putInPlace($preview));
     }
 
-    /** One batch; whoever asks at the same time waits for it and does the next. */
+    /** Checks one batch; a concurrent request waits for it and checks the next. */
     private function step(int $id): RulePreview
     {
         $preview = $this->hold($id);

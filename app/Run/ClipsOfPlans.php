@@ -12,10 +12,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ControllerArgumentsEvent;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 
-/**
- * Makes the clips of what a session says once it is planned, after the coach has their answer: none is waited for in
- * the gym.
- */
+/** Prepares the clips of a planned session after the response was sent, so that nobody in the gym waits for one. */
 final class ClipsOfPlans
 {
     private ?PlanRequest $planned = null;

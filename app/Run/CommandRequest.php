@@ -8,7 +8,7 @@ use Periplus\App\Http\Id;
 use Periplus\Core\Session\Run\CommandKind;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** One press. */
+/** A command to a running session. */
 final readonly class CommandRequest
 {
     /**

@@ -6,7 +6,7 @@ namespace Periplus\App\Run;
 
 use Periplus\Core\Session\Run\CommandKind;
 
-/** What a command that was given did, and to what. */
+/** The kind and the target of a given command. */
 final readonly class CommandTarget
 {
     public function __construct(public string $key, public CommandKind $kind, public string $target)

@@ -6,7 +6,7 @@ namespace Periplus\App\Run;
 
 use Periplus\Core\Session\Log\Drilled;
 
-/** A session that has ended, with what was really drilled in it. */
+/** A session that has ended, with the work that was really done. */
 final readonly class EndedRun
 {
     /**

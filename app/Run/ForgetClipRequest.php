@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Run;
 
-/** A recorded clip that is taken away. */
+/** The text whose recorded clip is to be deleted. */
 final readonly class ForgetClipRequest
 {
     public function __construct(public string $text)

@@ -9,7 +9,7 @@ use Periplus\App\Account\User;
 use Periplus\App\Wall\Wall;
 use Periplus\Core\Session\Run\CommandKind;
 
-/** A command that was given to a session, by a coach or at a wall, and taken. */
+/** A command that was applied to a session, given by a coach or at a wall. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'run_command')]
 #[ORM\UniqueConstraint(name: 'by_key', columns: ['run_id', 'command_key'])]
@@ -74,7 +74,7 @@ class GivenCommand
         return $this->cameMs ?? 0;
     }
 
-    /** The name of whoever gave it. */
+    /** Returns the name of the coach or wall. */
     public function by(): string
     {
         return $this->user?->name() ?? $this->wall?->name() ?? '';

@@ -16,7 +16,7 @@ use Periplus\Core\Session\Programme\ProgrammeBuilder;
 use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 /**
- * The programmes of sessions that run, each in the versions that screens have played.
+ * Finds the programmes of running sessions, in every version that screens have played.
  *
  * @extends ServiceEntityRepository<RunProgramme>
  *
@@ -24,7 +24,7 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
  */
 final class Programmes extends ServiceEntityRepository
 {
-    /** Of all versions of one session. */
+    /** Maximum size of all versions of one session. */
     private const MAX_BYTES = 16_000_000;
 
     /**
@@ -84,7 +84,7 @@ final class Programmes extends ServiceEntityRepository
     }
 
     /**
-     * As screens play it, with the clips of what is said.
+     * Returns the document that screens play, with the clips.
      *
      * @return array{cues: list<array{say: string|null, clip: string|null, ...}>, ...} docs/formats/wall.md
      */
@@ -111,7 +111,7 @@ final class Programmes extends ServiceEntityRepository
     }
 
     /**
-     * What may be shown in each of its versions.
+     * Returns the cues of each version.
      *
      * @return array<int, array<string, PlayedCue>> by version and key
      */
@@ -131,7 +131,7 @@ final class Programmes extends ServiceEntityRepository
         return array_merge(...array_values($this->cuesByVersion($run)));
     }
 
-    /** The sound of a clip of that session; null when nothing of it is said so. */
+    /** Returns the sound of a clip of that session; null when the session does not use it. */
     public function clip(int $run, int $version, string $digest): ?string
     {
         foreach ($this->document($run, $version)['cues'] as $cue) {

@@ -8,13 +8,12 @@ use Psr\Log\LoggerInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Tells open screens that something changed, by way of the web server, which holds their connections. What they are
- * told
- * is only that, or the state of the session; a screen that is not told asks by itself a little later.
+ * Notifies open screens through nginx, which holds their connections. The message is only that something changed, or
+ * the state of the session; a screen that misses it polls a little later.
  */
 final readonly class Push
 {
-    /** s that a command waits for it at most */
+    /** Maximum time in s that a command waits for it. */
     private const PATIENCE = 0.5;
 
     /** @param string $socket on which the web server takes messages; empty where there is none */
@@ -24,7 +23,7 @@ final readonly class Push
     ) {
     }
 
-    /** Has the screens with these keys ask again. */
+    /** Tells the screens with these keys to reload. */
     public function changed(string ...$keys): void
     {
         $this->send($keys, ['changed' => true]);
@@ -40,7 +39,7 @@ final readonly class Push
     }
 
     /**
-     * All at once: nobody waits for the screen before.
+     * In parallel, so that no screen waits for another.
      *
      * @param array<string> $keys
      * @param array<string, mixed> $message
@@ -68,7 +67,7 @@ final readonly class Push
             $connections[] = $connection;
         }
         foreach ($connections as $connection) {
-            // Read to its end, so that the command is answered once they are told.
+            // Read to the end, so that the screens are notified before the command is answered.
             stream_get_contents($connection);
             fclose($connection);
         }

@@ -11,7 +11,7 @@ use Periplus\App\Store\JsonTextType;
 use Periplus\App\Wall\ShownSession;
 use Periplus\Core\Session\Run\RunState;
 
-/** A session that runs, or has run. What is read of it without what was written in its plan is a {@see RunView}. */
+/** A running or ended session. {@see RunView} is the same without the content of its plan. */
 #[ORM\Entity(repositoryClass: Runs::class)]
 #[ORM\Table(name: 'run')]
 #[ORM\UniqueConstraint(name: 'by_start_key', columns: ['start_key'])]
@@ -24,22 +24,22 @@ class Run implements ShownSession
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    /** Counted up by every command. */
+    /** Incremented by every command. */
     #[ORM\Column(options: ['default' => 1])]
     private int $revision = 1;
 
-    /** Version of its programme, counted up by every change of it. */
+    /** Version of its programme, incremented by every change. */
     #[ORM\Column(options: ['default' => 1])]
     private int $programme = 1;
 
-    /** In the address under which athletes follow it. */
+    /** The key in the URL under which athletes follow it. */
     #[ORM\Column(length: 32, options: ['fixed' => true])]
     private string $followKey;
 
     #[ORM\Column(type: 'bigint', nullable: true)]
     private ?int $endedMs = null;
 
-    /** The plan as it was when it was started, as JSON: a press that moves the clock does not read it. */
+    /** The plan at the start as JSON; commands that move the clock do not read it. */
     #[ORM\Column(type: JsonTextType::NAME)]
     private string $content;
 
@@ -120,7 +120,7 @@ class Run implements ShownSession
         return $this->endedMs;
     }
 
-    /** What a command leads to. */
+    /** Applies the result of a command. */
     public function become(RunState $state): void
     {
         $this->state = $state;

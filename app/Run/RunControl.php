@@ -31,16 +31,16 @@ use Psr\Log\LoggerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
- * Starts and leads the sessions that run. Commands of one session are taken one after the other, while it is held; each
- * counts its revision up. A command that came before is answered with what it led to, and one that only says again what
- * was done since the revision that its coach saw changes nothing.
+ * Starts and controls running sessions. Commands of one session are applied one after the other under a lock; each
+ * increments its revision. A repeated command returns its earlier result, and one that repeats what was done since the
+ * revision its coach saw changes nothing.
  */
 final readonly class RunControl
 {
     private const MAX_RUNNING = 12;
-    /** Changes of the programme of one session: each keeps a programme. */
+    /** Maximum number of programme versions of one session. */
     private const MAX_VERSIONS = 120;
-    /** ms from which on a command counts as given while the server was away */
+    /** Delay in ms from which a command counts as given while the server was unreachable. */
     private const LATE = 3000;
 
     public function __construct(
@@ -180,7 +180,7 @@ final readonly class RunControl
             return [$run->view(), null !== $spoken, $spoken ?? []];
         });
         [$view, $isNew, $spoken] = $outcome;
-        // Without the lock: nobody's next press waits for a voice.
+        // Outside the lock, so that the next command does not wait for the voice.
         $this->prepare($spoken);
         if ($isNew) {
             $this->tell($view);
@@ -192,14 +192,14 @@ final readonly class RunControl
         return $view;
     }
 
-    /** Tells whoever observes sessions that one has ended, or that more is known of it. */
+    /** Notifies the observers that a session has ended, or that a wall has reported late. */
     public function observed(RunView $ended): void
     {
         foreach ($this->observers as $observer) {
             try {
                 $observer->ended($this->work->of($ended));
             } catch (\Exception $failed) {
-                // It spoils nothing here: whoever observes looks for what it missed.
+                // A failure does no harm here: observers look for sessions they missed.
                 $this->registry->resetManager();
                 $this->logger->error('The end of a session was not taken in: '.$failed->getMessage());
             }
@@ -215,7 +215,7 @@ final readonly class RunControl
         }
         $now = $this->runs->now();
         if (null !== $request->givenMs && $now - $request->givenMs > self::LATE) {
-            // Given at a wall while the server was away: what a coach did since counts more.
+            // Given at a wall while the server was unreachable: newer commands of a coach take precedence.
             if ($run->revision() > $request->seen) {
                 return null;
             }
@@ -226,7 +226,7 @@ final readonly class RunControl
         try {
             $change = $this->change($run, $request, $amendments, $now);
         } catch (CommandRefused $refused) {
-            // Whoever ends what has ended has what they want.
+            // Ending a session twice is not an error.
             return CommandKind::End === $request->kind ? null : throw new Conflict('not-now', $refused->getMessage());
         }
         $target = mb_strimwidth($change->target, 0, 400);
@@ -270,7 +270,7 @@ final readonly class RunControl
     private function change(Run $run, CommandRequest $request, array $amendments, int $now): RunChange
     {
         if (!$request->kind->changesProgramme()) {
-            // The programme is not built for it: that takes longer than a press may.
+            // The programme is not built for these commands, because that would take too long.
             return (new ClockCommands($run->lengthMs(), $this->programmes->waits($run)))
                 ->after($run->state(), new RunCommand($request->id, $request->kind, $request->toMs), $now);
         }
@@ -314,7 +314,7 @@ final readonly class RunControl
     }
 
     /**
-     * A clip that cannot be made is missed by the walls, and stops no session.
+     * A clip that cannot be made is silent on the walls; the session continues.
      *
      * @param list<string> $texts
      */

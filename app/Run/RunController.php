@@ -13,7 +13,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Sessions that run: every coach starts and leads them. */
+/** Running sessions: every coach may start and control them. */
 #[Route('/api/runs')]
 final readonly class RunController
 {
@@ -57,14 +57,14 @@ final readonly class RunController
         return new JsonResponse($this->control->command($id, $request, $user)->toArray($this->runs->now()));
     }
 
-    /** Shows it on further walls. */
+    /** Shows it on more walls. */
     #[Route('/{id<\d{1,9}>}/walls', methods: 'POST')]
     public function show(int $id, #[MapRequestPayload(acceptFormat: 'json')] ShowRequest $request): JsonResponse
     {
         return new JsonResponse($this->control->show($id, $request->walls)->toArray($this->runs->now()));
     }
 
-    /** Deletes a session that has ended, with what was shown in it; its entry in the logbook stays. */
+    /** Deletes an ended session with its record of shown cues; its logbook entry stays. */
     #[Route('/{id<\d{1,9}>}/remove', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function remove(int $id, #[CurrentUser] User $user): Response
@@ -74,7 +74,7 @@ final readonly class RunController
         return new Response(status: 204);
     }
 
-    /** What was really shown and done. */
+    /** Returns what was really shown and done. */
     #[Route('/{id<\d{1,9}>}/record', methods: 'GET')]
     public function record(int $id): JsonResponse
     {

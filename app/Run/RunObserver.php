@@ -6,7 +6,7 @@ namespace Periplus\App\Run;
 
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
-/** Somebody who is told once a session has ended, and again when a wall says later what it has shown of it. */
+/** Is notified when a session has ended, and again when a wall reports late. */
 #[AutoconfigureTag]
 interface RunObserver
 {

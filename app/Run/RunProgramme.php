@@ -8,15 +8,12 @@ use Doctrine\ORM\Mapping as ORM;
 use Periplus\Core\Session\Programme\Programme;
 use Periplus\Core\Session\Wall\WallSerializer;
 
-/**
- * One version of a programme as screens play it. It is kept as it was made, so that changed house rules change nothing
- * of it.
- */
+/** A version of a programme as screens play it. It is stored, so that changed house rules do not affect it. */
 #[ORM\Entity(repositoryClass: Programmes::class, readOnly: true)]
 #[ORM\Table(name: 'run_programme')]
 class RunProgramme
 {
-    /** As JSON, docs/formats/wall.md. */
+    /** JSON, see docs/formats/wall.md. */
     #[ORM\Column(type: 'text')]
     private string $document;
 

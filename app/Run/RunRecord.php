@@ -11,14 +11,17 @@ use Periplus\App\Wall\Wall;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Session\Wall\WallSerializer;
 
-/** What was really shown and done in a session: takes in what walls report, and gives it back in order. */
+/** The record of what was really shown and done in a session: stores the reports of walls and returns them in order. */
 final readonly class RunRecord
 {
-    /** By which a wall's clock may be off, ms. */
+    /** Maximum error of a wall's clock, in ms. */
     private const CLOCK_ERROR_MS = 60_000;
-    /** Stretches without a jump, of one session: some come from walls that were pressed while the server was away. */
+    /**
+     * Maximum number of passages (stretches without a jump) of one session; some come from walls without a connection
+     * to the server.
+     */
     private const MAX_PASSAGES = 200;
-    /** Most cues that are kept of one session: a day of calls, gone through many times. */
+    /** Maximum number of cues stored for one session: a day of calls, repeated many times. */
     private const MOST_SHOWN = 50_000;
 
     public function __construct(
@@ -30,7 +33,7 @@ final readonly class RunRecord
     }
 
     /**
-     * What a wall has shown; what is known already is left as it is.
+     * Adds the report of a wall; known cues are skipped.
      *
      * @throws NotFound when the wall has never shown that session
      * @throws Conflict when it says more of it than any session has
@@ -40,7 +43,7 @@ final readonly class RunRecord
         if (!$wall->hasShown($this->runs->get($request->run))) {
             throw new NotFound('This screen has not shown that session.');
         }
-        // Held, since several walls report the same cues at the same moment.
+        // Locked, because several walls report the same cues at the same time.
         $new = $this->entities->wrapInTransaction(fn (): int => $this->store(
             $this->runs->hold($request->run),
             $request,
@@ -53,7 +56,7 @@ final readonly class RunRecord
     }
 
     /**
-     * What was really shown and done, in order: what the logbook takes.
+     * Returns what was really shown and done, in order; the input of the logbook.
      *
      * @return array<string, mixed>
      */
@@ -63,7 +66,7 @@ final readonly class RunRecord
         $commands = $this->runs->commands($id);
         $cues = $this->programmes->cuesByVersion($id);
         $changes = array_filter($commands, static fn (GivenCommand $command): bool => null !== $command->amendment());
-        // Which programme was played when it was shown: each change of it made the next.
+        // Finds the programme version that was playing: each change of the programme made the next.
         $cue = static function (ShownRow $row) use ($cues, $changes): array {
             $version = 1 + \count(array_filter(
                 $changes,
@@ -127,7 +130,7 @@ final readonly class RunRecord
         $new = 0;
         foreach ($request->shown as $one) {
             $key = $one['passage'].' '.$one['cue'];
-            // What the programme has no cue for, or was shown while the session did not run, was not shown.
+            // Cues that the programme does not have, or outside the time of the session, were not shown.
             if (isset($known[$key]) || !isset($cues[$one['cue']]) || $one['atMs'] < $from || $one['atMs'] > $to) {
                 continue;
             }

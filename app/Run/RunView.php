@@ -6,7 +6,7 @@ namespace Periplus\App\Run;
 
 use Periplus\Core\Session\Run\RunState;
 
-/** A session that runs, or has run, as screens and lists know it. */
+/** A running or ended session as screens and lists read it. */
 final readonly class RunView
 {
     /**
@@ -31,13 +31,13 @@ final readonly class RunView
     ) {
     }
 
-    /** Whether it goes quicker than in truth, so that it does not count as drilled. */
+    /** Tells whether it runs faster than real time, so that it does not count as drilled. */
     public function isRehearsal(): bool
     {
         return $this->state->speed > 1;
     }
 
-    /** Whether it was over so long ago that it counts as ended, though nobody said so. */
+    /** Tells whether it was over so long ago that it counts as ended, although nobody ended it. */
     public function isOverdue(int $now, int $grace): bool
     {
         return null === $this->endedMs

@@ -10,13 +10,12 @@ use Periplus\Core\Session\Log\Coverage;
 use Periplus\Core\Session\Log\DrilledCounter;
 
 /**
- * Ends what is long over, and says what was really drilled in a session that ran: by what its walls have shown; where
- * no
- * wall showed it, by where its clock stood at each command.
+ * Ends overdue sessions and computes the work that was really done: from what the walls showed, or, without walls, from
+ * the clock at each command.
  */
 final readonly class RunWork
 {
-    /** ms after its end at which a session counts as ended, though nobody said so */
+    /** Time in ms after its end at which a session counts as ended, although nobody ended it. */
     private const GRACE = 600_000;
 
     public function __construct(
@@ -27,7 +26,7 @@ final readonly class RunWork
     }
 
     /**
-     * Ends what is over and nobody ended, at the moment at which it was over.
+     * Ends sessions that are over, as of the moment they were over.
      *
      * @return list<RunView> what it has ended
      */

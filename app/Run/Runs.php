@@ -14,16 +14,16 @@ use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
 /**
- * Finds sessions that run or have run, with their commands and what was shown.
+ * Finds running and ended sessions, with their commands and shown cues.
  *
  * @extends ServiceEntityRepository<Run>
  */
 final class Runs extends ServiceEntityRepository implements HasQuota
 {
-    /** ms after its end for which athletes may still look at it */
+    /** Time in ms after its end for which athletes may still see it. */
     private const FOLLOWED = 86_400_000;
     private const LIMIT = 10_000;
-    /** Most ended ones that are listed. */
+    /** Maximum number of ended sessions that are listed. */
     private const MAX_LISTED = 30;
     private const MISSING = 'There is no such session that runs.';
 
@@ -32,7 +32,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         parent::__construct($registry, Run::class);
     }
 
-    /** ms since 1970, of which every screen keeps its own copy */
+    /** Returns the time in ms since 1970, which every screen synchronises with. */
     public function now(): int
     {
         return (int) $this->clock->now()->format('Uv');
@@ -64,7 +64,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
             ?? throw new NotFound(self::MISSING);
     }
 
-    /** The session that athletes follow by that key; null when there is none, or it is long over. */
+    /** Returns the session that athletes follow with that key; null when there is none, or it ended long ago. */
     public function followed(string $key): ?RunView
     {
         return $this->views($this->createQueryBuilder('r')
@@ -78,9 +78,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         return $this->find($id) ?? throw new NotFound(self::MISSING);
     }
 
-    /**
-     * The session as it is stored now, held until the transaction ends: commands of one are taken one after the other.
-     */
+    /** Returns the session, locked until the transaction ends, so that commands are applied one after the other. */
     public function hold(int $id): Run
     {
         return $this->find($id, LockMode::PESSIMISTIC_WRITE) ?? throw new NotFound(self::MISSING);
@@ -147,7 +145,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
         return array_column($rows, 'amendment');
     }
 
-    /** When its last command was given, ms; when it was started where there was none. */
+    /** Returns the time of its last command in ms, or of its start. */
     public function lastChange(Run $run): int
     {
         $last = $this->getEntityManager()

@@ -20,9 +20,8 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 
 /**
- * What a screen asks by the key in its address: a wall, or the phone of an athlete. A key opens the session of that
- * screen
- * and nothing else; nobody is signed in here.
+ * Requests of screens, authenticated by the key in the URL: a wall, or an athlete's phone. A key gives access to the
+ * session of that screen only.
  */
 #[Route('/api/screens/{key<[0-9a-f]{32}>}')]
 final readonly class ScreenController
@@ -116,7 +115,7 @@ final readonly class ScreenController
         return new JsonResponse($this->control->command($request->run, $request->command(), $wall)->forScreens());
     }
 
-    /** What the wall has shown; sent again when no answer came. */
+    /** Stores what the wall has shown; walls send it again when no answer arrives. */
     #[Route('/shown', methods: 'POST')]
     public function shown(string $key, #[MapRequestPayload(acceptFormat: 'json')] ShownRequest $request): Response
     {
@@ -125,7 +124,7 @@ final readonly class ScreenController
         return new Response(status: 204);
     }
 
-    /** Asked by the web server before it lets a screen listen; it understands no other refusal than 403. */
+    /** nginx asks before a screen may listen; it understands no refusal other than 403. */
     #[Route('/listen', methods: 'GET')]
     public function listen(string $key): Response
     {

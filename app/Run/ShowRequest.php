@@ -6,7 +6,7 @@ namespace Periplus\App\Run;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Walls that show a session. */
+/** The walls that should show a session. */
 final readonly class ShowRequest
 {
     /** @param list<int> $walls */

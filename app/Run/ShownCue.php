@@ -7,7 +7,7 @@ namespace Periplus\App\Run;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Wall\Wall;
 
-/** A cue that a wall has shown; of several walls that of the first to say so. */
+/** A cue that was shown by a wall; of several walls the first to report it. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'run_shown', options: ['charset' => 'utf8mb4', 'collation' => 'utf8mb4_bin'])]
 #[ORM\Index(name: 'by_time', columns: ['run_id', 'shown_ms'])]

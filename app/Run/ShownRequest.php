@@ -7,7 +7,7 @@ namespace Periplus\App\Run;
 use Periplus\App\Http\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What a wall has shown of a session. */
+/** A wall's report of what it has shown. */
 final readonly class ShownRequest
 {
     /** @param list<array{passage: string, cue: string, atMs: int}> $shown with times on the server's clock */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Run;
 
-/** A cue that was shown, when and where. */
+/** A cue that was shown, with time and place. */
 final readonly class ShownRow
 {
     /** @param int $shownMs on the server's clock */
@@ -12,7 +12,7 @@ final readonly class ShownRow
     {
     }
 
-    /** Its moment in the programme, ms; by that a cue is named first. */
+    /** Returns its moment in the programme in ms; it starts the name of the cue. */
     public function cueMs(): int
     {
         return self::momentOf($this->cue);

@@ -7,7 +7,7 @@ namespace Periplus\App\Run;
 use Periplus\App\Http\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What runs, on which walls. */
+/** The session to start, and the walls to show it on. */
 final readonly class StartRequest
 {
     /**

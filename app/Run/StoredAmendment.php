@@ -13,7 +13,7 @@ use Periplus\Core\Session\Programme\AmendmentKind;
 use Periplus\Core\Session\Programme\Place;
 use Periplus\Core\Technique\Stance;
 
-/** A change of a programme as it is stored: its combination is text, which the plan's numbering reads. */
+/** A stored change of a programme: its combination is text in the numbering of the plan. */
 final readonly class StoredAmendment
 {
     private function __construct(
@@ -73,7 +73,7 @@ final readonly class StoredAmendment
         return new self(...[...$stored, 'kind' => AmendmentKind::from($stored['kind'])]);
     }
 
-    /** The change for that plan; null where its combination cannot be read. */
+    /** Returns the change for that plan; null when its combination cannot be read. */
     public function amendment(SessionPlan $plan): ?Amendment
     {
         $place = new Place($this->block, $this->round, $this->repeat, $this->set);
@@ -91,7 +91,7 @@ final readonly class StoredAmendment
         };
     }
 
-    /** A chain in the numbers of a plan; null when it cannot be read. */
+    /** Reads a chain in the numbering of a plan; null when it cannot be read. */
     public static function combination(
         string $text,
         SessionPlan $plan,

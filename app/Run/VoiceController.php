@@ -20,11 +20,11 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** How calls are spoken, and what coaches recorded in place of the voice. */
+/** The settings of the voice, and the clips that coaches record in its place. */
 #[Route('/api/voice')]
 final readonly class VoiceController
 {
-    /** Days before and after today whose sessions are looked at. */
+    /** Days before and after today whose sessions are considered. */
     private const AROUND = 14;
     private const MAX_PLANS = 40;
 
@@ -62,7 +62,7 @@ final readonly class VoiceController
         return new Response(status: 204);
     }
 
-    /** How a text sounds, in the voice of the gym or as it was recorded. */
+    /** Returns the sound of a text, synthesised or recorded. */
     #[Route('/sample', methods: 'GET')]
     #[HeavyWork]
     public function sample(#[MapQueryParameter] string $text): Response
@@ -89,7 +89,7 @@ final readonly class VoiceController
         return new Response(status: 204);
     }
 
-    /** The voice says it again. */
+    /** Deletes a recording, so that the voice is used again. */
     #[Route('/clips/forget', methods: 'POST')]
     public function forget(
         #[MapRequestPayload(acceptFormat: 'json')] ForgetClipRequest $request,

@@ -8,7 +8,7 @@ use Periplus\App\Http\Id;
 use Periplus\Core\Session\Run\CommandKind;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** One press at a wall, or of a button beside it. */
+/** A command from the keys of a wall. */
 final readonly class WallCommandRequest
 {
     /**

@@ -13,7 +13,7 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** The walls of the gym: every coach adds them, and takes their keys back. */
+/** The gym's walls: every coach may add and revoke them. */
 #[Route('/api/walls')]
 final readonly class WallController
 {
@@ -47,7 +47,7 @@ final readonly class WallController
         return new JsonResponse($wall);
     }
 
-    /** The wall goes dark: at once where it listens, within twenty seconds where it only asks. */
+    /** Revokes a wall, which goes dark: at once if it is connected, otherwise within twenty seconds. */
     #[Route('/{id<\d{1,9}>}/revoke', methods: 'POST')]
     public function revoke(int $id, #[CurrentUser] User $user): Response
     {

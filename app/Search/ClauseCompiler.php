@@ -20,13 +20,13 @@ use Periplus\Core\Search\Place;
 use Periplus\Core\Search\WordsClause;
 
 /**
- * A clause as conditions of the database.
+ * Compiles a clause to SQL conditions.
  *
  * @implements ClauseVisitor<Criterion>
  */
 final readonly class ClauseCompiler implements ClauseVisitor
 {
-    /** More pairs of items than this are not asked for one by one. */
+    /** Maximum number of item pairs that are looked up one by one. */
     private const MOST_PAIRS = 400;
 
     /** @param \DateTimeImmutable $today in the time of the gym */
@@ -63,10 +63,7 @@ final readonly class ClauseCompiler implements ClauseVisitor
         return new Criterion($row, [[[$term], null]], isTrait: true);
     }
 
-    /**
-     * Those that were written for the rules; for boxing those of hands alone as well, under whichever rules they were
-     * written.
-     */
+    /** Matches combinations written for the rules; for boxing also those with punches alone under other rules. */
     public static function rules(string $rules): Criterion
     {
         return self::trait(
@@ -121,7 +118,7 @@ final readonly class ClauseCompiler implements ClauseVisitor
                 }
             }
         }
-        // One term that says all needs no look at the row: an item alone, or two that follow each other.
+        // Where one term is sufficient the row need not be read: a single item, or two consecutive ones.
         $says = match (true) {
             Place::Has !== $clause->place => 1 === \count($clause->runs) && 1 === \count($clause->runs[0]),
             default => 1 === \count($terms) && 1 === \count($clause->runs),

@@ -13,9 +13,8 @@ use Periplus\Core\Search\FieldClause;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * Finds combinations in the database. Where a clause can be answered from the index of terms, the combinations are
- * drawn
- * from there and the other clauses asked of those alone; else one index over the rows is scanned.
+ * Runs a search. Where a clause can use the index of terms, combinations are taken from it and the other clauses are
+ * checked on those; otherwise one index over the rows is scanned.
  */
 final readonly class CombinationQuery
 {
@@ -102,7 +101,7 @@ final readonly class CombinationQuery
     }
 
     /**
-     * What the rows alone can tell, in the order of the sort.
+     * Searches with conditions on the rows alone, in sort order.
      *
      * @param list<Criterion> $criteria
      *
@@ -115,7 +114,7 @@ final readonly class CombinationQuery
         ?int $size = null,
         int $skip = 0,
     ): array {
-        // Only of all in use it is known that the index of the sort is the best way.
+        // The index of the sort is only known to be best when all combinations match.
         return $this->table->find(
             self::where($criteria, $archived),
             Sort::from($list->sort),
@@ -167,8 +166,7 @@ final readonly class CombinationQuery
         $others = array_values(
             array_filter($criteria, static fn (Criterion $criterion): bool => [] === $criterion->alternatives),
         );
-        // Many have a trait. Where all that have it would be looked at one by one, looking at every row in order is
-        // quicker.
+        // Traits are frequent. Reading every row in order is faster than looking up all rows with a trait.
         if (
             [] === $found
             || ([] !== $others
@@ -207,7 +205,7 @@ final readonly class CombinationQuery
     }
 
     /**
-     * What was found lately, as long as nothing was written to the library since: a coach turns pages and comes back.
+     * Caches recent results until the next write to the library: coaches turn pages and come back.
      *
      * @param list<mixed> $values
      * @param \Closure(): string $find

@@ -10,7 +10,7 @@ use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Search\SearchReader;
 use Periplus\Core\Technique\Catalogue;
 
-/** What a search finds, for paper and files: there it has to be understood to the end. */
+/** Runs a search for paper and files, which must be understood completely. */
 final readonly class CompleteSearch
 {
     public function __construct(private CombinationQuery $query, private Catalogue $catalogue)

@@ -8,7 +8,7 @@ use Periplus\App\Account\Accounts;
 use Periplus\App\Gym\GymSettings;
 use Periplus\Core\Search\Clause;
 
-/** Turns the clauses of a search into conditions of the database. */
+/** Compiles the clauses of a search to SQL conditions. */
 final readonly class CriteriaCompiler
 {
     public function __construct(private Accounts $accounts, private GymSettings $gym)
@@ -24,7 +24,7 @@ final readonly class CriteriaCompiler
     {
         $criteria = [];
         foreach ($list->filters() as $filter => $values) {
-            // Of several values one has to hold.
+            // One of several values has to hold.
             $criteria[] = Criterion::either(
                 array_map(
                     static fn (string $value): Criterion => match ($filter) {

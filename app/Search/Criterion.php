@@ -7,9 +7,8 @@ namespace Periplus\App\Search;
 use Periplus\App\Combination\CombinationTable;
 
 /**
- * A clause of a search as conditions of the database. The row alone can always tell. Where combinations in use can be
- * taken from the index of terms as well, each alternative is a list of conditions on a term that all have to hold for
- * some term, and a condition on the row where the terms do not tell all.
+ * A compiled clause. The condition on the row always works. Where the index of terms can be used, each alternative is a
+ * list of conditions that terms have to meet, and a condition on the row for what the terms cannot decide.
  *
  * @phpstan-type Condition array{string, list<mixed>}
  */
@@ -40,7 +39,7 @@ final readonly class Criterion
         $terms = [] === array_filter($criteria, static fn (self $criterion): bool => [] === $criterion->alternatives);
 
         return new self(
-            // Where the terms tell of all of them, they tell it by themselves as long as one of them needs them.
+            // Terms are used when all parts have them, if at least one part needs them.
             $terms && !self::allOfRows($criteria)
                 ? null
                 : ['('.implode(') OR (', array_column($rows, 0)).')', array_merge(...array_column($rows, 1))],
@@ -77,7 +76,7 @@ final readonly class Criterion
             array_push($values, ...$more);
         }
 
-        // A union drops what comes twice, also of a single select.
+        // UNION removes duplicates, even of a single select.
         return [
             'SELECT id FROM ('
             .implode(' UNION ', 1 === \count($parts) ? [...$parts, 'SELECT 0 FROM DUAL WHERE 1 = 0'] : $parts)

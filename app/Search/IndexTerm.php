@@ -7,7 +7,7 @@ namespace Periplus\App\Search;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Combination\Combination;
 
-/** A term that a combination in use is found by. Written many at a time, by {@see SearchIndex} alone. */
+/** A term of the search index. Stored in bulk by {@see SearchIndex}. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'index_term')]
 #[ORM\Index(name: 'of_combination', columns: ['combination_id', 'term'])]

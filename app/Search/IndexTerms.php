@@ -11,11 +11,10 @@ use Periplus\Core\Search\WordsClause;
 use Periplus\Core\Similarity\Family;
 
 /**
- * What a combination in use is found by, in one index: its words as they are; "#" and a theme; "@" and a trait: level,
- * verdict, rules (boxing for hands alone as well), stance, a weapon, what is met, the count of strikes, the author; "."
- * and an item, or two that follow each other; "^" and the first item, "$" and the last ones. Items stand without the
- * terms
- * for joined and landing forward, and free strikes of any count as "*".
+ * Computes the terms by which a combination in use is found: its words; "#" and a theme; "@" and a trait: level,
+ * verdict, rules (boxing also for punches alone), stance, a weapon, a target reached, the number of strikes, the
+ * author; "." and an item, or two consecutive ones; "^" and the first item, "$" and the last ones. Items omit the marks
+ * for joined and landing forward, and free strikes of any count are "*".
  */
 final readonly class IndexTerms
 {
@@ -69,7 +68,7 @@ final readonly class IndexTerms
         $terms[] = self::FIRST.($items[0] ?? '');
         for ($at = \count($items) - 1; $at >= 0; --$at) {
             $terms[] = self::LAST.$items[$at];
-            // The footwork at the end, and what is before it.
+            // Terms for the exit footwork and for the item before it.
             if (!\in_array($items[$at], Family::footwork(), true)) {
                 break;
             }
@@ -95,7 +94,7 @@ final readonly class IndexTerms
         return array_map(self::trait(...), array_keys($traits), array_values($traits));
     }
 
-    /** An item as terms hold it. */
+    /** Returns an item as written in terms. */
     public static function item(string $item): string
     {
         return str_starts_with($item, Sequence::FREE)

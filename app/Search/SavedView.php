@@ -7,7 +7,7 @@ namespace Periplus\App\Search;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 
-/** A search kept under a name: a coach's own, or shared with the gym. */
+/** A saved search: a coach's own, or shared with the gym. */
 #[ORM\Entity(repositoryClass: SavedViews::class)]
 #[ORM\Table(name: 'saved_view')]
 #[ORM\Index(name: 'by_owner', columns: ['owner_id'])]
@@ -34,7 +34,7 @@ class SavedView implements \JsonSerializable
         $this->shared = $shared;
     }
 
-    /** One's own; the head coach may remove what is shared. */
+    /** Tells whether the account may delete it: its owner, or the head coach if it is shared. */
     public function mayBeRemovedBy(User $user): bool
     {
         return $this->owner->id() === $user->id() || ($this->shared && $user->isHeadCoach());

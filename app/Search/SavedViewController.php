@@ -11,7 +11,7 @@ use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Searches kept under a name: a coach's own, and those shared with the gym. */
+/** Saved searches: a coach's own, and those shared with the gym. */
 #[Route('/api/views')]
 final readonly class SavedViewController
 {
@@ -25,7 +25,7 @@ final readonly class SavedViewController
         return new JsonResponse(['views' => $this->views->for($user)]);
     }
 
-    /** One of the same name is replaced. */
+    /** Saves a search; one with the same name is replaced. */
     #[Route('', methods: 'POST')]
     public function save(
         #[MapRequestPayload(acceptFormat: 'json')] SavedViewRequest $request,
@@ -36,7 +36,7 @@ final readonly class SavedViewController
         return new Response(status: 204);
     }
 
-    /** One's own; the head coach may remove what is shared. */
+    /** Deletes one's own search; the head coach may also delete shared ones. */
     #[Route('/{id<\d{1,9}>}', methods: 'DELETE')]
     public function remove(int $id, #[CurrentUser] User $user): Response
     {

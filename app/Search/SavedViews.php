@@ -12,7 +12,7 @@ use Periplus\App\Store\Conflict;
 use Periplus\App\Store\NotFound;
 
 /**
- * The searches that are kept under a name.
+ * Finds saved searches.
  *
  * @extends ServiceEntityRepository<SavedView>
  */
@@ -37,7 +37,7 @@ final class SavedViews extends ServiceEntityRepository
         return $views;
     }
 
-    /** Keeps it; one of the same name is replaced. */
+    /** Saves a search; one with the same name is replaced. */
     public function save(SavedViewRequest $request, User $user): void
     {
         $name = trim($request->name);

@@ -24,7 +24,7 @@ use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** The library as a list: asked for at every letter of a search, so it does without the mapper. */
+/** Lists the library. It runs on every keystroke of a search, so it does not use the ORM. */
 final readonly class SearchController
 {
     public function __construct(
@@ -44,7 +44,7 @@ final readonly class SearchController
     ): JsonResponse {
         $numbering = $this->numberings->of($user);
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
-        // What could not be understood is not left out: nothing is found until it is mended.
+        // Text that is not understood is not ignored: nothing is found until it is corrected.
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];
         if ($list->closest && 1 === $list->page) {
             $ids = \array_slice(
@@ -94,8 +94,8 @@ final readonly class SearchController
     }
 
     /**
-     * How many there would be without one of the clauses, for a search that finds nothing; where some of it is not
-     * understood, without that.
+     * Counts what would be found without each clause, for a search without results; if it is not understood, without
+     * that part.
      *
      * @return list<array{text: string, total: int}>
      */

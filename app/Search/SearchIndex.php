@@ -8,7 +8,7 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Periplus\App\Combination\CombinationIndex;
 
-/** Keeps the terms that combinations in use are found by. */
+/** Maintains the index of terms for combinations in use. */
 final readonly class SearchIndex implements CombinationIndex
 {
     private const ROWS = 2000;
@@ -26,7 +26,7 @@ final readonly class SearchIndex implements CombinationIndex
     }
 
     /**
-     * Has combinations found by other traits than before.
+     * Updates the traits in the index.
      *
      * @param array<int, non-empty-array<string, int|string>> $traits the new values by name, by id; all have the same
      *                                                                names

@@ -7,10 +7,10 @@ namespace Periplus\App\Search;
 use Periplus\App\Combination\Sort;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** Which combinations are asked for; every member can stand in the address. */
+/** A request for a list of combinations; every field can be a query parameter. */
 final readonly class SearchRequest
 {
-    /** Longest search in characters. */
+    /** Maximum length of a search, in characters. */
     public const LONGEST = 300;
 
     public function __construct(
@@ -33,16 +33,14 @@ final readonly class SearchRequest
         public string $rules = '',
         #[Assert\Regex('/\A(?:[123](?:,(?!\z)|\z)){0,3}\z/', message: 'Levels are 1, 2 and 3, with commas between.')]
         public string $level = '',
-        /** Only these, such as "4,17,3". */
+        /** Only these ids, such as "4,17,3". */
         #[Assert\Regex(
             '/\A(?:\d{1,9}(?:,(?!\z)|\z)){0,200}\z/',
             message: 'Ids are numbers, with commas between, at most 200.',
         )]
         public string $ids = '',
         public bool $archived = false,
-        /**
-         * Whether those come first whose name or chain is what was typed, or begins with it: for lists to pick from.
-         */
+        /** Whether combinations whose name or chain starts with the text come first; for pick lists. */
         public bool $closest = false,
         #[Assert\Choice(callback: [Sort::class, 'names'], message: 'Sort by name, level, length, updated or drilled.')]
         public string $sort = 'name',
@@ -55,7 +53,7 @@ final readonly class SearchRequest
     ) {
     }
 
-    /** Whether no filter is set. */
+    /** Tells whether no filter is set. */
     public function isWhole(): bool
     {
         return '' === $this->weapon.$this->verdict.$this->rules.$this->level.$this->ids && !$this->archived;
@@ -71,7 +69,7 @@ final readonly class SearchRequest
     }
 
     /**
-     * The same, of these alone.
+     * Returns the same request for these ids only.
      *
      * @param list<int> $ids
      */
@@ -88,7 +86,7 @@ final readonly class SearchRequest
         );
     }
 
-    /** The same without one of its filters. */
+    /** Returns the same request without one of its filters. */
     public function without(string $filter): self
     {
         return new self(

@@ -15,7 +15,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** The themes of the combinations in use: how many have each, and another name for one. */
+/** The themes of combinations in use: counting and renaming. */
 #[Route('/api/themes')]
 final readonly class ThemeController
 {
@@ -35,7 +35,7 @@ final readonly class ThemeController
         ]);
     }
 
-    /** A name that another theme has already makes the two one. */
+    /** Renames a theme; a name that exists already merges the two. */
     #[Route('/rename', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     #[HeavyWork]

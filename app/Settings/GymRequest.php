@@ -6,7 +6,7 @@ namespace Periplus\App\Settings;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** The gym as the head coach writes it. */
+/** The gym's settings in a request. */
 final readonly class GymRequest
 {
     public function __construct(

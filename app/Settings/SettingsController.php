@@ -19,7 +19,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Settings of the gym itself, and how far its setup is. */
+/** The gym's settings, and the progress of its setup. */
 #[Route('/api/gym')]
 final readonly class SettingsController
 {
@@ -38,8 +38,7 @@ final readonly class SettingsController
     }
 
     /**
-     * Changes the name, the time zone and the week. Planned sessions keep their moment, so the clock time shown
-     * changes.
+     * Changes name, time zone and start of the week. Planned sessions keep their UTC time, so their local time changes.
      */
     #[Route('', methods: 'PUT')]
     #[IsGranted('ROLE_HEAD_COACH')]
@@ -86,7 +85,7 @@ final readonly class SettingsController
         return $this->response($gym);
     }
 
-    /** Ends a step of the setup, done or skipped. */
+    /** Ends a step of the setup as done or skipped. */
     #[Route('/setup', methods: 'POST')]
     #[IsGranted('ROLE_HEAD_COACH')]
     public function endStep(#[MapRequestPayload(acceptFormat: 'json')] SetupRequest $request): JsonResponse

@@ -10,7 +10,7 @@ use Periplus\Core\Flow\Options\Medium;
 use Periplus\Core\Flow\Rules\BuiltInHouseRules;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What the gym trains, as the head coach writes it. */
+/** What the gym trains, in a request. */
 final readonly class TrainingRequest
 {
     /**

@@ -7,7 +7,7 @@ namespace Periplus\App\Similarity;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Combination\Combination;
 
-/** A hash by which a combination in use is found as similar. Written many at a time, by {@see NeighbourIndex} alone. */
+/** A hash by which similar combinations are found. Stored in bulk by {@see NeighbourIndex}. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'deletion_neighbour')]
 #[ORM\Index(name: 'of_combination', columns: ['combination_id'])]

@@ -8,7 +8,7 @@ use Periplus\App\Combination\LineRenderer;
 use Periplus\Core\Notation\Numbering;
 use Periplus\Core\Similarity\Relation;
 
-/** Writes what {@see SimilarCombinations} found for the API. */
+/** Serializes the result of {@see SimilarCombinations}. */
 final readonly class MatchRenderer
 {
     public const SHOWN = 12;

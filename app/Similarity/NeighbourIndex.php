@@ -10,7 +10,7 @@ use Periplus\App\Combination\CombinationIndex;
 use Periplus\Core\Combination\Sequence;
 use Periplus\Core\Similarity\DeletionNeighbourhood;
 
-/** Keeps the deletion neighbourhoods by which similar combinations are found. */
+/** Maintains the deletion neighbourhoods by which similar combinations are found. */
 final readonly class NeighbourIndex implements CombinationIndex
 {
     private const ROWS = 2000;
@@ -48,7 +48,7 @@ final readonly class NeighbourIndex implements CombinationIndex
     }
 
     /**
-     * Pairs that share a hash of their neighbourhoods, those that share most first.
+     * Returns pairs that share a hash, those with most shared hashes first.
      *
      * @return list<array{int, int}> the older one first
      */

@@ -16,16 +16,15 @@ use Periplus\Core\Similarity\Relation;
 use Periplus\Core\Technique\Catalogue;
 
 /**
- * What in the library is similar to a chain: the same, its mirror, near it, contained in it or containing it; and what
- * grew
- * from what. Found through indices; only what contains a chain anywhere is looked for in a scan of the sequences.
+ * Finds combinations similar to a chain: the same, its mirror, near, contained in it or containing it; and families. It
+ * uses indices; only combinations that contain the chain are found by scanning the sequences.
  *
  * @phpstan-type Relative array{id: int, name: string, notation: string, stance: string, verdict: string}
  */
 final readonly class SimilarCombinations
 {
     private const MOST = 300;
-    /** Pairs that are looked at. */
+    /** Maximum number of pairs considered. */
     private const MOST_PAIRS = 4000;
 
     public function __construct(
@@ -61,7 +60,8 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * The closest to each of many chains, from the index of neighbourhoods alone; their candidates are fetched at once.
+     * Returns the closest combination for each of many chains, from the index of neighbourhoods; candidates are fetched
+     * together.
      *
      * @template TKey of array-key
      *
@@ -128,7 +128,7 @@ final readonly class SimilarCombinations
         return self::closestFirst($found);
     }
 
-    /** The chain that the same limbs throw in the other stance. */
+    /** Returns the chain that the same limbs throw in the other stance. */
     private function mirror(ChainInStance $chain): Sequence
     {
         return Sequence::of((new StanceConverter($this->catalogue))->carry($chain)->inStance->chain);
@@ -207,7 +207,7 @@ final readonly class SimilarCombinations
             $rows,
             static fn (ChainRow $a, ChainRow $b): int => [\strlen($a->stem), $a->id] <=> [\strlen($b->stem), $b->id],
         );
-        // Of several with one stem one stands for all.
+        // Of several with one stem, one represents all.
         $rows = array_values(array_column($rows, null, 'stem'));
 
         return array_map(static fn (ChainRow $row): array => $row->toArray(), $rows);
@@ -223,7 +223,7 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * What grows from it, each with what it grew from.
+     * Returns the combinations that grow from it, each with its parent.
      *
      * @return list<array{row: Relative, parent: int}> in rising order of the stems
      */
@@ -243,7 +243,7 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * The pairs of the whole library that are the closest: the same but for effort or a target, or one item apart.
+     * Returns the closest pairs of the whole library: they differ only in effort, a target, or one item.
      *
      * @return list<array{one: Relative, other: Relative, relation: Relation, distance: float}> the closest first
      */
@@ -284,7 +284,7 @@ final readonly class SimilarCombinations
     }
 
     /**
-     * The whole library in one walk.
+     * Computes the families of the whole library in one walk.
      *
      * @return array{orphans: list<Relative>, orphanCount: int, hubs: list<array{row: Relative, children: int}>}
      */

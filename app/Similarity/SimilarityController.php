@@ -16,11 +16,11 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** How the combinations of the library are related. */
+/** Shows how combinations of the library are related. */
 final readonly class SimilarityController
 {
     private const LISTED = 50;
-    /** Pairs that are shown at a time. */
+    /** Number of pairs on a page. */
     private const PAIRS = 60;
 
     public function __construct(
@@ -79,7 +79,7 @@ final readonly class SimilarityController
         ]);
     }
 
-    /** Pairs of the whole library that may be one combination. */
+    /** Returns pairs of the whole library that may be duplicates. */
     #[Route('/api/near-duplicates', methods: 'GET')]
     #[HeavyWork]
     public function nearDuplicates(CombinationTable $table, #[CurrentUser] User $user): JsonResponse

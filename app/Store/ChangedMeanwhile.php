@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** Somebody else has changed what was to be written; nothing was overwritten. */
+/** Thrown when somebody else has changed the entity meanwhile; nothing was overwritten. */
 final class ChangedMeanwhile extends Refused
 {
     /** @param array<string, mixed> $more */

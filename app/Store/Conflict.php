@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** It cannot be done as things are now. */
+/** Thrown when the request conflicts with the current state. */
 final class Conflict extends Refused
 {
     /** @param array<string, mixed> $more */

@@ -7,7 +7,7 @@ namespace Periplus\App\Store;
 use Doctrine\DBAL\Platforms\AbstractPlatform;
 use Doctrine\DBAL\Types\Type;
 
-/** A day of the calendar as 2026-11-26, of no time zone. */
+/** Stores a calendar day such as 2026-11-26, without time zone. */
 final class DayType extends Type
 {
     public const NAME = 'day';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** A link that opened something once opens nothing any more. */
+/** Thrown when a link is no longer valid. */
 final class Gone extends Refused
 {
     public function __construct(string $message)

@@ -6,7 +6,7 @@ namespace Periplus\App\Store;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** The version of an entity, counted up by the mapper with every change that is stored. */
+/** Adds a version that Doctrine increments with every stored change. */
 trait HasVersion
 {
     #[ORM\Version, ORM\Column(type: 'integer')]

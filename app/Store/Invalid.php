@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** What was sent cannot be taken as it is. */
+/** Thrown when the sent data is invalid. */
 final class Invalid extends Refused
 {
     /** @param array<string, mixed> $more */

@@ -7,7 +7,7 @@ namespace Periplus\App\Store;
 use Doctrine\DBAL\Platforms\AbstractPlatform;
 use Doctrine\DBAL\Types\JsonType;
 
-/** JSON that is read by whoever needs what is in it: most who read the row do not. */
+/** Stores JSON that is decoded only when needed, because most readers of the row do not need it. */
 final class JsonTextType extends JsonType
 {
     public const NAME = 'json_text';

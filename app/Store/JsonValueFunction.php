@@ -10,7 +10,7 @@ use Doctrine\ORM\Query\Parser;
 use Doctrine\ORM\Query\SqlWalker;
 use Doctrine\ORM\Query\TokenType;
 
-/** JSON_VALUE(column, path) in DQL, as MariaDB has it: one value of a column that holds JSON. */
+/** The DQL function JSON_VALUE(column, path) of MariaDB: one value of a JSON column. */
 final class JsonValueFunction extends FunctionNode
 {
     private Node $column;

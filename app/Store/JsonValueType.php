@@ -8,7 +8,7 @@ use Doctrine\DBAL\Platforms\AbstractPlatform;
 use Doctrine\DBAL\Types\JsonType;
 
 /**
- * A column that holds one value of the domain as JSON, so that nobody encodes or decodes it by hand.
+ * Base of column types that store a value object as JSON.
  *
  * @template T of object
  */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** Whoever asks may not do that. */
+/** Thrown when the account may not do that. */
 final class NotAllowed extends Refused
 {
     public function __construct(string $message, string $type = 'not-allowed')

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** What was asked for is not there. */
+/** Thrown when the requested entity does not exist. */
 final class NotFound extends Refused
 {
     public function __construct(string $message, string $type = 'not-found')

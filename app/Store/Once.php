@@ -8,7 +8,7 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 
-/** Stores what comes in under a key that its sender chose once, also when it is sent twice at the same moment. */
+/** Stores an entity under a key chosen by the sender exactly once, even if it is sent twice at the same time. */
 final readonly class Once
 {
     public function __construct(private EntityManagerInterface $entities, private ManagerRegistry $registry)
@@ -32,7 +32,7 @@ final readonly class Once
         try {
             return $this->entities->wrapInTransaction($make);
         } catch (UniqueConstraintViolationException $twice) {
-            // A refused write closes the mapper.
+            // A failed write closes the entity manager.
             $this->registry->resetManager();
 
             return $find() ?? throw $twice;

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Periplus\App\Store;
 
 /**
- * Refuses something in words that a coach understands. It knows nothing of HTTP: the API's listener gives each kind its
- * status.
+ * Base of domain refusals, with a message for coaches. It knows nothing of HTTP: ProblemListener assigns the status.
  */
 abstract class Refused extends \RuntimeException
 {

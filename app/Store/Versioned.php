@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Periplus\App\Store;
 
-/** Is changed only from the version that somebody looked at, see {@see Versions}. */
+/** An entity that can be changed only from a version that somebody has seen, see {@see Versions}. */
 interface Versioned
 {
     public function version(): int;
 
-    /** Says that it was changed since, by whom where that is known, and what to do. */
+    /** Returns the sentence that it was changed meanwhile, by whom if known, and what to do. */
     public function changedMeanwhile(): string;
 }

@@ -8,8 +8,8 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
- * Changes what has versions, each change from the version that was looked at, so that nobody overwrites what they have
- * not seen.
+ * Changes versioned entities, each change from the version that was seen, so that nobody overwrites what they have not
+ * seen.
  */
 final readonly class Versions
 {
@@ -18,7 +18,7 @@ final readonly class Versions
     }
 
     /**
-     * Holds the entity, makes sure that it is still at that version, changes and stores it, in one transaction.
+     * Locks the entity, compares its version, changes and stores it, in one transaction.
      *
      * @template T of Versioned
      *
@@ -61,7 +61,7 @@ final readonly class Versions
     }
 
     /**
-     * Reads an entity as it is stored now and keeps others from changing it until the transaction ends.
+     * Reads the current state of an entity and locks it until the transaction ends.
      *
      * @template T of object
      *

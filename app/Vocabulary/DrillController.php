@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** What the planner asks of the drills, so that nothing of it stands there a second time. */
+/** Provides the drills for the planner, so that it need not define them again. */
 final readonly class DrillController
 {
     #[Route('/api/drills', methods: 'GET')]

@@ -21,7 +21,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** What the screens ask of the trade and of the limits, so that nothing of it stands in them a second time. */
+/** Provides strikes, moves and limits for the screens, so that they need not define them again. */
 final readonly class VocabularyController
 {
     public function __construct(private Catalogue $catalogue)

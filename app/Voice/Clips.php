@@ -17,16 +17,16 @@ use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
 /**
- * The clips of calls: spoken by the voice of the gym, or recorded by a coach.
+ * The clips of calls: synthesised, or recorded by a coach.
  *
  * @extends ServiceEntityRepository<RecordedClip>
  */
 final class Clips extends ServiceEntityRepository implements HasQuota
 {
     private const LIMIT = 1000;
-    /** Of one session; what is missing then is spoken when it is first asked for. */
+    /** Maximum number prepared for one session; others are synthesised on first use. */
     private const MAX_PREPARED = 500;
-    /** Longest that is recorded, ms. */
+    /** Maximum length of a recording, in ms. */
     public const LONGEST = 6000;
 
     public function __construct(
@@ -60,7 +60,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * What the clip of each text is told by.
+     * Returns the digest that identifies the clip of each text.
      *
      * @param list<string> $texts
      *
@@ -78,7 +78,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * The sound of a clip.
+     * Returns the sound of a clip.
      *
      * @param string $text for when it has to be spoken first
      */
@@ -88,7 +88,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
     }
 
     /**
-     * Makes those that are missing, so that none is made while a session runs.
+     * Creates the missing clips in advance, so that none has to be made while a session runs.
      *
      * @param list<string> $texts
      */
@@ -150,7 +150,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
         $this->audit->add($user->id(), 'clip.recorded', \sprintf('recorded “%s”', $text), 'clips');
     }
 
-    /** The voice of the gym says it again. */
+    /** Deletes a recording, so that the voice is used again. */
     public function forget(string $text, User $user): void
     {
         $this->getEntityManager()->remove($this->find($text) ?? throw new NotFound('Nobody has recorded this.'));

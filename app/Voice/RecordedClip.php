@@ -7,14 +7,14 @@ namespace Periplus\App\Voice;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 
-/** A call that a coach has recorded, which takes the place of the spoken one. */
+/** A call that a coach recorded; it replaces the synthesised one. */
 #[ORM\Entity(repositoryClass: Clips::class)]
 #[ORM\Table(name: 'recorded_clip', options: ['charset' => 'utf8mb4', 'collation' => 'utf8mb4_bin'])]
 #[ORM\UniqueConstraint(name: 'by_digest', columns: ['digest'])]
 #[ORM\Index(name: 'by_user', columns: ['user_id'])]
 class RecordedClip
 {
-    /** By which it is told in the addresses of walls. */
+    /** Identifies it in the URLs of walls. */
     #[ORM\Column(length: 32, options: ['fixed' => true])]
     private string $digest;
 

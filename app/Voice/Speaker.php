@@ -11,18 +11,18 @@ use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
 
 /**
- * Speaks a text with espeak-ng and keeps the clip by its text and voice. The folder is a cache with a bound: when it is
- * full, the clips that were not asked for longest are deleted, and spoken again when they are needed.
+ * Synthesises text with espeak-ng and caches the clip by text and voice. The cache is limited: when it is full, the
+ * clips that were not used for longest are deleted, and made again when needed.
  */
 final readonly class Speaker implements HasQuota
 {
     private const LIMIT_BYTES = 500_000_000;
-    /** Share of the bound that is left when clips have been deleted. */
+    /** Share of the limit that remains after clips have been deleted. */
     private const LEFT_SHARE = 0.8;
-    /** Words a minute. */
+    /** Words per minute. */
     private const PACES = ['slow' => 190, 'plain' => 240, 'fast' => 300];
     private const VOICES = ['male' => 'en', 'female' => 'en+f3'];
-    /** Largest sample of a clip, of 32767. */
+    /** Peak amplitude of a clip, of 32767. */
     private const PEAKS = ['quiet' => 9000, 'loud' => 31_000];
 
     private Filesystem $files;
@@ -32,7 +32,7 @@ final readonly class Speaker implements HasQuota
         $this->files = new Filesystem();
     }
 
-    /** What a clip is told by, 32 hex digits. */
+    /** Returns the digest that identifies a clip: 32 hex digits. */
     public static function digest(string $text, VoiceSettings $voice): string
     {
         return hash('xxh128', json_encode([3, $text, ...$voice->toArray()], \JSON_THROW_ON_ERROR));
@@ -64,7 +64,7 @@ final readonly class Speaker implements HasQuota
             ->trimmed()
             ->withPeak(self::PEAKS[$voice->loudness])
             ->bytes();
-        // Beside its place and moved in when whole: it may be asked for at the same time.
+        // Written under another name and renamed when complete, because it may be read at the same time.
         $this->files->mkdir($this->folder);
         $this->makeRoom(\strlen($wave));
         $this->files->dumpFile($file, $wave);
@@ -82,7 +82,7 @@ final readonly class Speaker implements HasQuota
         );
     }
 
-    /** Looks at the folder once in a while: a clip is at most a few hundred kilobytes. */
+    /** Checks the size of the folder once in a while: a clip has at most a few hundred kilobytes. */
     private function makeRoom(int $bytes): void
     {
         if (0 !== random_int(0, 19)) {
@@ -109,7 +109,7 @@ final readonly class Speaker implements HasQuota
         $clips = [];
         $files = glob($this->folder.'/*.wav');
         foreach (false === $files ? [] : $files as $file) {
-            // Another request may have deleted it since.
+            // Another request may have deleted it meanwhile.
             $size = @filesize($file);
             if (false !== $size) {
                 $clips[] = [$file, $size, (int) @filemtime($file)];

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Periplus\App\Voice;
 
-/** Sound of 16 bits and one channel, as a WAV file holds it (RIFF/WAVE, PCM: format tag 1). */
+/** A mono WAV file with 16 bits (RIFF/WAVE, PCM: format tag 1). */
 final readonly class Wave
 {
-    /** What counts as silence, of 32767. */
+    /** Amplitude below which it counts as silence, of 32767. */
     private const SILENCE = 500;
-    /** ms that are kept after the last sound */
+    /** Time kept after the last sound, in ms. */
     private const TAIL = 30;
 
     /** @param list<int> $samples */
@@ -18,7 +18,7 @@ final readonly class Wave
     }
 
     /**
-     * From a WAV file, also one whose length is not known, as it comes from a pipe.
+     * Parses a WAV file, also one of unknown length that comes from a pipe.
      *
      * @throws \UnexpectedValueException when it is none, or of another kind; the message says so to a coach
      */
@@ -56,7 +56,7 @@ final readonly class Wave
         throw new \UnexpectedValueException('This WAV file holds no sound.');
     }
 
-    /** Without the silence before and after it, so that it is heard at the moment for which it is meant. */
+    /** Returns the sound without silence at its ends, so that it is heard at the right moment. */
     public function trimmed(): self
     {
         $loud = array_keys(array_filter($this->samples, static fn (int $sample): bool => abs($sample) > self::SILENCE));

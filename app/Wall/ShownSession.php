@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Periplus\App\Wall;
 
-/** A session that runs, as far as a wall knows it. */
+/** A running session as a wall sees it. */
 interface ShownSession
 {
     public function id(): int;

@@ -9,7 +9,7 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 use Periplus\App\Account\User;
 
-/** A screen of the gym that shows a session; told by the key in its address. */
+/** A screen of the gym that shows a session; identified by the key in its URL. */
 #[ORM\Entity(repositoryClass: Walls::class)]
 #[ORM\Table(name: 'wall')]
 #[ORM\UniqueConstraint(name: 'by_wall_key', columns: ['wall_key'])]
@@ -68,16 +68,13 @@ class Wall implements \JsonSerializable
         return $this->key;
     }
 
-    /**
-     * Whether a keyboard or a button at it may pause, go on and jump. Where its coach is blocked, nobody presses
-     * anything.
-     */
+    /** Tells whether its keyboard or button may pause, resume and jump. If its coach is blocked, it may not. */
     public function hasKeys(): bool
     {
         return $this->hasKeys && $this->editor->isActive();
     }
 
-    /** The session that it shows. */
+    /** Returns the id of the session that it shows, or null. */
     public function run(): ?int
     {
         return $this->run?->id();
@@ -102,13 +99,13 @@ class Wall implements \JsonSerializable
         }
     }
 
-    /** Whether it shows that session, or has shown it. */
+    /** Tells whether it shows or has shown that session. */
     public function hasShown(ShownSession $run): bool
     {
         return $this->shown->contains($run);
     }
 
-    /** That it has asked just now; noted once in a while. @return bool whether it was noted */
+    /** Records that it has just been seen, at most once in a while. @return bool whether it was recorded */
     public function seen(\DateTimeImmutable $now): bool
     {
         if (null !== $this->seenAt && $this->seenAt >= $now->modify('-20 seconds')) {
@@ -119,7 +116,7 @@ class Wall implements \JsonSerializable
         return true;
     }
 
-    /** Its address opens nothing from now on. It is kept for the log of what it showed, and nothing else. */
+    /** Revokes it: its URL stops working. It is kept for the record of what it showed. */
     public function revoke(\DateTimeImmutable $now): void
     {
         $this->revokedAt = $now;

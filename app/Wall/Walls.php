@@ -15,7 +15,7 @@ use Periplus\App\Store\NotFound;
 use Psr\Clock\ClockInterface;
 
 /**
- * The walls of the gym; revoked ones are not found.
+ * Finds the gym's walls; revoked ones are not found.
  *
  * @extends ServiceEntityRepository<Wall>
  */
@@ -48,7 +48,7 @@ final class Walls extends ServiceEntityRepository
         return $keys;
     }
 
-    /** The wall with that key; null when there is none, or it was revoked. */
+    /** Returns the wall with that key; null when there is none, or it was revoked. */
     public function withKey(string $key): ?Wall
     {
         return $this->inOrder($this->open()->andWhere('w.key = :key')->setParameter('key', $key))[0] ?? null;
@@ -92,7 +92,7 @@ final class Walls extends ServiceEntityRepository
         return $wall;
     }
 
-    /** Its address opens nothing from now on. */
+    /** Revokes a wall: its URL stops working. */
     public function revoke(int $id, User $editor): Wall
     {
         $wall = $this->get($id);
@@ -111,7 +111,7 @@ final class Walls extends ServiceEntityRepository
         $this->getEntityManager()->flush();
     }
 
-    /** That it has asked just now. */
+    /** Records that it has just been seen. */
     public function seen(Wall $wall): void
     {
         if ($wall->seen($this->clock->now())) {

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-// Loads once, when PHP starts, what every request would load again: the classes of the warmed container, the core, the
-// column types, which Doctrine registers as soon as it is asked for anything, the mapper with what is mapped, and what
-// reads a request.
+// Preloads what every request needs: the classes of the warmed container, the core, the column types, the ORM with its
+// mapping, and the request readers.
 $root = dirname(__DIR__, 2);
 if (is_file($preload = getenv('APP_CACHE_DIR').'/Periplus_App_KernelProdContainer.preload.php')) {
     require $preload;

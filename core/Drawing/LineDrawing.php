@@ -253,7 +253,7 @@ final readonly class LineDrawing
 
     /**
      * Returns the accessible sentence of a tile: "Cross, lands at 0.49 s. Flows. Weight and hips are where the cross
-     * needs them."
+     * needs them.".
      */
     private static function sentence(ChainInStance $chain, ChainTiming $timing, int $at): string
     {
