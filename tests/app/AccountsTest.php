@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use Doctrine\DBAL\Connection;
 
-/** A session is only as good as the account behind it is now. */
+/** Login sessions follow changes of the account: role, block and password. */
 final class AccountsTest extends ApiTestCase
 {
     public function testAChangeOfRoleHoldsFromTheNextRequestOn(): void
@@ -17,7 +17,7 @@ final class AccountsTest extends ApiTestCase
         self::assertSame(403, $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"'])->status);
 
         $this->sql("UPDATE user SET role = 'ROLE_HEAD_COACH' WHERE email = 'other@gym.example'");
-        // Whoever was given another role signs in again and has it.
+        // An account with a new role has to sign in again.
         $this->signIn('other');
         self::assertSame(200, $this->ask('POST', "/api/combinations/$id/archive", null, ['If-Match' => '"1"'])->status);
 

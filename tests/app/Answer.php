@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use Symfony\Component\HttpFoundation\Response;
 
-/** An answer of the API, read. */
+/** A decoded answer of the API. */
 final readonly class Answer
 {
     /** @param array<string, mixed> $body empty when there is none */
@@ -40,7 +40,7 @@ final readonly class Answer
         );
     }
 
-    /** The sentence of a refusal. */
+    /** Returns the sentence of a refusal. */
     public function title(): string
     {
         $title = $this->body['title'] ?? '';

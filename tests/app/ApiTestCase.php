@@ -11,7 +11,7 @@ use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
-/** Talks to the API through the kernel, against a real MariaDB. Every answer is held against docs/openapi.yaml. */
+/** Calls the API through the kernel, against a real MariaDB. Every answer is checked against docs/openapi.yaml. */
 abstract class ApiTestCase extends WebTestCase
 {
     protected const PASSWORD = 'a-long-enough-word';
@@ -23,8 +23,7 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->browser = self::createClient();
         $this->browser->disableReboot();
-        // Once there, it is set back between requests, as a process of its own would be: a refused write closes the
-        // mapper.
+        // Reset between requests, as in a new process: a refused write closes the entity manager.
         self::getContainer()->get('doctrine');
         $users = self::service(EntityManagerInterface::class);
         $hasher = self::service(UserPasswordHasherInterface::class);
@@ -122,13 +121,13 @@ abstract class ApiTestCase extends WebTestCase
         return $service;
     }
 
-    /** Of the last answer. */
+    /** Returns a header of the last answer. */
     protected function header(string $name): string
     {
         return (string) $this->browser->getResponse()->headers->get($name);
     }
 
-    /** For the session that there is now. */
+    /** Fetches the CSRF token of the current session. */
     protected function freshToken(): void
     {
         $token = $this->ask('GET', '/api/session')->body['csrfToken'] ?? null;

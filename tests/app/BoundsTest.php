@@ -7,10 +7,7 @@ namespace Periplus\Tests\App;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/**
- * What one coach, or a stranger with a key, sends to take the server for themselves: each is refused in words, and
- * early.
- */
+/** One coach, or a stranger with a key, cannot overload the server: each attempt is refused early and in words. */
 final class BoundsTest extends ApiTestCase
 {
     /** @return iterable<string, array{string, string, array<string, mixed>, string}> */

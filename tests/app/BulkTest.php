@@ -7,7 +7,7 @@ namespace Periplus\Tests\App;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** What is done with several combinations at once, with themes, and with two that are much alike. */
+/** Bulk changes, themes, and merging two similar combinations. */
 final class BulkTest extends ApiTestCase
 {
     public function testSeveralAreArchivedAndRestoredTogether(): void
@@ -172,7 +172,7 @@ final class BulkTest extends ApiTestCase
         self::assertSame('boxing', $this->ask('POST', '/api/check', ['text' => '1 2'])->body['rules']);
     }
 
-    /** The library that makes PDFs says at every use that it has a successor. */
+    /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testASelectionIsPrintedAsCardsAPageEach(): void
     {

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Cards for athletes: a link without a sign-in that reads one card and nothing else. */
+/** Cards for athletes: a link that shows one card and nothing else without sign-in. */
 final class CardTest extends ApiTestCase
 {
     private int $id;
@@ -91,7 +91,7 @@ final class CardTest extends ApiTestCase
         self::assertSame('1 2 3 2 exit', $combinations[0]['numbers']);
     }
 
-    /** The library that makes PDFs says at every use that it has a successor. */
+    /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testACardIsPrinted(): void
     {

@@ -61,7 +61,7 @@ final class CheckTest extends ApiTestCase
         self::assertContains($option, array_column($answer->body['violations'], 'field'));
     }
 
-    /** A hostile line is a problem of the text, not of the server. */
+    /** A malicious line is a problem in the text, not a server error. */
     #[TestWith(['10,000 characters'])]
     #[TestWith(['deep brackets'])]
     #[TestWith(['control characters'])]

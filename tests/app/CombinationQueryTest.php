@@ -26,7 +26,7 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Cache\Adapter\NullAdapter;
 
-/** What the indices find, against looking at every combination. */
+/** Compares what the indices find with a scan of all combinations. */
 final class CombinationQueryTest extends ApiTestCase
 {
     private const MANY = 400;
@@ -73,7 +73,7 @@ final class CombinationQueryTest extends ApiTestCase
         self::assertSame(\array_slice($finder->all($clauses, new SearchRequest()), 0, 100), $page);
     }
 
-    /** Few hits are sorted, many are met along the index of the sort: the pages are the same. */
+    /** Few hits are sorted, many are read along the index of the sort: both give the same pages. */
     #[TestWith(['', 'name', 'up'])]
     #[TestWith(['has 1', 'name', 'down'])]
     #[TestWith(['has 1', 'length', 'up'])]

@@ -10,7 +10,7 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Assert;
 use Symfony\Component\Yaml\Yaml;
 
-/** Holds answers against docs/openapi.yaml: path, method, status, content type and every member. */
+/** Checks answers against docs/openapi.yaml: path, method, status, content type and every member. */
 final class Contract
 {
     private const SCHEMAS = 'https://gym.example/openapi.json';
@@ -26,7 +26,7 @@ final class Contract
         $where = \sprintf('%s %s %d', $method, $path, $answer->status);
         $operation = self::operation(strtolower($method), explode('?', $path)[0]);
         if (null === $operation) {
-            // What is not described is not there.
+            // Undocumented methods answer with an error.
             Assert::assertContains($answer->status, [401, 404, 405], $where.' is not described.');
 
             return;
@@ -81,7 +81,7 @@ final class Contract
         );
     }
 
-    /** One for all answers, since it remembers every schema that it has read. */
+    /** Shared by all answers, because it caches the schemas it has read. */
     private static function validator(): Validator
     {
         if (null === self::$validator) {
@@ -94,9 +94,7 @@ final class Contract
         return self::$validator;
     }
 
-    /**
-     * One object for the same schema, so that the validator reads it once; what it refers to is in the one document.
-     */
+    /** Returns the same object for the same schema, so that the validator caches it. */
     private static function schema(mixed $schema): object
     {
         $json = json_encode((object) $schema, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES);

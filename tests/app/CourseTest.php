@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Courses, reminders and exercises, and a session in one press. */
+/** Courses, reminders, exercises, and generated sessions. */
 final class CourseTest extends ApiTestCase
 {
     public function testACourseIsMadeChangedArchivedAndBroughtBack(): void
@@ -157,7 +157,7 @@ final class CourseTest extends ApiTestCase
             json_encode($answer->body['reasons'], \JSON_THROW_ON_ERROR),
         );
         self::assertSame([], $this->ask('POST', '/api/plans/check', ['content' => $content])->body['problems']);
-        // Once it was held, what it had counts.
+        // Once the session was held, what it contained counts.
         $this->ask('POST', '/api/plans', [
             'name' => 'Held',
             'course' => $course,
@@ -170,7 +170,7 @@ final class CourseTest extends ApiTestCase
             'last in a session on 2020-01-07, once so far',
             json_encode($next->body['reasons'], \JSON_THROW_ON_ERROR),
         );
-        // The second session of the progression has the next rest.
+        // The second session of the progression has a shorter rest.
         $second = $next->body['content'];
         self::assertIsArray($second);
         self::assertStringContainsString('"rest":50', json_encode($second, \JSON_THROW_ON_ERROR));

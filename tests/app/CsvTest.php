@@ -10,7 +10,7 @@ use Periplus\App\Exchange\Csv;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Cells come back as they went in, read by PHP's own reader of CSV. */
+/** Cells survive writing and reading, checked with PHP's own CSV reader. */
 final class CsvTest extends TestCase
 {
     use TestTrait;
@@ -84,7 +84,7 @@ final class CsvTest extends TestCase
         });
     }
 
-    /** OWASP, CSV Injection: what a cell must not begin with. */
+    /** OWASP, CSV Injection: characters that a cell must not start with. */
     #[TestWith(['=1+1'])]
     #[TestWith(['+1'])]
     #[TestWith(['-1'])]

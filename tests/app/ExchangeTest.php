@@ -14,7 +14,7 @@ use Periplus\App\Exchange\JsonPlace;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** The library as files: out, read by others, and in again. */
+/** The library as files: exported, read by other programs, and imported again. */
 final class ExchangeTest extends ApiTestCase
 {
     public function testTheJsonIsWhatItsSchemaSays(): void
@@ -150,7 +150,7 @@ final class ExchangeTest extends ApiTestCase
         $this->library();
         $this->read('text', "1 1 1 # One\n1 1 2 # Two\n2 2 2 exit # Nail");
         $import = $this->import;
-        // Meanwhile another saves what the file has, and changes what it changes.
+        // Meanwhile another coach saves what the file contains, and changes what it changes.
         $this->signIn('second');
         $this->ask('POST', '/api/combinations', self::combination(['name' => 'Quicker', 'text' => '1 1 2']));
         $this->signIn('head');
@@ -349,7 +349,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertCount(2, JsonPlace::ofItems('{"list": [1, 2, 3]}', 'list', 2), 'No more than are looked for.');
     }
 
-    /** The library that makes PDFs says at every use that it has a successor. */
+    /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testCombinationIsPrintedAndDrawn(): void
     {

@@ -12,10 +12,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 
-/**
- * A gym of one's own: founded, taken up by its head coach, set up in steps, and the way back in when a password is
- * lost.
- */
+/** Setting up a gym: founding it, its first head coach, the setup steps, and recovery of a lost password. */
 final class GymSetupTest extends ApiTestCase
 {
     public function testTheFirstHeadCoachTakesUpAnEmptyGymOnce(): void

@@ -7,7 +7,7 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 
-/** Numberings, coaches, invitations, passwords and the record. */
+/** Numberings, coaches, invitations, passwords and the audit log. */
 final class GymTest extends ApiTestCase
 {
     private const OURS = [
@@ -211,7 +211,7 @@ final class GymTest extends ApiTestCase
     public function testAPasswordIsSetAnewByALinkAndChangedByItsOwner(): void
     {
         $this->signIn('head');
-        // What setUp stored is not remembered.
+        // Clears what setUp has left in the entity manager.
         self::service(EntityManagerInterface::class)->clear();
         $coaches = (array) $this->ask('GET', '/api/coaches')->body['coaches'];
         $id = array_column($coaches, 'id', 'email')['coach@gym.example'] ?? null;

@@ -58,7 +58,7 @@ final class HouseRulesTest extends ApiTestCase
         );
     }
 
-    /** The school of the lead hook decides whether a high rear kick can follow it at once. */
+    /** The school of the lead hook decides whether a high rear kick can follow it without a wait. */
     public function testSaveBringsTheVerdictsOfThePreview(): void
     {
         $this->signIn('head');
@@ -189,7 +189,7 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('running', $this->ask('GET', '/api/rule-previews/'.$preview->id())->body['state']);
     }
 
-    /** As if the combinations had been checked by an earlier core. */
+    /** As if an earlier core had checked the combinations. */
     public function testAfterAChangeOfTheCoreTheLibraryIsCheckedAnew(): void
     {
         $this->signIn('head');
@@ -206,9 +206,7 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame('"1"', $this->ask('GET', "/api/combinations/$reloads")->etag);
     }
 
-    /**
-     * Older combinations, of which it is not known whether a coach gave the level, are decided by gym:recheck alone.
-     */
+    /** Old combinations without the information whether a coach chose the level are decided only by gym:recheck. */
     public function testALevelFollowsTheCheckOnlyWhereNoCoachChoseIt(): void
     {
         $this->signIn('head');
@@ -239,7 +237,7 @@ final class HouseRulesTest extends ApiTestCase
         self::assertSame([$follows], $ofLevel(1));
     }
 
-    /** A pass that is cut off after any batch goes on there, by another process, and ends the same. */
+    /** A preview that is interrupted after any batch continues in another process with the same result. */
     public function testPreviewContinuesWhereItWasKilled(): void
     {
         $this->signIn('head');

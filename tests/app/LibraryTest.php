@@ -136,7 +136,7 @@ final class LibraryTest extends ApiTestCase
             'The one that the check gives is nobody\'s choice.',
         );
 
-        // A search by level finds it by the one that it has.
+        // A search by level uses the actual level.
         self::assertSame(1, $this->ask('GET', '/api/combinations?q=level+1')->body['total']);
         self::assertSame(0, $this->ask('GET', '/api/combinations?q=level+2+or+3')->body['total']);
     }

@@ -7,7 +7,7 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Links that let someone in are good once, and end with the rights of whoever they depend on. */
+/** Links for new accounts and passwords work once, and end with the rights of those they depend on. */
 final class LinksTest extends ApiTestCase
 {
     public function testOpenLinksAreListedWithoutTheirWordAndCanBeWithdrawn(): void

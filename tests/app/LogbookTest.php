@@ -11,7 +11,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
-/** The logbook over the API: what ran becomes an entry by itself, coaches correct it, and it tells what was drilled. */
+/** The logbook over the API: sessions that ran become entries, coaches correct them, and reports count them. */
 final class LogbookTest extends ApiTestCase
 {
     use ClockSensitiveTrait;
@@ -108,7 +108,7 @@ final class LogbookTest extends ApiTestCase
         self::assertIsString($key);
         $id = $this->started();
         $this->clock->sleep(700);
-        // Nobody ended it; the wall was alone with it and comes back now.
+        // Nobody ended the session; the wall was offline and reports now.
         $entry = $this->entries()[0];
         $entryId = $entry['id'];
         self::assertIsInt($entryId);
@@ -240,8 +240,8 @@ final class LogbookTest extends ApiTestCase
                 .'WHERE e.removed_at IS NULL',
         );
 
-        // "1 2 3" is a left, a right and a left of whoever stands orthodox; all to the head, but for the third of the
-        // other chain.
+        // "1 2 3" is a left, a right and a left for an orthodox athlete; all to the head, except the third of the other
+        // chain.
         $left = $right = $body = $strikes = $southpawMs = $ms = 0.0;
         foreach ($rows as $row) {
             /**
@@ -526,7 +526,7 @@ final class LogbookTest extends ApiTestCase
         self::assertSame([], $this->entries());
     }
 
-    /** The library that makes PDFs says at every use that it has a successor. */
+    /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testAMonthComesAsAPageAndAsATable(): void
     {
@@ -658,7 +658,7 @@ final class LogbookTest extends ApiTestCase
         return $this->ask('POST', '/api/runs', ['id' => 'start-0001', 'plan' => $this->plan()])->id();
     }
 
-    /** A run that is ended after so many seconds, with ten of them before it begins. */
+    /** Runs a session for so many seconds, with ten more before it starts. */
     private function ran(int $seconds, bool $walls = true): int
     {
         $id = $this->started();

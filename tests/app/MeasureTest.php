@@ -111,7 +111,7 @@ final class MeasureTest extends ApiTestCase
         self::assertSame([422, [$message]], [$answer->status, array_column($violations, 'message')]);
     }
 
-    /** Its bytes are all control characters, which in text would be blanks. */
+    /** Its bytes are all control characters, which would be replaced in text. */
     public function testSilenceIsARecordingWithoutHits(): void
     {
         $silence = new Wave(array_fill(0, 16_000, 0.0), 16_000);

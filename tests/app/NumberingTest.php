@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Role;
 use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 
-/** What the touch pad offers can be read, and is what it says it is. */
+/** The touch pad offers only what can be read, with the right names. */
 final class NumberingTest extends ApiTestCase
 {
     public function testItIsSaidWhoReadsInWhichNumbering(): void

@@ -7,7 +7,7 @@ namespace Periplus\Tests\App;
 use Periplus\App\Print\Sheet;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 
-/** Paper, read back by tools that are not its own: pdftotext, pdffonts and pdfinfo of Poppler. */
+/** PDFs are read back by independent tools: pdftotext, pdffonts and pdfinfo of Poppler. */
 #[IgnoreDeprecations]
 final class PaperTest extends ApiTestCase
 {
@@ -49,7 +49,7 @@ final class PaperTest extends ApiTestCase
         }
     }
 
-    /** The library's own way is to print a page of its own in place of the file, and end. */
+    /** TCPDF would print an error page instead and exit. */
     public function testAFailureOfThePaperIsAnException(): void
     {
         $this->expectException(\RuntimeException::class);
@@ -69,7 +69,7 @@ final class PaperTest extends ApiTestCase
         self::assertAllFontsAreEmbedded($this->ask('GET', '/api/wall-sheet.pdf')->raw);
     }
 
-    /** The longest chain, name and note still come out whole. */
+    /** The longest chain, name and note are printed completely. */
     public function testLongNamesAndNotesFitOnPaper(): void
     {
         $this->signIn('head');
@@ -91,7 +91,7 @@ final class PaperTest extends ApiTestCase
         self::assertStringContainsString('the licensed coach and the physician decide', $flat);
     }
 
-    /** Who reads another numbering prints in it, and the paper says which. */
+    /** A coach with another numbering prints in it, and the paper names it. */
     public function testPaperIsInTheNumbersOfWhoeverPrints(): void
     {
         $this->library();
@@ -142,13 +142,13 @@ final class PaperTest extends ApiTestCase
         }
     }
 
-    /** As it is read, whatever the blanks and the lines. */
+    /** Returns the text without differences in blanks and line breaks. */
     private static function flat(string $text): string
     {
         return (string) preg_replace('/\s+/', ' ', $text);
     }
 
-    /** What a tool prints of a PDF. */
+    /** Returns what a tool prints of a PDF. */
     private static function read(string $tool, string $pdf, bool $toStandardOutput = true): string
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'paper');

@@ -9,7 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Characters that nothing shows are blanks in every field, and break no file that is made of them. */
+/** Invisible characters become blanks in every field and break no exported file. */
 final class PlainTextTest extends ApiTestCase
 {
     #[TestWith(['{"a":"x\u000by"}', 'x y'])]
@@ -47,7 +47,7 @@ final class PlainTextTest extends ApiTestCase
         }
     }
 
-    /** The library that makes PDFs says at every use that it has a successor. */
+    /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testTextFromAWordProcessorMakesFilesThatOpen(): void
     {
@@ -73,7 +73,7 @@ final class PlainTextTest extends ApiTestCase
         self::assertCount(1, explode("\n", trim($this->ask('GET', '/api/export.text')->raw)));
     }
 
-    /** What older versions stored is read as plain as what is sent today. */
+    /** Text stored by older versions is cleaned like text that is sent today. */
     public function testStoredControlCharactersAreRemovedWhenRead(): void
     {
         $this->signIn('head');

@@ -8,7 +8,7 @@ use Periplus\App\Plan\Vtt;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 
 /**
- * Planned sessions as files; a browser test reads VTT and calendar with independent readers, here poppler reads the
+ * Planned sessions as files. A browser test reads WebVTT and calendar with independent readers; here Poppler reads the
  * paper.
  */
 final class PlanFilesTest extends ApiTestCase
@@ -104,7 +104,7 @@ final class PlanFilesTest extends ApiTestCase
         );
     }
 
-    /** The library that writes calendars is older than some types of PHP. */
+    /** The calendar library triggers deprecation notices of PHP. */
     #[IgnoreDeprecations]
     public function testACalendarKeepsTheIdOfASessionAndCountsItsVersions(): void
     {

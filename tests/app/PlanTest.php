@@ -136,7 +136,7 @@ final class PlanTest extends ApiTestCase
         self::assertSame(['Liver'], $this->names('?from=2026-11-01&to=2026-12-31'));
     }
 
-    /** The day of a session is the one of the gym, not of the server. */
+    /** The day of a session is that of the gym's time zone, not of the server's. */
     public function testDaysAreThoseOfTheGymsTimeZone(): void
     {
         $this->signIn('head');

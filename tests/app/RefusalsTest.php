@@ -13,7 +13,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\HttpKernelInterface;
 
-/** Whatever is sent, what comes back is a sentence. */
+/** Whatever is sent, the answer is a sentence. */
 final class RefusalsTest extends ApiTestCase
 {
     #[TestWith(['/api/generate', '{"weapons":[null]}'])]
@@ -44,7 +44,7 @@ final class RefusalsTest extends ApiTestCase
         self::assertNotSame('', $answer->title());
     }
 
-    /** Read no further than it can be taken: it was cut off by the memory before. */
+    /** The file is not read beyond the limit: reading all of it would exhaust the memory. */
     #[TestWith(['json', 'many'])]
     #[TestWith(['json', 'wide'])]
     #[TestWith(['json', 'other'])]

@@ -6,7 +6,7 @@ namespace Periplus\Tests\App;
 
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** What coaches propose, and what becomes of it. */
+/** Proposals of coaches and their review. */
 final class ReviewTest extends ApiTestCase
 {
     public function testApprovedProposalIsInTheLibrary(): void

@@ -8,10 +8,10 @@ use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\IgnoreDeprecations;
 use Symfony\Component\Routing\RouterInterface;
 
-/** Who may do what, walked over the whole table of routes. */
+/** Checks for every route which role may use it. */
 final class RolesTest extends ApiTestCase
 {
-    /** Status by role for each route: nobody, coach (not the author), head coach. */
+    /** Status by role for each route: anonymous, coach (not the author), head coach. */
     private const TABLE = [
         'GET /api/ping' => [204, 204, 204],
         'POST /api/ping' => [204, 204, 204],
@@ -59,7 +59,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/proposals' => [401, 200, 200],
         'POST /api/proposals' => [401, 201, 201],
         'GET /api/proposals/{id}' => [401, 200, 200],
-        // A coach revises and withdraws what is their own; this one is another's.
+        // A coach may revise and withdraw their own proposals; this one is another coach's.
         'PUT /api/proposals/{id}' => [401, 403, 403],
         'POST /api/proposals/{id}/return' => [401, 403, 200],
         'POST /api/proposals/{id}/approve' => [401, 403, 200],
@@ -79,7 +79,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/invitations' => [401, 403, 200],
         'POST /api/invitations' => [401, 403, 201],
         'DELETE /api/invitations/{id}' => [401, 403, 404],
-        // Whoever has a link may take it up; this one is made up.
+        // Everybody with a link may use it; this one does not exist.
         'POST /api/invitations/look' => [404, 404, 404],
         'POST /api/invitations/accept' => [404, 404, 404],
         'GET /api/audit-log' => [401, 403, 200],
@@ -87,7 +87,7 @@ final class RolesTest extends ApiTestCase
         'PUT /api/gym' => [401, 403, 200],
         'PUT /api/gym/training' => [401, 403, 200],
         'POST /api/gym/setup' => [401, 403, 200],
-        // Only the demo is replaced from the page, and this is none.
+        // Only the demo can be replaced from the page, and this gym is not the demo.
         'POST /api/gym/found' => [401, 403, 409],
         'GET /api/starter-library' => [401, 200, 200],
         'GET /api/status' => [401, 403, 200],
@@ -96,7 +96,7 @@ final class RolesTest extends ApiTestCase
         'POST /api/backups/{name}/look' => [401, 403, 404],
         'POST /api/backups/copy/take' => [401, 403, 409],
         'POST /api/backups/copy/discard' => [401, 403, 202],
-        // Whoever asked for a job has its key; this one is made up.
+        // Only the client that requested a job has its key; this one does not exist.
         'GET /api/jobs/{key}' => [404, 404, 404],
         'GET /api/drills' => [401, 200, 200],
         'GET /api/advice' => [401, 200, 200],
@@ -107,7 +107,7 @@ final class RolesTest extends ApiTestCase
         'PUT /api/courses/{id}' => [401, 403, 404],
         'POST /api/courses/{id}/archive' => [401, 403, 404],
         'POST /api/courses/{id}/restore' => [401, 403, 404],
-        // Every coach plans; this plan is not there.
+        // Every coach may plan; this plan does not exist.
         'GET /api/plans' => [401, 200, 200],
         'POST /api/plans' => [401, 201, 201],
         'GET /api/plans/{id}' => [401, 404, 404],
@@ -126,7 +126,7 @@ final class RolesTest extends ApiTestCase
         'GET /api/plans/{id}/cues.vtt' => [401, 404, 404],
         'GET /api/plans/{id}/plan.json' => [401, 404, 404],
         'GET /api/calendar.ics' => [401, 200, 200],
-        // Every coach leads; this session and this wall are not there.
+        // Every coach may run sessions; this session and this wall do not exist.
         'GET /api/walls' => [401, 200, 200],
         'POST /api/walls' => [401, 201, 201],
         'PUT /api/walls/{id}' => [401, 404, 404],
@@ -138,14 +138,14 @@ final class RolesTest extends ApiTestCase
         'POST /api/runs/{id}/walls' => [401, 404, 404],
         'POST /api/runs/{id}/remove' => [401, 403, 404],
         'GET /api/runs/{id}/record' => [401, 404, 404],
-        // A screen is told by its key, whoever is signed in; this one is made up.
+        // A screen is authenticated by its key, whoever is signed in; this one does not exist.
         'GET /api/screens/{key}' => [410, 410, 410],
         'GET /api/screens/{key}/programmes/{run}/{version}' => [410, 410, 410],
         'GET /api/screens/{key}/clips/{run}/{version}/{digest}' => [410, 410, 410],
         'POST /api/screens/{key}/commands' => [410, 410, 410],
         'POST /api/screens/{key}/shown' => [410, 410, 410],
         'GET /api/screens/{key}/listen' => [403, 403, 403],
-        // Every coach writes the logbook; this entry and this measurement are not there.
+        // Every coach may write the logbook; this entry and this measurement do not exist.
         'GET /api/logbook/entries' => [401, 200, 200],
         'POST /api/logbook/entries' => [401, 201, 201],
         'GET /api/logbook/entries/{id}' => [401, 404, 404],
@@ -174,7 +174,7 @@ final class RolesTest extends ApiTestCase
         'POST /api/cards' => [401, 201, 201],
         'POST /api/cards/{id}/revoke' => [401, 404, 404],
         'GET /api/cards/{id}/sheet.pdf' => [401, 404, 404],
-        // Whoever has the key reads the card; this one is made up.
+        // Everybody with the key may read the card; this one does not exist.
         'GET /api/athlete-cards/{key}' => [410, 410, 410],
         'GET /api/voice' => [401, 200, 200],
         'PUT /api/voice' => [401, 403, 204],
@@ -197,7 +197,7 @@ final class RolesTest extends ApiTestCase
         self::assertEqualsCanonicalizing(array_keys(self::TABLE), $served, 'the router and the table');
     }
 
-    /** The library that makes PDFs says at every use that it has a successor. */
+    /** TCPDF triggers a deprecation notice at every use. */
     #[IgnoreDeprecations]
     public function testEveryRouteAsksForItsRole(): void
     {
@@ -214,7 +214,7 @@ final class RolesTest extends ApiTestCase
                 'content' => self::combination(['text' => '1 2 3b 2 exit']),
             ],
         )->id();
-        // Made once; what a request does is taken back after it.
+        // Created once; the changes of each request are rolled back.
         $connection = self::service(Connection::class);
         $connection->executeStatement('SAVEPOINT fixtures');
         foreach (['nobody', 'other', 'head'] as $column => $name) {
@@ -264,7 +264,7 @@ final class RolesTest extends ApiTestCase
                 );
                 $connection->executeStatement('ROLLBACK TO SAVEPOINT fixtures');
                 if (1 === preg_match('~^/api/(session|me|coaches|invitations)~', $path)) {
-                    // Who is signed in is not in the database, and may be another.
+                    // The signed-in account may differ from what the database has after the rollback.
                     $this->signInAs($name);
                 }
             }

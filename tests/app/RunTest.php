@@ -9,7 +9,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
-/** Sessions that run, over the API: coaches lead them, walls show them and say what they have shown. */
+/** Running sessions over the API: coaches control them, walls show them and report what they have shown. */
 final class RunTest extends ApiTestCase
 {
     use ClockSensitiveTrait;
@@ -77,7 +77,7 @@ final class RunTest extends ApiTestCase
         self::assertSame(2, $again->body['revision']);
     }
 
-    /** It is not built from the plan for it, which takes longer than a press may. */
+    /** Building the programme from the plan would take too long. */
     public function testAPressThatMovesTheClockNeedsWhatIsStoredOfTheProgrammeAlone(): void
     {
         $id = $this->start()['id'];
@@ -224,7 +224,7 @@ final class RunTest extends ApiTestCase
         foreach ([$one, $two, $one] as $key) {
             $this->shown($key, $id, [['start-0001', '0-all-bell-1', 1_000], ['start-0001', '0-all-show-1', 1_000]]);
         }
-        // Shown again after a jump back: that is another time.
+        // Shown again after a jump back, which counts as another time.
         $this->clock->sleep(100);
         $this->shown($two, $id, [['press-0001', '0-all-bell-1', 90_000]]);
 
@@ -409,7 +409,7 @@ final class RunTest extends ApiTestCase
         }
     }
 
-    /** What a wall's key can say of a session: its own cues, while it ran, in a bounded number of passages. */
+    /** With a wall's key one can only report cues of its session, within its time, in a limited number of passages. */
     public function testAWallsKeyCannotFalsifyASession(): void
     {
         $key = $this->wall('Floor');
@@ -426,7 +426,7 @@ final class RunTest extends ApiTestCase
             ],
         );
         self::assertSame(['0-all-bell-1'], array_column($this->record($id, 'shown'), 'cue'));
-        // The same half minute again and again, under other passages.
+        // The same half minute repeatedly, with other passages.
         for ($passage = 1; $passage <= 8; ++$passage) {
             $this->shown(
                 $key,

@@ -14,7 +14,7 @@ use Periplus\Core\Flow\Check\Check;
 use Periplus\Core\Flow\Options\CheckOptions;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** What combinations are found by follows every change of them, whichever way it comes. */
+/** The search index follows every change of combinations. */
 final class SearchIndexTest extends ApiTestCase
 {
     private const CHAINS = [
@@ -35,7 +35,7 @@ final class SearchIndexTest extends ApiTestCase
     /** @var list<int> what was made */
     private array $ids = [];
 
-    /** Whatever was done, in whatever order: what is kept is what would be kept if it were all filled anew. */
+    /** After any writes in any order, the index equals one that is rebuilt. */
     #[TestWith([1])]
     #[TestWith([2])]
     #[TestWith([3])]
@@ -122,7 +122,7 @@ final class SearchIndexTest extends ApiTestCase
     }
 
     /**
-     * Of what is refused, nothing is done; the others are.
+     * Refused requests change nothing; the others are applied.
      *
      * @param array<string, mixed>|null $body
      */

@@ -7,10 +7,10 @@ namespace Periplus\Tests\App;
 use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Every kind of clause, alone and together, against a small library in which each answer can be seen by eye. */
+/** Every kind of clause, alone and combined, on a library small enough to see each answer. */
 final class SearchTest extends ApiTestCase
 {
-    /** By name: chain, and what is not as usual. */
+    /** Chain by name, with the fields that differ from the defaults. */
     private const LIBRARY = [
         'Anchor' => ['1 2 3b exit', ['themes' => ['liver', 'change of height'], 'level' => 1]],
         'Bell rope' => ['2 2 exit', ['themes' => [], 'level' => 2, 'note' => 'Breathe out on both.']],
@@ -135,7 +135,7 @@ final class SearchTest extends ApiTestCase
         }
     }
 
-    /** A number is read in the numbering of whoever asks, and the answer is written in it. */
+    /** Numbers are read and written in the numbering of the coach who asks. */
     public function testNumbersAreThoseOfWhoeverAsks(): void
     {
         $this->library();
@@ -151,9 +151,9 @@ final class SearchTest extends ApiTestCase
         );
     }
 
-    /** Nothing is found until it is mended, rather than what it was meant to narrow down. */
+    /** Nothing is found until the search is corrected; ignoring a part would find too much. */
     /**
-     * Lists to pick from: exact name, name begins, exact chain, chain begins, then the rest.
+     * The order of pick lists: exact name, start of the name, exact chain, start of the chain, then the rest.
      *
      * @param list<string> $names
      */

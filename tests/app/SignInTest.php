@@ -44,7 +44,7 @@ final class SignInTest extends ApiTestCase
         );
     }
 
-    /** One way of writing it is no way around the limit of another. */
+    /** Writing the address differently does not avoid the limit. */
     public function testTriesCountForTheAccountHoweverItIsWritten(): void
     {
         $this->signOut();
@@ -59,7 +59,7 @@ final class SignInTest extends ApiTestCase
         $this->signIn('head');
     }
 
-    /** Many names from one address are held back before a password is hashed, and leave one row in the audit log. */
+    /** Many names from one address are refused before a password is hashed, with one row in the audit log. */
     public function testFailuresOfOneAddressAreBoundedWhateverTheNames(): void
     {
         $address = ['REMOTE_ADDR' => '10.1.2.'.random_int(1, 254)];
@@ -96,7 +96,7 @@ final class SignInTest extends ApiTestCase
         self::assertSame(2, is_numeric($rows) ? (int) $rows : 0, 'one of failures, one of what was held back');
     }
 
-    /** A password is hashed where there is none to compare, so that the time tells nothing about who has an account. */
+    /** A password is hashed even without an account, so that the response time does not reveal who has one. */
     #[TestWith(['coach@gym.example', 0])]
     #[TestWith(['nobody@gym.example', 1])]
     #[TestWith(['blocked@gym.example', 1])]

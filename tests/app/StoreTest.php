@@ -12,10 +12,10 @@ use Periplus\App\Account\User;
 use Periplus\App\Store\Once;
 use Symfony\Component\Process\Process;
 
-/** The database is what the entities say, and is asked as often for a long list as for a short one. */
+/** The tables match the entities, and a long list needs as many queries as a short one. */
 final class StoreTest extends ApiTestCase
 {
-    /** In a process of their own: what asks for the tables ends the transaction that tests are taken back by. */
+    /** In a process of its own, because reading the schema would end the transaction of the test. */
     public function testEveryTableIsAsItsEntitySaysAndNoMigrationIsMissing(): void
     {
         $migrations = glob(__DIR__.'/../../app/Migrations/*.php');
@@ -34,7 +34,7 @@ final class StoreTest extends ApiTestCase
             static fn ($entity): string => $entity->getTableName(),
             self::service(EntityManagerInterface::class)->getMetadataFactory()->getAllMetadata(),
         );
-        // A join table, and those of the framework's own components.
+        // A join table, and tables of framework components.
         $others = ['wall_run', 'session', 'doctrine_migration_versions'];
 
         self::assertEqualsCanonicalizing(
@@ -43,7 +43,7 @@ final class StoreTest extends ApiTestCase
         );
     }
 
-    /** A list that grows asks no more: nothing is read row by row. */
+    /** No list runs a query for each row. */
     public function testALongListIsReadWithAsManyQueriesAsAShortOne(): void
     {
         $this->signIn('head');
@@ -64,7 +64,7 @@ final class StoreTest extends ApiTestCase
         $accounts = self::service(Accounts::class);
         $entities = self::service(EntityManagerInterface::class);
         $asked = 0;
-        // Whoever comes second has looked before the first one was stored.
+        // The second request reads before the first one has stored.
         $find = static function () use (&$asked, $accounts): ?User {
             return 0 === $asked++ ? null : $accounts->withEmail('head@gym.example');
         };
@@ -80,13 +80,13 @@ final class StoreTest extends ApiTestCase
     }
 
     /**
-     * One more of everything that is listed.
+     * Creates one more of everything that is listed.
      *
      * @return array{combination: int, plan: int, import: int}
      */
     private function more(int $at, int $course): array
     {
-        // Of two coaches, so that one who is read for each row is read more than once.
+        // By two coaches, so that loading the coach for each row would be noticed.
         $this->signIn(0 === $at % 2 ? 'head' : 'second');
         $combination = $this->ask(
             'POST',
@@ -170,7 +170,7 @@ final class StoreTest extends ApiTestCase
             '/api/combinations/'.$of['combination'].'/versions',
             '/api/plans/'.$of['plan'].'/versions',
         ] as $path) {
-            // Copies of what was read in the last moments would be told apart from what is read now.
+            // Requested once before, so that caches do not change the count.
             $this->ask('GET', $path);
             $before = $this->questions();
             self::assertSame(200, $this->ask('GET', $path)->status, $path);
@@ -194,7 +194,7 @@ final class StoreTest extends ApiTestCase
         return $process->getOutput().(0 === $process->getExitCode() ? '' : $process->getErrorOutput());
     }
 
-    /** Statements of this connection so far, as the database counts them. */
+    /** Returns the number of statements of this connection, as counted by the database. */
     private function questions(): int
     {
         $row = self::service(Connection::class)->fetchNumeric("SHOW SESSION STATUS LIKE 'Questions'");

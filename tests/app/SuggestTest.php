@@ -226,7 +226,7 @@ final class SuggestTest extends ApiTestCase
         );
     }
 
-    /** What an answer says to give up is what another request can ask for, and brings as many as it says. */
+    /** Relaxing the criterion that an answer names brings as many chains as it says. */
     public function testGivingACriterionUpBringsAsManyAsStated(): void
     {
         $this->signIn('coach');

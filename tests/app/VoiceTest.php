@@ -9,7 +9,7 @@ use Periplus\App\Voice\VoiceSettings;
 use Periplus\App\Voice\Wave;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** The voice of calls, and what coaches record in its place. */
+/** The voice for calls, and coaches' recordings. */
 final class VoiceTest extends ApiTestCase
 {
     public function testAClipBeginsWithItsFirstSoundAndIsKeptByItsText(): void

@@ -9,11 +9,11 @@ use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** Dependencies go one way: app to core, and inside of both from folder to folder as named here. Run by PHPStan. */
+/** The allowed dependencies: app uses core, and each folder only the folders listed here. Run by PHPStan. */
 final class DependencyTest
 {
     /**
-     * What each folder may know, its own classes aside. ArchitectureTest holds that there is no circle and that no
+     * The folders that each folder may use besides itself. ArchitectureTest checks that there is no cycle and that no
      * folder is missing.
      */
     public const MAY_KNOW = [
@@ -432,7 +432,7 @@ final class DependencyTest
         foreach (self::MAY_KNOW as $folder => $known) {
             $others = array_filter(array_keys(self::MAY_KNOW), static fn (string $other): bool => $other !== $folder
                 && !\in_array($other, $known, true)
-                // The core is known to all of the application.
+                // All of the application may use the core.
                 && !(str_starts_with($folder, 'App\\') && str_starts_with($other, 'Core\\')));
             yield $folder => PHPat::rule()
                 ->classes(Selector::inNamespace('Periplus\\'.$folder))

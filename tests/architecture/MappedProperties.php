@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping\MappingAttribute;
 use PHPStan\Reflection\ExtendedPropertyReflection;
 use PHPStan\Rules\Properties\ReadWritePropertiesExtension;
 
-/** Tells PHPStan that the mapper reads and writes the properties of entities. */
+/** Tells PHPStan that Doctrine reads and writes the properties of entities. */
 final class MappedProperties implements ReadWritePropertiesExtension
 {
     public function isAlwaysRead(ExtendedPropertyReflection $property, string $propertyName): bool

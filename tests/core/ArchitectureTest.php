@@ -8,7 +8,7 @@ use Periplus\Tests\Architecture\DependencyTest;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** The directions between the folders; PHPStan holds the code to them. */
+/** Rules for the structure of the code; PHPStan checks the dependencies themselves. */
 final class ArchitectureTest extends TestCase
 {
     public function testNoFolderKnowsItselfByWayOfOthers(): void
@@ -24,7 +24,7 @@ final class ArchitectureTest extends TestCase
         foreach (['Core' => 'core', 'App' => 'app'] as $name => $root) {
             foreach (self::files($root) as $file => $code) {
                 $folder = \dirname($file);
-                // What configures or starts is no folder of code.
+                // Configuration and entry points are not code folders.
                 if ('.' !== $folder && 1 !== preg_match('~^(config|public|Print/fonts)~', $folder)) {
                     $folders[$name.'\\'.strtr($folder, '/', '\\')] = true;
                 }
@@ -37,7 +37,7 @@ final class ArchitectureTest extends TestCase
         self::assertSame($named, $folders);
     }
 
-    /** Which table is asked where: each belongs to one folder, and the others go through its classes. */
+    /** Each table is accessed by one folder; others use its classes. */
     #[TestWith(['combination', 'Combination'])]
     #[TestWith(['combination_version', 'Combination'])]
     #[TestWith(['index_term', 'Search'])]
@@ -78,7 +78,7 @@ final class ArchitectureTest extends TestCase
         self::assertSame([$folder], array_keys($asked));
     }
 
-    /** Who writes SQL by hand, and why; everybody else goes through the mapper. */
+    /** The classes with hand-written SQL and the reasons; all others use Doctrine. */
     private const SQL = [
         'Account/Accounts.php' => 'stands before every route, also before those that need nothing else of the mapper',
         'Combination/BulkInserter.php' => 'the versions of an import, hundreds in one statement',

@@ -22,7 +22,7 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 use PHPUnit\Framework\Assert;
 
-/** Chains for tests: read from a text, or generated over everything the catalogue holds. */
+/** Chains for tests: read from text, or generated from the whole catalogue. */
 final class Chains
 {
     public static function read(string $text, Stance $stance = Stance::Orthodox, string $numbering = 'parity'): Chain
@@ -42,7 +42,7 @@ final class Chains
     }
 
     /**
-     * Any chain at all; it is made from a list of numbers, so that a failure shrinks to a short one.
+     * Generates any chain, from a list of numbers, so that failures shrink to short chains.
      *
      * @return Generator<Chain>
      */

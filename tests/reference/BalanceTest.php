@@ -15,9 +15,9 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The balance against its sources: P. de Leva 1996 (masses of the segments), A. L. Hof et al. 2005 and Hof 2008
+ * The balance compared with its sources: P. de Leva 1996 (masses of the segments), A. L. Hof et al. 2005 and Hof 2008
  * (extrapolated centre of mass), D. A. Winter, Biomechanics and Motor Control of Human Movement (height of the centre
- * of mass), and the equation of motion integrated by a method of its own. Published numbers are from memory.
+ * of mass), and an independent integration of the equation of motion. Published numbers are from memory.
  */
 final class BalanceTest extends TestCase
 {
@@ -91,7 +91,8 @@ final class BalanceTest extends TestCase
     }
 
     /**
-     * The closed form against x'' = omega0^2 (x - p) integrated by Runge and Kutta's fourth order in steps of 0.1 ms.
+     * The closed form is compared with x'' = omega0^2 (x - p), integrated by Runge-Kutta of fourth order in steps of
+     * 0.1 ms.
      */
     public function testTheClosedFormIsTheEquationOfMotion(): void
     {
@@ -104,7 +105,7 @@ final class BalanceTest extends TestCase
         }
     }
 
-    /** A whole sway, kick and all, against the same integration of its pressures: they are read back from xi. */
+    /** A whole sway with a kick is compared with the same integration of its pressures, which are read back from xi. */
     public function testASwayFollowsTheEquationOfMotion(): void
     {
         $athlete = Athlete::named('middle');

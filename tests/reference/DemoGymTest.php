@@ -19,8 +19,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The demo gym is invented, but what it shows has to be true: every chain reads, agrees with itself in numbers, words
- * and both stances, and does what its note says it does.
+ * The demo gym is invented, but what it shows has to be true: every chain can be read, is the same in numbers, words
+ * and both stances, and does what its note says.
  *
  * @phpstan-type Row array{
  *     name: string,
@@ -102,8 +102,8 @@ final class DemoGymTest extends TestCase
     }
 
     /**
-     * The levels of the demo were given by hand before there was a computation: most agree, and no more than a few are
-     * two apart.
+     * The levels of the demo were given by hand before they could be computed: most agree, and only a few differ by
+     * two.
      */
     public function testTheComputedLevelIsNearTheOneGivenByHand(): void
     {

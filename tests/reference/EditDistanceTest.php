@@ -14,8 +14,8 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The edit distance against PHP's own levenshtein(), which follows V. Levenshtein, "Binary codes capable of correcting
- * deletions, insertions, and reversals", Soviet Physics Doklady 10, 1966: with every weight 1 the two are the same.
+ * The edit distance compared with PHP's own levenshtein(), which follows V. Levenshtein, "Binary codes capable of
+ * correcting deletions, insertions, and reversals", Soviet Physics Doklady 10, 1966: with all weights 1 they are equal.
  */
 final class EditDistanceTest extends TestCase
 {
@@ -45,7 +45,7 @@ final class EditDistanceTest extends TestCase
                     ),
                 );
                 [$a, $b] = [$strikes($one), $strikes($other)];
-                // levenshtein() compares bytes, so each strike is one.
+                // levenshtein() compares bytes, so each strike becomes one byte.
                 $signs = array_column(Catalogue::builtIn()->strikes, 'sign');
                 $bytes = static fn (Sequence $sequence): string => implode(
                     '',

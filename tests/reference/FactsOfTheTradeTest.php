@@ -85,7 +85,7 @@ final class FactsOfTheTradeTest extends TestCase
         self::assertSame(substr($sum, 0, 32), Fingerprint::of(Chains::read('1 2 3b slip left'))->plain);
     }
 
-    /** Places in the text count Unicode code points; ICU's own iterator agrees. */
+    /** Places in the text count Unicode code points, compared with ICU's iterator. */
     public function testPlacesCountUnicodeCharacters(): void
     {
         $text = '1 🥊é crss';
@@ -98,7 +98,7 @@ final class FactsOfTheTradeTest extends TestCase
         self::assertSame(['c', 'r', 's', 's'], \array_slice($characters, $last->at, $last->length));
     }
 
-    /** The words of one strike name one side, whatever it is mirrored through. Common practice, no source. */
+    /** The words of a strike name the same side after any number of mirrors. Common practice, no source. */
     public function testASouthpawsJabIsTheRightHand(): void
     {
         self::assertSame(Side::Right, (new ChainInStance(Chains::read('1'), Stance::Southpaw))->side(0));

@@ -14,13 +14,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The check against the verdicts that experienced coaches expect. Source of core/data/labelled-chains.tsv: common
- * practice,
- * no published source. The verdict of the links alone is compared; findings are listed apart in the data.
+ * The check compared with the verdicts that experienced coaches expect. Source of core/data/labelled-chains.tsv: common
+ * practice, no published source. Only the verdict of the links is compared; findings are listed separately in the data.
  */
 final class LabelledChainsTest extends TestCase
 {
-    /** What was labelled otherwise before the model was changed, and why the model is left as it is. */
+    /** Labels that differ from the model, and why the model was not changed. */
     private const DISAGREES = [
         '1 2 shift 3' => 'the hook is the hand that threw the cross: a change of the feet does not load it',
     ];

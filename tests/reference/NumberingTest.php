@@ -15,7 +15,7 @@ use Periplus\Core\Technique\Target;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 
-/** Every number of the built-in numberings, against a table written by hand. Common practice, no source. */
+/** Every number of the built-in numberings, compared with a table written by hand. Common practice, no source. */
 final class NumberingTest extends TestCase
 {
     public function testEveryStrikeHasTheNumberItIsKnownBy(): void

@@ -14,13 +14,12 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Hits in recordings that were synthesised, so that every moment is known, in noise of three strengths. The method is
- * that
- * of Bello and others (2005) and Dixon (2006), from memory; a recording of a real bag is not among the tests.
+ * Hits in synthesised recordings, in which every moment is known, in three levels of noise. The method is that of Bello
+ * and others (2005) and Dixon (2006), from memory; there is no recording of a real bag among the tests.
  */
 final class OnsetTest extends TestCase
 {
-    /** Common practice of onset detection counts a hit as found within 50 ms; here it is 10. */
+    /** Usually a hit counts as found within 50 ms; here within 10. */
     private const WITHIN = 10.0;
 
     #[TestWith([0.05, 1])]
@@ -77,7 +76,7 @@ final class OnsetTest extends TestCase
     }
 
     /**
-     * The transform against its definition, the sum over all samples (Oppenheim and Schafer, Discrete-Time Signal
+     * The transform compared with its definition, the sum over all samples (Oppenheim and Schafer, Discrete-Time Signal
      * Processing; from memory).
      */
     public function testTheTransformIsTheSumThatDefinesIt(): void
@@ -99,10 +98,7 @@ final class OnsetTest extends TestCase
         }
     }
 
-    /**
-     * RIFF WAVE, PCM of 16 bits: the first bytes by the published layout (Microsoft and IBM 1991), written by hand
-     * here.
-     */
+    /** RIFF WAVE, PCM of 16 bits: the header by the published layout (Microsoft and IBM 1991), written by hand here. */
     public function testAFileOfThePublishedLayoutIsRead(): void
     {
         $bytes =

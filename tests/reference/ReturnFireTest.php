@@ -15,8 +15,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * What coaches teach against each strike. Common practice, no source. An orthodox athlete against an orthodox opponent
- * unless it says otherwise.
+ * The defences that coaches teach against each strike. Common practice, no source. An orthodox athlete against an
+ * orthodox opponent unless stated otherwise.
  */
 final class ReturnFireTest extends TestCase
 {
@@ -92,7 +92,7 @@ final class ReturnFireTest extends TestCase
         yield 'no pull from a low kick' => ['lead round kick to the leg', 'pull'];
     }
 
-    /** From a slip outside a jab the rear hand is loaded; from a roll to the rear side the rear hand, too. */
+    /** A slip outside a jab loads the rear hand, and so does a roll to the rear side. */
     #[DataProvider('counters')]
     public function testTheCounterThatADefenceLoadsIsReadyAtOnce(string $strike, string $defence, string $counter): void
     {

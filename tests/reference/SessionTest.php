@@ -17,7 +17,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Sessions worked out by hand. Common practice, no source; the arithmetic stands beside each. */
+/** Sessions computed by hand. Common practice, no source; the arithmetic is given for each. */
 final class SessionTest extends TestCase
 {
     public function testALadderOfThreeStrikesAtOnesOwnPaceHasThreeRungs(): void

@@ -61,7 +61,7 @@ final class SpokenTest extends TestCase
         );
     }
 
-    /** What a coach says finds what it is read as, and says more than its beginning does. */
+    /** A spoken line is found by a search for it, and is longer than its own beginning. */
     #[DataProvider('searches')]
     public function testSpokenLineIsFoundBySearch(string $said, string $canonical, string $stance): void
     {

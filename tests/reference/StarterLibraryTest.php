@@ -19,7 +19,7 @@ use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Combinations that most coaches teach (common practice, no source): the check has to accept each as it is taught. */
+/** Combinations that most coaches teach (common practice, no source): the check has to accept each of them. */
 final class StarterLibraryTest extends TestCase
 {
     /** @return iterable<string, array{string, string}> chain and house rules, its own and all wider ones */

@@ -13,8 +13,8 @@ use Periplus\Core\Technique\Catalogue;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The wait of every link of two, worked out a second time, straight from the JSON and from the formula as it is
- * written down in docs/formats/check.md, without a line of the core's own arithmetic.
+ * The wait of every link of two, computed a second time from the JSON and the formula in docs/formats/check.md, without
+ * using the core's arithmetic.
  *
  * @phpstan-type Row array{
  *     id: string,
@@ -48,7 +48,7 @@ final class WaitFormulaTest extends TestCase
                     $to = self::nearest($second, $target, $range);
                     $isSameArm = self::isArm($first) && self::isArm($second) && $first['role'] === $second['role'];
                     $share = $isSameArm ? self::SHORT_RETURN : 1;
-                    // While a leg comes home the body has that time.
+                    // While a leg comes back the body can recover.
                     $credit = self::isArm($first) ? 0 : $first['back'];
                     $missing = [
                         'load' => max(
@@ -86,7 +86,7 @@ final class WaitFormulaTest extends TestCase
             foreach (self::strikes() as $strike) {
                 $target = $strike['targets'][0];
                 $range = 'clinch' === $move['range'] ? 1 : max(1, min(5, 3 + self::whole($move['range'])));
-                // From an even stance; a move that asks nothing leaves it as it is and gives its time.
+                // From an even stance; a move that leaves the body unchanged gives it time to recover.
                 $duration = self::whole($move['duration']);
                 $load = null === $move['load'] ? 0.5 : self::number($move['load']);
                 $turn = null === $move['turn'] ? 0.0 : self::number($move['turn']);
@@ -96,7 +96,7 @@ final class WaitFormulaTest extends TestCase
                 $missing = [
                     'load' => max(0.0, self::outside($load, $strike['needs']['load']) * self::LOAD_RATE - $credit),
                     'turn' => max(0.0, self::outside($turn, self::turn($strike, $target)) * self::TURN_RATE - $credit),
-                    // Out of a hold nobody drifts.
+                    // Nobody drifts out of a hold.
                     'range' => 'clinch' === $move['range']
                             ? (float) (abs(self::nearest($strike, $target, $range) - $range) * self::NEXT_BAND)
                             : self::bands(abs(self::nearest($strike, $target, $range) - $range), false),
@@ -158,7 +158,7 @@ final class WaitFormulaTest extends TestCase
         $what = $chain->items[0]->key().' '.$chain->items[1]->key();
 
         self::assertEqualsWithDelta($wait, $link->wait, 0.002, $what);
-        // At the very limit a rounding error decides, and either is right.
+        // At the exact limit a rounding error decides, and both are right.
         if (abs($wait - 130) > 1e-6 && abs($wait - 400) > 1e-6) {
             self::assertSame($expected, $link->verdict->value, $what);
         }
@@ -174,7 +174,8 @@ final class WaitFormulaTest extends TestCase
             return 0.0;
         }
 
-        // A leg is released when its foot is down; the weight then goes over the other one before it is free again.
+        // A leg is released when its foot is down; the weight then has to move over the other foot before it is free
+        // again.
         return self::isArm($first)
             ? max(0.0, self::SHORT_RETURN * $first['back'] - self::GAP)
             : (float) (self::LEG_AGAIN - self::GAP);

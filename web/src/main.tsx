@@ -17,21 +17,21 @@ import { Router } from "./app/Router";
 import { useTheme } from "./app/theme";
 
 const queries: QueryClient = new QueryClient({
-  // Asked at once, with a network or without: what cannot be had is said, and never waited for in silence.
+  // Queries run at once, even offline: a failure is shown instead of waiting silently.
   defaultOptions: {
     queries: { retry: again, retryDelay: 2000, refetchOnWindowFocus: false, networkMode: "always" },
     mutations: { networkMode: "always" },
   },
   queryCache: new QueryCache({
     onError(error) {
-      // The session ended while the page was open: ask again who is here, which leads to the sign-in.
+      // The session ended while the page was open: read it again, which shows the sign-in form.
       if (error instanceof Refusal && error.problem.status === 401) {
         void queries.invalidateQueries({ queryKey: keys.session });
       }
     },
   }),
 });
-// What failed while the server was away is asked for again when it is back.
+// Queries that failed while the server was unreachable are repeated.
 onConnection(() => {
   if (isReachable()) {
     void queries.refetchQueries({ type: "active", predicate: (query) => query.state.status !== "success" });

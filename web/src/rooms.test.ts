@@ -4,7 +4,7 @@ import { expect, test } from "vitest";
 
 const SRC = import.meta.dirname;
 
-/** What each folder may use besides ui and api, which know no feature; the shell (app) knows all. */
+/** The folders that each folder may use besides ui and api, which use no feature; app may use all. */
 const MAY_USE: Record<string, string[]> = {
   api: [],
   ui: [],
@@ -37,7 +37,7 @@ const MAY_USE: Record<string, string[]> = {
   wall: ["combination-line"],
 };
 
-// Tests may use what they like.
+// Tests may import anything.
 const files = readdirSync(SRC, { recursive: true, encoding: "utf8" }).filter(
   (file) => !/\.test\.tsx?$|^testing/.test(file),
 );

@@ -6,7 +6,7 @@ const SRC = import.meta.dirname;
 const files = readdirSync(SRC, { recursive: true, encoding: "utf8" }).filter((file) => file.includes("/"));
 const read = (file: string) => readFileSync(join(SRC, file), "utf8");
 
-/** The folders whose sheets give a class its looks. */
+/** The folders whose style sheets define a class. */
 const owners = new Map<string, Set<string>>();
 for (const file of files.filter((one) => one.endsWith(".css"))) {
   for (const [, name = ""] of read(file)
@@ -16,7 +16,7 @@ for (const file of files.filter((one) => one.endsWith(".css"))) {
   }
 }
 
-/** Every name that stands in a className, also as one of two; "next-" where a name goes on with a value. */
+/** Returns every class name in a className, including alternatives; "next-" where a value is appended. */
 function classes(code: string): string[] {
   const names: string[] = [];
   for (const found of code.matchAll(/className=("[^"]*"|\{)/g)) {
@@ -55,7 +55,7 @@ test("every class of a sheet is used by its folder, or by any when it is shared"
   const unused = [...owners].flatMap(([name, folders]) =>
     [...folders].flatMap((folder) => {
       const used = code(folder);
-      // A name may go on with a value: `verdict-${verdict}`.
+      // A class name may end with a value: `verdict-${verdict}`.
       const begun = [...used.matchAll(/([a-z][\w-]*-)\$\{/g)].some(([, begin = ""]) => name.startsWith(begin));
       return name.startsWith("ant-") || used.includes(name) || begun ? [] : [`${folder}: ${name}`];
     }),

@@ -51,9 +51,7 @@ final class SwayTest extends TestCase
         });
     }
 
-    /**
-     * Feet that leave twice are faster than the hips; what is missing is said once and does not grow with every second.
-     */
+    /** Feet that step away twice are faster than the hips; the deficit is reported once and does not grow with time. */
     public function testHipsThatTheFeetHaveLeftDoNotRunAway(): void
     {
         $athlete = Athlete::named('middle');

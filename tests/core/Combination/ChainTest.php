@@ -24,7 +24,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** No chain exists that no body could throw. */
+/** Impossible chains cannot be constructed. */
 final class ChainTest extends TestCase
 {
     /** @return iterable<string, array{\Closure(): mixed, string}> */

@@ -83,8 +83,8 @@ final class MirrorTest extends TestCase
             foreach ($twice->inStance->chain->items as $at => $item) {
                 $original = $inStance->chain->items[$at];
                 if ($original instanceof StrikeItem && $original->landsForward) {
-                    // Carried, that leg is in front and its landing changes no stance: from here on the two walks
-                    // differ.
+                    // In the carried chain that leg is in front and its landing changes no stance, so the two differ
+                    // from here on.
                     return;
                 }
                 if (!\in_array($at, array_column($once->replaced, 'at'), true)) {

@@ -25,7 +25,7 @@ final class SequenceTest extends TestCase
         ];
 
         self::assertSame($signs, array_values(array_unique($signs)));
-        // Sequence tells strikes and moves apart by the case of the letter.
+        // Sequence distinguishes strikes and moves by the case of the letter.
         self::assertSame(
             [],
             preg_grep('/^[A-Z][0-9]$/', array_column(Catalogue::builtIn()->strikes, 'sign'), \PREG_GREP_INVERT),

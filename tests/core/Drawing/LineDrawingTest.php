@@ -47,7 +47,7 @@ final class LineDrawingTest extends TestCase
         });
     }
 
-    /** The weight is shown between its rails, at one height at any moment. */
+    /** The ribbon stays within its edges and has one height at any moment. */
     public function testTheRibbonStaysBetweenItsRailsAndRunsForward(): void
     {
         $this->limitTo(120)

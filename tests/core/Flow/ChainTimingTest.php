@@ -27,7 +27,7 @@ final class ChainTimingTest extends TestCase
 {
     use TestTrait;
 
-    /** Worked by hand from core/data: jab 200 out; gap 40, cross 250; gap 40, one band 70, hook 270. */
+    /** By hand from core/data: jab 200 out; gap 40, cross 250; gap 40, one band 70, hook 270. */
     public function testStartAndImpactOfAChainThatFlows(): void
     {
         $timing = self::timing('1 2 3');
@@ -264,7 +264,7 @@ final class ChainTimingTest extends TestCase
                     );
                     $next = $chain->items[$at + 1] ?? null;
                     $start = $moment->start - $timing->links[$at - 1]->wait;
-                    // A strike that something is joined to may start later, so that both land together.
+                    // A strike that another is joined to may start later, so that both land together.
                     $next instanceof StrikeItem && $next->joined
                         ? self::assertGreaterThanOrEqual($released + 39.999, $start)
                         : self::assertEqualsWithDelta($released + 40.0, $start, 1e-6);

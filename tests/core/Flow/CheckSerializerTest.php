@@ -27,7 +27,7 @@ final class CheckSerializerTest extends TestCase
 {
     use TestTrait;
 
-    /** An independent validator reads every document against the schema in docs/openapi.yaml. */
+    /** An independent validator checks every document against the schema in docs/openapi.yaml. */
     public function testTheDocumentOfAnyChainKeepsItsSchema(): void
     {
         $openapi = Yaml::parseFile(__DIR__.'/../../../docs/openapi.yaml');
@@ -90,7 +90,7 @@ final class CheckSerializerTest extends TestCase
             });
     }
 
-    /** What is said once and thrown twice stands at one place of the text. */
+    /** A strike that is said once and thrown twice has one place in the text. */
     public function testPlacesOfSpokenItemsAreTold(): void
     {
         $text = 'double jab, hard two, fake three';

@@ -11,7 +11,7 @@ use PHPUnit\Framework\TestCase;
 
 final class InferredRulesTest extends TestCase
 {
-    /** Boxing lands the hands alone. Unified rules of boxing, Association of Boxing Commissions, from memory. */
+    /** In boxing only hands land. Unified rules of boxing, Association of Boxing Commissions, from memory. */
     #[TestWith(['1 2 3b slip-lead 2', 'boxing'])]
     #[TestWith(['1', 'boxing'])]
     #[TestWith(['1 2 14l', 'all-limbs'])]

@@ -40,7 +40,7 @@ final class RulesTest extends TestCase
     #[DataProvider('rules')]
     public function testRuleMatchesItsOwnExamples(Rule $rule): void
     {
-        // Boxing lets hands land alone, which is the set in which an elbow or a kick is outside the rules.
+        // Boxing allows only hands, so an elbow or a kick is outside its rules.
         $sets = 'outside-rules' === $rule->definition()->id ? 'kickboxing' : 'all-limbs';
 
         self::assertNotSame(

@@ -26,7 +26,7 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** The house decides what weighs how much; the computation of the links is not its affair. */
+/** House rules assign severities; they do not change the timing of the links. */
 final class HouseRulesTest extends TestCase
 {
     use TestTrait;
@@ -124,7 +124,7 @@ final class HouseRulesTest extends TestCase
         );
     }
 
-    /** A back-foot hook leaves the standing foot empty, a front-foot hook does not. */
+    /** After a back-foot hook the standing foot has no weight, after a front-foot hook it has. */
     #[TestWith(['1 2 3 14h', 'reload', 'flows'])]
     #[TestWith(['3 14h', 'reload', 'flows'])]
     #[TestWith(['1 2 3 2', 'flows', 'flows'])]

@@ -24,7 +24,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Which tap is which strike, and what the times between them say. */
+/** Taps are assigned to strikes, and the times between them are evaluated. */
 final class AlignmentTest extends TestCase
 {
     use TestTrait;
@@ -50,7 +50,7 @@ final class AlignmentTest extends TestCase
         }
     }
 
-    /** Taps are good to about 30 ms; a median of eight of them to about half of that. */
+    /** A tap is accurate to about 30 ms; the median of eight to about half of that. */
     #[DataProvider('chains')]
     public function testAKnownJitterRecoversTheIntervals(string $chain): void
     {
@@ -104,7 +104,7 @@ final class AlignmentTest extends TestCase
     {
         $contacts = self::contacts('1 2 3 2');
         $taps = self::taps($contacts, 6);
-        // The second strike of the third time was not tapped, and the third of the fourth twice.
+        // The second strike of the third repetition has no tap, and the third of the fourth has two.
         $double = $taps[14] + 55.0;
         unset($taps[9]);
         $taps = [...array_values($taps), $double];
@@ -120,7 +120,7 @@ final class AlignmentTest extends TestCase
         );
     }
 
-    /** Over generated chains: as many repetitions as were thrown, whatever lies between them. */
+    /** Generated chains are split into as many repetitions as were thrown, whatever the pauses. */
     public function testGeneratedChainsAreCutIntoTheirRepetitions(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));

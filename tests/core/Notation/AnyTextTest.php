@@ -18,10 +18,7 @@ use Periplus\Core\Notation\Writer;
 use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\TestCase;
 
-/**
- * Whatever is typed, the reader answers: with a chain that can be written and read again, or with problems that lie in
- * the text.
- */
+/** For any text the reader returns a chain that can be written and read again, or problems with places in the text. */
 final class AnyTextTest extends TestCase
 {
     use TestTrait;

@@ -60,15 +60,14 @@ final class EditedTextTest extends TestCase
         self::assertSame('jab hook rear straight', $edited->with([Edit::drop(1), Edit::insert(3, $straight)]));
     }
 
-    /** A repeat cannot be changed in one place alone, so that the chain is written out. */
+    /** A repeat cannot be changed in one place only, so the chain is written out. */
     public function testWhatCannotBeKeptIsWrittenOut(): void
     {
         self::assertSame('1 1 2', self::edited('[1 2]x2')->with([Edit::drop(1)]));
     }
 
     /**
-     * In numbers, in words by role and in words by side, in every numbering: what is written reads back to the edited
-     * chain.
+     * In numbers, in words by role and in words by side, in every numbering: the result reads back as the edited chain.
      */
     public function testWhateverIsEditedReadsBackToTheEditedChain(): void
     {

@@ -73,7 +73,7 @@ final class NumberingReviewTest extends TestCase
         self::assertSame([true], array_column(self::review()->problems(self::content([])), 'stops'));
     }
 
-    /** A numbering of the gym's own, with targets of its own, writes what it reads. */
+    /** A custom numbering with its own targets reads what it writes. */
     public function testOwnNumberingIsReadBackAsWritten(): void
     {
         $content = self::content([
@@ -89,7 +89,7 @@ final class NumberingReviewTest extends TestCase
             foreach (Stance::cases() as $stance) {
                 $text = (new Writer($own))->write(new ChainInStance($chain, $stance));
                 $read = Reader::builtIn()->read($text, $own, $stance);
-                // Some chains are too long to be written in words.
+                // Some chains are too long for a line of words.
                 if (mb_strlen($text) <= Reader::LONGEST) {
                     self::assertEquals($chain, $read->chain, $text);
                 }

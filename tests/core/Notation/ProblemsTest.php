@@ -82,7 +82,7 @@ final class ProblemsTest extends TestCase
         foreach (self::mistakes() as [$text, $expected]) {
             foreach (self::read($text) as $problem) {
                 foreach ($problem->nearest as $nearest) {
-                    // A repeat or a mark stands after something.
+                    // A repeat or a mark follows something.
                     $whole = match ($nearest[0]) {
                         ']' => '[1'.$nearest,
                         'x' => '[1]'.$nearest,

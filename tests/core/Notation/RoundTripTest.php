@@ -18,7 +18,7 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\TestCase;
 
-/** What is written is read back to the same chain, in every numbering, in both kinds of words, in both stances. */
+/** What is written is read back as the same chain, in every numbering, in both kinds of words, in both stances. */
 final class RoundTripTest extends TestCase
 {
     use TestTrait;
@@ -86,7 +86,7 @@ final class RoundTripTest extends TestCase
 
     private static function assertReadsBack(ChainInStance $inStance, string $text, Numbering $numbering): void
     {
-        // A long chain in words can pass the limit of one line; in parity, as it is stored, none does.
+        // A long chain in words can exceed the limit of a line; in parity, the stored form, none does.
         if ('parity' !== $numbering->id && mb_strlen($text) > Reader::LONGEST) {
             return;
         }

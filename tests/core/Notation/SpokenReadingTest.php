@@ -16,10 +16,7 @@ use Periplus\Core\Technique\Stance;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/**
- * What the reader makes of what is said and leaves something open: which side, which target, how often, and what it
- * asks.
- */
+/** Ambiguous spoken lines: which side, which target, how often, and what the reader asks. */
 final class SpokenReadingTest extends TestCase
 {
     #[TestWith(['left right left hook right low kick', '1 2 3 14l'])]

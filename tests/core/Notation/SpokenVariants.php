@@ -20,8 +20,8 @@ use Periplus\Core\Technique\Stance;
 use Periplus\Core\Technique\Target;
 
 /**
- * Says a chain in ways in which coaches say it, none of which leaves a side or a target open: sides before or behind,
- * by role or by hand, targets before, behind or with "to the", numbers as digits or words, and what stands between.
+ * Says a chain in the different ways of coaches, with no side or target left open: sides before or after, by role or by
+ * hand, targets before, after or with "to the", numbers as digits or words, and different separators.
  */
 final class SpokenVariants
 {
@@ -107,8 +107,8 @@ final class SpokenVariants
         $bothSides =
             null !== Catalogue::builtIn()->inFamily($strike->family, Role::Lead)
             && null !== Catalogue::builtIn()->inFamily($strike->family, Role::Rear);
-        // "Left leg kick" is a kick to the leg, "left hand head hook" could be two, and only a noun of either side may
-        // have its side behind it.
+        // "Left leg kick" is a kick to the leg, "left hand head hook" could be two strikes, and only a noun of either
+        // side may have its side after it.
         [$aimBefore, $aimAfter] = $this->aim($item);
         $limb =
             'kick' !== $noun

@@ -145,7 +145,7 @@ final class SearchReaderTest extends TestCase
         self::assertTrue($clause->items?->matches(Sequence::of(Chains::read('3 1 2 exit'))));
     }
 
-    /** The expression that the database is asked by says what looking item by item says. */
+    /** The regular expression for the database matches the same as comparing item by item. */
     public function testPatternExpressionMatchesWhatAPlainLookMatches(): void
     {
         $clauses = array_map(static function (string $text): ItemsClause {

@@ -20,7 +20,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Reminders and exercises: which stand where, and what warm-up and cool-down are made of. */
+/** The choice of reminders, and the exercises of warm-up and cool-down. */
 final class AdviceTest extends TestCase
 {
     /** @param list<string> $topics the first ones */

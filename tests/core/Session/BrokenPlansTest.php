@@ -13,9 +13,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/**
- * Plans with something else in some places: whatever stands there, an answer comes, and what is wrong has a sentence.
- */
+/** Plans with wrong values in some places: there is always an answer, with a sentence for each mistake. */
 final class BrokenPlansTest extends TestCase
 {
     private const VALUES = [
@@ -60,7 +58,7 @@ final class BrokenPlansTest extends TestCase
                 $written = self::broken($written, $random);
             }
             $document = $serializer->of($written);
-            // Throws when it is no JSON.
+            // Throws when it cannot be encoded.
             json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE);
             /** @var list<array{message: string, where: string}> $problems */
             $problems = $document['problems'];
@@ -125,7 +123,7 @@ final class BrokenPlansTest extends TestCase
         ];
     }
 
-    /** The same with another value somewhere. */
+    /** Returns the document with a random value replaced. */
     private static function broken(mixed $value, Randomizer $random): mixed
     {
         if (!\is_array($value) || [] === $value || 0 === $random->getInt(0, 5)) {

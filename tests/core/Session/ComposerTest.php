@@ -78,7 +78,7 @@ final class ComposerTest extends TestCase
         );
 
         self::assertNotSame([], $meant);
-        // Where others fill up, it is said.
+        // When other combinations fill the session, it says so.
         self::assertSame([] === $composition->unmet, !\in_array(false, $meant, true));
         self::assertContains(true, $meant);
     }
@@ -116,7 +116,7 @@ final class ComposerTest extends TestCase
 
         self::assertNotSame([], self::ids($composition->plan));
         self::assertSame([], $composition->unmet);
-        // A course that has had sessions gets nothing that is more than two links away, and free work says why.
+        // A course with past sessions gets nothing with more than two new links, and free work says why.
         if ([] === self::ids($held->plan)) {
             self::assertContains(
                 'Free work, because nothing of the library fits.',
@@ -171,7 +171,7 @@ final class ComposerTest extends TestCase
         );
 
         self::assertNotSame([], $new);
-        // Links that came with one of this session are known to the next.
+        // Links from earlier combinations of the session count as known.
         self::assertLessThanOrEqual(
             2 * \count(array_unique(self::ids($composition->plan))),
             \count(

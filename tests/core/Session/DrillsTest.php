@@ -66,7 +66,7 @@ final class DrillsTest extends TestCase
         self::assertLessThanOrEqual($run->ms() + 1, $worked);
     }
 
-    /** What is counted as thrown, part after part of the work, begins with what stands on the wall meanwhile. */
+    /** Each counted part of the work starts with what the wall shows at that time. */
     #[DataProvider('examples')]
     public function testWhatIsThrownStands(Drill $drill, DrillExample $example): void
     {
@@ -79,7 +79,7 @@ final class DrillsTest extends TestCase
         foreach ($drill->portions($run) as $portion) {
             $begun = array_filter($standing, static fn (DrillCue $cue): bool => $cue->atMs <= $from + $portion->ms / 2);
             $last = max([0, ...array_column($begun, 'atMs')]);
-            // Calls come at random, and are counted in equal parts.
+            // Calls are random, and counted in equal parts.
             $now =
                 'calls' === $drill->definition()->id
                     ? $standing
@@ -98,7 +98,7 @@ final class DrillsTest extends TestCase
         }
     }
 
-    /** A chain that is neither is not seen by anybody. */
+    /** A chain that is neither would not be visible anywhere. */
     #[DataProvider('examples')]
     public function testEveryChainStandsOrIsAStepOrIsAnnounced(Drill $drill, DrillExample $example): void
     {

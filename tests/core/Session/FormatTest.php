@@ -11,7 +11,9 @@ use Periplus\Core\Session\Serializer\SessionSerializer;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** docs/formats/session.md and its schema, held against the plans of the demo gym, its example, and the console. */
+/**
+ * docs/formats/session.md and its schema are checked against the plans of the demo gym, its example, and the console.
+ */
 final class FormatTest extends TestCase
 {
     private const ROOT = __DIR__.'/../../../';

@@ -150,7 +150,7 @@ final class LoadTest extends TestCase
         $fixed = (new SessionSerializer(new PlanReader()))->fixed($plan, $id);
         self::assertIsArray($fixed);
         self::assertNotSame($plan, $fixed);
-        // Pressed as often as it is offered, it goes away or comes down.
+        // Applied as often as it is offered, the fix removes or reduces the warning.
         for ($press = 0; $press < 12 && isset(self::warnings($fixed)[$id]); ++$press) {
             $fixed = (new SessionSerializer(new PlanReader()))->fixed($fixed, $id) ?? [];
         }

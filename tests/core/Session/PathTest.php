@@ -14,7 +14,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** The shortest way to a combination, each step of which brings at most one new link or weapon. */
+/** The shortest path to a combination, with at most one new link or weapon a step. */
 final class PathTest extends TestCase
 {
     public function testWhatIsKnownIsTheGoalAlone(): void
@@ -54,7 +54,7 @@ final class PathTest extends TestCase
         self::assertNull(self::path([], implode(' ', $items), $stages), 'longer than the longest way');
     }
 
-    /** Against plain enumeration of all sequences, the shortest first, over small libraries. */
+    /** Compared with enumerating all sequences, shortest first, over small libraries. */
     #[DataProvider('seeds')]
     public function testTheWayIsAsShortAsPlainEnumerationFinds(int $seed): void
     {

@@ -123,7 +123,7 @@ final class ProgrammeTest extends TestCase
         self::assertNotSame($calls(0), $calls(120_000));
     }
 
-    /** The clock of a track has no hole and no overlap, and every cue lies within the session. */
+    /** The clock of a track has no gap and no overlap, and every cue is within the session. */
     #[TestWith([1])]
     #[TestWith([2])]
     #[TestWith([3])]

@@ -26,7 +26,7 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** A session while it runs: what comes of each press, and what it changes of the programme. */
+/** A running session: the result of each command, and its changes of the programme. */
 final class RunTest extends TestCase
 {
     use TestTrait;
@@ -148,8 +148,8 @@ final class RunTest extends TestCase
         $after = ProgrammeBuilder::build($plan, amendments: new Amendments([$change->amendment]));
 
         self::assertSame(300_000, $after->lengthMs);
-        // At 70 s the first track rests and the others work: the minute is theirs, and the first one's second stretch
-        // comes a minute later.
+        // At 70 s the first track rests and the others work: they get the minute, and the first one's second stretch
+        // starts a minute later.
         self::assertSame([120_000, 180_000, 240_000], array_map($after->workMs(...), [0, 1, 2]));
         self::assertSame(
             [0, 180_000],
@@ -295,7 +295,7 @@ final class RunTest extends TestCase
                 self::assertNotNull($change->amendment);
                 $amendments = $amendments->and($change->amendment);
                 $after = ProgrammeBuilder::build($plan, amendments: $amendments);
-                // A title says how many rounds there are and how long one rests, which may be more now.
+                // A title contains the number of rounds and the length of the rest, which may have grown.
                 self::assertSame(self::until($before, 1000 * $second), self::until($after, 1000 * $second));
                 self::assertGreaterThan($before->lengthMs, $after->lengthMs);
                 self::assertSame(
@@ -341,7 +341,7 @@ final class RunTest extends TestCase
     }
 
     /**
-     * A programme of ten minutes that waits at these moments.
+     * Returns a programme of ten minutes that waits at these moments.
      *
      * @param list<int> $waits ms
      */

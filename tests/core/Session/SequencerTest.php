@@ -70,7 +70,7 @@ final class SequencerTest extends TestCase
         self::assertEqualsWithDelta(array_sum($steps), $order->cost, 1e-9);
     }
 
-    /** What the search prints is held against an exact order of the same combinations. */
+    /** The result of the local search is compared with an exact order of the same combinations. */
     #[TestWith([1])]
     #[TestWith([2])]
     #[TestWith([3])]
@@ -145,7 +145,7 @@ final class SequencerTest extends TestCase
     }
 
     /**
-     * The least cost of all orders in which levels do not fall, by trying each.
+     * Returns the least cost of all orders in which levels do not fall, by trying each.
      *
      * @param list<Stop> $stops
      * @param array<int, int>|null $left places that are still to come
@@ -172,7 +172,7 @@ final class SequencerTest extends TestCase
     }
 
     /**
-     * An independent exact order of one level, by the textbook recursion over subsets.
+     * Returns an independent exact order of one level, by the textbook recursion over subsets.
      *
      * @param list<Stop> $stops
      */

@@ -17,7 +17,7 @@ use Periplus\Tests\Core\Chains;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** What a screen is given to play, and what a voice says in it. */
+/** The document for a screen, and what the voice says. */
 final class WallTest extends TestCase
 {
     #[TestWith(['1 2 3b', 'one two three body'])]
@@ -31,7 +31,7 @@ final class WallTest extends TestCase
 
     public function testAStrikeWithoutANumberIsSaidInWords(): void
     {
-        // A numbering of six has no number for a kick.
+        // A numbering that ends at six has no number for a kick.
         self::assertSame(
             'one two, rear round kick to the leg',
             (new Speech(Numbering::named('six')))->chain(Chains::read('1 2 14l')),
@@ -134,7 +134,7 @@ final class WallTest extends TestCase
             $read['chains'][0]['numbers']['orthodox'],
             'the lead hook to the body is seven there',
         );
-        // The voice stays that of the plan.
+        // The voice keeps the numbering of the plan.
         /** @var array{cues: list<array{say: string|null}>} $planned */
         $planned = WallSerializer::of($programme);
         self::assertSame(array_column($planned['cues'], 'say'), array_column($read['cues'], 'say'));

@@ -8,7 +8,7 @@ use Periplus\Core\Session\Plan\BlockKind;
 use Periplus\Core\Session\Plan\WrittenPlan;
 use PHPUnit\Framework\TestCase;
 
-/** A plan as it is written: changing it changes nothing else, and what is broken in it does not break the changing. */
+/** A change of a written plan leaves everything else unchanged, even when other parts are broken. */
 final class WrittenPlanTest extends TestCase
 {
     private const PLAN = ['name' => 'A', 'ours' => 'kept', 'blocks' => [

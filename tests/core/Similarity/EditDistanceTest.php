@@ -52,7 +52,7 @@ final class EditDistanceTest extends TestCase
             });
     }
 
-    /** An oracle: what the index finds among a library is what looking at every combination finds. */
+    /** The index finds what comparing with every combination finds. */
     public function testNeighbourhoodIndexFindsEveryNearChain(): void
     {
         $distance = EditDistance::builtIn();
@@ -63,7 +63,7 @@ final class EditDistanceTest extends TestCase
         $this->limitTo(40)
             ->forAll(Generators::vector(40, $short), Generators::choose(0, 39))
             ->then(static function (array $library, int $at) use ($distance): void {
-                // Similar ones are mixed in: one item left out, or at the end of another.
+                // Similar chains are mixed in: one item left out, or at the end of another.
                 foreach (\array_slice($library, 0, 20) as $chain) {
                     \assert($chain instanceof Chain);
                     $items = $chain->items;

@@ -26,7 +26,7 @@ final class FamilyTest extends TestCase
         );
     }
 
-    /** An oracle: one walk finds what comparing each with each finds. */
+    /** One walk finds what comparing all pairs finds. */
     public function testFamilyWalkFindsWhatComparingAllFinds(): void
     {
         $short = Generators::map(

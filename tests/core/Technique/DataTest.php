@@ -77,9 +77,7 @@ final class DataTest extends TestCase
         self::assertCount(\count($moves['moves']), Catalogue::builtIn()->moves);
     }
 
-    /**
-     * No strike leaves the body where another of its own could not follow at all: windows and ends lie on one scale.
-     */
+    /** Windows and ends use one scale: every strike can be followed by some other strike. */
     public function testEveryWindowCanBeReached(): void
     {
         foreach (Catalogue::builtIn()->strikes as $strike) {
@@ -119,7 +117,7 @@ final class DataTest extends TestCase
         }
     }
 
-    /** In parity a combination is stored, so that each strike has to have a short form in it. */
+    /** Combinations are stored in parity, so each strike needs a short form in it. */
     public function testParityAndHandsNumberEveryStrike(): void
     {
         foreach (['parity', 'hands'] as $id) {

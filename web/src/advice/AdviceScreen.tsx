@@ -10,7 +10,7 @@ import { Waiting } from "../ui/Waiting";
 import { useSaveExercises, useSaveReminders } from "./useSaveAdvice";
 import "./advice.css";
 
-/** What coaches call out, and the exercises of warm-up, conditioning and cool-down: the gym edits its own lists. */
+/** Edits the gym's reminders and its exercises for warm-up, conditioning and cool-down. */
 export default function AdviceScreen() {
   const advice = useAdvice();
   return (
@@ -279,7 +279,7 @@ function Keep({
   );
 }
 
-/** What a reminder is for, as a coach would say it. */
+/** Returns the topic of a reminder in words. */
 export function topicWords(topic: string): string {
   return topic === "all"
     ? "everything"
@@ -288,7 +288,7 @@ export function topicWords(topic: string): string {
       : topic.replaceAll("-", " ");
 }
 
-/** An id that none of them has. */
+/** Returns an id that none of the rows has. */
 export function freshId(stem: string, rows: { id: string }[]): string {
   let number = rows.length + 1;
   while (rows.some((row) => row.id === `${stem}-${number}`)) {

@@ -117,21 +117,21 @@ export type Onsets = Schemas["Onsets"];
 export type Path = Schemas["Path"];
 export type PathStep = Schemas["PathStep"];
 
-/** What the server refused, with its sentence for people. */
+/** An error answer of the server, with its sentence for people. */
 export class Refusal extends Error {
   constructor(readonly problem: Problem) {
     super(problem.title);
   }
 }
 
-/** What is said when there is no answer. */
+/** The problem shown when there is no answer. */
 export const AWAY: Problem = {
   type: "away",
   status: 0,
   title: "Cannot reach the server. What you typed is still here; try again shortly.",
 };
 
-/** What a proxy says when there is nothing behind it. */
+/** Statuses of a proxy whose server is down. */
 const AWAY_STATUS = new Set([502, 503, 504]);
 
 function isProblem(error: unknown): error is Problem {
@@ -139,15 +139,15 @@ function isProblem(error: unknown): error is Problem {
   return Boolean(problem?.title && problem.type);
 }
 
-/** Whether there is no answer, rather than one that refuses. */
+/** Tells whether the server could not be reached; a refusal is an answer. */
 export function isAway(error: unknown): boolean {
   return error instanceof Refusal && (error.problem.type === AWAY.type || error.problem.type === "server-away");
 }
 
-/** How often a question is asked again of a server that is busy with other long tasks of the same coach. */
+/** Number of retries when the server is busy with other long tasks of the same coach. */
 const BUSY_RETRIES = 4;
 
-/** Whether a question is asked again: once, and not when the answer is a refusal that stands. */
+/** Tells whether to retry: once, but not after a final refusal. */
 export function again(count: number, error: unknown): boolean {
   if (error instanceof Refusal && error.problem.type === "busy") {
     return count < BUSY_RETRIES;
@@ -157,7 +157,7 @@ export function again(count: number, error: unknown): boolean {
 
 let token = "";
 
-/** The session's token, sent back with every write. */
+/** Remembers the CSRF token of the session, which is sent with every write. */
 export function rememberToken(next: string): void {
   token = next;
 }
@@ -174,10 +174,10 @@ const withToken: Middleware = {
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 api.use(withToken);
 
-/** The header that names the version a write is based on. */
+/** Returns the header that names the version a write is based on. */
 export const ifMatch = (version: number) => ({ "If-Match": `"${version}"` });
 
-/** Unwraps an answer, or throws its refusal. */
+/** Returns the data of an answer, or throws its refusal. */
 export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   let result: { data?: T; error?: unknown; response: Response };
   try {

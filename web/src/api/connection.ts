@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 
-/** How often an unreachable server is asked whether it is back, ms. */
+/** Interval in ms at which an unreachable server is polled. */
 const ASK = 2500;
 
 let reachable = navigator.onLine;
@@ -25,12 +25,12 @@ async function ask(): Promise<void> {
       return;
     }
   } catch {
-    // Not back yet.
+    // Still unreachable.
   }
   timer = setTimeout(ask, ASK);
 }
 
-/** Told by every request: whether the server answered it at all. While it does not, it is asked until it does. */
+/** Called by every request with whether the server answered. While it does not, it is polled until it does. */
 export function noteConnection(answered: boolean): void {
   if (answered) {
     set(true);
@@ -46,7 +46,7 @@ window.addEventListener("online", () => {
   void ask();
 });
 
-/** Calls back at every change; returns what ends that. */
+/** Calls back at every change; returns the function that unsubscribes. */
 export function onConnection(listener: () => void): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
@@ -54,7 +54,7 @@ export function onConnection(listener: () => void): () => void {
 
 export const isReachable = (): boolean => reachable;
 
-/** Whether the server was reached when it was last asked for anything. */
+/** Tells whether the last request reached the server. */
 export function useReachable(): boolean {
   return useSyncExternalStore(onConnection, isReachable);
 }

@@ -1,6 +1,6 @@
 import type { QueryClient } from "@tanstack/react-query";
 
-/** The names under which answers are kept. A shorter name stands for all that begin with it. */
+/** The query keys. A shorter key matches all keys that start with it. */
 export const keys = {
   legend: ["legend"],
   session: ["session"],
@@ -59,7 +59,7 @@ export const keys = {
   invitation: (token: string) => ["invitation", token],
 };
 
-/** After a write to the logbook: what it tells, and when combinations were last drilled. */
+/** Invalidates what depends on the logbook: reports, and when combinations were last drilled. */
 export function logbookChanged(queries: QueryClient): void {
   for (const queryKey of [keys.logbook, keys.reports, keys.combinations, keys.auditLog]) {
     void queries.invalidateQueries({ queryKey });
@@ -67,7 +67,7 @@ export function logbookChanged(queries: QueryClient): void {
   void queries.invalidateQueries({ queryKey: ["combination"] });
 }
 
-/** After a write to the library every list is asked for again, and what is similar to the line on the bench with it. */
+/** Invalidates what depends on the library: lists, and similar combinations on the bench. */
 export function libraryChanged(queries: QueryClient): void {
   for (const queryKey of [keys.combinations, keys.families, keys.proposals, keys.auditLog, keys.checks]) {
     void queries.invalidateQueries({ queryKey });

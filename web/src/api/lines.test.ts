@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { linesOf } from "./lines";
 
-/** Bytes that arrive in pieces of these sizes, the last as large as it has to be. */
+/** A stream of bytes in chunks of these sizes; the last chunk has the rest. */
 function arriving(bytes: Uint8Array, sizes: number[]): ReadableStream<Uint8Array> {
   return new ReadableStream({
     start(controller) {

@@ -1,5 +1,5 @@
 /**
- * The JSON objects of an answer that comes in lines, each as soon as it is here.
+ * Yields the JSON objects of a streamed answer, one a line, as they arrive.
  *
  * @throws TypeError when the connection ends in the middle
  * @example for await (const part of linesOf<Part>(answer.body)) { … }
@@ -20,7 +20,7 @@ export async function* linesOf<T>(body: ReadableStream<Uint8Array>): AsyncGenera
       yield JSON.parse(rest) as T;
     }
   } finally {
-    // Whoever stops listening before the end lets the server stop too.
+    // Cancelling lets the server stop too.
     await reader.cancel().catch(() => undefined);
   }
 }

@@ -17,7 +17,7 @@ export function useSignIn() {
   return useMutation({
     mutationFn: (body: { email: string; password: string }) => answered(api.POST("/api/session", { body })),
     onSuccess: async () => {
-      // Signing in changes the session, and with it the token.
+      // Signing in changes the session and its CSRF token.
       queries.setQueryData(keys.session, await read());
     },
   });
@@ -34,7 +34,7 @@ export function useSignOut() {
   });
 }
 
-/** Whether somebody decides what is in the library. The server looks at it again with every write. */
+/** Tells whether the account is a head coach. The server checks it again with every write. */
 export function isHeadCoach(user: { role: string } | null | undefined): boolean {
   return user?.role === "head-coach";
 }

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { answered, api } from "./client";
 import { keys } from "./keys";
 
-/** The groups that train regularly, those in use first. */
+/** The gym's courses, active ones first. */
 export function useCourses() {
   return useQuery({
     queryKey: keys.courses,

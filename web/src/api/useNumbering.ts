@@ -3,7 +3,7 @@ import { answered, api, type NumberingId } from "./client";
 import { keys } from "./keys";
 import { useSession } from "./session";
 
-/** The numberings of the gym, all strikes and all moves. */
+/** The gym's numberings, all strikes and all moves. */
 export function useNumberings() {
   return useQuery({
     queryKey: keys.numberings,
@@ -12,7 +12,7 @@ export function useNumberings() {
   });
 }
 
-/** The numbering that whoever is signed in reads in. */
+/** The numbering that the signed-in coach reads. */
 export function useNumbering(): NumberingId {
   const own = useSession().data?.user?.numbering;
   const numberings = useNumberings().data;

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { answered, api } from "./client";
 import { keys } from "./keys";
 
-/** The themes of the combinations in use, with how many have each. */
+/** The themes of combinations in use, with their counts. */
 export function useThemes() {
   return useQuery({
     queryKey: keys.themes,

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { answered, api } from "./client";
 import { keys } from "./keys";
 
-/** Strikes, moves, themes and limits as the core knows them. */
+/** Strikes, moves, themes and limits from the core. */
 export function useVocabulary() {
   return useQuery({
     queryKey: keys.vocabulary,

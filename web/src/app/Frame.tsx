@@ -14,7 +14,7 @@ import { Notices } from "./Notices";
 import { fetchScreens, whenIdle } from "./screens";
 import { usePage } from "./usePage";
 
-/** Not needed by a gym of one's own. */
+/** Only the demo needs it. */
 const DemoLine = lazy(() => import("../gym/DemoLine"));
 
 const GYM = [
@@ -33,7 +33,7 @@ const GYM = [
   "/audit-log",
 ];
 
-/** The frame around every screen; whoever is not signed in sees the sign-in in the same place. */
+/** The frame around every screen; it shows the sign-in form to anonymous visitors. */
 export function Frame() {
   const session = useSession();
   const signOut = useSignOut();

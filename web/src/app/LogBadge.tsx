@@ -1,6 +1,6 @@
 import { useLogQueue } from "../logbook/useLogQueue";
 
-/** How many entries of the logbook wait on this device. They are sent from wherever the coach is. */
+/** Shows how many logbook entries wait on this device, and sends them from any screen. */
 export default function LogBadge() {
   const waiting = useLogQueue().waiting.length;
   return waiting > 0 ? <span className="badge">{waiting}</span> : null;

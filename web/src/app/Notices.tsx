@@ -1,7 +1,7 @@
 import { useReachable } from "../api/connection";
 import { useOutdated } from "./version";
 
-/** What holds for the whole page: that the server is away, or has another version of it. */
+/** Page-wide notices: the server is unreachable, or has a newer version of the page. */
 export function Notices() {
   const reachable = useReachable();
   const outdated = useOutdated();

@@ -55,7 +55,7 @@ const router = createBrowserRouter([
     errorElement: <ScreenError />,
     children: [
       {
-        // In place of the screen alone: the frame stays.
+        // Replaces only the screen; the frame stays.
         errorElement: <ScreenError />,
         children: [
           { index: true, element: <Navigate to="/library" replace /> },

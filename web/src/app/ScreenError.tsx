@@ -5,7 +5,7 @@ import { noteConnection, useReachable } from "../api/connection";
 import { ScreenMissing } from "./screens";
 import { isOutdated } from "./version";
 
-/** In place of a screen that could not be fetched, or that failed. The rest of the page stays. */
+/** Shown instead of a screen that failed or could not be loaded. The rest of the page stays. */
 export function ScreenError() {
   const error = useRouteError();
   const missing = error instanceof ScreenMissing;

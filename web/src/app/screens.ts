@@ -1,11 +1,11 @@
 import { type ComponentType, lazy } from "react";
 
-/** A part of the program that could not be fetched: without a network, or after an update whose files have new names. */
+/** A screen whose script could not be loaded: offline, or after an update with new file names. */
 export class ScreenMissing extends Error {}
 
 const loads: (() => Promise<unknown>)[] = [];
 
-/** A screen that is fetched when it is first needed, or before that when nothing else is to be done. */
+/** Returns a screen that is loaded on first use, or earlier when the browser is idle. */
 export function screen(load: () => Promise<{ default: ComponentType }>) {
   const fetching = () =>
     load().catch((cause: unknown) => {
@@ -15,7 +15,7 @@ export function screen(load: () => Promise<{ default: ComponentType }>) {
   return lazy(fetching);
 }
 
-/** Does something when nothing else is to be done. */
+/** Runs a function when the browser is idle. */
 export function whenIdle(run: () => void): void {
   if (window.requestIdleCallback) {
     window.requestIdleCallback(run);
@@ -24,7 +24,7 @@ export function whenIdle(run: () => void): void {
   }
 }
 
-/** Fetches every screen, one after the other, so that they open without a network later. */
+/** Loads every screen, one after the other, so that they open offline later. */
 export function fetchScreens(): void {
   const next = async ([load, ...rest]: (() => Promise<unknown>)[]) => {
     if (load) {

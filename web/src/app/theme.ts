@@ -3,7 +3,7 @@ import { useSyncExternalStore } from "react";
 import palette from "../../../core/data/palette.json";
 import { isDark, onAppearance } from "../ui/appearance";
 
-/** The colours of the palette, for what Ant Design draws. */
+/** The theme of Ant Design in our palette. */
 function themeOf(dark: boolean): ThemeConfig {
   const colours = dark ? palette.dark : palette.colours;
   return {
@@ -30,7 +30,7 @@ function themeOf(dark: boolean): ThemeConfig {
       fontFamily: '"IBM Plex Sans", sans-serif',
       fontSize: 15,
       controlHeight: 38,
-      // Without motion: a button whose answer came within its fade kept its spinner, and its name, for good.
+      // No motion: a button whose answer came within its fade kept its spinner.
       motion: false,
     },
     components: {
@@ -43,7 +43,7 @@ function themeOf(dark: boolean): ThemeConfig {
 
 const THEMES = { light: themeOf(false), dark: themeOf(true) };
 
-/** The theme that whoever sits here has chosen, or that the device asks for. */
+/** The theme that the coach has chosen, otherwise the device's. */
 export function useTheme(): ThemeConfig {
   return useSyncExternalStore(onAppearance, isDark) ? THEMES.dark : THEMES.light;
 }

@@ -17,7 +17,7 @@ afterEach(() => {
   root.remove();
 });
 
-/** A page that still shows the one before for a moment, as a screen that is fetched does. */
+/** A page that still shows the previous one for a moment, like a screen that is being loaded. */
 function Late() {
   const [isHere, setHere] = useState(false);
   arrive = () => setHere(true);

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { useLocation } from "react-router";
 
-/** By when a drawer that closes with the page before has given the focus back, ms. */
+/** Time in ms within which a drawer that closes with its page returns the focus. */
 const RETURNS = 300;
 
 const headingNow = () => document.querySelector<HTMLElement>("#root h1");
@@ -14,14 +14,14 @@ function focus(heading: HTMLElement | null): void {
 }
 
 /**
- * Names the window after the heading of the page that is shown, and moves the focus there when another page came, so that
- * a screen reader and the keyboard begin where it begins.
+ * Sets the window title from the heading and moves the focus there on a new page, so that screen readers and the
+ * keyboard start at the top.
  */
 export function usePage(): void {
   const { pathname } = useLocation();
   const before = useRef<string | null>(null);
   const arrives = useRef(false);
-  /** The heading that was given the focus last. */
+  /** The heading that received the focus last. */
   const given = useRef<HTMLElement | null>(null);
   if (before.current !== pathname) {
     arrives.current = before.current !== null;
@@ -33,18 +33,18 @@ export function usePage(): void {
       const heading = headingNow();
       const text = heading?.textContent?.trim();
       document.title = text ? `${text} · Periplus` : "Periplus";
-      // It may have been the heading of the page before, which stands until the next one is here.
+      // The focus may have been on the heading of the previous page, which stays until the next page is loaded.
       const isLost = given.current?.isConnected === false && document.activeElement === document.body;
       if (!heading || !(arrives.current || isLost)) {
         return;
       }
       arrives.current = false;
       given.current = heading;
-      // A field that the page has put the cursor into keeps it.
+      // A field that the page has focused keeps the focus.
       const within = document.getElementById("content")?.contains(document.activeElement);
       if (!within || document.activeElement?.tagName === "A") {
         focus(heading);
-        // A drawer that closes with the page before gives the focus back to what is gone by then.
+        // A drawer that closes with its page returns the focus to an element that no longer exists.
         clearTimeout(timer);
         timer = setTimeout(() => document.activeElement === document.body && focus(headingNow()), RETURNS);
       }

@@ -4,7 +4,7 @@ import { onConnection } from "../api/connection";
 const ASK = 300_000;
 const SCRIPT = /\/assets\/index-[^"]+\.js/;
 
-/** Whether the server gives out another version of the screens than the one that runs here. */
+/** Tells whether the server has another version of the screens. */
 export async function isOutdated(): Promise<boolean> {
   const running = document.querySelector<HTMLScriptElement>('script[type="module"][src]')?.src ?? "";
   try {
@@ -16,7 +16,7 @@ export async function isOutdated(): Promise<boolean> {
   }
 }
 
-/** Asks now and then, when the page comes to the front, and when the server is back. */
+/** Checks now and then, when the page comes to the front, and when the server is reachable again. */
 export function useOutdated(): boolean {
   const [outdated, setOutdated] = useState(false);
   useEffect(() => {

@@ -19,7 +19,7 @@ const KINDS = [
   { value: "sign-in", label: "Sign-ins" },
 ];
 
-/** Everything that changed the library or the gym. */
+/** Lists everything that changed the library or the gym. */
 export default function AuditScreen() {
   const [address, setAddress] = useSearchParams();
   const page = Number(address.get("page")) || 1;

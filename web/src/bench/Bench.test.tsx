@@ -70,7 +70,7 @@ const type = (text: string) => fireEvent.change(entry(), { target: { value: text
 const posts = (path: string) => asked.filter((question) => question.path === path && question.method === "POST");
 const check = (text: string) => posts("/api/check").find((question) => (question.body as CheckRequest).text === text);
 
-/** Answers the question about a line as the server does, part by part. */
+/** Answers the check of a line part by part, as the server does. */
 async function answer(text: string, of: Check, similar: unknown = SIMILAR) {
   await waitFor(() => expect(check(text)).toBeDefined());
   for (const line of [of, { next: NEXT }, { similar }, { mends: MENDS }]) {
@@ -79,7 +79,7 @@ async function answer(text: string, of: Check, similar: unknown = SIMILAR) {
   check(text)?.end();
 }
 
-/** Types a line that can be read, and waits until it is drawn. */
+/** Types a readable line and waits until it is drawn. */
 async function write(text: string, of: Check) {
   type(text);
   await answer(text, of);

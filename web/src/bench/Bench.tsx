@@ -34,23 +34,23 @@ import { useSaving } from "./useSaving";
 import { WhatIsChanged } from "./WhatIsChanged";
 import "./bench.css";
 
-/** After which a word that was begun counts as finished, ms. */
+/** Pause in ms after which a half-typed word counts as finished. */
 const PAUSE = 700;
 
-/** The verdict as a screen reader says it once the line rests. */
+/** Returns the verdict that a screen reader announces when the typing pauses. */
 function spokenVerdict(verdict: Verdict, lengthMs: number): string {
   return `Verdict: ${VERDICTS[verdict].word}, ${seconds(lengthMs)}.`;
 }
 
 interface Props {
-  /** Of the draft in this browser. */
+  /** Key of the draft in this browser. */
   id: string;
-  /** What is in the library or proposed; null for a new combination. */
+  /** The stored or proposed combination; null for a new one. */
   stored: Draft | null;
   proposal: Proposal | null;
 }
 
-/** Where a combination is written: the line, what the check says of it, what can follow, and the way into the library. */
+/** The screen for writing a combination: the line, its check, what can follow, and saving. */
 export function Bench({ id, stored, proposal }: Props) {
   const mine = useNumbering();
   const combinationId = id === "new" || proposal ? null : Number(id);
@@ -84,7 +84,7 @@ export function Bench({ id, stored, proposal }: Props) {
   const [shownStance, setShownStance] = useState<Stance>(stance);
   const [compared, setCompared] = useState<Mend | null>(null);
 
-  // What was made elsewhere may come here to be saved at once.
+  // A chain from another screen may be opened with the save drawer.
   const [toSave, setToSave] = useState(useLocation().state === TO_SAVE);
   useEffect(() => {
     if (toSave && settled) {
@@ -157,14 +157,14 @@ export function Bench({ id, stored, proposal }: Props) {
     saving.send(version);
   };
 
-  // A word that is still being typed is not called wrong before a blank or a pause.
+  // A word is not reported as unreadable while it is being typed.
   const resting = useSettled(text, PAUSE) === text;
   const inHand = resting ? null : entry.wordInHand();
   const problems = (latest?.problems ?? []).filter(
     (problem) => inHand === null || problem.at + problem.length <= inHand.at || problem.at >= inHand.at + inHand.length,
   );
   const unreadable = (latest?.problems.length ?? 0) > 0;
-  // What is shown is not about what stands in the line, and no answer to that is on its way.
+  // The shown result belongs to an earlier line, and no answer for this one is coming.
   const isOld = checked.old || unreadable;
   const similar = checked.old ? undefined : parts.similar;
   return (

@@ -7,7 +7,7 @@ import { Waiting } from "../ui/Waiting";
 import { Bench } from "./Bench";
 import { draftOf, draftOfProposal } from "./draft";
 
-/** The bench for a new combination, for one that is in the library already, or for a proposal. */
+/** The bench for a new combination, a stored one, or a proposal. */
 export default function BenchScreen() {
   const { id } = useParams();
   const [address] = useSearchParams();
@@ -16,7 +16,7 @@ export default function BenchScreen() {
   const proposal = useProposal(proposalId);
   const numberings = useNumberings();
   const mine = useNumbering();
-  // When the numberings are not to be had, the bench goes on without them.
+  // The bench works without the numberings if they cannot be loaded.
   if ((numberings.isPending && numberings.errorUpdateCount === 0) || (proposalId !== null && proposal.isPending)) {
     return <Waiting />;
   }

@@ -19,7 +19,7 @@ interface Props {
   onCarry: (text: string, stance: Stance) => void;
 }
 
-/** Beside the line: what the check says and how to mend it, the other stance, and what the library has already. */
+/** The panel beside the line: the check with its mends, the other stance, and similar combinations. */
 export function CheckPanel({
   request,
   checked,

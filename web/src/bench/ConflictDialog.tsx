@@ -4,7 +4,7 @@ import { layers } from "../ui/layers";
 import type { Draft } from "./draft";
 
 interface Props {
-  /** What the server says, with what another coach has saved meanwhile; null when there is none. */
+  /** The refusal with the version that another coach has saved meanwhile; null when there is none. */
   conflict: Problem | null;
   draft: Draft;
   onKeepEditing: () => void;
@@ -12,7 +12,7 @@ interface Props {
   onSaveMine: (version: number) => void;
 }
 
-/** Two coaches changed the same combination: both are shown, and neither is lost. */
+/** Two coaches changed the same combination: shows both versions and lets the coach choose. */
 export function ConflictDialog({ conflict, draft, onKeepEditing, onTakeTheirs, onSaveMine }: Props) {
   const theirs = conflict?.current;
   return (

@@ -2,13 +2,13 @@ const EXAMPLES = ["1 2 3b slip left 2", "jab cross lead hook body exit", "1 (3) 
 
 interface Props {
   unreadable: boolean;
-  /** What stood on the bench before; null when there is nothing. */
+  /** The previous line of the bench; null when there is none. */
   aside: { text: string } | null;
   onExample: (text: string) => void;
   onGoOn: () => void;
 }
 
-/** In place of the picture as long as there is none: what to do, and examples to begin with. */
+/** Shown while there is no picture: instructions and examples. */
 export function EmptyLine({ unreadable, aside, onExample, onGoOn }: Props) {
   return (
     <div className="bench-empty">

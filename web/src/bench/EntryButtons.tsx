@@ -9,14 +9,14 @@ const SAVE: Record<Doing, string> = { save: "Save", propose: "Propose", approve:
 interface Props {
   history: { undo: () => void; redo: () => void; canUndo: boolean; canRedo: boolean };
   doing: Doing;
-  /** Undefined where something is being changed, so that emptying the line would mean something else. */
+  /** Undefined while a stored combination is edited, where clearing would mean something else. */
   onClear: (() => void) | undefined;
   isEmpty: boolean;
   onCopy: () => void;
   onSave: () => void;
 }
 
-/** Beside the entry line: undo, redo, begin anew, the link, and the way into the library. */
+/** The buttons beside the entry line: undo, redo, clear, link, and save. */
 export const EntryButtons = memo(function EntryButtons({ history, doing, onClear, isEmpty, onCopy, onSave }: Props) {
   return (
     <Stops label="With this line" className="bench-buttons">

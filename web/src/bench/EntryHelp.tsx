@@ -5,17 +5,17 @@ import type { Checked } from "../check/useCheck";
 interface Props {
   checked: Checked;
   problems: ReadingProblem[];
-  /** Whether a word is being typed, so that nothing can be said of it yet. */
+  /** Whether a word is still being typed, so that it is not reported yet. */
   isUnfinished: boolean;
   onCorrect: (place: Pick<ReadingProblem, "at" | "length">, by: string) => void;
 }
 
-/** Under the entry line: what cannot be read and what is meant perhaps, why nothing is checked, or how the line was read. */
+/** The text under the entry line: problems with suggestions, why there is no check, or how the line was read. */
 export function EntryHelp({ checked: { latest, readable, error, old }, problems, isUnfinished, onCorrect }: Props) {
   const reachable = useReachable();
   const [problem, ...more] = problems;
   const notes = latest?.notes ?? [];
-  // What could as well be meant otherwise comes first.
+  // Notes with another possible reading come first.
   const asked = notes.filter((note) => note.choices.length > 0);
   return (
     <div id="entry-help" className="entry-help" role="status">

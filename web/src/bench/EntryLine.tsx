@@ -6,9 +6,9 @@ import { isShortcut } from "../ui/useShortcut";
 interface Props {
   text: string;
   check: Check | undefined;
-  /** What of it cannot be read and is to be shown. */
+  /** The reading problems to be shown. */
   problems: ReadingProblem[];
-  /** Whether the check is about this very text, so that its places fit. */
+  /** Whether the check belongs to the current text, so that its positions are valid. */
   current: boolean;
   entry: {
     field: RefObject<HTMLTextAreaElement | null>;
@@ -24,7 +24,10 @@ interface Stretch {
   kind: string;
 }
 
-/** Where the text is underlined: what cannot be read, and strikes that have to wait. Places count Unicode characters. */
+/**
+ * Returns the underlined ranges: what cannot be read, and strikes that have to wait. Positions count Unicode
+ * characters.
+ */
 function stretches(check: Check, problems: ReadingProblem[]): Stretch[] {
   const unread = problems.map((problem) => ({
     from: problem.at,
@@ -38,12 +41,12 @@ function stretches(check: Check, problems: ReadingProblem[]): Stretch[] {
   return [...unread, ...waits].sort((a, b) => a.from - b.from);
 }
 
-/** The place of the cursor, in Unicode characters of what stands in the field now. */
+/** Returns the position of the cursor, in Unicode characters. */
 function caretOf(area: HTMLTextAreaElement): number {
   return Array.from(area.value.slice(0, area.selectionStart)).length;
 }
 
-/** The line that takes numbers or words. Underlines lie on a copy of the text behind it. */
+/** The field for numbers or words. Underlines are drawn on a copy of the text behind it. */
 export function EntryLine({ text, check, problems, current, entry, history }: Props) {
   const { field, onType, onCaret } = entry;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the height follows the text
@@ -55,7 +58,7 @@ export function EntryLine({ text, check, problems, current, entry, history }: Pr
     }
   }, [text, field]);
 
-  // Where there is a keyboard one begins to type at once; on a touch screen it would cover the pad.
+  // With a keyboard the field has the focus; on a touch screen the on-screen keyboard would cover the pad.
   useEffect(() => {
     if (hasKeyboard()) {
       field.current?.focus({ preventScroll: true });
@@ -66,7 +69,7 @@ export function EntryLine({ text, check, problems, current, entry, history }: Pr
     if (event.key === "Enter" && !isShortcut("play", event)) {
       event.preventDefault();
     } else if (isShortcut("undo", event) || isShortcut("redo", event)) {
-      // The browser would undo within the field alone.
+      // The browser would only undo within the field.
       event.preventDefault();
       history[isShortcut("undo", event) ? "undo" : "redo"]();
     }

@@ -4,7 +4,7 @@ import { VERDICTS } from "../ui/words";
 
 interface Props {
   name: string;
-  /** Undefined while they are not known. */
+  /** Undefined while loading. */
   edits: ItemEdit[] | undefined;
   onEdit: (edit: ItemEdit) => void;
   onClose: () => void;
@@ -16,7 +16,7 @@ const ROWS: { kinds: ItemEdit["kind"][]; label: string }[] = [
   { kinds: ["exchange"], label: "Put in its place" },
 ];
 
-/** What can be done with the item that was pressed, each with the verdict of the chain that it makes. */
+/** The changes that can be made to the pressed item, each with the resulting verdict. */
 export function ItemPanel({ name, edits, onEdit, onClose }: Props) {
   return (
     <section className="panel next item-panel" aria-label="Change the selected item">

@@ -13,7 +13,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** A mend before it is made: the chain as it is and as it would be, on one axis. */
+/** A preview of a mend: the chain before and after on one time axis. */
 export function MendCompare({ check, mend, request, onMend, onClose }: Props) {
   const mended = useCheck({ ...request, text: mend?.text ?? "" });
   const ready = mend && check && mended.current && mended.readable;

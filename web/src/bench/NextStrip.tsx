@@ -13,14 +13,14 @@ const FILTERS = [
 
 interface Props {
   next: Continuations | undefined;
-  /** Whether something follows an item within the chain rather than its end. */
+  /** Whether it continues an item within the chain rather than the end. */
   within: boolean;
-  /** Whether it is about an earlier line, and the answer to this one is late or cannot be had. */
+  /** Whether it belongs to an earlier line, and the answer for this one is late or unavailable. */
   old: boolean;
   onPress: (text: string) => void;
 }
 
-/** What can follow, the soonest first: from the end of the chain, or from where the cursor stands. */
+/** What can follow, soonest first: at the end of the chain, or at the cursor. */
 export const NextStrip = memo(function NextStrip({ next, within, old, onPress }: Props) {
   const [filter, setFilter] = useState("");
   const [pointed, setPointed] = useState<string | null>(null);

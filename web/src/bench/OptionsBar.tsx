@@ -8,9 +8,9 @@ import { ATHLETES, type CheckOptions } from "./checkOptions";
 
 interface Props {
   stance: Stance;
-  /** Chosen; null for those that the chain asks for. */
+  /** The chosen rules; null to infer them from the chain. */
   rules: Rules | null;
-  /** Those that it is checked under. */
+  /** The rules of the current check. */
   found: Rules | null;
   numbering: NumberingId;
   options: CheckOptions;
@@ -31,7 +31,7 @@ const CHOICES: {
   { name: "group", choices: GROUPS, label: "For which group" },
   { name: "athlete", choices: ATHLETES, label: "Which athlete" },
 ];
-/** The rules that nobody chose, and why they are these. */
+/** Explains why these rules were inferred. */
 function inferred(found: Rules | null): string {
   const name = RULES.find((rule) => rule.value === found)?.label;
   return name === undefined ? "By the chain" : found === "boxing" ? "Hands: boxing" : `Chain: ${name.toLowerCase()}`;
@@ -39,10 +39,10 @@ function inferred(found: Rules | null): string {
 
 const PARITY: { id: NumberingId; name: string }[] = [{ id: "parity", name: "Parity" }];
 
-/** For whom, against whom, under which rules and in which numbers the line is read and checked. */
+/** The options of the check: group, opponent, rules and numbering. */
 export const OptionsBar = memo(function OptionsBar(props: Props) {
   const { stance, rules, found, numbering, options, onStance, onRules, onNumbering, onOptions } = props;
-  // Without the list of numberings the bench goes on in the numbers that every gym has.
+  // Without the list of numberings the bench uses the parity numbers that every gym has.
   const numberings = useNumberings().data?.numberings ?? PARITY;
   return (
     <>

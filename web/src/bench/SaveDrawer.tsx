@@ -14,11 +14,11 @@ import { useSameName } from "./useSameName";
 import type { Doing, Saving } from "./useSaving";
 
 interface Props {
-  /** Drawn small, so that one sees what is saved; undefined while it is not known. */
+  /** Shows the picture of what is saved; undefined while loading. */
   check: Check | undefined;
   draft: Draft;
   isNew: boolean;
-  /** The combination that is changed; null for a new one. */
+  /** The combination being changed; null for a new one. */
   except: number | null;
   saving: Saving;
   similar: Matches | null | undefined;
@@ -32,7 +32,7 @@ const WORDS: Record<Doing, { isNew: string; change: string; button: string }> = 
   revise: { isNew: "Revise the proposal", change: "Revise the proposal", button: "Send the revision" },
 };
 
-/** Name and place of a combination in the library. */
+/** The drawer for the name and other fields of a combination. */
 export function SaveDrawer({ check, draft, isNew, except, saving, similar, onChange }: Props) {
   const { doing, isWaiting, refused } = saving;
   const existing = refused ? refusal(refused).existing : undefined;
@@ -41,7 +41,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
   const [isAsked, setAsked] = useState(false);
   const field = useRef<InputRef>(null);
   const sameName = useSameName(draft.name, except);
-  // One entry serves both stances, since a chain is kept by lead and rear.
+  // One entry serves both stances, because a chain is stored by lead and rear.
   const there = similar?.matches.find(({ relation, notation }) => relation === "same" && notation === check?.notation);
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -59,7 +59,7 @@ export function SaveDrawer({ check, draft, isNew, except, saving, similar, onCha
       onClose={saving.close}
       title={isNew ? WORDS[doing].isNew : WORDS[doing].change}
       size={420}
-      // The name is focused; without motion the drawer would take the focus back.
+      // The name has the focus; without motion the drawer would take it back.
       autoFocus={false}
       destroyOnHidden
       footer={

@@ -2,7 +2,7 @@ import { memo } from "react";
 import type { Matches } from "../api/client";
 import { AlreadyThere } from "../family/AlreadyThere";
 
-/** What the library has already that is the same or near; says so when the library cannot be asked. */
+/** Lists the same or similar combinations of the library; says so when the library is unreachable. */
 export const Similar = memo(function Similar({ similar }: { similar: Matches | null | undefined }) {
   return similar === null ? (
     <p className="panel block small" role="note">

@@ -38,7 +38,7 @@ interface Props {
   onUndo: () => void;
 }
 
-/** Strikes and moves under the thumb: what is pressed is written at the place of the cursor. */
+/** Buttons for strikes and moves, written at the cursor. */
 export const TouchPad = memo(function TouchPad({ numbering, stance, onPress, onFeint, onBackspace, onUndo }: Props) {
   const numberings = useNumberings();
   const vocabulary = useVocabulary();

@@ -6,11 +6,11 @@ interface Props {
   combinationId: number | null;
   proposal: Proposal | null;
   untouched: boolean;
-  /** Goes back to what is saved; an undo brings the changes back. */
+  /** Discards the changes; undo brings them back. */
   onDiscard: () => void;
 }
 
-/** The combination or the proposal that is being changed; nothing for a new one. */
+/** Names the combination or proposal that is being changed; nothing for a new one. */
 export function WhatIsChanged({ name, combinationId, proposal, untouched, onDiscard }: Props) {
   return proposal ? (
     <span className="bench-name">

@@ -1,7 +1,7 @@
 import type { CheckRequest } from "../api/client";
 import { GROUPS, MEDIA, TEMPOS } from "../ui/words";
 
-/** Against whom, how fast, at what, for whom and with which body a chain is checked; nothing of it is stored. */
+/** The options of a check other than the rules; they are not stored. */
 export type CheckOptions = Required<Pick<CheckRequest, "opponent" | "tempo" | "medium" | "group" | "athlete">>;
 
 export const USUAL: CheckOptions = {
@@ -21,7 +21,7 @@ export const ATHLETES: { value: CheckOptions["athlete"]; label: string }[] = [
 const known = <T>(options: { value: T }[], value: unknown, usual: T): T =>
   options.find((option) => String(option.value) === value)?.value ?? usual;
 
-/** What a shared link says of them; what it does not say, or says wrongly, is as usual. */
+/** Reads the options of a shared link; missing or invalid ones get the default. */
 export function optionsOf(address: URLSearchParams): CheckOptions {
   return {
     opponent: address.get("opponent") === "southpaw" ? "southpaw" : USUAL.opponent,
@@ -32,7 +32,7 @@ export function optionsOf(address: URLSearchParams): CheckOptions {
   };
 }
 
-/** The part of an address that says what is not as usual. */
+/** Returns the query parameters for options that differ from the default. */
 export function addressOfOptions(options: CheckOptions): Record<string, string> {
   const names = Object.keys(USUAL) as (keyof CheckOptions)[];
   return Object.fromEntries(

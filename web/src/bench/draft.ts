@@ -1,18 +1,18 @@
 import type { Combination, NumberingId, Proposal, Rules, Stance } from "../api/client";
 
-/** Everything on the bench that a coach has typed or chosen. */
+/** Everything that a coach has typed or chosen on the bench. */
 export interface Draft {
   text: string;
   stance: Stance;
-  /** Chosen by the coach; null for those that the chain asks for. */
+  /** Chosen by the coach; null to infer them from the chain. */
   rules: Rules | null;
   numbering: NumberingId;
   name: string;
   themes: string[];
-  /** Given by the coach; null for what the check makes of it. */
+  /** Chosen by the coach; null to follow the check. */
   level: number | null;
   note: string;
-  /** The version this was made from; null for a new combination. */
+  /** The version it is based on; null for a new combination. */
   basedOn: number | null;
 }
 
@@ -28,32 +28,32 @@ export const EMPTY: Draft = {
   basedOn: null,
 };
 
-/** A stored combination, in the numbers that its text was sent in. */
+/** Returns the draft of a stored combination, in the numbering of its text. */
 export function draftOf(combination: Combination, numbering: NumberingId): Draft {
   const { text, stance, rules, name, themes, note, version } = combination;
   return { text, stance, rules, numbering, name, themes, level: chosenLevel(combination), note, basedOn: version };
 }
 
-/** What a proposal would put in place, in the numbers that its text was sent in. */
+/** Returns the draft of a proposal, in the numbering of its text. */
 export function draftOfProposal(proposal: Proposal, numbering: NumberingId): Draft {
   const { text, stance, rules, name, themes, note } = proposal.result;
   const basedOn = proposal.combination?.version ?? null;
   return { text, stance, rules, numbering, name, themes, level: chosenLevel(proposal.result), note, basedOn };
 }
 
-/** The level that a coach gave; null where it follows the check. */
+/** Returns the level that a coach chose; null where it follows the check. */
 function chosenLevel({ level, levelChosen }: Pick<Combination, "level" | "levelChosen">): number | null {
   return levelChosen ? level : null;
 }
 
-/** The state of an address that opens the bench with the drawer in which it is named and saved. */
+/** The location state that opens the bench with the save drawer. */
 export const TO_SAVE = "save";
 
 const place = (id: string) => `periplus.bench.${id}`;
 
 /**
- * What was on the bench before a reload; the chain in the address goes first, since a link means what it says, with
- * everything else as it is stored. What it takes the place of is `before` it, so that an undo brings it back.
+ * Restores the draft after a reload. A chain in the URL takes precedence, with the other fields from storage; what it
+ * replaces is `before` it, so that undo brings it back.
  */
 export function recall(
   id: string,
@@ -79,7 +79,7 @@ export function recall(
     stance: (address.get("stance") as Stance | null) ?? base.stance,
     rules: (address.get("rules") as Rules | null) ?? base.rules,
     numbering: (address.get("numbering") as NumberingId | null) ?? base.numbering,
-    // Made from the version that the link was made from, not from what another coach has saved since.
+    // Based on the version of the link, not on what another coach has saved since.
     basedOn: base.basedOn && (Number(address.get("version")) || base.basedOn),
   };
   return { now, before: same ? null : kept };
@@ -93,7 +93,7 @@ export function forget(id: string): void {
   localStorage.removeItem(place(id));
 }
 
-/** The part of a draft that makes a link. */
+/** Returns the query parameters of a shareable link. */
 export function addressOf(draft: Draft): Record<string, string> {
   const { text, stance, rules, numbering, basedOn } = draft;
   const version: Record<string, string> = basedOn === null ? {} : { version: String(basedOn) };
@@ -102,12 +102,12 @@ export function addressOf(draft: Draft): Record<string, string> {
 
 const ASIDE = "periplus.bench.aside";
 
-/** Keeps what stood on the bench before a new combination was begun. */
+/** Keeps the current line before a new combination is started. */
 export function layAside(draft: Draft): void {
   localStorage.setItem(ASIDE, JSON.stringify(draft));
 }
 
-/** What was laid aside last; null when there is nothing. */
+/** Returns the line that was set aside last; null when there is none. */
 export function laidAside(): Draft | null {
   try {
     const written = localStorage.getItem(ASIDE);

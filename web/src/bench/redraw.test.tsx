@@ -10,7 +10,7 @@ import { NUMBERINGS, VOCABULARY } from "../testing/facts";
 import { serve } from "../testing/page";
 import { Around, type Asked, heldServer } from "../testing/server";
 
-/** How often each part of the bench was drawn. */
+/** Counts how often each part of the bench is rendered. */
 const drawn = vi.hoisted(() => ({ pad: 0, options: 0, line: 0, next: 0, findings: 0, other: 0 }));
 vi.mock("./TouchPad", () => ({ TouchPad: counted("pad") }));
 vi.mock("./OptionsBar", () => ({ OptionsBar: counted("options") }));
@@ -37,7 +37,7 @@ afterEach(() => {
   serve(null);
 });
 
-/** What was drawn by what is done. */
+/** Returns which parts an action renders. */
 async function during(act: () => unknown) {
   const before = { ...drawn };
   await act();
@@ -71,7 +71,7 @@ test("a key draws nothing but the line that is typed, and each part of its answe
   last()?.end();
   await waitFor(() => expect(drawn.next).toBeGreaterThan(1));
 
-  // With the key the mends of the line before go.
+  // A key press removes the mends of the previous line.
   expect(await during(() => type("1 2"))).toEqual({ findings: 1 });
   await waitFor(() => expect(last()?.body).toMatchObject({ text: "1 2" }));
   expect(await during(() => last()?.line(two))).toEqual({ line: 1, findings: 1, other: 1 });

@@ -12,8 +12,7 @@ const isEmpty = (draft: Draft) =>
   JSON.stringify({ ...draft, numbering: "" }) === JSON.stringify({ ...EMPTY, numbering: "" });
 
 /**
- * What a coach has typed and chosen, with undo. Nothing typed is lost: it is kept in this browser until it is saved,
- * and the chain stands in the address.
+ * The draft of the bench with undo. It is stored in this browser until it is saved, and the chain is in the URL.
  *
  * @param id of the draft in this browser
  * @param stored what it began with; null for a new combination
@@ -45,7 +44,7 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     [changeAll],
   );
   const give = useCallback((part: Partial<CheckOptions>) => setOptions((before) => ({ ...before, ...part })), []);
-  /** Goes to another page once the draft is in the library. */
+  /** Opens another page once the draft is saved. */
   const leaveFor = useStable((page: string) => {
     leaving.current = true;
     forget(id);
@@ -61,7 +60,7 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     changeAll(() => ({ ...EMPTY, ...beginning, numbering: mine }));
   });
   const goOn = useStable(() => aside && changeAll(() => aside));
-  // "New combination" was asked for, here or elsewhere. A reload does not ask for it again.
+  // "New combination" was requested here or elsewhere; a reload does not request it again.
   const { state } = useLocation();
   useLayoutEffect(() => {
     if (isFresh(state) && id === "new") {
@@ -72,7 +71,7 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
 
   const untouched = stored !== null && JSON.stringify(now) === JSON.stringify(stored);
   useEffect(() => {
-    // On the way to another page nothing is kept, and the address is left alone: it would call the bench back.
+    // While leaving the page nothing is stored and the URL is not changed, which would reopen the bench.
     if (leaving.current) {
       return;
     }
@@ -83,7 +82,7 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     }
     const own: Record<string, string> = proposal ? { proposal: String(proposal.id) } : {};
     const next = new URLSearchParams({ ...own, ...addressOf(now), ...addressOfOptions(options) });
-    // Once the address is another page's, it is not the bench's to write.
+    // The URL already belongs to another page.
     if (
       window.location.pathname === ownPath.current &&
       next.toString() !== new URLSearchParams(window.location.search).toString()
@@ -100,9 +99,9 @@ export function useDraft(id: string, stored: Draft | null, proposal: Proposal | 
     give,
     untouched,
     leaveFor,
-    /** Empties the bench; what stood on it is laid aside. */
+    /** Clears the bench and sets its line aside. */
     begin,
-    /** What was laid aside last, and the way back to it. */
+    /** The line that was set aside last, and a function to restore it. */
     aside: aside?.text ? aside : null,
     goOn,
   };

@@ -3,17 +3,20 @@ import type { Item } from "../api/client";
 import { replaceCharacters } from "../ui/characters";
 import { useStable } from "../ui/useStable";
 
-/** Where an item begins and ends in the text, in characters. */
+/** Start and length of an item in the text, in characters. */
 type Place = Pick<Item, "at" | "length">;
 
 interface Line {
   text: string;
-  /** The items of what stands in the line; undefined while they are not known. */
+  /** The items of the current line; undefined while unknown. */
   items: Place[] | undefined;
   onChange: (text: string, typed?: boolean) => void;
 }
 
-/** A text with something written into it at a place, with the blanks that keep items apart; a sign goes straight onto what is before it. */
+/**
+ * Returns the text with something inserted at a position, with the blanks that separate items; a sign directly
+ * follows the text before it.
+ */
 export function written(text: string, at: number, what: string): { text: string; caret: number } {
   const characters = Array.from(text);
   const before = characters.slice(0, at).join("").replace(/\s+$/, "");
@@ -23,14 +26,14 @@ export function written(text: string, at: number, what: string): { text: string;
   return { text: head + (after === "" ? "" : ` ${after}`), caret: Array.from(head).length };
 }
 
-/** The word that the cursor stands behind or in, as long as no blank ends it. */
+/** Returns the word at the cursor, unless a blank ends it. */
 export function wordInHand(text: string, caret: number): Place | null {
   const before = Array.from(text).slice(0, caret);
   const from = before.findLastIndex((character) => /[\s,;()[\]+/]/.test(character)) + 1;
   return from === before.length ? null : { at: from, length: before.length - from };
 }
 
-/** What stands last before the cursor, as far as it can be told without the check: what is in brackets, a word, or a sign. */
+/** Returns the last piece before the cursor, as far as it is known without the check: a bracket, a word, or a sign. */
 export function lastPiece(text: string, caret: number): Place | null {
   const before = Array.from(text).slice(0, caret).join("").trimEnd();
   const [piece] = /(?:\([^()]*\)|[^\s,;()[\]+/]+|.)$/u.exec(before) ?? [];
@@ -38,12 +41,12 @@ export function lastPiece(text: string, caret: number): Place | null {
   return length === 0 ? null : { at: Array.from(before).length - length, length };
 }
 
-/** The entry line: its field, the cursor, which item is selected, and what is written by a press instead of by keys. */
+/** The state of the entry line: its field, the cursor, the selected item, and text inserted by buttons. */
 export function useEntry({ text, items, onChange }: Line) {
   const field = useRef<HTMLTextAreaElement>(null);
   const caret = useRef(Array.from(text).length);
   const [selected, setSelected] = useState<number | null>(null);
-  // A press on a tile or a word means the item; the cursor only passes it.
+  // Pressing a tile or word selects the item; moving the cursor over it does not.
   const [isPicked, setPicked] = useState(false);
 
   const typing = useRef(false);
@@ -55,16 +58,16 @@ export function useEntry({ text, items, onChange }: Line) {
     setSelected(item);
     setPicked(item !== null);
   });
-  /** The item in which the cursor stands or before it. */
+  /** The item at or before the cursor. */
   const before = () => items?.findLast((item) => item.at < caret.current);
   return {
     field,
     selected,
-    /** Whether the selected item was pressed, so that something may be done with it. */
+    /** Whether the selected item was pressed, so that it can be edited. */
     isPicked: isPicked && selected !== null,
-    /** Where the cursor stands, in characters. */
+    /** The position of the cursor, in characters. */
     caret: useStable(() => Math.min(caret.current, Array.from(text).length)),
-    /** The word that is being typed, which may not be finished; null after a press. */
+    /** The word being typed, which may be unfinished; null after a button was pressed. */
     wordInHand: useStable(() => (typing.current ? wordInHand(text, caret.current) : null)),
     release: useStable(() => setSelected(null)),
     select: useStable((at: number | null) => {
@@ -91,18 +94,18 @@ export function useEntry({ text, items, onChange }: Line) {
         setPicked(false);
       }
     }),
-    /** Writes at the cursor. */
+    /** Inserts text at the cursor. */
     press: useStable((what: string) => {
       const next = written(text, caret.current, what);
       place(next.text, next.caret);
     }),
-    /** Writes after an item, or at the end. */
+    /** Inserts text after an item, or at the end. */
     pressAfter: useStable((what: string, after: number | null) => {
       const item = after === null ? undefined : items?.[after];
       const next = written(text, item ? item.at + item.length : Array.from(text).length, what);
       place(next.text, next.caret);
     }),
-    /** Takes away the item before the cursor, or what stands there as long as items are not known. */
+    /** Deletes the item before the cursor, or the last piece while items are unknown. */
     backspace: useStable(() => {
       const item = before() ?? lastPiece(text, caret.current);
       if (item) {
@@ -114,7 +117,7 @@ export function useEntry({ text, items, onChange }: Line) {
         place(rest.trimEnd(), Math.min(item.at, Array.from(rest.trimEnd()).length));
       }
     }),
-    /** Has the strike before the cursor be shown and not delivered. */
+    /** Turns the strike before the cursor into a feint. */
     feint: useStable(() => {
       const item = before() ?? wordInHand(text, caret.current);
       if (item) {
@@ -125,13 +128,13 @@ export function useEntry({ text, items, onChange }: Line) {
       }
     }),
     /**
-     * Puts another text in place of the whole line.
+     * Replaces the whole line.
      *
      * @param item that is selected in it
      */
     replace: useStable((next: string, item: number | null = null) => place(next, Array.from(next).length, item)),
     focus: useStable(() => field.current?.focus({ preventScroll: true })),
-    /** Puts something else in place of what cannot be read. */
+    /** Replaces a piece that cannot be read. */
     correct: useStable((what: Place, by: string) => {
       place(replaceCharacters(text, what, by), what.at + Array.from(by).length);
       field.current?.focus();

@@ -6,19 +6,19 @@ import { useStable } from "../ui/useStable";
 
 const HEIGHTS: Target[] = ["leg", "body", "head"];
 
-/** The edit that a key means; undefined when the item does not allow it. */
+/** Returns the edit for a key; undefined when the item does not allow it. */
 export function editOf(what: KeyedEdit, edits: ItemEdit[], target: Target | undefined): ItemEdit | undefined {
   if (what !== "higher" && what !== "lower") {
     return edits.find((edit) => edit.kind === what);
   }
   const from = target === undefined ? -1 : HEIGHTS.indexOf(target);
   const way = what === "higher" ? HEIGHTS.slice(from + 1) : HEIGHTS.slice(0, Math.max(0, from)).reverse();
-  // An arm goes from head to body, with nothing between.
+  // For a punch, head and body follow each other directly.
   return way.map((to) => edits.find((edit) => edit.target === to)).find(Boolean);
 }
 
 /**
- * What can be done with the items of a line by hand, each as the core writes and checks it.
+ * The changes that can be made by hand to the items of a line, from the core.
  *
  * @param check of what stands in the line; undefined while it is not known
  * @param picked the item that is asked about

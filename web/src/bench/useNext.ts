@@ -6,13 +6,13 @@ import type { Checked } from "../check/useCheck";
 
 interface Next {
   next: Continuations | undefined;
-  /** Whether an item within the chain is followed rather than the last one. */
+  /** Whether it continues an item within the chain rather than the last one. */
   within: boolean;
 }
 
 /**
- * What can follow: as the check answers it for where the cursor stood, or asked alone for an empty line and for an item
- * that was selected since. What was known last stays until then.
+ * What can follow: from the check for the position of the cursor, or from a request of its own for an empty line or a
+ * newly selected item. The previous answer stays until then.
  */
 export function useNext(request: CheckRequest, { parts, readable, current, latest }: Checked, selected: number | null) {
   const empty = request.text.trim() === "";
@@ -26,7 +26,7 @@ export function useNext(request: CheckRequest, { parts, readable, current, lates
     placeholderData: keepPreviousData,
   });
   const known = useRef<Next>({ next: undefined, within: false });
-  // Nothing follows what cannot be read.
+  // Nothing follows an unreadable line.
   const next = isAlone ? (alone.isPlaceholderData ? undefined : alone.data?.next) : isReadable ? fits : undefined;
   if (next && next !== known.current.next) {
     known.current = { next, within: next.after !== null && next.after < (readable?.items.length ?? 0) - 1 };

@@ -3,11 +3,11 @@ import { answered, api, type CombinationRow } from "../api/client";
 import { keys } from "../api/keys";
 import { useSettled } from "../ui/useSettled";
 
-/** After the last key, before it is asked, ms. */
+/** Pause in ms after the last key before the server is asked. */
 const PAUSE = 250;
 
 /**
- * The combination in use that has this name already.
+ * The combination in use with the same name.
  *
  * @param except the one that is being changed
  */

@@ -9,7 +9,7 @@ import { useNotice } from "../ui/useNotice";
 import { useStable } from "../ui/useStable";
 import type { Draft } from "./draft";
 
-/** What is done with a draft: a head coach saves, a coach proposes, a proposal is approved with an edit or revised. */
+/** The action on a draft: a head coach saves, a coach proposes, a proposal is approved with an edit or revised. */
 export type Doing = "save" | "propose" | "approve" | "revise";
 
 export function doingOf(user: { id: number; role: string } | null | undefined, proposal: Proposal | null): Doing {
@@ -20,7 +20,7 @@ export function doingOf(user: { id: number; role: string } | null | undefined, p
   return head ? "save" : "propose";
 }
 
-/** Whether a refusal says that what is sent is in place already, as it was sent. */
+/** Tells whether a conflict is only our own save whose answer was lost. */
 export function isWhatWasSent({ current, existing }: Problem, body: SaveRequest): boolean {
   return current
     ? current.name === body.name.trim() && current.text === body.text && current.note === (body.note ?? "").trim()
@@ -39,7 +39,7 @@ interface Bench {
   leaveFor: (page: string) => void;
 }
 
-/** Sends a draft, each time by the request that whoever is signed in may make, and goes to where it is then. */
+/** Sends a draft by the request that fits the role and opens the resulting page. */
 function useSend({ draft, combinationId, proposal, leaveFor }: Bench, doing: Doing) {
   const notice = useNotice();
   const save = useSave(combinationId);
@@ -77,8 +77,7 @@ function useSend({ draft, combinationId, proposal, leaveFor }: Bench, doing: Doi
 }
 
 /**
- * The drawer in which a draft is named and saved. A save goes out once what it saves is checked; without a connection it
- * waits for that, in sight, and goes out once.
+ * The save drawer. A save is sent once the chain is checked; without a connection it waits visibly and is sent once.
  */
 export function useSaving(bench: Bench) {
   const { draft, checked, proposal, leaveFor } = bench;
@@ -90,9 +89,9 @@ export function useSaving(bench: Bench) {
   const [isOpen, setOpen] = useState(false);
   const [remark, setRemark] = useState("");
   const [conflict, setConflict] = useState<Problem | null>(null);
-  /** What is to be sent: from which version it was made. */
+  /** The save to be sent, with the version it is based on. */
   const [waiting, setWaiting] = useState<{ basedOn: number | null } | null>(null);
-  /** Whether an answer was lost on its way, so that it may be in place already. */
+  /** Whether an answer was lost, so that the save may have succeeded. */
   const wasCutOff = useRef(false);
 
   const store = async (basedOn: number | null) => {
@@ -154,7 +153,7 @@ export function useSaving(bench: Bench) {
     sending,
     isWaiting: waiting !== null && !reachable,
     giveUp: useStable(() => setWaiting(null)),
-    /** Null while it waits, and when there is a conflict to be decided. */
+    /** Null while waiting, and when there is a conflict to resolve. */
     refused: waiting === null && conflict === null ? refused : null,
     conflict,
     endConflict: useStable(() => setConflict(null)),

@@ -10,7 +10,7 @@ import { Waiting } from "../ui/Waiting";
 import { useAthleteCard } from "./useCards";
 import "./cards.css";
 
-/** What an athlete took home, on a phone. Nobody is signed in. */
+/** An athlete's card on a phone, without sign-in. */
 export default function AthleteCardScreen() {
   const card = useAthleteCard(useParams().key ?? "");
   if (card.isPending) {

@@ -15,7 +15,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** Combinations for an athlete to take home. */
+/** Makes a card for an athlete. */
 export default function CardDialog({ combinations, onClose }: Props) {
   const read = useNumbering();
   const numberings = useNumberings().data?.numberings ?? [];

@@ -11,7 +11,7 @@ import { day } from "../ui/words";
 import { cardAddress, useCards, useRevokeCard } from "./useCards";
 import "./cards.css";
 
-/** Cards that athletes have taken home. */
+/** Lists the cards of athletes. */
 export default function CardsScreen() {
   const cards = useCards();
   const [address] = useSearchParams();

@@ -25,7 +25,7 @@ export function useRevokeCard() {
   });
 }
 
-/** A card as the athlete reads it; nobody is signed in. */
+/** A card as the athlete reads it, without sign-in. */
 export function useAthleteCard(key: string) {
   return useQuery({
     queryKey: keys.athleteCard(key),
@@ -33,5 +33,5 @@ export function useAthleteCard(key: string) {
   });
 }
 
-/** The address that an athlete opens. */
+/** Returns the URL that an athlete opens. */
 export const cardAddress = (key: string) => `${window.location.origin}/card/${key}`;

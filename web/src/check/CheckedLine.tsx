@@ -12,19 +12,19 @@ import "./check.css";
 interface Props {
   check: Check;
   stances: NonNullable<Check["stances"]>;
-  /** Whose feet are drawn. */
+  /** The stance whose feet are drawn. */
   shownStance: Stance;
   onShownStance: (stance: Stance) => void;
   selected: number | null;
   onSelect: (at: number | null) => void;
   onEdit?: (what: KeyedEdit, at: number) => void;
-  /** At which it was checked. */
+  /** The tempo of the check. */
   tempo?: number;
 }
 
 /**
- * The full drawing, which can be played; the sentence of what is pointed at or selected, or else how the two face each
- * other; and both stances under it.
+ * The full drawing with player. Below it the sentence of the item that is pointed at or selected, otherwise the guard,
+ * and both stances in words.
  */
 export const CheckedLine = memo(function CheckedLine({
   check,

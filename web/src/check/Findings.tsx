@@ -10,13 +10,13 @@ interface Props {
   check: Check;
   selected: number | null;
   onSelect: (at: number | null) => void;
-  /** What can be done about it; without them nothing is offered. */
+  /** The mends; without them none are offered. */
   mends?: Mends | undefined;
   onMend?: (mend: Mend) => void;
   onCompare?: (mend: Mend) => void;
 }
 
-/** What the check says: waits first and how to mend them, then findings by weight, then what is good. */
+/** The result of a check: waits with their mends first, then findings by severity, then credits. */
 export const Findings = memo(function Findings({ check, selected, onSelect, mends, onMend, onCompare }: Props) {
   const waits = check.links.filter((link) => link.verdict !== "flows");
   const offer = (list: Mend[] | undefined, name: string, complete = true) =>
@@ -89,7 +89,7 @@ export const Findings = memo(function Findings({ check, selected, onSelect, mend
   );
 });
 
-/** The other places that a finding holds for, each to be shown on the line. */
+/** The other places of a finding, each of which can be shown on the line. */
 function MorePlaces({
   check,
   finding,
@@ -109,7 +109,7 @@ function MorePlaces({
   );
 }
 
-/** How near the hips come to the edge of the feet, and how hard the chain is to learn, with what makes it so. */
+/** How close the hips come to the edge of the feet, and the difficulty of the chain with its reasons. */
 function Measures({ check, onSelect }: Pick<Props, "check" | "onSelect">) {
   const { balance, level } = check;
   const at = balance?.leastAt ?? null;

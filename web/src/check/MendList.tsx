@@ -3,22 +3,22 @@ import type { Mend } from "../api/client";
 import { seconds, VERDICTS } from "../ui/words";
 import "./check.css";
 
-/** As many as one takes in at a glance. */
+/** Number of mends shown at first. */
 const AT_FIRST = 3;
 
 interface Props {
   mends: Mend[];
-  /** Length of the chain as it is, ms. */
+  /** Length of the unchanged chain, in ms. */
   lengthMs: number;
   /** Whether all pairs of edits were tried. */
   complete?: boolean;
-  /** What the mends are for, for a screen reader. */
+  /** The accessible name of the list. */
   name: string;
   onMend: (mend: Mend) => void;
   onCompare: (mend: Mend) => void;
 }
 
-/** One press each: what is done, and how long the chain takes before and after. */
+/** Lists mends with their action and the duration before and after. */
 export function MendList({ mends, lengthMs, complete = true, name, onMend, onCompare }: Props) {
   const [all, setAll] = useState(false);
   const shown = all ? mends : mends.slice(0, AT_FIRST);

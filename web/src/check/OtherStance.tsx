@@ -7,13 +7,13 @@ import "./check.css";
 interface Props {
   check: Check;
   onSelect?: (at: number | null) => void;
-  /** Address of the comparison with the mirrored or the carried chain. */
+  /** Returns the URL of the comparison with the mirrored or carried chain. */
   compare: (text: string, stance: Stance, title: string) => string;
-  /** Puts the carried chain on the bench. */
+  /** Opens the carried chain on the bench. */
   onCarry: (text: string, stance: Stance) => void;
 }
 
-/** What really changes when the chain is mirrored, and the carry that keeps the limbs. */
+/** Shows what changes when the chain is mirrored, and the carried chain with the same limbs. */
 export const OtherStance = memo(function OtherStance({ check, compare, onSelect, onCarry }: Props) {
   const { mirror, carry } = check;
   if (!mirror || !carry) {

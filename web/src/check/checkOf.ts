@@ -17,19 +17,19 @@ import { noteConnection } from "../api/connection";
 import { keys } from "../api/keys";
 import { linesOf } from "../api/lines";
 
-/** The check of a chain, and what was asked for beside it; a part is missing until its line is here. */
+/** A check with the requested parts; a part is missing until its line arrives. */
 export interface CheckAnswer {
   check: Check;
   next?: Continuations;
   edits?: ItemEdits;
-  /** Null while the library cannot be asked. */
+  /** Null while the library is unreachable. */
   similar?: Matches | null;
   mends?: Mends;
 }
 type Part = NonNullable<CheckRequest["with"]>[number];
 
 /**
- * The check, then its parts, each as soon as its line is here.
+ * Yields the check, then its parts, as their lines arrive.
  *
  * @throws Refusal when the server refuses, or when the answer ends before all of it has come
  */
@@ -65,7 +65,7 @@ function isWhole(answer: CheckAnswer, request: CheckRequest): boolean {
 }
 
 /**
- * The question for one check, and its answer for good.
+ * The query for one check, cached for good.
  *
  * @param caret where the cursor stands when the question goes out; the same question for every place
  * @example useQuery(checkOf({ text: "1 2", draw: ["row"] })).data?.check.verdict
@@ -78,15 +78,15 @@ export function checkOf(request: CheckRequest, caret?: () => number) {
       // The first line is the check.
       reducer: (before: CheckAnswer, part: Partial<CheckAnswer>) => ({ ...before, ...part }),
       initialValue: {} as CheckAnswer,
-      // Each part takes the place of the one before when it comes.
+      // Each part replaces the previous one when it arrives.
       refetchMode: "append",
     }),
-    // What was left in the middle is asked for again when it is wanted again.
+    // An incomplete answer is requested again when it is needed.
     staleTime: ({ state: { data } }) => (data && isWhole(data, request) ? Number.POSITIVE_INFINITY : 0),
     gcTime: 60_000,
-    // Comparing a whole picture with the one before takes longer than drawing it.
+    // Comparing a whole picture with the previous one is slower than drawing it.
     structuralSharing: false,
-    // While the server is away it is asked again until it is back.
+    // While the server is unreachable the request is repeated.
     retry: (count, error) => isAway(error) || again(count, error),
   });
 }

@@ -18,7 +18,7 @@ afterEach(() => {
   serve(null);
 });
 
-/** What stands in the line, and what is known of it. */
+/** A bench with a line and its check. */
 function bench(first: string, asking: Partial<CheckRequest> = {}) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const wrapper = ({ children }: { children: ReactNode }) => (

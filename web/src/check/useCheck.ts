@@ -5,29 +5,29 @@ import { useReachable } from "../api/connection";
 import { useSettled } from "../ui/useSettled";
 import { type CheckAnswer, checkOf } from "./checkOf";
 
-/** Keys that come at one moment, as from a paste or a touch of the pad, are one question, ms. */
+/** Keys within this time in ms, as from a paste or the pad, make one request. */
 const PAUSE = 20;
-/** After which an answer is late, ms: what is shown is not about what is typed, and looks so. */
+/** Time in ms after which an answer is late, and the shown result is marked as outdated. */
 const LATE = 600;
 
 export interface Checked {
-  /** The answer to what stands in the line now, or to what stood there a moment ago. */
+  /** The answer for the current line, or for an earlier one until it arrives. */
   latest: Check | undefined;
   /** The last answer that could be read, so that the picture stays while a word is half typed. */
   readable: Check | undefined;
-  /** Whether `latest` answers what stands in the line now. */
+  /** Whether `latest` belongs to the current line. */
   current: boolean;
-  /** What was asked for beside the check of what stands in the line now, as far as it is here. */
+  /** The parts for the current line, as far as they have arrived. */
   parts: Omit<CheckAnswer, "check">;
   error: unknown;
-  /** Whether what is shown is about an earlier text, and the answer to this one is late or cannot be had. */
+  /** Whether the shown result belongs to an earlier text, and the answer for this one is late or unavailable. */
   old: boolean;
 }
 
 const NONE: Checked["parts"] = {};
 
 /**
- * Checks as one types. Answers to what is no longer there are dropped; the picture stays until the next one is here.
+ * Checks the line while typing. Outdated answers are dropped; the picture stays until the next one arrives.
  *
  * @param caret see {@link checkOf}
  */

@@ -19,7 +19,7 @@ const LOOKS: { value: Appearance; label: string }[] = [
   { value: "dark", label: "dark" },
 ];
 
-/** One's own numbering, look and password. */
+/** The coach's own numbering, appearance and password. */
 export default function AccountScreen() {
   const session = useSession();
   const numberings = useNumberings();
@@ -34,7 +34,7 @@ export default function AccountScreen() {
       setCurrent("");
       setNext("");
       notice.done("Your password is changed. Other places you were signed in are signed out.");
-      // The session is a new one, and so is its token.
+      // The session is new, and so is its CSRF token.
       await session.refetch();
     },
   });

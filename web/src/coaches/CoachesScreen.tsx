@@ -13,7 +13,7 @@ import { useChangeCoach, useCoaches, useInvitations, useMakeLink, useWithdraw } 
 
 const ROLE_OPTIONS = (Object.keys(ROLES) as Coach["role"][]).map((value) => ({ value, label: ROLES[value] }));
 
-/** Who is of the gym, what they may do, and links that let someone in. */
+/** Lists the gym's coaches with their roles, and the invitation links. */
 export default function CoachesScreen() {
   const coaches = useCoaches();
   const me = useSession().data?.user;
@@ -147,7 +147,7 @@ export default function CoachesScreen() {
   );
 }
 
-/** Links that were sent and are still good; each can be withdrawn. */
+/** The valid links; each can be withdrawn. */
 function OpenLinks() {
   const links = useInvitations();
   const withdraw = useWithdraw();

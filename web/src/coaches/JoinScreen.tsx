@@ -10,11 +10,11 @@ import { Waiting } from "../ui/Waiting";
 import { PASSWORD_RULE, ROLES } from "../ui/words";
 import "../ui/gym.css";
 
-/** Where an invitation leads: a new account, or a new password. */
+/** The page behind an invitation link: a new account, or a new password. */
 export default function JoinScreen() {
-  // The word of the link stands after "#", which a browser sends to nobody.
+  // The token is in the URL fragment, which browsers do not send.
   const token = useLocation().hash.slice(1);
-  // The session brings the token that every write sends back.
+  // The session provides the CSRF token for writes.
   const session = useSession();
   const [name, setName] = useState("");
   const [email, setEmail] = useState("");
@@ -32,7 +32,7 @@ export default function JoinScreen() {
           body: look.data?.kind !== "reset" ? { token, password, name, email } : { token, password },
         }),
       ),
-    // The server has signed them in.
+    // The server has signed the coach in.
     onSuccess: () => window.location.assign(look.data?.kind === "setup" ? "/setup" : "/library"),
   });
   const submit = (event: FormEvent) => {

@@ -15,7 +15,7 @@ export function useChangeCoach() {
   return useMutation({
     mutationFn: ({ id, ...change }: Pick<Coach, "id"> & Partial<Pick<Coach, "role" | "active">>) =>
       answered(api.PUT("/api/coaches/{id}", { params: { path: { id } }, body: change })),
-    // Links end with the rights of who made them and of whom they are for.
+    // Links end with the rights of their creator and of the account they are for.
     onSettled: () =>
       Promise.all([
         queries.invalidateQueries({ queryKey: keys.coaches }),
@@ -24,7 +24,7 @@ export function useChangeCoach() {
   });
 }
 
-/** A link that invites someone, or that sets a coach's password anew. The link itself is shown once. */
+/** Creates a link for a new coach or a new password. The link is shown once. */
 export function useMakeLink() {
   const queries = useQueryClient();
   return useMutation({
@@ -39,7 +39,7 @@ export function useMakeLink() {
   });
 }
 
-/** The links that are still good. */
+/** The valid links. */
 export function useInvitations() {
   return useQuery({
     queryKey: keys.invitations,

@@ -197,7 +197,7 @@ test("what changes with the stance is marked where it happens", () => {
   expect(container.querySelectorAll(".word-on").length).toBe(2);
 });
 
-/** All numbers of all paths, points and texts, in their order. */
+/** Returns all numbers of all paths, points and texts, in order. */
 function points(svg: Element): number[] {
   return [...svg.querySelectorAll(".tile, .tile path, .tile text, .glyph, .glyph path, .ribbon-line, circle")].flatMap(
     (node) =>

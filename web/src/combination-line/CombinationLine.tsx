@@ -7,7 +7,7 @@ import { type Placed, place } from "./place";
 import { Ribbon } from "./Ribbon";
 import "./combination-line.css";
 
-/** What a key does with a tile. */
+/** The edits that keys make on a tile. */
 export type KeyedEdit = "leave-out" | "earlier" | "later" | "higher" | "lower";
 const EDIT_KEYS: Record<string, KeyedEdit> = {
   Delete: "leave-out",
@@ -19,28 +19,28 @@ const EDIT_KEYS: Record<string, KeyedEdit> = {
 };
 
 interface Props {
-  /** What the core has worked out; here it is only written. */
+  /** The drawing that the core has computed. */
   drawing: LineDrawing;
-  /** Whose feet are drawn, where there is room for them. */
+  /** The stance whose feet are drawn, where there is room. */
   stance?: Stance;
   selected?: number | null;
   onSelect?: (at: number | null) => void;
-  /** Told what the pointer or the focus is on, so that its sentence can be shown. */
+  /** Called with the sentence of the item under the pointer or with the focus. */
   onPoint?: (sentence: string | null) => void;
-  /** Told what is to be done with an item by a key, such as "earlier". */
+  /** Called when a key edits an item, such as "earlier". */
   onEdit?: (what: KeyedEdit, at: number) => void;
-  /** The time that the width stands for, in ms, where two lines share one axis; the length of the chain by itself. */
+  /** The time in ms that the width represents, where two lines share an axis; by default the length of the chain. */
   spanMs?: number;
-  /** Places of the items to be marked as different. */
+  /** Indices of items that are marked as different. */
   marked?: ReadonlySet<number>;
-  /** Only for the row size: the width in px. */
+  /** The width in px, for the row size only. */
   width?: number;
   name: string;
-  /** Drawn over it, such as where one is in time. */
+  /** Drawn over the line, such as a moving mark. */
   overlay?: (line: Placed) => ReactNode;
 }
 
-/** The picture of a combination: time to the right, height as target, weight and feet below. */
+/** The picture of a combination: time to the right, target as height, weight and feet below. */
 export function CombinationLine({
   drawing,
   stance = "orthodox",
@@ -68,7 +68,7 @@ export function CombinationLine({
     }
   }, [selected, drawing]);
   const small = drawing.size === "row";
-  // What nobody asks about is looked at; nothing in it can be pressed.
+  // A small line, or one without callbacks, is not interactive.
   const still = small || (onSelect === undefined && onPoint === undefined);
 
   const onKey = (event: KeyboardEvent, at: number) => {
@@ -96,7 +96,7 @@ export function CombinationLine({
     <div
       className={`combination-line line-${drawing.size}${overlay ? " line-plays" : ""}`}
       ref={holder}
-      // What does not fit can be reached: by its tiles, or by itself where they are still.
+      // A line that is too wide can be scrolled by keyboard: by its tiles, or as a whole where it is not interactive.
       tabIndex={still && !small && line.width > width ? 0 : undefined}
     >
       <svg
@@ -189,7 +189,7 @@ function Lanes({ line }: { line: Placed }) {
   );
 }
 
-/** A reload is a hatched gap with its milliseconds, a break a torn one. */
+/** Draws a wait: a hatched gap with its milliseconds for a reload, a torn one for a break. */
 function Wait({
   gap,
   line,
@@ -236,7 +236,7 @@ function Wait({
   );
 }
 
-/** Two ragged edges with nothing between them: how the screen shows a break. */
+/** Returns two ragged edges with nothing between them, the sign of a break. */
 function tear(from: number, to: number, top: number, bottom: number): string {
   const steps = 9;
   const edge = (x: number, down: boolean) =>

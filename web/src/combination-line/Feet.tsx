@@ -1,7 +1,7 @@
 import type { LineDrawing } from "../api/client";
 import type { Placed } from "./place";
 
-/** The strip of footprints: one pair at the start, one at each item that moves or turns the feet. */
+/** The strip of footprints: one pair at the start and one at each item that moves or turns the feet. */
 export function Feet({ feet, line }: { feet: NonNullable<LineDrawing["feet"]>["orthodox"]; line: Placed }) {
   const { left } = line.drawing;
   return (

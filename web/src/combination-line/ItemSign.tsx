@@ -2,7 +2,7 @@ import type { LineDrawing } from "../api/client";
 import { Glyph } from "./Glyph";
 import { Tile } from "./LineItem";
 
-/** One item of a drawing by itself, as it stands in a line. */
+/** Draws one item of a line by itself. */
 export function ItemSign({ item, tile }: { item: LineDrawing["items"][number]; tile: number }) {
   const room = tile + 14;
   return (

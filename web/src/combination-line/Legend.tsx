@@ -3,7 +3,7 @@ import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
 import { ItemSign } from "./ItemSign";
 
-/** A line in which every sign comes once, and what each of its items stands for. */
+/** A line that contains every sign once; the legend explains its items. */
 const SAMPLE = "1 2 (3) 4! 5~ slip-lead / 14>";
 const SIGNS = [
   "Light, with a point: the lead side strikes.",
@@ -26,7 +26,7 @@ const PLACES: [string, string][] = [
   ["feet", "From above, wherever they step or turn; the dashed ones are where they were."],
 ];
 
-/** What every sign of a line means, told in place. */
+/** Explains every sign of a line. */
 export function Legend() {
   const sample = useQuery({
     queryKey: keys.legend,

@@ -58,7 +58,7 @@ export function LineItem({
   );
 }
 
-/** A feint is hollow, a hard strike heavier, a light one thinner. */
+/** A feint is hollow, a hard strike bolder, a light one thinner. */
 export function Tile({ item, x }: { item: Item; x: number }) {
   const classes = ["tile", `tile-${item.role}`, item.isFeint ? "tile-feint" : "", `tile-${item.effort}`];
   return (
@@ -73,7 +73,7 @@ export function Tile({ item, x }: { item: Item; x: number }) {
   );
 }
 
-/** Under what the other of two compared chains does not have. */
+/** Underlines what the other of two compared chains does not have. */
 function Difference({ x, y, width }: { x: number; y: number; width: number }) {
   return <path d={`M${x - width / 2} ${y}h${width}`} className="difference" />;
 }

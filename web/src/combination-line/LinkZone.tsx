@@ -2,7 +2,7 @@ import type { Placed } from "./place";
 
 interface Props {
   line: Placed;
-  /** Place of the earlier item. */
+  /** Index of the first item. */
   link: number;
   isMarked?: boolean;
   /** Whether it is marked as new rather than as fallen apart. */
@@ -10,7 +10,7 @@ interface Props {
   onPress?: () => void;
 }
 
-/** The stretch between two items, marked or to be touched. */
+/** The area between two items, which can be marked or pressed. */
 export function LinkZone({ line, link, isMarked = true, isNew = false, onPress }: Props) {
   const { items, height } = line.drawing;
   const [one, other] = [items[link], items[link + 1]];

@@ -6,11 +6,11 @@ import { curveAt, type Placed } from "./place";
 interface Props {
   line: Placed;
   stance?: Stance;
-  /** The moment of the chain, ms; null while it does not move. Asked anew at each picture. */
+  /** Returns the moment of the chain in ms, or null while it does not move. Called for every frame. */
   at: () => number | null;
 }
 
-/** Where one is in time: a mark over the line, with the weight and the feet as they are at that moment. */
+/** A mark that moves over the line, with the weight and the feet at that moment. */
 export function MovingMark({ line, stance = "orthodox", at }: Props) {
   const all = useRef<SVGGElement>(null);
   const mark = useRef<SVGGElement>(null);
@@ -19,7 +19,7 @@ export function MovingMark({ line, stance = "orthodox", at }: Props) {
   const { drawing } = line;
   const strip = drawing.feet?.[stance];
   useEffect(() => {
-    // Who wants less motion sees it step from landing to landing.
+    // With reduced motion it moves from landing to landing.
     const steps = window.matchMedia?.("(prefers-reduced-motion: reduce)").matches ?? false;
     const landed = (ms: number) => drawing.items.findLast((item) => item.ms <= ms)?.ms ?? 0;
     let frame = 0;

@@ -4,14 +4,14 @@ import { beforeContact } from "./sentences";
 
 interface Props {
   stances: NonNullable<Check["stances"]>;
-  /** Whose feet are drawn. */
+  /** The stance whose feet are drawn. */
   shownStance: Stance;
   onShownStance: (stance: Stance) => void;
   selected: number | null;
   onSelect: (at: number | null) => void;
 }
 
-/** One drawing, two stances: left and right written out for each stance, and what each strike meets marked where it happens. */
+/** Both stances in words with left and right; what each strike reaches is marked where it happens. */
 export function StanceWords({ stances, shownStance, onShownStance, selected, onSelect }: Props) {
   return (
     <Stops label="Left and right in both stances" className="stance-words">

@@ -4,11 +4,11 @@ type Strip = NonNullable<LineDrawing["feet"]>["orthodox"];
 export type Footing = Pick<Strip["pairs"][number], "dx" | "dy" | "turn" | "clear" | "soles">;
 
 const between = (from: number, to: number, part: number) => from + (to - from) * part;
-/** The shorter way round, degrees. */
+/** Returns a direction between two, the shorter way round, in degrees. */
 const turned = (from: number, to: number, part: number) => from + (((((to - from) % 360) + 540) % 360) - 180) * part;
 
 /**
- * Where the feet stand at a moment: on their way from where the strip has them before a change to where it has them after.
+ * Returns where the feet are at a moment, interpolated between the footprints before and after a change.
  *
  * @param items of the same drawing, which say when each change begins
  */
@@ -26,7 +26,7 @@ export function footingAt(strip: Strip, items: LineDrawing["items"], ms: number)
     dy: between(from.dy, to.dy, part),
     clear: to.clear,
     turn: turned(from.turn, to.turn, part),
-    // A foot stays the same foot, also where the lead becomes the rear.
+    // A foot keeps its identity when lead and rear swap.
     soles: from.soles.map((sole) => {
       const there = to.soles.find((other) => other.isLeft === sole.isLeft) ?? sole;
       return {

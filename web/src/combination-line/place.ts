@@ -1,13 +1,13 @@
 import type { LineDrawing } from "../api/client";
 
-/** A drawing in the room that there is: its milliseconds are places now. */
+/** A drawing scaled to the available width: its milliseconds are now positions. */
 export interface Placed {
   drawing: LineDrawing;
   width: number;
   /** Where the lanes end. */
   right: number;
   x: (ms: number) => number;
-  /** A curve of the drawing as a path; empty when it has less than two points. */
+  /** Returns a curve of the drawing as a path; empty when it has fewer than two points. */
   curve: (pieces: number[][]) => string;
 }
 
@@ -32,7 +32,7 @@ export function place(drawing: LineDrawing, room: number, spanMs = drawing.lengt
 }
 
 /**
- * The height of a curve at a moment.
+ * Returns the height of a curve at a moment.
  *
  * @param pieces as in a drawing: a point, then cubic pieces that go on to the right
  * @returns drawing units; before its beginning and after its end what it has there; null for no curve

@@ -244,7 +244,7 @@ function Page({ combination }: { combination: Combination }) {
   );
 }
 
-/** The same once more, to be changed on the bench under a name of its own. */
+/** Opens the same chain on the bench, to be changed and saved under another name. */
 function variantOf({ name, text, stance, rules, themes, note }: Combination): Fresh {
   return { fresh: { name: `${name}, variant`, text, stance, rules, themes, note } };
 }

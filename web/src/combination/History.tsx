@@ -26,7 +26,7 @@ const FIELDS = {
   note: "note",
 } as const;
 
-/** Every version, with what it changed in the one before. */
+/** Lists every version with its changes. */
 export function History({ combination }: { combination: Combination }) {
   const versions = useVersions(combination.id, combination.version).data?.versions ?? [];
   const head = useIsHeadCoach();
@@ -87,7 +87,7 @@ function compareVersions(before: Version, now: Version, { id, name }: Combinatio
   });
 }
 
-/** A field in plain words. */
+/** Returns a field in plain words. */
 function shown(version: Version, field: keyof typeof FIELDS): string {
   const value = version[field];
   return Array.isArray(value) ? value.join(", ") || "none" : String(value);

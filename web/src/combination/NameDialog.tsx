@@ -11,7 +11,7 @@ import { ThemeSelect } from "../ui/ThemeSelect";
 import { useNotice } from "../ui/useNotice";
 import { useSave } from "./useCombination";
 
-/** Another name, other themes or another note, without the bench; the chain stays as it is. */
+/** Changes the name, themes or note without the bench; the chain stays unchanged. */
 export function NameDialog({
   combination,
   isOpen,

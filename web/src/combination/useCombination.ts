@@ -17,7 +17,7 @@ export function useVersions(id: number, version: number) {
   });
 }
 
-/** Keeps the stored answer and lets every list ask again. */
+/** Stores the answer in the cache and invalidates the lists. */
 function useRemember() {
   const queries = useQueryClient();
   return (combination: Combination) => {
@@ -40,7 +40,7 @@ export function useSave(id: number | null) {
   });
 }
 
-/** Brings an earlier version back as the newest. */
+/** Restores an earlier version as the newest. */
 export function useBringBack(id: number) {
   const remember = useRemember();
   return useMutation({
@@ -54,7 +54,7 @@ export function useBringBack(id: number) {
   });
 }
 
-/** Takes a combination out of use, or brings it back. */
+/** Archives or restores a combination. */
 export function useArchive(id: number) {
   const remember = useRemember();
   return useMutation({

@@ -1,7 +1,7 @@
 import { became } from "./difference";
 import "./compare.css";
 
-/** A chain as it became another: what came is marked, what went is struck. */
+/** Shows how a chain changed: additions are marked, omissions are struck through. */
 export function Became({ before, after }: { before: string; after: string }) {
   return (
     <span className="became numbers">

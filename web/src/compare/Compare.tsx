@@ -12,11 +12,11 @@ import "./compare.css";
 export interface Side {
   title: string;
   check: Check;
-  /** Whose left and right are written under the line. */
+  /** The stance for the words under the line. */
   stance: Stance;
 }
 
-/** Two chains one above the other on one axis of time; what only one of them has is underlined. */
+/** Two chains on one time axis; what only one of them has is underlined. */
 export function Compare({ first, second }: { first: Side; second: Side }) {
   const span = Math.max(first.check.lengthMs ?? 0, second.check.lengthMs ?? 0);
   const marks = difference(first.check.items, second.check.items);
@@ -36,7 +36,7 @@ export function Compare({ first, second }: { first: Side; second: Side }) {
   );
 }
 
-/** What the strikes meet, and the way out: what the second no longer has, and what it has instead. */
+/** Compares contacts and exits: what the second chain no longer has, and what it has instead. */
 function Changes({ first, second }: { first: Side; second: Side }) {
   const meets = ({ check, stance }: Side) => check.stances?.[stance].contacts.flat() ?? [];
   const lost = moreOf(meets(first), meets(second));
@@ -66,7 +66,7 @@ function Changes({ first, second }: { first: Side; second: Side }) {
   );
 }
 
-/** One of the two: its line, which can be played, and its words. */
+/** One of the two chains: its line with player, and its words. */
 function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked: ReadonlySet<number> }) {
   const { title, check, stance } = side;
   const play = usePlay(check);
@@ -92,7 +92,7 @@ function OneSide({ side, spanMs, marked }: { side: Side; spanMs: number; marked:
   );
 }
 
-/** Left and right written out, with what each meets on the opponent. */
+/** Left and right in words, with what each strike reaches. */
 function Words({ side }: { side: Side }) {
   const shownStance = side.check.stances?.[side.stance];
   return shownStance ? (

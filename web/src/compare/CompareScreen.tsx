@@ -18,7 +18,7 @@ export default function CompareScreen() {
     readIn,
   });
   const from = address.get("from") ?? "";
-  // Only a page of this gym is gone back to.
+  // Only pages of this application are accepted as a way back.
   const cameFrom = /^\/(?!\/)/.test(from)
     ? { to: from, place: address.get("fromName") || "Back" }
     : { to: "/library", place: "Library" };

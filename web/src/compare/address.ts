@@ -1,6 +1,6 @@
 import type { Rules, Stance } from "../api/client";
 
-/** The address of a comparison; a link that can be shared. */
+/** Returns the URL of a comparison, which can be shared. */
 export function compareAddress(options: {
   first: string;
   second: string;
@@ -9,7 +9,7 @@ export function compareAddress(options: {
   secondStance?: Stance;
   firstTitle?: string;
   secondTitle?: string;
-  /** Where one came from, such as "/combinations/4", and what it is called. */
+  /** The page to go back to, such as "/combinations/4", and its name. */
   from?: string;
   fromName?: string;
 }): string {

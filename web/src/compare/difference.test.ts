@@ -7,7 +7,7 @@ import { became, difference, moreOf } from "./difference";
 const words = (chain: Item[]) => chain.map((one) => one.words);
 const without = (chain: Item[], places: Set<number>) => words(chain.filter((_, at) => !places.has(at)));
 
-/** The longest run that both share, by trying every part of the first: slow and plain. */
+/** Returns the longest common part by trying every part of the first: slow and simple. */
 function longestShared(a: string[], b: string[]): number {
   let best = 0;
   for (let mask = 0; mask < 2 ** a.length; mask += 1) {

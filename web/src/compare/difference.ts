@@ -1,8 +1,8 @@
 import type { Item } from "../api/client";
 
 /**
- * The places in each of two chains that the other does not have, by the longest run of items that both share. Items are
- * told apart by their words, which are the same in every numbering and every stance.
+ * Returns the indices in each of two chains that the other does not have, by their longest common subsequence. Items
+ * are compared by their words, which are the same in every numbering and stance.
  */
 export function difference(a: Item[], b: Item[]): [Set<number>, Set<number>] {
   const same = (i: number, j: number) => a[i]?.words === b[j]?.words;
@@ -31,7 +31,7 @@ export function difference(a: Item[], b: Item[]): [Set<number>, Set<number>] {
   return [onlyA, onlyB];
 }
 
-/** A row of words as it became another: what stayed, what went and what came, in the order of both. */
+/** Returns how one list of words became another: kept, removed and added words, in order. */
 export function became(before: string[], after: string[]): { text: string; kind: "same" | "gone" | "new" }[] {
   const wrap = (words: string[]) => words.map((word) => ({ words: word })) as Item[];
   const [gone, come] = difference(wrap(before), wrap(after));
@@ -51,7 +51,7 @@ export function became(before: string[], after: string[]): { text: string; kind:
   return all;
 }
 
-/** What the first has more often than the second, each once. */
+/** Returns what the first list has more often than the second, each once. */
 export function moreOf(first: string[], second: string[]): string[] {
   const rest = [...second];
   const more = first.filter((one) => {

@@ -7,7 +7,7 @@ import { replaceCharacters } from "../ui/characters";
 import { Failure } from "../ui/Failure";
 import { useSettled } from "../ui/useSettled";
 
-/** After the last key, before it is read, ms. */
+/** Pause in ms after the last key before the text is read. */
 const PAUSE = 200;
 
 interface Props {
@@ -21,7 +21,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** One entry of a file, mended in place: what cannot be read is named as one types, with what is meant perhaps. */
+/** Edits one entry of a file in place, with problems and suggestions while typing. */
 export function EditLine({ name, chain, numbering, stance, saving, error, onSave, onClose }: Props) {
   const [text, setText] = useState(chain);
   const [called, setCalled] = useState(name);

@@ -5,7 +5,7 @@ import { FILE_FORMATS } from "../ui/words";
 import { ImportPanel } from "./ImportPanel";
 import "./exchange.css";
 
-/** The library as files: brought in by the head coach, taken out by everyone. */
+/** Imports the library from files (head coach) and exports it (everybody). */
 export default function ExchangeScreen() {
   const head = useIsHeadCoach();
   return (

@@ -9,17 +9,17 @@ import { useEditLine, useImportLines } from "./useImport";
 
 interface Props {
   state: Import;
-  /** How the file was read where it does not say. */
+  /** The numbering and stance for everything that the file does not say. */
   given: { numbering: NumberingId; stance: Stance };
   onState: (state: Import) => void;
 }
 
-/** What each entry of the file would do, or has done; before it is imported each can be mended or left out. */
+/** Lists what each entry of the file would do, or did; before the import each can be edited or skipped. */
 export function ImportLines({ state, given, onState }: Props) {
   const [chosen, setKind] = useState("");
   const [page, setPage] = useState(1);
   const choices = choicesOf(state);
-  // When the last entry of the chosen kind is mended, all are shown again.
+  // When the last entry of the chosen kind is corrected, all are shown.
   const kind = choices.some((choice) => choice.value === chosen) ? chosen : "";
   const lines = useImportLines(state, kind, page);
   const [edited, setEdited] = useState<number | null>(null);
@@ -137,7 +137,7 @@ export function ImportLines({ state, given, onState }: Props) {
   );
 }
 
-/** The chain and the name of an entry; of one that cannot be read as they stand in the file. */
+/** The chain and name of an entry; for an unreadable one as written in the file. */
 function entryOf({ content, written }: ImportLine): { chain: string; name: string } {
   return content ? { chain: content.text, name: content.name } : (written ?? { chain: "", name: "" });
 }

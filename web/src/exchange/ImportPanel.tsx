@@ -15,7 +15,7 @@ const FORMATS = (Object.keys(FILE_FORMATS) as FileFormat[]).map((value) => ({
   label: FILE_FORMATS[value].reads,
 }));
 
-/** A file or a pasted list: first what each of its lines would do, then all of it or nothing. */
+/** Imports a file or a pasted list: first a preview of each line, then all or nothing. */
 export function ImportPanel() {
   const mine = useNumbering();
   const numberings = useNumberings();

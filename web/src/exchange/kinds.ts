@@ -1,7 +1,7 @@
 import type { FileFormat, Import } from "../api/client";
 import { FILE_FORMATS } from "../ui/words";
 
-/** What becomes of an entry of a file. */
+/** What happens to an entry of a file. */
 export const KINDS: { value: string; label: string; says: string }[] = [
   { value: "new", label: "new", says: "comes into the library" },
   { value: "changed", label: "changed", says: "changes one of the same name or chain" },
@@ -11,18 +11,18 @@ export const KINDS: { value: string; label: string; says: string }[] = [
   { value: "left-out", label: "left out", says: "left out by you" },
 ];
 
-/** The format that a file is likely to have, by its name. */
+/** Guesses the format of a file by its name. */
 export function formatOf(name: string): FileFormat {
   const ending = name.split(".").pop()?.toLowerCase();
   return ending !== undefined && ending in FILE_FORMATS ? (ending as FileFormat) : "text";
 }
 
-/** How many combinations an import would write. */
+/** Returns how many combinations an import would write. */
 export function changesOf(state: Import | null): number {
   return (state?.counts.new ?? 0) + (state?.counts.changed ?? 0);
 }
 
-/** The kinds that a file has entries of, each with how many, and how many are shown of the chosen one. */
+/** Returns the kinds of entries in a file with their counts. */
 export function choicesOf(state: Import): { value: string; label: string; count: number }[] {
   const kinds = KINDS.map(({ value, label }) => ({ value, label, count: state.counts[value] ?? 0 }));
   return [{ value: "", label: "all", count: state.total }, ...kinds.filter(({ count }) => count > 0)];

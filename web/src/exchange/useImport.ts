@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { answered, api, type Import, type ImportLineRequest, type ImportRequest } from "../api/client";
 import { keys } from "../api/keys";
 
-/** Reads a file step by step and tells of each; nothing of the library changes by it. */
+/** Reads a file step by step and reports each step; the library does not change. */
 export function useReadFile(onStep: (state: Import) => void) {
   return useMutation({
     mutationFn: async (body: ImportRequest) => {
@@ -17,12 +17,12 @@ export function useReadFile(onStep: (state: Import) => void) {
   });
 }
 
-/** Puts everything in place, or nothing. */
+/** Applies the whole import, or nothing. */
 export function useApplyImport() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: number) => answered(api.POST("/api/imports/{id}/apply", { params: { path: { id } } })),
-    // It is done, whether the lists are here again or not.
+    // Done, even if the lists are not reloaded yet.
     onSuccess: () => void queries.invalidateQueries(),
   });
 }
@@ -42,7 +42,7 @@ export function useImportLines(state: Import | null, kind: string, page: number)
   });
 }
 
-/** Takes back what was imported, but for what was changed since. */
+/** Undoes an import, except for combinations that were changed since. */
 export function useUndoImport() {
   const queries = useQueryClient();
   return useMutation({
@@ -51,7 +51,7 @@ export function useUndoImport() {
   });
 }
 
-/** Another chain or name for an entry, or leaving it out. */
+/** Replaces the chain or name of an entry, or skips it. */
 export function useEditLine(id: number) {
   const queries = useQueryClient();
   return useMutation({

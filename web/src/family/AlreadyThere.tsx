@@ -13,7 +13,7 @@ export const RELATIONS: Record<Match["relation"], string> = {
 };
 const SHOWN = 5;
 
-/** Combinations that are there already, or nearly so, each with how it stands to this one. */
+/** Lists similar combinations, each with its relation to this one. */
 export function AlreadyThere({
   matches,
   total,

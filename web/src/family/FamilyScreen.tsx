@@ -6,7 +6,7 @@ import { useFamilyOverview } from "./useFamily";
 import "../ui/gym.css";
 import "./family.css";
 
-/** From which combinations most grow, and which stand alone. */
+/** Shows which combinations most others grow from, and which have no family. */
 export default function FamilyScreen() {
   const overview = useFamilyOverview();
   return (

@@ -18,7 +18,7 @@ function count(nodes: Node[]): number {
   return nodes.reduce((sum, node) => sum + 1 + count(node.children), 0);
 }
 
-/** What a combination grew from, above it, and what grows from it, below; every one can be walked to. */
+/** Shows what a combination grew from, above it, and what grows from it, below; each is a link. */
 export function FamilyTree({ self, family }: { self: Relative; family: FamilyOfOne }) {
   const children = grow(self.id, family.descendants);
   const alone = family.ancestors.length === 0 && children.length === 0;
@@ -83,7 +83,7 @@ function Branch({ nodes, self, before, depth }: { nodes: Node[]; self: Relative;
   );
 }
 
-/** The chain; the items it begins with as what it grew from does stand back, so that what it adds is seen. */
+/** The chain with the items it shares with its parent in grey, so that the additions stand out. */
 function Grown({ text, before }: { text: string; before: string }) {
   const [items, those] = [text.split(" "), before.split(" ")];
   const differs = items.findIndex((item, at) => item !== those[at]);

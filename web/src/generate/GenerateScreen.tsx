@@ -19,7 +19,7 @@ const LEVELS = [
 ];
 const CLEAN = (["must", "should", "hint"] as const).map((value) => ({ value, label: SEVERITIES[value] }));
 
-/** Chains that are made from criteria and are not in the library yet. */
+/** Generates chains from criteria that the library does not have yet. */
 export default function GenerateScreen() {
   const [address, setAddress] = useSearchParams();
   const criteria = criteriaOf(address, useNumbering());

@@ -20,7 +20,10 @@ interface Props {
   onPut: (values: Record<string, string | number>) => void;
 }
 
-/** What was made, which wish was bent for it, and which to give up where too few could be made; several are saved at once. */
+/**
+ * The generated chains, which criterion was relaxed, and which to relax when there are too few; several can be saved
+ * together.
+ */
 export function Results({ generation, criteria, old, onPut }: Props) {
   const head = useIsHeadCoach();
   const { chains, asked, bent, relax } = generation;

@@ -19,7 +19,7 @@ const criteria: fc.Arbitrary<Criteria> = fc.record({
   numbering: fc.constant("parity" as const),
 });
 
-/** As the screen puts values into the address: nothing stands for what is not asked for. */
+/** Writes values into the URL as the screen does, without empty ones. */
 function put(address: URLSearchParams, values: Record<string, string | number>): URLSearchParams {
   const next = new URLSearchParams(address);
   for (const [name, value] of Object.entries(values)) {

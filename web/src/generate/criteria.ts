@@ -1,7 +1,7 @@
 import type { GenerateRequest, Limb, NumberingId, Rules, Stance } from "../api/client";
 import { GROUPS, LIMBS } from "../ui/words";
 
-/** The criteria live in the address, so that a list can be shared and comes back the same. */
+/** The criteria are in the URL, so that a list can be shared and reproduced. */
 export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Required<Omit<GenerateRequest, "tempo">> {
   const weapons = (address.get("weapons") ?? "hand")
     .split(",")
@@ -22,7 +22,7 @@ export function criteriaOf(address: URLSearchParams, numbering: NumberingId): Re
   };
 }
 
-/** What to put into the address for other criteria. */
+/** Returns the query parameters for criteria. */
 export function addressOf(criteria: GenerateRequest): Record<string, string | number> {
   return Object.fromEntries(
     Object.entries(criteria).map(([name, value]) => [

@@ -4,7 +4,7 @@ import { answered, api, type GenerateRequest, type Generation, type SaveRequest 
 import { keys, libraryChanged } from "../api/keys";
 import { useIsHeadCoach } from "../api/session";
 
-/** Chains made from criteria; the same criteria with the same seed are the same chains. */
+/** Generates chains from criteria; the same criteria and seed give the same chains. */
 export function useGenerate(criteria: GenerateRequest) {
   return useQuery({
     queryKey: keys.generation(JSON.stringify(criteria)),
@@ -14,10 +14,10 @@ export function useGenerate(criteria: GenerateRequest) {
   });
 }
 
-/** What became of a chain that was to be kept: where it is, or why not. */
+/** The result of saving a generated chain: its URL, or the reason why it was refused. */
 export type Kept = { to: string; words: string } | { error: unknown };
 
-/** Saves chains, or proposes them, one after the other and each by itself: what is refused stands beside its chain. */
+/** Saves or proposes chains one after the other; a refusal is shown beside its chain. */
 export function useKeepChains({ rules, stance, numbering }: GenerateRequest) {
   const head = useIsHeadCoach();
   const queries = useQueryClient();

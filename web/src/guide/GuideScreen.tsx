@@ -8,7 +8,7 @@ import "./guide.css";
 
 const PARTS: Components = {
   img: ({ src, alt }) => <img src={pictureOf(String(src))} alt={alt ?? ""} loading="lazy" />,
-  // What leads out of the guide stands in the repository and not in the application.
+  // Links out of the guide lead to files that the application does not have.
   a: ({ children }) => <cite>{children}</cite>,
   table: ({ children }) => (
     <div className="plain-scroll">
@@ -17,7 +17,7 @@ const PARTS: Components = {
   ),
 };
 
-/** How the product is used, in seven short pages. */
+/** The guide, in seven short pages. */
 export default function GuideScreen() {
   const { id = PAGES[0]?.id ?? "" } = useParams();
   const text = textOf(id);

@@ -1,4 +1,4 @@
-/** The pages of the guide in their order; each is a file of docs/guide. */
+/** The pages of the guide in order; each is a file of docs/guide. */
 export const PAGES: { id: string; title: string }[] = [
   { id: "first-hour", title: "First hour" },
   { id: "writing", title: "Writing" },

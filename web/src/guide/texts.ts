@@ -4,12 +4,12 @@ const pictures = import.meta.glob<string>(
   { query: "?url", import: "default", eager: true },
 );
 
-/** The text of a page, in Markdown; undefined when there is no such page. */
+/** Returns the Markdown of a page; undefined when it does not exist. */
 export function textOf(id: string): string | undefined {
   return texts[`../../../docs/guide/${id}.md`];
 }
 
-/** Where a picture of the guide is served. */
+/** Returns the URL of a picture in the guide. */
 export function pictureOf(source: string): string | undefined {
   return pictures[`../../../docs/${source.replace("../", "")}`];
 }

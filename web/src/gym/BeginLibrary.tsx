@@ -23,7 +23,7 @@ interface Props {
   busy: boolean;
 }
 
-/** How a library begins: with the combinations that ship, with a list of the gym's own, or empty. */
+/** Starts a library: with the built-in combinations, with a list of the gym, or empty. */
 export function BeginLibrary({ training, onDone, busy }: Props) {
   const [way, setWay] = useState<Way>("starter");
   return (

@@ -4,11 +4,11 @@ import { layers } from "../ui/layers";
 import { useJob } from "./useStatus";
 import "./demo-line.css";
 
-/** In the demo, for the head coach: what this is, and the way to a gym of one's own. */
+/** Tells the head coach of the demo how to set up a real gym. */
 export default function DemoLine() {
   const [isOpen, setOpen] = useState(false);
   const [name, setName] = useState("");
-  // The link leads to a page of its own, with another gym behind it.
+  // The link opens a page with the new gym behind it.
   const job = useJob((_, link) => window.location.assign(link ? new URL(link).hash.replace(/^#/, "/join#") : "/"));
   const start = (event: FormEvent) => {
     event.preventDefault();

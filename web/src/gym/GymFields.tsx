@@ -14,7 +14,7 @@ interface Props {
   onChange: (draft: Required<GymRequest>) => void;
 }
 
-/** The name of the gym, its time zone and its week. */
+/** The fields for the gym's name, time zone and start of the week. */
 export function GymFields({ gym, draft, onChange }: Props) {
   return (
     <div className="stack">

@@ -8,11 +8,11 @@ import { useTranslation } from "../numbering/useTranslation";
 import { Failure } from "../ui/Failure";
 import { useSettled } from "../ui/useSettled";
 
-/** After the last key, before the line is written in every numbering, ms. */
+/** Pause in ms after the last key before the line is translated. */
 const PAUSE_MS = 250;
 const EXAMPLE = "jab, cross, lead hook to the body, rear low kick";
 
-/** The numberings side by side, each with the line that the coach types. */
+/** Shows the numberings side by side, each with the line that the coach types. */
 export function NumberingChoice() {
   const numberings = useNumberings();
   const choose = useChooseNumbering("gym");

@@ -2,7 +2,7 @@ import { Button } from "antd";
 import type { GymSummary, Status } from "../api/client";
 import { dayAndTime } from "../ui/words";
 
-/** Names that are shown of each side. */
+/** Maximum number of names listed for each side. */
 const MAX_NAMES = 30;
 
 interface Props {
@@ -13,7 +13,7 @@ interface Props {
   onDiscard: () => void;
 }
 
-/** A backup beside the gym as it is now: what it holds, and what would come or go with it. */
+/** Compares a restored backup with the gym in use: what it contains, and what would be added or lost. */
 export function RestoredCopy({ copy, now, busy, onTake, onDiscard }: Props) {
   const { summary } = copy;
   const back = summary.combinations.filter((name) => !now.combinations.includes(name));

@@ -12,7 +12,7 @@ import "./settings.css";
 import { TrainingFields, UNDECIDED } from "./TrainingFields";
 import { useSaveGym, useSaveTraining } from "./useSaveGym";
 
-/** Name, time zone and week of the gym, and what it trains. */
+/** The gym's name, time zone and start of the week, and what it trains. */
 export default function SettingsScreen() {
   const gym = useGym();
   return (

@@ -24,7 +24,7 @@ const STEPS: { id: StepId; title: string }[] = [
   { id: "library", title: "Library" },
 ];
 
-/** The first visit of a new gym: four short steps, each of which can be skipped and done later. */
+/** Sets up a new gym in four short steps, each of which can be skipped. */
 export default function SetupScreen() {
   const gym = useGym();
   return (
@@ -93,7 +93,7 @@ function GymStep({ gym, onDone, busy }: StepProps) {
   const save = useSaveGym();
   const [draft, setDraft] = useState({
     name: gym.name,
-    // A new gym knows no zone yet; that of this device is the likely one.
+    // A new gym has no time zone yet; that of this device is a good guess.
     timeZone: gym.timeZone === "UTC" ? Intl.DateTimeFormat().resolvedOptions().timeZone : gym.timeZone,
     firstWeekday: gym.firstWeekday,
   });

@@ -27,7 +27,7 @@ const DOING: Record<JobKind, string> = {
   found: "Founding the gym",
 };
 
-/** An amount of data for people, such as 1.4 GB. */
+/** Formats a number of bytes, such as 1.4 GB. */
 export function amount(bytes: number): string {
   const units = ["bytes", "kB", "MB", "GB", "TB"];
   const power = bytes < 1 ? 0 : Math.min(units.length - 1, Math.floor(Math.log10(bytes) / 3));
@@ -35,7 +35,7 @@ export function amount(bytes: number): string {
   return `${power === 0 ? value : value.toFixed(value < 10 ? 1 : 0)} ${units[power]}`;
 }
 
-/** How the machine of the gym is doing, its backups, and what there is room for. */
+/** The state of the server, its backups, and the quotas. */
 export default function StatusScreen() {
   const status = useStatus();
   return (
@@ -53,7 +53,7 @@ function Shown({ status }: { status: Status }) {
   const { modal } = App.useApp();
   const job = useJob((kind) => {
     if (kind === "take") {
-      // Login sessions are in no backup: everybody signs in again.
+      // Backups contain no login sessions: everybody signs in again.
       window.location.assign("/library");
     } else if (kind === "backup") {
       notice.done("The backup is made.");

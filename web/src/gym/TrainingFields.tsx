@@ -3,10 +3,10 @@ import type { Training } from "../api/client";
 import { Segmented } from "../ui/Segmented";
 import { GROUPS, MEDIA, RULES } from "../ui/words";
 
-/** Before a gym has said anything. */
+/** The default before a gym has chosen. */
 export const UNDECIDED: Training = { rules: "boxing", media: ["bag", "pads"], groups: ["open"] };
 
-/** The rules, what is hit, and which groups there are. */
+/** The fields for rules, media and groups. */
 export function TrainingFields({ training, onChange }: { training: Training; onChange: (training: Training) => void }) {
   return (
     <div className="stack">

@@ -4,7 +4,7 @@ import { keys } from "../api/keys";
 
 const NAMES: Record<Course["group"], string> = { open: "Open class", beginners: "Beginners", youth: "Youth" };
 
-/** Makes a course for each group of a gym that has none. */
+/** Creates a course for each group of a gym that has none. */
 export function useMakeCourses() {
   const queries = useQueryClient();
   return useMutation({

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Gym, type GymRequest, ifMatch, type SetupRequest, type Training } from "../api/client";
 import { keys } from "../api/keys";
 
-/** What is shown of the gym stands on every screen: its name, its times, and how far its setup is. */
+/** Updates the caches after a change; every screen shows the gym's name and times. */
 function useStored() {
   const queries = useQueryClient();
   return async (gym: Gym) => {

@@ -16,7 +16,7 @@ export function useStatus() {
 
 export type JobKind = "backup" | "look" | "take" | "discard" | "found";
 
-/** Asks the server to do something, and answers with the key of the job. */
+/** Requests a job and returns its key. */
 const ASK = {
   backup: () => api.POST("/api/backups"),
   look: (name: string) => api.POST("/api/backups/{name}/look", { params: { path: { name } } }),
@@ -26,7 +26,7 @@ const ASK = {
 };
 
 /**
- * One job of the gym's machine at a time: asks for it and looks how it is doing until it is over.
+ * Requests a job and polls its progress until it ends; one at a time.
  *
  * @param onDone is given the link to go on with, where there is one
  */
@@ -45,7 +45,7 @@ export function useJob(onDone: (kind: JobKind, link: string | null) => void) {
     queryFn: ({ signal }) =>
       answered(api.GET("/api/jobs/{key}", { params: { path: { key: job?.key ?? "" } }, signal })),
     enabled: job !== null,
-    // While the gym is put in place of another, the server may be away for a moment.
+    // While the gym is being replaced the server may be unreachable for a moment.
     retry: 20,
     refetchInterval: ({ state }) => (isOver(state.data?.state) ? false : POLL_INTERVAL_MS),
   });

@@ -74,7 +74,7 @@ interface EditorProps {
   set: RuleSet;
   all: HouseRules;
   mayEdit: boolean;
-  /** Whose numbers of the model are looked at; null while the rules are. */
+  /** The strike, move or body whose numbers are shown; null while the rules are. */
   numbersOf: string | null;
   onNumbersOf: (of: string) => void;
 }

@@ -14,14 +14,14 @@ const KINDS = { body: "The body", strike: "Strikes", move: "Moves" } as const;
 interface Props {
   set: Rules;
   calibration: Calibration;
-  /** The group that is looked at: the body, a strike or a move. */
+  /** The selected group: the body, a strike or a move. */
   of: string;
   mayEdit: boolean;
   onOf: (of: string) => void;
   onChange: (calibration: Calibration) => void;
 }
 
-/** The numbers that the check works with: value, unit, source, what each of them changes, and the gym's own. */
+/** The numbers of the check with unit, source, their effects, and the gym's own values. */
 export function Numbers({ set, calibration, of, mayEdit, onOf, onChange }: Props) {
   const model = useModel();
   const groups = model.data?.groups ?? [];

@@ -28,7 +28,7 @@ interface Props {
   children?: ReactNode;
 }
 
-/** One rule: its weight, and on request its reason and two chains, one that shows it and one that does not. */
+/** A rule with its severity, and on request its reason and two examples. */
 export function Rule({ rule, set, severity, changed, mayEdit, onSeverity, children }: Props) {
   const [open, setOpen] = useState(false);
   const more = useId();

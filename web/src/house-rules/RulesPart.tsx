@@ -13,7 +13,7 @@ interface Props {
   change: (next: Draft) => void;
 }
 
-/** Where coaches disagree, and how severe each finding is. */
+/** The schools, and the severity of each finding. */
 export function RulesPart({ all, set, draft, stored, mayEdit, change }: Props) {
   return (
     <>

@@ -2,12 +2,12 @@ import type { Effects } from "../api/client";
 
 type Move = Effects["effects"][number]["moves"][number];
 
-/** A number of the model as it is read: without a tail of digits that nobody set. */
+/** Formats a number of the model, without floating point noise. */
 export function shown(value: number): string {
   return String(Math.round(value * 1000) / 1000).replace("-", "−");
 }
 
-/** What a number would change if it were moved there. */
+/** Returns the effect of moving a number to that value. */
 export function effectOf(move: Move, gym: number): string {
   if (move.labelled === 0 && move.gym === 0) {
     return "changes no verdict";

@@ -1,6 +1,6 @@
 import type { RulesRequest } from "../api/client";
 
-/** House rules as they are being changed. */
+/** House rules while they are edited. */
 export type Draft = RulesRequest & { calibration: Record<string, number> };
 
 export const pick = ({ schools, severities, thresholds, calibration }: RulesRequest): Draft => ({
@@ -10,7 +10,7 @@ export const pick = ({ schools, severities, thresholds, calibration }: RulesRequ
   calibration: calibration ?? {},
 });
 
-/** What was changed and not saved yet is kept through a reload, for the version it was made from. */
+/** Restores unsaved changes after a reload, with the version they are based on. */
 export function recall(place: string): Draft | null {
   try {
     const kept = JSON.parse(localStorage.getItem(place) ?? "null") as RulesRequest | null;

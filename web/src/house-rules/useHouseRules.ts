@@ -10,7 +10,7 @@ export function useHouseRules() {
   });
 }
 
-/** Every number of the model; they change with the version of the product alone. */
+/** Every number of the model; they change only with the version of Periplus. */
 export function useModel() {
   return useQuery({
     queryKey: keys.model,
@@ -19,7 +19,7 @@ export function useModel() {
   });
 }
 
-/** What moving each of these numbers would change, from the gym's own numbers as they stand now. */
+/** The effects of moving each of these numbers from the gym's current values. */
 export function useEffects(set: Rules, numbers: string[], calibration: Record<string, number>, wanted: boolean) {
   const asked = useSettled(JSON.stringify({ keys: numbers, calibration }), 400);
   const body = JSON.parse(asked) as { keys: string[]; calibration: Record<string, number> };
@@ -32,7 +32,7 @@ export function useEffects(set: Rules, numbers: string[], calibration: Record<st
   });
 }
 
-/** Checks the library under changed rules, step by step, and tells of each; nothing is saved by it. */
+/** Checks the library under changed rules step by step and reports each step; saves nothing. */
 export function usePreview(onStep: (preview: RulePreview) => void) {
   return useMutation({
     mutationFn: async ({ set, rules }: { set: Rules; rules: RulesRequest }) => {
@@ -49,7 +49,7 @@ export function usePreview(onStep: (preview: RulePreview) => void) {
   });
 }
 
-/** Puts rules and results in place. Every check that was made under the old ones is asked again. */
+/** Saves rules and results. Every cached check is outdated. */
 export function useSaveRules() {
   const queries = useQueryClient();
   return useMutation({

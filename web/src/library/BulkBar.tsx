@@ -6,7 +6,7 @@ import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { type BulkAction, useBulk } from "./useLibrary";
 
-/** Fetched when it is asked for: the library is the first page of all. */
+/** Loaded on demand, because the library is the first page. */
 const CardDialog = lazy(() => import("../cards/CardDialog"));
 const DONE: Record<BulkAction, string> = {
   archive: "archived",
@@ -18,16 +18,16 @@ const UNDOES: Record<BulkAction, BulkAction> = { archive: "restore", restore: "a
 
 interface Props {
   chosen: CombinationRow[];
-  /** Whether they are out of use. */
+  /** Whether the chosen combinations are archived. */
   archived: boolean;
-  /** As many as paper holds. */
+  /** The maximum number for printing. */
   paper: number;
-  /** As many as a card for athletes holds. */
+  /** The maximum number for an athlete's card. */
   onCard: number;
   onChoose: (rows: CombinationRow[]) => void;
 }
 
-/** What can be done with several combinations at once; over the end of the page while some are chosen. */
+/** The actions for several combinations; shown at the foot of the page while some are selected. */
 export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
   const head = useIsHeadCoach();
   const bulk = useBulk();
@@ -44,7 +44,7 @@ export function BulkBar({ chosen, archived, paper, onCard, onChoose }: Props) {
       { action, combinations, theme },
       {
         onSuccess: (done) => {
-          // What had the theme before keeps it when the tag is taken back.
+          // A combination that had the theme before keeps it when the tag is removed.
           const had =
             action === "tag" ? new Set(chosen.filter((row) => row.themes.includes(theme)).map(({ id }) => id)) : null;
           const back = done.combinations.filter(({ id }) => !had?.has(id));

@@ -5,23 +5,23 @@ import { useReachable } from "../api/connection";
 import { useSettled } from "../ui/useSettled";
 import { type Filters, useLibrary } from "./useLibrary";
 
-/** Rows that are offered at a time. */
+/** Number of rows offered at a time. */
 const OFFERED = 20;
 
 interface Props {
   label: string;
   placeholder: string;
   className?: string;
-  /** What is chosen, where the choice stays; null where each is taken at once. */
+  /** The selected combination; null where each selection is used at once. */
   chosen?: { id: number; name: string } | null;
-  /** What is offered before anything is typed. */
+  /** The order of the offers before anything is typed. */
   first: Pick<Filters, "sort" | "direction">;
-  /** What is not offered. */
+  /** Ids that are not offered. */
   without?: number[];
   onChoose: (row: CombinationRow) => void;
 }
 
-/** A combination of the library, found by its name or its chain first, then by any search. */
+/** Selects a combination, found by its name or chain first, then by any search. */
 export function CombinationPick({
   label,
   placeholder,
@@ -35,7 +35,7 @@ export function CombinationPick({
   const q = useSettled(typed, 250);
   const found = useLibrary({ q, size: OFFERED, ...(q === "" ? first : { closest: true }) });
   const reachable = useReachable();
-  // A list that belongs to an earlier text offers nothing, so that Enter cannot take what was not meant.
+  // An outdated list offers nothing, so that Enter cannot select something unintended.
   const isOld = typed !== q || found.isPlaceholderData || found.isPending;
   const rows = isOld ? [] : (found.data?.combinations ?? []).filter(({ id }) => !without.includes(id));
   const away = !reachable || isAway(found.error);

@@ -20,13 +20,13 @@ import { useLibrary } from "./useLibrary";
 import { useViewName, Views } from "./Views";
 import "./library.css";
 
-/** Fetched once something is chosen: the library is the first page of all. */
+/** Loaded once something is selected, because the library is the first page. */
 const BulkBar = lazy(() => import("./BulkBar").then(({ BulkBar }) => ({ default: BulkBar })));
 
-/** After the last key, before a search goes out, ms. */
+/** Pause in ms after the last key before a search is sent. */
 const PAUSE = 180;
 
-/** The combinations of the gym: searched, filtered, and opened from here. */
+/** The gym's combinations, with search and filters. */
 export default function LibraryScreen() {
   const { wallSheet: paper = 0, athleteCard: onCard = 0 } = useVocabulary()?.limits ?? {};
   const [address, setAddress] = useSearchParams();
@@ -37,7 +37,7 @@ export default function LibraryScreen() {
   const [typed, setTyped] = useState(filters.q ?? "");
   const reachable = useReachable();
 
-  // What is typed reaches the address a moment later, and must not bring back filters that were cleared meanwhile.
+  // The typed text reaches the URL a moment later and must not restore filters that were cleared meanwhile.
   const latest = useRef(address);
   latest.current = address;
   const set = (values: Record<string, string | null>) => {
@@ -71,11 +71,11 @@ export default function LibraryScreen() {
   };
   const data = library.data;
   const [chosen, setChosen] = useState<CombinationRow[]>([]);
-  // It stays once it was there: what it undoes is told to it.
+  // Once mounted it stays, because its undo messages belong to it.
   const hasChosen = useRef(false);
   hasChosen.current ||= chosen.length > 0;
   const view = useViewName(address);
-  // What is shown was found by an earlier search, and the answer to this one cannot be had.
+  // The shown result belongs to an earlier search, and the answer for this one is unavailable.
   const old = library.isPlaceholderData && (library.failureCount > 0 || !reachable);
   return (
     <main className="page">
@@ -205,7 +205,7 @@ export default function LibraryScreen() {
   );
 }
 
-/** How the search was understood. */
+/** Shows how the search was understood. */
 function Understood({ search }: { search: CombinationPage["search"] }) {
   return (
     <span className="understood" role="status">

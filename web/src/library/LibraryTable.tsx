@@ -28,7 +28,7 @@ const COLUMNS: { title: string; sort?: SortName }[] = [
   { title: "Changed", sort: "updated" },
 ];
 
-/** One row a combination; arrows move between them, a column head sorts, a box chooses. */
+/** The table of combinations; arrow keys move between rows, a column head sorts, a box selects. */
 export function LibraryTable({ rows, filters, onSort, chosen, onChoose }: Props) {
   const navigate = useNavigate();
   const all = rows.length > 0 && rows.every((row) => chosen.some(({ id }) => id === row.id));

@@ -11,7 +11,7 @@ import { Waiting } from "../ui/Waiting";
 import { type Pair, useBulk, useMerge, useNearDuplicates } from "./useLibrary";
 import "./library.css";
 
-/** Pairs of the whole library that may be one combination, the closest first: one is kept, or both are. */
+/** Pairs of combinations that may be duplicates, closest first; the coach keeps one or both. */
 export default function NearDuplicatesScreen() {
   const found = useNearDuplicates();
   const pairs = found.data?.pairs ?? [];

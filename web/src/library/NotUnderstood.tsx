@@ -9,7 +9,7 @@ interface Props {
   onClear: () => void;
 }
 
-/** In place of the list: what of the search is not understood, and what is meant perhaps. */
+/** Shown instead of the list: the part of the search that was not understood, with suggestions. */
 export function NotUnderstood({ problem, typed, onType, onClear }: Props) {
   const quoted = typed.replaceAll('"', "");
   return (

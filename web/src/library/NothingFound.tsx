@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { CombinationPage } from "../api/client";
 import { useIsHeadCoach } from "../api/session";
 
-/** In place of an empty list: why it is empty, and what would fill it. */
+/** Shown instead of an empty list: why it is empty, and what would fill it. */
 export function NothingFound({
   filtered,
   archived,

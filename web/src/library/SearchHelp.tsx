@@ -20,7 +20,7 @@ const PATTERNS: [string, string][] = [
   ['"no exit"', "words in quotation marks are words of the name, the themes or the note"],
 ];
 
-/** The words that a search understands. */
+/** Explains the words that a search understands. */
 export function SearchHelp({ onTry }: { onTry: (text: string) => void }) {
   const [open, setOpen] = useState(false);
   return (

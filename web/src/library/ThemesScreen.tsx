@@ -11,7 +11,7 @@ import { useRenameTheme } from "./useLibrary";
 import "../ui/gym.css";
 import "./library.css";
 
-/** The themes of the library, each with its combinations; the head coach gives one another name or makes two one. */
+/** The themes of the library with their combinations; the head coach renames or merges them. */
 export default function ThemesScreen() {
   const head = useIsHeadCoach();
   const themes = useThemes();
@@ -85,7 +85,7 @@ function Rename({ theme, others, onEnd }: { theme: string; others: string[]; onE
       {
         onSuccess: ({ combinations }) => {
           const said = `“${theme}” is “${wanted}” now in ${combinations} combinations.`;
-          // Two that became one cannot be told apart again.
+          // Merged themes cannot be separated again.
           merges
             ? notice.done(said)
             : notice.undo(said, () => rename.mutate({ from: wanted, to: theme }, { onError: notice.failed }));

@@ -9,7 +9,7 @@ import { layers } from "../ui/layers";
 import { useNotice } from "../ui/useNotice";
 import { useViews } from "./useLibrary";
 
-/** The address without the page, as a view keeps it. */
+/** Returns the query string without the page, as saved in a view. */
 function viewOf(address: URLSearchParams): string {
   const kept = new URLSearchParams(address);
   kept.delete("page");
@@ -17,13 +17,13 @@ function viewOf(address: URLSearchParams): string {
   return kept.toString();
 }
 
-/** The name of the view that is shown; empty when it is none. */
+/** Returns the name of the current view; empty when there is none. */
 export function useViewName(address: URLSearchParams): string {
   const now = viewOf(address);
   return useViews().data?.views.find((view) => view.address === now)?.name ?? "";
 }
 
-/** Searches kept under a name, one's own and those shared with the gym. */
+/** Saved searches: the coach's own and those shared with the gym. */
 export function Views({ address, onOpen }: { address: URLSearchParams; onOpen: (query: string) => void }) {
   const views = useViews().data?.views ?? [];
   const user = useSession().data?.user;

@@ -24,11 +24,11 @@ export const FILTERS: {
   },
 ];
 
-/** The columns by which the list is sorted, and which way each begins. */
+/** The sortable columns with their initial direction. */
 export const SORTS = { name: "up", level: "up", length: "up", drilled: "up", updated: "down" } as const;
 export type SortName = keyof typeof SORTS;
 
-/** The filters live in the address, so that a view can be shared. */
+/** Reads the filters from the URL, so that a view can be shared. */
 export function filtersOf(address: URLSearchParams): Filters {
   const asked = address.get("sort") ?? "";
   const sort = (asked in SORTS ? asked : "name") as SortName;
@@ -51,12 +51,12 @@ export function filtersOf(address: URLSearchParams): Filters {
   return filters;
 }
 
-/** The values of a filter, of which one has to hold. */
+/** Returns the values of a filter, of which one has to match. */
 export function valuesOf(filters: Filters, name: (typeof FILTERS)[number]["name"]): string[] {
   return filters[name]?.split(",") ?? [];
 }
 
-/** What the address has to say so that the list is sorted by a column: the other way round when it is already. */
+/** Returns the query parameters to sort by a column; the other direction when it is sorted already. */
 export function sortedBy(now: Filters, column: SortName): Record<"sort" | "direction", string | null> {
   const usual = SORTS[column];
   const turned = usual === "up" ? "down" : "up";
@@ -64,7 +64,7 @@ export function sortedBy(now: Filters, column: SortName): Record<"sort" | "direc
   return { sort: column === "name" ? null : column, direction: direction === usual ? null : direction };
 }
 
-/** What a search finds, as files and on paper. */
+/** Returns the exports of a search as files and on paper. */
 export function waysOut(filters: Filters, total: number, understood: boolean, paper: number, title = ""): Way[] {
   const { page: _, size: __, ...rest } = filters;
   const query = new URLSearchParams(Object.entries(rest).map(([name, value]) => [name, String(value)])).toString();
@@ -86,7 +86,7 @@ export function waysOut(filters: Filters, total: number, understood: boolean, pa
   ];
 }
 
-/** What is left of a search once one of its clauses is taken away. */
+/** Returns the search without one of its clauses. */
 export function withoutClause(typed: string, clause: string): string {
   return typed
     .replace(clause, "")

@@ -29,7 +29,7 @@ export function useViews() {
 
 export type BulkAction = BulkRequest["action"];
 
-/** The same with several combinations, or with none of them. */
+/** Changes several combinations together, or none. */
 export function useBulk() {
   const queries = useQueryClient();
   return useMutation({
@@ -47,7 +47,7 @@ export function useNearDuplicates() {
   });
 }
 
-/** Keeps one of two. */
+/** Merges two combinations. */
 export function useMerge() {
   const queries = useQueryClient();
   return useMutation({

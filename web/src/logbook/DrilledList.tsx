@@ -9,7 +9,7 @@ interface Props {
   onToggle: (chain: LogDrilled, link: number) => void;
 }
 
-/** What was drilled; the link that fell apart is touched on the line, or pressed by its name below it. */
+/** The drilled combinations; a link that fell apart is marked on the line or by its name below. */
 export function DrilledList({ drilled, fallen, onToggle }: Props) {
   return (
     <ul className="drilled-list">

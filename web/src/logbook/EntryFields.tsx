@@ -12,7 +12,7 @@ interface Props {
 
 const EFFORT = Array.from({ length: 11 }, (_, at) => at);
 
-/** Who was there, who coached, and how hard it felt: each in a press or two. */
+/** The fields for attendance, coach and effort. */
 export function EntryFields({ draft, onChange }: Props) {
   const courses = useCourses().data ?? [];
   const coaches = useCoachNames();
@@ -100,7 +100,7 @@ export function EntryFields({ draft, onChange }: Props) {
   );
 }
 
-/** A number of athletes, by pressing. */
+/** A number of athletes with buttons for more and fewer. */
 function Counter({
   name,
   value,

@@ -18,13 +18,13 @@ import { correctEntry, useLogEntry, useShelveEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
 
-/** A correction that is being written, and of which version. */
+/** An unsaved correction, with the version it is based on. */
 interface KeptCorrection {
   version: number;
   draft: EntryDraft;
 }
 
-/** One session as it was run, corrected in a few presses. */
+/** A logbook entry that a coach can correct. */
 export default function EntryScreen() {
   const id = Number(useParams().id);
   const entry = useLogEntry(id);
@@ -48,7 +48,7 @@ function Entry({ entry }: { entry: LogEntry }) {
   const shelve = useShelveEntry();
   const { queue, waiting, writer } = useLogQueue();
   const kept = useKept<KeptCorrection>(`entry ${entry.id}`);
-  // A correction of an older version is not put over what somebody else has corrected since.
+  // A correction of an older version does not overwrite another coach's correction.
   const [restored, setRestored] = useState(() => {
     const found = kept.read();
     return found?.version === entry.version ? found.draft : null;
@@ -208,7 +208,7 @@ function Entry({ entry }: { entry: LogEntry }) {
   );
 }
 
-/** What was drilled as a coach would have said it. */
+/** Returns the drilled combinations in the form of an entry by hand. */
 function saidOf(entry: LogEntry): NonNullable<EntryDraft["combinations"]> {
   return entry.drilled.flatMap(({ id, name, text, ms, otherMs }) =>
     id === null

@@ -15,7 +15,7 @@ import { type LogFilters, useLogPage } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
 
-/** Every session as it was run, the newest first. */
+/** Lists the sessions that took place, newest first. */
 export default function LogbookScreen() {
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
@@ -165,7 +165,7 @@ function Row({ entry }: { entry: LogRow }) {
   );
 }
 
-/** What this device keeps until the server is back, or has refused. */
+/** Entries on this device that wait for the server, or that it has refused. */
 function WaitingEntries() {
   const { waiting, queue, writer } = useLogQueue();
   if (waiting.length === 0) {
@@ -206,7 +206,7 @@ function WaitingEntries() {
   );
 }
 
-/** The logbook as a file, and a file taken in. */
+/** Exports and imports the logbook. */
 function Files() {
   const head = useIsHeadCoach();
   const queries = useQueryClient();
@@ -217,7 +217,7 @@ function Files() {
     mutationFn: async (file: File) => {
       const body = await file.text();
       const sum = { new: 0, known: 0 };
-      // Step by step; one that is cut off is sent again and doubles nothing.
+      // In steps; an interrupted import can be repeated without duplicates.
       for (let from: number | null = 0; from !== null; ) {
         const done: LogImport = await answered(
           api.POST("/api/logbook/import", {

@@ -19,13 +19,13 @@ import { writeEntry } from "./useLogbook";
 import { useLogQueue } from "./useLogQueue";
 import "./logbook.css";
 
-/** A new entry that is being written. */
+/** An unsaved new entry. */
 interface KeptEntry {
   id: string;
   draft: EntryDraft;
 }
 
-/** A session logged by hand: today's, or one of past weeks. */
+/** Logs a session by hand, today's or an earlier one. */
 export default function NewEntryScreen() {
   const [address] = useSearchParams();
   const course = Number(address.get("course")) || null;
@@ -34,7 +34,7 @@ export default function NewEntryScreen() {
   const [draft, setDraft] = useState<EntryDraft>(() => restored?.draft ?? emptyDraft(todayInGym(), course));
   const [error, setError] = useState<unknown>(null);
   const [sends, setSends] = useState(false);
-  // Chosen once: the same press sent twice is one entry.
+  // Chosen once, so that sending the form twice creates one entry.
   const [id, setId] = useState(() => restored?.id ?? newId());
   const queries = useQueryClient();
   const navigate = useNavigate();

@@ -14,7 +14,7 @@ const STANCES = [
   { value: "both", label: "both" },
 ] as const;
 
-/** What was drilled without a plan: combinations of the library, with minutes. */
+/** The combinations that were drilled without a plan, with minutes. */
 export function SaidCombinations({ combinations, onChange }: Props) {
   const put = (at: number, change: Partial<SaidCombination>) =>
     onChange(combinations.map((one, place) => (place === at ? { ...one, ...change } : one)));

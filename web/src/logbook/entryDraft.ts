@@ -1,6 +1,6 @@
 import type { EntryRequest, LogEntry } from "../api/client";
 
-/** What was drilled of one combination, as a coach says it. */
+/** One drilled combination in an entry by hand. */
 export interface SaidCombination {
   id: number;
   name: string;
@@ -9,7 +9,7 @@ export interface SaidCombination {
   stance: "own" | "other" | "both";
 }
 
-/** An entry while a coach fills it in. */
+/** A logbook entry while a coach edits it. */
 export interface EntryDraft {
   day: string;
   name: string;
@@ -20,7 +20,7 @@ export interface EntryDraft {
   levels: Record<string, number>;
   effort: number | null;
   note: string;
-  /** Links that fell apart, by chain and place. */
+  /** The links that fell apart, by chain and index. */
   fallen: EntryRequest["fallen"] & object;
   /** Null for a session that ran: the wall's record says what was drilled. */
   combinations: SaidCombination[] | null;
@@ -78,7 +78,7 @@ export function requestOf(draft: EntryDraft, id: string | null): EntryRequest {
   };
 }
 
-/** With a link marked as fallen apart, or not any more. */
+/** Returns the draft with a link marked as fallen apart, or unmarked. */
 export function toggled(
   fallen: EntryDraft["fallen"],
   chain: { notation: string; stance: "orthodox" | "southpaw" },

@@ -1,17 +1,17 @@
 import { type EntryRequest, isAway, refusal } from "../api/client";
 
-/** What a coach has logged and the server has not taken yet: a new entry, or a correction of one. */
+/** A logbook entry, or a correction of one, that the server does not have yet. */
 export interface WaitingEntry {
-  /** By which it is told here; the id of a new entry. */
+  /** Identifies it in the queue; the id of a new entry. */
   key: string;
-  /** Of a correction: which entry, and which version was corrected. */
+  /** For a correction: the entry and the version that was corrected. */
   corrects: { id: number; version: number } | null;
-  /** The account of who wrote it; null where an older version of this page did not say. */
+  /** The account that wrote it; null in entries from older versions of the page. */
   writer: number | null;
-  /** As a coach sees it: "Tuesday, 24 Nov". */
+  /** Shown to coaches, such as "Tuesday, 24 Nov". */
   title: string;
   body: EntryRequest;
-  /** Why the server refused it; it waits until the coach has looked. */
+  /** The reason of the server's refusal; the entry waits until the coach has seen it. */
   refused: string | null;
 }
 
@@ -24,8 +24,8 @@ interface Store {
 const KEY = "periplus.logbook-waiting";
 
 /**
- * Entries that wait for the server, kept on this device. Each waits for the account that wrote it. They are sent in the order in which they were written; what the
- * server has taken once is there once, since each has an id. What it refuses stays, with the reason.
+ * Logbook entries that wait for the server, stored on this device for the account that wrote them. They are sent in
+ * order; because each has an id, the server stores it once. Refused entries stay with their reason.
  */
 export class LogQueue {
   private waiting: WaitingEntry[];
@@ -46,7 +46,7 @@ export class LogQueue {
     return () => this.listeners.delete(listener);
   };
 
-  /** Keeps it, in place of one with the same key. */
+  /** Adds an entry, or replaces the one with the same key. */
   add(entry: Omit<WaitingEntry, "refused">): void {
     this.put([...this.waiting.filter(({ key }) => key !== entry.key), { ...entry, refused: null }]);
   }
@@ -56,7 +56,7 @@ export class LogQueue {
   }
 
   /**
-   * Sends what waits of that account, one after the other, until the server is away.
+   * Sends the entries of that account one after the other until the server is unreachable.
    *
    * @returns how many it took
    */

@@ -10,7 +10,10 @@ const queue = new LogQueue(window.localStorage, (entry: WaitingEntry) =>
   entry.corrects ? correctEntry(entry.corrects.id, entry.corrects.version, entry.body) : writeEntry(entry.body),
 );
 
-/** What waits of the signed-in coach; it is sent when the page opens and whenever the server is back. */
+/**
+ * The waiting entries of the signed-in coach; they are sent when the page opens and whenever the server is reachable
+ * again.
+ */
 export function useLogQueue() {
   const queries = useQueryClient();
   const writer = useSession().data?.user?.id ?? null;

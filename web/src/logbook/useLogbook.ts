@@ -9,7 +9,7 @@ export interface LogFilters {
   page: number;
 }
 
-/** Sessions as they were run, the newest first. */
+/** Logbook entries, newest first. */
 export function useLogPage(filters: LogFilters) {
   return useQuery({
     queryKey: keys.logPage(filters),
@@ -18,7 +18,7 @@ export function useLogPage(filters: LogFilters) {
   });
 }
 
-/** Everybody who may have coached. */
+/** The names of everybody who may have coached. */
 export function useCoachNames() {
   return useLogPage({ page: 1 }).data?.coaches ?? [];
 }
@@ -35,7 +35,7 @@ export const writeEntry = (body: EntryRequest) => answered(api.POST("/api/logboo
 export const correctEntry = (id: number, version: number, body: EntryRequest) =>
   answered(api.PUT("/api/logbook/entries/{id}", { params: { path: { id }, header: ifMatch(version) }, body }));
 
-/** Takes an entry out of the logbook, or puts it back. */
+/** Deletes or restores an entry of the logbook. */
 export function useShelveEntry() {
   const queries = useQueryClient();
   return useMutation({

@@ -26,7 +26,7 @@ const METHODS: { value: Method; label: string }[] = [
   { value: "sound", label: "by sound" },
 ];
 
-/** Measuring how an athlete throws a combination, beside what the check computes. */
+/** Measures how an athlete throws a combination, and compares it with the check. */
 export default function MeasureScreen() {
   const id = Number(useParams().id);
   const combination = useCombination(Number.isInteger(id) ? id : -1);
@@ -231,7 +231,7 @@ function Measure({ combination }: { combination: Combination }) {
 
 type Items = { text: string }[];
 
-/** What each moment at which something lands is called. */
+/** Returns the name of each moment at which something lands. */
 function namesOf(items: Items | undefined, measured: Measured | undefined): string[] {
   return (measured?.contacts ?? []).map(({ items: places }) => places.map((at) => items?.[at]?.text ?? "").join("+"));
 }
@@ -280,7 +280,7 @@ function LinkTable({ links, items }: { links: MeasuredLink[]; items: Items }) {
   );
 }
 
-/** The measured times on the line, each between the strikes that it lies between. */
+/** The measured times, drawn on the line between their strikes. */
 function Medians({ line, links }: { line: Placed; links: MeasuredLink[] }) {
   const { items, lanes, height } = line.drawing;
   const y = Math.min(height - 6, (lanes[lanes.length - 1]?.y ?? height) + 22);
@@ -305,7 +305,7 @@ function Medians({ line, links }: { line: Placed; links: MeasuredLink[] }) {
   );
 }
 
-/** A large field for a thumb; the space bar does the same. */
+/** A large field to tap; the space bar does the same. */
 function TapField({ isEmpty, onTap }: { isEmpty: boolean; onTap: (ms: number) => void }) {
   const start = useRef<number | null>(null);
   useEffect(() => {
@@ -340,14 +340,14 @@ function TapField({ isEmpty, onTap }: { isEmpty: boolean; onTap: (ms: number) =>
 }
 
 interface SoundProps {
-  /** When its strikes land, ms. */
+  /** When its strikes land, in ms. */
   contacts: number[];
   /** @param sample whether it is the sample recording that ships */
   onSound: (found: { onsets: number[]; peaks: number[]; lengthMs: number }, sample: boolean) => void;
   onProblem: (problem: string | null) => void;
 }
 
-/** A file with sound, or the stand-in for one. */
+/** Chooses a sound file, or the synthesised sample. */
 function SoundField({ contacts, onSound, onProblem }: SoundProps) {
   const onsets = useOnsets();
   const longest = useVocabulary()?.limits.recordingSeconds ?? 0;

@@ -4,9 +4,9 @@ import { useWidth } from "../ui/useWidth";
 interface Props {
   taps: number[];
   measured: Measured | undefined;
-  /** Of a recording: its loudness, and its length in ms. */
+  /** The loudness of a recording, and its length in ms. */
   sound: { peaks: number[]; lengthMs: number } | null;
-  /** What each contact is called, such as "1". */
+  /** The name of each contact, such as "1". */
   names: string[];
   onRemove: (at: number) => void;
   onAdd: (ms: number) => void;
@@ -15,7 +15,7 @@ interface Props {
 const HEIGHT = 96;
 const TOP = 22;
 
-/** Where strikes that were not heard would have landed, by those of their repetition that were. */
+/** Returns where strikes that were not heard would have landed, from the other strikes of their repetition. */
 export function missedIn(measured: Measured | undefined, taps: number[]): { ms: number; contact: number }[] {
   return (measured?.repetitions ?? []).flatMap((repetition) => {
     const heard = repetition.findIndex((tap) => tap !== null);
@@ -33,11 +33,11 @@ export function missedIn(measured: Measured | undefined, taps: number[]): { ms: 
   });
 }
 
-/** Every tap in time, with the strike that it is; one too many can be taken away, a missed one added by pressing where it was. */
+/** Shows every tap in time with its strike; superfluous ones can be deleted, missing ones added. */
 export function TapStrip({ taps, measured, sound, names, onRemove, onAdd }: Props) {
   const [holder, room] = useWidth(720);
   const length = Math.max(sound?.lengthMs ?? 0, (taps[taps.length - 1] ?? 0) + 600, 2000);
-  // Strikes stay apart; a long recording is scrolled.
+  // Strikes keep a minimum distance; a long recording scrolls.
   const width = Math.max(room, Math.min(8000, (length / 1000) * 90));
   const x = (ms: number) => (ms / length) * width;
   const strike = new Map<number, string>();

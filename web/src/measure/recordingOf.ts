@@ -1,7 +1,7 @@
-/** Samples a second that are sent: enough for bags and pads. */
+/** Samples per second that are sent; enough for bags and pads. */
 const RATE = 16_000;
 
-/** One track of 16 bits a sample, as WAV. */
+/** Returns a mono WAV file with 16 bits per sample. */
 export function wavOf(samples: Float32Array, rate: number): ArrayBuffer {
   const data = new DataView(new ArrayBuffer(44 + 2 * samples.length));
   const text = (at: number, word: string) => {
@@ -28,7 +28,7 @@ export function wavOf(samples: Float32Array, rate: number): ArrayBuffer {
 }
 
 /**
- * A file with sound, decoded by the browser, as one track of at most so many seconds.
+ * Decodes a sound file in the browser to one track, cut to the maximum length.
  *
  * @throws Error with a sentence for people when the browser cannot read it
  */

@@ -4,7 +4,7 @@ import { keys } from "../api/keys";
 
 export type Method = "taps" | "sound";
 
-/** What the taps say; asked for anew as they change, nothing is kept. */
+/** Evaluates the taps on every change; nothing is stored. */
 export function useMeasured(combination: number, taps: number[], method: Method) {
   const asked = taps.length >= 2;
   return useQuery({
@@ -45,7 +45,7 @@ export function useKeep(combination: number) {
   });
 }
 
-/** Takes a measurement away, or puts it back. */
+/** Deletes or restores a measurement. */
 export function useShelveMeasurement(combination: number) {
   const queries = useQueryClient();
   return useMutation({
@@ -62,7 +62,7 @@ export function useShelveMeasurement(combination: number) {
   });
 }
 
-/** The hits in a recording. */
+/** Finds the hits in a recording. */
 export function useOnsets() {
   return useMutation({
     mutationFn: (wav: ArrayBuffer) =>

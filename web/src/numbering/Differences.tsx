@@ -1,6 +1,6 @@
 import type { NumberDifference } from "../api/client";
 
-/** Numbers that two numberings use differently; shown wherever both are in sight. */
+/** Lists numbers that two numberings use differently. */
 export function Differences({
   differences,
   one,

@@ -5,7 +5,7 @@ import { useVocabulary } from "../api/useVocabulary";
 import { Segmented } from "../ui/Segmented";
 import { type BoundTo, newRow, positionsOf, type Row } from "./rows";
 
-/** Every number with what it means, to be read or edited. */
+/** The numbers of a numbering with their meanings, to read or edit. */
 export function NumberTable({
   rows,
   boundTo,

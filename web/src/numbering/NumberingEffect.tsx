@@ -11,7 +11,7 @@ interface Props {
   editing: boolean;
 }
 
-/** What a numbering does to the library beside another one: how it reads, what is used differently, what has no number. */
+/** Compares a numbering with another one: how the library reads, different numbers, and strikes without a number. */
 export function NumberingEffect({ numbering, numberings, editor, editing }: Props) {
   const { other, setOther, preview, stops } = editor;
   const nameOf = (id: string) => numberings.find((one) => one.id === id)?.name;

@@ -13,7 +13,7 @@ const BOUND_TO: { value: BoundTo; label: string }[] = [
   { value: "hand", label: "the hand: odd stays left" },
 ];
 
-/** What a numbering is called and what its numbers are bound to. */
+/** The fields for the name of a numbering and what its numbers are bound to. */
 export function NumberingForm({ editor }: { editor: NumberingEditor }) {
   return (
     <div className="numbering-form">
@@ -43,7 +43,7 @@ export function NumberingForm({ editor }: { editor: NumberingEditor }) {
   );
 }
 
-/** Adds a number, and saves what was edited or leaves it. */
+/** The buttons to add a number, save or cancel. */
 export function NumberingFoot({ editor, onEnd }: { editor: NumberingEditor; onEnd: () => void }) {
   const save = useSaveNumbering();
   const notice = useNotice();

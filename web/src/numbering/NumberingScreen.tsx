@@ -16,7 +16,7 @@ import { useChooseNumbering } from "./useChooseNumbering";
 import { useNumberingEditor } from "./useNumberingEditor";
 import "./numbering.css";
 
-/** The numberings of the gym; the head coach makes and changes those that are not built in. */
+/** The gym's numberings; the head coach creates and edits those that are not built in. */
 export default function NumberingScreen() {
   const { id } = useParams();
   const numberings = useNumberings();
@@ -50,7 +50,7 @@ function Editor({ numbering, numberings }: { numbering: Numbering; numberings: N
   const notice = useNotice();
 
   const nameOf = (id: string | undefined) => numberings.find((one) => one.id === id)?.name ?? "";
-  // It changes what every coach reads who has not chosen a numbering of their own.
+  // Changes what every coach reads who has not chosen a numbering.
   const giveToGym = () => {
     const before = ofGym;
     const followers = before === undefined ? [] : (known?.followers ?? []);

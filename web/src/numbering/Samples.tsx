@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { NumberingPreview } from "../api/client";
 
-/** How combinations of the library read before and after. */
+/** Shows how combinations of the library read before and after. */
 export function Samples({
   preview,
   stops,

@@ -16,7 +16,7 @@ import "./numbering.css";
 const PAUSE = 250;
 const EXAMPLE = "1 2 7 exit # Cellar window\n1-1-2\njab cross K4 # From the whiteboard";
 
-/** A list in one numbering, written over into another. */
+/** Translates a list from one numbering to another. */
 export default function TranslateScreen() {
   const [address, setAddress] = useSearchParams();
   const notice = useNotice();

@@ -1,8 +1,8 @@
 import type { Numbering, NumberingRequest } from "../api/client";
 
-/** One number as it is edited; the key stays the same while everything else changes. */
+/** A number while it is edited, with a stable key for React. */
 export type Row = NonNullable<NumberingRequest["numbers"]>[number] & { key: number };
-/** Whether a number means a role, which the stance turns into a hand, or a hand. */
+/** Whether a number means a role, which depends on the stance, or a hand. */
 export type BoundTo = Numbering["boundTo"];
 
 const POSITIONS: Record<BoundTo, Row["position"][]> = { role: ["lead", "rear"], hand: ["left", "right"] };
@@ -21,7 +21,7 @@ export function rowsOf(numbering: Pick<Numbering, "numbers">): Row[] {
   );
 }
 
-/** A row without a number yet. */
+/** Returns a row without a number. */
 export function newRow(family: string, boundTo: BoundTo): Row {
   return keyed({ number: "", family, position: POSITIONS[boundTo][0] ?? "lead", target: null, name: null });
 }
@@ -30,7 +30,7 @@ export function changed(rows: Row[], key: number, part: Partial<Row>): Row[] {
   return rows.map((row) => (row.key === key ? { ...row, ...part } : row));
 }
 
-/** The same numbers bound to the other, as an orthodox athlete throws them: the lead hand is the left one. */
+/** Converts numbers between role and hand for an orthodox athlete: the lead hand is the left one. */
 export function bound(rows: Row[], from: BoundTo, to: BoundTo): Row[] {
   return rows.map((row) => ({
     ...row,
@@ -38,7 +38,7 @@ export function bound(rows: Row[], from: BoundTo, to: BoundTo): Row[] {
   }));
 }
 
-/** The name in an address. */
+/** Returns the id of a numbering, made from its name. */
 export function idOf(name: string): string {
   return name
     .toLowerCase()

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api } from "../api/client";
 
-/** The numbering of the gym, or one's own. */
+/** Sets the numbering of the gym, or of the coach. */
 export function useChooseNumbering(whose: "gym" | "me") {
   const queries = useQueryClient();
   return useMutation({

@@ -4,7 +4,7 @@ import { useNumbering } from "../api/useNumbering";
 import { type BoundTo, bound, changed, idOf, type Row, rowsOf } from "./rows";
 import { useNumberingPreview } from "./useNumberingPreview";
 
-/** A numbering while it is edited, with what it would do to the library; nothing is saved by it. */
+/** The state of a numbering while it is edited, with a preview; saves nothing. */
 export function useNumberingEditor(numbering: Numbering, numberings: Numbering[]) {
   const mine = useNumbering();
   const [name, setName] = useState(numbering.isBuiltIn ? "" : numbering.name);
@@ -23,7 +23,7 @@ export function useNumberingEditor(numbering: Numbering, numberings: Numbering[]
   };
   const preview = useNumberingPreview(request).data;
   const problems = preview?.problems ?? [];
-  // A built-in numbering stays as it is, and another name is another numbering.
+  // A built-in numbering cannot be changed, and another name makes another numbering.
   const isNew = numbering.isBuiltIn || name.trim() !== numbering.name;
   return {
     name,
@@ -48,9 +48,9 @@ export function useNumberingEditor(numbering: Numbering, numberings: Numbering[]
     },
     preview,
     problems,
-    /** Whether something has to be mended before it can be saved. */
+    /** Whether something has to be corrected before saving. */
     stops: problems.some((problem) => problem.stops),
-    /** How it is saved; null while it has no name. */
+    /** The numbering to be saved; null while it has no name. */
     toSave:
       idOf(name) === ""
         ? null

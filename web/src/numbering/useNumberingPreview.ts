@@ -5,7 +5,7 @@ import { useSettled } from "../ui/useSettled";
 
 const PAUSE = 200;
 
-/** What a numbering would do, asked anew as it is edited; nothing is saved by it. */
+/** Previews a numbering while it is edited; saves nothing. */
 export function useNumberingPreview(numbering: NumberingRequest) {
   const key = JSON.stringify(numbering);
   const asked = useSettled(key, PAUSE);

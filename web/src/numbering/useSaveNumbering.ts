@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { answered, api, ifMatch, type NumberingRequest } from "../api/client";
 
-/** Puts a numbering in place: a new one without a version, or a change of the version that was looked at. */
+/** Saves a numbering: without a version for a new one, otherwise based on the version that was seen. */
 export function useSaveNumbering() {
   const queries = useQueryClient();
   return useMutation({
@@ -15,7 +15,7 @@ export function useSaveNumbering() {
           body,
         }),
       ),
-    // Whatever was written in it reads differently now.
+    // Everything written in it reads differently now.
     onSuccess: () => queries.invalidateQueries(),
   });
 }

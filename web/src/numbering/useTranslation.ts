@@ -13,7 +13,7 @@ interface Asked {
 
 const translate = (body: Asked, signal?: AbortSignal) => answered(api.POST("/api/translate", { body, signal }));
 
-/** A list in one numbering, written over into another as one types. */
+/** Translates a list while typing. */
 export function useTranslation(asked: Asked) {
   return useQuery({
     queryKey: keys.translation(asked.text, asked.from, asked.to, asked.stance),
@@ -22,7 +22,7 @@ export function useTranslation(asked: Asked) {
   });
 }
 
-/** Writes one line over when it is asked to; what cannot be read yet stays as it was typed. */
+/** Translates one line on request; an unreadable line stays as typed. */
 export function useTranslate() {
   const notice = useNotice();
   return useStable(async (asked: Asked, onWritten: (line: string) => void) => {
@@ -30,7 +30,7 @@ export function useTranslate() {
       const answer = asked.text.trim() === "" ? undefined : await translate(asked);
       onWritten(answer?.lines[0]?.written ?? asked.text);
     } catch (refused) {
-      // Kept as it is: the same numbers would mean other strikes.
+      // Kept unchanged, although the same numbers would mean other strikes.
       notice.failed(refused);
     }
   });

@@ -6,7 +6,7 @@ import { TEMPOS } from "../ui/words";
 import type { Play } from "./usePlay";
 import "./play.css";
 
-/** How quickly it goes, as a part of working tempo, per cent. */
+/** Speed in per cent of the working tempo. */
 const percent = (tempo: number) => Math.round(100 / tempo);
 
 interface Props {
@@ -16,7 +16,7 @@ interface Props {
   children?: ReactNode;
 }
 
-/** Plays a line and stops it, at a tempo of one's own. */
+/** Plays and stops a line, with a choice of tempo. */
 export function PlayBar({ play, withTempo = true, children }: Props) {
   return (
     <div className="play-bar">

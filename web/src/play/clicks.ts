@@ -1,27 +1,30 @@
 import type { AthleteCard, Check } from "../api/client";
 
-/** What is heard of a chain: its items, and how long it takes. */
+/** The parts of a chain that can be heard: its items and its length. */
 export interface Heard {
   items: (Check["items"][number] | AthleteCard["combinations"][number]["items"][number])[];
   lengthMs: number | null;
 }
 
-/** A landing as it is heard. */
+/** The sound of a landing. */
 export interface Click {
   atMs: number;
-  /** Hz */
+  /** In Hz. */
   pitch: number;
-  /** From 0 to 1. */
+  /** 0 to 1. */
   loud: number;
 }
 
-/** Hz: the lead above the rear, what stands on one leg far below what is thrown from two. */
+/** In Hz: the lead is higher than the rear, strikes on one leg are much lower than those on two. */
 const PITCHES = { arm: { lead: 1500, rear: 980 }, leg: { lead: 420, rear: 250 } } as const;
 const LOUD = { light: 0.45, plain: 0.75, hard: 1 } as const;
-/** A feint is shown and lands nowhere. */
+/** A feint does not land. */
 const FEINT = 0.18;
 
-/** What is heard of a chain: every strike as it lands. Moves and beats are silent, so that a wait is heard as a gap. */
+/**
+ * Returns the sounds of a chain: every strike as it lands. Moves and beats are silent, so that a wait is heard as a
+ * gap.
+ */
 export function clicksOf(heard: Heard): Click[] {
   return heard.items.flatMap((item) => {
     if (item.kind !== "strike" || item.impactMs === null || !item.role) {

@@ -5,7 +5,7 @@ import { checked, checkedDemo } from "../testing/core";
 import { clicksOf } from "./clicks";
 import { LinePlayer } from "./linePlayer";
 
-/** What an audio context is to a player: a clock, and sources that begin when they are told to. */
+/** A fake audio context: a clock, and sources that start on time. */
 class Ear {
   currentTime = 0;
   destination = {};
@@ -34,7 +34,7 @@ class Ear {
       },
     };
   }
-  /** When clicks were heard up to now, s. */
+  /** Returns when clicks were heard so far, in s. */
   heard() {
     return this.sources.filter(({ when, stopped }) => when < stopped && when <= this.currentTime);
   }
@@ -52,7 +52,7 @@ afterEach(() => {
   vi.useRealTimers();
 });
 
-/** Lets time pass for both clocks; the page may be woken late. */
+/** Advances both clocks; the page's timers may be late. */
 function pass(seconds: number, wakes = 0.2) {
   for (let gone = 0; gone < seconds - 1e-9; gone += wakes) {
     ear.currentTime += wakes;

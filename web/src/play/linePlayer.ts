@@ -1,14 +1,14 @@
 import type { Click } from "./clicks";
 
-/** s of stillness before the line begins again. */
+/** Pause before the line starts again, in s. */
 const BREATH = 1;
-/** s until a press is heard: what is to be heard has to be on its way by then. */
+/** Delay of the first sound after a press, in s, so that it can be scheduled in time. */
 const AT_ONCE = 0.08;
-/** How far ahead clicks are handed to the audio clock, s: a page in the background is woken once a second at the least. */
+/** How far ahead clicks are scheduled on the audio clock, in s: timers of a background page run once a second. */
 const AHEAD = 2.5;
-/** ms between two looks at what has to be planned. */
+/** Interval between two scheduling passes, in ms. */
 const LOOK = 200;
-/** s that a click is heard. */
+/** Duration of a click, in s. */
 const RINGS = 0.09;
 
 export interface Line {
@@ -17,16 +17,16 @@ export interface Line {
 }
 
 /**
- * Plays a line in a loop. Clicks are handed to the audio clock ahead of time, so that no timer of the page decides when one
- * is heard; where there is no sound, another clock keeps the time.
+ * Plays a line in a loop. Clicks are scheduled ahead on the audio clock, so that timers do not affect them; without
+ * sound, another clock is used.
  */
 export class LinePlayer {
   private line: Line = { clicks: [], lengthMs: 0 };
-  /** s of playing for one ms of the line */
+  /** Seconds of playing for one ms of the line. */
   private pace = 0.001;
-  /** When the line begins, by the clock, s. */
+  /** When the line starts, on the clock, in s. */
   private begins: number | null = null;
-  /** Up to where clicks are handed over, in s by the clock. */
+  /** Time up to which clicks are scheduled, in s on the clock. */
   private plannedTo = 0;
   private planned: { when: number; source: OscillatorNode }[] = [];
   private timer: ReturnType<typeof setInterval> | undefined;
@@ -44,7 +44,7 @@ export class LinePlayer {
     this.timer = setInterval(() => this.plan(), LOOK);
   }
 
-  /** Goes on with another line or at another pace from where it is, without a break. */
+  /** Continues with another line or pace from the current position, without a gap. */
   change(line: Line, stretch: number): void {
     if (this.begins === null) {
       return;
@@ -54,7 +54,7 @@ export class LinePlayer {
     const ms = part / this.pace;
     this.line = line;
     this.pace = stretch / 1000;
-    // In the stillness at the end it stays there.
+    // Within the pause at the end it stays there.
     this.begins = Math.max(now, this.begins) - Math.min(ms * this.pace, this.turn() - 0.01);
     if (part === 0) {
       this.begins = now + AT_ONCE;
@@ -70,7 +70,7 @@ export class LinePlayer {
     this.begins = null;
   }
 
-  /** The moment of the line that is heard now, ms; null when it stands, and in the stillness before it begins again. */
+  /** Returns the current moment of the line in ms; null when stopped, and in the pause between repetitions. */
   at(): number | null {
     const late = "outputLatency" in this.sound ? (this.sound as AudioContext).outputLatency || 0 : 0;
     const since = this.begins === null ? -1 : this.sound.currentTime - late - this.begins;
@@ -78,7 +78,7 @@ export class LinePlayer {
     return ms < 0 || ms > this.line.lengthMs ? null : ms;
   }
 
-  /** One time through with the stillness after it, s. */
+  /** Returns the duration of one repetition with its pause, in s. */
   private turn(): number {
     return this.line.lengthMs * this.pace + BREATH;
   }

@@ -3,12 +3,12 @@ import { useStable } from "../ui/useStable";
 import { clicksOf, type Heard } from "./clicks";
 import { type Line, LinePlayer } from "./linePlayer";
 
-/** One line is heard at a time, whichever screen it stands on. */
+/** Only one line plays at a time, on any screen. */
 const told = new Set<() => void>();
 let context: AudioContext | null = null;
 let player: LinePlayer | null = null;
 let whose: object | null = null;
-/** How much longer than at working tempo everything takes; null for the tempo of each line. */
+/** The chosen factor on the duration; null for the tempo of each line. */
 let chosen: number | null = null;
 
 function subscribe(listener: () => void) {
@@ -24,7 +24,7 @@ function tell() {
   }
 }
 
-/** Only a press may begin a sound. */
+/** Sound may only start after a press. */
 function ready(): LinePlayer {
   if (!player) {
     const clock = {
@@ -75,7 +75,7 @@ export function usePlay(heard: Heard | undefined, tempo = 1) {
   return {
     plays,
     can: line !== null && line.clicks.length > 0,
-    /** The tempo of playing: how much longer than at working tempo it takes. */
+    /** The factor on the duration compared with working tempo. */
     tempo: at,
     choose: useStable((next: number) => {
       chosen = next;
@@ -90,7 +90,7 @@ export function usePlay(heard: Heard | undefined, tempo = 1) {
         tell();
       }
     }),
-    /** The moment that is heard now, ms of the line. */
+    /** The current moment of the line, in ms. */
     at: useStable(() => (whose === me.current ? (player?.at() ?? null) : null)),
   };
 }

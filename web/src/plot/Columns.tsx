@@ -3,13 +3,13 @@ import { useWidth } from "../ui/useWidth";
 
 export interface Part {
   name: string;
-  /** Of the palette, such as "lead". */
+  /** A colour of the palette, such as "lead". */
   tone: string;
 }
 
 interface Props {
   label: string;
-  /** By time; each with a value for every part, in their order. */
+  /** In time order; each with a value for every part, in the order of the parts. */
   columns: { key: string; name: string; says: string; values: number[] }[];
   parts: Part[];
   unit: string;
@@ -18,10 +18,10 @@ interface Props {
 
 const LEFT = 44;
 const FOOT = 22;
-/** Room for the unit above the highest number. */
+/** Space for the unit above the highest number. */
 const TOP = 26;
 
-/** Columns over time, their parts on top of each other. */
+/** A column chart over time with stacked parts. */
 export function Columns({ label, columns, parts, unit, height = 190 }: Props) {
   const [holder, width] = useWidth(720);
   const most = Math.max(1, ...columns.map(({ values }) => values.reduce((sum, value) => sum + value, 0)));

@@ -12,7 +12,7 @@ const ROW = 26;
 const FOOT = 24;
 const SUM = 64;
 
-/** How much of each there was, week by week: the darker the more. Each square has its number where there is room. */
+/** A heat map by week: darker means more. Each square has its number where there is room. */
 export function HeatMap({ label, columns, rows, says }: Props) {
   const [holder, width] = useWidth(720);
   const left = Math.min(130, width * 0.3);

@@ -2,15 +2,15 @@ import type { ReactNode } from "react";
 import "./plot.css";
 
 interface Props {
-  /** What the plot shows, as a heading of the table. */
+  /** The heading of the table. */
   caption: string;
   columns: string[];
-  /** The first cell of each row names it. */
+  /** The first cell is the heading of its row. */
   rows: (string | number)[][];
   children: ReactNode;
 }
 
-/** A plot, and behind it the table that it was drawn from: for whoever cannot see it, and for whoever wants the numbers. */
+/** A plot with the table behind it, for screen readers and for exact numbers. */
 export function PlotTable({ caption, columns, rows, children }: Props) {
   return (
     <figure className="plot">

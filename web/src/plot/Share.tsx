@@ -5,7 +5,7 @@ interface Props {
   parts: { name: string; value: number; tone: string; says?: string }[];
 }
 
-/** What belongs together as parts of a whole, with their shares in numbers. */
+/** The parts of a whole with their shares in numbers. */
 export function Share({ title, parts }: Props) {
   const all = parts.reduce((sum, { value }) => sum + value, 0);
   return (

@@ -14,7 +14,7 @@ const STANCES = [
 
 const count = (value: number) => Math.round(value).toLocaleString("en-GB");
 
-/** Stances, sides, targets and limbs against each other, and how chains begin. */
+/** Compares stances, sides, targets and limbs, and how chains start. */
 export default function BalanceScreen() {
   const [asked] = useAsked();
   const report = useLoad(asked);

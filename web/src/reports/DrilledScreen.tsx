@@ -17,7 +17,7 @@ const COLUMNS: { title: string; sort: DrilledSort; first: "up" | "down" }[] = [
   { title: "Fell apart", sort: "fell", first: "down" },
 ];
 
-/** How often and how long each combination was drilled; the longest neglected first. */
+/** How often and how long each combination was drilled; longest ago first. */
 export default function DrilledScreen() {
   const [asked, put, address] = useAsked();
   const sort = COLUMNS.find((column) => column.sort === address.get("sort"))?.sort ?? "last";

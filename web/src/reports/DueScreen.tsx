@@ -15,12 +15,12 @@ import { useAsked, useDue } from "./useReports";
 
 type Row = DueList["due"][number];
 
-/** What comes due in a course, and a session from it in one press. */
+/** Lists what is due in a course, and generates a session from it. */
 export default function DueScreen() {
   const [asked, put] = useAsked();
   const courses = useCourses().data;
   const first = courses?.find(({ archived }) => !archived)?.id;
-  // Without a course in the address it is the first one.
+  // Without a course in the URL the first one is used.
   useEffect(() => {
     if (asked.course === undefined && first !== undefined) {
       put({ course: String(first) });

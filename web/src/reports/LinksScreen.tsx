@@ -10,7 +10,7 @@ import { Waiting } from "../ui/Waiting";
 import { NothingLogged, ReportHead } from "./ReportHead";
 import { useAsked, useLinks } from "./useReports";
 
-/** Links that fell apart in class or measure slower, against what the check says of them. */
+/** Links that fell apart in class or were measured slower, compared with the check. */
 export default function LinksScreen() {
   const [asked] = useAsked();
   const report = useLinks(asked);

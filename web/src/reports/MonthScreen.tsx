@@ -13,7 +13,7 @@ import { minutes, monthBeside, shortDay } from "./period";
 import { useAsked, useMonth } from "./useReports";
 import "./reports.css";
 
-/** A month on a page: what the head coach looks at once. */
+/** A month on one page for the head coach. */
 export default function MonthScreen() {
   const [, put, address] = useAsked();
   const report = useMonth(address.get("month"));

@@ -15,7 +15,7 @@ import { Waiting } from "../ui/Waiting";
 import { ReportHead } from "./ReportHead";
 import { useAsked, usePath } from "./useReports";
 
-/** The shortest way of a course to a combination, a new link or weapon at a time. */
+/** The shortest path of a course to a combination, with one new link or weapon a step. */
 export default function PathScreen() {
   const [asked, put, address] = useAsked();
   const courses = useCourses().data;

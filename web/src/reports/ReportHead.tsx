@@ -9,14 +9,14 @@ import "./reports.css";
 
 interface Props {
   title: string;
-  /** Whether it is of some days; else it is of a course alone. */
+  /** Whether the report has a period; otherwise only a course. */
   withDays?: boolean;
-  /** Whether one course has to be chosen. */
+  /** Whether a course has to be chosen. */
   needsCourse?: boolean;
   children?: ReactNode;
 }
 
-/** Over every report: of which days, and of which course. */
+/** The head of every report: period and course. */
 export function ReportHead({ title, withDays = true, needsCourse = false, children }: Props) {
   const [asked, put] = useAsked();
   const courses = useCourses().data ?? [];
@@ -79,7 +79,7 @@ export function ReportHead({ title, withDays = true, needsCourse = false, childr
   );
 }
 
-/** Where nothing was logged yet. */
+/** Shown when nothing was logged yet. */
 export function NothingLogged({ what }: { what: string }) {
   return (
     <div className="panel empty">

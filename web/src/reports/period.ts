@@ -1,6 +1,6 @@
 import { monthAfter } from "../sessions/time";
 
-/** Spans that coaches look back over, in weeks; what is shown without being asked for comes first. */
+/** The periods offered, in weeks; the first is the default. */
 export const SPANS = [
   { value: "12", label: "12 weeks" },
   { value: "4", label: "4 weeks" },
@@ -12,14 +12,14 @@ export const SPANS = [
 const iso = (day: Date) =>
   `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, "0")}-${String(day.getDate()).padStart(2, "0")}`;
 
-/** The Monday so many weeks back, this week among them. */
+/** Returns the Monday so many weeks back, counting this week. */
 export function weeksBack(weeks: number, today: Date): string {
   const monday = new Date(today);
   monday.setDate(monday.getDate() - ((monday.getDay() + 6) % 7) - 7 * (weeks - 1));
   return iso(monday);
 }
 
-/** Which span an address stands for; its own days where it is none of them. */
+/** Returns the period of the query parameters, or its own days where they match none. */
 export function spanOf(from: string | undefined, to: string | undefined, today: Date): string {
   if (from === undefined && to === undefined) {
     return "12";
@@ -28,15 +28,15 @@ export function spanOf(from: string | undefined, to: string | undefined, today: 
   return found?.value ?? "own";
 }
 
-/** A day as it stands under a column: 3 Nov. */
+/** Returns a day as it is written under a column: 3 Nov. */
 export function shortDay(day: string): string {
   return new Date(`${day}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short" });
 }
 
-/** The month before or after, such as 2026-10. */
+/** Returns the month before or after, such as 2026-10. */
 export const monthBeside = (month: string, by: number): string => monthAfter(`${month}-01`, by).slice(0, 7);
 
-/** Minutes as coaches say them. */
+/** Formats a time in minutes. */
 export function minutes(ms: number): string {
   const whole = Math.round(ms / 60_000);
   return whole < 120 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;

@@ -3,14 +3,14 @@ import { useSearchParams } from "react-router";
 import { answered, api } from "../api/client";
 import { keys } from "../api/keys";
 
-/** Of which days and which course; both live in the address, so that a report can be shared. */
+/** Period and course of a report, both in the URL so that it can be shared. */
 export interface Asked {
   from?: string;
   to?: string;
   course?: number;
 }
 
-/** What is asked, and how to ask for something else. */
+/** The current period and course, and a function to change them. */
 export function useAsked(): [Asked, (change: Record<string, string | null>) => void, URLSearchParams] {
   const [address, setAddress] = useSearchParams();
   const asked: Asked = {};

@@ -23,7 +23,7 @@ const FIELDS: { name: keyof Content; label: string; show: (content: Content) => 
   { name: "note", label: "note", show: (content) => content.note || "none" },
 ];
 
-/** Field by field: what is in use, and what it would be. */
+/** Compares the current and the proposed version field by field. */
 export function Fields({ proposal }: { proposal: Proposal }) {
   const { newest, result, kind } = proposal;
   const shown =
@@ -60,7 +60,7 @@ export function Fields({ proposal }: { proposal: Proposal }) {
   );
 }
 
-/** What the check says and what mirroring changes, in use and proposed. */
+/** Compares the checks of the current and the proposed version. */
 export function CheckBeforeAfter({ before, after }: { before: Check | undefined; after: Check }) {
   const sides: [string, Check][] = before
     ? [

@@ -250,7 +250,7 @@ function Page({ proposal, again }: { proposal: Proposal; again: () => void }) {
   );
 }
 
-/** What is proposed, drawn and to be played. */
+/** The proposed line with its player. */
 function Line({ check, stance }: { check: Check; stance: Content["stance"] }) {
   const play = usePlay(check);
   return (
@@ -270,7 +270,7 @@ function Line({ check, stance }: { check: Check; stance: Content["stance"] }) {
   );
 }
 
-/** What became of it, and what was said about it. */
+/** The decision and its remark. */
 function Answer({ proposal }: { proposal: Proposal }) {
   const { answer, state, combination } = proposal;
   return (

@@ -15,7 +15,7 @@ import "./review.css";
 
 export const KINDS: Record<ProposalRow["kind"], string> = { new: "new", change: "change", retire: "retire" };
 
-/** What became of a proposal, and by whom. */
+/** Returns the decision on a proposal and who made it. */
 export function answerOf({ state, answer }: Pick<ProposalRow, "state" | "answer">): string {
   const words = {
     open: "Waits",
@@ -35,13 +35,13 @@ const EMPTY: Record<ReviewList, [string, string]> = {
   decided: ["Nothing was decided yet", "Approved, rejected and withdrawn proposals are kept here."],
 };
 
-/** What coaches propose, and what became of it. */
+/** Lists the proposals of coaches and the decisions. */
 export default function ReviewScreen() {
   const [address, setAddress] = useSearchParams();
   const navigate = useNavigate();
   const user = useSession().data?.user;
   const waiting = useProposals("open", false).data?.waiting;
-  // A coach comes for what was sent back to them.
+  // Coaches first see what was returned to them.
   const usual: ReviewList = user?.role === "coach" && (waiting?.returned ?? 0) > 0 ? "returned" : "open";
   const list = (address.get("list") ?? usual) as ReviewList;
   const mine = address.get("mine") === "true";

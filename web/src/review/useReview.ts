@@ -28,7 +28,10 @@ export function useProposals(list: ReviewList, mine: boolean, combination?: numb
   });
 }
 
-/** How many proposals wait for whoever is signed in: for the head coach those to decide, for a coach those returned. */
+/**
+ * The number of proposals that wait for the signed-in account: undecided ones for the head coach, returned ones for a
+ * coach.
+ */
 export function useWaiting(user: Session["user"]): number {
   const waiting = useQuery({
     queryKey: keys.proposalPage("waiting"),
@@ -69,7 +72,7 @@ export function usePropose() {
 
 export type Decision = "return" | "approve" | "withdraw" | "revise";
 
-/** Decides on a proposal as it was looked at, or revises it. */
+/** Decides on the version of a proposal that was seen, or revises it. */
 export function useDecide(proposal: Proposal | null) {
   const remember = useRemember();
   return useMutation({

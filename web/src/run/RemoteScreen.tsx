@@ -18,7 +18,7 @@ import { SwapDialog } from "./SwapDialog";
 import { useCommand, useRun } from "./useRuns";
 import "./run.css";
 
-/** A coach leads the session: what the walls show, small, and big buttons. */
+/** The remote control of a session: a small view of the walls, and large buttons. */
 export default function RemoteScreen() {
   const id = Number(useParams().id);
   const run = useRun(id);
@@ -51,7 +51,7 @@ function Remote({ run }: { run: Run }) {
   const stopped = stands(playing.state, now);
   const ended = playing.state.endedMs !== null;
 
-  // One press after the other, each with the answer to the one before in view: two of the same hand are two.
+  // Commands are sent one after the other, each with the previous answer, so that two presses count twice.
   const answered = useRef({ revision: run.revision, last: Promise.resolve() });
   const { mutateAsync } = command;
   const press = useCallback(
@@ -179,7 +179,7 @@ function Remote({ run }: { run: Run }) {
   );
 }
 
-/** The whole session from left to right; a tap jumps to what begins there. */
+/** The whole session on one line; a tap jumps to the start of what is tapped. */
 function SessionLine({
   programme,
   position,

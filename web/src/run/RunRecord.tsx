@@ -18,7 +18,7 @@ const COMMANDS: Record<string, string> = {
   end: "ended it",
 };
 
-/** What was really shown and done, once a session has ended. */
+/** What was really shown and done in an ended session. */
 export function RunRecord({ run }: { run: Run }) {
   const record = useRunRecord(run.id, true);
   if (record.isPending) {
@@ -69,7 +69,7 @@ export function RunRecord({ run }: { run: Run }) {
   );
 }
 
-/** Makes room where a gym has very many; the logbook keeps its entry. */
+/** Deletes the record to make room; the logbook keeps its entry. */
 function DeleteRun({ run }: { run: Run }) {
   const isHeadCoach = useIsHeadCoach();
   const navigate = useNavigate();
@@ -98,11 +98,11 @@ interface Line {
   atMs: number;
   text: string;
   by: string;
-  /** Told by its track where it is a call. */
+  /** The track, for calls. */
   calls: string | null;
 }
 
-/** In their order; calls of one track that follow each other share a line. */
+/** In order; consecutive calls of one track share a line. */
 function together(lines: Line[]): Line[] {
   const rows: Line[] = [];
   for (const line of lines.sort((one, other) => one.atMs - other.atMs)) {

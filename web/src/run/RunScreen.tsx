@@ -10,7 +10,7 @@ import { useRuns } from "./useRuns";
 import { WallList } from "./WallList";
 import "./run.css";
 
-/** What runs in the gym, the walls that show it, and a round timer. */
+/** Running sessions, the walls that show them, and a round timer. */
 export default function RunScreen() {
   const runs = useRuns();
   const [starts, setStarts] = useState(false);

@@ -12,7 +12,7 @@ const SPEEDS = [
   { value: 60, label: "rehearsal, 60 times as quick" },
 ];
 
-/** Starts a plan, or a round timer when there is none, on the walls that are chosen. */
+/** Starts a plan, or a round timer, on the chosen walls. */
 export function StartDialog({ plan, onClose }: { plan: { id: number; name: string } | null; onClose: () => void }) {
   const walls = useWalls().data ?? [];
   const running = useRuns().data?.running ?? [];
@@ -23,7 +23,7 @@ export function StartDialog({ plan, onClose }: { plan: { id: number; name: strin
   const [timer, setTimer] = useState({ rounds: 6, seconds: 180, rest: 60 });
   const [leadIn, setLeadIn] = useState(10);
   const [speed, setSpeed] = useState(1);
-  // One press however often it is sent.
+  // Chosen once, so that sending it twice starts one session.
   const id = useMemo(newId, []);
   const on = chosen ?? walls.map((wall) => wall.id);
   const taken = walls.filter(

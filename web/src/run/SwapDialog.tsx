@@ -7,7 +7,7 @@ import { useSettled } from "../ui/useSettled";
 
 type Swap = Pick<RunCommand, "track" | "combination" | "chain" | "combinationId">;
 
-/** Puts another combination in place of one that is drilled now. */
+/** Replaces a combination that is being drilled. */
 export function SwapDialog({
   programme,
   position,
@@ -19,7 +19,7 @@ export function SwapDialog({
   onSwap: (what: Swap) => void;
   onClose: () => void;
 }) {
-  // What was drilled when it was opened: the round may end meanwhile.
+  // What was drilled when the dialog opened; the round may end meanwhile.
   const [options] = useState(() =>
     programme.segments
       .filter((segment) => segment.fromMs <= position && position < segment.toMs)

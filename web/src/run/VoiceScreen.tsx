@@ -18,7 +18,7 @@ const CHOICES = {
   loudness: ["quiet", "loud"],
 } as const;
 
-/** The voice of calls, and clips of coaches in its place. */
+/** The settings of the voice, and coaches' recordings. */
 export default function VoiceScreen() {
   const queries = useQueryClient();
   const head = useIsHeadCoach();
@@ -115,7 +115,7 @@ export default function VoiceScreen() {
   );
 }
 
-/** Plays it through the audio clock: the page may load no media of its own. */
+/** Plays a clip through the audio clock, because the content security policy allows no media elements. */
 async function play(text: string): Promise<void> {
   const answer = await fetch(`/api/voice/sample?text=${encodeURIComponent(text)}`);
   if (!answer.ok) {
@@ -129,7 +129,7 @@ async function play(text: string): Promise<void> {
   source.start();
 }
 
-/** Records with the microphone of this device, or takes a file. */
+/** Records with the microphone, or takes a file. */
 function Recorder({
   longestMs,
   onSound,

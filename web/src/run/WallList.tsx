@@ -7,10 +7,10 @@ import { QrCode } from "../ui/QrCode";
 import { useNotice } from "../ui/useNotice";
 import { useChangeWalls, useRuns, useWalls } from "./useRuns";
 
-/** ms after which a wall that has not asked counts as not there */
+/** Time in ms without a request after which a wall counts as offline. */
 const GONE = 60_000;
 
-/** The walls of the gym: each an address with a key, to be opened on the screen that hangs there. */
+/** The gym's walls, each with a URL to open on its screen. */
 export function WallList() {
   const walls = useWalls();
   const { add } = useChangeWalls();

@@ -1,7 +1,7 @@
-/** Hertz of a clip: what a voice needs, and not more. */
+/** Sample rate of a clip in Hz; enough for a voice. */
 export const RATE = 22_050;
 
-/** A WAV file of 16 bits and one channel (RIFF/WAVE, PCM: format tag 1). */
+/** Returns a mono WAV file with 16 bits (RIFF/WAVE, PCM: format tag 1). */
 export function wavOf(samples: Float32Array, rate: number): ArrayBuffer {
   const file = new ArrayBuffer(44 + 2 * samples.length);
   const view = new DataView(file);
@@ -36,7 +36,7 @@ export function base64(file: ArrayBuffer): string {
   return btoa(text);
 }
 
-/** Whatever the browser can read, as one channel at the rate of a clip. */
+/** Decodes any sound that the browser can read to a mono clip. */
 export async function clipOf(recorded: Blob): Promise<string> {
   const context = new OfflineAudioContext(1, 1, RATE);
   const sound = await context.decodeAudioData(await recorded.arrayBuffer());

@@ -28,10 +28,10 @@ interface Asked {
 let asked: Asked[];
 let run: typeof RUN;
 let revision: number;
-/** Answers to commands are held back until the test lets them go. */
+/** Answers to commands are held until the test releases them. */
 let hold: (() => void)[] | null;
 
-/** A gym with one wall and one session, which remembers what was asked of it. */
+/** A gym with one wall and one session that records requests. */
 function gym(with_: { running?: object[]; ended?: object[]; walls?: object[]; record?: object } = {}) {
   serve(async (request) => {
     const path = `${request.method} ${new URL(request.url).pathname}`;
@@ -222,7 +222,7 @@ test("of a session that has ended one sees what was shown and who pressed what",
 });
 
 test("a recorded clip is a WAV file of 16 bits and one channel", () => {
-  // RIFF/WAVE, PCM: the fields of the format chunk at their places (Microsoft and IBM, 1991).
+  // RIFF/WAVE, PCM: the fields of the format chunk at their offsets (Microsoft and IBM, 1991).
   const view = new DataView(wavOf(new Float32Array([0, 0.5, -1, 2]), 22_050));
   const text = (at: number) => String.fromCharCode(...[0, 1, 2, 3].map((place) => view.getUint8(at + place)));
   expect([text(0), text(8), text(12), text(36)]).toEqual(["RIFF", "WAVE", "fmt ", "data"]);

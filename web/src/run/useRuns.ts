@@ -2,10 +2,10 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type RunCommand, type StartRequest } from "../api/client";
 import { keys } from "../api/keys";
 
-/** ms after which lists of what runs are asked for again */
+/** Interval in ms at which lists of running sessions are reloaded. */
 const AGAIN = 10_000;
 
-/** What runs, and what ended last. */
+/** The running sessions, and the last ended ones. */
 export function useRuns() {
   return useQuery({
     queryKey: keys.runs,
@@ -47,8 +47,8 @@ export function useStart() {
 }
 
 /**
- * Deletes a session that has ended, with what was shown in it. Its page is left before the lists are asked for again: by
- * then it is not there any more.
+ * Deletes the record of an ended session. The page is left before the lists are reloaded, because it no longer exists
+ * then.
  */
 export function useRemoveRun(leave: () => void) {
   const queries = useQueryClient();
@@ -61,7 +61,7 @@ export function useRemoveRun(leave: () => void) {
   });
 }
 
-/** One press. It is sent again with the same id when no answer came, so that it counts once. */
+/** Sends a command, with the same id when it is repeated, so that it counts once. */
 export function useCommand(run: number) {
   const queries = useQueryClient();
   return useMutation({

@@ -7,7 +7,7 @@ type Format = components["schemas"]["Drills"]["boutFormats"][number];
 
 const KINDS: Block["kind"][] = ["rounds", "warm-up", "conditioning", "cool-down", "talk"];
 
-/** A new block at the end: empty rounds, a part of exercises, a talk, or rounds as a sport bouts them. */
+/** Adds a block at the end: empty rounds, exercises, a talk, or the rounds of a sport. */
 export function AddBlock({ formats }: { formats: Format[] }) {
   const { change } = usePlanInHand();
   const add = (block: Block) => change((now) => ({ ...now, blocks: [...now.blocks, block] }));

@@ -7,7 +7,7 @@ import { usePlanInHand } from "./planContext";
 import { reveal } from "./Ruler";
 import { fixed } from "./usePlans";
 
-/** What stands in the way, what is warned of with the press that mends it, and what the library has changed since. */
+/** Problems of the plan, warnings with their fixes, and combinations that have changed in the library. */
 export function Advisories({ error }: { error: unknown }) {
   const { document, content, change, select, old } = usePlanInHand();
   const notice = useNotice();
@@ -21,7 +21,7 @@ export function Advisories({ error }: { error: unknown }) {
     setFixing(warning.id);
     try {
       const mended = contentOf(await fixed(content, warning.id));
-      // The answer is about what was there when it was asked for.
+      // The answer belongs to an earlier content.
       if (newest.current !== content) {
         notice.warn("The session was changed meanwhile, so nothing was done. Press once more.");
         return;
@@ -97,7 +97,7 @@ export function Advisories({ error }: { error: unknown }) {
   );
 }
 
-/** A place as the server names it. */
+/** Parses a place as the server writes it. */
 export function placeOf(address: string): Place | null {
   const number = (of: string) => {
     const found = new RegExp(`${of}\\[(\\d+)\\]`).exec(address)?.[1];

@@ -12,7 +12,7 @@ interface Props {
   onNew: (day: string) => void;
 }
 
-/** The days with their sessions. */
+/** A calendar of days with their sessions. */
 export function Calendar({ weeks, today, month, plans, old, onNew }: Props) {
   const empty = plans.length === 0;
   return (

@@ -1,7 +1,7 @@
 import { Input } from "antd";
 import { useState } from "react";
 
-/** A combination typed into a set, in numbers or words; several at once with a semicolon between. */
+/** A field for a combination in numbers or words; semicolons separate several. */
 export function CombinationField({ empty, onAdd }: { empty: boolean; onAdd: (chain: string) => void }) {
   const [text, setText] = useState("");
   const add = () => {

@@ -36,7 +36,7 @@ const NEW: Required<Omit<CourseRequest, "weekday" | "time">> & Pick<CourseReques
   note: "",
 };
 
-/** A course as it is made or changed. */
+/** A course while it is created or changed. */
 interface Props {
   course: Course | null;
   training: Training | null;
@@ -46,7 +46,7 @@ interface Props {
 export function CourseDrawer({ course, training, onClose }: Props) {
   const [form, setForm] = useState<CourseRequest>(() => {
     if (course === null) {
-      // What the gym trains is the likely choice.
+      // The gym's training provides the defaults.
       const { rules, media, groups } = training ?? {};
       return {
         ...NEW,

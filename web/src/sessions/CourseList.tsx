@@ -8,7 +8,7 @@ import { useShelveCourse } from "./usePlans";
 
 interface Props {
   courses: Course[];
-  /** What is planned from today on. */
+  /** The plans from today on. */
   plans: PlanRow[];
   making: string | null;
   head: boolean;
@@ -18,7 +18,7 @@ interface Props {
   onPress: (course: Course) => void;
 }
 
-/** The courses, with what comes next for each. */
+/** The courses, each with its next session. */
 export function CourseList({ courses, plans, making, head, next, onEdit, onHand, onPress }: Props) {
   const shelve = useShelveCourse();
   const notice = useNotice();

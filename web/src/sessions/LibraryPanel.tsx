@@ -12,7 +12,7 @@ import { usePlanInHand } from "./planContext";
 
 const SIZE = 20;
 
-/** Combinations of the library to be dropped into a set, or put into the one that is chosen. */
+/** The library beside the plan: combinations to drag into a set or add to the selected one. */
 export function LibraryPanel() {
   const { content, selected, change, drills } = usePlanInHand();
   const views = useViews().data?.views ?? [];

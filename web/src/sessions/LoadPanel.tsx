@@ -5,7 +5,7 @@ import { LIMBS } from "../ui/words";
 import { usePlanInHand } from "./planContext";
 import { clock } from "./time";
 
-/** Running totals and the load of athletes of both stances, of the track that is chosen. */
+/** The totals and the load of athletes of both stances, for the selected track. */
 export function LoadPanel() {
   const { document, content, old } = usePlanInHand();
   const [track, setTrack] = useState(0);
@@ -80,7 +80,7 @@ function StanceLoad({ title, load }: { title: string; load: SessionLoad }) {
   );
 }
 
-/** Left against right from the middle. */
+/** Left against right, from the middle. */
 function Sides({ left, right }: { left: number; right: number }) {
   const most = Math.max(left, right, 1);
   return (
@@ -97,7 +97,7 @@ function Sides({ left, right }: { left: number; right: number }) {
   );
 }
 
-/** Shares of a whole beside each other. */
+/** Shares of a whole side by side. */
 function Bars({ parts }: { parts: { label: string; value: number; kind: string }[] }) {
   const shown = parts.filter((part) => part.value >= 0.5);
   const sum = shown.reduce((total, part) => total + part.value, 0);

@@ -17,7 +17,7 @@ const AIMS: { value: "due" | "theme" | "weapon"; label: string }[] = [
   { value: "weapon", label: "A weapon" },
 ];
 
-/** The whole session from course, minutes, aim and seed; what is locked stays. */
+/** Generates the session from course, minutes, aim and seed; locked parts stay. */
 export function OnePress({
   planner,
   onClose,

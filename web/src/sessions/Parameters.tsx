@@ -4,7 +4,7 @@ import { Segmented } from "../ui/Segmented";
 import type { PlannedSet, Value } from "./plan";
 import { usePlanInHand } from "./planContext";
 
-/** What can be set on a drill; what its fields are comes from the drill itself. */
+/** The settings of a drill; the drill defines its fields. */
 export function Parameters({
   drill,
   set,
@@ -74,7 +74,7 @@ function Field({
       return (
         <Input
           size="small"
-          // What is being typed is not yet a list of numbers.
+          // What is being typed is not a list of numbers yet.
           key={JSON.stringify(value)}
           defaultValue={(value as number[]).join(", ")}
           placeholder="shared equally"

@@ -22,7 +22,7 @@ const SAVING: Record<Saving, string> = {
   changed: "changed by somebody else",
 };
 
-/** The name of the session, when and for whom it is, what can be done with all of it, and whether it is saved. */
+/** The head of the planner: name, time, course, actions, and the state of saving. */
 export function PlanHead({
   plan,
   planner,
@@ -62,7 +62,7 @@ export function PlanHead({
         onError: notice.failed,
       },
     );
-  /** Archives the session, or brings it back when it is archived. */
+  /** Archives or restores the session. */
   const shelve = async () => {
     try {
       await shelving.mutateAsync({ id: plan.id, version: planner.version, archived: plan.archived });
@@ -212,7 +212,7 @@ export function PlanHead({
   );
 }
 
-/** What holds for the whole session. */
+/** The settings of the whole session. */
 function Settings({ planner, document }: { planner: Planner; document: SessionDocument | null }) {
   const { content } = planner.draft;
   const put = (values: Partial<typeof content>) =>
@@ -274,7 +274,7 @@ function Settings({ planner, document }: { planner: Planner; document: SessionDo
             onClick={() =>
               put({
                 tracks: content.tracks.filter((_, place) => place !== at),
-                // Tracks are told by their number, so that those behind it move up.
+                // Tracks are identified by number, so later ones move up.
                 blocks: content.blocks.map((block) => ({
                   ...block,
                   rounds: block.rounds.map((round) => ({

@@ -32,14 +32,14 @@ import { useDrills } from "./usePlans";
 import "./planner.css";
 import "./sessions.css";
 
-/** A planned session: its clock, its blocks, and what follows from them. */
+/** The planner: the clock, the blocks, and what follows from them. */
 export default function PlannerScreen() {
   const { id } = useParams();
   const plan = usePlan(Number(id));
   const kept = useKeptPlan(Number(id));
   if (plan.isError) {
     const away = isAway(plan.error);
-    // Without a connection it goes on from what this device has of it.
+    // Without a connection it continues with the copy on this device.
     const mine = away ? kept.read()?.plan : undefined;
     return mine ? (
       <Planner key={mine.id} plan={mine} />
@@ -105,7 +105,7 @@ function Planner({ plan }: { plan: Plan }) {
     >
       <DndContext
         sensors={sensors}
-        // The clock stands at the upper edge, where a drag would scroll the page away under it.
+        // The clock is at the upper edge, where dragging would scroll the page away under it.
         autoScroll={dragged?.kind === "round" && dragged.onClock ? false : { threshold: { x: 0, y: 0.08 } }}
         collisionDetection={nearestTarget}
         onDragStart={onDragStart}

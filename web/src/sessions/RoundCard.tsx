@@ -16,7 +16,7 @@ const PATTERNS = [
   { value: "30,30", label: "30 on, 30 off" },
 ];
 
-/** A round: work and rest, and what each track does in it, side by side. */
+/** A round: work and rest, and the tracks side by side. */
 export function RoundCard({
   round,
   block,

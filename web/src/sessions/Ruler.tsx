@@ -7,10 +7,10 @@ import { clock } from "./time";
 
 type Segment = SessionDocument["segments"][number];
 
-/** Steps in which a round is stretched, s. */
+/** Step in s when a round is stretched. */
 const STEP = 15;
 
-/** The session as a clock from left to right: blocks above, a row for each track, its rounds to be moved and stretched. */
+/** The session as a time line: blocks above, a row for each track, with rounds that can be moved and stretched. */
 export function Ruler() {
   const { document, content, old } = usePlanInHand();
   if (!document || document.lengthMs === 0) {
@@ -85,7 +85,7 @@ export function Ruler() {
   );
 }
 
-/** From and to of what lies together, by its number. */
+/** Returns start and end of each group of segments. */
 function spans(segments: Segment[], of: (segment: Segment) => number | null): [number, number, number][] {
   const found = new Map<number, [number, number]>();
   for (const segment of segments) {
@@ -107,10 +107,10 @@ interface HandleProps {
   label: string;
 }
 
-/** The round that the keys go on with, as long as the clock does not show it yet. */
+/** The round to focus once the clock shows it. */
 let wanted: { block: number; round: number } | null = null;
 
-/** One round on the clock: press to go to it, drag to move it, its right edge to stretch it, and the keys for all of that. */
+/** A round on the clock: press to show it, drag to move it, drag its right edge to stretch it, or use the keys. */
 function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const { content, change, select, selected } = usePlanInHand();
   const id = `ruler ${block} ${round}`;
@@ -122,7 +122,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   const chosen = selected?.block === block && selected.round === round;
 
   const press = useRef<HTMLButtonElement>(null);
-  // A copy is on the clock once the server has answered.
+  // A copy appears on the clock once the server has answered.
   useEffect(() => {
     if (wanted?.block === block && wanted.round === round) {
       wanted = null;
@@ -206,7 +206,7 @@ function RoundHandle({ block, round, left, width, whole, label }: HandleProps) {
   );
 }
 
-/** Brings a round into sight. */
+/** Scrolls a round into view. */
 export function reveal(block: number, round: number): void {
   globalThis.document.getElementById(`round-${block}-${round}`)?.scrollIntoView({ block: "nearest", behavior: "auto" });
 }

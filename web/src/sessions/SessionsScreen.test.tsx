@@ -50,7 +50,7 @@ const plan = (id: number, startsAt: string | null, more: object = {}) => ({
   ...more,
 });
 
-/** A gym that answers, and remembers what was asked of it. */
+/** A fake gym that answers and records requests. */
 function gym(plans: object[], role = "head-coach") {
   const asked: { path: string; body: Record<string, unknown> }[] = [];
   serve(async (request) => {

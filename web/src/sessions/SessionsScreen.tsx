@@ -29,7 +29,7 @@ const VIEWS = [
   { value: "month", label: "Month" },
 ];
 
-/** Planned sessions by day, the courses, and the templates. */
+/** The planned sessions by day, the courses, and the templates. */
 export default function SessionsScreen() {
   const queries = useQueryClient();
   const [search, setSearch] = useSearchParams();
@@ -44,7 +44,7 @@ export default function SessionsScreen() {
     : [Array.from({ length: 7 }, (_, index) => addDays(weekStartOf(day, firstWeekday), index))];
   const [first, last] = [weeks[0]?.[0] ?? day, weeks.at(-1)?.[6] ?? day];
   const list = usePlanList(first, last, of);
-  // What comes next for each course does not depend on the week that is shown.
+  // The next session of each course does not depend on the shown week.
   const coming = usePlanList(today, addDays(today, 120));
   const courses = useCourses();
   const create = useCreatePlan();
@@ -242,7 +242,7 @@ export default function SessionsScreen() {
   );
 }
 
-/** A plan from a file, as docs/formats/session.md describes it. */
+/** Imports a plan from a file in the format of docs/formats/session.md. */
 function BringIn({
   onContent,
   onFailed,

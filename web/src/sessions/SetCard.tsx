@@ -12,7 +12,7 @@ import { address, copied, dropped, moved, type Place, type PlannedSet, without, 
 import { usePlanInHand } from "./planContext";
 import { Way } from "./Way";
 
-/** A stretch of work: its drill, its combinations with their lines, and what can be set on it. */
+/** A stretch of work: its drill, its combinations with their lines, and its settings. */
 export function SetCard({
   set,
   place,
@@ -67,7 +67,7 @@ export function SetCard({
         notice.warn(answer.problems[0]?.message ?? "One of them cannot be read.");
         return;
       }
-      // The answer is about the combinations that were there when it was asked for.
+      // The answer belongs to earlier combinations.
       if (newest.current.combinations !== set.combinations) {
         notice.warn("The set was changed meanwhile, so it was not put in order. Press once more.");
         return;
@@ -158,7 +158,7 @@ export function SetCard({
         <ol className="set-chains">
           {set.combinations.map((one, at) => {
             const known = lineOf(one.chain, one.stance ?? "orthodox");
-            // What it has of the one before; of another set as long as the answer is old.
+            // What it shares with the previous one; of another set while the answer is outdated.
             const shared = new Set(together?.items.length === set.combinations.length ? together.items[at] : []);
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: the same combination may stand twice

@@ -17,7 +17,7 @@ const CHANGES = {
   back: "restored an earlier version",
 };
 
-/** What the session was before; one state for each time somebody worked on it. */
+/** Earlier versions of the session, one for each time somebody worked on it. */
 export function Versions({ plan, planner, onClose }: { plan: Plan; planner: Planner; onClose: () => void }) {
   const notice = useNotice();
   const versions = useQuery({

@@ -14,7 +14,7 @@ interface Props {
   onPress: () => unknown;
 }
 
-/** One thing that can be done, as a sign with its name. */
+/** An action as an icon button with a name. */
 export function Way({ label, sign, pressed, onPress }: Props) {
   return (
     <button

@@ -51,7 +51,7 @@ interface Hand {
   now: PlanContent;
 }
 
-/** The first block of a plan that can be changed. */
+/** The first block of a plan, editable. */
 function Plan({ start, document, hand }: { start: PlanContent; document: SessionDocument; hand: Hand }) {
   const [content, setContent] = useState(start);
   const [selected, select] = useState<Place | null>(null);
@@ -75,7 +75,7 @@ function Plan({ start, document, hand }: { start: PlanContent; document: Session
   );
 }
 
-/** Its card on the page; `now` is the plan as it is. */
+/** Renders the block; `now` is the current plan. */
 function block(start: PlanContent = PLAN, more: Partial<SessionDocument> = {}): Hand {
   const hand = { now: start };
   const document = {

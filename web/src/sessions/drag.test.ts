@@ -20,7 +20,7 @@ const plan = (...blocks: PlannedSet[][][]): PlanContent => ({
     rounds: rounds.map((sets, at) => ({ ...newRound(60 * (at + 1)), sets })),
   })),
 });
-/** What stands where, in one line: blocks by |, rounds by /, sets by comma. */
+/** Returns the plan as one line: blocks separated by |, rounds by /, sets by comma. */
 const read = (content: PlanContent) =>
   content.blocks
     .map((block) =>

@@ -26,7 +26,7 @@ export type Dropped =
   | { kind: "round"; block: number; round: number }
   | { kind: "block"; block: number };
 
-/** The plan after something was dropped; the same one where it does not belong. */
+/** Returns the plan after a drop; unchanged where it does not belong. */
 export function drop(content: PlanContent, what: Dragged, where: Dropped, drills: Drill[]): PlanContent {
   if (what.kind === "chain") {
     const most = (drill: string) => drills.find((one) => one.id === drill)?.most ?? 1;
@@ -94,7 +94,7 @@ export function moveRound(
   });
 }
 
-/** What the keys do with a round that is chosen; null when a key means nothing here. */
+/** Returns the plan after a key on the selected round; null for keys without a meaning. */
 export function roundKey(
   content: PlanContent,
   place: { block: number; round: number },
@@ -122,12 +122,12 @@ export function roundKey(
   return null;
 }
 
-/** Seconds: a round on the clock is never stretched below it. */
+/** Minimum length in s of a stretched round. */
 export const SHORTEST = 15;
-/** Seconds: the longest round that a plan may have. */
+/** Maximum length of a round in s. */
 const LONGEST = 7200;
 
-/** A round longer or shorter by so many seconds. */
+/** Returns the plan with a round longer or shorter by so many seconds. */
 export function stretch(content: PlanContent, place: { block: number; round: number }, by: number): PlanContent {
   return withBlock(content, place.block, (block) => ({
     ...block,

@@ -1,7 +1,7 @@
 import { type CollisionDetection, rectIntersection } from "@dnd-kit/core";
 import type { Dragged, Dropped } from "./drag";
 
-/** Where each kind of thing can be dropped. */
+/** The drop targets for each kind of item. */
 const TAKES: Record<Dragged["kind"], Dropped["kind"][]> = {
   chain: ["set", "lane", "round"],
   set: ["set", "lane"],
@@ -10,8 +10,8 @@ const TAKES: Record<Dragged["kind"], Dropped["kind"][]> = {
 };
 
 /**
- * Of all targets under the pointer that take what is dragged the smallest: the set before its round, the clock before what
- * lies behind it. They are measured where they are: the clock stays in place while the page scrolls under it.
+ * Chooses the smallest target under the pointer that accepts the item: the set before its round, the clock before what
+ * is behind it. Targets are measured live, because the clock stays in place while the page scrolls.
  */
 export const nearestTarget: CollisionDetection = (args) => {
   const kind = (args.active.data.current as Dragged | undefined)?.kind;
@@ -21,7 +21,7 @@ export const nearestTarget: CollisionDetection = (args) => {
   });
   const pointer = args.pointerCoordinates;
   if (!pointer) {
-    // With the keys there is no pointer.
+    // With the keyboard there is no pointer.
     return rectIntersection({ ...args, droppableContainers }).slice(0, 1);
   }
   return droppableContainers

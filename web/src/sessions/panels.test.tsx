@@ -14,7 +14,7 @@ afterEach(cleanup);
 
 const ROOT = new URL("../../..", import.meta.url).pathname;
 
-/** What the core itself says of a plan, by way of the console, with what the server adds from its library. */
+/** Asks the core for what follows from a plan, through the console, and adds the server's part. */
 function worked(content: object, more: Partial<SessionDocument> = {}): SessionDocument {
   const printed = spawnSync("php", [`${ROOT}app/Console/main.php`, "session", "-", "--json"], {
     input: JSON.stringify(content),

@@ -2,7 +2,7 @@ import type { components } from "../api/schema";
 
 type Schemas = components["schemas"];
 
-/** A combination as it stands in a set: typed, or of the library, when it has an id. */
+/** A combination in a set: typed, or from the library when it has an id. */
 export interface PlannedChain {
   chain: string;
   stance?: Schemas["Stance"];
@@ -13,7 +13,7 @@ export interface PlannedChain {
 export type Value = number | boolean | string | number[] | string[];
 export interface PlannedSet {
   drill: string;
-  /** Its share of the work when left out. */
+  /** Its share of the work; computed when missing. */
   seconds?: number | null;
   combinations: PlannedChain[];
   parameters?: Record<string, Value>;
@@ -21,9 +21,9 @@ export interface PlannedSet {
 }
 export interface TrackOfRound {
   track: number;
-  /** Work, rest, work, rest, in s; that of the round when left out. */
+  /** Work, rest, work, rest in s; that of the round when missing. */
   pattern?: number[];
-  /** The sets of everybody when left out. */
+  /** Those of everybody when missing. */
   sets?: PlannedSet[];
 }
 export interface Round {
@@ -46,7 +46,7 @@ export interface Block {
   locked?: boolean;
   rounds: Round[];
 }
-/** What docs/formats/session.md describes. */
+/** A plan as described in docs/formats/session.md. */
 export interface PlanContent {
   minutes?: number | null;
   rules: Schemas["Rules"];
@@ -60,16 +60,16 @@ export interface PlanContent {
   blocks: Block[];
 }
 
-/** Where something stands: a block, a round of it, a set of the round or of one of its tracks. */
+/** A position in a plan: a block, a round of it, a set of the round or of one of its tracks. */
 export interface Place {
   block: number;
   round?: number;
-  /** Left out for everybody. */
+  /** Missing for everybody. */
   track?: number;
   set?: number;
 }
 
-/** What is stored may be older or come from elsewhere: what is missing is as usual. */
+/** Fills in defaults, because a stored plan may be older or come from elsewhere. */
 export function contentOf(stored: Record<string, unknown>): PlanContent {
   const content = stored as Partial<PlanContent>;
   return {
@@ -106,7 +106,7 @@ function setOf(set: PlannedSet): PlannedSet {
   };
 }
 
-/** A round that says no length is as long as its sets. */
+/** Returns the length of a round; without one it is the length of its sets. */
 function secondsOf(round: Partial<Round>): number {
   return round.seconds ?? list(round.sets).reduce((sum, set) => sum + (set.seconds ?? 0), 0);
 }
@@ -119,7 +119,7 @@ export function newRound(seconds = 180, rest = 60): Round {
   return { seconds, rest, times: 1, sets: [newSet()] };
 }
 
-/** The sets at that place: those of a track where it has its own, or of everybody. */
+/** Returns the sets at that position: those of a track where it has its own, otherwise those of everybody. */
 export function setsAt(content: PlanContent, place: Place): PlannedSet[] {
   const round = content.blocks[place.block]?.rounds[place.round ?? -1];
   const own = place.track === undefined ? undefined : round?.tracks?.find((one) => one.track === place.track)?.sets;
@@ -137,7 +137,7 @@ export function withRound(content: PlanContent, place: Place, change: (round: Ro
   }));
 }
 
-/** The sets at that place changed; a track that had those of everybody gets its own. */
+/** Returns the plan with the sets at that position changed; a track that shared those of everybody gets its own. */
 export function withSets(
   content: PlanContent,
   place: Place,
@@ -158,7 +158,7 @@ export function withSet(content: PlanContent, place: Place, change: (set: Planne
   return withSets(content, place, (sets) => sets.map((set, at) => (at === place.set ? change(set) : set)));
 }
 
-/** A combination dropped into a set; where the drill takes one alone, it takes the place of the one before. */
+/** Returns the set with a combination added; it replaces the previous one where the drill takes only one. */
 export function dropped(set: PlannedSet, chain: PlannedChain, most: number): PlannedSet {
   const kept = most <= 1 ? [] : set.combinations.slice(0, most - 1);
   return { ...set, combinations: most === 0 ? set.combinations : [...kept, chain] };
@@ -182,7 +182,7 @@ export function without<T>(items: T[], at: number): T[] {
   return items.filter((_, place) => place !== at);
 }
 
-/** Each track gets its own version of the round, to be changed by itself. */
+/** Gives each track its own copy of the round. */
 export function split(content: PlanContent, place: Place): PlanContent {
   return withRound(content, place, (round) => ({
     ...round,
@@ -197,7 +197,7 @@ export function join(content: PlanContent, place: Place): PlanContent {
   });
 }
 
-/** What in the library was changed is taken over wherever it stands. */
+/** Replaces combinations that were changed in the library. */
 export function renewed(
   content: PlanContent,
   id: number,
@@ -224,7 +224,7 @@ export function renewed(
   };
 }
 
-/** The place as an address, as the server names it. */
+/** Returns the position as the server writes it. */
 export function address(place: Place): string {
   return [
     `blocks[${place.block}]`,

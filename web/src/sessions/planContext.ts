@@ -4,7 +4,7 @@ import type { Place, PlanContent } from "./plan";
 
 export interface PlanInHand {
   content: PlanContent;
-  /** What follows from it; of the content before, while `old`. */
+  /** What follows from the content; outdated while `old`. */
   document: SessionDocument | null;
   old: boolean;
   drills: Drill[];
@@ -13,7 +13,7 @@ export interface PlanInHand {
   select: (place: Place | null) => void;
   /** @param typed whether it goes on with the change before, as one types */
   change: (next: (now: PlanContent) => PlanContent, typed?: boolean) => void;
-  /** Why each part is as it is, where the session was made in one press. */
+  /** The reason for each part of a generated session. */
   reasons: { place: string; message: string }[];
 }
 

@@ -3,10 +3,10 @@ import { todayInGym } from "../ui/words";
 import { addDays, nextDay } from "./time";
 import { composed } from "./usePlans";
 
-/** How far ahead it is looked for what is planned already, days. */
+/** Days ahead in which existing sessions are considered. */
 const AHEAD = 400;
 
-/** When the next session of a course may be that is not planned yet, such as 2026-12-01T18:30. */
+/** Returns the next unplanned start of a course, such as 2026-12-01T18:30. */
 async function freeStart(course: Course): Promise<string> {
   const today = todayInGym();
   const query = { from: today, to: addDays(today, AHEAD), course: course.id };
@@ -15,7 +15,7 @@ async function freeStart(course: Course): Promise<string> {
   return `${nextDay(course, today, taken)}T${course.time ?? "18:00"}`;
 }
 
-/** Plans the next session of a course in one press, from what is due. */
+/** Generates the next session of a course from what is due. */
 export async function planDue(course: Course): Promise<{ plan: Plan; composition: Composition }> {
   const seed = 1 + Math.floor(Math.random() * 99_999);
   const composition = await composed({ course: course.id, aim: "due", seed });

@@ -2,7 +2,7 @@ import type { Course } from "../api/client";
 import { contentOf, newRound, newSet, type PlanContent } from "./plan";
 import { fixed } from "./usePlans";
 
-/** A plan to be filled by hand: as the course works, with a warm-up, one round and a cool-down. */
+/** Creates a plan to be filled by hand, in the format of the course: a warm-up, one round and a cool-down. */
 export async function startPlan(course: Course | null, numbering: string): Promise<PlanContent> {
   const content: PlanContent = {
     minutes: course?.minutes ?? 60,
@@ -25,7 +25,7 @@ export async function startPlan(course: Course | null, numbering: string): Promi
   return contentOf(await fixed(contentOf(await fixed(content, "no-warm-up")), "no-cool-down"));
 }
 
-/** A round like the one before it, to be filled. */
+/** Returns an empty round like the previous one. */
 export function nextRound(rounds: PlanContent["blocks"][number]["rounds"]) {
   const before = rounds.at(-1);
   const round = newRound(before?.seconds, before?.rest);

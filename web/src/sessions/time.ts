@@ -1,27 +1,27 @@
-/** Minutes and seconds as on a round timer: 3:00. */
+/** Formats minutes and seconds as on a round timer: 3:00. */
 export function clock(ms: number): string {
   const seconds = Math.round(ms / 1000);
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
 }
 
-/** Days are written as 2026-11-26; they are reckoned without a time zone. */
+/** Adds days to a day such as 2026-11-26, without a time zone. */
 export function addDays(day: string, days: number): string {
   const date = new Date(`${day}T00:00:00Z`);
   date.setUTCDate(date.getUTCDate() + days);
   return date.toISOString().slice(0, 10);
 }
 
-/** 1, Monday, to 7, Sunday. */
+/** Returns 1 (Monday) to 7 (Sunday). */
 export function weekdayOf(day: string): number {
   return new Date(`${day}T00:00:00Z`).getUTCDay() || 7;
 }
 
-/** The first day of the week that a day is in; weeks begin on that weekday. */
+/** Returns the first day of the week of a day, for weeks that start on that weekday. */
 export function weekStartOf(day: string, firstWeekday: number): string {
   return addDays(day, -((weekdayOf(day) - firstWeekday + 7) % 7));
 }
 
-/** The days of a month in whole weeks. */
+/** Returns the days of a month in whole weeks. */
 export function weeksOf(day: string, firstWeekday: number): string[][] {
   const month = day.slice(0, 7);
   const weeks: string[][] = [];
@@ -44,7 +44,7 @@ export const longDay = (day: string) => shown(day, { weekday: "long", day: "nume
 export const shortDay = (day: string) => shown(day, { weekday: "short", day: "numeric" });
 export const monthName = (day: string) => shown(day, { month: "long", year: "numeric" });
 
-/** The next day of a course from that day on on which none of these sessions is. */
+/** Returns the next day of a course, from that day on, without one of these sessions. */
 export function nextDay(course: { weekday: number | null }, from: string, taken: string[]): string {
   let day = course.weekday === null ? from : addDays(from, (course.weekday - weekdayOf(from) + 7) % 7);
   while (taken.includes(day)) {

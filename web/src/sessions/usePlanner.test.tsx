@@ -31,7 +31,7 @@ const stored = (version: number, name: string): Plan => ({
   content: { blocks: [] },
 });
 
-/** A server that holds one plan, and refuses what was made from an old version. */
+/** A fake server with one plan that refuses changes based on an old version. */
 function gym(first: Plan) {
   const server = { plan: first, writes: [] as string[], away: false };
   serve(async (request) => {

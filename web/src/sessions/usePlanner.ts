@@ -8,7 +8,7 @@ import { useNotice } from "../ui/useNotice";
 import { useSettled } from "../ui/useSettled";
 import { contentOf, type PlanContent } from "./plan";
 
-/** All of a session that a coach writes. */
+/** The parts of a session that a coach writes. */
 export interface Draft {
   name: string;
   course: number | null;
@@ -19,7 +19,7 @@ export interface Draft {
 
 export type Saving = "saved" | "waiting" | "saving" | "failed" | "changed";
 
-/** A pause after the last change before it is saved, ms. */
+/** Pause in ms after the last change before it is saved. */
 const PAUSE = 900;
 const PRESENCE = 8000;
 
@@ -33,7 +33,7 @@ export function draftOf(plan: Plan): Draft {
   };
 }
 
-/** What a coach has changed of a session and the server has not taken yet, with the session as it was then. */
+/** Unsaved changes of a session, with the session they are based on. */
 export interface KeptPlan {
   plan: Plan;
   draft: Draft;
@@ -41,7 +41,7 @@ export interface KeptPlan {
 
 export const useKeptPlan = (id: number) => useKept<KeptPlan>(`plan ${id}`);
 
-/** The plan as the server has it; null when it cannot be had. */
+/** Returns the stored plan; null when it is unreachable. */
 const plainPlan = (id: number) => answered(api.GET("/api/plans/{id}", { params: { path: { id } } })).catch(() => null);
 
 const same = (one: Draft, other: Draft) => JSON.stringify(one) === JSON.stringify(other);
@@ -50,14 +50,14 @@ export function usePlan(id: number) {
   return useQuery({
     queryKey: keys.plan(id),
     queryFn: ({ signal }) => answered(api.GET("/api/plans/{id}", { params: { path: { id } }, signal })),
-    // The planner itself looks whether somebody saved meanwhile.
+    // The planner polls for other coaches' changes itself.
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 0,
     retry: again,
   });
 }
 
-/** What follows from the plan as it is now; the answer before as long as there is no new one, and then it is `old`. */
+/** What follows from the current plan; until it arrives the previous answer is returned as `old`. */
 export function usePlanCheck(content: PlanContent) {
   const now = JSON.stringify(content);
   const settled = useSettled(now, 120);
@@ -74,13 +74,13 @@ export function usePlanCheck(content: PlanContent) {
 }
 
 /**
- * A plan with undo and redo that saves itself, and never over what somebody else has saved: then it stays as it is here
- * until the coach has chosen.
+ * A plan with undo that saves itself, but never over another coach's changes: then it keeps its own state until the
+ * coach has chosen.
  */
 export function usePlanner(plan: Plan) {
   const kept = useKeptPlan(plan.id);
-  // What was not saved before the coach left goes on from the version that it was made from, so that nothing of others is
-  // overwritten; an undo brings the stored one back.
+  // Unsaved changes from an earlier visit are restored with their base version, so that nothing is overwritten; undo
+  // brings the stored plan back.
   const [found] = useState(() => kept.read());
   const history = useHistory<Draft>(() =>
     found ? { now: found.draft, before: draftOf(plan) } : { now: draftOf(plan), before: null },
@@ -121,7 +121,7 @@ export function usePlanner(plan: Plan) {
         void queries.invalidateQueries({ queryKey: ["plans", "list"] });
       } catch (error) {
         const changed = error instanceof Refusal && error.problem.status === 412;
-        // A save whose answer was lost, or that was sent as the page was left, is not somebody else's.
+        // A save whose answer was lost, or that was sent while leaving the page, is not another coach's.
         const theirs = changed ? await plainPlan(plan.id) : null;
         if (theirs && same(draftOf(theirs), sent)) {
           setBase({ version: theirs.version, draft: sent });
@@ -158,7 +158,7 @@ export function usePlanner(plan: Plan) {
     }
   }, [text, unsaved, base.version]);
 
-  // Whoever leaves within the pause is asked by the browser.
+  // The browser asks before leaving within the pause.
   useEffect(() => {
     if (!unsaved) {
       return;
@@ -179,7 +179,7 @@ export function usePlanner(plan: Plan) {
   );
 
   const { change } = history;
-  /** What somebody else has saved; the own one is one undo away. */
+  /** Takes another coach's version; undo brings the own one back. */
   const takeTheirs = useCallback(async () => {
     const theirs = await answered(api.GET("/api/plans/{id}", { params: { path: { id: plan.id } } }));
     setBase({ version: theirs.version, draft: draftOf(theirs) });
@@ -205,7 +205,7 @@ export function usePlanner(plan: Plan) {
           notice.done(`${theirs.editor.name} changed this session; you see it as it is now.`);
         }
       } catch {
-        // Said by the frame when the server is away.
+        // The frame reports that the server is unreachable.
       }
     };
     void look();

@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { answered, api, type Course, type CourseRequest, ifMatch, type PlanRequest } from "../api/client";
 import { keys } from "../api/keys";
 
-/** Sessions that start on these days, with what has no day, and the templates. */
+/** Sessions that start on these days, those without a day, and the templates. */
 export function usePlanList(from: string, to: string, course?: number) {
   return useQuery({
     queryKey: keys.planList(from, to, course),
@@ -61,7 +61,7 @@ export function useCreatePlan() {
   });
 }
 
-/** Takes a session out, or brings it back. */
+/** Archives or restores a session. */
 export function useShelvePlan() {
   const queries = useQueryClient();
   return useMutation({
@@ -77,7 +77,7 @@ export function useShelvePlan() {
   });
 }
 
-/** The plan with less of what is warned of. */
+/** Returns the plan with less of what a warning is about. */
 export async function fixed(content: object, warning: string): Promise<Record<string, unknown>> {
   const answer = await answered(api.POST("/api/plans/fix", { body: { content: { ...content }, warning } }));
   return answer.content;

@@ -3,7 +3,7 @@ import type { Item } from "../api/client";
 
 const WORDS = ["jab", "cross", "lead hook", "rear hook", "slip lead", "beat", "rear round kick to the leg"];
 
-/** A strike or a move as the check describes it, at a place in time, ms. */
+/** A strike or move as the check describes it, at a time in ms. */
 export function item(words: string, startMs = 0, more: Partial<Item> = {}): Item {
   const strike = !words.startsWith("slip") && words !== "beat";
   return {
@@ -26,7 +26,7 @@ export function item(words: string, startMs = 0, more: Partial<Item> = {}): Item
   } as Item;
 }
 
-/** Chains of up to eight items out of few words, so that they repeat and overlap. */
+/** Generates chains of up to eight items from few words, so that they repeat and overlap. */
 export const chains = fc
   .array(fc.constantFrom(...WORDS), { maxLength: 8 })
   .map((words) => words.map((word, at) => item(word, 450 * at)));

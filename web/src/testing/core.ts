@@ -13,7 +13,7 @@ interface DemoCombination {
 
 export const DEMO = JSON.parse(readFileSync(`${ROOT}demo/combinations.json`, "utf8")) as DemoCombination[];
 
-/** What the core itself says of chains, by way of the console: one document a line; options stand after a tab. */
+/** Checks chains with the core through the console: one a line, with options after a tab. */
 export function checked(lines: string[]): Check[] {
   const printed = spawnSync(
     "php",
@@ -30,12 +30,12 @@ export function checked(lines: string[]): Check[] {
     .map((line) => JSON.parse(line) as Check);
 }
 
-/** Every combination of the demo gym, checked. */
+/** Returns the checks of all combinations of the demo gym. */
 export function checkedDemo(): Check[] {
   return checked(DEMO.map(({ chain, rules, stance }) => `${chain}\t--rules=${rules} --stance=${stance ?? "orthodox"}`));
 }
 
-/** The SVG file that the console prints of a chain. */
+/** Returns the SVG that the console draws for a chain. */
 export function drawn(chain: string, size: string, width: number): string {
   const call = ["draw", chain, `--size=${size}`, `--width=${width}`];
   return spawnSync("php", [`${ROOT}app/Console/main.php`, ...call], { encoding: "utf8" }).stdout;

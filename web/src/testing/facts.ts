@@ -1,6 +1,6 @@
 import type { Numberings } from "../api/client";
 
-/** A small numbering and a few techniques, enough to press keys. */
+/** A small numbering and a few techniques for tests. */
 const number = (of: string, limb: string, family: string, more = {}) => ({
   number: of,
   family,

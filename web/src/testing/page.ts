@@ -1,4 +1,4 @@
-/** A page to draw on, and a server to ask; set up before every file of tests, and empty again after it. */
+/** Provides a DOM and a server for tests; set up before each test file and cleaned after it. */
 import { GlobalRegistrator } from "@happy-dom/global-registrator";
 import { afterAll, vi } from "vitest";
 
@@ -6,11 +6,11 @@ if (!GlobalRegistrator.isRegistered) {
   GlobalRegistrator.register({ url: "http://127.0.0.1/" });
 }
 
-// A busy machine may be late; the library looks for a page when it is loaded.
+// Loaded after the DOM exists; a longer timeout because test machines may be slow.
 const { cleanup, configure } = await import("@testing-library/react");
 configure({ asyncUtilTimeout: 6000 });
 
-// All files run in one process, which loads React and the components once; what is of one file goes with it.
+// All files share one process, which loads React and the components once; state of one file must not leak.
 afterAll(() => {
   cleanup();
   vi.resetModules();
@@ -26,7 +26,7 @@ type Server = (request: Request) => Promise<Response>;
 
 const nobody: Server = () => Promise.reject(new TypeError("Failed to fetch"));
 
-/** The server that answers a test. Kept with the page, as this file is read anew for each file of tests. */
+/** The server that answers a test. Stored on globalThis, because this module is loaded again for each test file. */
 const shared = globalThis as typeof globalThis & { testServer?: Server };
 shared.testServer = nobody;
 globalThis.fetch = (input, options) => {
@@ -34,7 +34,7 @@ globalThis.fetch = (input, options) => {
   return answer(new Request(input, options));
 };
 
-/** Who answers from now on; nobody at first. */
+/** Sets the server that answers from now on. */
 export function serve(by: Server | null): void {
   shared.testServer = by ?? nobody;
 }

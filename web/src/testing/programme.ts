@@ -26,7 +26,7 @@ export function cue(atMs: number, kind: string, values: Partial<ProgrammeCue> = 
   };
 }
 
-/** A cue in which stands what is done from then on. */
+/** A cue that says what is drilled from then on. */
 export function shows(atMs: number, kind: string, values: Partial<ProgrammeCue> = {}): ProgrammeCue {
   return cue(atMs, kind, { stands: true, ...values });
 }

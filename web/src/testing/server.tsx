@@ -4,20 +4,20 @@ import type { ReactNode } from "react";
 import { noteConnection } from "../api/connection";
 import { serve } from "./page";
 
-/** A question of the page, whose answer is given when the test says so. */
+/** A request of the page that waits for the test to answer it. */
 export interface Asked {
   method: string;
   path: string;
-  /** What stands after the path, such as "?q=front". */
+  /** The query string, such as "?q=front". */
   query: string;
   headers: Headers;
   body: unknown;
   answer: (body: unknown, status?: number) => void;
-  /** One line of an answer that comes in lines. */
+  /** Sends one line of a streamed answer. */
   line: (part: unknown) => void;
-  /** That answer has come to its end. */
+  /** Ends the answer. */
   end: () => void;
-  /** The connection breaks, before or within the answer. */
+  /** Breaks the connection, before or within the answer. */
   fail: () => void;
 }
 
@@ -55,7 +55,7 @@ function held(
 }
 
 /**
- * A server that answers what the table has, and holds everything else until the test answers it.
+ * A server that answers requests from the table and holds all others until the test answers them.
  *
  * @param table answers by "GET /api/…"
  * @returns what was asked and is not in the table, in order
@@ -65,7 +65,7 @@ export function heldServer(table: Record<string, unknown> = {}): Asked[] {
   noteConnection(true);
   serve((request) => {
     const name = `${request.method} ${new URL(request.url).pathname}`;
-    // Whether it is back is asked beside the questions of the tests.
+    // The poll for an unreachable server is answered separately.
     if (name === "GET /api/ping") {
       return Promise.resolve(new Response(null, { status: 204 }));
     }
@@ -83,7 +83,7 @@ export function heldServer(table: Record<string, unknown> = {}): Asked[] {
   return asked;
 }
 
-/** What every screen stands in. */
+/** The providers that every screen needs. */
 export function Around({ children, client }: { children: ReactNode; client?: QueryClient }) {
   return (
     <QueryClientProvider client={client ?? new QueryClient({ defaultOptions: { queries: { retry: false } } })}>

@@ -4,12 +4,12 @@ import { refusal } from "../api/client";
 
 interface Props {
   error: unknown;
-  /** What to do about it beside what the server's sentence says. */
+  /** What to do about it, in addition to the server's sentence. */
   more?: ReactNode;
   onRetry?: () => unknown;
 }
 
-/** Why something was refused or cannot be had; nothing as long as there is no error. */
+/** Shows why something was refused or is unavailable; nothing without an error. */
 export function Failure({ error, more, onRetry }: Props) {
   return error ? (
     <Alert
@@ -26,7 +26,7 @@ export function Failure({ error, more, onRetry }: Props) {
   ) : null;
 }
 
-/** In place of a page that cannot be shown: why, and where to go from here. */
+/** Shown instead of a page that is unavailable: why, and where to go. */
 export function NoPage({
   title = "Not found",
   error,

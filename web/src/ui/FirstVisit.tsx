@@ -4,7 +4,7 @@ import { useIsHeadCoach, useSession } from "../api/session";
 
 const KEPT = "periplus.first-visit";
 
-/** What to do first, on a device that has not been here; gone for good once it is put away. */
+/** Tells new visitors what to do first, until it is dismissed on this device. */
 export function FirstVisit() {
   const session = useSession().data;
   const leads = useIsHeadCoach();

@@ -16,7 +16,7 @@ const PLACES: { to: string; label: string; head?: boolean }[] = [
   { to: "/status", label: "Status", head: true },
 ];
 
-/** The places of the gym, over each of them. */
+/** The navigation between the pages of the gym. */
 export function GymNav() {
   const head = useIsHeadCoach();
   return (

@@ -13,7 +13,7 @@ const PLACES = [
   { to: "/cards", label: "Cards for athletes" },
 ];
 
-/** The places of the logbook, over each of them. */
+/** The navigation between the pages of the logbook. */
 export function LogNav() {
   return (
     <nav className="gym-nav" aria-label="The logbook">

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { encode } from "uqr";
 
-/** An address as a code to scan: black on white, so that every camera reads it. */
+/** A URL as a QR code: black on white, so that every camera can read it. */
 export function QrCode({ address, label }: { address: string; label: string }) {
   const path = useMemo(() => {
     const code = encode(address, { border: 3, ecc: "M" });

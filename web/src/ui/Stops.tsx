@@ -6,7 +6,9 @@ interface Props extends HTMLAttributes<HTMLDivElement> {
   label: string;
 }
 
-/** Several buttons that Tab reaches as one: arrows go from one to the next, Home and End to the first and the last. */
+/**
+ * A toolbar: several buttons with one tab stop. Arrow keys move between them, Home and End go to the first and last.
+ */
 export function Stops({ label, children, ...rest }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const all = () => [...(box.current?.querySelectorAll<HTMLElement>(PRESSED) ?? [])];
@@ -15,7 +17,7 @@ export function Stops({ label, children, ...rest }: Props) {
       one.tabIndex = one === chosen ? 0 : -1;
     }
   };
-  // What is shown may have changed with every drawing, and one of it can always be reached.
+  // The buttons may have changed with the last render; exactly one must be reachable by Tab.
   useLayoutEffect(() => {
     const now = all();
     reach(now.find((one) => one.tabIndex === 0 && one.dataset.reached === "yes") ?? now[0]);

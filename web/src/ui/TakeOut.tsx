@@ -2,11 +2,11 @@ import { useEffect, useRef } from "react";
 
 export interface Way {
   label: string;
-  /** Where it leads; a sentence instead when it does not lead anywhere now. */
+  /** The URL; null with a sentence when it is unavailable now. */
   to: string | null;
 }
 
-/** What can be taken out of a page, as files and on paper. */
+/** A menu of exports of a page, as files and on paper. */
 export function TakeOut({ ways }: { ways: Way[] }) {
   const box = useRef<HTMLDetailsElement>(null);
   useEffect(() => {

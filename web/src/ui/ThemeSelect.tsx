@@ -11,7 +11,7 @@ interface Props {
   onChange: (themes: string[]) => void;
 }
 
-/** The themes of a combination: those that the gym has are offered first, a new one comes last and says so. */
+/** The themes of a combination: existing ones are offered first, a new one last and marked as new. */
 export function ThemeSelect({ id, value, onChange }: Props) {
   const known = useThemes().data ?? [];
   const [typed, setTyped] = useState("");
@@ -30,7 +30,7 @@ export function ThemeSelect({ id, value, onChange }: Props) {
       showSearch={{
         filterOption: false,
         searchValue: typed,
-        // A comma ends a theme, as it does when a list of them is pasted.
+        // A comma ends a theme, for pasted lists.
         onSearch: (next) => {
           const parts = next.split(",");
           const last = parts.pop() ?? "";

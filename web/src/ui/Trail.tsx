@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 
-/** Where one is: the place it belongs to, and its own name. */
+/** A breadcrumb: the parent page and the name of this one. */
 export function Trail({ to, place, name }: { to: string; place: string; name: string }) {
   return (
     <nav className="trail" aria-label="Where this is">

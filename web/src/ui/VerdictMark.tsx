@@ -1,7 +1,7 @@
 import type { Verdict } from "../api/client";
 import { seconds, VERDICTS } from "./words";
 
-/** The verdict as a shape, a word and a colour of its own. */
+/** A verdict as a shape, a word and a colour. */
 export function VerdictMark({ verdict, waitMs }: { verdict: Verdict; waitMs?: number }) {
   const { sign, word } = VERDICTS[verdict];
   return (

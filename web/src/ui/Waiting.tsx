@@ -1,10 +1,10 @@
 import { useEffect, useState } from "react";
 import { useReachable } from "../api/connection";
 
-/** After which a wait is longer than anything here takes, ms. */
+/** Time in ms after which a wait is unusually long. */
 const LONG = 8000;
 
-/** Shown while a screen is on its way; waits a moment itself, so that a quick answer shows nothing. A wait that does not end says so. */
+/** Shown while a screen loads, after a short delay, so that fast answers show nothing. A long wait says so. */
 export function Waiting({ what = "Loading" }: { what?: string }) {
   const reachable = useReachable();
   const [long, setLong] = useState(false);

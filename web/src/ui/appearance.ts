@@ -1,4 +1,4 @@
-/** How the screens look: as the device asks for, or as somebody chose on it. */
+/** The appearance of the screens: as on the device, or as chosen. */
 export type Appearance = "device" | "light" | "dark";
 
 const KEPT = "periplus.appearance";
@@ -15,7 +15,7 @@ export function isDark(): boolean {
   return chosen === "device" ? (device?.matches ?? false) : chosen === "dark";
 }
 
-/** Has the sheets follow; they read it from the root of the page. */
+/** Sets the attribute on the root element that the style sheets use. */
 function show(): void {
   document.documentElement.dataset.theme = isDark() ? "dark" : "light";
   for (const listener of told) {

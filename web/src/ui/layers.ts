@@ -1,6 +1,6 @@
 /**
- * Where dialogs and drawers stand. Away from the body they do not lock its scrolling, for which Ant Design would write
- * a style that the content security policy refuses.
+ * Returns the container for dialogs and drawers. Outside of body they do not lock its scrolling, for which Ant Design
+ * would add a style that the content security policy forbids.
  */
 export function layers(): HTMLElement {
   return document.getElementById("layers") ?? document.body;

@@ -1,9 +1,9 @@
 import type { Combination } from "../api/client";
 
-/** What a new combination begins with. */
+/** The initial values of a new combination. */
 export type Beginning = Partial<Pick<Combination, "text" | "stance" | "rules" | "name" | "themes" | "note">>;
 
-/** The state of an address that opens the bench with a new combination; what stood on it is laid aside. */
+/** The location state that opens the bench for a new combination; the previous line is set aside. */
 export interface Fresh {
   fresh: Beginning;
 }

@@ -4,14 +4,14 @@ interface History<T> {
   past: T[];
   now: T;
   future: T[];
-  /** When the last change was made, ms; keys typed quickly are one step. */
+  /** Time of the last change in ms; fast typing is one step. */
   at: number;
 }
 
 const ONE_STEP = 700;
 const MOST = 200;
 
-/** A value with undo and redo; what it starts with may have something before it. */
+/** A value with undo and redo; the initial value may have an earlier one. */
 export function useHistory<T>(initial: () => { now: T; before: T | null }) {
   const [history, setHistory] = useState<History<T>>(() => {
     const { now, before } = initial();

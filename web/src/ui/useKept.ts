@@ -1,10 +1,10 @@
 import { useMemo } from "react";
 import { useSession } from "../api/session";
 
-/** Begins the names under which a device keeps what its coaches are writing. */
+/** Prefix of the storage keys for unsaved work of coaches. */
 const PREFIX = "periplus.kept";
 
-/** What one coach was writing, kept on this device until the server has it or the coach gives it up. */
+/** A coach's unsaved work, stored on this device until the server has it or the coach discards it. */
 export interface Kept<T> {
   read(): T | null;
   write(value: T): void;
@@ -26,7 +26,7 @@ export function keptFor<T>(user: number, what: string, store: Storage = window.l
       try {
         store.setItem(key, JSON.stringify(value));
       } catch {
-        // The device has no room left; what is on the screen stays there.
+        // The storage is full; the work on the screen is not affected.
       }
     },
     forget: () => store.removeItem(key),

@@ -2,16 +2,16 @@ import { App } from "antd";
 import { useMemo } from "react";
 import { refusal } from "../api/client";
 
-/** How long something can be undone where it is said, s. */
+/** Time in s for which an undo is offered. */
 const UNDO = 8;
 
-/** Short messages that go away by themselves. */
+/** Short messages that disappear by themselves. */
 export function useNotice() {
   const { message } = App.useApp();
   return useMemo(
     () => ({
       done: (sentence: string) => void message.success(sentence),
-      /** Said with a button that takes it back. */
+      /** Shows a message with an undo button. */
       undo: (sentence: string, undo: () => void) => {
         const key = `undo ${Date.now()}`;
         void message.success({
@@ -37,7 +37,7 @@ export function useNotice() {
       copy: (text: string, sentence: string) =>
         void navigator.clipboard?.writeText(text).then(() => message.success(sentence)),
       warn: (sentence: string) => void message.warning(sentence),
-      /** Why something was refused, in the server's own sentence. */
+      /** Shows the server's reason for a refusal. */
       failed: (error: unknown) => void message.error(refusal(error).title),
     }),
     [message],

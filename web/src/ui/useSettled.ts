@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 
 /**
- * A value once it has not changed for a while, so that not every key is a question.
+ * Returns a value once it has not changed for a while, so that not every key makes a request.
  *
  * @param pause ms
  * @example const asked = useSettled(JSON.stringify(request), 200);

@@ -3,18 +3,18 @@ import { useEffect, useRef } from "react";
 interface Shortcut {
   /** As `KeyboardEvent.key`, in small letters. */
   key: string;
-  /** Another one that is used for the same, with Ctrl alone. */
+  /** A second key for the same, with Ctrl only. */
   also?: string;
-  /** With Ctrl, or Cmd on a Mac; without it, it is no shortcut while one types. */
+  /** With Ctrl, or Cmd on a Mac; without it, the shortcut is off while typing. */
   mod?: true;
   shift?: true;
-  /** Writes nothing, so that it works while one types. */
+  /** Writes no character, so that it works while typing. */
   silent?: true;
   shown: string;
   does: string;
 }
 
-/** Every shortcut of the product, in the order in which the help lists them. */
+/** All keyboard shortcuts, in the order of the help. */
 export const SHORTCUTS = {
   search: { key: "/", shown: "/", does: "Search the library" },
   rows: { key: "arrowdown", shown: "↑ ↓", does: "Move between combinations" },
@@ -43,7 +43,7 @@ export const SHORTCUTS = {
 export type ShortcutName = keyof typeof SHORTCUTS;
 type Pressed = Pick<KeyboardEvent, "key" | "ctrlKey" | "metaKey" | "altKey" | "shiftKey">;
 
-/** Whether these keys are that shortcut. */
+/** Tells whether an event is that shortcut. */
 export function isShortcut(name: ShortcutName, event: Pressed): boolean {
   const shortcut: Shortcut = SHORTCUTS[name];
   const mod = event.ctrlKey || event.metaKey;
@@ -51,7 +51,7 @@ export function isShortcut(name: ShortcutName, event: Pressed): boolean {
   if (mod !== (shortcut.mod ?? false) || event.altKey) {
     return false;
   }
-  // A sign such as "?" may need Shift on one keyboard and not on another.
+  // A sign such as "?" may need Shift on some keyboards.
   return mod && key === shortcut.also
     ? !event.shiftKey
     : key === shortcut.key && (!(mod || isArrow(key)) || event.shiftKey === (shortcut.shift ?? false));
@@ -61,7 +61,7 @@ function isArrow(key: string): boolean {
   return key.startsWith("arrow");
 }
 
-/** Whether a key goes into a field. */
+/** Tells whether a key is typed into a field. */
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
@@ -69,7 +69,7 @@ function isTyping(target: EventTarget | null): boolean {
 }
 
 /**
- * Has a shortcut work as long as the component is shown.
+ * Enables a shortcut while the component is mounted.
  *
  * @param act false when the key was not meant for it after all, so that the browser does with it as usual
  * @example useShortcut("search", () => field.current?.focus());
@@ -79,7 +79,7 @@ export function useShortcut(name: ShortcutName, act: (event: KeyboardEvent) => u
   newest.current = act;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      // Escape and keys with Ctrl write nothing.
+      // Escape and keys with Ctrl write no character.
       const free = "mod" in SHORTCUTS[name] || "silent" in SHORTCUTS[name] || !isTyping(event.target);
       if (isShortcut(name, event) && free && newest.current(event) !== false && name !== "release") {
         event.preventDefault();

@@ -1,8 +1,8 @@
 import { useCallback, useRef } from "react";
 
 /**
- * A function that stays the same from drawing to drawing, so that what it is handed to is not drawn anew, and does what
- * the newest one does. For events alone: while a component is drawn it may still be the one of before.
+ * Returns a function with a stable identity that calls the latest version, so that memoised components are not rendered
+ * again. For event handlers only: during a render it may still be the previous version.
  *
  * @example const onPress = useStable((text: string) => write(draft, text));
  */

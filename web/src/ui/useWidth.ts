@@ -1,6 +1,6 @@
 import { type RefObject, useLayoutEffect, useRef, useState } from "react";
 
-/** The width of an element in px, followed as it changes. */
+/** The width of an element in px, updated when it changes. */
 export function useWidth(initial: number): [RefObject<HTMLDivElement | null>, number] {
   const element = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(initial);

@@ -1,6 +1,6 @@
 import type { Coach, Course, FileFormat, Finding, Limb, Rules, Stance, Verdict } from "../api/client";
 
-/** In which the library goes out and comes in, the plainest first. */
+/** The formats for export and import of the library, simplest first. */
 export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; reads: string }> = {
   text: {
     name: "Text",
@@ -11,11 +11,11 @@ export const FILE_FORMATS: Record<FileFormat, { name: string; keeps: string; rea
   json: { name: "JSON", keeps: "keeps everything; import it again here or elsewhere", reads: "JSON of Periplus" },
 };
 
-/** What a password must be like, said before one is refused. */
+/** The rule for passwords, shown before one is refused. */
 export const PASSWORD_RULE =
   "At least 10 characters, not your own name and no row of keys. Four words that have nothing to do with each other are good.";
 
-/** What each role is called. */
+/** The names of the roles. */
 export const ROLES: Record<Coach["role"], string> = { coach: "coach", "head-coach": "head coach" };
 export const RULES: { value: Rules; label: string }[] = [
   { value: "boxing", label: "Boxing" },
@@ -54,7 +54,7 @@ export const LIMBS: { value: Limb; label: string }[] = [
   { value: "elbow", label: "Elbows" },
 ];
 
-/** How much longer than at working tempo everything takes. */
+/** Factors on the duration, compared with working tempo. */
 export const TEMPOS = [
   { value: 1.6, name: "learning" },
   { value: 1, name: "working" },
@@ -67,7 +67,7 @@ export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
   breaks: { sign: "✕", word: "breaks" },
 };
 
-/** How serious a finding is; what is good is no finding of fault. */
+/** The names of the severities; a credit is no fault. */
 export const SEVERITIES: Record<Finding["severity"], string> = {
   must: "breaks",
   should: "fix",
@@ -79,7 +79,7 @@ export function seconds(ms: number): string {
   return `${(ms / 1000).toFixed(2)} s`;
 }
 
-/** The time zone of the gym, in which all its times are shown; the one of this machine until the gym has told it. */
+/** The gym's time zone, in which all times are shown; that of the device until the gym is loaded. */
 let zone: string | undefined;
 
 export function showTimesOf(of: string | null | undefined): void {
@@ -105,7 +105,7 @@ export function dayAndTime(date: string): string {
   });
 }
 
-/** The time of the day with its seconds, of a moment in ms since 1970. */
+/** Returns the time of day with seconds, for a moment in ms since 1970. */
 export function timeWithSeconds(ms: number): string {
   return new Date(ms).toLocaleTimeString("en-GB", {
     hour: "2-digit",
@@ -115,7 +115,7 @@ export function timeWithSeconds(ms: number): string {
   });
 }
 
-/** Today in the gym, such as 2026-11-26. */
+/** Returns today's date in the gym's time zone, such as 2026-11-26. */
 export function todayInGym(now = new Date()): string {
   return now.toLocaleDateString("en-CA", { timeZone: zone, year: "numeric", month: "2-digit", day: "2-digit" });
 }

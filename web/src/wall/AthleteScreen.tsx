@@ -8,7 +8,7 @@ import { useScreen, useTick } from "./useScreen";
 import "./wall.css";
 import "./athlete.css";
 
-/** The session on the phone of an athlete: in their own stance, in the numbering they read, to look at only. */
+/** The session on an athlete's phone: in their own stance and numbering, without controls. */
 export function AthleteScreen({ screenKey }: { screenKey: string }) {
   const [stance, setStance] = useState<Stance>(() =>
     localStorage.getItem("stance") === "southpaw" ? "southpaw" : "orthodox",

@@ -9,7 +9,7 @@ const REACH = {
   away: "no server; it goes on by itself",
 };
 
-/** How well the clock is set, whether the server is there, and the sound: on request, for whoever looks after the wall. */
+/** The state of a wall on request: clock, connection and sound. */
 export function Corner({
   client,
   view,

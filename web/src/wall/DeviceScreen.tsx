@@ -6,12 +6,12 @@ import { timeLeft } from "./time";
 import { useScreen, useTick } from "./useScreen";
 import "./wall.css";
 
-/** ms for which the lamp of the bell is lit */
+/** Time in ms for which the lamp of the bell is lit. */
 const LIT = 1500;
 
 /**
- * Stand-ins for two devices of a gym: a button to press with a glove, and a bell. Both do nothing but what any device can do
- * over HTTP; docs/formats/devices.md has the calls.
+ * Simulates two devices of a gym, a large button and a bell, over the HTTP calls that any device can use; see
+ * docs/formats/devices.md.
  */
 export function DeviceScreen({ screenKey }: { screenKey: string }) {
   const { client, view } = useScreen(screenKey);

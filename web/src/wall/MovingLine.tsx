@@ -3,12 +3,12 @@ import type { ProgrammeChain } from "../api/client";
 import { CombinationLine } from "../combination-line/CombinationLine";
 import { MovingMark } from "../combination-line/MovingMark";
 
-/** ms of stillness before it begins again */
+/** Pause in ms before it starts again. */
 const BREATH = 1400;
-/** Drawing units that the line has at least, so that a short chain is not drawn larger than it is read. */
+/** Minimum width in drawing units, so that a short chain is not drawn too large. */
 const ROOM = 1240;
 
-/** The moment of a chain at a moment since it was first thrown; null while one waits for the next time. */
+/** Returns the moment of a chain at a time since its first repetition; null in the pause between repetitions. */
 export function playedAt(since: number, lengthMs: number, slower: number, again: boolean): number | null {
   const whole = lengthMs * slower + BREATH;
   if (since < 0 || (!again && since > whole)) {
@@ -18,7 +18,7 @@ export function playedAt(since: number, lengthMs: number, slower: number, again:
   return at > lengthMs ? null : at;
 }
 
-/** The combination line with a mark that moves through it at its tempo, or slowly. */
+/** The combination line with a moving mark, at its tempo or slowly. */
 export function MovingLine({
   chain,
   slowly,
@@ -28,9 +28,9 @@ export function MovingLine({
   chain: ProgrammeChain;
   /** At learning tempo. */
   slowly: boolean;
-  /** Whether it is thrown again and again. */
+  /** Whether it is repeated. */
   again: boolean;
-  /** ms of the programme since it was first thrown, asked anew at each picture */
+  /** Returns the ms of the programme since its first repetition; called for every frame. */
   since: () => number;
 }) {
   const slower = slowly ? chain.learningMs / Math.max(1, chain.line.lengthMs) : 1;

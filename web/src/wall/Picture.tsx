@@ -1,10 +1,10 @@
 import type { Programme, ProgrammeCue } from "../api/client";
 import { numbersOf, type TrackMoment } from "./moment";
 
-/** Most steps that stand side by side. */
+/** Maximum number of steps side by side. */
 const MOST = 9;
 
-/** What a drill is made of, with what counts now: rungs, a pyramid, sides, themes, on and off. */
+/** The steps of a drill with the current one highlighted: rungs, a pyramid, sides, themes, on and off. */
 export function Picture({ moment, programme }: { moment: TrackMoment; programme: Programme }) {
   const { steps, step } = moment;
   const shown = steps.filter((one) => one.kind !== "stance" || steps.length > 1);
@@ -15,7 +15,7 @@ export function Picture({ moment, programme }: { moment: TrackMoment; programme:
   if (drill === "pyramid") {
     return <Pyramid steps={shown} now={step} />;
   }
-  // A long row is shown from a little before what counts now.
+  // A long row is shown from a little before the current step.
   const from = shown.length <= MOST ? 0 : Math.min(Math.max(0, step - 2), shown.length - MOST);
   const isRising = drill === "ladder" || drill === "builder";
   const most = Math.max(1, ...shown.map((one) => itemsOf(one, programme)));
@@ -53,7 +53,7 @@ function label(cue: ProgrammeCue, programme: Programme): string {
   return cue.short;
 }
 
-/** One column a step, as high as its count. */
+/** One column for each step, as high as its count. */
 function Pyramid({ steps, now }: { steps: ProgrammeCue[]; now: number }) {
   const counts = steps.map((cue) => Number(cue.text) || 1);
   const top = Math.max(...counts);

@@ -6,7 +6,7 @@ import { Picture } from "./Picture";
 import { timeLeft } from "./time";
 import { sizeOf, stateWord } from "./words";
 
-/** A moment at which everybody does the same. */
+/** The wall while everybody does the same. */
 export function Together({
   moment,
   run,
@@ -18,7 +18,7 @@ export function Together({
   run: ScreenRun;
   programme: Programme;
   stopped: boolean;
-  /** ms of the programme since that moment of it, asked anew at each picture */
+  /** Returns the ms of the programme since a moment; called for every frame. */
   since: (from: number) => () => number;
 }) {
   const { resting, cue, chain, slowly, thrownIn, isOther } = standingAt(moment, programme);
@@ -26,7 +26,7 @@ export function Together({
   const hasSets = moment.kind === "work" && moment.setLeftMs < moment.leftMs - 900;
   const start = cue?.atMs ?? 0;
   const numbers = chain && numbersOf(chain);
-  // Where nothing is said but the time, the time has all the room.
+  // Without anything else to show, the time takes all the space.
   const onlyTime = chain === null && (cue === null || cue.short === "free");
   return (
     <div

@@ -3,10 +3,10 @@ import { numbersOf, standingAt, type TrackMoment } from "./moment";
 import { timeLeft } from "./time";
 import { sizeOf, stateWord } from "./words";
 
-/** ms for which the words of one stance stand, where both take turns */
+/** Time in ms for which each stance is shown in turn. */
 const TURN = 5000;
 
-/** A moment at which each track does its own: a line and a light for each. */
+/** The wall while each track does its own work: a line and a light for each. */
 export function Tracks({
   moments,
   programme,
@@ -31,7 +31,7 @@ export function Tracks({
 
 function Track({ moment, programme }: { moment: TrackMoment; programme: Programme }) {
   const { resting, cue, chain, thrownIn } = standingAt(moment, programme);
-  // Both stances in turn, as there is no room for both.
+  // Both stances in turn, because there is no room for both.
   const turn = Math.floor(moment.leftMs / TURN) % 2 === 0 ? "orthodox" : "southpaw";
   return (
     <section className={`wall-track is-${moment.kind} ${moment.lastTen ? "is-last" : ""}`} aria-label={moment.name}>

@@ -166,7 +166,7 @@ test("a session that is long over makes room", async () => {
   await at(600_000 + 16 * 60_000);
   expect(main()).toContain("No session runs on this wall");
   cleanup();
-  // Also one that was ended while it was paused; but not one that is only paused.
+  // Also a session that was ended while paused, but not one that is only paused.
   await at(0, { pausedMs: 20_000, endedMs: 1_800_000_000_000 - 16 * 60_000 });
   expect(main()).toContain("No session runs on this wall");
   cleanup();

@@ -12,10 +12,10 @@ import { useSound } from "./useSound";
 import { useWallKeys } from "./useWallKeys";
 import "./wall.css";
 
-/** ms for which the end of a session stands */
+/** Time in ms for which the end of a session is shown. */
 const LONG_OVER = 15 * 60_000;
 
-/** What hangs in the gym: how long, what now, what next, who works; read from eight metres. */
+/** The wall of the gym: time left, what now, what next, who works; readable from eight metres. */
 export function WallScreen({ screenKey }: { screenKey: string }) {
   const { client, view } = useScreen(screenKey);
   const sound = useSound(client, view, screenKey);
@@ -25,7 +25,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
   const { run, programme } = view;
   const now = client.clock.now();
   const position = run === null ? 0 : positionAt(run.state, now);
-  // What is long over makes room for whatever the gym does next.
+  // A session that ended long ago makes room for the next one.
   const overAt =
     run === null ? null : (run.state.endedMs ?? (stands(run.state, now) ? null : timeOf(run.state, run.lengthMs)));
   const isLongOver = overAt !== null && now > overAt + LONG_OVER;
@@ -70,7 +70,7 @@ export function WallScreen({ screenKey }: { screenKey: string }) {
   );
 }
 
-/** What the walls show, small, for a coach who leads them. */
+/** A small view of the walls for the coach. */
 export function WallPreview({ client, view }: { client: ScreenClient; view: ScreenView }) {
   useTick(5);
   if (view.run === null || view.programme === null) {
@@ -117,7 +117,7 @@ function Playing({
       </div>
     );
   }
-  // Tracks that all do the same, or wait for the same, are shown as one.
+  // Tracks that all do the same, or wait together, are shown as one.
   const together = moments.every(
     (moment) => (moment.segment?.track ?? null) === null && moment.next?.key === first.next?.key,
   );

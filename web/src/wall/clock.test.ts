@@ -2,7 +2,7 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { type RoundTrip, ServerClock } from "./clock";
 
-/** Two clocks of one device: one that never goes back, and the one of the day. */
+/** The two clocks of a device: a monotonic one and the time of day. */
 class Device {
   ms = 0;
   asleep = 0;
@@ -11,7 +11,7 @@ class Device {
   pass(ms: number) {
     this.ms += ms;
   }
-  /** The clock of the page stands while the device sleeps; the clock of the day goes on. */
+  /** The monotonic clock stands while the device sleeps; the time of day continues. */
   sleep(ms: number) {
     this.asleep += ms;
   }
@@ -24,7 +24,7 @@ const trip = (device: Device, offset: number, out: number, back: number): RoundT
 });
 
 describe("the server's clock", () => {
-  // Half the round trip bounds the error of a clock that is read from afar: F. Cristian, "Probabilistic clock
+  // Half the round trip bounds the error of a clock that is read remotely: F. Cristian, "Probabilistic clock
   // synchronization", Distributed Computing 3 (1989).
   test("is never further off than half the quickest round trip, however uneven the ways are", () => {
     fc.assert(
@@ -49,7 +49,7 @@ describe("the server's clock", () => {
     const clock = new ServerClock(device.local, device.date);
     clock.measure([trip(device, 5_000_000, 1, 1)]);
     device.pass(60_000);
-    // The server's clock is found 40 ms earlier than it was taken for.
+    // The server's clock is found to be 40 ms behind the estimate.
     clock.measure([trip(device, 4_999_960, 0, 0)]);
     let before = clock.now();
     for (let step = 0; step < 300; step += 1) {

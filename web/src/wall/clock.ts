@@ -1,18 +1,21 @@
-/** One question to the server's clock: when it went out and came back on the local clock, and what the server said. */
+/** One request for the server's time: when it was sent and answered on the local clock, and the answer. */
 export interface RoundTrip {
   sentMs: number;
   serverMs: number;
   receivedMs: number;
 }
 
-/** How far two good clocks drift apart, as a part of the time that passes. */
+/** Maximum drift between two good clocks, as a share of the elapsed time. */
 const DRIFT = 0.0001;
-/** At most this part of the time that passes is put right, so that nobody sees a second jump. */
+/** Maximum rate of correction, as a share of the elapsed time, so that no second is seen to jump. */
 const SLEW = 0.02;
-/** From this difference on, in ms, it is put right at once: at the beginning, and after a sleep. */
+/** Difference in ms from which the clock is set at once: at the start, and after a sleep. */
 const STEP = 1000;
 
-/** The server's clock as this device knows it: its own clock and an offset, from the quickest of several round trips. */
+/**
+ * The server's clock as this device knows it: the local clock plus an offset, from the fastest of several round
+ * trips.
+ */
 export class ServerClock {
   private target: number | null = null;
   private applied = 0;
@@ -33,7 +36,7 @@ export class ServerClock {
     this.askedAt = local();
   }
 
-  /** Takes the quickest of these; an older one stays where it is still the better one. */
+  /** Uses the fastest of these round trips, unless an earlier one is still better. */
   measure(trips: RoundTrip[]): void {
     const best = trips.reduce<RoundTrip | null>(
       (quickest, trip) =>
@@ -54,7 +57,7 @@ export class ServerClock {
     this.step();
   }
 
-  /** Begins with what was known before: how far the server's clock was from the clock of the day. The first answer counts more. */
+  /** Starts with a stored offset between the server's clock and the time of day. The first answer takes precedence. */
   begin(fromDate: number): void {
     if (this.target === null) {
       this.target = this.date() + fromDate - this.local();
@@ -62,28 +65,31 @@ export class ServerClock {
     }
   }
 
-  /** How far the server's clock is from this device's clock of the day, to begin with after a reload. */
+  /** Returns the offset between the server's clock and the time of day, to be stored for a reload. */
   fromDate(): number {
     return this.now() - this.date();
   }
 
-  /** The server's time, ms since 1970. */
+  /** Returns the server's time, in ms since 1970. */
   now(): number {
     this.slew();
     return this.local() + this.applied;
   }
 
-  /** How far off it is at most, ms. */
+  /** Returns the maximum error, in ms. */
   bound(): number {
     return this.measuredBound + DRIFT * Math.max(0, this.local() - this.measuredAt);
   }
 
-  /** Whether the server was ever asked. */
+  /** Tells whether the server was ever asked. */
   isSet(): boolean {
     return this.target !== null;
   }
 
-  /** Looks whether the device slept: its clock of the day went on, the other did not. Says so, as the server has to be asked anew. */
+  /**
+   * Detects whether the device slept: the time of day continued, the monotonic clock did not. Returns true if so, and
+   * the server has to be asked again.
+   */
   wake(): boolean {
     const offset = this.date() - this.local();
     const slept = offset - this.wallOffset;
@@ -94,7 +100,7 @@ export class ServerClock {
     this.slew();
     this.applied += slept;
     this.target = this.target === null ? null : this.target + slept;
-    // The clock of the day may have been set meanwhile, so that the next answer counts in any case.
+    // The time of day may have been changed meanwhile, so that the next answer counts in any case.
     this.measuredBound = Number.POSITIVE_INFINITY;
     return true;
   }

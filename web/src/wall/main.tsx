@@ -24,7 +24,7 @@ const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(page());
 }
-// Kept for a time without the server, where the browser allows it: on the machine itself, and under TLS.
+// Cached for use without the server, where the browser allows it: on localhost, and with TLS.
 if ("serviceWorker" in navigator && import.meta.env.PROD) {
   void navigator.serviceWorker.register("/wall-worker.js", { scope: `/${what}/` }).catch(() => undefined);
 }

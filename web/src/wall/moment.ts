@@ -6,27 +6,27 @@ export interface TrackMoment {
   name: string;
   kind: ProgrammeSegment["kind"] | "before" | "over";
   segment: ProgrammeSegment | null;
-  /** Until the bell: the end of this work or rest, sets in it counted together, ms. */
+  /** Until the bell: the end of this work or rest, including all its sets, in ms. */
   leftMs: number;
-  /** Until the next change within it, ms. */
+  /** Until the next change within it, in ms. */
   setLeftMs: number;
-  /** How much of it is over, 0 to 1. */
+  /** The elapsed share, 0 to 1. */
   part: number;
   lastTen: boolean;
   /** Such as "Round 2 of 5". */
   title: string;
-  /** What is to be thrown, or shown, now. */
+  /** The cue that is thrown or demonstrated now. */
   shown: ProgrammeCue | null;
-  /** What goes on besides: the rung, the theme, the side, the count. */
+  /** The steps of the drill: rungs, themes, sides, counts. */
   steps: ProgrammeCue[];
-  /** Place of the one that counts now; -1 when all do. */
+  /** Index of the current step; -1 when all count. */
   step: number;
-  /** What is announced. */
+  /** The announced cue. */
   next: ProgrammeCue | null;
   reminders: string[];
 }
 
-/** The tracks, or null alone when everybody works together. */
+/** Returns the tracks, or only null when everybody works together. */
 export function tracksOf(programme: Programme): (number | null)[] {
   return programme.tracks.length === 0 ? [null] : programme.tracks.map((_, track) => track);
 }
@@ -42,7 +42,7 @@ export function momentOf(programme: Programme, track: number | null, at: number)
   const nothing = { track, name, lastTen: false, steps: [], step: -1, reminders: [], setLeftMs: 0, part: 0 };
   if (segment === null) {
     const before = at < 0;
-    // With what it begins: an exercise, as a rule.
+    // The first cue, usually an exercise.
     const first = before ? (cues.find((cue) => cue.kind !== "bell") ?? null) : null;
     return {
       ...nothing,
@@ -54,7 +54,7 @@ export function momentOf(programme: Programme, track: number | null, at: number)
       next: first,
     };
   }
-  // A bell begins work anew; without one, sets follow each other in one round. Exercises have their own time each.
+  // A bell starts new work; without one, sets follow each other in one round. Exercises have their own time each.
   const bells = new Set(cues.filter((cue) => cue.kind === "bell").map((cue) => cue.atMs));
   const alone = segment.drill === "exercise";
   let first = place;
@@ -97,7 +97,7 @@ export function momentOf(programme: Programme, track: number | null, at: number)
     steps,
     step: ownPace ? -1 : reached,
     next: begun.filter((cue) => cue.kind === "next" || cue.kind === "changeover").at(-1) ?? null,
-    // In a rest those of what comes.
+    // During a rest, those of the next work.
     reminders:
       (segment.kind === "work" || segment.kind === "listen"
         ? begun.filter((cue) => cue.reminders.length > 0).at(-1)
@@ -106,19 +106,19 @@ export function momentOf(programme: Programme, track: number | null, at: number)
   };
 }
 
-/** What the last bell by then said. */
+/** Returns the title of the last bell so far. */
 function titleOf(cues: ProgrammeCue[], at: number): string | undefined {
   return cues.filter((cue) => cue.kind === "bell" && cue.atMs <= at).at(-1)?.short;
 }
 
-/** What stands on a screen at a moment: what is to be thrown, or what comes while one rests. */
+/** What a screen shows at a moment: the current chain, or the next one during a rest. */
 export interface Standing {
   resting: boolean;
   cue: ProgrammeCue | null;
   chain: ProgrammeChain | null;
-  /** Shown slowly, for everybody to look at. */
+  /** Demonstrated slowly for everybody. */
   slowly: boolean;
-  /** In which stance each athlete stands for it. */
+  /** The stance in which each athlete throws it. */
   thrownIn: Record<Stance, Stance>;
   /** Whether that is not their own. */
   isOther: boolean;
@@ -138,21 +138,21 @@ export function standingAt(moment: TrackMoment, programme: Programme): Standing 
   };
 }
 
-/** The numbers of a chain; of both stances where the hand decides what a number means. */
+/** Returns the numbers of a chain; of both stances where numbers are bound to the hand. */
 export function numbersOf(chain: ProgrammeChain): string {
   const { orthodox, southpaw } = chain.numbers;
   return orthodox === southpaw ? orthodox : `${orthodox} / ${southpaw}`;
 }
 
-/** The start of the stretch that comes after that moment; the end when there is none. */
+/** Returns the start of the next stretch after that moment; the end when there is none. */
 export function stretchAfter(programme: Programme, at: number): number {
   return programme.stretches.find((ms) => ms > at) ?? programme.lengthMs;
 }
 
-/** ms after the start of a stretch within which "back" means the one before */
+/** Time in ms after the start of a stretch within which "back" goes to the previous one. */
 const JUST_BEGUN = 3000;
 
-/** The start of this stretch; of the one before when this has only just begun. */
+/** Returns the start of this stretch, or of the previous one when this has only just started. */
 export function stretchBefore(programme: Programme, at: number): number {
   return programme.stretches.filter((ms) => ms <= at - JUST_BEGUN).at(-1) ?? 0;
 }

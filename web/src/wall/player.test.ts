@@ -3,7 +3,7 @@ import { cue, programme, segment } from "../testing/programme";
 import { Player } from "./player";
 import { bell, clap, soundsOf } from "./sounds";
 
-/** What an audio context is to a player: a clock, and sources that begin when they are told to. */
+/** A fake audio context: a clock, and sources that start on time. */
 class Ear {
   currentTime = 0;
   sampleRate = 48_000;
@@ -65,7 +65,7 @@ describe("half an hour of sound", () => {
     const plays = await player(ear);
     const sounds = soundsOf(half);
     let position = -3000;
-    // It is paused for 20 s at 400 s, and jumps to 720 s at 600 s; a press is looked after at once.
+    // Paused for 20 s at 400 s, and jumps to 720 s at 600 s; each command is applied at once.
     let paused = 0;
     let jumped = false;
     const moments: { real: number; position: number; runs: boolean }[] = [];
@@ -91,7 +91,7 @@ describe("half an hour of sound", () => {
         }
       }
     }
-    // Where the programme really stood when each was heard.
+    // The position of the programme when each sound was heard.
     const off = ear.heard.map(({ when }) => {
       const real = when / rate;
       const before = moments.filter((one) => one.real <= real + 1e-9).at(-1);
@@ -117,7 +117,7 @@ test("nothing is planned twice, and a pause takes back what is planned", async (
   plays.plan(sounds, { position: -1000, runs: false, speed: 1 });
   ear.pass(30);
   expect(ear.heard).toEqual([]);
-  // What came meanwhile is not made up for.
+  // Sounds that were missed meanwhile are not played.
   plays.plan(sounds, { position: 20_000, runs: false, speed: 1 });
   ear.pass(5);
   expect(ear.heard).toEqual([]);

@@ -1,8 +1,8 @@
 import { bell, clap, type Sound } from "./sounds";
 
-/** How far ahead sounds are handed to the audio clock, s: a tab in the background is woken once a minute at the least. */
+/** How far ahead sounds are scheduled on the audio clock, in s: timers of a background tab run once a minute. */
 const AHEAD = 90;
-/** A sound that is planned this far from where it belongs, s, is planned anew. */
+/** Deviation in s from which a sound is scheduled again. */
 const OFF = 0.006;
 
 interface Planned {
@@ -10,18 +10,18 @@ interface Planned {
   when: number;
 }
 
-/** Where the programme stands for the ear: what the audio clock reads when a moment of it comes. */
+/** Relates the programme to the audio clock. */
 export interface Timeline {
-  /** The moment of the programme now, ms. */
+  /** The current moment of the programme, in ms. */
   position: number;
-  /** Whether it goes on. */
+  /** Whether it runs. */
   runs: boolean;
   speed: number;
 }
 
 /**
- * Plays the sounds of a programme at their moments. They are handed to the audio clock ahead of time, so that no timer of the
- * page decides when one is heard.
+ * Plays the sounds of a programme on time. They are scheduled ahead on the audio clock, so that timers do not affect
+ * them.
  */
 export class Player {
   private readonly planned = new Map<string, Planned>();
@@ -46,7 +46,7 @@ export class Player {
     }
   }
 
-  /** From 0, silent, to 1. */
+  /** Sets the volume, 0 (silent) to 1. */
   volume(volume: number): void {
     this.gain.gain.value = volume;
   }
@@ -55,15 +55,15 @@ export class Player {
     return this.buffers.has(clip);
   }
 
-  /** Takes the file of a clip in. */
+  /** Adds the file of a clip. */
   async add(clip: string, file: ArrayBuffer): Promise<void> {
     this.buffers.set(clip, await this.context.decodeAudioData(file));
   }
 
-  /** Sees to it that all that comes within a while is planned, each at its moment, and nothing else. */
+  /** Schedules the sounds of the near future, and cancels all others. */
   plan(sounds: Sound[], line: Timeline): void {
     const now = this.context.currentTime;
-    // What leaves the loudspeaker later than it is played begins earlier.
+    // Compensates the latency of the output.
     const late = "outputLatency" in this.context ? (this.context as AudioContext).outputLatency || 0 : 0;
     const wanted = new Set<string>();
     for (const sound of line.runs ? sounds : []) {
@@ -91,7 +91,7 @@ export class Player {
       this.planned.set(sound.key, { source, when });
     }
     for (const [key, planned] of this.planned) {
-      // What is being heard is heard to its end, but for a pause.
+      // A sound that is playing continues to its end, except on pause.
       if (!wanted.has(key) && (planned.when > now + 0.02 || !line.runs)) {
         planned.source.stop();
         this.planned.delete(key);

@@ -9,7 +9,7 @@ import type { Store } from "./store";
 
 const KEY = "a".repeat(32);
 
-/** A server that can be cut off, with the state of one session. */
+/** A fake server that can be disconnected, with the state of one session. */
 class Server {
   run: ScreenRun = screen().run as ScreenRun;
   shown = new Map<string, Shown>();
@@ -82,7 +82,7 @@ afterEach(() => {
   serve(null);
 });
 
-/** A stream of changes that can be spoken into. */
+/** A fake event stream. */
 class Events {
   readyState = 1;
   onopen: (() => void) | null = null;
@@ -202,7 +202,7 @@ describe("without the server", () => {
     const { client: reloaded } = await open();
     expect(reloaded.view.programme?.name).toBe("Test");
     expect(reloaded.view.run?.id).toBe(7);
-    // It knows the time, too, though it has asked nobody.
+    // It also knows the time without a request.
     expect(position(reloaded)).toBe(Date.now());
   });
 
@@ -285,7 +285,7 @@ describe("the record", () => {
     await vi.advanceTimersByTimeAsync(15_000);
     const first = [...server.shown.values()].filter((one) => one.cue === half.cues[1]?.key);
     expect(first).toHaveLength(2);
-    // The beginning of the stretch that was jumped to is shown, too.
+    // The start of the stretch after a jump is shown as well.
     expect(
       [...server.shown.values()].some((one) => one.cue === half.cues[0]?.key && one.passage !== "start-0001"),
     ).toBe(true);
@@ -307,7 +307,7 @@ describe("the record", () => {
   test("has nothing that came while the device slept", async () => {
     await open();
     await vi.advanceTimersByTimeAsync(15_000);
-    // Timers stand while it sleeps.
+    // Timers stand still while it sleeps.
     vi.setSystemTime(Date.now() + 60_000);
     await vi.advanceTimersByTimeAsync(10_000);
     const shown = [...server.shown.values()].map((one) => Number(one.cue.split("-")[0]));

@@ -4,22 +4,22 @@ import type { RoundTrip, ServerClock } from "./clock";
 import { after, type LocalCommand, positionAt, timeOf } from "./state";
 import type { Store } from "./store";
 
-/** How a screen is told of changes: at once, by asking again and again, or not at all. */
+/** How a screen learns of changes: pushed, by polling, or not at all. */
 export type Reach = "told" | "asking" | "away";
 
-/** All that a screen shows follows from this and the clock. */
+/** The state of a screen; with the clock it determines everything that is shown. */
 export interface ScreenView {
   screen: Screen | null;
   run: ScreenRun | null;
   programme: Programme | null;
   reach: Reach;
-  /** The address opens nothing any more. */
+  /** The URL no longer works. */
   revoked: boolean;
-  /** Presses that the server does not know yet. */
+  /** Number of commands that the server does not know yet. */
   waiting: number;
 }
 
-/** A press of this screen that the server has not answered yet. */
+/** A command of this screen without an answer yet. */
 interface Pending extends LocalCommand {
   run: number;
   seen: number;
@@ -30,14 +30,14 @@ interface Stored {
   programme: Programme | null;
 }
 
-/** ms between questions while one is told of changes, and while one is not */
+/** Polling intervals in ms, with and without a push connection. */
 const CALM = 20_000;
 const EAGER = 2000;
-/** ms between two looks at what is being shown */
+/** Interval in ms between two checks of what is shown. */
 const LOOK = 200;
-/** ms of real time after which what came meanwhile counts as not shown: the device slept */
+/** Gap in real time, in ms, after which cues count as not shown: the device slept. */
 const ASLEEP = 5000;
-/** ms between measurements of the clock */
+/** Interval in ms between measurements of the clock. */
 const MEASURE = 60_000;
 const TRIPS = 6;
 const BATCH = 400;
@@ -46,15 +46,15 @@ interface Parts {
   key: string;
   clock: ServerClock;
   store: Store;
-  /** In which an athlete reads; that of the plan when null. */
+  /** The athlete's numbering; null for that of the plan. */
   numbering?: string | null;
   events?: (address: string) => EventSource;
   local?: () => number;
 }
 
 /**
- * What a screen knows and does: it loads the whole programme once, is told of changes or asks for them, answers its own keys
- * also without the server, and reports what it has shown until the server has it.
+ * The client of a screen: loads the whole programme once, receives or polls changes, handles its own keys even without
+ * the server, and reports what was shown until the server has it.
  */
 export class ScreenClient {
   view: ScreenView = { screen: null, run: null, programme: null, reach: "away", revoked: false, waiting: 0 };
@@ -76,7 +76,7 @@ export class ScreenClient {
     this.clock = parts.clock;
   }
 
-  /** Under which it is kept: what one reads in another numbering is another programme. */
+  /** The storage key; another numbering has another programme. */
   private get place(): string {
     return `screen ${this.parts.key} ${this.parts.numbering ?? ""}`;
   }
@@ -126,13 +126,13 @@ export class ScreenClient {
     this.source?.close();
   }
 
-  /** Where the programme stands now, ms; null when nothing runs. */
+  /** Returns the position in the programme in ms; null when nothing runs. */
   position(): number | null {
     const { run } = this.view;
     return run === null ? null : positionAt(run.state, this.clock.now());
   }
 
-  /** A press at this screen. It counts at once; the server is told as soon as it is there. */
+  /** Applies a command of this screen at once, and sends it when the server is reachable. */
   async press(kind: LocalCommand["kind"], toMs: number | null = null): Promise<void> {
     const { run, programme } = this.view;
     if (run === null || programme === null) {
@@ -152,7 +152,7 @@ export class ScreenClient {
     await this.send();
   }
 
-  /** Asks where the screen stands, and takes what is new. */
+  /** Asks for the state of the screen and loads what is new. */
   refresh(): Promise<void> {
     this.refreshing ??= this.load().finally(() => {
       this.refreshing = null;
@@ -189,7 +189,7 @@ export class ScreenClient {
     }
   }
 
-  /** An answer that was under way while one was told of something newer does not take it back. */
+  /** Ignore a response that is older than the last push. */
   private newest(answer: Screen): Screen {
     const known = this.view.screen?.run;
     const isOlder = known && answer.run?.id === known.id && answer.run.revision < known.revision;
@@ -222,7 +222,7 @@ export class ScreenClient {
     const source = open(`/api/screens/${this.parts.key}/events`);
     this.source = source;
     source.onopen = () => {
-      // Something may have been said before one listened.
+      // A push may have been missed before the stream was open.
       void this.refresh();
     };
     source.onmessage = (event) => void this.told(JSON.parse(event.data as string) as { run?: ScreenRun });
@@ -246,7 +246,7 @@ export class ScreenClient {
     await this.refresh();
   }
 
-  /** Asks again after a while; a stream that was cut for good is opened anew. */
+  /** Polls again after a while; a stream that was closed for good is reopened. */
   private ask(): void {
     if (this.polling !== null) {
       clearTimeout(this.polling);
@@ -267,7 +267,7 @@ export class ScreenClient {
     );
   }
 
-  /** Sends presses in their order. What the server has said no to is not said again. */
+  /** Sends commands in order. Refused ones are not repeated. */
   private async send(): Promise<void> {
     if (this.sending) {
       return;
@@ -300,7 +300,7 @@ export class ScreenClient {
       const { screen } = this.view;
       if (answer.ok && screen) {
         const run = (await answer.json()) as ScreenRun;
-        // Further presses were made with the answer to this one in view.
+        // Later commands were given with this answer in view.
         this.pending = this.pending.map((one) => (one.seen === command.seen ? { ...one, seen: run.revision } : one));
         this.put({ screen: { ...screen, run: screen.run && screen.run.revision > run.revision ? screen.run : run } });
       } else {
@@ -309,7 +309,7 @@ export class ScreenClient {
     }
   }
 
-  /** Notes what has come since the last look. */
+  /** Records the cues since the last check. */
   private look(): void {
     if (this.clock.wake()) {
       void this.measure();
@@ -326,14 +326,14 @@ export class ScreenClient {
     const position = positionAt(state, now);
     const before = this.seenUntil;
     this.seenUntil = { run: run.id, passage: state.passage, position, at: local };
-    // A screen that joins later, or wakes, begins where it joins.
+    // A screen that joins later, or wakes, starts where it joins.
     const watched = before?.run === run.id && local - before.at < ASLEEP;
     const jumped = watched && before.passage !== state.passage;
     const from = jumped ? this.startOf(position) : watched ? before.position : position - 1;
     const shown: Shown[] = programme.cues
       .filter((cue) => from < cue.atMs && cue.atMs <= position)
       .map((cue) => {
-        // What begins before the moment to which one jumped is shown from the jump on.
+        // What started before the target of a jump is shown from the jump on.
         const atMs = Math.round(jumped ? now : timeOf(state, cue.atMs));
         return { passage: state.passage, cue: cue.key, atMs };
       });
@@ -344,12 +344,12 @@ export class ScreenClient {
     }
   }
 
-  /** Just before the stretch in which a jump has led. */
+  /** Returns the moment just before the stretch that a jump led into. */
   private startOf(position: number): number {
     return (this.view.programme?.stretches.filter((ms) => ms <= position).at(-1) ?? 0) - 1;
   }
 
-  /** Sends what was shown, until the server has it. */
+  /** Reports what was shown until the server has it. */
   private async report(): Promise<void> {
     if (this.reporting || this.view.screen?.kind !== "wall") {
       return;
@@ -375,7 +375,7 @@ export class ScreenClient {
           headers: { "Content-Type": "application/json" },
           body: JSON.stringify({ run: first.run, shown: batch.slice(0, 500) }),
         });
-        // What it refuses it would refuse again.
+        // A 4xx will not succeed on retry, so drop the batch.
         if (answer.status >= 500) {
           break;
         }
@@ -383,7 +383,7 @@ export class ScreenClient {
         await this.keep();
       }
     } catch {
-      // Away: it is sent with the next look or question.
+      // Unreachable: it is sent with the next check or poll.
     } finally {
       this.reporting = false;
     }
@@ -411,7 +411,7 @@ export class ScreenClient {
         }
       }
     } catch {
-      // Asked again in a while; what is known of the clock stays.
+      // Measured again in a while; the previous measurement stays valid.
     } finally {
       this.clock.measure(trips);
       this.measuring = false;
@@ -422,7 +422,7 @@ export class ScreenClient {
     }
   }
 
-  /** What the server said, with the presses on top that it does not know yet, and which nobody's newer one has replaced. */
+  /** Updates the view with the server's answer and the pending commands that no newer command has replaced. */
   private put(values: Partial<ScreenView>): void {
     const next = { ...this.view, ...values };
     const said = next.screen?.run ?? null;

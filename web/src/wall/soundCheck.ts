@@ -3,24 +3,24 @@ import { Player } from "./player";
 import { type Sound, soundsOf } from "./sounds";
 
 const RATE = 48_000;
-/** s that are rendered at a time: less than a player plans ahead */
+/** Length in s of a rendered window; shorter than the player's lookahead. */
 const WINDOW = 60;
-/** Silence before the first sound of a window, s. */
+/** Silence before the first sound of a window, in s. */
 const LEAD = 0.5;
-/** What counts as heard, of 1. */
+/** Amplitude that counts as heard, of 1. */
 const HEARD = 0.012;
-/** Most windows that are rendered. */
+/** Maximum number of windows. */
 const MOST = 90;
 
 export interface SoundCheck {
   measured: number;
-  /** How far from its cue the worst one is heard, ms. */
+  /** The largest deviation between a cue and its sound, in ms. */
   worstMs: number;
 }
 
 /**
- * Renders the sounds of a programme without a loudspeaker, through the same player, and measures when each is heard. Sounds
- * that begin while another is still heard are left out: where one begins in the other cannot be told.
+ * Renders the sounds of a programme offline with the same player and measures when each is heard. Sounds that overlap
+ * an earlier one are skipped, because their start cannot be measured.
  *
  * @param buffers the sounds that the player has
  */

@@ -1,15 +1,15 @@
 import type { Programme } from "../api/client";
 
-/** Something that is heard at one moment of a programme. */
+/** A sound at one moment of a programme. */
 export interface Sound {
   key: string;
   atMs: number;
   kind: "bell" | "end-bell" | "clap" | "clip";
-  /** Of a spoken clip. */
+  /** The digest of a spoken clip. */
   clip: string | null;
 }
 
-/** All sounds of a programme in their order; of several tracks that hear the same bell at once, one. */
+/** Returns all sounds of a programme in order; tracks with the same bell at the same time share it. */
 export function soundsOf(programme: Programme): Sound[] {
   const sounds: Sound[] = [];
   const heard = new Set<string>();
@@ -25,7 +25,7 @@ export function soundsOf(programme: Programme): Sound[] {
   return sounds;
 }
 
-/** Partials of a struck bell: part of the pitch, loudness, seconds until it is silent. Common practice, no source. */
+/** Partials of a struck bell: ratio of the pitch, loudness, decay in s. Common practice, no source. */
 const PARTIALS = [
   [0.5, 0.5, 2.2],
   [1, 1, 1.7],
@@ -36,7 +36,7 @@ const PARTIALS = [
   [3.98, 0.2, 0.3],
 ] as const;
 
-/** One stroke of a bell, as samples; a pitch that carries through a loud room. */
+/** Returns the samples of bell strokes, at a pitch that carries through a loud room. */
 export function bell(rate: number, strokes = 1): Float32Array<ArrayBuffer> {
   const apart = 0.35;
   const samples = new Float32Array(Math.ceil(rate * (1.8 + apart * (strokes - 1))));
@@ -54,7 +54,7 @@ export function bell(rate: number, strokes = 1): Float32Array<ArrayBuffer> {
   return faded(samples);
 }
 
-/** Two sticks clapped together three times: ten seconds are left. */
+/** Returns three claps of two sticks: ten seconds left. */
 export function clap(rate: number): Float32Array<ArrayBuffer> {
   const samples = new Float32Array(Math.ceil(rate * 0.6));
   let noise = 12345;
@@ -70,7 +70,7 @@ export function clap(rate: number): Float32Array<ArrayBuffer> {
   return faded(samples);
 }
 
-/** Without a click at its end, and never louder than can be played. */
+/** Fades out the end and limits the amplitude. */
 function faded(samples: Float32Array<ArrayBuffer>): Float32Array<ArrayBuffer> {
   const tail = Math.min(samples.length, 400);
   const peak = samples.reduce((most, value) => Math.max(most, Math.abs(value)), 0);

@@ -12,7 +12,7 @@ interface Case {
   positionAt: [number, number][];
 }
 
-/** The same cases as the server's: tests/core/Session/RunTest. */
+/** The same cases as on the server: tests/core/Session/RunTest. */
 const { cases } = JSON.parse(
   readFileSync(new URL("../../../tests/core/Session/run-cases.json", import.meta.url), "utf8"),
 ) as { cases: Case[] };

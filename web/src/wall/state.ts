@@ -1,12 +1,12 @@
 import type { RunState } from "../api/client";
 
-/** The moment of the programme at that time of the server, in ms; below zero before it begins. */
+/** Returns the position in the programme at that server time, in ms; negative before the start. */
 export function positionAt(state: RunState, now: number): number {
   const clock = ((state.endedMs ?? now) - state.zeroMs) * state.speed;
   return state.pausedMs ?? Math.min(clock, state.holdMs ?? clock);
 }
 
-/** Whether the clock stands, by a coach or because the plan says that it waits here. */
+/** Tells whether the clock stands: a coach paused it, or the plan waits here. */
 export function stands(state: RunState, now: number): boolean {
   return (
     state.endedMs !== null ||
@@ -15,12 +15,12 @@ export function stands(state: RunState, now: number): boolean {
   );
 }
 
-/** When a moment of the programme comes, on the server's clock, if nothing is changed any more. */
+/** Returns the server time at which a moment of the programme comes, if nothing changes. */
 export function timeOf(state: RunState, ms: number): number {
   return state.zeroMs + ms / state.speed;
 }
 
-/** A press that a wall may answer by itself. */
+/** A command that a wall may apply by itself. */
 export interface LocalCommand {
   id: string;
   kind: "pause" | "resume" | "jump";
@@ -30,7 +30,7 @@ export interface LocalCommand {
 }
 
 /**
- * What comes of a command while the server is away; with it the server decides, by the same rules (core/Session/Run).
+ * Applies a command while the server is unreachable; otherwise the server decides by the same rules (core/Session/Run).
  *
  * @param waits moments at which the clock waits for the coach, in their order
  */

@@ -1,12 +1,12 @@
 import { get, set } from "idb-keyval";
 
-/** Where a screen keeps what it needs to go on without the server. */
+/** Stores what a screen needs to continue without the server. */
 export interface Store {
   read<T>(key: string): Promise<T | undefined>;
   write(key: string, value: unknown): Promise<void>;
 }
 
-/** The database of the browser; where there is none, a screen goes on as long as it is not reloaded. */
+/** Uses the browser's database; without it, a screen continues only until it is reloaded. */
 export const browserStore: Store = {
   async read<T>(key: string): Promise<T | undefined> {
     try {
@@ -19,7 +19,7 @@ export const browserStore: Store = {
     try {
       await set(key, value);
     } catch {
-      // Nothing is lost but the way through a reload.
+      // Only a reload without the server would fail.
     }
   },
 };

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 
-/** Keeps the screen of a tablet or a phone lit while the page is shown, where the browser can. */
+/** Keeps the screen on while the page is shown, where the browser supports it. */
 export function useAwake(): void {
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;
@@ -14,11 +14,11 @@ export function useAwake(): void {
           }
         }
       } catch {
-        // Refused, as with a low battery: the screen sleeps as its owner has set it.
+        // Refused, for example with a low battery: the screen sleeps as its owner has set it.
       }
     };
     void ask();
-    // It is lost whenever the page is hidden.
+    // The lock is lost whenever the page is hidden.
     document.addEventListener("visibilitychange", ask);
     return () => {
       left = true;

@@ -3,14 +3,14 @@ import { ServerClock } from "./clock";
 import { ScreenClient, type ScreenView } from "./screenClient";
 import { browserStore } from "./store";
 
-/** What a screen says of its clock: the server's time and its error bound, and where the programme stands, ms. */
+/** The clock of a screen: the server's time with its maximum error, and the position in the programme, in ms. */
 export interface ScreenClock {
   now: number;
   bound: number;
   position: number | null;
 }
 
-/** The client of a screen, started with it and stopped with it. */
+/** The client of a screen, started and stopped with the component. */
 export function useScreen(key: string, numbering: string | null = null): { client: ScreenClient; view: ScreenView } {
   const client = useMemo(
     () =>
@@ -26,7 +26,7 @@ export function useScreen(key: string, numbering: string | null = null): { clien
     [key, numbering],
   );
   useEffect(() => {
-    // Whoever measures screens from outside asks them for their clock.
+    // Benchmarks ask screens for their clock.
     const tell = (event: Event) => {
       (event as CustomEvent<(clock: ScreenClock) => void>).detail({
         now: client.clock.now(),
@@ -45,7 +45,7 @@ export function useScreen(key: string, numbering: string | null = null): { clien
   return { client, view };
 }
 
-/** Draws again so many times a second. */
+/** Renders again so many times a second. */
 export function useTick(times = 10): void {
   const [, tick] = useReducer((count: number) => count + 1, 0);
   useEffect(() => {

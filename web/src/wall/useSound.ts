@@ -6,28 +6,28 @@ import { checkSounds, type SoundCheck } from "./soundCheck";
 import { soundsOf } from "./sounds";
 import { positionAt, stands } from "./state";
 
-/** ms between two looks at what has to be planned */
+/** Interval between two scheduling passes, in ms. */
 const LOOK = 500;
-/** The browser's own store of files, in which clips are kept for a time without the server. */
+/** The cache in which clips are stored for use without the server. */
 const CLIPS = "periplus-clips";
 
 export interface SoundState {
-  /** The browser lets no page be heard before somebody has pressed something on it. */
+  /** Browsers allow no sound before the first press on a page. */
   needsPress: boolean;
   volume: number;
   muted: boolean;
-  /** Clips that could not be fetched, so that what they say is only seen. */
+  /** Number of clips that could not be loaded; their text is only shown. */
   missing: number;
   allow: () => void;
   setVolume: (volume: number) => void;
   setMuted: (muted: boolean) => void;
-  /** Measures how far from its cue each sound is heard; null where there is nothing to measure. */
+  /** Measures the deviation of each sound from its cue; null when there is nothing to measure. */
   check: () => Promise<SoundCheck | null>;
 }
 
 const stored = (name: string, usual: string) => localStorage.getItem(name) ?? usual;
 
-/** The sound of a screen: bells, claps and calls at their moments. */
+/** The sound of a screen: bells, claps and calls on time. */
 export function useSound(client: ScreenClient, view: ScreenView, key: string): SoundState {
   const context = useRef<AudioContext | null>(null);
   const player = useRef<Player | null>(null);
@@ -50,7 +50,7 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
     look();
   }, []);
   useEffect(() => {
-    // Where the browser lets it, at once; a kiosk is set up so.
+    // At once where the browser allows it, as a kiosk can be set up to do.
     begin();
     return () => {
       void context.current?.close();
@@ -88,7 +88,7 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
       return;
     }
     void fetchClips(programme);
-    // What could not be had is asked for again.
+    // Missing clips are requested again.
     const again = setInterval(() => void fetchClips(programme), 15_000);
     return () => clearInterval(again);
   }, [programme, fetchClips]);
@@ -99,7 +99,7 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
       const now = client.clock.now();
       player.current?.plan(running === null ? [] : sounds, {
         position: running === null ? 0 : positionAt(running.state, now),
-        // While the browser holds the sound back nothing is planned, or all of it would be heard at once after the press.
+        // While the browser blocks sound nothing is scheduled; otherwise everything would play at once after the press.
         runs: running !== null && !stands(running.state, now) && context.current?.state === "running",
         speed: running?.state.speed ?? 1,
       });
@@ -131,7 +131,7 @@ export function useSound(client: ScreenClient, view: ScreenView, key: string): S
   };
 }
 
-/** From the store of the browser when it is there; what a clip says never changes under its name. */
+/** Loads a clip, from the cache if possible; the content of a clip never changes. */
 async function clipFile(address: string, clip: string): Promise<ArrayBuffer> {
   const store = "caches" in globalThis ? await caches.open(CLIPS).catch(() => null) : null;
   const name = `/clips/${clip}`;

@@ -4,7 +4,7 @@ import type { ScreenClient } from "./screenClient";
 import { stands } from "./state";
 import type { SoundState } from "./useSound";
 
-/** The keys of a wall: a keyboard, or a presenter's clicker, at the screen. */
+/** The keys of a wall: a keyboard or a presenter's clicker. */
 export function useWallKeys(client: ScreenClient, sound: SoundState, onCorner: () => void): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

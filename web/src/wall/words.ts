@@ -1,6 +1,6 @@
 import type { TrackMoment } from "./moment";
 
-/** The word for what one does, so that it is known without colour. */
+/** Returns the word for the current state, so that it does not depend on colour. */
 export function stateWord(moment: TrackMoment, stopped: boolean): string {
   if (stopped) {
     return "Paused";
@@ -11,7 +11,7 @@ export function stateWord(moment: TrackMoment, stopped: boolean): string {
   return { before: "Get ready", rest: "Rest", listen: "Watch", changeover: "Change over", over: "End" }[moment.kind];
 }
 
-/** How large a chain can be written. */
+/** Returns the size class for a chain. */
 export function sizeOf(text: string): "short" | "middle" | "long" {
   return text.length <= 9 ? "short" : text.length <= 20 ? "middle" : "long";
 }

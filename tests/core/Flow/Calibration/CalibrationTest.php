@@ -31,7 +31,7 @@ final class CalibrationTest extends TestCase
         }
     }
 
-    /** Another number in another place of the catalogue: none is moved by the key of another. */
+    /** Each key changes its own number and no other. */
     public function testEveryNumberMovesTheCatalogueItself(): void
     {
         $builtIn = Catalogue::builtIn();
@@ -75,7 +75,7 @@ final class CalibrationTest extends TestCase
         new Calibration($own);
     }
 
-    /** A slower body waits longer wherever it waits for weight or hips alone. */
+    /** A slower body waits longer wherever it waits only for weight or hips. */
     public function testWaitsGrowWithTheRatesOfTheBody(): void
     {
         $rules = BuiltInHouseRules::named('all-limbs');
@@ -90,7 +90,7 @@ final class CalibrationTest extends TestCase
         });
     }
 
-    /** Near a bound that is no whole number of steps away the last way to it is shorter. */
+    /** Near a bound, the last step may be shorter. */
     public function testBothSidesAreTriedUpToTheBounds(): void
     {
         $value = ModelValues::all()['cross.out'];

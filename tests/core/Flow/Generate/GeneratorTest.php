@@ -23,7 +23,7 @@ use PHPUnit\Framework\TestCase;
 
 final class GeneratorTest extends TestCase
 {
-    /** Criteria of every kind; each result is checked anew, apart from the generator. */
+    /** Criteria of every kind; each result is checked independently of the generator. */
     public function testEveryResultMeetsTheCriteria(): void
     {
         $made = 0;
@@ -80,7 +80,7 @@ final class GeneratorTest extends TestCase
         self::assertSame([], array_intersect($known, $again));
     }
 
-    /** Elbows under boxing rules cannot be; eight strikes cannot be a first lesson. */
+    /** Boxing has no elbows, and eight strikes are too many for level 1. */
     #[TestWith(['boxing', 'elbow', 4, null, 'weapons'])]
     #[TestWith(['boxing', 'hand', 8, 1, 'level'])]
     public function testCriteriaThatCannotBeMetNameOneToGiveUp(
@@ -105,7 +105,7 @@ final class GeneratorTest extends TestCase
         self::assertMatchesRegularExpression('/: [1-9]/', $generation->relax[$relax]['words']);
     }
 
-    /** Four strikes are more than a first lesson: fewer come, and that is said. */
+    /** Four strikes are too many for level 1: shorter chains are generated, and the answer says so. */
     public function testAWishForALevelIsMetByFewerStrikes(): void
     {
         $generation = Generator::builtIn()->generate(

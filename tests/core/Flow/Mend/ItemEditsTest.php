@@ -61,7 +61,7 @@ final class ItemEditsTest extends TestCase
         );
     }
 
-    /** Every edit leaves a valid chain that is another one, and the item stands where it is said to. */
+    /** Every edit leaves a different valid chain, with the item at the stated index. */
     public function testEveryEditMakesAnotherValidChain(): void
     {
         $edits = new ItemEdits(Catalogue::builtIn());

@@ -81,7 +81,7 @@ final class MendFinderTest extends TestCase
         );
     }
 
-    /** Two kicks from the line: the mend of each stands before its own kick. */
+    /** Two kicks on the line: the mend of each comes before its own kick. */
     public function testAMendStandsWithTheFindingThatItMends(): void
     {
         $result = self::report('1 14l 2 13 exit', 'kickboxing');
@@ -100,14 +100,14 @@ final class MendFinderTest extends TestCase
         }
     }
 
-    /** Every mend of a finding makes it hold less and no verdict worse. */
+    /** Every mend of a finding reduces it and makes no verdict worse. */
     public function testNoMendOfAFindingMakesItWorse(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('kickboxing'));
         $this->limitTo(20)->forAll(Chains::any())->then(static function (Chain $chain) use ($options): void {
             $chain = Chain::of(self::valid(\array_slice($chain->items, 0, 5)));
             $result = Check::builtIn()->run(new ChainInStance($chain, Stance::Orthodox), $options);
-            // What holds as often may weigh less: three bands of range are a must, two a should.
+            // The same number of places may weigh less: three bands of range are a must, two a should.
             $weight = static fn (CheckResult $of, string $id): int => $of->weights()[$id] ?? 0;
             foreach (MendFinder::builtIn()->mends($result, $options)->ofFindings as $place => $mends) {
                 foreach ($mends as $mend) {
@@ -120,7 +120,7 @@ final class MendFinderTest extends TestCase
         });
     }
 
-    /** The oracle: every single edit and every pair made in full and checked in full, without any shortcut. */
+    /** The oracle: every single edit and every pair, each checked completely, without shortcuts. */
     public function testTheSearchFindsWhatPlainEnumerationFinds(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));
@@ -148,7 +148,7 @@ final class MendFinderTest extends TestCase
         self::assertGreaterThan(100, $found);
     }
 
-    /** The same for chains of any kind; three items of them, since plain enumeration takes its time. */
+    /** The same for chains of any kind, with three items, because plain enumeration is slow. */
     public function testTheSearchFindsWhatPlainEnumerationFindsInAnyShortChain(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'));

@@ -65,7 +65,7 @@ final class NextTest extends TestCase
         }
     }
 
-    /** The strip says of each continuation what the account of the longer chain says of its last link. */
+    /** Each continuation has the timing of the last link of the longer chain. */
     public function testEveryContinuationEqualsTheTimingOfTheLongerChain(): void
     {
         $options = new CheckOptions(BuiltInHouseRules::named('all-limbs'), 0.8);

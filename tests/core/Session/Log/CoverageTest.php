@@ -10,7 +10,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** What of a programme was gone through, from what walls have shown. */
+/** What was done of a programme, from the reports of walls. */
 final class CoverageTest extends TestCase
 {
     private const CUES = [0, 10_000, 20_000, 50_000, 60_000];
@@ -51,7 +51,7 @@ final class CoverageTest extends TestCase
         self::assertSame(0.0, $coverage->times(5000, 5000));
     }
 
-    /** Against a plain count of every tenth of a second. */
+    /** Compared with counting every tenth of a second. */
     #[DataProvider('seeds')]
     public function testTimesAreAPlainCount(int $seed): void
     {

@@ -16,7 +16,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** What was drilled follows from what of a programme was gone through. */
+/** What was drilled follows from the parts of the programme that were done. */
 final class DrilledCounterTest extends TestCase
 {
     /** @return iterable<string, array{string, list<string>, array<string, mixed>}> */
@@ -33,7 +33,7 @@ final class DrilledCounterTest extends TestCase
     }
 
     /**
-     * A whole session asks of an athlete exactly what was planned for one.
+     * A complete session has exactly the planned load.
      *
      * @param list<string> $chains
      * @param array<string, mixed> $parameters
