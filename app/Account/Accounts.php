@@ -32,7 +32,7 @@ final class Accounts extends ServiceEntityRepository implements UserProviderInte
     public function loadUserByIdentifier(string $identifier): User
     {
         return $this->findOneBy([
-            'email' => EmailAddress::of($identifier),
+            'email' => EmailAddress::normalize($identifier),
             'active' => true,
         ]) ?? throw new UserNotFoundException();
     }

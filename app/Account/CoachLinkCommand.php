@@ -33,7 +33,7 @@ final class CoachLinkCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $typed = $input->getArgument('email');
-        $email = EmailAddress::of(\is_string($typed) ? $typed : '');
+        $email = EmailAddress::normalize(\is_string($typed) ? $typed : '');
         $user = $this->accounts->withEmail($email);
         if (null === $user) {
             $output->writeln(\sprintf('No coach signs in as %s. "bin/periplus coach list" names them all.', $email));

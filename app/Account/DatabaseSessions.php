@@ -16,9 +16,9 @@ use Symfony\Component\HttpFoundation\Session\Storage\Handler\PdoSessionHandler;
  */
 final class DatabaseSessions extends PdoSessionHandler
 {
-    private const COPY = 'session.';
+    private const CACHE_PREFIX = 'session.';
     /** How long the cached copy is valid, in s. */
-    private const KEPT = 600;
+    private const CACHE_SECONDS = 600;
 
     /** @var array<string, true> digests of sessions that were there when they were read */
     private array $known = [];
@@ -57,7 +57,7 @@ final class DatabaseSessions extends PdoSessionHandler
         try {
             $data = null === $this->away ? parent::doRead($id) : throw $this->away;
         } catch (\PDOException $away) {
-            $copy = $this->lastKnown->copy(self::COPY.$id);
+            $copy = $this->lastKnown->copy(self::CACHE_PREFIX.$id);
 
             return \is_string($copy) ? $copy : throw $away;
         }
@@ -100,14 +100,14 @@ final class DatabaseSessions extends PdoSessionHandler
     {
         $id = self::digest($sessionId);
         unset($this->known[$id]);
-        $this->lastKnown->forget(self::COPY.$id);
+        $this->lastKnown->forget(self::CACHE_PREFIX.$id);
 
         return null === $this->away ? parent::doDestroy($id) : throw $this->away;
     }
 
     private function copy(string $id, string $data): void
     {
-        $this->lastKnown->keep(self::COPY.$id, $data, self::KEPT);
+        $this->lastKnown->keep(self::CACHE_PREFIX.$id, $data, self::CACHE_SECONDS);
     }
 
     private static function digest(string $sessionId): string

@@ -7,7 +7,7 @@ namespace Periplus\App\Account;
 /** Normalises the e-mail addresses of accounts, so that they can be compared exactly. */
 final readonly class EmailAddress
 {
-    public static function of(string $typed): string
+    public static function normalize(string $typed): string
     {
         return mb_strtolower(trim($typed));
     }

@@ -32,7 +32,7 @@ final class Invitations extends ServiceEntityRepository
     /** Validity of a link created on the console. */
     private const VALID_HOURS = 24;
     /** Maximum number of valid links at a time. */
-    private const MOST = 50;
+    private const MAX_OPEN = 50;
 
     public function __construct(
         ManagerRegistry $registry,
@@ -181,7 +181,7 @@ final class Invitations extends ServiceEntityRepository
 
             return $user;
         }
-        $email = EmailAddress::of((string) $request->email);
+        $email = EmailAddress::normalize((string) $request->email);
         $name = PlainText::line((string) $request->name);
         if ('' === $email || '' === $name) {
             throw Invalid::field(
@@ -214,10 +214,10 @@ final class Invitations extends ServiceEntityRepository
 
     private function make(InvitationKind $kind, GymRole $role, ?User $user, ?User $maker, string $for): NewLink
     {
-        if (\count($this->open()) >= self::MOST) {
+        if (\count($this->open()) >= self::MAX_OPEN) {
             throw new Conflict(
                 'too-many-open',
-                \sprintf('%d links are open. Withdraw some of them first.', self::MOST),
+                \sprintf('%d links are open. Withdraw some of them first.', self::MAX_OPEN),
             );
         }
         $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');

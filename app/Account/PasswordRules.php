@@ -13,11 +13,11 @@ use Periplus\App\Store\Refused;
  */
 final readonly class PasswordRules
 {
-    public const SHORTEST = 10;
-    public const LONGEST = 200;
-    private const WORST = __DIR__.'/worst-passwords.txt';
+    public const MIN_LENGTH = 10;
+    public const MAX_LENGTH = 200;
+    private const WORST_PASSWORDS = __DIR__.'/worst-passwords.txt';
     /** Parts of a name shorter than this are allowed in a password. */
-    private const PART = 4;
+    private const MIN_PART_LENGTH = 4;
 
     /**
      * @param string $field where the password stands in the request
@@ -40,15 +40,18 @@ final readonly class PasswordRules
         $address = explode('@', mb_strtolower($email))[0];
         preg_match_all('/[\p{L}\p{N}]+/u', mb_strtolower($name).' '.$address, $own);
         $rest = str_replace(
-            [$address, ...array_filter($own[0], static fn (string $part): bool => mb_strlen($part) >= self::PART)],
+            [
+                $address,
+                ...array_filter($own[0], static fn (string $part): bool => mb_strlen($part) >= self::MIN_PART_LENGTH),
+            ],
             '',
             $plain,
         );
 
         return match (true) {
-            $length < self::SHORTEST => \sprintf('A password has at least %d characters.', self::SHORTEST),
-            $length > self::LONGEST => \sprintf('A password has at most %d characters.', self::LONGEST),
-            mb_strlen($rest) < self::SHORTEST - 4 && $rest !== $plain => 'A password that is made of your own name '
+            $length < self::MIN_LENGTH => \sprintf('A password has at least %d characters.', self::MIN_LENGTH),
+            $length > self::MAX_LENGTH => \sprintf('A password has at most %d characters.', self::MAX_LENGTH),
+            mb_strlen($rest) < self::MIN_LENGTH - 4 && $rest !== $plain => 'A password that is made of your own name '
                 .'or address is the first that is tried. Choose another.',
             1 === preg_match('/^(.{1,4}?)\1+$/us', $letters),
             self::isRow($letters),
@@ -82,7 +85,7 @@ final readonly class PasswordRules
     /** @return list<string> */
     private static function worst(): array
     {
-        $lines = file(self::WORST, \FILE_IGNORE_NEW_LINES | \FILE_SKIP_EMPTY_LINES);
+        $lines = file(self::WORST_PASSWORDS, \FILE_IGNORE_NEW_LINES | \FILE_SKIP_EMPTY_LINES);
 
         return false === $lines
             ? []

@@ -25,7 +25,7 @@ final readonly class RequestToken
     ) {
     }
 
-    public function of(?User $user): string
+    public function forUser(?User $user): string
     {
         return null === $user ? $this->anonymous() : $this->tokens->getToken(self::ID)->getValue();
     }

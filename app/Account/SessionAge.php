@@ -13,7 +13,7 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 final readonly class SessionAge
 {
     /** Maximum age in s. */
-    public const MOST = 30 * 86_400;
+    public const MAX_AGE_SECONDS = 30 * 86_400;
 
     public function __construct(private ClockInterface $clock)
     {
@@ -26,7 +26,7 @@ final readonly class SessionAge
         }
         $session = $event->getRequest()->getSession();
         $session->start();
-        if ($session->getMetadataBag()->getCreated() < $this->clock->now()->getTimestamp() - self::MOST) {
+        if ($session->getMetadataBag()->getCreated() < $this->clock->now()->getTimestamp() - self::MAX_AGE_SECONDS) {
             $session->invalidate();
         }
     }

@@ -28,7 +28,7 @@ final readonly class SessionView
                         'role' => $user->role()->word(),
                         'numbering' => $user->numbering(),
                     ],
-            'csrfToken' => $this->token->of($user),
+            'csrfToken' => $this->token->forUser($user),
             'gym' => null === $user ? null : $this->gym(),
         ]);
     }

@@ -57,7 +57,7 @@ final readonly class SignInAnswers implements SuccessHandler, FailureHandler
         }
         $this->limiter->failed($request);
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
-        $account = \is_string($name) ? $this->accounts->withEmail(EmailAddress::of($name)) : null;
+        $account = \is_string($name) ? $this->accounts->withEmail(EmailAddress::normalize($name)) : null;
         $isActive = true === $account?->isActive();
         if (!$isActive) {
             $this->takeAsLong($request);

@@ -56,7 +56,9 @@ final readonly class SignInLimiter implements RequestRateLimiterInterface
     {
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
 
-        return $this->tries->create(EmailAddress::of(\is_string($name) ? $name : '').' '.$request->getClientIp());
+        return $this->tries->create(
+            EmailAddress::normalize(\is_string($name) ? $name : '').' '.$request->getClientIp(),
+        );
     }
 
     /** @return list<LimiterInterface> */

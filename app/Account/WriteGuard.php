@@ -14,13 +14,13 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 final readonly class WriteGuard
 {
     /** Maximum size of a request body, in bytes. */
-    public const LARGEST = 65_536;
+    public const MAX_BYTES = 65_536;
     /** Maximum size of an imported file, in bytes. */
-    public const LARGEST_IMPORT = 4_194_304;
+    public const MAX_IMPORT_BYTES = 4_194_304;
     /** Maximum size of a recording of a bag or pads, in bytes: a minute at 16,000 samples per second. */
-    public const LARGEST_RECORDING = 2_097_152;
+    public const MAX_RECORDING_BYTES = 2_097_152;
     /** Maximum size of a voice clip, in bytes. */
-    public const LARGEST_CLIP = 1_048_576;
+    public const MAX_CLIP_BYTES = 1_048_576;
 
     public function __construct(private RequestToken $token)
     {
@@ -33,10 +33,10 @@ final readonly class WriteGuard
             return;
         }
         $largest = match ($request->getPathInfo()) {
-            '/api/imports', '/api/logbook/import' => self::LARGEST_IMPORT,
-            '/api/onsets' => self::LARGEST_RECORDING,
-            '/api/voice/clips' => self::LARGEST_CLIP,
-            default => self::LARGEST,
+            '/api/imports', '/api/logbook/import' => self::MAX_IMPORT_BYTES,
+            '/api/onsets' => self::MAX_RECORDING_BYTES,
+            '/api/voice/clips' => self::MAX_CLIP_BYTES,
+            default => self::MAX_BYTES,
         };
         if (
             (int) $request->headers->get('Content-Length', '0') > $largest

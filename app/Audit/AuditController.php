@@ -11,7 +11,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final readonly class AuditController
 {
-    private const SIZE = 50;
+    private const PAGE_SIZE = 50;
 
     public function __construct(private AuditLog $audit)
     {
@@ -22,8 +22,8 @@ final readonly class AuditController
     public function list(#[MapQueryParameter] int $page = 1, #[MapQueryParameter] string $what = ''): JsonResponse
     {
         return new JsonResponse([
-            ...$this->audit->page(max(1, min($page, 100_000)), self::SIZE, mb_substr($what, 0, 20)),
-            'size' => self::SIZE,
+            ...$this->audit->page(max(1, min($page, 100_000)), self::PAGE_SIZE, mb_substr($what, 0, 20)),
+            'size' => self::PAGE_SIZE,
         ]);
     }
 }

@@ -13,12 +13,12 @@ use Symfony\Component\Security\Core\User\UserInterface;
 #[ORM\Index(name: 'by_subject', columns: ['subject'])]
 class AuditEntry
 {
-    private const LONGEST = 400;
+    private const MAX_LENGTH = 400;
 
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     private ?int $id = null;
 
-    #[ORM\Column(length: self::LONGEST)]
+    #[ORM\Column(length: self::MAX_LENGTH)]
     private string $says;
 
     public function __construct(
@@ -32,6 +32,6 @@ class AuditEntry
         #[ORM\Column(length: 60, nullable: true)]
         private ?string $subject,
     ) {
-        $this->says = mb_substr($says, 0, self::LONGEST);
+        $this->says = mb_substr($says, 0, self::MAX_LENGTH);
     }
 }

@@ -86,15 +86,15 @@ final class CheckBenchmarkCommand extends Command
                 ),
             ),
             'the same with both mirrors and the document' => self::rate(
-                static fn (int $at) => CheckSerializer::builtIn()->of($text($at), $options),
+                static fn (int $at) => CheckSerializer::builtIn()->serialize($text($at), $options),
             ),
         ];
         $rates['mends, of verdict and findings'] = self::rate(
-            static fn (int $at) => MendSerializer::builtIn()->of($text($at), $options),
+            static fn (int $at) => MendSerializer::builtIn()->serialize($text($at), $options),
             few: true,
         );
         $rates['what comes next'] = self::rate(
-            static fn (int $at) => NextSerializer::builtIn()->of($text($at), $options),
+            static fn (int $at) => NextSerializer::builtIn()->serialize($text($at), $options),
             few: true,
         );
         $output->writeln('One core, chains of eight items, a second:');
@@ -118,7 +118,7 @@ final class CheckBenchmarkCommand extends Command
         $cut = 0;
         while (\count($times) < self::RANDOM_CHAINS) {
             $items = [];
-            for ($index = 0; $index < MendFinder::PAIRS_UP_TO; ++$index) {
+            for ($index = 0; $index < MendFinder::MAX_LENGTH_FOR_PAIRS; ++$index) {
                 $strike = $strikes[$dice->getInt(0, \count($strikes) - 1)];
                 $items[] = 0 === $dice->getInt(0, 3)
                     ? new MoveItem($moves[$dice->getInt(0, \count($moves) - 1)])
@@ -132,7 +132,7 @@ final class CheckBenchmarkCommand extends Command
         $output->writeln(\sprintf(
             'Mends of %d random chains of %d items:',
             self::RANDOM_CHAINS,
-            MendFinder::PAIRS_UP_TO,
+            MendFinder::MAX_LENGTH_FOR_PAIRS,
         ));
         $output->writeln(\sprintf('  %-42s %6.0f ms, at most %.0f', 'median', self::median($times), max($times)));
         $output->writeln(\sprintf('  %-42s %6d', 'ended by their budget', $cut));

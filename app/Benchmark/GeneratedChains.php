@@ -32,7 +32,7 @@ use Random\Randomizer;
 /** Generates any number of distinct chains for measurements; punches are more frequent than kicks. */
 final readonly class GeneratedChains
 {
-    private const ROWS = 500;
+    private const ROWS_PER_INSERT = 500;
     private const THEMES = ['slips', 'liver', 'low kick', 'counters', 'angles', 'in and out', 'clinch', 'body work'];
     private const WORDS = [
         'harbour',
@@ -72,7 +72,7 @@ final readonly class GeneratedChains
         $there = \count($known);
         for ($made = 0; $made < $count; $made += \count($batch)) {
             $batch = [];
-            while (\count($batch) < min(self::ROWS, $count - $made)) {
+            while (\count($batch) < min(self::ROWS_PER_INSERT, $count - $made)) {
                 $inStance = new ChainInStance(
                     Chain::of($this->items($dice, $dice->getInt($shortest, $longest), $strikes, $moves)),
                     Stance::Orthodox,

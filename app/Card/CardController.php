@@ -48,13 +48,13 @@ final readonly class CardController
     {
         $card = $this->cards->get($id);
 
-        return FileResponse::of($sheet->of($card, $this->gym->name()), 'application/pdf', $card->name().'.pdf');
+        return FileResponse::create($sheet->render($card, $this->gym->name()), 'application/pdf', $card->name().'.pdf');
     }
 
     /** Returns a card by the key in its URL, without sign-in. */
     #[Route('/api/athlete-cards/{key<[0-9a-f]{32}>}', methods: 'GET')]
     public function read(string $key): JsonResponse
     {
-        return new JsonResponse($this->serializer->of($this->cards->withKey($key), $this->gym->name()));
+        return new JsonResponse($this->serializer->serialize($this->cards->withKey($key), $this->gym->name()));
     }
 }

@@ -11,7 +11,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A card to be made. */
 final readonly class CardRequest
 {
-    public const MOST = 20;
+    public const MAX_COMBINATIONS = 20;
 
     /** @param list<int> $combinations of the library, in their order */
     public function __construct(
@@ -20,7 +20,7 @@ final readonly class CardRequest
         public string $name,
         #[Assert\Count(
             min: 1,
-            max: self::MOST,
+            max: self::MAX_COMBINATIONS,
             minMessage: 'Choose a combination at least.',
             maxMessage: 'At most {{ limit }} combinations on a card.',
         )]

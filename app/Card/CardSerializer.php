@@ -35,7 +35,7 @@ final readonly class CardSerializer
     }
 
     /** @return array<string, mixed> */
-    public function of(Card $card, string $gym): array
+    public function serialize(Card $card, string $gym): array
     {
         $content = $card->content();
         $numbering = $this->numberings->all()[$content->numbering][0] ?? Numbering::named('parity');
@@ -57,7 +57,7 @@ final readonly class CardSerializer
                 'name' => $row->name,
                 'numbers' => $writer->write($inStance),
                 'words' => Words::bySide()->items($inStance),
-                'line' => (new LineDrawing($writer))->of($inStance, $result->timing, $result->sway, LineSize::Card),
+                'line' => (new LineDrawing($writer))->draw($inStance, $result->timing, $result->sway, LineSize::Card),
                 'lengthMs' => (int) ceil($result->timing->length()),
                 'items' => array_map(self::item(...), $chain->items, $result->timing->moments),
                 'reminders' => array_map(

@@ -13,14 +13,14 @@ final readonly class CardSheet
 {
     private const MARGIN = 14.0;
     private const WIDTH = 210 - 2 * self::MARGIN;
-    private const LINE = 30.0;
+    private const LINE_HEIGHT = 30.0;
 
     public function __construct(private CardSerializer $serializer)
     {
     }
 
     /** @return string the PDF */
-    public function of(Card $card, string $gym): string
+    public function render(Card $card, string $gym): string
     {
         /**
          * @var array{
@@ -34,7 +34,7 @@ final readonly class CardSheet
          *     }>,
          * } $document
          */
-        $document = $this->serializer->of($card, $gym);
+        $document = $this->serializer->serialize($card, $gym);
         $pdf = new Sheet('P', $card->name(), self::MARGIN);
         $pdf->setAutoPageBreak(false);
         $this->write($pdf, Sheet::WORDS, 10, $gym, 90);
@@ -49,7 +49,7 @@ final readonly class CardSheet
         $pdf->Ln(4);
         foreach ($document['combinations'] as $row) {
             $pdf->useFont(Sheet::WORDS, 11, implode(', ', $row['words']));
-            $height = 26 + self::LINE + 5.2 * $pdf->getNumLines(implode(', ', $row['words']), self::WIDTH);
+            $height = 26 + self::LINE_HEIGHT + 5.2 * $pdf->getNumLines(implode(', ', $row['words']), self::WIDTH);
             if ($pdf->GetY() + $height > 297 - 22) {
                 $this->foot($pdf);
                 $pdf->AddPage();
@@ -61,13 +61,13 @@ final readonly class CardSheet
             $svg = new LineSvg(
                 // @phpstan-ignore argument.type (the drawing comes back as it went into the document)
                 $line,
-                (self::WIDTH * $line['height']) / self::LINE,
+                (self::WIDTH * $line['height']) / self::LINE_HEIGHT,
                 $card->content()->stance,
                 Sheet::NUMBERS,
                 Sheet::WORDS,
                 false,
             );
-            $scale = min(self::WIDTH / $svg->width, self::LINE / $svg->height());
+            $scale = min(self::WIDTH / $svg->width, self::LINE_HEIGHT / $svg->height());
             $y = $pdf->GetY() + 1;
             $pdf->ImageSVG(
                 '@'.$svg->write($row['name']),

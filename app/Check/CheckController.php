@@ -20,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final readonly class CheckController
 {
-    private const LINES = 'application/x-ndjson';
+    private const JSON_LINES = 'application/x-ndjson';
 
     public function __construct(
         private CheckSerializer $serializer,
@@ -44,17 +44,17 @@ final readonly class CheckController
         $text = $request->chainText($this->numberings);
         $rules =
             $request->rules
-            ?? InferredRules::of($this->reader->read($text->text, $text->numbering, $text->stance)->chain);
+            ?? InferredRules::infer($this->reader->read($text->text, $text->numbering, $text->stance)->chain);
         $options = $request->options($this->rules->named($rules));
-        $check = $this->serializer->of($text, $options, $request->draw());
-        $parts = $this->parts->of($request, $text, $options, $this->numberings->of($user));
-        if (!\in_array(self::LINES, $http->getAcceptableContentTypes(), true)) {
+        $check = $this->serializer->serialize($text, $options, $request->draw());
+        $parts = $this->parts->compute($request, $text, $options, $this->numberings->forUser($user));
+        if (!\in_array(self::JSON_LINES, $http->getAcceptableContentTypes(), true)) {
             return new JsonResponse([...$check, ...iterator_to_array($parts)]);
         }
 
         // nginx passes each line on at once.
         return new StreamedResponse(self::lines($check, $parts), 200, [
-            'Content-Type' => self::LINES,
+            'Content-Type' => self::JSON_LINES,
             'X-Accel-Buffering' => 'no',
         ]);
     }

@@ -30,7 +30,7 @@ final readonly class GenerateController
         GenerationSerializer $generation,
     ): JsonResponse {
         return new JsonResponse(
-            $generation->of(
+            $generation->serialize(
                 $request->criteria($this->rules->named($request->rules)),
                 $request->stance,
                 $this->numberings->named($request->numbering),

@@ -21,8 +21,8 @@ final readonly class GenerateRequest
     /** @param list<string> $weapons */
     public function __construct(
         #[Assert\Range(
-            min: GenerationCriteria::SHORTEST,
-            max: GenerationCriteria::LONGEST,
+            min: GenerationCriteria::MIN_STRIKES,
+            max: GenerationCriteria::MAX_STRIKES,
             notInRangeMessage: 'A generated chain has {{ min }} to {{ max }} strikes.',
         )]
         public int $length = 4,
@@ -55,7 +55,7 @@ final readonly class GenerateRequest
         public int $seed = 1,
         #[Assert\Range(
             min: 1,
-            max: GenerationCriteria::MOST,
+            max: GenerationCriteria::MAX_CHAINS,
             notInRangeMessage: '{{ min }} to {{ max }} chains are made at a time.',
         )]
         public int $count = 8,

@@ -34,15 +34,19 @@ final readonly class Parts
      *
      * @return iterable<string, array<string, mixed>|null> by the part's name; null when it cannot be had for the moment
      */
-    public function of(CheckRequest $request, ChainText $text, CheckOptions $options, Numbering $numbering): iterable
-    {
+    public function compute(
+        CheckRequest $request,
+        ChainText $text,
+        CheckOptions $options,
+        Numbering $numbering,
+    ): iterable {
         foreach (Part::cases() as $part) {
             if (\in_array($part->value, $request->with, true)) {
                 yield $part->value => match ($part) {
-                    Part::Next => $this->next->of($text, $options, $request->caret),
-                    Part::Edits => $this->edits->of($text, $options, $request->caret),
+                    Part::Next => $this->next->serialize($text, $options, $request->caret),
+                    Part::Edits => $this->edits->serialize($text, $options, $request->caret),
                     Part::Similar => $this->similar($text, $request->except, $numbering),
-                    Part::Mends => $this->mends->of($text, $options),
+                    Part::Mends => $this->mends->serialize($text, $options),
                 };
             }
         }
@@ -53,8 +57,8 @@ final readonly class Parts
     {
         $chain = $this->reader->read($text->text, $text->numbering, $text->stance)->chain;
         try {
-            return $this->matches->of(
-                null === $chain ? [] : $this->similar->of(new ChainInStance($chain, $text->stance), $except),
+            return $this->matches->render(
+                null === $chain ? [] : $this->similar->find(new ChainInStance($chain, $text->stance), $except),
                 $numbering,
             );
         } catch (ConnectionException) {

@@ -59,7 +59,12 @@ final readonly class Bulk
                 $kept->levelChosen,
             );
 
-            return $this->library->update($request->keep, $request->keepVersion, $this->drafts->of($content), $user);
+            return $this->library->update(
+                $request->keep,
+                $request->keepVersion,
+                $this->drafts->fromContent($content),
+                $user,
+            );
         });
     }
 
@@ -102,7 +107,7 @@ final readonly class Bulk
         return $this->library->update(
             $id,
             $version,
-            $this->drafts->of(
+            $this->drafts->fromContent(
                 new CombinationContent(
                     $content->name,
                     $content->notation,
@@ -125,6 +130,6 @@ final readonly class Bulk
      */
     private static function themes(array $themes): array
     {
-        return \array_slice(array_values(array_unique($themes)), 0, SaveRequest::MOST_THEMES);
+        return \array_slice(array_values(array_unique($themes)), 0, SaveRequest::MAX_THEMES);
     }
 }

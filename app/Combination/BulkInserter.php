@@ -10,7 +10,7 @@ use Psr\Clock\ClockInterface;
 /** Inserts many new combinations in one statement, with their first versions and index entries. Needs a transaction. */
 final readonly class BulkInserter
 {
-    private const ROWS = 250;
+    private const ROWS_PER_INSERT = 250;
 
     public function __construct(
         private Connection $connection,
@@ -29,7 +29,7 @@ final readonly class BulkInserter
     {
         $ids = [];
         $now = $this->clock->now();
-        foreach (array_chunk($combinations, self::ROWS) as $chunk) {
+        foreach (array_chunk($combinations, self::ROWS_PER_INSERT) as $chunk) {
             $id = $this->table->insert($chunk, $author, $now);
             [$versions, $inUse] = [[], []];
             foreach ($chunk as $new) {

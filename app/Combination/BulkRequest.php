@@ -9,13 +9,13 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** Several combinations with the versions that the coach saw, and the change for all of them. */
 final readonly class BulkRequest
 {
-    public const MOST = 200;
+    public const MAX_COMBINATIONS = 200;
 
     /** @param array<mixed> $combinations pairs of id and version */
     public function __construct(
         #[Assert\Count(
             min: 1,
-            max: self::MOST,
+            max: self::MAX_COMBINATIONS,
             minMessage: 'Choose at least one combination.',
             maxMessage: 'At most {{ limit }} combinations at a time.',
         )]

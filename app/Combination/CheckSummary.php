@@ -64,7 +64,7 @@ final readonly class CheckSummary
             Family::stem($sequence)->text(),
             \count($inStance->chain->strikes()),
             self::set(array_keys($contacts)),
-            Scale::builtIn()->of($result)->level,
+            Scale::builtIn()->difficulty($result)->level,
         );
     }
 

@@ -103,7 +103,7 @@ final readonly class CombinationController
     #[Route('/{id<\d{1,9}>}/versions', methods: 'GET')]
     public function versions(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
 
         return new JsonResponse([
             'versions' => array_map(
@@ -133,7 +133,7 @@ final readonly class CombinationController
         $text = $this->lines->text(
             $combination->content()->notation,
             $combination->content()->stance,
-            $this->numberings->of($user),
+            $this->numberings->forUser($user),
         );
 
         return new JsonResponse([...$combination->summary()->toArray(), 'text' => $text], $status, [

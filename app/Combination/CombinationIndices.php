@@ -11,7 +11,7 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 final readonly class CombinationIndices
 {
     /** Number of combinations in one statement. */
-    private const BATCH = 500;
+    private const BATCH_SIZE = 500;
 
     /** @param iterable<CombinationIndex> $indices */
     public function __construct(
@@ -56,7 +56,7 @@ final readonly class CombinationIndices
      */
     public function refill(\Closure $check): void
     {
-        for ($last = 0; [] !== ($summaries = $this->table->after($last, self::BATCH));) {
+        for ($last = 0; [] !== ($summaries = $this->table->after($last, self::BATCH_SIZE));) {
             $last = $summaries[\count($summaries) - 1]->id;
             $this->entities->wrapInTransaction(function () use ($summaries, $check, $last): void {
                 $inUse = [];

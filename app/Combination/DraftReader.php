@@ -38,7 +38,7 @@ final readonly class DraftReader
                 $request->name,
                 (new Writer(Numbering::named('parity')))->write($inStance),
                 $request->stance,
-                $request->rules ?? InferredRules::of($reading->chain),
+                $request->rules ?? InferredRules::infer($reading->chain),
                 $themes,
                 $request->level ?? 1,
                 $request->note,
@@ -49,7 +49,7 @@ final readonly class DraftReader
     }
 
     /** Creates a draft from stored content. */
-    public function of(CombinationContent $content): CombinationDraft
+    public function fromContent(CombinationContent $content): CombinationDraft
     {
         $chain =
             $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain

@@ -105,7 +105,7 @@ final readonly class Library
             $this->refuseDuplicate($combination->fingerprintWithEffort(), $combination->id());
             $combination->restore();
 
-            return $this->checked($this->drafts->of($combination->content()));
+            return $this->checked($this->drafts->fromContent($combination->content()));
         });
     }
 
@@ -114,7 +114,7 @@ final readonly class Library
     {
         $content = $this->version($this->combinations->get($id), $version)->content();
 
-        return $this->update($id, $basedOn, $this->drafts->of($content), $editor, VersionChange::BroughtBack);
+        return $this->update($id, $basedOn, $this->drafts->fromContent($content), $editor, VersionChange::BroughtBack);
     }
 
     /** @return list<CombinationVersion> newest first */
@@ -217,11 +217,17 @@ final readonly class Library
         $row = $combination->summary();
         $changed = null === $then ? [] : $combination->content()->differencesFrom($then->content());
 
-        return new ChangedMeanwhile(\sprintf(
-            '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
-            $row->editor['name'],
-            [] === $changed ? '' : ' ('.implode(', ', $changed).')',
-        ), ['current' => $this->lines->with($row->toArray(), $this->numberings->of($reader)), 'changed' => $changed]);
+        return new ChangedMeanwhile(
+            \sprintf(
+                '%s changed this combination meanwhile%s. Nothing was overwritten; look at the newest and save again.',
+                $row->editor['name'],
+                [] === $changed ? '' : ' ('.implode(', ', $changed).')',
+            ),
+            [
+                'current' => $this->lines->with($row->toArray(), $this->numberings->forUser($reader)),
+                'changed' => $changed,
+            ],
+        );
     }
 
     private function remember(Combination $combination, VersionChange $change, User $editor): void

@@ -67,13 +67,13 @@ final class LineRenderer
      */
     public function row(CombinationSummary $row, Numbering $numbering): array
     {
-        $drawn = $this->of($row->content, $numbering);
+        $drawn = $this->render($row->content, $numbering);
 
         return [...$row->toArray(), 'text' => $drawn['text'], 'line' => $drawn['line']];
     }
 
     /** @return Drawn */
-    public function of(CombinationContent $content, Numbering $numbering, LineSize $size = LineSize::Row): array
+    public function render(CombinationContent $content, Numbering $numbering, LineSize $size = LineSize::Row): array
     {
         return $this->ofChain($content->notation, $content->stance, $content->rules, $numbering, $size);
     }

@@ -11,7 +11,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A combination as a coach sends it to be saved. */
 final readonly class SaveRequest
 {
-    public const MOST_THEMES = 8;
+    public const MAX_THEMES = 8;
 
     /** @param list<string> $themes */
     public function __construct(
@@ -27,7 +27,7 @@ final readonly class SaveRequest
         )]
         public ?        /** As the chain asks for when null. */
         string $rules = null,
-        #[Assert\Count(max: self::MOST_THEMES, maxMessage: 'At most {{ limit }} themes.')]
+        #[Assert\Count(max: self::MAX_THEMES, maxMessage: 'At most {{ limit }} themes.')]
         #[Assert\All([
             new Assert\NotNull(message: 'A theme is a word.'),
             new Assert\Type('string', message: 'A theme is a word.'),

@@ -47,7 +47,7 @@ final class AnswerCommand extends Command
         /** @var list<string> $words */
         $words = $input->getArgument('chain');
         try {
-            $document = AnswerSerializer::of(
+            $document = AnswerSerializer::serialize(
                 new ChainText(
                     implode(' ', $words),
                     Stance::tryFrom($given('stance'))

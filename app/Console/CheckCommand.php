@@ -91,7 +91,9 @@ final class CheckCommand extends Command
         $words = $input->getArgument('chain');
         $document = $this->document(implode(' ', $words), $input);
         $output->writeln(
-            true === $input->getOption('json') ? self::json($document, \JSON_PRETTY_PRINT) : CheckText::of($document),
+            true === $input->getOption('json')
+                ? self::json($document, \JSON_PRETTY_PRINT)
+                : CheckText::format($document),
             OutputInterface::OUTPUT_RAW,
         );
 
@@ -169,7 +171,7 @@ final class CheckCommand extends Command
             array_filter(explode(',', $given('draw')), static fn (string $size): bool => '' !== $size),
         );
 
-        return CheckSerializer::builtIn()->of(
+        return CheckSerializer::builtIn()->serialize(
             new ChainText($chain, $stance, $numbering),
             $options,
             array_map(

@@ -8,7 +8,7 @@ namespace Periplus\App\Console;
 final readonly class CheckText
 {
     /** @param array<string, mixed> $document see docs/formats/check.md */
-    public static function of(array $document): string
+    public static function format(array $document): string
     {
         /** @var list<array{at: int, message: string, expected: string, nearest: list<string>}> $problems */
         $problems = $document['problems'];

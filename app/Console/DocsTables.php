@@ -106,7 +106,7 @@ final class DocsTables
          *     links: list<array{from: int, to: int, waitMs: int, verdict: string, reason: string, parts: object}>,
          * } $check
          */
-        $check = CheckSerializer::builtIn()->of(
+        $check = CheckSerializer::builtIn()->serialize(
             new ChainText(self::WORKED),
             new CheckOptions(BuiltInHouseRules::named('kickboxing')),
         );

@@ -64,7 +64,7 @@ final class DrawCommand extends Command
             new ChainInStance($reading->chain, $stance),
             new CheckOptions(BuiltInHouseRules::named($given['rules'])),
         );
-        $drawing = (new LineDrawing(new Writer($numbering)))->of(
+        $drawing = (new LineDrawing(new Writer($numbering)))->draw(
             $result->inStance,
             $result->timing,
             $result->sway,

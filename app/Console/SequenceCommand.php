@@ -42,7 +42,7 @@ final class SequenceCommand extends Command
             return \is_string($value) ? $value : '';
         };
         try {
-            $document = SequenceSerializer::of(
+            $document = SequenceSerializer::serialize(
                 array_map(
                     static fn (string $line): array => [
                         'text' => trim($line),

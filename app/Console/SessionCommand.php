@@ -20,9 +20,9 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('session', 'Cues, load, warnings and problems of a plan')]
 final class SessionCommand extends Command
 {
-    private const PROBLEMS = 2;
+    private const EXIT_PROBLEMS = 2;
     /** Maximum file size in bytes. */
-    private const LARGEST = 2_000_000;
+    private const MAX_BYTES = 2_000_000;
 
     protected function configure(): void
     {
@@ -45,13 +45,13 @@ final class SessionCommand extends Command
                         | \JSON_PRETTY_PRINT
                         | \JSON_INVALID_UTF8_SUBSTITUTE,
                 )
-                : SessionText::of($document),
+                : SessionText::format($document),
             OutputInterface::OUTPUT_RAW,
         );
         /** @var list<array{stops: bool}> $problems */
         $problems = $document['problems'];
 
-        return \in_array(true, array_column($problems, 'stops'), true) ? self::PROBLEMS : Command::SUCCESS;
+        return \in_array(true, array_column($problems, 'stops'), true) ? self::EXIT_PROBLEMS : Command::SUCCESS;
     }
 
     /** @return array<string, mixed> */
@@ -61,21 +61,21 @@ final class SessionCommand extends Command
             '-' === $file
                 ? (string) stream_get_contents(\STDIN)
                 : (is_file($file) && is_readable($file)
-                    ? (string) file_get_contents($file, length: self::LARGEST + 1)
+                    ? (string) file_get_contents($file, length: self::MAX_BYTES + 1)
                     : null);
         $serializer = new SessionSerializer(new PlanReader());
         $refused = static fn (string $message): array => [
-            ...$serializer->of([]),
+            ...$serializer->serialize([]),
             'problems' => [['place' => '', 'where' => 'The file', 'message' => $message, 'stops' => true]],
         ];
         if (null === $content) {
             return $refused(\sprintf('There is no file "%s" that can be read.', mb_strimwidth($file, 0, 200, '…')));
         }
-        if (\strlen($content) > self::LARGEST) {
+        if (\strlen($content) > self::MAX_BYTES) {
             return $refused('This file is larger than a plan can be (2 MB).');
         }
         try {
-            return $serializer->of(json_decode($content, true, 64, \JSON_THROW_ON_ERROR));
+            return $serializer->serialize(json_decode($content, true, 64, \JSON_THROW_ON_ERROR));
         } catch (\JsonException $broken) {
             return $refused(\sprintf('This is not JSON: %s.', lcfirst($broken->getMessage())));
         }

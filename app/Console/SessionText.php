@@ -10,7 +10,7 @@ use Periplus\Core\Session\Plan\PlanReader;
 final class SessionText
 {
     /** @param array<string, mixed> $document */
-    public static function of(array $document): string
+    public static function format(array $document): string
     {
         /**
          * @var array{

@@ -27,8 +27,8 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final readonly class ExchangeController
 {
     /** Duration of one step, in s. */
-    private const STEP = 0.6;
-    private const SIZE = 100;
+    private const STEP_SECONDS = 0.6;
+    private const PAGE_SIZE = 100;
 
     public function __construct(private ImportRuns $imports)
     {
@@ -48,7 +48,7 @@ final readonly class ExchangeController
         #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
         #[MapQueryParameter] bool $everything = false,
     ): Response {
-        $numbering = $numberings->of($user);
+        $numbering = $numberings->forUser($user);
         $ids = $searches->all($list, $numbering);
         if ($everything) {
             $ids = [...$ids, ...$query->all([], new SearchRequest(archived: true))];
@@ -95,10 +95,10 @@ final readonly class ExchangeController
         #[MapQueryParameter] ?LineKind $kind = null,
         #[MapQueryParameter] int $page = 1,
     ): JsonResponse {
-        if ($page < 1 || $page > ImportFile::MOST) {
+        if ($page < 1 || $page > ImportFile::MAX_ENTRIES) {
             throw new Invalid('There is no such page.');
         }
-        $numbering = $numberings->of($user);
+        $numbering = $numberings->forUser($user);
         $rows = array_map(static function (ImportLine $line) use ($lines, $numbering): array {
             $content = $line->content();
             $fields = $line->entry()?->fields;
@@ -113,9 +113,9 @@ final readonly class ExchangeController
                 'message' => $line->message(),
                 'combination' => $line->combination(),
             ];
-        }, $this->imports->lines($id, $kind, $page, self::SIZE));
+        }, $this->imports->lines($id, $kind, $page, self::PAGE_SIZE));
 
-        return new JsonResponse(['lines' => $rows, 'size' => self::SIZE]);
+        return new JsonResponse(['lines' => $rows, 'size' => self::PAGE_SIZE]);
     }
 
     #[Route('/api/imports/{id<\d{1,9}>}/lines/{entry<\d{1,9}>}', methods: 'PUT')]
@@ -146,7 +146,7 @@ final readonly class ExchangeController
     #[HeavyWork]
     public function advance(int $id): JsonResponse
     {
-        $this->imports->advance($id, self::STEP);
+        $this->imports->advance($id, self::STEP_SECONDS);
 
         return new JsonResponse($this->imports->state($id));
     }

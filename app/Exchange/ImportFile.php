@@ -14,10 +14,10 @@ use Periplus\App\Store\Refused;
  */
 final readonly class ImportFile
 {
-    public const MOST = 10_000;
+    public const MAX_ENTRIES = 10_000;
     /** Maximum number of columns of a CSV file; a library has ten. */
-    private const MOST_COLUMNS = 100;
-    private const SHOWN = 200;
+    private const MAX_COLUMNS = 100;
+    private const MAX_EXCERPT = 200;
     private const FIELDS = ['name', 'chain', 'stance', 'rules', 'themes', 'level', 'note'];
 
     /**
@@ -27,7 +27,7 @@ final readonly class ImportFile
      *
      * @throws Refused when it is not a file of that form at all
      */
-    public static function of(FileFormat $format, string $content, ImportOptions $given): array
+    public static function split(FileFormat $format, string $content, ImportOptions $given): array
     {
         if (!mb_check_encoding($content, 'UTF-8')) {
             throw self::broken('This file is not UTF-8 text. Save it as UTF-8 and import it again.');
@@ -52,11 +52,11 @@ final readonly class ImportFile
      */
     private static function bound(int $count): void
     {
-        if ($count > self::MOST) {
+        if ($count > self::MAX_ENTRIES) {
             throw self::broken(
                 \sprintf(
                     'This file has more than %s combinations, which is as many as are imported at a time. Split it.',
-                    number_format(self::MOST),
+                    number_format(self::MAX_ENTRIES),
                 ),
             );
         }
@@ -66,7 +66,7 @@ final readonly class ImportFile
     private static function json(string $content): array
     {
         $content = PlainText::json($content);
-        $lines = JsonPlace::ofItems($content, 'combinations', self::MOST + 1);
+        $lines = JsonPlace::ofItems($content, 'combinations', self::MAX_ENTRIES + 1);
         self::bound(\count($lines));
         $data = json_decode($content, true, 32);
         if (null === $data && \JSON_ERROR_NONE !== json_last_error()) {
@@ -149,7 +149,7 @@ final readonly class ImportFile
         fwrite($stream, $content);
         rewind($stream);
         $first = fgetcsv($stream, null, ',', '"', '');
-        if (false !== $first && \count($first) > self::MOST_COLUMNS) {
+        if (false !== $first && \count($first) > self::MAX_COLUMNS) {
             throw self::broken(
                 \sprintf(
                     'The first line of this file has %s columns; a library has %d. Is it another kind of file?',
@@ -185,7 +185,7 @@ final readonly class ImportFile
                 continue;
             }
             self::bound(\count($entries) + 1);
-            $source = self::short(implode(',', \array_slice($cells, 0, self::MOST_COLUMNS)));
+            $source = self::short(implode(',', \array_slice($cells, 0, self::MAX_COLUMNS)));
             if (\count($cells) > \count($columns)) {
                 $entries[] = new ImportEntry(
                     $line,
@@ -239,7 +239,7 @@ final readonly class ImportFile
     {
         $entries = [];
         // Only as many lines are split as there can be entries with remarks in between.
-        $lines = preg_split('/\r\n|\n|\r/', PlainText::lines($content), 10 * self::MOST);
+        $lines = preg_split('/\r\n|\n|\r/', PlainText::lines($content), 10 * self::MAX_ENTRIES);
         foreach (false === $lines ? [] : $lines as $at => $line) {
             [$chain, $name] = array_map(trim(...), [...explode('#', $line, 2), '']);
             // "Sea gate: 1 2 3": a name may also come before the chain.
@@ -269,7 +269,7 @@ final readonly class ImportFile
 
     private static function short(string $source): string
     {
-        return mb_strlen($source) > self::SHOWN ? mb_substr($source, 0, self::SHOWN).'…' : $source;
+        return mb_strlen($source) > self::MAX_EXCERPT ? mb_substr($source, 0, self::MAX_EXCERPT).'…' : $source;
     }
 
     private static function broken(string $message, ?int $line = null): Refused

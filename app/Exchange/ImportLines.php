@@ -12,7 +12,7 @@ use Doctrine\DBAL\ParameterType;
 final readonly class ImportLines
 {
     /** Number of rows in one insert. */
-    private const ROWS = 500;
+    private const ROWS_PER_INSERT = 500;
 
     public function __construct(private Connection $connection)
     {
@@ -23,7 +23,7 @@ final readonly class ImportLines
      */
     public function store(int $import, array $entries): void
     {
-        foreach (array_chunk($entries, self::ROWS, true) as $chunk) {
+        foreach (array_chunk($entries, self::ROWS_PER_INSERT, true) as $chunk) {
             $values = [];
             foreach ($chunk as $at => $entry) {
                 array_push(
@@ -76,7 +76,7 @@ final readonly class ImportLines
     /** @param array<int, int> $combinations what new entries have become, by line */
     public function became(int $import, array $combinations): void
     {
-        foreach (array_chunk($combinations, self::ROWS, true) as $chunk) {
+        foreach (array_chunk($combinations, self::ROWS_PER_INSERT, true) as $chunk) {
             $cases = implode(' ', array_fill(0, \count($chunk), 'WHEN ? THEN ?'));
             $values = array_merge(
                 ...array_map(

@@ -11,12 +11,12 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A file to be imported, with values for everything it does not say. */
 final readonly class ImportRequest
 {
-    public const MOST_BYTES = 4_194_304;
+    public const MAX_BYTES = 4_194_304;
 
     public function __construct(
         public FileFormat $format,
         #[Assert\Length(
-            max: self::MOST_BYTES,
+            max: self::MAX_BYTES,
             countUnit: Assert\Length::COUNT_BYTES,
             maxMessage: 'A file has at most 4 MB. Split it.',
         )]

@@ -30,7 +30,7 @@ use Psr\Clock\ClockInterface;
 final readonly class ImportRuns
 {
     /** Number of entries read in one transaction. */
-    private const BATCH = 100;
+    private const ENTRIES_PER_STEP = 100;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -57,7 +57,7 @@ final readonly class ImportRuns
             $request->stance,
             $request->rules,
         );
-        $entries = ImportFile::of($request->format, $request->content, $options);
+        $entries = ImportFile::split($request->format, $request->content, $options);
 
         return $this->entities->wrapInTransaction(function () use ($request, $options, $entries, $starter): int {
             // A coach has one import: the previous one was abandoned or is done.
@@ -97,10 +97,10 @@ final readonly class ImportRuns
             return false;
         }
         $lines = $this->some(
-            $this->of($import)
+            $this->linesOf($import)
                 ->andWhere('l.kind = :waiting')
                 ->setParameter('waiting', LineKind::Waiting)
-                ->setMaxResults(self::BATCH),
+                ->setMaxResults(self::ENTRIES_PER_STEP),
         );
         $this->judge($import, $lines);
         $import->read(\count($lines));
@@ -125,7 +125,9 @@ final readonly class ImportRuns
             }
             [$new, $numbers, $changed, $held] = [[], [], [], []];
             foreach ($this->comingIn($import) as $line) {
-                $draft = $this->drafts->of($line->content() ?? throw new \LogicException('What comes in was read.'));
+                $draft = $this->drafts->fromContent(
+                    $line->content() ?? throw new \LogicException('What comes in was read.'),
+                );
                 if (LineKind::Changed === $line->kind()) {
                     $changed[] = [$line, $draft];
                 } else {
@@ -281,7 +283,7 @@ final readonly class ImportRuns
      */
     public function lines(int $id, ?LineKind $kind, int $page, int $size): array
     {
-        $lines = $this->of($id)->andWhere('l.kind <> :waiting')->setParameter('waiting', LineKind::Waiting)
+        $lines = $this->linesOf($id)->andWhere('l.kind <> :waiting')->setParameter('waiting', LineKind::Waiting)
             ->setFirstResult(($page - 1) * $size)->setMaxResults($size);
         if (null !== $kind) {
             $lines->andWhere('l.kind = :kind')->setParameter('kind', $kind);
@@ -322,14 +324,14 @@ final readonly class ImportRuns
     /** @return list<ImportLine> what does something to the library */
     private function comingIn(ImportRun $import): array
     {
-        return $this->some($this->of($import)->andWhere('l.kind IN (:kinds)')->setParameter(
+        return $this->some($this->linesOf($import)->andWhere('l.kind IN (:kinds)')->setParameter(
             'kinds',
             [LineKind::New, LineKind::Changed],
         ));
     }
 
     /** @param ImportRun|int $import itself or its id */
-    private function of(ImportRun|int $import): QueryBuilder
+    private function linesOf(ImportRun|int $import): QueryBuilder
     {
         return $this->entities->createQueryBuilder()->select('l')->from(ImportLine::class, 'l')
             ->where('l.import = :import')->setParameter('import', $import)->orderBy('l.number');

@@ -14,7 +14,7 @@ final readonly class JsonPlace
     private const TOKEN = '/\G\s*(?:("(?:[^"\\\\\x00-\x1f]|\\\\(?:["\\\\\/bfnrt]|u[0-9a-fA-F]{4}))*+")|(-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?(?![\w.]))|(true|false|null)(?!\w)|([\[\]{},:]))/A';
 
     /** Maximum number of tokens; ten thousand combinations have about half of it. */
-    private const MOST_TOKENS = 1_000_000;
+    private const MAX_TOKENS = 1_000_000;
 
     private function __construct(public int $line, public int $column)
     {
@@ -74,7 +74,7 @@ final readonly class JsonPlace
     {
         [$depth, $inside, $ended, $before, $lines, $line, $counted, $count] = [0, false, false, ['', ''], [], 1, 0, 0];
         foreach (self::tokens($json) as [$at, , $token]) {
-            if (++$count > self::MOST_TOKENS) {
+            if (++$count > self::MAX_TOKENS) {
                 throw new Invalid(
                     'This file holds more than any library of this size would. Nothing was imported.',
                     type: 'broken-file',

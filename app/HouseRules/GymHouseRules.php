@@ -18,9 +18,9 @@ use Periplus\Core\HouseRules\HouseRules;
  */
 final class GymHouseRules extends ServiceEntityRepository
 {
-    private const COPY = 'house-rules.';
+    private const CACHE_PREFIX = 'house-rules.';
     /** How long a copy is used, in s. */
-    private const FRESH = 2;
+    private const FRESH_SECONDS = 2;
 
     /** @var array<string, HouseRules> what was read during this request */
     private array $read = [];
@@ -73,7 +73,7 @@ final class GymHouseRules extends ServiceEntityRepository
     {
         $this->read = [];
         foreach (BuiltInHouseRules::ids() as $id) {
-            $this->lastKnown->forget(self::COPY.$id);
+            $this->lastKnown->forget(self::CACHE_PREFIX.$id);
         }
     }
 
@@ -82,7 +82,11 @@ final class GymHouseRules extends ServiceEntityRepository
     {
         // Read many times a second while a coach types.
         /** @var array<string, mixed>|null $content */
-        $content = $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): ?array => $this->find($id)?->content());
+        $content = $this->lastKnown->read(
+            self::CACHE_PREFIX.$id,
+            self::FRESH_SECONDS,
+            fn (): ?array => $this->find($id)?->content(),
+        );
 
         return $content;
     }

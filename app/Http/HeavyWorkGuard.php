@@ -17,9 +17,9 @@ use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInt
  */
 final class HeavyWorkGuard
 {
-    private const OF_ONE = 2;
+    private const MAX_PER_ACCOUNT = 2;
     /** Two of six processes stay free for everything else; see pm.max_children in bin/servers.sh. */
-    private const OF_ALL = 4;
+    private const MAX_TOTAL = 4;
 
     /** @var list<SharedLockInterface> */
     private array $taken = [];
@@ -35,14 +35,14 @@ final class HeavyWorkGuard
             return;
         }
         $account = $this->tokens->getToken()?->getUserIdentifier() ?? '';
-        if (!$this->take('account.'.hash('xxh64', $account), self::OF_ONE)) {
+        if (!$this->take('account.'.hash('xxh64', $account), self::MAX_PER_ACCOUNT)) {
             throw new ApiProblem(
                 429,
                 'busy',
                 'Two such tasks of yours are under way. Wait for one of them, then try again.',
             );
         }
-        if (!$this->take('gym', self::OF_ALL)) {
+        if (!$this->take('gym', self::MAX_TOTAL)) {
             $this->end();
             throw new ApiProblem(503, 'busy', 'The gym is busy with other long tasks. Try again in a moment.');
         }

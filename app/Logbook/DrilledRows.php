@@ -34,7 +34,7 @@ final readonly class DrilledRows
      *
      * @return list<DrilledRow>
      */
-    public function of(array $drilled): array
+    public function rows(array $drilled): array
     {
         return array_map(static fn (Drilled $one): DrilledRow => new DrilledRow(
             $one->id,
@@ -145,7 +145,7 @@ final readonly class DrilledRows
         $programme = ProgrammeBuilder::build($plan, $reader->advice);
         $whole = Coverage::whole($programme);
 
-        return [DrilledCounter::of($programme, $whole), DrilledCounter::workMs($programme, $whole)];
+        return [DrilledCounter::drilled($programme, $whole), DrilledCounter::workMs($programme, $whole)];
     }
 
     private function drilled(DrilledRow $row): Drilled

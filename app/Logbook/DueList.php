@@ -34,7 +34,7 @@ final readonly class DueList implements CourseRecord
     }
 
     /** @return array<int, Due> by the id of the combination, the most overdue first */
-    public function of(int $course): array
+    public function list(int $course): array
     {
         $schedule = $this->schedule($course);
         /** @var list<array{0: int|string, 1: string, 2: int|string}> $rows */
@@ -63,7 +63,7 @@ final readonly class DueList implements CourseRecord
                 'last' => $due->last,
                 'overdue' => $due->overdue($today),
             ],
-            $this->of($course),
+            $this->list($course),
         );
     }
 

@@ -11,7 +11,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class EntryRequest
 {
     /** Maximum number of combinations in an entry by hand. */
-    public const MOST = 40;
+    public const MAX_COMBINATIONS = 40;
 
     /**
      * @param string|null $id chosen by whoever writes, so that what is sent twice is there once; only for a new entry
@@ -78,7 +78,7 @@ final readonly class EntryRequest
             ),
         ])]
         public array $fallen = [],
-        #[Assert\Count(max: self::MOST, maxMessage: 'At most {{ limit }} combinations.')]
+        #[Assert\Count(max: self::MAX_COMBINATIONS, maxMessage: 'At most {{ limit }} combinations.')]
         #[Assert\All([
             new Assert\Collection(
                 fields: [

@@ -16,7 +16,7 @@ final readonly class EntrySerializer
     }
 
     /** @return array<string, mixed> */
-    public function of(LogEntry $entry, Numbering $numbering): array
+    public function serialize(LogEntry $entry, Numbering $numbering): array
     {
         // Under the rules for all limbs everything can be drawn.
         $rules = $entry->course()?->content()->rules ?? 'all-limbs';

@@ -59,8 +59,8 @@ final readonly class LogFileController
     #[HeavyWork]
     public function monthSheet(string $month, MonthSheet $sheet, #[CurrentUser] User $user): Response
     {
-        return FileResponse::of(
-            $sheet->of($this->months->of($month, $this->numberings->of($user))),
+        return FileResponse::create(
+            $sheet->render($this->months->compute($month, $this->numberings->forUser($user))),
             'application/pdf',
             'month '.$month.'.pdf',
         );
@@ -125,7 +125,7 @@ final readonly class LogFileController
             ]);
         }
 
-        return FileResponse::of(implode('', $lines), 'text/csv', 'month '.$month.'.csv');
+        return FileResponse::create(implode('', $lines), 'text/csv', 'month '.$month.'.csv');
     }
 
     /** @param iterable<string> $parts */

@@ -57,9 +57,9 @@ final readonly class LogFiles
     /** Number of entries read at a time. */
     private const BATCH = 500;
     /** Maximum number of entries in an imported file. */
-    private const MOST = 20_000;
+    private const MAX_ENTRIES = 20_000;
     /** Number of entries imported at a time. */
-    private const STEP = 100;
+    private const IMPORT_STEP = 100;
     /** Maximum number of rows of one entry. */
     private const MAX_DRILLED = 500;
     private const MAX_FALLEN = 200;
@@ -173,17 +173,17 @@ final readonly class LogFiles
         $entries = str_starts_with(ltrim($text, "\xEF\xBB\xBF \t\r\n"), '{')
             ? $this->ofJson($text)
             : $this->ofCsv($text);
-        if (\count($entries) > self::MOST) {
+        if (\count($entries) > self::MAX_ENTRIES) {
             throw self::wrong(
                 \sprintf(
                     'The file has %s entries; at most %s come in at a time. Split it.',
                     number_format(\count($entries)),
-                    number_format(self::MOST),
+                    number_format(self::MAX_ENTRIES),
                 ),
             );
         }
         $total = \count($entries);
-        $entries = \array_slice($entries, $from, self::STEP, true);
+        $entries = \array_slice($entries, $from, self::IMPORT_STEP, true);
         $courses = [];
         foreach ($this->courses->all() as $course) {
             $courses[$course->name()] = $course;
@@ -202,7 +202,7 @@ final readonly class LogFiles
         return [
             'new' => \count($new),
             'known' => \count($known),
-            'next' => $from + self::STEP < $total ? $from + self::STEP : null,
+            'next' => $from + self::IMPORT_STEP < $total ? $from + self::IMPORT_STEP : null,
             'total' => $total,
         ];
     }

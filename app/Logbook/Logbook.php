@@ -73,7 +73,7 @@ final readonly class Logbook
             $course?->name() ?? 'Session',
             $workMs,
             $workMs,
-            $this->rows->of($drilled),
+            $this->rows->rows($drilled),
         );
 
         return $this->once->store(
@@ -96,7 +96,7 @@ final readonly class Logbook
     public function takeIn(EndedRun $ended): void
     {
         $run = $ended->run;
-        $rows = $this->rows->of($ended->drilled);
+        $rows = $this->rows->rows($ended->drilled);
         $find = fn (): ?LogEntry => $this->entries->findOneBy(['run' => $run->id]);
         $known = $find();
         if (null !== $known) {
@@ -146,7 +146,10 @@ final readonly class Logbook
             $weeks = $ids = [];
             foreach ($drafts as $key => $draft) {
                 $entry = $this->make((string) $key, null, $draft, $editor);
-                $weeks[Weeks::of($entry->day()).' '.$entry->course()?->id()] = [$entry->day(), $entry->course()?->id()];
+                $weeks[Weeks::mondayOf($entry->day()).' '.$entry->course()?->id()] = [
+                    $entry->day(),
+                    $entry->course()?->id(),
+                ];
                 array_push($ids, ...self::combinationsOf($draft->drilled));
             }
             $this->recount($weeks, $ids);
@@ -170,7 +173,7 @@ final readonly class Logbook
         [$rows, $lengthMs, $workMs] = [$before->drilled(), $before->lengthMs(), $before->workMs()];
         if (null !== $request->combinations && null === $before->run()) {
             [$drilled, $workMs] = $this->rows->byHand($request->combinations, $course);
-            [$rows, $lengthMs] = [$this->rows->of($drilled), $workMs];
+            [$rows, $lengthMs] = [$this->rows->rows($drilled), $workMs];
         }
         $draft = $this->draft($request, $editor, $course, $before->name(), $lengthMs, $workMs, $rows);
 

@@ -19,7 +19,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/logbook/entries')]
 final readonly class LogbookController
 {
-    private const SIZE = 30;
+    private const PAGE_SIZE = 30;
 
     public function __construct(
         private Logbook $logbook,
@@ -43,14 +43,14 @@ final readonly class LogbookController
         #[MapQueryParameter(options: ['min_range' => 1, 'max_range' => 100_000])] int $page = 1,
     ): JsonResponse {
         $this->recorder->catchUp();
-        [$entries, $total] = $this->entries->page($course, $unchecked, $removed, $page, self::SIZE);
+        [$entries, $total] = $this->entries->page($course, $unchecked, $removed, $page, self::PAGE_SIZE);
         $coaches = $this->accounts->names();
 
         return new JsonResponse([
             'entries' => $entries,
             'total' => $total,
             'page' => $page,
-            'size' => self::SIZE,
+            'size' => self::PAGE_SIZE,
             'unchecked' => $this->entries->countUnchecked(),
             'coaches' => array_map(
                 static fn (int $id, string $name): array => ['id' => $id, 'name' => $name],
@@ -98,7 +98,7 @@ final readonly class LogbookController
 
     private function answer(LogEntry $entry, User $user, int $status = 200): JsonResponse
     {
-        $response = new JsonResponse($this->serializer->of($entry, $this->numberings->of($user)), $status);
+        $response = new JsonResponse($this->serializer->serialize($entry, $this->numberings->forUser($user)), $status);
         $response->setEtag((string) $entry->version());
 
         return $response;

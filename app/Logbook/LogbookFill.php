@@ -14,7 +14,7 @@ use Periplus\App\Gym\LibraryLock;
 final readonly class LogbookFill
 {
     private const YEARS = 10;
-    private const IN_ONE = 6;
+    private const COMBINATIONS_PER_ENTRY = 6;
     private const BATCH = 400;
 
     public function __construct(
@@ -52,10 +52,10 @@ final readonly class LogbookFill
                         'minutes' => 3 + $at,
                         'stance' => 0 === ($kind + $at) % 4 ? 'both' : 'own',
                     ],
-                    range(0, self::IN_ONE - 1),
+                    range(0, self::COMBINATIONS_PER_ENTRY - 1),
                 );
                 [$one, $work] = $this->rows->byHand($said, $course);
-                $rows = $this->rows->of($one);
+                $rows = $this->rows->rows($one);
                 $sessions[] = [
                     'course' => $course->id(),
                     'work' => $work,
@@ -67,7 +67,7 @@ final readonly class LogbookFill
                 ];
             }
         }
-        $entries = (int) ceil(max(0, $drilled - (int) $known) / self::IN_ONE);
+        $entries = (int) ceil(max(0, $drilled - (int) $known) / self::COMBINATIONS_PER_ENTRY);
         $today = $this->gym->today();
         $days = [];
         for ($from = 0; $from < $entries; $from += self::BATCH) {

@@ -14,9 +14,9 @@ use Periplus\Core\Session\Log\LoadFindings;
 final readonly class MonthReport
 {
     /** Maximum number of rows in each list. */
-    private const MOST = 8;
+    private const MAX_ROWS = 8;
     /** Days without practice after which a combination counts as neglected. */
-    private const NEGLECTED = 42;
+    private const NEGLECTED_DAYS = 42;
 
     public function __construct(
         private Connection $connection,
@@ -28,7 +28,7 @@ final readonly class MonthReport
     }
 
     /** @return array<string, mixed> */
-    public function of(string $month, Numbering $numbering): array
+    public function compute(string $month, Numbering $numbering): array
     {
         $period = Period::month($month);
         $before = Period::month((new \DateTimeImmutable($period->from))->modify('-1 month')->format('Y-m'));
@@ -53,7 +53,7 @@ final readonly class MonthReport
             'most' => $this->most($period, $numbering),
             'fell' => $this->fell($period, $numbering),
             'neglected' => $this->neglected($period, $numbering),
-            'findings' => LoadFindings::of($sum->figures),
+            'findings' => LoadFindings::find($sum->figures),
         ];
     }
 
@@ -133,7 +133,7 @@ final readonly class MonthReport
             'SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell '
                 .'FROM log_combination WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id '
                 .'ORDER BY ms DESC, combination_id LIMIT '
-                .self::MOST,
+                .self::MAX_ROWS,
             [$period->from, $period->to],
             $numbering,
         );
@@ -146,7 +146,7 @@ final readonly class MonthReport
             'SELECT combination_id, COUNT(*) AS times, SUM(ms) AS ms, MAX(day) AS last, SUM(fell > 0) AS fell '
                 .'FROM log_combination WHERE counts = 1 AND day BETWEEN ? AND ? GROUP BY combination_id '
                 .'HAVING fell > 0 ORDER BY fell DESC, ms DESC, combination_id LIMIT '
-                .self::MOST,
+                .self::MAX_ROWS,
             [$period->from, $period->to],
             $numbering,
         );
@@ -155,7 +155,7 @@ final readonly class MonthReport
     /** @return list<array<string, mixed>> what was drilled before, and long ago at the end of the month */
     private function neglected(Period $period, Numbering $numbering): array
     {
-        $since = (new \DateTimeImmutable($period->to))->modify('-'.self::NEGLECTED.' days')->format('Y-m-d');
+        $since = (new \DateTimeImmutable($period->to))->modify('-'.self::NEGLECTED_DAYS.' days')->format('Y-m-d');
 
         // Reads only the last days from the index, one seek for each combination, and details for the few that are
         // shown.
@@ -163,7 +163,7 @@ final readonly class MonthReport
             'SELECT g.combination_id FROM (SELECT combination_id, MAX(day) AS last FROM log_combination '
                 .'WHERE counts = 1 AND day <= ? GROUP BY combination_id) g WHERE g.last < ? '
                 .'ORDER BY g.last, g.combination_id LIMIT '
-                .self::MOST,
+                .self::MAX_ROWS,
             [$period->to, $since],
         );
 

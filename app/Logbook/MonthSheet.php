@@ -22,7 +22,7 @@ final readonly class MonthSheet
      *
      * @return string the PDF
      */
-    public function of(array $document): string
+    public function render(array $document): string
     {
         /**
          * @var array{

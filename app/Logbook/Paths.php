@@ -37,9 +37,9 @@ use Periplus\Core\Technique\Limb;
 final readonly class Paths
 {
     /** Maximum number of combinations considered, shorter ones first. */
-    public const MOST = 5000;
+    public const MAX_COMBINATIONS = 5000;
     /** Maximum number of retries after leaving out a step that does not flow for this course. */
-    private const AGAIN = 12;
+    private const MAX_RETRIES = 12;
     private const BRIDGE = 'bridge ';
 
     public function __construct(
@@ -55,7 +55,7 @@ final readonly class Paths
     }
 
     /** @return array<string, mixed> */
-    public function of(int $course, int $combination, Numbering $numbering): array
+    public function find(int $course, int $combination, Numbering $numbering): array
     {
         $content = $this->courses->get($course)->content();
         $rules = $this->rules->named($content->rules);
@@ -67,14 +67,14 @@ final readonly class Paths
         $stage = Stage::of('target', Sequence::of($goal->chain));
         $level = max($content->hardestLevel(), $target->content->level);
         $stages = [];
-        foreach ($this->chains->flowing($level, self::without($rules), self::MOST) as [$id, $sequence]) {
+        foreach ($this->chains->flowing($level, self::without($rules), self::MAX_COMBINATIONS) as [$id, $sequence]) {
             if ($id !== $combination) {
                 $stages[$id] = Stage::of((string) $id, Sequence::read($sequence));
             }
         }
-        $whole = \count($stages) < self::MOST;
+        $whole = \count($stages) < self::MAX_COMBINATIONS;
         [$path, $bridges] = [null, []];
-        for ($time = 0; $time < self::AGAIN; ++$time) {
+        for ($time = 0; $time < self::MAX_RETRIES; ++$time) {
             $bridges = [];
             $path = PathFinder::shortest($known, $stage, array_values($stages));
             if (null === $path) {
@@ -107,7 +107,7 @@ final readonly class Paths
     /** Returns the links and weapons of the combinations that held when the course last drilled them. */
     private function known(int $course): Known
     {
-        $held = array_keys(array_filter($this->due->of($course), static fn ($due): bool => $due->held));
+        $held = array_keys(array_filter($this->due->list($course), static fn ($due): bool => $due->held));
         $known = new Known();
         foreach ($this->chains->withIds($held) as $row) {
             $known = $known->and(Stage::of((string) $row->id, Sequence::read($row->sequence)));
@@ -259,7 +259,7 @@ final readonly class Paths
             ),
             !$whole => \sprintf(
                 'The shortest way through the %s shortest combinations of the library.',
-                number_format(self::MOST),
+                number_format(self::MAX_COMBINATIONS),
             ),
             default => 'The shortest way through the library: each step brings at most one new link or weapon.',
         };

@@ -11,7 +11,7 @@ use Periplus\App\Store\Refused;
 final readonly class Period
 {
     /** Maximum number of years back. */
-    private const YEARS = 30;
+    private const MAX_YEARS = 30;
     public const EARLIEST = '1990-01-01';
     private const LATEST = '2101-01-01';
 
@@ -35,8 +35,8 @@ final readonly class Period
         if ($from > $to) {
             throw self::wrong('from', 'The first day comes after the last. Turn them round.');
         }
-        if ((int) substr($to, 0, 4) - (int) substr($from, 0, 4) > self::YEARS) {
-            throw self::wrong('from', \sprintf('At most %d years can be looked at.', self::YEARS));
+        if ((int) substr($to, 0, 4) - (int) substr($from, 0, 4) > self::MAX_YEARS) {
+            throw self::wrong('from', \sprintf('At most %d years can be looked at.', self::MAX_YEARS));
         }
 
         return new self($from, $to);
@@ -58,7 +58,7 @@ final readonly class Period
     {
         $weeks = [];
         for (
-            $week = Weeks::of($this->from);
+            $week = Weeks::mondayOf($this->from);
             $week <= $this->to;
             $week = (new \DateTimeImmutable($week))->modify('+7 days')->format('Y-m-d')
         ) {

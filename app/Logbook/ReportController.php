@@ -39,9 +39,9 @@ final readonly class ReportController
     ): JsonResponse {
         $period = $this->period($from, $to);
 
-        return $this->of(
+        return $this->withPeriod(
             $period,
-            $this->reports->drilled($period, $course, $sort, $direction, $page, $this->numberings->of($user)),
+            $this->reports->drilled($period, $course, $sort, $direction, $page, $this->numberings->forUser($user)),
         );
     }
 
@@ -53,7 +53,7 @@ final readonly class ReportController
     ): JsonResponse {
         $period = $this->period($from, $to);
 
-        return $this->of($period, $this->reports->load($period, $course));
+        return $this->withPeriod($period, $this->reports->load($period, $course));
     }
 
     #[Route('/api/reports/links', methods: 'GET')]
@@ -65,14 +65,14 @@ final readonly class ReportController
     ): JsonResponse {
         $period = $this->period($from, $to);
 
-        return $this->of($period, $this->reports->links($period, $course, $this->numberings->of($user)));
+        return $this->withPeriod($period, $this->reports->links($period, $course, $this->numberings->forUser($user)));
     }
 
     #[Route('/api/reports/month', methods: 'GET')]
     public function month(#[CurrentUser] User $user, #[MapQueryParameter] ?string $month = null): JsonResponse
     {
         return new JsonResponse(
-            $this->months->of($month ?? $this->gym->today()->format('Y-m'), $this->numberings->of($user)),
+            $this->months->compute($month ?? $this->gym->today()->format('Y-m'), $this->numberings->forUser($user)),
         );
     }
 
@@ -81,9 +81,9 @@ final readonly class ReportController
     public function due(int $id, #[CurrentUser] User $user): JsonResponse
     {
         $today = $this->gym->today()->format('Y-m-d');
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
         $schedule = $this->due->schedule($id);
-        $all = $this->due->of($id);
+        $all = $this->due->list($id);
         $soon = \array_slice($all, 0, 200, true);
         $summaries = $this->reports->summaries(array_keys($soon));
         $rows = [];
@@ -110,7 +110,7 @@ final readonly class ReportController
     #[HeavyWork]
     public function path(int $id, #[MapQueryParameter] int $to, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->paths->of($id, $to, $this->numberings->of($user)));
+        return new JsonResponse($this->paths->find($id, $to, $this->numberings->forUser($user)));
     }
 
     /**
@@ -137,7 +137,7 @@ final readonly class ReportController
     }
 
     /** @param array<string, mixed> $report */
-    private function of(Period $period, array $report): JsonResponse
+    private function withPeriod(Period $period, array $report): JsonResponse
     {
         return new JsonResponse(['from' => $period->from, 'to' => $period->to, ...$report]);
     }

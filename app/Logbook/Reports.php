@@ -26,9 +26,9 @@ use Periplus\Core\Technique\Strike;
 /** Computes the logbook reports. */
 final readonly class Reports
 {
-    public const SIZE = 50;
+    public const PAGE_SIZE = 50;
     /** Maximum number of links listed as trouble. */
-    private const MOST_LINKS = 60;
+    private const MAX_LINKS = 60;
 
     public function __construct(
         private Connection $connection,
@@ -65,7 +65,7 @@ final readonly class Reports
             ][$sort] ?? 'last';
         $way = 'up' === $direction ? 'ASC' : 'DESC';
         [$where, $values] = self::where($period, $course);
-        $skip = ($page - 1) * self::SIZE;
+        $skip = ($page - 1) * self::PAGE_SIZE;
         /**
          * @var list<array{
          *     combination_id: int|string,
@@ -83,7 +83,7 @@ final readonly class Reports
                 .'AS southpaw_ms, SUM(fell > 0) AS fell FROM log_combination WHERE '
                 .$where
                 ." GROUP BY combination_id) g ORDER BY $column $way, combination_id LIMIT "
-                .self::SIZE
+                .self::PAGE_SIZE
                 ." OFFSET $skip",
             $values,
         );
@@ -107,7 +107,7 @@ final readonly class Reports
             ),
             'total' => (int) ($rows[0]['total'] ?? 0),
             'page' => $page,
-            'size' => self::SIZE,
+            'size' => self::PAGE_SIZE,
             'never' => $this->combinations->count(['c.archived_at IS NULL AND c.drilled_at IS NULL', []]),
             'minutes' => $this->byWeek($period, $course),
         ];
@@ -160,7 +160,7 @@ final readonly class Reports
                     Catalogue::builtIn()->strikes,
                 ),
             ),
-            'findings' => LoadFindings::of($sum),
+            'findings' => LoadFindings::find($sum),
         ];
     }
 
@@ -216,7 +216,7 @@ final readonly class Reports
                     'combination' => $this->brief($link['summary'], $link['summary']->id, $numbering),
                     ...array_diff_key($link, ['weight' => 0, 'summary' => 0]),
                 ],
-                \array_slice($links, 0, self::MOST_LINKS),
+                \array_slice($links, 0, self::MAX_LINKS),
             ),
         ];
     }
@@ -423,7 +423,7 @@ final readonly class Reports
                 'line' => null,
             ];
         }
-        $drawn = $this->lines->of($summary->content, $numbering);
+        $drawn = $this->lines->render($summary->content, $numbering);
 
         return [
             'id' => $id,

@@ -14,7 +14,7 @@ use Periplus\App\Run\RunWork;
 final readonly class RunRecorder implements RunObserver
 {
     /** How far back sessions without an entry are searched for, in ms. */
-    private const BACK = 14 * 86_400_000;
+    private const LOOK_BACK_MS = 14 * 86_400_000;
 
     public function __construct(
         private Logbook $logbook,
@@ -36,7 +36,7 @@ final readonly class RunRecorder implements RunObserver
     {
         $this->work->endOverdue();
         $ended = array_filter(
-            $this->runs->endedSince($this->runs->now() - self::BACK),
+            $this->runs->endedSince($this->runs->now() - self::LOOK_BACK_MS),
             static fn (RunView $run): bool => !$run->isRehearsal(),
         );
         $known = array_flip($this->entries->ofRuns(array_values(array_map(
@@ -45,7 +45,7 @@ final readonly class RunRecorder implements RunObserver
         ))));
         foreach ($ended as $run) {
             if (!isset($known[$run->id])) {
-                $this->ended($this->work->of($run));
+                $this->ended($this->work->endedRun($run));
             }
         }
     }

@@ -22,7 +22,7 @@ final class Weeks extends ServiceEntityRepository
     }
 
     /** Returns the Monday of the week of a day. */
-    public static function of(string $day): string
+    public static function mondayOf(string $day): string
     {
         return (new \DateTimeImmutable($day))->modify('monday this week')->format('Y-m-d');
     }
@@ -30,7 +30,7 @@ final class Weeks extends ServiceEntityRepository
     /** Recomputes the week of that day and course from the stored entries. */
     public function recount(string $day, ?int $course): void
     {
-        $week = self::of($day);
+        $week = self::mondayOf($day);
         $last = (new \DateTimeImmutable($week))->modify('+6 days')->format('Y-m-d');
         $sum = $this->sum($this->entries($week, $last, $course));
         $known = $this->find(['week' => $week, 'course' => $course ?? 0]);
@@ -60,7 +60,7 @@ final class Weeks extends ServiceEntityRepository
         $weeks = [];
         foreach ($days as $row) {
             $course = $row['course'];
-            $weeks[self::of($row['day']).' '.$course] = [$row['day'], $course];
+            $weeks[self::mondayOf($row['day']).' '.$course] = [$row['day'], $course];
         }
         foreach ($weeks as [$day, $course]) {
             $this->recount($day, $course);
@@ -76,7 +76,7 @@ final class Weeks extends ServiceEntityRepository
     public function between(string $from, string $to, ?int $course, bool $withFigures = true): array
     {
         $weeks = $this->createQueryBuilder('w')->where('w.week BETWEEN :from AND :to')
-            ->setParameter('from', self::of($from))->setParameter('to', $to)->orderBy('w.week');
+            ->setParameter('from', self::mondayOf($from))->setParameter('to', $to)->orderBy('w.week');
         if (null !== $course) {
             $weeks->andWhere('w.course = :course')->setParameter('course', $course);
         }

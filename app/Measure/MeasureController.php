@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class MeasureController
 {
     /** Number of peaks in the picture of a recording. */
-    private const PEAKS = 600;
+    private const MAX_PEAKS = 600;
 
     public function __construct(private Measurements $measurements)
     {
@@ -82,8 +82,8 @@ final readonly class MeasureController
 
         return new JsonResponse([
             'lengthMs' => round($wave->length(), 1),
-            'peaks' => $wave->peaks(self::PEAKS),
-            'onsets' => Onsets::of($wave),
+            'peaks' => $wave->peaks(self::MAX_PEAKS),
+            'onsets' => Onsets::find($wave),
         ]);
     }
 

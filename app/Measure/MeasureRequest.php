@@ -17,7 +17,7 @@ final readonly class MeasureRequest
      *                        is kept
      */
     public function __construct(
-        #[Assert\Count(max: Alignment::MOST, maxMessage: 'At most {{ limit }} strikes at a time.')]
+        #[Assert\Count(max: Alignment::MAX_TAPS, maxMessage: 'At most {{ limit }} strikes at a time.')]
         #[Assert\All([
             new Assert\Type(['int', 'float'], message: 'A moment is a number of milliseconds.'),
             new Assert\Range(

@@ -56,7 +56,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     /** @throws Invalid when it cannot be measured */
     public function measure(int $combination, MeasureRequest $request): Measurement
     {
-        return $this->of($this->combination($combination)->content(), $request);
+        return $this->evaluate($this->combination($combination)->content(), $request);
     }
 
     public function quota(): Quota
@@ -69,7 +69,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
     {
         $this->quota()->require();
         $combination = $this->combination($id);
-        $measured = $this->of($combination->content(), $request);
+        $measured = $this->evaluate($combination->content(), $request);
 
         return $this->once->store(
             fn (): ?KeptMeasurement => $this->findOneBy(['key' => $key]),
@@ -153,7 +153,7 @@ final class Measurements extends ServiceEntityRepository implements HasQuota
         $this->audit->add($coach->id(), $what, $says, 'combinations/'.$measurement->combination());
     }
 
-    private function of(CombinationContent $content, MeasureRequest $request): Measurement
+    private function evaluate(CombinationContent $content, MeasureRequest $request): Measurement
     {
         $chain = $this->reader->read($content->notation, Numbering::named('parity'), $content->stance)->chain
             ?? throw new Conflict('not-now', 'This chain cannot be read.');

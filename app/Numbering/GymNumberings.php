@@ -28,10 +28,10 @@ use Psr\Clock\ClockInterface;
  */
 final class GymNumberings extends ServiceEntityRepository
 {
-    private const COPY = 'numbering.';
-    private const OF_GYM = 'numbering-of-gym';
+    private const CACHE_PREFIX = 'numbering.';
+    private const GYM_CACHE_KEY = 'numbering-of-gym';
     /** How long a copy is used, in s. */
-    private const FRESH = 2;
+    private const FRESH_SECONDS = 2;
 
     /** @var array<string, Numbering> what was read during this request */
     private array $read = [];
@@ -60,7 +60,7 @@ final class GymNumberings extends ServiceEntityRepository
     }
 
     /** Returns the numbering that a coach reads. */
-    public function of(User $user): Numbering
+    public function forUser(User $user): Numbering
     {
         return $this->named($user->numbering() ?? $this->ofGym());
     }
@@ -70,8 +70,8 @@ final class GymNumberings extends ServiceEntityRepository
     {
         try {
             $numbering = $this->lastKnown->read(
-                self::OF_GYM,
-                self::FRESH,
+                self::GYM_CACHE_KEY,
+                self::FRESH_SECONDS,
                 fn (): string => $this->gyms->get()->numbering(),
             );
 
@@ -152,7 +152,7 @@ final class GymNumberings extends ServiceEntityRepository
         });
         // Clears the cached copy.
         unset($this->read[$numbering->id]);
-        $this->lastKnown->forget(self::COPY.$numbering->id);
+        $this->lastKnown->forget(self::CACHE_PREFIX.$numbering->id);
 
         return $saved;
     }
@@ -170,13 +170,17 @@ final class GymNumberings extends ServiceEntityRepository
                 'numbering/'.$numbering->id,
             );
         });
-        $this->lastKnown->forget(self::OF_GYM);
+        $this->lastKnown->forget(self::GYM_CACHE_KEY);
     }
 
     private function own(string $id): ?Numbering
     {
         /** @var Content|null $content */
-        $content = $this->lastKnown->read(self::COPY.$id, self::FRESH, fn (): ?array => $this->find($id)?->content());
+        $content = $this->lastKnown->read(
+            self::CACHE_PREFIX.$id,
+            self::FRESH_SECONDS,
+            fn (): ?array => $this->find($id)?->content(),
+        );
 
         return null === $content ? null : Numbering::of($id, $content);
     }

@@ -29,8 +29,8 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The gym's numberings: listing, editing by the head coach, and translating lists. */
 final readonly class NumberingController
 {
-    private const SAMPLES = 10;
-    private const LOOKED_AT = 400;
+    private const MAX_SAMPLES = 10;
+    private const MAX_CHAINS = 400;
 
     public function __construct(
         private Catalogue $catalogue,
@@ -150,8 +150,8 @@ final readonly class NumberingController
         $writer = new Writer($to);
         $lines = preg_split('/\R/u', $request->text);
         $lines = false === $lines ? [] : $lines;
-        if (\count($lines) > TranslateRequest::MOST_LINES) {
-            throw new Invalid(\sprintf('Translate at most %d lines at a time.', TranslateRequest::MOST_LINES));
+        if (\count($lines) > TranslateRequest::MAX_LINES) {
+            throw new Invalid(\sprintf('Translate at most %d lines at a time.', TranslateRequest::MAX_LINES));
         }
         $rows = [];
         foreach ($lines as $at => $line) {
@@ -192,7 +192,7 @@ final readonly class NumberingController
      */
     private function samples(Numbering $before, Numbering $after): array
     {
-        $rows = $this->chains->first(self::LOOKED_AT);
+        $rows = $this->chains->first(self::MAX_CHAINS);
         [$changed, $same] = [[], []];
         foreach ($rows as $row) {
             $stance = $row['stance'];
@@ -211,7 +211,7 @@ final readonly class NumberingController
         }
 
         return [
-            'samples' => \array_slice([...$changed, ...$same], 0, self::SAMPLES),
+            'samples' => \array_slice([...$changed, ...$same], 0, self::MAX_SAMPLES),
             'changed' => \count($changed),
             'lookedAt' => \count($rows),
         ];

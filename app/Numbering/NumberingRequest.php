@@ -25,7 +25,7 @@ final readonly class NumberingRequest
         #[Assert\Length(max: 200, maxMessage: 'Say it in at most {{ limit }} characters.')]
         public string $about = '',
         #[Assert\Valid]
-        #[Assert\Count(max: NumberingReview::MOST, maxMessage: 'A numbering has at most {{ limit }} numbers.')]
+        #[Assert\Count(max: NumberingReview::MAX_NUMBERS, maxMessage: 'A numbering has at most {{ limit }} numbers.')]
         public array $numbers = [],
         /** The numbering whose numbers are shown beside it. */
         #[Assert\Length(max: 40)]

@@ -10,7 +10,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** A list to be translated from one numbering to another: one chain a line, with its name after "#". */
 final readonly class TranslateRequest
 {
-    public const MOST_LINES = 300;
+    public const MAX_LINES = 300;
 
     public function __construct(
         #[Assert\Length(max: 40_000, maxMessage: 'Translate at most {{ limit }} characters at a time.')]

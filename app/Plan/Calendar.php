@@ -15,7 +15,7 @@ final readonly class Calendar
     }
 
     /** @param list<PlanRow> $plans with a start; those that are archived are cancelled */
-    public function of(array $plans, string $name): string
+    public function write(array $plans, string $name): string
     {
         $calendar = new VCalendar([
             'PRODID' => '-//Periplus//Sessions//EN',

@@ -23,9 +23,9 @@ use Periplus\Core\Technique\Limb;
 final readonly class Candidates
 {
     /** Number of past sessions of the course that are considered. */
-    public const PAST = 60;
+    public const MAX_PAST_SESSIONS = 60;
     /** Maximum number of combinations taken from a large library, at random by the seed. */
-    private const MOST = 700;
+    private const MAX_COMBINATIONS = 700;
 
     public function __construct(
         private CombinationTable $combinations,
@@ -41,8 +41,14 @@ final readonly class Candidates
      *
      * @return list<Candidate>
      */
-    public function of(HouseRules $rules, int $level, Aim $aim, int $seed, Numbering $numbering, array $history): array
-    {
+    public function find(
+        HouseRules $rules,
+        int $level,
+        Aim $aim,
+        int $seed,
+        Numbering $numbering,
+        array $history,
+    ): array {
         $not = array_map(
             static fn (Limb $limb): string => $limb->value,
             array_filter(Limb::cases(), static fn (Limb $limb): bool => !\in_array($limb, $rules->allows, true)),
@@ -58,7 +64,7 @@ final readonly class Candidates
                 $weapon,
                 AimKind::Theme === $aim->kind ? $aim->title() : null,
                 $seed,
-                self::MOST,
+                self::MAX_COMBINATIONS,
             ),
         ];
         $candidates = [];

@@ -33,7 +33,7 @@ final readonly class ComposeController
         #[MapRequestPayload(acceptFormat: 'json')] ComposeRequest $request,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $composition = $this->composer->compose($request, $this->numberings->of($user));
+        $composition = $this->composer->compose($request, $this->numberings->forUser($user));
 
         return new JsonResponse([
             'content' => $composition->plan,
@@ -47,7 +47,7 @@ final readonly class ComposeController
     public function sequence(#[MapRequestPayload(acceptFormat: 'json')] SequenceRequest $request): JsonResponse
     {
         return new JsonResponse(
-            SequenceSerializer::of(
+            SequenceSerializer::serialize(
                 array_map(
                     static fn (array $one): array => [
                         'text' => $one['chain'],

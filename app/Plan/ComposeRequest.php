@@ -17,8 +17,8 @@ final readonly class ComposeRequest
     public function __construct(
         public int $course,
         #[Assert\Range(
-            min: Wishes::SHORTEST,
-            max: Wishes::LONGEST,
+            min: Wishes::MIN_MINUTES,
+            max: Wishes::MAX_MINUTES,
             notInRangeMessage: 'A session in one press lasts {{ min }} to {{ max }} minutes.',
         )]
         public ?int $minutes = null,

@@ -83,7 +83,7 @@ final readonly class PlanCheck
                 $chains[$key] = [
                     'chain' => $combination->text,
                     'stance' => $stance->value,
-                    'level' => Scale::builtIn()->of($result, $plan->tempo)->level,
+                    'level' => Scale::builtIn()->difficulty($result, $plan->tempo)->level,
                     'verdict' => $result->verdict->value,
                     'line' => $this->lines->ofChain(
                         self::notation($combination->inStance),

@@ -19,7 +19,7 @@ use Psr\Clock\ClockInterface;
 final class PlanPresences extends ServiceEntityRepository
 {
     /** Time in s after the last report at which a coach counts as gone. */
-    private const GONE = 25;
+    private const GONE_AFTER_SECONDS = 25;
 
     public function __construct(
         ManagerRegistry $registry,
@@ -55,7 +55,7 @@ final class PlanPresences extends ServiceEntityRepository
         $names = $this->createQueryBuilder('p')->select('u.name')->join('p.user', 'u')
             ->where('p.plan = :plan AND p.user <> :user AND p.seenAt > :since')
             ->setParameter('plan', $plan)->setParameter('user', $user->id())
-            ->setParameter('since', $now->modify('-'.self::GONE.' seconds'))
+            ->setParameter('since', $now->modify('-'.self::GONE_AFTER_SECONDS.' seconds'))
             ->orderBy('u.name')->getQuery()->getSingleColumnResult();
 
         return $names;

@@ -28,7 +28,7 @@ use Periplus\App\Course\Course;
 class PlanVersion implements \JsonSerializable
 {
     /** Time in s within which one coach's saves make one version. */
-    private const STINT = 900;
+    private const SAME_VERSION_SECONDS = 900;
 
     /** @var StoredDraft with the content as JSON, as it was written */
     #[ORM\Column]
@@ -94,7 +94,7 @@ class PlanVersion implements \JsonSerializable
     {
         return PlanChange::Updated === $this->change
             && $this->editor->id() === $editor->id()
-            && $this->createdAt > $now->modify('-'.self::STINT.' seconds');
+            && $this->createdAt > $now->modify('-'.self::SAME_VERSION_SECONDS.' seconds');
     }
 
     /** @return array<string, mixed> */

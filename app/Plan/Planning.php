@@ -23,7 +23,7 @@ final readonly class Planning
     /** Maximum number of members and list items of a plan, including unknown ones. */
     private const MAX_MEMBERS = 10_000;
     /** Maximum JSON nesting in MariaDB, minus the enclosing levels. */
-    private const DEEPEST = 30;
+    private const MAX_DEPTH = 30;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -194,7 +194,7 @@ final readonly class Planning
     /** @param array<mixed> $content */
     private function requireSize(array $content): void
     {
-        if (false === json_encode((object) $content, depth: self::DEEPEST)) {
+        if (false === json_encode((object) $content, depth: self::MAX_DEPTH)) {
             throw Invalid::field(
                 'content',
                 'This is nested deeper than any session. Take the plan from where it was written again.',

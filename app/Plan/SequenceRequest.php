@@ -14,7 +14,7 @@ final readonly class SequenceRequest
     /** @param list<array{chain: string, stance?: string}> $combinations */
     public function __construct(
         #[Assert\Count(
-            max: Sequencer::MOST,
+            max: Sequencer::MAX_COMBINATIONS,
             maxMessage: 'At most {{ limit }} combinations are put into an order at once.',
         )]
         #[Assert\All([

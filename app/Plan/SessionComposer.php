@@ -41,7 +41,7 @@ final readonly class SessionComposer
         } catch (\DomainException $unknown) {
             throw Invalid::field('value', $unknown->getMessage());
         }
-        $past = $this->plans->past($course->id(), Candidates::PAST);
+        $past = $this->plans->past($course->id(), Candidates::MAX_PAST_SESSIONS);
         // Each session that the course has had is a step of its progression.
         $step = (new Progression(
             $content->work,
@@ -69,7 +69,7 @@ final readonly class SessionComposer
 
         return Composer::compose(
             $wishes,
-            $this->candidates->of(
+            $this->candidates->find(
                 $rules,
                 $content->hardestLevel(),
                 $aim,

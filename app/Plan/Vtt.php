@@ -11,10 +11,10 @@ namespace Periplus\App\Plan;
 final class Vtt
 {
     /** Maximum duration of a cue, in ms; it ends when the next cue of its track starts. */
-    private const LONGEST = 8000;
+    private const MAX_CUE_MS = 8000;
 
     /** @param array<string, mixed> $document docs/formats/session.md */
-    public static function of(array $document): string
+    public static function write(array $document): string
     {
         /**
          * @var array{
@@ -32,7 +32,7 @@ final class Vtt
          */
         $lines = ['WEBVTT '.self::text($document['name']), ''];
         foreach ($document['cues'] as $at => $cue) {
-            $until = $cue['atMs'] + self::LONGEST;
+            $until = $cue['atMs'] + self::MAX_CUE_MS;
             foreach (\array_slice($document['cues'], $at + 1) as $next) {
                 if ($next['track'] === $cue['track'] && $next['atMs'] > $cue['atMs']) {
                     $until = min($until, $next['atMs']);

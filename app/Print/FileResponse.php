@@ -10,7 +10,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** A download with a file name that every system accepts. */
 final class FileResponse
 {
-    public static function of(string $content, string $type, string $name): Response
+    public static function create(string $content, string $type, string $name): Response
     {
         $plain = (string) preg_replace('/[^A-Za-z0-9._ -]+/', '-', $name);
 

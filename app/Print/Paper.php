@@ -25,18 +25,18 @@ use Periplus\Core\Technique\Stance;
  */
 final readonly class Paper
 {
-    public const MOST = 60;
+    public const MAX_COMBINATIONS = 60;
     private const MARGIN = 14.0;
     /** Maximum height of the line on a card and on a wall sheet, in mm. */
-    private const CARD = 96.0;
-    private const ON_SHEET = 26.0;
+    private const MAX_LINE_HEIGHT_ON_CARD = 96.0;
+    private const MAX_LINE_HEIGHT_ON_SHEET = 26.0;
     /** Height of a block on a wall sheet with a chain of one line, and of each further line, in mm. */
-    private const BLOCK = 42.0;
-    private const MORE = 9.5;
+    private const BLOCK_HEIGHT = 42.0;
+    private const EXTRA_LINE_HEIGHT = 9.5;
     /** Distance between lines for handwriting, in mm. */
-    private const RULED = 9.0;
+    private const RULED_LINE_DISTANCE = 9.0;
     /** Space from the legend to the end of the page, in mm. */
-    private const FOOT = 30.0;
+    private const FOOT_HEIGHT = 30.0;
     private const LEGEND = 'Time runs to the right, height is the target. Light with a point: lead; solid: rear; '
         .'hollow: a feint; heavy: hard; touching: together. A coloured gap with its ms is a wait, until weight, '
         .'hips, limb or distance are there. The ribbon is the weight, front foot above; the dashed line the hips. '
@@ -73,8 +73,8 @@ final readonly class Paper
     private function onePage(Sheet $pdf, CombinationSummary $row, Numbering $numbering): void
     {
         $content = $row->content;
-        $drawn = $this->lines->of($content, $numbering, LineSize::Full);
-        $document = $this->serializer->of(
+        $drawn = $this->lines->render($content, $numbering, LineSize::Full);
+        $document = $this->serializer->serialize(
             new ChainText($content->notation, $content->stance),
             new CheckOptions(BuiltInHouseRules::named($content->rules)),
         );
@@ -108,7 +108,15 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 8, 'Numbers: '.$numbering->name, 90);
         }
         $pdf->Ln(2);
-        $this->line($pdf, $drawn['line'], $content, self::MARGIN, $pdf->GetY(), 210 - 2 * self::MARGIN, self::CARD);
+        $this->line(
+            $pdf,
+            $drawn['line'],
+            $content,
+            self::MARGIN,
+            $pdf->GetY(),
+            210 - 2 * self::MARGIN,
+            self::MAX_LINE_HEIGHT_ON_CARD,
+        );
         $pdf->Ln(5);
         foreach ([$content->stance, $content->stance->other()] as $stance) {
             $inStance = $stances[$stance->value];
@@ -147,12 +155,16 @@ final readonly class Paper
             $this->write($pdf, Sheet::WORDS, 11, $content->note, 255);
         }
         // Lines for notes by hand down to the end of the page.
-        for ($y = $pdf->GetY() + self::RULED; $y < 297 - self::FOOT - 4; $y += self::RULED) {
+        for (
+            $y = $pdf->GetY() + self::RULED_LINE_DISTANCE;
+            $y < 297 - self::FOOT_HEIGHT - 4;
+            $y += self::RULED_LINE_DISTANCE
+        ) {
             $pdf->setDrawColor(221, 212, 193);
             $pdf->Line(self::MARGIN, $y, 210 - self::MARGIN, $y);
         }
         $pdf->setAutoPageBreak(false);
-        $pdf->setY(-self::FOOT);
+        $pdf->setY(-self::FOOT_HEIGHT);
         $this->write($pdf, Sheet::WORDS, 8, self::LEGEND, 90);
         $this->write(
             $pdf,
@@ -179,9 +191,11 @@ final readonly class Paper
         $top = $y = $pdf->GetY();
         $column = 0;
         foreach ($rows as $row) {
-            $drawn = $this->lines->of($row->content, $numbering, LineSize::Sheet);
+            $drawn = $this->lines->render($row->content, $numbering, LineSize::Sheet);
             $pdf->useFont(Sheet::NUMBERS, 22, self::apart($drawn['text']));
-            $height = self::BLOCK + self::MORE * ($pdf->getNumLines(self::apart($drawn['text']), $width) - 1);
+            $height =
+                self::BLOCK_HEIGHT
+                + self::EXTRA_LINE_HEIGHT * ($pdf->getNumLines(self::apart($drawn['text']), $width) - 1);
             if ($y + $height > 210 - 8) {
                 if (1 === $column) {
                     $pdf->AddPage();
@@ -202,7 +216,7 @@ final readonly class Paper
             );
             $pdf->setX($x);
             $this->write($pdf, Sheet::NUMBERS, 22, self::apart($drawn['text']), 255, $width);
-            $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, self::ON_SHEET);
+            $this->line($pdf, $drawn['line'], $row->content, $x, $pdf->GetY(), $width, self::MAX_LINE_HEIGHT_ON_SHEET);
             $y += $height;
         }
 

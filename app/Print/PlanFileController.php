@@ -30,7 +30,7 @@ final readonly class PlanFileController
         $plan = $this->plans->get($id);
         $reader = $this->check->reader();
 
-        return FileResponse::of(
+        return FileResponse::create(
             $paper->coach($plan, $reader->read($plan->content())->plan, $reader->advice),
             'application/pdf',
             $plan->name().'.pdf',
@@ -44,7 +44,7 @@ final readonly class PlanFileController
     {
         $plan = $this->plans->get($id);
 
-        return FileResponse::of(
+        return FileResponse::create(
             $paper->door($plan, $this->check->reader()->read($plan->content())->plan, $this->gym->name()),
             'application/pdf',
             $plan->name().', door.pdf',
@@ -57,8 +57,8 @@ final readonly class PlanFileController
     {
         $plan = $this->plans->get($id);
 
-        return FileResponse::of(
-            Vtt::of([...$this->check->serializer()->of($plan->content()), 'name' => $plan->name()]),
+        return FileResponse::create(
+            Vtt::write([...$this->check->serializer()->serialize($plan->content()), 'name' => $plan->name()]),
             'text/vtt',
             $plan->name().'.vtt',
         );
@@ -72,7 +72,7 @@ final readonly class PlanFileController
     {
         $plan = $this->plans->get($id);
 
-        return FileResponse::of(
+        return FileResponse::create(
             json_encode(
                 (object) [...$plan->content(), 'name' => $plan->name()],
                 \JSON_THROW_ON_ERROR
@@ -96,8 +96,8 @@ final readonly class PlanFileController
             static fn (?string $name): bool => null !== $name,
         );
 
-        return FileResponse::of(
-            $calendar->of(
+        return FileResponse::create(
+            $calendar->write(
                 $plans,
                 $this->gym->name().(null === $course || [] === $courses ? '' : ', '.reset($courses)),
             ),

@@ -26,7 +26,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class PrintController
 {
     /** Minimum width of a picture, in drawing units. */
-    private const WIDTH = 760.0;
+    private const MIN_WIDTH = 760.0;
 
     public function __construct(
         private CombinationTable $table,
@@ -39,10 +39,10 @@ final readonly class PrintController
     public function line(int $id, #[CurrentUser] User $user): Response
     {
         $row = $this->get($id);
-        $drawn = $this->lines->of($row->content, $this->numberings->of($user), LineSize::Full);
+        $drawn = $this->lines->render($row->content, $this->numberings->forUser($user), LineSize::Full);
 
-        return FileResponse::of(
-            (new LineSvg($drawn['line'], self::WIDTH, $row->content->stance))->write(
+        return FileResponse::create(
+            (new LineSvg($drawn['line'], self::MIN_WIDTH, $row->content->stance))->write(
                 $row->content->name.': '.$drawn['text'],
             ),
             'image/svg+xml',
@@ -56,8 +56,8 @@ final readonly class PrintController
     {
         $row = $this->get($id);
 
-        return FileResponse::of(
-            $paper->card($row, $this->numberings->of($user)),
+        return FileResponse::create(
+            $paper->card($row, $this->numberings->forUser($user)),
             'application/pdf',
             $row->content->name.'.pdf',
         );
@@ -72,9 +72,9 @@ final readonly class PrintController
         #[CurrentUser] User $user,
         #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
     ): Response {
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
 
-        return FileResponse::of(
+        return FileResponse::create(
             $paper->cards($this->found($searches, $list, $numbering), $numbering),
             'application/pdf',
             'cards.pdf',
@@ -91,9 +91,9 @@ final readonly class PrintController
         #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
         #[MapQueryParameter] string $title = '',
     ): Response {
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
 
-        return FileResponse::of($paper->wallSheet($this->found($searches, $list, $numbering), match (true) {
+        return FileResponse::create($paper->wallSheet($this->found($searches, $list, $numbering), match (true) {
             '' !== trim($title) => mb_substr(trim($title), 0, 60),
             '' !== trim($list->q) => trim($list->q),
             default => 'Combinations',
@@ -104,11 +104,11 @@ final readonly class PrintController
     private function found(CompleteSearch $searches, SearchRequest $list, Numbering $numbering): array
     {
         $ids = $searches->all($list, $numbering);
-        if (\count($ids) > Paper::MOST) {
+        if (\count($ids) > Paper::MAX_COMBINATIONS) {
             throw new Invalid(
                 \sprintf(
                     'Paper is made of %d combinations at most, and this search finds %d. Narrow it down.',
-                    Paper::MOST,
+                    Paper::MAX_COMBINATIONS,
                     \count($ids),
                 ),
                 type: 'too-many',

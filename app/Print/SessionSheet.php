@@ -243,7 +243,7 @@ final readonly class SessionSheet
         foreach ($programme->tracks() as $track) {
             $name = null === $track ? '' : $programme->plan->tracks[$track]->name.', ';
             foreach (Stance::cases() as $stance) {
-                $load = LoadCounter::of($programme, $track, $stance);
+                $load = LoadCounter::load($programme, $track, $stance);
                 $parts[] = \sprintf(
                     '%s%s: %d strikes, %d left, %d right; head %d, body %d, leg %d',
                     $name,

@@ -17,7 +17,7 @@ final class Proposals extends ServiceEntityRepository
 {
     public const MISSING = 'There is no such proposal. It may have been typed wrongly.';
     /** Number of proposals on a page. */
-    public const SIZE = 50;
+    public const PAGE_SIZE = 50;
     /** Maximum number of proposals with the same chain that are listed. */
     private const MAX_SAME = 10;
 
@@ -53,7 +53,7 @@ final class Proposals extends ServiceEntityRepository
         /** @var list<Proposal> $page */
         $page = $proposals->addSelect('u, c')->join('p.author', 'u')->leftJoin('p.combination', 'c')
             ->orderBy('p.updatedAt', $way)->addOrderBy('p.id', $way)
-            ->setFirstResult(($page - 1) * self::SIZE)->setMaxResults(self::SIZE)
+            ->setFirstResult(($page - 1) * self::PAGE_SIZE)->setMaxResults(self::PAGE_SIZE)
             ->getQuery()->getResult();
 
         return [$page, $total];

@@ -26,7 +26,7 @@ use Psr\Clock\ClockInterface;
 final readonly class Review
 {
     /** Maximum number of open proposals of one coach. */
-    private const MOST_OPEN = 40;
+    private const MAX_OPEN = 40;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -46,12 +46,12 @@ final readonly class Review
         $draft = null === $request->content ? null : $this->drafts->read($request->content);
 
         return $this->library->write(function () use ($request, $draft, $author): Proposal {
-            if ($this->proposals->countUndecidedOf($author->id()) >= self::MOST_OPEN) {
+            if ($this->proposals->countUndecidedOf($author->id()) >= self::MAX_OPEN) {
                 throw new Conflict(
                     'too-many-open',
                     \sprintf(
                         '%d proposals of yours wait already. Withdraw some of them, or wait until they are decided.',
-                        self::MOST_OPEN,
+                        self::MAX_OPEN,
                     ),
                 );
             }
@@ -165,7 +165,7 @@ final readonly class Review
             $author = $proposal->author();
             $done = match ($proposal->kind()) {
                 ProposalKind::Addition => $this->library->create(
-                    $edit ?? $this->drafts->of($proposal->content()),
+                    $edit ?? $this->drafts->fromContent($proposal->content()),
                     $head,
                     $author,
                 ),
@@ -225,7 +225,7 @@ final readonly class Review
         }
         $base = $this->library->version($combination, $basedOn)->content();
         $changed = $proposal->content()->differencesFrom($base);
-        $result = $this->drafts->of($newest->with($proposal->content(), $changed));
+        $result = $this->drafts->fromContent($newest->with($proposal->content(), $changed));
 
         return [
             'base' => $base,
@@ -286,7 +286,7 @@ final readonly class Review
         return $this->library->update(
             $combination->id(),
             $combination->version(),
-            $edit ?? $this->drafts->of($this->merge($proposal)['result']),
+            $edit ?? $this->drafts->fromContent($this->merge($proposal)['result']),
             $author,
         );
     }

@@ -54,9 +54,9 @@ final readonly class ReviewController
         );
 
         return new JsonResponse([
-            'proposals' => $this->rows($proposals, $this->numberings->of($user)),
+            'proposals' => $this->rows($proposals, $this->numberings->forUser($user)),
             'total' => $total,
-            'size' => Proposals::SIZE,
+            'size' => Proposals::PAGE_SIZE,
             'waiting' => $this->proposals->waiting($user->id()),
         ]);
     }
@@ -119,7 +119,7 @@ final readonly class ReviewController
 
     private function answer(Proposal $proposal, User $user, int $status = 200): JsonResponse
     {
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
         $write = fn (?CombinationContent $content): ?array => null === $content
             ? null
             : $this->lines->with($content->toArray(), $numbering);
@@ -155,7 +155,7 @@ final readonly class ReviewController
         return array_map(function (Proposal $proposal) use ($answers, $numbering): array {
             $combination = $proposal->combination();
             $answer = $answers[$proposal->id()] ?? null;
-            $drawn = $this->lines->of($proposal->content(), $numbering);
+            $drawn = $this->lines->render($proposal->content(), $numbering);
 
             return [
                 'id' => $proposal->id(),

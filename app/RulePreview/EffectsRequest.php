@@ -13,14 +13,18 @@ use Symfony\Component\Validator\Context\ExecutionContextInterface;
 #[Assert\Callback('validate')]
 final readonly class EffectsRequest
 {
-    public const MOST = 20;
+    public const MAX_NUMBERS = 20;
 
     /**
      * @param array<mixed> $keys of {@see ModelValues}
      * @param array<mixed> $calibration value by key
      */
     public function __construct(
-        #[Assert\Count(min: 1, max: self::MOST, maxMessage: 'At most {{ limit }} numbers are looked at in one go.')]
+        #[Assert\Count(
+            min: 1,
+            max: self::MAX_NUMBERS,
+            maxMessage: 'At most {{ limit }} numbers are looked at in one go.',
+        ),]
         public array $keys,
         public array $calibration = [],
     ) {

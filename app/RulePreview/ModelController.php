@@ -31,9 +31,9 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final readonly class ModelController
 {
     /** Maximum number of the gym's chains that are evaluated; enough for an impression. */
-    private const CHAINS = 200;
+    private const MAX_CHAINS = 200;
     /** Maximum number of labelled chains that are named. */
-    private const NAMED = 8;
+    private const MAX_NAMED = 8;
 
     public function __construct(private GymHouseRules $rules, private CombinationTable $table)
     {
@@ -96,7 +96,7 @@ final readonly class ModelController
                 Numbering::named('parity'),
                 Stance::from($row['stance']),
             )->chain ?? throw new \LogicException('A stored chain cannot be read: '.$row['notation']),
-            $this->table->underRules($set, 0, self::CHAINS, ['c.archived_at IS NULL', []]),
+            $this->table->underRules($set, 0, self::MAX_CHAINS, ['c.archived_at IS NULL', []]),
         );
 
         return new JsonResponse([
@@ -137,7 +137,7 @@ final readonly class ModelController
                     'from' => $change[1]->value,
                     'to' => $change[2]->value,
                 ],
-                \array_slice($effect->changed, 0, self::NAMED),
+                \array_slice($effect->changed, 0, self::MAX_NAMED),
             ),
             'agree' => $effect->agree,
             'agreed' => $effect->agreed,

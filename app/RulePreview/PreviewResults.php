@@ -121,7 +121,7 @@ final readonly class PreviewResults
                 $row['verdict'],
                 $result->verdict->value,
                 (int) round($result->timing->length()),
-                Scale::builtIn()->of($result)->level,
+                Scale::builtIn()->difficulty($result)->level,
             );
         }
         $this->connection->executeStatement(

@@ -51,7 +51,9 @@ final class RecheckCommand extends Command
             $output->writeln(\sprintf('%s: %d verdicts changed.', $set, $this->previews->refresh($set, $head)));
         }
         $this->indices->refill(
-            fn (CombinationContent $content): CheckSummary => $this->library->checked($this->drafts->of($content)),
+            fn (CombinationContent $content): CheckSummary => $this->library->checked(
+                $this->drafts->fromContent($content),
+            ),
         );
         $this->remember($input);
 

@@ -30,7 +30,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final readonly class RulePreviewController
 {
     /** Duration of one step, in s. */
-    private const STEP = 0.6;
+    private const STEP_SECONDS = 0.6;
 
     public function __construct(
         private GymHouseRules $rules,
@@ -116,7 +116,7 @@ final readonly class RulePreviewController
     #[HeavyWork]
     public function advance(int $id, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($this->previews->advance($id, self::STEP), $user);
+        return $this->answer($this->previews->advance($id, self::STEP_SECONDS), $user);
     }
 
     #[Route('/api/rule-previews/{id<\d{1,9}>}/save', methods: 'POST')]
@@ -130,7 +130,7 @@ final readonly class RulePreviewController
     private function answer(RulePreview $preview, User $user, int $status = 200): JsonResponse
     {
         $found = $this->previews->changes($preview);
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
 
         return new JsonResponse([
             'id' => $preview->id(),

@@ -28,7 +28,7 @@ use Psr\Clock\ClockInterface;
 final readonly class RulePreviews
 {
     /** Maximum number of changed combinations that are listed; all are counted. */
-    private const NAMED = 200;
+    private const MAX_LISTED = 200;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -180,7 +180,7 @@ final readonly class RulePreviews
         }
         ksort($counts);
 
-        return ['changes' => array_values($counts), 'changed' => \array_slice($changed, 0, self::NAMED)];
+        return ['changes' => array_values($counts), 'changed' => \array_slice($changed, 0, self::MAX_LISTED)];
     }
 
     private function putInPlace(RulePreview $preview): void

@@ -14,7 +14,7 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class Push
 {
     /** Maximum time in s that a command waits for it. */
-    private const PATIENCE = 0.5;
+    private const TIMEOUT_SECONDS = 0.5;
 
     /** @param string $socket on which the web server takes messages; empty where there is none */
     public function __construct(
@@ -52,12 +52,12 @@ final readonly class Push
         $body = json_encode($message, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
         $connections = [];
         foreach ($keys as $key) {
-            $connection = @stream_socket_client('unix://'.$this->socket, $number, $error, self::PATIENCE);
+            $connection = @stream_socket_client('unix://'.$this->socket, $number, $error, self::TIMEOUT_SECONDS);
             if (false === $connection) {
                 $this->logger->warning('Screens could not be told of a change: '.$error);
                 break;
             }
-            stream_set_timeout($connection, 0, (int) (1_000_000 * self::PATIENCE));
+            stream_set_timeout($connection, 0, (int) (1_000_000 * self::TIMEOUT_SECONDS));
             fwrite(
                 $connection,
                 "POST /publish/$key HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: "

@@ -41,7 +41,7 @@ final readonly class RunControl
     /** Maximum number of programme versions of one session. */
     private const MAX_VERSIONS = 120;
     /** Delay in ms from which a command counts as given while the server was unreachable. */
-    private const LATE = 3000;
+    private const LATE_MS = 3000;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -197,7 +197,7 @@ final readonly class RunControl
     {
         foreach ($this->observers as $observer) {
             try {
-                $observer->ended($this->work->of($ended));
+                $observer->ended($this->work->endedRun($ended));
             } catch (\Exception $failed) {
                 // A failure does no harm here: observers look for sessions they missed.
                 $this->registry->resetManager();
@@ -214,7 +214,7 @@ final readonly class RunControl
             return null;
         }
         $now = $this->runs->now();
-        if (null !== $request->givenMs && $now - $request->givenMs > self::LATE) {
+        if (null !== $request->givenMs && $now - $request->givenMs > self::LATE_MS) {
             // Given at a wall while the server was unreachable: newer commands of a coach take precedence.
             if ($run->revision() > $request->seen) {
                 return null;

@@ -28,7 +28,10 @@ class RunProgramme
         private int $version,
         Programme $programme,
     ) {
-        $this->document = json_encode(WallSerializer::of($programme), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        $this->document = json_encode(
+            WallSerializer::serialize($programme),
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,
+        );
         $this->waits = $programme->waits();
     }
 

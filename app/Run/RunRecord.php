@@ -22,7 +22,7 @@ final readonly class RunRecord
      */
     private const MAX_PASSAGES = 200;
     /** Maximum number of cues stored for one session: a day of calls, repeated many times. */
-    private const MOST_SHOWN = 50_000;
+    private const MAX_SHOWN = 50_000;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -111,13 +111,13 @@ final readonly class RunRecord
             \array_slice($this->runs->amendments($id), 0, $version - 1),
         );
 
-        return WallSerializer::of($programme, $numbering)['chains'];
+        return WallSerializer::serialize($programme, $numbering)['chains'];
     }
 
     /** @return int how many were not known */
     private function store(Run $run, ShownRequest $request, Wall $wall): int
     {
-        if ($this->runs->countShown($run) + \count($request->shown) > self::MOST_SHOWN) {
+        if ($this->runs->countShown($run) + \count($request->shown) > self::MAX_SHOWN) {
             throw new Conflict('too-many', 'No session shows so much.');
         }
         $cues = $this->programmes->cues($run->id());

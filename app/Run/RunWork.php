@@ -16,7 +16,7 @@ use Periplus\Core\Session\Log\DrilledCounter;
 final readonly class RunWork
 {
     /** Time in ms after its end at which a session counts as ended, although nobody ended it. */
-    private const GRACE = 600_000;
+    private const GRACE_PERIOD_MS = 600_000;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -35,10 +35,10 @@ final readonly class RunWork
         $now = $this->runs->now();
         $ended = [];
         foreach ($this->runs->going() as $view) {
-            if ($view->isOverdue($now, self::GRACE)) {
+            if ($view->isOverdue($now, self::GRACE_PERIOD_MS)) {
                 $ended[] = $this->entities->wrapInTransaction(function () use ($view, $now): ?RunView {
                     $run = $this->runs->hold($view->id);
-                    if (!$run->view()->isOverdue($now, self::GRACE)) {
+                    if (!$run->view()->isOverdue($now, self::GRACE_PERIOD_MS)) {
                         return null;
                     }
                     $run->become($run->state()->ended($run->state()->timeOf($run->lengthMs())));
@@ -51,7 +51,7 @@ final readonly class RunWork
         return array_values(array_filter($ended));
     }
 
-    public function of(RunView $view): EndedRun
+    public function endedRun(RunView $view): EndedRun
     {
         $run = $this->runs->get($view->id);
         $programme = $this->programmes->build($run->content(), $this->runs->amendments($view->id));
@@ -62,7 +62,7 @@ final readonly class RunWork
         return new EndedRun(
             $view,
             $course?->id(),
-            DrilledCounter::of($programme, $coverage),
+            DrilledCounter::drilled($programme, $coverage),
             DrilledCounter::workMs($programme, $coverage),
         );
     }

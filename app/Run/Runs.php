@@ -21,7 +21,7 @@ use Psr\Clock\ClockInterface;
 final class Runs extends ServiceEntityRepository implements HasQuota
 {
     /** Time in ms after its end for which athletes may still see it. */
-    private const FOLLOWED = 86_400_000;
+    private const FOLLOW_TIME_MS = 86_400_000;
     private const LIMIT = 10_000;
     /** Maximum number of ended sessions that are listed. */
     private const MAX_LISTED = 30;
@@ -69,7 +69,7 @@ final class Runs extends ServiceEntityRepository implements HasQuota
     {
         return $this->views($this->createQueryBuilder('r')
             ->where('r.followKey = :key AND (r.endedMs IS NULL OR r.endedMs > :since)')
-            ->setParameter('key', $key)->setParameter('since', $this->now() - self::FOLLOWED))[0] ?? null;
+            ->setParameter('key', $key)->setParameter('since', $this->now() - self::FOLLOW_TIME_MS))[0] ?? null;
     }
 
     /** @throws NotFound */

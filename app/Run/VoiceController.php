@@ -25,7 +25,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final readonly class VoiceController
 {
     /** Days before and after today whose sessions are considered. */
-    private const AROUND = 14;
+    private const DAYS_AROUND_TODAY = 14;
     private const MAX_PLANS = 40;
 
     public function __construct(private Clips $clips, private Plans $plans, private Programmes $programmes)
@@ -42,7 +42,7 @@ final readonly class VoiceController
 
         return new JsonResponse([
             ...$this->clips->settings()->toArray(),
-            'longestMs' => Clips::LONGEST,
+            'longestMs' => Clips::MAX_LENGTH_MS,
             'clips' => array_map(
                 static fn (string $text, bool $isRecorded): array => ['text' => $text, 'recorded' => $isRecorded],
                 array_map(strval(...), array_keys($said)),
@@ -105,7 +105,7 @@ final readonly class VoiceController
     {
         return array_values(array_unique(array_merge(...array_map(
             fn (array $content): array => WallSerializer::spoken($this->programmes->build($content)),
-            $this->plans->contentsAround(self::AROUND, self::MAX_PLANS),
+            $this->plans->contentsAround(self::DAYS_AROUND_TODAY, self::MAX_PLANS),
         ))));
     }
 }

@@ -27,7 +27,7 @@ use Periplus\Core\Search\WordsClause;
 final readonly class ClauseCompiler implements ClauseVisitor
 {
     /** Maximum number of item pairs that are looked up one by one. */
-    private const MOST_PAIRS = 400;
+    private const MAX_PAIRS = 400;
 
     /** @param \DateTimeImmutable $today in the time of the gym */
     public function __construct(private Accounts $accounts, private bool $archived, private \DateTimeImmutable $today)
@@ -81,10 +81,10 @@ final readonly class ClauseCompiler implements ClauseVisitor
 
     public function length(LengthClause $clause): Criterion
     {
-        $counts = range($clause->least, min(Chain::MOST, $clause->most ?? Chain::MOST));
+        $counts = range($clause->least, min(Chain::MAX_ITEMS, $clause->most ?? Chain::MAX_ITEMS));
 
         return self::trait(
-            ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MOST]],
+            ['c.strikes BETWEEN ? AND ?', [$clause->least, $clause->most ?? Chain::MAX_ITEMS]],
             [
                 'IN ('.implode(', ', array_fill(0, \count($counts), '?')).')',
                 array_map(static fn (int $count): string => IndexTerms::trait('strikes', $count), $counts),
@@ -110,7 +110,7 @@ final readonly class ClauseCompiler implements ClauseVisitor
             foreach ($run as $at => $pattern) {
                 if (
                     isset($run[$at + 1])
-                    && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MOST_PAIRS
+                    && \count($pattern->items()) * \count($run[$at + 1]->items()) <= self::MAX_PAIRS
                 ) {
                     $terms[] = self::among(IndexTerms::HAS, [$pattern, $run[$at + 1]]);
                 } elseif (0 === $at || \count($run) === $at + 1) {

@@ -97,7 +97,7 @@ final readonly class CombinationQuery
                     static fn (Clause $clause): bool => $clause instanceof FieldClause && 'archived' === $clause->value,
                 );
 
-        return [$archived, $this->criteria->of($clauses, $list, $archived)];
+        return [$archived, $this->criteria->compile($clauses, $list, $archived)];
     }
 
     /**

@@ -20,7 +20,7 @@ final readonly class CriteriaCompiler
      *
      * @return list<Criterion>
      */
-    public function of(array $clauses, SearchRequest $list, bool $archived): array
+    public function compile(array $clauses, SearchRequest $list, bool $archived): array
     {
         $criteria = [];
         foreach ($list->filters() as $filter => $values) {

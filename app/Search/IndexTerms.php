@@ -24,20 +24,20 @@ final readonly class IndexTerms
     public const HAS = '.';
     public const FIRST = '^';
     public const LAST = '$';
-    private const MOST_WORDS = 150;
-    private const LONGEST = 41;
+    private const MAX_WORDS = 150;
+    private const MAX_TERM_LENGTH = 41;
 
     /**
      * @param int $author id
      *
      * @return list<string> none twice
      */
-    public function of(CombinationContent $content, CheckSummary $checked, int $author, string $authorName): array
+    public function terms(CombinationContent $content, CheckSummary $checked, int $author, string $authorName): array
     {
         $terms = \array_slice(
-            WordsClause::of(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])),
+            WordsClause::words(implode(' ', [$content->name, ...$content->themes, $authorName, $content->note])),
             0,
-            self::MOST_WORDS,
+            self::MAX_WORDS,
         );
         foreach ($content->themes as $theme) {
             $terms[] = self::THEME.$theme;
@@ -75,7 +75,9 @@ final readonly class IndexTerms
         }
 
         return array_values(
-            array_unique(array_map(static fn (string $term): string => mb_substr($term, 0, self::LONGEST), $terms)),
+            array_unique(
+                array_map(static fn (string $term): string => mb_substr($term, 0, self::MAX_TERM_LENGTH), $terms),
+            ),
         );
     }
 

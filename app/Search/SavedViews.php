@@ -18,7 +18,7 @@ use Periplus\App\Store\NotFound;
  */
 final class SavedViews extends ServiceEntityRepository
 {
-    private const MOST = 40;
+    private const MAX_VIEWS = 40;
 
     public function __construct(ManagerRegistry $registry, private readonly Accounts $accounts)
     {
@@ -44,15 +44,15 @@ final class SavedViews extends ServiceEntityRepository
         $view = $this->findOneBy(['owner' => $user->id(), 'name' => $name]);
         if (null !== $view) {
             $view->change($request->address, $request->shared);
-        } elseif ($this->count(['owner' => $user->id()]) >= self::MOST) {
-            throw new Conflict('too-many-views', \sprintf('You keep %d views already. Remove one first.', self::MOST));
+        } elseif ($this->count(['owner' => $user->id()]) >= self::MAX_VIEWS) {
+            throw new Conflict(
+                'too-many-views',
+                \sprintf('You keep %d views already. Remove one first.', self::MAX_VIEWS),
+            );
         } else {
-            $this->getEntityManager()->persist(new SavedView(
-                $name,
-                $request->address,
-                $this->accounts->managed($user),
-                $request->shared,
-            ));
+            $this->getEntityManager()->persist(
+                new SavedView($name, $request->address, $this->accounts->managed($user), $request->shared),
+            );
         }
         $this->getEntityManager()->flush();
     }

@@ -42,7 +42,7 @@ final readonly class SearchController
         #[CurrentUser] User $user,
         #[MapQueryString(validationFailedStatusCode: 422)] SearchRequest $list = new SearchRequest(),
     ): JsonResponse {
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
         $search = (new SearchReader($numbering, $this->catalogue))->read($list->q);
         // Text that is not understood is not ignored: nothing is found until it is corrected.
         [$ids, $total] = $search->isUnderstood() ? $this->query->page($search->clauses, $list) : [[], 0];

@@ -11,7 +11,7 @@ use Periplus\App\Combination\CombinationIndex;
 /** Maintains the index of terms for combinations in use. */
 final readonly class SearchIndex implements CombinationIndex
 {
-    private const ROWS = 2000;
+    private const ROWS_PER_INSERT = 2000;
 
     public function __construct(private Connection $connection, private IndexTerms $terms)
     {
@@ -33,7 +33,7 @@ final readonly class SearchIndex implements CombinationIndex
      */
     public function change(array $traits): void
     {
-        foreach (array_chunk($traits, self::ROWS, preserve_keys: true) as $chunk) {
+        foreach (array_chunk($traits, self::ROWS_PER_INSERT, preserve_keys: true) as $chunk) {
             $names = array_keys($chunk[array_key_first($chunk)]);
             $this->connection->executeStatement(
                 'DELETE FROM index_term WHERE combination_id IN (?) AND ('
@@ -59,7 +59,7 @@ final readonly class SearchIndex implements CombinationIndex
     {
         $rows = [];
         foreach ($combinations as $combination) {
-            $found = $this->terms->of(
+            $found = $this->terms->terms(
                 $combination->content,
                 $combination->check,
                 $combination->author,
@@ -103,7 +103,7 @@ final readonly class SearchIndex implements CombinationIndex
     /** @param list<int|string> $rows a term and the id of a combination, in turn */
     private function insert(array $rows): void
     {
-        foreach (array_chunk($rows, 2 * self::ROWS) as $chunk) {
+        foreach (array_chunk($rows, 2 * self::ROWS_PER_INSERT) as $chunk) {
             $this->connection->executeStatement(
                 'INSERT INTO index_term (term, combination_id) VALUES '
                     .implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')),

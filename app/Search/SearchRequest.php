@@ -11,10 +11,10 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class SearchRequest
 {
     /** Maximum length of a search, in characters. */
-    public const LONGEST = 300;
+    public const MAX_LENGTH = 300;
 
     public function __construct(
-        #[Assert\Length(max: self::LONGEST, maxMessage: 'Search for at most {{ limit }} characters.')]
+        #[Assert\Length(max: self::MAX_LENGTH, maxMessage: 'Search for at most {{ limit }} characters.')]
         public string $q = '',
         #[Assert\Regex(
             '/\A(?:(?:hand|elbow|leg|knee)(?:,(?!\z)|\z)){0,4}\z/',

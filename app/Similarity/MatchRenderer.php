@@ -11,7 +11,7 @@ use Periplus\Core\Similarity\Relation;
 /** Serializes the result of {@see SimilarCombinations}. */
 final readonly class MatchRenderer
 {
-    public const SHOWN = 12;
+    public const MAX_SHOWN = 12;
 
     public function __construct(private LineRenderer $lines)
     {
@@ -26,7 +26,7 @@ final readonly class MatchRenderer
      *
      * @return array{matches: list<array<string, mixed>>, total: int} the first of them, and how many there are
      */
-    public function of(array $found, Numbering $numbering): array
+    public function render(array $found, Numbering $numbering): array
     {
         return [
             'matches' => array_map(
@@ -35,7 +35,7 @@ final readonly class MatchRenderer
                     'relation' => $match['relation']->value,
                     'distance' => $match['distance'],
                 ],
-                \array_slice($found, 0, self::SHOWN),
+                \array_slice($found, 0, self::MAX_SHOWN),
             ),
             'total' => \count($found),
         ];

@@ -13,7 +13,7 @@ use Periplus\Core\Similarity\DeletionNeighbourhood;
 /** Maintains the deletion neighbourhoods by which similar combinations are found. */
 final readonly class NeighbourIndex implements CombinationIndex
 {
-    private const ROWS = 2000;
+    private const ROWS_PER_INSERT = 2000;
 
     public function __construct(private Connection $connection)
     {
@@ -69,11 +69,11 @@ final readonly class NeighbourIndex implements CombinationIndex
     {
         $rows = [];
         foreach ($combinations as $combination) {
-            foreach (DeletionNeighbourhood::of(Sequence::read($combination->check->sequence)) as $hash) {
+            foreach (DeletionNeighbourhood::hashes(Sequence::read($combination->check->sequence)) as $hash) {
                 array_push($rows, $hash, $combination->id);
             }
         }
-        foreach (array_chunk($rows, 2 * self::ROWS) as $chunk) {
+        foreach (array_chunk($rows, 2 * self::ROWS_PER_INSERT) as $chunk) {
             $this->connection->executeStatement(
                 'INSERT INTO deletion_neighbour (hash, combination_id) VALUES '
                     .implode(', ', array_fill(0, intdiv(\count($chunk), 2), '(?, ?)')),

@@ -23,9 +23,9 @@ use Periplus\Core\Technique\Catalogue;
  */
 final readonly class SimilarCombinations
 {
-    private const MOST = 300;
+    private const MAX_RESULTS = 300;
     /** Maximum number of pairs considered. */
-    private const MOST_PAIRS = 4000;
+    private const MAX_PAIRS = 4000;
 
     public function __construct(
         private ChainTable $chains,
@@ -41,7 +41,7 @@ final readonly class SimilarCombinations
      *     distance: float,
      * }> the closest first; what contains it, too
      */
-    public function of(ChainInStance $inStance, ?int $except = null): array
+    public function find(ChainInStance $inStance, ?int $except = null): array
     {
         $sequence = Sequence::of($inStance->chain);
         $rows = $this->near($sequence);
@@ -52,7 +52,7 @@ final readonly class SimilarCombinations
                     ...$sequence->beginnings(),
                     ...\array_slice($sequence->runs(), 0, 2000),
                 ]),
-                ...$this->chains->holding($sequence->text(), self::MOST),
+                ...$this->chains->holding($sequence->text(), self::MAX_RESULTS),
             );
         }
 
@@ -76,7 +76,7 @@ final readonly class SimilarCombinations
     public function nearest(array $chains): array
     {
         $hashes = array_map(
-            static fn (ChainInStance $chain): array => DeletionNeighbourhood::of(Sequence::of($chain->chain)),
+            static fn (ChainInStance $chain): array => DeletionNeighbourhood::hashes(Sequence::of($chain->chain)),
             $chains,
         );
         if ([] === $hashes) {
@@ -230,7 +230,7 @@ final readonly class SimilarCombinations
     public function descendants(int $id, Sequence $sequence): array
     {
         $text = Family::stem($sequence)->text();
-        $rows = $this->chains->grownFrom($text, self::MOST);
+        $rows = $this->chains->grownFrom($text, self::MAX_RESULTS);
         $parents = Family::parents([
             [$id, $text],
             ...array_map(static fn (ChainRow $row): array => [$row->id, $row->stem], $rows),
@@ -249,7 +249,7 @@ final readonly class SimilarCombinations
      */
     public function pairs(int $most): array
     {
-        $pairs = $this->neighbours->pairs(self::MOST_PAIRS);
+        $pairs = $this->neighbours->pairs(self::MAX_PAIRS);
         $rows = [];
         foreach ($this->chains->withIds(array_values(array_unique(array_merge(...$pairs)))) as $row) {
             $rows[$row->id] = $row;
@@ -318,7 +318,7 @@ final readonly class SimilarCombinations
     /** @return list<ChainRow> what shares a hash of its neighbourhood */
     private function near(Sequence $sequence): array
     {
-        return $this->chains->withIds(self::merged($this->neighbours->near(DeletionNeighbourhood::of($sequence))));
+        return $this->chains->withIds(self::merged($this->neighbours->near(DeletionNeighbourhood::hashes($sequence))));
     }
 
     /**

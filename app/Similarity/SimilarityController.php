@@ -19,9 +19,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Shows how combinations of the library are related. */
 final readonly class SimilarityController
 {
-    private const LISTED = 50;
+    private const MAX_LISTED = 50;
     /** Number of pairs on a page. */
-    private const PAIRS = 60;
+    private const MAX_PAIRS = 60;
 
     public function __construct(
         private SimilarCombinations $similar,
@@ -38,15 +38,15 @@ final readonly class SimilarityController
         DraftReader $drafts,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        $numbering = $this->numberings->of($user);
+        $numbering = $this->numberings->forUser($user);
         $combination = $combinations->get($id);
         $sequence = $combination->sequence();
-        $alike = $this->similar->of($drafts->of($combination->content())->inStance, $id);
+        $alike = $this->similar->find($drafts->fromContent($combination->content())->inStance, $id);
 
         return new JsonResponse([
             'ancestors' => $this->relatives($this->similar->ancestors($sequence), $numbering),
             'contained' => $this->relatives(
-                \array_slice($this->similar->contained($sequence), 0, MatchRenderer::SHOWN),
+                \array_slice($this->similar->contained($sequence), 0, MatchRenderer::MAX_SHOWN),
                 $numbering,
             ),
             'descendants' => array_map(
@@ -56,15 +56,15 @@ final readonly class SimilarityController
                 ],
                 $this->similar->descendants($id, $sequence),
             ),
-            'alike' => $this->matches->of($alike, $numbering)['matches'],
+            'alike' => $this->matches->render($alike, $numbering)['matches'],
         ]);
     }
 
     #[Route('/api/family', methods: 'GET')]
     public function overview(#[CurrentUser] User $user): JsonResponse
     {
-        $numbering = $this->numberings->of($user);
-        $overview = $this->similar->overview(self::LISTED);
+        $numbering = $this->numberings->forUser($user);
+        $overview = $this->similar->overview(self::MAX_LISTED);
 
         return new JsonResponse([
             'orphans' => $this->relatives($overview['orphans'], $numbering),
@@ -84,8 +84,8 @@ final readonly class SimilarityController
     #[HeavyWork]
     public function nearDuplicates(CombinationTable $table, #[CurrentUser] User $user): JsonResponse
     {
-        $numbering = $this->numberings->of($user);
-        $pairs = $this->similar->pairs(self::PAIRS);
+        $numbering = $this->numberings->forUser($user);
+        $pairs = $this->similar->pairs(self::MAX_PAIRS);
         $ids = array_values(
             array_unique(
                 array_merge(

@@ -53,7 +53,7 @@ final readonly class DrillController
                 ],
                 BoutFormat::all(),
             ),
-            'limits' => ['rounds' => SessionPlan::MOST_ROUNDS, 'seconds' => SessionPlan::LONGEST],
+            'limits' => ['rounds' => SessionPlan::MAX_ROUNDS, 'seconds' => SessionPlan::MAX_SECONDS],
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);

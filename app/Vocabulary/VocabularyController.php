@@ -48,7 +48,7 @@ final readonly class VocabularyController
                     'id' => $move->id,
                     'kind' => $move->kind->value,
                     'words' => $move->words(),
-                    'glyph' => Glyphs::of($move->id),
+                    'glyph' => Glyphs::path($move->id),
                 ],
                 array_values($this->catalogue->moves),
             ),
@@ -57,12 +57,15 @@ final readonly class VocabularyController
                 Theme::cases(),
             ),
             'limits' => [
-                'items' => Chain::MOST,
-                'wallSheet' => Paper::MOST,
-                'athleteCard' => CardRequest::MOST,
-                'recordingSeconds' => Wave::LONGEST,
-                'importBytes' => ImportRequest::MOST_BYTES,
-                'generatedStrikes' => ['least' => GenerationCriteria::SHORTEST, 'most' => GenerationCriteria::LONGEST],
+                'items' => Chain::MAX_ITEMS,
+                'wallSheet' => Paper::MAX_COMBINATIONS,
+                'athleteCard' => CardRequest::MAX_COMBINATIONS,
+                'recordingSeconds' => Wave::MAX_SECONDS,
+                'importBytes' => ImportRequest::MAX_BYTES,
+                'generatedStrikes' => [
+                    'least' => GenerationCriteria::MIN_STRIKES,
+                    'most' => GenerationCriteria::MAX_STRIKES,
+                ],
             ],
         ]);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));

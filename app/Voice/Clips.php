@@ -23,11 +23,11 @@ use Psr\Clock\ClockInterface;
  */
 final class Clips extends ServiceEntityRepository implements HasQuota
 {
-    private const LIMIT = 1000;
+    private const MAX_CLIPS = 1000;
     /** Maximum number prepared for one session; others are synthesised on first use. */
     private const MAX_PREPARED = 500;
     /** Maximum length of a recording, in ms. */
-    public const LONGEST = 6000;
+    public const MAX_LENGTH_MS = 6000;
 
     public function __construct(
         ManagerRegistry $registry,
@@ -105,7 +105,7 @@ final class Clips extends ServiceEntityRepository implements HasQuota
 
     public function quota(): Quota
     {
-        return new Quota('recorded clips', $this->count(), self::LIMIT);
+        return new Quota('recorded clips', $this->count(), self::MAX_CLIPS);
     }
 
     /** @return array<string, string> digest by text */
@@ -127,11 +127,11 @@ final class Clips extends ServiceEntityRepository implements HasQuota
         } catch (\UnexpectedValueException $wrong) {
             throw new Invalid($wrong->getMessage(), type: 'not-a-clip');
         }
-        if ($wave->rate < 8000 || $wave->rate > 48_000 || $wave->ms() > self::LONGEST || $wave->ms() < 50) {
+        if ($wave->rate < 8000 || $wave->rate > 48_000 || $wave->ms() > self::MAX_LENGTH_MS || $wave->ms() < 50) {
             throw new Invalid(
                 \sprintf(
                     'A clip lasts up to %d s and has 8 to 48 kHz; this one lasts %.1f s and has %.1f kHz.',
-                    self::LONGEST / 1000,
+                    self::MAX_LENGTH_MS / 1000,
                     $wave->ms() / 1000,
                     $wave->rate / 1000,
                 ),

@@ -20,10 +20,10 @@ final readonly class Speaker implements HasQuota
     /** Share of the limit that remains after clips have been deleted. */
     private const LEFT_SHARE = 0.8;
     /** Words per minute. */
-    private const PACES = ['slow' => 190, 'plain' => 240, 'fast' => 300];
+    private const WORDS_PER_MINUTE = ['slow' => 190, 'plain' => 240, 'fast' => 300];
     private const VOICES = ['male' => 'en', 'female' => 'en+f3'];
     /** Peak amplitude of a clip, of 32767. */
-    private const PEAKS = ['quiet' => 9000, 'loud' => 31_000];
+    private const PEAK_AMPLITUDES = ['quiet' => 9000, 'loud' => 31_000];
 
     private Filesystem $files;
 
@@ -53,7 +53,7 @@ final readonly class Speaker implements HasQuota
                 '-v',
                 self::VOICES[$voice->voice],
                 '-s',
-                (string) self::PACES[$voice->pace],
+                (string) self::WORDS_PER_MINUTE[$voice->pace],
                 '--stdout',
                 '--',
                 $text,
@@ -62,7 +62,7 @@ final readonly class Speaker implements HasQuota
         );
         $wave = Wave::of($process->mustRun()->getOutput())
             ->trimmed()
-            ->withPeak(self::PEAKS[$voice->loudness])
+            ->withPeak(self::PEAK_AMPLITUDES[$voice->loudness])
             ->bytes();
         // Written under another name and renamed when complete, because it may be read at the same time.
         $this->files->mkdir($this->folder);

@@ -8,9 +8,9 @@ namespace Periplus\App\Voice;
 final readonly class Wave
 {
     /** Amplitude below which it counts as silence, of 32767. */
-    private const SILENCE = 500;
+    private const SILENCE_AMPLITUDE = 500;
     /** Time kept after the last sound, in ms. */
-    private const TAIL = 30;
+    private const TAIL_MS = 30;
 
     /** @param list<int> $samples */
     public function __construct(public int $rate, public array $samples)
@@ -59,11 +59,13 @@ final readonly class Wave
     /** Returns the sound without silence at its ends, so that it is heard at the right moment. */
     public function trimmed(): self
     {
-        $loud = array_keys(array_filter($this->samples, static fn (int $sample): bool => abs($sample) > self::SILENCE));
+        $loud = array_keys(
+            array_filter($this->samples, static fn (int $sample): bool => abs($sample) > self::SILENCE_AMPLITUDE),
+        );
         if ([] === $loud) {
             return $this;
         }
-        $last = $loud[\count($loud) - 1] + intdiv($this->rate * self::TAIL, 1000);
+        $last = $loud[\count($loud) - 1] + intdiv($this->rate * self::TAIL_MS, 1000);
 
         return new self($this->rate, \array_slice($this->samples, $loud[0], $last - $loud[0] + 1));
     }

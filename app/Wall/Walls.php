@@ -21,7 +21,7 @@ use Psr\Clock\ClockInterface;
  */
 final class Walls extends ServiceEntityRepository
 {
-    private const MOST = 50;
+    private const MAX_WALLS = 50;
 
     public function __construct(
         ManagerRegistry $registry,
@@ -63,10 +63,10 @@ final class Walls extends ServiceEntityRepository
 
     public function create(WallRequest $request, User $editor): Wall
     {
-        if (\count($this->all()) >= self::MOST) {
+        if (\count($this->all()) >= self::MAX_WALLS) {
             throw new Conflict(
                 'too-many',
-                \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MOST),
+                \sprintf('A gym has at most %d walls. Revoke one that is not used any more.', self::MAX_WALLS),
             );
         }
         $wall = new Wall(

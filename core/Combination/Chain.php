@@ -8,7 +8,7 @@ namespace Periplus\Core\Combination;
 final readonly class Chain implements \Countable
 {
     /** Maximum number of items in a chain, with repeats written out. */
-    public const MOST = 64;
+    public const MAX_ITEMS = 64;
 
     /** @param list<Item> $items */
     private function __construct(public array $items)
@@ -25,7 +25,7 @@ final readonly class Chain implements \Countable
         foreach (array_keys($items) as $at) {
             self::require($items, $at);
         }
-        if (\count($items) > self::MOST) {
+        if (\count($items) > self::MAX_ITEMS) {
             throw InvalidChain::tooLong();
         }
 

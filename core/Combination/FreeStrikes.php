@@ -11,12 +11,12 @@ use Periplus\Core\Technique\Target;
 /** Strikes that the athlete chooses. */
 final readonly class FreeStrikes implements Item
 {
-    public const MOST = 12;
+    public const MAX_COUNT = 12;
 
     /** @param Target|null $target to which all of them go; null for any */
     public function __construct(public int $count, public ?Target $target = null)
     {
-        if ($count < 1 || $count > self::MOST) {
+        if ($count < 1 || $count > self::MAX_COUNT) {
             throw InvalidChain::free($count);
         }
     }

@@ -26,12 +26,12 @@ final class InvalidChain extends \DomainException
 
     public static function free(int $count): self
     {
-        return new self(\sprintf('Free strikes are 1 to %d at a time, not %d.', FreeStrikes::MOST, $count));
+        return new self(\sprintf('Free strikes are 1 to %d at a time, not %d.', FreeStrikes::MAX_COUNT, $count));
     }
 
     public static function tooLong(): self
     {
-        return new self(\sprintf('A chain holds at most %d items.', Chain::MOST));
+        return new self(\sprintf('A chain holds at most %d items.', Chain::MAX_ITEMS));
     }
 
     public static function joinsNothing(): self

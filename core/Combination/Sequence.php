@@ -22,7 +22,7 @@ final readonly class Sequence
     public const BEAT = ',';
     public const FREE = '@';
     /** Maximum number of bytes of one item. */
-    public const WIDEST = 6;
+    public const MAX_ITEM_BYTES = 6;
     private const ITEM = '/[=~!]*(?:[A-Z][0-9][hbl]|[a-z][0-9]|,|@[\x80-\xff])/';
 
     /** @param list<string> $items each with its prefixes */

@@ -10,7 +10,7 @@ use Periplus\Core\Technique\Data;
 final readonly class Glyphs
 {
     /** @param string $name id of a move, "beat" or "free" */
-    public static function of(string $name): string
+    public static function path(string $name): string
     {
         /** @var array{glyphs: array<string, string>, unknown: string}|null $data */
         static $data = null;

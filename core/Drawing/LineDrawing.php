@@ -65,10 +65,10 @@ final readonly class LineDrawing
      * The weight shift from even, as a share, that reaches the edge of the ribbon: a quarter makes the swing easy to
      * read.
      */
-    private const SWING = 0.25;
+    private const RIBBON_EDGE_SHARE = 0.25;
     private const STEP = 11.0;
     /** Interval between the written times, in ms. */
-    private const TICK = 500;
+    private const TICK_MS = 500;
 
     /**
      * @var array{
@@ -99,7 +99,7 @@ final readonly class LineDrawing
      *
      * @return Drawing
      */
-    public function of(ChainInStance $chain, ChainTiming $timing, ?Sway $sway, LineSize $size): array
+    public function draw(ChainInStance $chain, ChainTiming $timing, ?Sway $sway, LineSize $size): array
     {
         $measures = $size->measures();
         $length = self::ms($timing->length());
@@ -130,8 +130,8 @@ final readonly class LineDrawing
                             'y' => $ribbon['back'] + 17,
                         ],
                         array_map(
-                            static fn (int $tick): int => $tick * self::TICK,
-                            range(0, intdiv($length, self::TICK)),
+                            static fn (int $tick): int => $tick * self::TICK_MS,
+                            range(0, intdiv($length, self::TICK_MS)),
                         ),
                     )
                     : [],
@@ -183,7 +183,7 @@ final readonly class LineDrawing
 
     private static function glyph(Item $item): string
     {
-        return Glyphs::of($item instanceof MoveItem ? $item->move->id : ('beat' === $item->name() ? 'beat' : 'free'));
+        return Glyphs::path($item instanceof MoveItem ? $item->move->id : ('beat' === $item->name() ? 'beat' : 'free'));
     }
 
     /**
@@ -357,7 +357,8 @@ final readonly class LineDrawing
         $middle = ($rails['front'] + $rails['back']) / 2;
         $y = static fn (float $load): float => self::round(
             $middle
-                - ((min(0.5 + self::SWING, max(0.5 - self::SWING, $load)) - 0.5) / self::SWING)
+                - ((min(0.5 + self::RIBBON_EDGE_SHARE, max(0.5 - self::RIBBON_EDGE_SHARE, $load)) - 0.5)
+                    / self::RIBBON_EDGE_SHARE)
                     * (($rails['back'] - $rails['front']) / 2 - 4),
         );
         $dots = [];

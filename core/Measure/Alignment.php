@@ -12,17 +12,17 @@ namespace Periplus\Core\Measure;
 final readonly class Alignment
 {
     /** Maximum number of taps or hits in a measurement. */
-    public const MOST = 600;
-    private const MISSED = 1.2;
-    private const EXTRA = 1.0;
-    private const AGAIN = 0.2;
+    public const MAX_TAPS = 600;
+    private const MISSED_COST = 1.2;
+    private const EXTRA_COST = 1.0;
+    private const REPETITION_COST = 0.2;
     /** Maximum number of missed strikes in a row. */
-    private const MISSES = 4;
+    private const MAX_MISSES = 4;
     /** Maximum number of superfluous taps in a row. */
-    private const SKIPS = 2;
+    private const MAX_EXTRA = 2;
     /** Maximum cost of an interval of a very different length. */
-    private const ODD = 2.2;
-    private const PACES = [0.6, 0.8, 1.0, 1.3, 1.7, 2.2, 3.0];
+    private const MAX_INTERVAL_COST = 2.2;
+    private const TRIED_PACES = [0.6, 0.8, 1.0, 1.3, 1.7, 2.2, 3.0];
 
     /**
      * @param list<array<int, int>> $repetitions the tap of each strike that was heard, by the strike's place among the
@@ -45,7 +45,7 @@ final readonly class Alignment
     public static function of(array $taps, array $contacts): self
     {
         $best = null;
-        foreach (self::PACES as $pace) {
+        foreach (self::TRIED_PACES as $pace) {
             $one = self::atPace($taps, $contacts, $pace);
             if (null === $best || $one->cost < $best->cost - 1e-9) {
                 $best = $one;
@@ -95,16 +95,16 @@ final readonly class Alignment
         $ends = [];
         foreach ($taps as $i => $tap) {
             for ($k = 0; $k < $count; ++$k) {
-                $cost = self::EXTRA * $i + self::MISSED * $k;
+                $cost = self::EXTRA_COST * $i + self::MISSED_COST * $k;
                 $way = null;
-                for ($j = $i - 1; $j >= max(0, $i - 1 - self::SKIPS); --$j) {
-                    $skipped = self::EXTRA * ($i - 1 - $j);
+                for ($j = $i - 1; $j >= max(0, $i - 1 - self::MAX_EXTRA); --$j) {
+                    $skipped = self::EXTRA_COST * ($i - 1 - $j);
                     $gap = $tap - $taps[$j];
-                    for ($m = max(0, $k - 1 - self::MISSES); $m < $k; ++$m) {
+                    for ($m = max(0, $k - 1 - self::MAX_MISSES); $m < $k; ++$m) {
                         $next =
                             $costs[$j][$m]
                             + $skipped
-                            + self::MISSED * ($k - $m - 1)
+                            + self::MISSED_COST * ($k - $m - 1)
                             + self::odd($gap, $pace * ($contacts[$k] - $contacts[$m]));
                         if ($next < $cost) {
                             [$cost, $way] = [$next, [$j, $m, false]];
@@ -115,8 +115,8 @@ final readonly class Alignment
                     $again =
                         $ended
                         + $skipped
-                        + self::MISSED * $k
-                        + self::AGAIN
+                        + self::MISSED_COST * $k
+                        + self::REPETITION_COST
                         + ($gap < $longest ? self::odd($gap, $longest) : 0.0);
                     if ($again < $cost) {
                         [$cost, $way] = [$again, [$j, $m, true]];
@@ -127,13 +127,13 @@ final readonly class Alignment
             }
             $ends[$i] = [\PHP_FLOAT_MAX, 0];
             foreach ($costs[$i] as $m => $cost) {
-                $ended = $cost + self::MISSED * ($count - 1 - $m);
+                $ended = $cost + self::MISSED_COST * ($count - 1 - $m);
                 $ends[$i] = $ended < $ends[$i][0] ? [$ended, $m] : $ends[$i];
             }
         }
-        [$least, $at] = [self::EXTRA * \count($taps), null];
+        [$least, $at] = [self::EXTRA_COST * \count($taps), null];
         foreach ($ends as $i => [$ended, $k]) {
-            $whole = $ended + self::EXTRA * (\count($taps) - 1 - $i);
+            $whole = $ended + self::EXTRA_COST * (\count($taps) - 1 - $i);
             if ($whole < $least) {
                 [$least, $at] = [$whole, [$i, $k]];
             }
@@ -158,7 +158,7 @@ final readonly class Alignment
 
     private static function odd(float $gap, float $expected): float
     {
-        return min(self::ODD, abs(log(max(1.0, $gap) / max(1.0, $expected))));
+        return min(self::MAX_INTERVAL_COST, abs(log(max(1.0, $gap) / max(1.0, $expected))));
     }
 
     /**

@@ -8,8 +8,8 @@ namespace Periplus\Core\Measure;
 final readonly class MeasuredLink
 {
     /** Accuracy of a tap in ms, and the share of an interval that nobody can see. Common practice, no source. */
-    private const SEEN = 40.0;
-    private const SHARE = 0.15;
+    private const TAP_ACCURACY_MS = 40.0;
+    private const INVISIBLE_SHARE = 0.15;
 
     /**
      * @param int $from place in the chain of the earlier strike
@@ -35,8 +35,8 @@ final readonly class MeasuredLink
         }
         // A smaller difference may be chance: two standard errors of the median.
         $tolerance = max(
-            self::SEEN,
-            self::SHARE * $this->computed,
+            self::TAP_ACCURACY_MS,
+            self::INVISIBLE_SHARE * $this->computed,
             (2.5 * ($this->spread ?? 0.0)) / sqrt(max(1, $this->count)),
         );
 

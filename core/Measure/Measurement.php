@@ -10,7 +10,7 @@ final readonly class Measurement
     /**
      * Number of links needed to estimate the athlete's pace: with fewer, a slow link and a slow athlete look the same.
      */
-    private const TELL_PACE = 3;
+    private const MIN_LINKS_FOR_PACE = 3;
 
     /**
      * @param list<float> $taps ms
@@ -41,9 +41,9 @@ final readonly class Measurement
         if (\count($taps) < 2) {
             throw new \DomainException('Two strikes at least have to be heard. Tap once for each strike as it lands.');
         }
-        if (\count($taps) > Alignment::MOST) {
+        if (\count($taps) > Alignment::MAX_TAPS) {
             throw new \DomainException(
-                \sprintf('More than %d strikes are too many at a time. Take a part.', Alignment::MOST),
+                \sprintf('More than %d strikes are too many at a time. Take a part.', Alignment::MAX_TAPS),
             );
         }
         sort($taps);
@@ -63,7 +63,7 @@ final readonly class Measurement
                 $ratios[] = Statistics::median($measured) / max(1.0, $contacts->ms[$k] - $contacts->ms[$k - 1]);
             }
         }
-        $pace = \count($ratios) >= self::TELL_PACE ? Statistics::median($ratios) : 1.0;
+        $pace = \count($ratios) >= self::MIN_LINKS_FOR_PACE ? Statistics::median($ratios) : 1.0;
         $links = [];
         foreach ($intervals as $k => $measured) {
             $links[] = new MeasuredLink(

@@ -14,28 +14,28 @@ namespace Periplus\Core\Measure;
 final readonly class Onsets
 {
     /** Samples per second; enough for bags and pads. */
-    private const RATE = 8000;
+    private const SAMPLE_RATE = 8000;
     private const FRAME = 128;
     /** Distance between frames in samples: 5 ms. */
-    private const HOP = 40;
+    private const HOP_SAMPLES = 40;
     /** Frames to either side from which the threshold is computed and among which a peak is the highest. */
-    private const AROUND = 20;
-    private const HIGHEST = 6;
+    private const MEDIAN_FRAMES = 20;
+    private const PEAK_FRAMES = 6;
     /**
      * Required height of a peak above the surrounding median: a share of the strongest peak, and a multiple of the
      * median.
      */
-    private const SHARE = 0.2;
-    private const TIMES = 1.6;
+    private const MIN_PEAK_SHARE = 0.2;
+    private const MIN_MEDIAN_RATIO = 1.6;
     /** Multiple of the noise that a frequency must reach to count much. */
-    private const FLOOR = 8.0;
+    private const NOISE_RATIO = 8.0;
     /** Hits closer than this count as one, in ms. */
-    private const APART = 60.0;
+    private const MIN_DISTANCE_MS = 60.0;
 
     /** @return list<float> ms from the start of the recording */
-    public static function of(Wave $wave): array
+    public static function find(Wave $wave): array
     {
-        $wave = $wave->atMost(self::RATE);
+        $wave = $wave->atMost(self::SAMPLE_RATE);
         $flux = self::flux($wave);
         if ([] === $flux || max($flux) <= 0.0) {
             return [];
@@ -43,17 +43,17 @@ final readonly class Onsets
         $strongest = self::strongest($flux);
         $onsets = [];
         foreach ($flux as $at => $value) {
-            $from = max(0, $at - self::HIGHEST);
-            if ($value < max(0.0, ...\array_slice($flux, $from, $at - $from + self::HIGHEST + 1))) {
+            $from = max(0, $at - self::PEAK_FRAMES);
+            if ($value < max(0.0, ...\array_slice($flux, $from, $at - $from + self::PEAK_FRAMES + 1))) {
                 continue;
             }
-            $from = max(0, $at - self::AROUND);
-            $median = Statistics::median(\array_slice($flux, $from, $at - $from + self::AROUND + 1));
-            if ($value < self::TIMES * $median + self::SHARE * $strongest) {
+            $from = max(0, $at - self::MEDIAN_FRAMES);
+            $median = Statistics::median(\array_slice($flux, $from, $at - $from + self::MEDIAN_FRAMES + 1));
+            if ($value < self::MIN_MEDIAN_RATIO * $median + self::MIN_PEAK_SHARE * $strongest) {
                 continue;
             }
-            $moment = self::moment($wave, $at * self::HOP);
-            if ([] === $onsets || $moment - $onsets[\count($onsets) - 1] >= self::APART) {
+            $moment = self::moment($wave, $at * self::HOP_SAMPLES);
+            if ([] === $onsets || $moment - $onsets[\count($onsets) - 1] >= self::MIN_DISTANCE_MS) {
                 $onsets[] = $moment;
             }
         }
@@ -65,14 +65,17 @@ final readonly class Onsets
     private static function flux(Wave $wave): array
     {
         $spectrum = new Spectrum(self::FRAME);
-        $count = intdiv(max(0, \count($wave->samples) - self::FRAME), self::HOP) + 1;
+        $count = intdiv(max(0, \count($wave->samples) - self::FRAME), self::HOP_SAMPLES) + 1;
         $frames = [];
         for ($frame = 0; $frame < $count; $frame += 2) {
-            array_push($frames, ...$spectrum->ofTwo($wave->samples, $frame * self::HOP, ($frame + 1) * self::HOP));
+            array_push(
+                $frames,
+                ...$spectrum->ofTwo($wave->samples, $frame * self::HOP_SAMPLES, ($frame + 1) * self::HOP_SAMPLES),
+            );
         }
         // The background noise of the room; a rise counts by how far it exceeds it.
         $floor =
-            self::FLOOR
+            self::NOISE_RATIO
             * max(
                 Statistics::median(
                     array_map(

@@ -11,7 +11,7 @@ namespace Periplus\Core\Measure;
 final readonly class Wave
 {
     /** Maximum length of a recording, in s. */
-    public const LONGEST = 60;
+    public const MAX_SECONDS = 60;
     private const RATES = [4000, 48_000];
 
     /** @param list<float> $samples */
@@ -55,9 +55,12 @@ final readonly class Wave
             $at + 8,
             min(self::number('V', substr($bytes, $at + 4, 4)), \strlen($bytes) - $at - 8) & ~1,
         );
-        if (\strlen($data) / 2 > self::LONGEST * $rate) {
+        if (\strlen($data) / 2 > self::MAX_SECONDS * $rate) {
             throw new \DomainException(
-                \sprintf('The recording is longer than %d seconds. Take the part with the repetitions.', self::LONGEST),
+                \sprintf(
+                    'The recording is longer than %d seconds. Take the part with the repetitions.',
+                    self::MAX_SECONDS,
+                ),
             );
         }
         /** @var array<int, int>|false $words */

@@ -28,9 +28,9 @@ use Periplus\Core\Technique\Target;
 final class ChainParser
 {
     /** Maximum nesting of [ ]. */
-    public const DEEPEST = 3;
+    public const MAX_NESTING = 3;
     /** Maximum repeats of a [ ]. */
-    public const MOST_REPEATS = 20;
+    public const MAX_REPEATS = 20;
     private const A_STRIKE = 'a strike, such as 2 or "cross"';
 
     private int $depth = 0;
@@ -232,10 +232,10 @@ final class ChainParser
                 '[ ] around what repeats',
                 ['['.$written.']x'.$times],
             );
-        } elseif ($times < 1 || $times > self::MOST_REPEATS) {
+        } elseif ($times < 1 || $times > self::MAX_REPEATS) {
             $this->diagnostics->problem(
                 $this->tokens->span($at, $next),
-                \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS),
+                \sprintf('A repeat is 1 to %d times.', self::MAX_REPEATS),
                 'a smaller count',
                 ['x2', 'x3'],
             );
@@ -297,7 +297,7 @@ final class ChainParser
                     $span,
                 );
             } elseif (null !== $phrase->secondTarget) {
-                $first = $this->resolved($phrase->of($first->strike->role)->second(), $feint, false, $span);
+                $first = $this->resolved($phrase->withRole($first->strike->role)->second(), $feint, false, $span);
             } else {
                 $first = $first->with(joined: false);
             }
@@ -331,7 +331,7 @@ final class ChainParser
     {
         return null === $phrase->side
             ? $phrase
-            : $phrase->of(
+            : $phrase->withRole(
                 ChainInStance::after($before, $this->running) === $this->running
                     ? $before->strike->role->other()
                     : $before->strike->role,
@@ -491,10 +491,10 @@ final class ChainParser
     private function group(): void
     {
         $open = $this->tokens->take();
-        if ($this->depth >= self::DEEPEST) {
+        if ($this->depth >= self::MAX_NESTING) {
             $this->diagnostics->problem(
                 $open->span,
-                \sprintf('Brackets stand inside each other more than %d deep.', self::DEEPEST),
+                \sprintf('Brackets stand inside each other more than %d deep.', self::MAX_NESTING),
                 'a flatter line',
             );
             $this->tokens->moveToEnd();
@@ -527,10 +527,10 @@ final class ChainParser
         $this->tokens->take();
         $digits = preg_replace('/[^0-9]/', '', $times->text) ?? '';
         $count = \strlen($digits) > 4 ? \PHP_INT_MAX : (int) $digits;
-        if ($count < 1 || $count > self::MOST_REPEATS) {
+        if ($count < 1 || $count > self::MAX_REPEATS) {
             $this->diagnostics->problem(
                 $times->span,
-                \sprintf('A repeat is 1 to %d times.', self::MOST_REPEATS),
+                \sprintf('A repeat is 1 to %d times.', self::MAX_REPEATS),
                 'a smaller count',
                 ['x2', 'x3'],
             );
@@ -693,7 +693,7 @@ final class ChainParser
     /** @return bool false when the chain is full */
     private function add(Item $item, Span $span): bool
     {
-        if (\count($this->items) >= Chain::MOST) {
+        if (\count($this->items) >= Chain::MAX_ITEMS) {
             $this->diagnostics->problem($span, InvalidChain::tooLong()->getMessage(), 'a shorter line');
             $this->tokens->moveToEnd();
 

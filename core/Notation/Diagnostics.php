@@ -8,7 +8,7 @@ namespace Periplus\Core\Notation;
 final class Diagnostics
 {
     /** Maximum number of problems shown; more would help nobody. */
-    private const MOST = 20;
+    private const MAX_PROBLEMS = 20;
 
     /** @var list<ReadingProblem> */
     private array $problems = [];
@@ -44,7 +44,7 @@ final class Diagnostics
 
     public function isFull(): bool
     {
-        return \count($this->problems) >= self::MOST;
+        return \count($this->problems) >= self::MAX_PROBLEMS;
     }
 
     /** @return list<ReadingProblem> in the order of the text */

@@ -20,7 +20,7 @@ use Periplus\Core\Technique\Target;
 final readonly class NumberingReview
 {
     /** Maximum number of entries of a numbering. */
-    public const MOST = 120;
+    public const MAX_NUMBERS = 120;
     /** Up to two letters followed by one to three digits: what the lexer accepts as a number. */
     public const NUMBER = '/^[A-Z]{0,2}[0-9]{1,3}$/';
 

@@ -14,7 +14,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class Reader
 {
     /** Maximum length in Unicode characters; every chain in parity numbering is shorter. */
-    public const LONGEST = 1000;
+    public const MAX_LENGTH = 1000;
 
     private Vocabulary $vocabulary;
     private StrikePhraseParser $strikes;
@@ -42,13 +42,13 @@ final readonly class Reader
             return self::refuse(0, 'This text is damaged: it is not valid UTF-8. Type it again.');
         }
         $length = mb_strlen($text);
-        if ($length > self::LONGEST) {
+        if ($length > self::MAX_LENGTH) {
             return self::refuse(
                 $length,
                 \sprintf(
                     'This line has %s characters; a combination has at most %d. Split it.',
                     number_format($length),
-                    self::LONGEST,
+                    self::MAX_LENGTH,
                 ),
             );
         }

@@ -94,7 +94,7 @@ final readonly class StrikePhrase
     }
 
     /** Returns the same phrase with that role. */
-    public function of(Role $role): self
+    public function withRole(Role $role): self
     {
         return new self(
             $this->noun,

@@ -162,9 +162,9 @@ final readonly class ItemPatternReader
         if (
             TokenKind::Number !== $count?->kind
             || $count->span->at !== $star->span->at + 1
-            || !\in_array((int) $count->text, range(1, FreeStrikes::MOST), true)
+            || !\in_array((int) $count->text, range(1, FreeStrikes::MAX_COUNT), true)
         ) {
-            return [$free(null, ...range(1, FreeStrikes::MOST))];
+            return [$free(null, ...range(1, FreeStrikes::MAX_COUNT))];
         }
         $tokens->take();
 

@@ -61,7 +61,7 @@ final readonly class SearchReader
     /** Words that are skipped after a keyword for a place, and after articles. */
     private const ARTICLES = ['a', 'an', 'the', 'any'];
     private const BEFORE_ARTICLES = ['then', 'and', 'or'];
-    private const BETWEEN = [',', ';', 'and', 'or'];
+    private const SEPARATORS = [',', ';', 'and', 'or'];
 
     private ItemPatternReader $patterns;
 
@@ -217,7 +217,7 @@ final readonly class SearchReader
      */
     private function separates(array $pieces, int $at): bool
     {
-        return $pieces[$at]->is(...self::BETWEEN)
+        return $pieces[$at]->is(...self::SEPARATORS)
             && !(
                 $at > 0
                 && isset($pieces[$at + 1])
@@ -493,7 +493,7 @@ final readonly class SearchReader
     /** @param non-empty-list<Piece> $pieces */
     private function words(array $pieces, string $text, Stance $stance): Clause|ReadingProblem
     {
-        $words = WordsClause::of($text);
+        $words = WordsClause::words($text);
         $quoted = [] !== array_filter($pieces, static fn (Piece $piece): bool => $piece->isQuoted());
         $runs = $quoted ? [] : $this->patterns->runs($pieces, $stance);
         $items = \is_array($runs) && [] !== $runs ? new ItemsClause(Place::Has, $runs, $text) : null;

@@ -38,7 +38,7 @@ final readonly class WordsClause implements Clause
      * @return list<string> what a text is found by: its words and numbers, in lower case and without accents, none
      *                      twice
      */
-    public static function of(string $text): array
+    public static function words(string $text): array
     {
         $plain = \Normalizer::normalize(mb_strtolower($text), \Normalizer::FORM_KD);
         preg_match_all(

@@ -17,7 +17,7 @@ use Periplus\Core\Combination\Sequence;
 final readonly class DeletionNeighbourhood
 {
     /** @return list<string> of 8 bytes each, none twice */
-    public static function of(Sequence $sequence): array
+    public static function hashes(Sequence $sequence): array
     {
         $strikes = $sequence->strikes();
         $hashes = [implode('', $strikes) => true];

@@ -15,7 +15,7 @@ final class Instances
      *
      * @return list<T> by the names of their files
      */
-    public static function of(string $folder, string $namespace, string $type): array
+    public static function inFolder(string $folder, string $namespace, string $type): array
     {
         $found = [];
         $files = glob($folder.'/*.php');

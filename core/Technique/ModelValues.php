@@ -30,9 +30,9 @@ final class ModelValues
     /**
      * Range within which a value of a strike or move may be changed: times by a share, loads and turns by an amount.
      */
-    private const TIMES = 0.5;
-    private const LOADS = 0.25;
-    private const TURNS = 0.4;
+    private const TIME_RANGE = 0.5;
+    private const LOAD_RANGE = 0.25;
+    private const TURN_RANGE = 0.4;
 
     /** @return array<string, ModelValue> by key */
     public static function all(): array
@@ -148,14 +148,14 @@ final class ModelValues
     {
         return match (true) {
             str_contains($field, 'urn') => [
-                max(-1.0, round($value - self::TURNS, 2)),
-                min(1.0, round($value + self::TURNS, 2)),
+                max(-1.0, round($value - self::TURN_RANGE, 2)),
+                min(1.0, round($value + self::TURN_RANGE, 2)),
             ],
             str_contains($field, 'oad') => [
-                max(0.0, round($value - self::LOADS, 2)),
-                min(1.0, round($value + self::LOADS, 2)),
+                max(0.0, round($value - self::LOAD_RANGE, 2)),
+                min(1.0, round($value + self::LOAD_RANGE, 2)),
             ],
-            default => [round($value * (1 - self::TIMES)), round($value * (1 + self::TIMES))],
+            default => [round($value * (1 - self::TIME_RANGE)), round($value * (1 + self::TIME_RANGE))],
         };
     }
 

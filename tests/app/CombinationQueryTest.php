@@ -142,7 +142,7 @@ final class CombinationQueryTest extends ApiTestCase
             ),
         );
         $found = [];
-        $similars = self::service(SimilarCombinations::class)->of(new ChainInStance(
+        $similars = self::service(SimilarCombinations::class)->find(new ChainInStance(
             Chains::read($text),
             Stance::Orthodox,
         ));

@@ -79,7 +79,7 @@ final class PlanFilesTest extends ApiTestCase
         ];
         $blocks = explode(
             "\n\n",
-            trim(Vtt::of([
+            trim(Vtt::write([
                 'name' => 'Session',
                 'lengthMs' => 8000,
                 'tracks' => [],

@@ -209,7 +209,10 @@ final class SearchIndexTest extends ApiTestCase
         ];
         self::service(CombinationIndices::class)->refill(
             static fn (CombinationContent $content): CheckSummary => CheckSummary::of(
-                $check->run($drafts->of($content)->inStance, new CheckOptions($rules->locked($content->rules))),
+                $check->run(
+                    $drafts->fromContent($content)->inStance,
+                    new CheckOptions($rules->locked($content->rules)),
+                ),
             ),
         );
     }

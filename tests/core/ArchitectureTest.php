@@ -128,7 +128,11 @@ final class ArchitectureTest extends TestCase
         $wide = [];
         foreach (self::files($root) as $file => $code) {
             // Landed migrations are never edited, and the fonts are generated.
-            if (str_starts_with($file, 'Migrations/') || str_contains($file, '/fonts/') || isset(self::WIDE["$root/$file"])) {
+            if (
+                str_starts_with($file, 'Migrations/')
+                || str_contains($file, '/fonts/')
+                || isset(self::WIDE["$root/$file"])
+            ) {
                 continue;
             }
             foreach (explode("\n", $code) as $index => $line) {

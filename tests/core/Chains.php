@@ -55,7 +55,7 @@ final class Chains
     private static function made(array $seeds): Chain
     {
         $items = [];
-        foreach (\array_slice($seeds, 0, Chain::MOST) as $seed) {
+        foreach (\array_slice($seeds, 0, Chain::MAX_ITEMS) as $seed) {
             $items[] = self::item($seed);
             try {
                 Chain::require($items, \count($items) - 1);
@@ -78,7 +78,7 @@ final class Chains
                 ? (0 === $rest % 8
                     ? new Beat()
                     : new FreeStrikes(
-                        1 + ($rest % FreeStrikes::MOST),
+                        1 + ($rest % FreeStrikes::MAX_COUNT),
                         [null, ...Target::cases()][intdiv($rest, 16) % 4],
                     ))
                 : new MoveItem($moves[$rest % \count($moves)]);

@@ -74,7 +74,7 @@ final class DemoGymTest extends TestCase
     #[DataProvider('combinations')]
     public function testNotesOfTheDemoGymAreTrue(array $row): void
     {
-        $document = CheckSerializer::builtIn()->of(
+        $document = CheckSerializer::builtIn()->serialize(
             new ChainText($row['chain'], Stance::from($row['stance'] ?? 'orthodox')),
             new CheckOptions(BuiltInHouseRules::named($row['rules'])),
         );
@@ -109,7 +109,7 @@ final class DemoGymTest extends TestCase
     {
         $apart = [0, 0, 0];
         foreach (self::rows() as $row) {
-            $document = CheckSerializer::builtIn()->of(
+            $document = CheckSerializer::builtIn()->serialize(
                 new ChainText($row['chain']),
                 new CheckOptions(BuiltInHouseRules::named($row['rules'])),
             );

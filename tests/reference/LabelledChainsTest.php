@@ -48,7 +48,7 @@ final class LabelledChainsTest extends TestCase
         array $verdicts,
         array $findings,
     ): void {
-        $document = CheckSerializer::builtIn()->of(
+        $document = CheckSerializer::builtIn()->serialize(
             new ChainText($chain),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );

@@ -28,13 +28,17 @@ final class SessionTest extends TestCase
         );
 
         self::assertCount(3, $cues);
-        self::assertCount(3, Rungs::of(Chains::read('1 2 3')));
+        self::assertCount(3, Rungs::cut(Chains::read('1 2 3')));
     }
 
     public function testAPyramidToFiveIsTwentyFiveStrikes(): void
     {
         // 1+2+3+4+5+4+3+2+1 = 25
-        $load = LoadCounter::of(Plans::programme(Plans::set('pyramid', [], 90, ['top' => 5])), null, Stance::Orthodox);
+        $load = LoadCounter::load(
+            Plans::programme(Plans::set('pyramid', [], 90, ['top' => 5])),
+            null,
+            Stance::Orthodox,
+        );
 
         self::assertSame(25.0, $load->strikes);
     }
@@ -233,6 +237,6 @@ final class SessionTest extends TestCase
     /** @param array<string, mixed> $plan */
     private static function load(array $plan, Stance $stance): Load
     {
-        return LoadCounter::of(Plans::programme($plan), null, $stance);
+        return LoadCounter::load(Plans::programme($plan), null, $stance);
     }
 }

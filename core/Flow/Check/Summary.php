@@ -11,7 +11,7 @@ use Periplus\Core\HouseRules\Severity;
 /** The check in one sentence: weight and hips first, then what the house rules say of it. */
 final class Summary
 {
-    public static function of(CheckResult $result): string
+    public static function write(CheckResult $result): string
     {
         $must = self::titles($result, Severity::Must);
         $should = self::titles($result, Severity::Should);

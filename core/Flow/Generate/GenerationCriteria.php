@@ -11,9 +11,9 @@ use Periplus\Core\Technique\Limb;
 /** What generated chains have to be like. */
 final readonly class GenerationCriteria
 {
-    public const SHORTEST = 2;
-    public const LONGEST = 10;
-    public const MOST = 24;
+    public const MIN_STRIKES = 2;
+    public const MAX_STRIKES = 10;
+    public const MAX_CHAINS = 24;
 
     /**
      * @param int $length how many strikes
@@ -34,13 +34,20 @@ final readonly class GenerationCriteria
         public int $seed = 1,
         public int $count = 8,
     ) {
-        if ($length < self::SHORTEST || $length > self::LONGEST) {
+        if ($length < self::MIN_STRIKES || $length > self::MAX_STRIKES) {
             throw new \DomainException(
-                \sprintf('A generated chain has %d to %d strikes, not %d.', self::SHORTEST, self::LONGEST, $length),
+                \sprintf(
+                    'A generated chain has %d to %d strikes, not %d.',
+                    self::MIN_STRIKES,
+                    self::MAX_STRIKES,
+                    $length,
+                ),
             );
         }
-        if ($count < 1 || $count > self::MOST) {
-            throw new \DomainException(\sprintf('1 to %d chains are made at a time, not %d.', self::MOST, $count));
+        if ($count < 1 || $count > self::MAX_CHAINS) {
+            throw new \DomainException(
+                \sprintf('1 to %d chains are made at a time, not %d.', self::MAX_CHAINS, $count),
+            );
         }
         if (!\in_array($clean, [Severity::Hint, Severity::Should, Severity::Must], true)) {
             throw new \DomainException('Chains are clean of hint, should or must.');
@@ -73,7 +80,7 @@ final readonly class GenerationCriteria
             ];
         }
         foreach ([$this->length + 1, $this->length - 1] as $length) {
-            if ($length >= self::SHORTEST && $length <= self::LONGEST) {
+            if ($length >= self::MIN_STRIKES && $length <= self::MAX_STRIKES) {
                 $relaxed['length '.$length] = [
                     \sprintf('with %d strikes', $length),
                     $this->with(length: $length),
@@ -107,7 +114,7 @@ final readonly class GenerationCriteria
     public function shorter(): array
     {
         $shorter = [];
-        for ($length = $this->length - 1; $length >= self::SHORTEST; --$length) {
+        for ($length = $this->length - 1; $length >= self::MIN_STRIKES; --$length) {
             $shorter[] = [\sprintf('with %d strikes', $length), $this->with(length: $length), ['length' => $length]];
         }
 

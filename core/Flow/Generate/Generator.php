@@ -32,9 +32,9 @@ final readonly class Generator
     private const TRIES = 1500;
     private const TRIES_RELAXED = 250;
     /** Chains generated for each one that is shown. */
-    private const DRAWN = 2;
+    private const CHAINS_PER_RESULT = 2;
     /** Tries for one position of a chain. */
-    private const PICKS = 12;
+    private const TRIES_PER_ITEM = 12;
 
     public function __construct(private Catalogue $catalogue, private Check $check)
     {
@@ -93,7 +93,7 @@ final readonly class Generator
      */
     private function ranked(GenerationCriteria $criteria, int $tries, array $known): array
     {
-        $results = $this->results($criteria, $tries, self::DRAWN * $criteria->count, $known);
+        $results = $this->results($criteria, $tries, self::CHAINS_PER_RESULT * $criteria->count, $known);
         usort(
             $results,
             static fn (CheckResult $a, CheckResult $b): int => self::oddness($a->inStance->chain)
@@ -167,7 +167,7 @@ final readonly class Generator
                     static fn (Finding $finding): bool => $finding->severity->isAtLeast($criteria->clean),
                 )
             && (null === $criteria->level
-                || Scale::builtIn()->of($result, $criteria->options->tempo)->level === $criteria->level);
+                || Scale::builtIn()->difficulty($result, $criteria->options->tempo)->level === $criteria->level);
     }
 
     /** Tells whether a chain meets the criteria that need no check. */
@@ -207,7 +207,7 @@ final readonly class Generator
                 }
             }
             $next = null;
-            for ($pick = 0; $pick < self::PICKS && null === $next; ++$pick) {
+            for ($pick = 0; $pick < self::TRIES_PER_ITEM && null === $next; ++$pick) {
                 $next = $this->flowing($pool->strike($random, [] === $items, end($items)), $state);
             }
             if (null === $next) {

@@ -38,7 +38,7 @@ final readonly class Scale
         return $scale ??= self::read();
     }
 
-    public function of(CheckResult $result, float $tempo = 1.0): Difficulty
+    public function difficulty(CheckResult $result, float $tempo = 1.0): Difficulty
     {
         $reasons = [];
         $sum = 0.0;

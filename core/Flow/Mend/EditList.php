@@ -61,7 +61,7 @@ final readonly class EditList
      *
      * @return list<Edit>
      */
-    public function of(Chain $chain): array
+    public function edits(Chain $chain): array
     {
         $count = \count($chain);
         $edits = [];

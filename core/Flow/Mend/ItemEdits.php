@@ -28,7 +28,7 @@ final readonly class ItemEdits
      *
      * @return list<ItemEdit>
      */
-    public function of(Chain $chain, int $at): array
+    public function list(Chain $chain, int $at): array
     {
         $items = $chain->items;
         $item = $items[$at];

@@ -32,12 +32,12 @@ final readonly class MendFinder
      * Maximum length of a chain for which all edits and pairs are tried; in longer ones single edits are tried near the
      * faults.
      */
-    public const PAIRS_UP_TO = 12;
+    public const MAX_LENGTH_FOR_PAIRS = 12;
     /** Maximum number of items that the search for pairs may time, and the cost of a full check of a pair. */
     private const MAX_STEPS = 60_000;
     private const STEPS_PER_CHECK = 60;
     /** Maximum number of faults looked at in long chains, the worst first. */
-    private const PLACES = 4;
+    private const MAX_FAULTS = 4;
 
     private EditList $edits;
     private FlowModel $model;
@@ -60,10 +60,10 @@ final readonly class MendFinder
     {
         $chain = $result->inStance->chain;
         $before = $result->verdict->rank();
-        $pairs = \count($chain) <= self::PAIRS_UP_TO;
-        $edits = $this->edits->of($chain);
+        $pairs = \count($chain) <= self::MAX_LENGTH_FOR_PAIRS;
+        $edits = $this->edits->edits($chain);
         if (!$pairs) {
-            $beside = \array_slice(self::everyPlace($result), 0, self::PLACES);
+            $beside = \array_slice(self::everyPlace($result), 0, self::MAX_FAULTS);
             $edits = array_values(
                 array_filter(
                     $edits,

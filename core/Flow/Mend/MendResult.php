@@ -10,7 +10,7 @@ use Periplus\Core\Combination\Edit;
 final readonly class MendResult
 {
     /** Maximum number of mends of one kind at one index; more would differ in details only. */
-    private const ALIKE = 2;
+    private const MAX_ALIKE = 2;
 
     /**
      * @param list<Mend> $ofVerdict all that lift the verdict, best first; empty when it flows already
@@ -35,7 +35,7 @@ final readonly class MendResult
      *
      * @return list<Mend>
      */
-    public static function different(array $mends, int $most, int $alike = self::ALIKE): array
+    public static function different(array $mends, int $most, int $alike = self::MAX_ALIKE): array
     {
         $kept = [];
         $seen = [];

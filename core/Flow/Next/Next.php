@@ -68,7 +68,7 @@ final readonly class Next
             $reason =
                 0 === $state->count
                     ? \sprintf('The chain can begin with the %s.', $item->name())
-                    : LinkReason::of([...$before, $item], $link, $state);
+                    : LinkReason::explain([...$before, $item], $link, $state);
             $swing = $item instanceof StrikeItem ? abs($then->leftTurn - $state->turn) : -1.0;
             $ranked[] = [
                 [round($link->wait, 3), $item instanceof StrikeItem && $item->strike->rare, -round($swing, 3), $order],

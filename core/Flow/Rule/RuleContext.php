@@ -54,7 +54,7 @@ final class RuleContext
     public function sway(): Sway
     {
         return $this->sway ??= Sway::over(
-            WeightPath::of($this->timing, $this->options->athlete),
+            WeightPath::phases($this->timing, $this->options->athlete),
             $this->options->athlete,
         );
     }

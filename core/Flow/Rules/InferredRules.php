@@ -15,7 +15,7 @@ final readonly class InferredRules
     private const ELSE = 'all-limbs';
 
     /** @param Chain|null $chain null when it could not be read */
-    public static function of(?Chain $chain): string
+    public static function infer(?Chain $chain): string
     {
         $strikes = null === $chain ? [] : $chain->strikes();
         $others = array_filter($strikes, static fn (StrikeItem $item): bool => Limb::Hand !== $item->strike->limb);

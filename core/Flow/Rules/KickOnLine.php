@@ -16,7 +16,7 @@ use Periplus\Core\Technique\Limb;
 
 final readonly class KickOnLine implements Rule
 {
-    private const MAKES_ROOM = ['post', 'push', 'step-back', 'pull'];
+    private const MOVES_THAT_MAKE_ROOM = ['post', 'push', 'step-back', 'pull'];
 
     public function definition(): RuleDefinition
     {
@@ -62,7 +62,7 @@ final readonly class KickOnLine implements Rule
     private function leavesLine(array $moves): bool
     {
         foreach ($moves as $item) {
-            if ($item->move->leavesLine() || \in_array($item->move->id, self::MAKES_ROOM, true)) {
+            if ($item->move->leavesLine() || \in_array($item->move->id, self::MOVES_THAT_MAKE_ROOM, true)) {
                 return true;
             }
         }

@@ -20,7 +20,7 @@ use Periplus\Core\HouseRules\Severity;
 final readonly class Overcommitted implements Rule
 {
     /** Shift of the weight from even that counts as a drive, as a share. */
-    private const DRIVE = 0.1;
+    private const MIN_DRIVE = 0.1;
 
     public function definition(): RuleDefinition
     {
@@ -76,8 +76,8 @@ final readonly class Overcommitted implements Rule
     {
         return match (true) {
             $item->feint => 'feint '.$at,
-            $load >= 0.5 + self::DRIVE => 'front',
-            $load <= 0.5 - self::DRIVE => 'back',
+            $load >= 0.5 + self::MIN_DRIVE => 'front',
+            $load <= 0.5 - self::MIN_DRIVE => 'back',
             default => 'even '.$at,
         };
     }

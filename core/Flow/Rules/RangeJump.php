@@ -16,7 +16,7 @@ use Periplus\Core\HouseRules\Severity;
 final readonly class RangeJump implements Rule
 {
     /** Number of range bands that no single step covers. */
-    private const FAR = 3;
+    private const BANDS_TOO_FAR = 3;
 
     public function definition(): RuleDefinition
     {
@@ -51,9 +51,13 @@ final readonly class RangeJump implements Rule
                         $item->strike->name,
                         $link->bands,
                         $nearer ? 'nearer' : 'further out',
-                        $nearer ? ($link->bands < self::FAR ? 'a step in' : 'steps in') : 'a step back or a push',
+                        $nearer
+                            ? ($link->bands < self::BANDS_TOO_FAR
+                                ? 'a step in'
+                                : 'steps in')
+                            : 'a step back or a push',
                     ),
-                    $link->bands >= self::FAR,
+                    $link->bands >= self::BANDS_TOO_FAR,
                 );
             }
         }

@@ -17,7 +17,7 @@ final readonly class RuleRegistry
         /** @var list<Rule>|null $rules */
         static $rules = null;
         if (null === $rules) {
-            $rules = Instances::of(__DIR__, __NAMESPACE__, Rule::class);
+            $rules = Instances::inFolder(__DIR__, __NAMESPACE__, Rule::class);
             usort(
                 $rules,
                 static fn (Rule $one, Rule $other): int => $one->definition()->order <=> $other->definition()->order,

@@ -70,7 +70,7 @@ final readonly class CheckSerializer
      *
      * @return Document
      */
-    public function of(ChainText $text, CheckOptions $options, array $draw = []): array
+    public function serialize(ChainText $text, CheckOptions $options, array $draw = []): array
     {
         $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
         if (null === $reading->chain) {
@@ -161,7 +161,7 @@ final readonly class CheckSerializer
             'waitMs' => self::ms($result->timing->waiting()),
             'items' => $items,
             'links' => self::links($result->timing),
-            'summary' => Summary::of($result),
+            'summary' => Summary::write($result),
             'findings' => self::findings($result->findings),
             'balance' => self::balance($result->sway, $result->timing),
             'level' => self::level($result, $options->tempo),
@@ -217,7 +217,7 @@ final readonly class CheckSerializer
         return [
             'text' => $writer->write($result->inStance),
             'verdict' => $result->verdict->value,
-            'line' => (new LineDrawing($writer))->of($result->inStance, $result->timing, $result->sway, $size),
+            'line' => (new LineDrawing($writer))->draw($result->inStance, $result->timing, $result->sway, $size),
         ];
     }
 
@@ -230,7 +230,7 @@ final readonly class CheckSerializer
     {
         $drawings = [];
         foreach ($draw as $size) {
-            $drawings[$size->value] = (new LineDrawing($writer))->of(
+            $drawings[$size->value] = (new LineDrawing($writer))->draw(
                 $result->inStance,
                 $result->timing,
                 $result->sway,
@@ -385,7 +385,7 @@ final readonly class CheckSerializer
     /** @return array<string, mixed> */
     private static function level(CheckResult $result, float $tempo): array
     {
-        $difficulty = Scale::builtIn()->of($result, $tempo);
+        $difficulty = Scale::builtIn()->difficulty($result, $tempo);
 
         return [
             'level' => $difficulty->level,

@@ -33,8 +33,12 @@ final readonly class GenerationSerializer
      *
      * @return array<string, mixed>
      */
-    public function of(GenerationCriteria $criteria, Stance $stance, Numbering $numbering, array $known = []): array
-    {
+    public function serialize(
+        GenerationCriteria $criteria,
+        Stance $stance,
+        Numbering $numbering,
+        array $known = [],
+    ): array {
         $generation = $this->generator->generate($criteria, $known);
         $writer = new Writer($numbering);
         $parity = new Writer(Numbering::named('parity'));
@@ -54,8 +58,8 @@ final readonly class GenerationSerializer
                     'words' => Words::byRole()->write($inStance),
                     'verdict' => $result->verdict->value,
                     'lengthMs' => (int) round($result->timing->length()),
-                    'level' => Scale::builtIn()->of($result, $criteria->options->tempo)->level,
-                    'line' => (new LineDrawing($writer))->of($inStance, $result->timing, null, LineSize::Row),
+                    'level' => Scale::builtIn()->difficulty($result, $criteria->options->tempo)->level,
+                    'line' => (new LineDrawing($writer))->draw($inStance, $result->timing, null, LineSize::Row),
                 ];
             }, $generation->results),
             'asked' => $criteria->count,

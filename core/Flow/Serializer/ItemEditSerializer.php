@@ -34,7 +34,7 @@ final readonly class ItemEditSerializer
      *
      * @return array{at: int|null, edits: list<array<string, mixed>>} nothing in it when the text cannot be read
      */
-    public function of(ChainText $text, CheckOptions $options, ?int $caret): array
+    public function serialize(ChainText $text, CheckOptions $options, ?int $caret): array
     {
         $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
         $chain = $reading->chain;
@@ -59,6 +59,6 @@ final readonly class ItemEditSerializer
                     'verdict' => $result->verdict->value,
                     'lengthMs' => (int) round($result->timing->length()),
                 ];
-            }, $this->edits->of($chain, $at))];
+            }, $this->edits->list($chain, $at))];
     }
 }

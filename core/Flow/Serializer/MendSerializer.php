@@ -26,8 +26,8 @@ use Periplus\Core\Notation\Writer;
 final readonly class MendSerializer
 {
     /** Maximum number of mends and of reductions that are shown. */
-    private const MOST = 6;
-    private const MOST_OF_FINDING = 3;
+    private const MAX_MENDS = 6;
+    private const MAX_MENDS_PER_FINDING = 3;
 
     public function __construct(private Reader $reader, private Check $check, private MendFinder $finder)
     {
@@ -39,7 +39,7 @@ final readonly class MendSerializer
     }
 
     /** @return array<string, mixed> nothing in it when the text cannot be read */
-    public function of(ChainText $text, CheckOptions $options): array
+    public function serialize(ChainText $text, CheckOptions $options): array
     {
         $reading = $this->reader->read($text->text, $text->numbering, $text->stance);
         $chain = $reading->chain;
@@ -61,12 +61,12 @@ final readonly class MendSerializer
         return [
             'verdict' => $result->verdict->value,
             'lengthMs' => (int) round($result->timing->length()),
-            'mends' => array_map($show, MendResult::different($mends->ofVerdict, self::MOST)),
+            'mends' => array_map($show, MendResult::different($mends->ofVerdict, self::MAX_MENDS)),
             'findings' => array_map(
                 static fn (int $place, array $of): array => [
                     'id' => $result->findings[$place]->id,
                     'at' => $result->findings[$place]->at,
-                    'mends' => array_map($show, MendResult::different($of, self::MOST_OF_FINDING, 1)),
+                    'mends' => array_map($show, MendResult::different($of, self::MAX_MENDS_PER_FINDING, 1)),
                 ],
                 array_keys($mends->ofFindings),
                 $mends->ofFindings,

@@ -35,7 +35,7 @@ final readonly class NextSerializer
      *
      * @return array<string, mixed>
      */
-    public function of(ChainText $text, CheckOptions $options, ?int $caret = null): array
+    public function serialize(ChainText $text, CheckOptions $options, ?int $caret = null): array
     {
         $numbering = $text->numbering;
         $isEmpty = '' === trim($text->text);

@@ -13,7 +13,7 @@ use Periplus\Core\Technique\Role;
 final class BodyState
 {
     /** Difference below which two numbers count as equal; a rounding error. */
-    private const SAME = 1e-9;
+    private const TOLERANCE = 1e-9;
 
     /** Range band, 1..5. */
     public int $range;
@@ -136,11 +136,11 @@ final class BodyState
             && $this->held === $other->held
             && $this->changedLimb === $other->changedLimb
             && $this->lastLimb === $other->lastLimb
-            && abs($this->changedTurn - $other->changedTurn) < self::SAME
-            && abs($this->heavy - $other->heavy) < self::SAME
-            && abs($this->load - $other->load) < self::SAME
-            && abs($this->turn - $other->turn) < self::SAME
-            && abs($this->slack - $other->slack) < self::SAME
+            && abs($this->changedTurn - $other->changedTurn) < self::TOLERANCE
+            && abs($this->heavy - $other->heavy) < self::TOLERANCE
+            && abs($this->load - $other->load) < self::TOLERANCE
+            && abs($this->turn - $other->turn) < self::TOLERANCE
+            && abs($this->slack - $other->slack) < self::TOLERANCE
             && $this->owed($gap) === $other->owed($gap);
     }
 

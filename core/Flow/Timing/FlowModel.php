@@ -28,7 +28,7 @@ use Periplus\Core\Technique\MoveKind;
 final readonly class FlowModel
 {
     /** Parts below this are rounding errors and no wait, ms. */
-    private const NOTHING = 0.001;
+    private const TOLERANCE_MS = 0.001;
 
     public function timing(Chain $chain, HouseRules $rules, float $tempo = 1.0): ChainTiming
     {
@@ -123,7 +123,7 @@ final readonly class FlowModel
         $share = ($item->feint ? $body->feint : 1.0) * $state->heavy * ($again ? $body->shortReturn : 1.0);
         $parts = [];
         $load = abs($strike->needsLoad->gap($state->load)) * $body->loadRate * $share - $state->slack;
-        if ($load > self::NOTHING) {
+        if ($load > self::TOLERANCE_MS) {
             $parts[Cause::Load->value] = $load;
         }
         $feet = null === $state->crossedBy ? 0.0 : $body->closeStance;
@@ -131,11 +131,11 @@ final readonly class FlowModel
         if ($item->joined && $state->end > $state->impact && $item->isLegStrike()) {
             $feet += $state->end - $state->start;
         }
-        if ($feet > self::NOTHING) {
+        if ($feet > self::TOLERANCE_MS) {
             $parts[Cause::Feet->value] = $feet;
         }
         $range = 0 === $bands ? 0.0 : self::range($state, $bands, $strike->ranges($item->target)[0] < $state->range);
-        if ($range > self::NOTHING) {
+        if ($range > self::TOLERANCE_MS) {
             $parts[Cause::Range->value] = $range;
         }
         if ($item->joined) {
@@ -144,7 +144,7 @@ final readonly class FlowModel
                 $strike->limb->isArm() && null !== $state->lastLimb && $state->lastLimb < 2
                     ? abs($strike->leavesTurn - $state->leftTurn) * $body->turnRate
                     : 0.0;
-            if ($apart > self::NOTHING) {
+            if ($apart > self::TOLERANCE_MS) {
                 $parts[Cause::Turn->value] = $apart;
             }
 
@@ -152,7 +152,7 @@ final readonly class FlowModel
         }
         if (isset($state->limbs[$limb])) {
             $home = $state->limbs[$limb][$limb === $state->lastLimb ? 1 : 0] - $ready;
-            if ($home > self::NOTHING) {
+            if ($home > self::TOLERANCE_MS) {
                 $parts[Cause::Limb->value] = $home;
             }
         }
@@ -163,7 +163,7 @@ final readonly class FlowModel
             $turn = max($turn, abs($needs->gap($state->changedTurn)));
         }
         $turn = $turn * $body->turnRate * $share - $state->slack;
-        if ($turn > self::NOTHING) {
+        if ($turn > self::TOLERANCE_MS) {
             $parts[Cause::Turn->value] = $turn;
         }
 
@@ -188,18 +188,18 @@ final readonly class FlowModel
                 abs($move->load - $state->load) * $body->loadRate * $state->heavy - $move->duration * $state->tempo,
             );
         }
-        if ($load - $state->slack > self::NOTHING) {
+        if ($load - $state->slack > self::TOLERANCE_MS) {
             $parts[Cause::Load->value] = $load - $state->slack;
         }
         if (null !== $state->head && $state->head === $move->headTo()) {
             $back = max(abs($state->load - 0.5) * $body->loadRate, abs($state->turn) * $body->turnRate) - $state->slack;
-            if ($back > self::NOTHING) {
+            if ($back > self::TOLERANCE_MS) {
                 $parts[Cause::Head->value] = $back;
             }
         }
         if (null !== $move->foot && MoveKind::Defence === $move->kind) {
             $home = ($state->limbs[$state->leg($move->foot)][0] ?? 0.0) - $ready;
-            if ($home > self::NOTHING) {
+            if ($home > self::TOLERANCE_MS) {
                 $parts[Cause::Limb->value] = $home;
             }
         }

@@ -14,13 +14,13 @@ use Periplus\Core\Combination\StrikeItem;
 final class LinkReason
 {
     /** Share of the longest part from which the second one is named too. */
-    private const ADDS = 0.2;
+    private const MIN_SHARE_OF_SECOND = 0.2;
 
     /**
      * @param list<Item> $items of the chain, as far as the later item of the link
      * @param BodyState $state the body as that item found it
      */
-    public static function of(array $items, Link $link, BodyState $state): string
+    public static function explain(array $items, Link $link, BodyState $state): string
     {
         [$at, $parts, $bands] = [$link->to, $link->parts, $link->bands];
         $item = $items[$at];
@@ -132,7 +132,7 @@ final class LinkReason
      */
     private static function worthSaying(array $parts): array
     {
-        $least = self::ADDS * array_sum(\array_slice($parts, 0, 1));
+        $least = self::MIN_SHARE_OF_SECOND * array_sum(\array_slice($parts, 0, 1));
 
         return array_filter(\array_slice($parts, 0, 2), static fn (float $ms): bool => $ms >= $least);
     }

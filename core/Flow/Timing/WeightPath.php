@@ -33,7 +33,7 @@ final class WeightPath
     }
 
     /** @return list<Phase> without a gap, from the start of the chain to its last release */
-    public static function of(ChainTiming $timing, Athlete $athlete): array
+    public static function phases(ChainTiming $timing, Athlete $athlete): array
     {
         $path = new self($athlete);
         $items = $timing->chain->items;

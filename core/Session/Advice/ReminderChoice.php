@@ -19,7 +19,7 @@ use Periplus\Core\Technique\Target;
  */
 final class ReminderChoice
 {
-    public const MOST = 2;
+    public const MAX_REMINDERS = 2;
 
     /** @var array<string, int> how often each stood, by id */
     private array $stood = [];
@@ -40,7 +40,7 @@ final class ReminderChoice
             }
         }
         usort($ranked, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
-        $chosen = \array_slice(array_column($ranked, 1), 0, self::MOST);
+        $chosen = \array_slice(array_column($ranked, 1), 0, self::MAX_REMINDERS);
         foreach ($chosen as $reminder) {
             $this->stood[$reminder->id] = 1 + ($this->stood[$reminder->id] ?? 0);
         }

@@ -21,11 +21,11 @@ use Periplus\Core\Technique\Stance;
 final class Composer
 {
     /** Pause between blocks, in s. */
-    private const CHANGEOVER = 60;
-    private const FEWEST_ROUNDS = 2;
-    private const MOST_ROUNDS = 24;
+    private const CHANGEOVER_SECONDS = 60;
+    private const MIN_ROUNDS = 2;
+    private const MAX_ROUNDS = 24;
     /** Share of the heavier side below which no further round changes its stance. */
-    private const BALANCED = 0.53;
+    private const BALANCED_SHARE = 0.53;
 
     /** @var list<array{place: string, message: string}> */
     private array $reasons = [];
@@ -64,12 +64,12 @@ final class Composer
             'rules' => $w->rules->id,
             'blocks' => [
                 ...$blocks,
-                ['kind' => BlockKind::Rounds->value, 'rounds' => [], 'changeover' => self::CHANGEOVER],
+                ['kind' => BlockKind::Rounds->value, 'rounds' => [], 'changeover' => self::CHANGEOVER_SECONDS],
                 ...$after,
             ],
         ]);
         $left = 60 * $w->minutes - PlanReader::seconds($others->read());
-        $count = self::clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::FEWEST_ROUNDS, self::MOST_ROUNDS);
+        $count = self::clamp(intdiv($left + $w->rest, $w->work + $w->rest), self::MIN_ROUNDS, self::MAX_ROUNDS);
         $rounds = $this->balanced($this->rounds($locked, $count));
         $plan = [
             'name' => \sprintf('%s: %s', $w->course, $w->aim->title()),
@@ -87,7 +87,7 @@ final class Composer
                     'kind' => BlockKind::Rounds->value,
                     'name' => 'Rounds',
                     'rounds' => $rounds,
-                    'changeover' => self::CHANGEOVER,
+                    'changeover' => self::CHANGEOVER_SECONDS,
                 ],
                 ...$after,
             ],
@@ -167,7 +167,7 @@ final class Composer
         $selection = new Selection($this->wishes);
         $flowing = $selection->flowing($this->candidates);
         foreach ($this->wishes->levels as $level) {
-            [$choices[], $unmet] = $selection->of($flowing, $level, $wanted, $taken);
+            [$choices[], $unmet] = $selection->choose($flowing, $level, $wanted, $taken);
             array_push($this->unmet, ...$unmet);
         }
         $whies = array_unique(array_map(
@@ -295,7 +295,7 @@ final class Composer
                     [$best, $at] = [$share, $number];
                 }
             }
-            if (null === $at || self::share($sides) <= self::BALANCED) {
+            if (null === $at || self::share($sides) <= self::BALANCED_SHARE) {
                 break;
             }
             $sides[$at] = [$sides[$at][1], $sides[$at][0]];
@@ -330,7 +330,7 @@ final class Composer
         $programme = ProgrammeBuilder::build($plan, $this->reader->advice);
         $sides = [0.0, 0.0];
         foreach ($programme->tracks() as $track) {
-            $load = LoadCounter::of($programme, $track, Stance::Orthodox);
+            $load = LoadCounter::load($programme, $track, Stance::Orthodox);
             $sides = [$sides[0] + $load->bySide['left'], $sides[1] + $load->bySide['right']];
         }
 

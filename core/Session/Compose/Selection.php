@@ -29,7 +29,7 @@ final readonly class Selection
      *
      * @return array{list<Choice>, list<string>} in their order, and what could not be met
      */
-    public function of(array $candidates, int $level, int $count, array $taken): array
+    public function choose(array $candidates, int $level, int $count, array $taken): array
     {
         $fitting = array_values(
             array_filter(

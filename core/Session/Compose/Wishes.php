@@ -11,8 +11,8 @@ use Periplus\Core\HouseRules\HouseRules;
 /** The requirements for a generated session. */
 final readonly class Wishes
 {
-    public const SHORTEST = 15;
-    public const LONGEST = 180;
+    public const MIN_MINUTES = 15;
+    public const MAX_MINUTES = 180;
 
     /**
      * @param string $course its name
@@ -37,12 +37,12 @@ final readonly class Wishes
         public array $known = [],
         public array $locked = [],
     ) {
-        if ($minutes < self::SHORTEST || $minutes > self::LONGEST) {
+        if ($minutes < self::MIN_MINUTES || $minutes > self::MAX_MINUTES) {
             throw new \DomainException(
                 \sprintf(
                     'A session in one press lasts %d to %d minutes, not %d.',
-                    self::SHORTEST,
-                    self::LONGEST,
+                    self::MIN_MINUTES,
+                    self::MAX_MINUTES,
                     $minutes,
                 ),
             );

@@ -12,7 +12,7 @@ enum RoundStance: string
     case Own = 'own';
     case Other = 'other';
 
-    public function of(Stance $athlete): Stance
+    public function resolve(Stance $athlete): Stance
     {
         return self::Own === $this ? $athlete : $athlete->other();
     }

@@ -15,7 +15,7 @@ final class Rungs
      * @return non-empty-list<Chain> what comes before a strike, and what lands with it, belongs to its rung; what comes
      *                               after the last one to the whole
      */
-    public static function of(Chain $chain): array
+    public static function cut(Chain $chain): array
     {
         $items = $chain->items;
         $rungs = [];

@@ -118,7 +118,7 @@ final readonly class Builder implements Drill
         if (\count($chains) > 1) {
             return $chains;
         }
-        $rungs = Rungs::of($run->chain());
+        $rungs = Rungs::cut($run->chain());
         $add = $run->parameters->whole('add');
         $steps = array_values(
             array_filter($rungs, static fn (int $at): bool => 0 === ($at + 1) % $add, \ARRAY_FILTER_USE_KEY),

@@ -17,7 +17,7 @@ final readonly class DrillRegistry
         /** @var array<string, Drill>|null $drills */
         static $drills = null;
         if (null === $drills) {
-            $found = Instances::of(__DIR__, __NAMESPACE__, Drill::class);
+            $found = Instances::inFolder(__DIR__, __NAMESPACE__, Drill::class);
             usort(
                 $found,
                 static fn (Drill $one, Drill $other): int => $one->definition()->order <=> $other->definition()->order,

@@ -45,7 +45,7 @@ final readonly class Ladder implements Drill
     public function problems(DrillRun $run): array
     {
         $problems = [];
-        $rungs = Rungs::of($run->chain());
+        $rungs = Rungs::cut($run->chain());
         foreach (\array_slice($rungs, 0, -1) as $at => $rung) {
             if (Verdict::Breaks === $run->check($rung)->linkVerdict) {
                 $problems[] = new DrillProblem(
@@ -77,7 +77,7 @@ final readonly class Ladder implements Drill
 
     public function cues(DrillRun $run): array
     {
-        $rungs = Rungs::of($run->chain());
+        $rungs = Rungs::cut($run->chain());
         $ms = 1000 * $run->parameters->whole('rung');
         if (0 === $ms) {
             return array_map(static fn (Chain $rung): DrillCue => $run->show(0, CueKind::Rung, $rung), $rungs);
@@ -92,7 +92,7 @@ final readonly class Ladder implements Drill
 
     public function portions(DrillRun $run): array
     {
-        $rungs = Rungs::of($run->chain());
+        $rungs = Rungs::cut($run->chain());
         $ms = 1000 * $run->parameters->whole('rung');
         if ($ms > 0) {
             $portions = [];

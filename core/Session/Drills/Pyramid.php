@@ -25,7 +25,7 @@ final readonly class Pyramid implements Drill
             'One strike, two, up to the top and down again; which strikes is the athlete’s choice.',
             [0, 0],
             [
-                Parameter::whole('top', 'Top', 5, 2, FreeStrikes::MOST, 'strikes'),
+                Parameter::whole('top', 'Top', 5, 2, FreeStrikes::MAX_COUNT, 'strikes'),
                 Parameter::choices('weapons', 'Weapons', ['hand'], WeaponChoices::ALL),
             ],
             [

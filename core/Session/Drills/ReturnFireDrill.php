@@ -115,7 +115,7 @@ final readonly class ReturnFireDrill implements Drill
             $items = [...$run->chain()->items, ...$stretch[2]->moves, ...(null === $counter ? [] : [$counter])];
 
             return Portion::repeated(
-                \count($items) > Chain::MOST ? $run->chain() : Chain::of($items),
+                \count($items) > Chain::MAX_ITEMS ? $run->chain() : Chain::of($items),
                 $stretch[1],
                 $run->stance,
             );

@@ -31,7 +31,7 @@ final readonly class SetupThenFree implements Drill
                     'Free strikes after it',
                     (int) SessionValues::builtIn()->value('burst'),
                     1,
-                    FreeStrikes::MOST,
+                    FreeStrikes::MAX_COUNT,
                     'strikes',
                 ),
             ],
@@ -59,7 +59,7 @@ final readonly class SetupThenFree implements Drill
     {
         $items = $run->chain()->items;
         $chain =
-            \count($items) < Chain::MOST
+            \count($items) < Chain::MAX_ITEMS
                 ? Chain::of([...$items, new FreeStrikes($run->parameters->whole('free'))])
                 : $run->chain();
 

@@ -18,7 +18,7 @@ use Periplus\Core\Session\Drill\Portion;
 final readonly class Themes implements Drill
 {
     /** Maximum number of combinations shown with a theme. */
-    private const SHOWN = 3;
+    private const MAX_SHOWN = 3;
 
     public function definition(): DrillDefinition
     {
@@ -99,7 +99,7 @@ final readonly class Themes implements Drill
     /** @return list<Chain> */
     private static function fitting(DrillRun $run, MinuteTheme $theme): array
     {
-        return \array_slice(array_values(array_filter($run->chains(), $theme->holds(...))), 0, self::SHOWN);
+        return \array_slice(array_values(array_filter($run->chains(), $theme->holds(...))), 0, self::MAX_SHOWN);
     }
 
     /** @return list<array{int, int, MinuteTheme}> from and for how long, in ms, and what about */

@@ -24,7 +24,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class LoadCounter
 {
     /** @param int|null $track whose; of everybody when null */
-    public static function of(Programme $programme, ?int $track, Stance $athlete): Load
+    public static function load(Programme $programme, ?int $track, Stance $athlete): Load
     {
         $work = $programme->workMs($track);
         $load = new Load($work, $programme->lengthMs - $work);
@@ -41,7 +41,7 @@ final readonly class LoadCounter
 
     private static function count(Load $load, Portion $portion, DrillRun $run, Stance $athlete): void
     {
-        $stance = $portion->stance->of($athlete);
+        $stance = $portion->stance->resolve($athlete);
         if (null === $portion->chain) {
             $load->stanceMs[$stance->value] += $portion->ms;
             self::free($load, $portion, $run);

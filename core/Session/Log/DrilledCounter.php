@@ -21,7 +21,7 @@ use Periplus\Core\Technique\Stance;
 final class DrilledCounter
 {
     /** Minimum work in ms that counts; anything shorter was started and left. */
-    public const LEAST = 1000;
+    public const MIN_WORK_MS = 1000;
 
     /** @var array<string, Drilled> */
     private array $drilled = [];
@@ -31,7 +31,7 @@ final class DrilledCounter
     }
 
     /** @return list<Drilled> in the order in which they came; each once for a level, medium and chain */
-    public static function of(Programme $programme, Coverage $coverage): array
+    public static function drilled(Programme $programme, Coverage $coverage): array
     {
         $counter = new self();
         foreach ($programme->segments as $segment) {
@@ -40,7 +40,7 @@ final class DrilledCounter
                 SegmentKind::Work === $segment->kind
                 && null !== $segment->set
                 && null !== $segment->run
-                && $times * $segment->ms() >= self::LEAST
+                && $times * $segment->ms() >= self::MIN_WORK_MS
             ) {
                 foreach ($segment->set->drill->portions($segment->run) as $portion) {
                     $counter->add($programme, $segment, $segment->run, $portion, $times);

@@ -11,29 +11,29 @@ namespace Periplus\Core\Session\Log;
 final readonly class LoadFindings
 {
     /** Share of the strikes from which one side does too much. */
-    private const SIDE = 0.6;
+    private const MAX_SIDE_SHARE = 0.6;
     /** Share below which a target, the other stance or the legs count as neglected. */
-    private const TARGET = 0.08;
-    private const STANCE = 0.1;
+    private const MIN_TARGET_SHARE = 0.08;
+    private const MIN_STANCE_SHARE = 0.1;
     /** Range of the usual share of jabs among the opening strikes. */
-    private const JAB = [0.35, 0.85];
+    private const JAB_SHARES = [0.35, 0.85];
     /** Minimum number of strikes for a finding. */
-    private const FEW = 100;
+    private const MIN_STRIKES = 100;
 
     /**
      * @param array<string, float> $figures {@see \Periplus\Core\Session\Load\Load::figures}
      *
      * @return list<string>
      */
-    public static function of(array $figures): array
+    public static function find(array $figures): array
     {
-        if (($figures['strikes'] ?? 0.0) < self::FEW) {
+        if (($figures['strikes'] ?? 0.0) < self::MIN_STRIKES) {
             return [];
         }
         $findings = [];
         [$left, $right] = [$figures['side left'] ?? 0.0, $figures['side right'] ?? 0.0];
         $share = $left + $right > 0 ? max($left, $right) / ($left + $right) : 0.5;
-        if ($share > self::SIDE) {
+        if ($share > self::MAX_SIDE_SHARE) {
             $findings[] = \sprintf(
                 'The %s side throws %d %% of the strikes. Rounds in the other stance even it out.',
                 $left > $right ? 'left' : 'right',
@@ -47,18 +47,18 @@ final readonly class LoadFindings
         ];
         $legs = ($figures['limb leg'] ?? 0.0) + ($figures['limb knee'] ?? 0.0);
         $all = array_sum($targets);
-        if ($all > 0 && $targets['body'] / $all < self::TARGET) {
+        if ($all > 0 && $targets['body'] / $all < self::MIN_TARGET_SHARE) {
             $findings[] = \sprintf(
                 'The body gets %d %% of what lands. Chains that change height are missing.',
                 round((100 * $targets['body']) / $all),
             );
         }
-        if ($legs > 0 && $targets['leg'] / $all < self::TARGET / 4) {
+        if ($legs > 0 && $targets['leg'] / $all < self::MIN_TARGET_SHARE / 4) {
             $findings[] = 'Kicks are thrown, and hardly any to the leg.';
         }
         [$orthodox, $southpaw] = [$figures['stance orthodox'] ?? 0.0, $figures['stance southpaw'] ?? 0.0];
         $other = $orthodox + $southpaw > 0 ? min($orthodox, $southpaw) / ($orthodox + $southpaw) : 0.5;
-        if ($other < self::STANCE) {
+        if ($other < self::MIN_STANCE_SHARE) {
             $findings[] = \sprintf(
                 'Only %d %% of the minutes are in the %s stance.',
                 round(100 * $other),
@@ -67,13 +67,13 @@ final readonly class LoadFindings
         }
         $openings = $figures['openings'] ?? 0.0;
         $jabs = $openings > 0 ? ($figures['openings jab'] ?? 0.0) / $openings : null;
-        if (null !== $jabs && $jabs > self::JAB[1]) {
+        if (null !== $jabs && $jabs > self::JAB_SHARES[1]) {
             $findings[] = \sprintf(
                 '%d %% of the repetitions open with a jab: whoever knows this class knows what comes first.',
                 round(100 * $jabs),
             );
         }
-        if (null !== $jabs && $jabs < self::JAB[0]) {
+        if (null !== $jabs && $jabs < self::JAB_SHARES[0]) {
             $findings[] = \sprintf('Only %d %% of the repetitions open with a jab.', round(100 * $jabs));
         }
 

@@ -13,9 +13,9 @@ namespace Periplus\Core\Session\Path;
 final readonly class PathFinder
 {
     /** Maximum number of states before it gives up. */
-    public const MOST = 4000;
+    public const MAX_STATES = 4000;
     /** Maximum length of a path. */
-    public const LONGEST = 12;
+    public const MAX_STEPS = 12;
 
     /**
      * @param list<Stage> $stages of the library, those that are preferred among equals first
@@ -31,7 +31,7 @@ final readonly class PathFinder
         $looked = 0;
         while ([] !== $open) {
             $length = min(array_keys($open));
-            if ($length > self::LONGEST) {
+            if ($length > self::MAX_STEPS) {
                 return null;
             }
             $next = array_shift($open[$length]);
@@ -45,7 +45,7 @@ final readonly class PathFinder
             if ($target->isNew($state) <= 1) {
                 return [...$path, $target];
             }
-            if (++$looked > self::MOST) {
+            if (++$looked > self::MAX_STATES) {
                 return null;
             }
             $brought = [];

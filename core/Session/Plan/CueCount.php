@@ -11,10 +11,10 @@ final readonly class CueCount
 {
     private const SAMPLE_SECONDS = 60;
     /** Bell, rest, announcement, change and the last ten seconds of a set or window. */
-    private const AROUND = 4;
+    private const CUES_AROUND_SET = 4;
 
     /** @return int of all its repeats and tracks together */
-    public static function of(Round $round, SessionPlan $plan): int
+    public static function estimate(Round $round, SessionPlan $plan): int
     {
         $lanes = [] === $round->lanes ? [$round->everybody] : array_map($round->lane(...), array_keys($plan->tracks));
 
@@ -26,7 +26,7 @@ final readonly class CueCount
 
     private static function ofLane(Lane $lane, Round $round, SessionPlan $plan): float
     {
-        $count = (float) self::AROUND * \count($lane->windows);
+        $count = (float) self::CUES_AROUND_SET * \count($lane->windows);
         foreach ($lane->sets as $set) {
             $sample = min($set->seconds, self::SAMPLE_SECONDS);
             $options = $plan->options($round->medium);
@@ -39,7 +39,7 @@ final readonly class CueCount
                 $plan->level,
                 $round->stance,
             );
-            $count += self::AROUND + \count($set->drill->cues($run)) * $set->seconds / $sample;
+            $count += self::CUES_AROUND_SET + \count($set->drill->cues($run)) * $set->seconds / $sample;
         }
 
         return $count;

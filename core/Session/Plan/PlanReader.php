@@ -31,10 +31,10 @@ use Periplus\Core\Technique\Stance;
  */
 final class PlanReader
 {
-    private const MOST_BLOCKS = 40;
-    private const MOST_SETS = 40;
-    private const MOST_TRACKS = 6;
-    private const LONGEST_ROUND = 7200;
+    private const MAX_BLOCKS = 40;
+    private const MAX_SETS = 40;
+    private const MAX_TRACKS = 6;
+    private const MAX_ROUND_SECONDS = 7200;
     /** Limits for the lengths of a pattern, and for the windows it gives a track in one round. */
     private const MAX_PATTERN = 60;
     private const MAX_WINDOWS = 400;
@@ -75,7 +75,7 @@ final class PlanReader
         $numberings = $this->numberings ?? Numbering::builtIn();
         $head = new SessionPlan(
             $fields->text('name', 'The name', 120),
-            $fields->optional('minutes', 'The length in minutes', 1, SessionPlan::LONGEST / 60),
+            $fields->optional('minutes', 'The length in minutes', 1, SessionPlan::MAX_SECONDS / 60),
             self::named($fields, 'rules', $rules, 'all-limbs'),
             $fields->choice('group', 'The group', Group::Open),
             $fields->choice('medium', 'The medium', Medium::Shadow),
@@ -91,7 +91,7 @@ final class PlanReader
         $writtenBlocks = $fields->each(
             'blocks',
             'Blocks',
-            self::MOST_BLOCKS,
+            self::MAX_BLOCKS,
             static fn (int $at): string => 'Block '.($at + 1),
         );
         foreach ($writtenBlocks as $block) {
@@ -114,12 +114,12 @@ final class PlanReader
             $blocks,
         );
         $seconds = self::seconds($plan);
-        if ($seconds > SessionPlan::LONGEST) {
+        if ($seconds > SessionPlan::MAX_SECONDS) {
             $fields->problem(
                 \sprintf(
                     'The session lasts %s; at most %d h can be run. Take rounds out.',
                     self::time($seconds),
-                    SessionPlan::LONGEST / 3600,
+                    SessionPlan::MAX_SECONDS / 3600,
                 ),
                 'blocks',
             );
@@ -137,7 +137,7 @@ final class PlanReader
         }
 
         return new PlanReading(
-            $seconds > SessionPlan::LONGEST
+            $seconds > SessionPlan::MAX_SECONDS
                 ? new SessionPlan(
                     $plan->name,
                     $plan->minutes,
@@ -215,17 +215,17 @@ final class PlanReader
         $writtenRounds = $fields->each(
             'rounds',
             'Rounds',
-            SessionPlan::MOST_ROUNDS,
+            SessionPlan::MAX_ROUNDS,
             static fn (int $at): string => $name.', round '.($at + 1),
         );
         foreach ($writtenRounds as $round) {
             $done = $this->round($round, $plan);
-            if (null !== $done && $rounds + $done->times > SessionPlan::MOST_ROUNDS) {
+            if (null !== $done && $rounds + $done->times > SessionPlan::MAX_ROUNDS) {
                 $round->problem(
                     \sprintf(
                         'With this there are %s rounds; at most %d fit a session. Do it fewer times.',
                         number_format($rounds + $done->times),
-                        SessionPlan::MOST_ROUNDS,
+                        SessionPlan::MAX_ROUNDS,
                     ),
                     'times',
                 );
@@ -254,7 +254,7 @@ final class PlanReader
     /** Tells whether the session has room for the cues of this round; otherwise reports the round. */
     private function fits(Round $round, PlanFields $fields, SessionPlan $plan): bool
     {
-        $cues = CueCount::of($round, $plan);
+        $cues = CueCount::estimate($round, $plan);
         if ($this->cues + $cues > SessionPlan::MAX_CUES) {
             $fields->problem(
                 \sprintf(
@@ -280,11 +280,12 @@ final class PlanReader
         $sets = $fields->each(
             'sets',
             'Sets',
-            self::MOST_SETS,
+            self::MAX_SETS,
             static fn (int $at): string => $fields->where.', set '.($at + 1),
         );
         $seconds =
-            $fields->optional('seconds', 'The work of a round in seconds', 5, self::LONGEST_ROUND) ?? self::sum($sets);
+            $fields->optional('seconds', 'The work of a round in seconds', 5, self::MAX_ROUND_SECONDS)
+            ?? self::sum($sets);
         if (null === $seconds) {
             $fields->problem(
                 'It is not said how long this round is. Give it seconds, or give them to each of its sets.',
@@ -296,9 +297,9 @@ final class PlanReader
         $rest = $fields->whole('rest', 'The rest in seconds', 0, 1800, 0);
         $times = $fields->raw('times');
         $times =
-            \is_int($times) && $times > SessionPlan::MOST_ROUNDS
+            \is_int($times) && $times > SessionPlan::MAX_ROUNDS
                 ? $times
-                : $fields->whole('times', 'How many times a round is done', 1, SessionPlan::MOST_ROUNDS, 1);
+                : $fields->whole('times', 'How many times a round is done', 1, SessionPlan::MAX_ROUNDS, 1);
         if (null !== $plan->minutes && $seconds > 60 * $plan->minutes) {
             $fields->problem(
                 \sprintf('This round lasts %s, and the session has %d min.', self::time($seconds), $plan->minutes),
@@ -309,7 +310,7 @@ final class PlanReader
         $tracks = $fields->each(
             'tracks',
             'Tracks of a round',
-            self::MOST_TRACKS,
+            self::MAX_TRACKS,
             static fn (int $at): string => $fields->where.', track '.($at + 1),
         );
         if ([] === $sets && [] === $tracks) {
@@ -368,7 +369,7 @@ final class PlanReader
                     $pattern,
                     static fn (mixed $length): bool => !\is_int($length)
                         || $length < 0
-                        || $length > self::LONGEST_ROUND,
+                        || $length > self::MAX_ROUND_SECONDS,
                 )
         ) {
             $fields->problem('A pattern is a list of seconds: work, rest, work, rest.', 'pattern');
@@ -406,7 +407,7 @@ final class PlanReader
         $own = $fields->each(
             'sets',
             'Sets',
-            self::MOST_SETS,
+            self::MAX_SETS,
             static fn (int $at): string => $fields->where.', set '.($at + 1),
         );
 
@@ -449,7 +450,7 @@ final class PlanReader
             $sum += $seconds;
         }
 
-        return 0 === $sum ? null : min($sum, self::LONGEST_ROUND);
+        return 0 === $sum ? null : min($sum, self::MAX_ROUND_SECONDS);
     }
 
     /**
@@ -472,7 +473,7 @@ final class PlanReader
                 'seconds',
                 'The seconds of a set',
                 5,
-                self::LONGEST_ROUND,
+                self::MAX_ROUND_SECONDS,
             ),
             $fields,
         );
@@ -606,8 +607,8 @@ final class PlanReader
     private function combinations(PlanFields $fields, SessionPlan $plan, Medium $medium): array
     {
         $list = $fields->raw('combinations') ?? [];
-        if (!\is_array($list) || !array_is_list($list) || \count($list) > self::MOST_SETS) {
-            $fields->problem(\sprintf('Combinations are a list of at most %d.', self::MOST_SETS), 'combinations');
+        if (!\is_array($list) || !array_is_list($list) || \count($list) > self::MAX_SETS) {
+            $fields->problem(\sprintf('Combinations are a list of at most %d.', self::MAX_SETS), 'combinations');
 
             return [];
         }
@@ -633,7 +634,7 @@ final class PlanReader
         if (null === $fields) {
             return null;
         }
-        $text = $fields->text('chain', 'A chain', Reader::LONGEST);
+        $text = $fields->text('chain', 'A chain', Reader::MAX_LENGTH);
         $stance = $fields->choice('stance', 'The stance', Stance::Orthodox);
         $reading = $this->reader->read($text, $plan->numbering, $stance);
         if (null === $reading->chain) {
@@ -686,7 +687,7 @@ final class PlanReader
         return array_map(static fn (PlanFields $track): Track => new Track(
             $track->text('name', 'The name of a track', 40, $track->where),
             $track->whole('level', 'The level', 1, 3, 2),
-        ), $fields->each('tracks', 'Tracks', self::MOST_TRACKS, static fn (int $at): string => 'Track '.($at + 1)));
+        ), $fields->each('tracks', 'Tracks', self::MAX_TRACKS, static fn (int $at): string => 'Track '.($at + 1)));
     }
 
     /**

@@ -15,11 +15,11 @@ use Periplus\Core\Session\Drill\PlannedCombination;
 final readonly class SessionPlan
 {
     /** Maximum number of rounds, counting repeats. */
-    public const MOST_ROUNDS = 120;
+    public const MAX_ROUNDS = 120;
     /** Maximum number of cues in a session; a busy hour with three tracks has some 3,000. */
     public const MAX_CUES = 20_000;
     /** Maximum length of a session, in s. */
-    public const LONGEST = 6 * 3600;
+    public const MAX_SECONDS = 6 * 3600;
 
     /**
      * @param int|null $minutes that the session has; null when it lasts as long as it comes to

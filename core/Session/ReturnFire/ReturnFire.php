@@ -33,7 +33,7 @@ use Periplus\Core\Technique\Stance;
 final readonly class ReturnFire
 {
     /** Maximum number of counters listed. */
-    public const MOST = 6;
+    public const MAX_COUNTERS = 6;
 
     /** @param list<Row> $rows */
     public function __construct(private Catalogue $catalogue, private array $rows)
@@ -121,7 +121,7 @@ final readonly class ReturnFire
                 $moves,
                 $row['why'],
                 $this->link($inStance, $moves[0], $options),
-                \array_slice(array_values($counters), 0, self::MOST),
+                \array_slice(array_values($counters), 0, self::MAX_COUNTERS),
                 $inStance->end,
             );
         }

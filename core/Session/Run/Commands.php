@@ -13,9 +13,9 @@ use Periplus\Core\Session\Programme\Segment;
 final readonly class Commands
 {
     /** Time that the command "longer" adds, in ms. */
-    public const LONGER = 60_000;
+    public const LONGER_MS = 60_000;
     /** Maximum length of a session after such additions, in ms. */
-    private const LONGEST = 12 * 3_600_000;
+    private const MAX_LENGTH_MS = 12 * 3_600_000;
 
     public function __construct(private Programme $programme)
     {
@@ -44,7 +44,7 @@ final readonly class Commands
 
     private function longer(RunState $state, int $now): RunChange
     {
-        if ($this->programme->lengthMs + self::LONGER > self::LONGEST) {
+        if ($this->programme->lengthMs + self::LONGER_MS > self::MAX_LENGTH_MS) {
             throw new CommandRefused('A session lasts twelve hours at most.');
         }
         $segment = $this->now($state, $now);
@@ -53,7 +53,7 @@ final readonly class Commands
             return new RunChange(
                 $state,
                 'block '.$place->block,
-                Amendment::longer($place, 0, intdiv(self::LONGER, 1000)),
+                Amendment::longer($place, 0, intdiv(self::LONGER_MS, 1000)),
             );
         }
         $at = intdiv(max(0, $state->position($now)) - $this->start($place), 1000);
@@ -61,7 +61,7 @@ final readonly class Commands
         return new RunChange(
             $state,
             $this->name($place).' '.$segment->fromMs,
-            Amendment::longer(self::round($place), $at, intdiv(self::LONGER, 1000)),
+            Amendment::longer(self::round($place), $at, intdiv(self::LONGER_MS, 1000)),
         );
     }
 
@@ -71,7 +71,7 @@ final readonly class Commands
         if (null === $place->round) {
             throw new CommandRefused('Between two blocks there is no round that could be done once more.');
         }
-        if ($this->programme->lengthMs + $this->length($place) > self::LONGEST) {
+        if ($this->programme->lengthMs + $this->length($place) > self::MAX_LENGTH_MS) {
             throw new CommandRefused('A session lasts twelve hours at most.');
         }
 

@@ -18,12 +18,12 @@ use Random\Randomizer;
 final class Sequencer
 {
     /** Maximum number of combinations of one level for which the order is exact. */
-    public const EXACT = 12;
-    public const MOST = 200;
+    public const MAX_EXACT = 12;
+    public const MAX_COMBINATIONS = 200;
     /** Budget of the local search and of the bound: the number of pairs they look at. */
-    private const LOOKS = 1_800_000;
-    private const ASCENT_LOOKS = 960_000;
-    private const NOTHING = 1e-9;
+    private const SEARCH_BUDGET = 1_800_000;
+    private const ASCENT_BUDGET = 960_000;
+    private const TOLERANCE = 1e-9;
 
     /** @var array<int, array<int, float>> between two places */
     private array $distance = [];
@@ -49,11 +49,13 @@ final class Sequencer
         }
     }
 
-    /** @param list<Stop> $stops at most MOST */
+    /** @param list<Stop> $stops at most MAX_COMBINATIONS */
     public static function order(array $stops): Order
     {
-        if (\count($stops) > self::MOST) {
-            throw new \DomainException(\sprintf('At most %d combinations are put into an order at once.', self::MOST));
+        if (\count($stops) > self::MAX_COMBINATIONS) {
+            throw new \DomainException(
+                \sprintf('At most %d combinations are put into an order at once.', self::MAX_COMBINATIONS),
+            );
         }
 
         return (new self($stops))->best();
@@ -70,7 +72,7 @@ final class Sequencer
         if ([] === $groups) {
             return new Order([], [], 0.0, 0.0, true);
         }
-        $isExact = max(array_map(\count(...), $groups)) <= self::EXACT;
+        $isExact = max(array_map(\count(...), $groups)) <= self::MAX_EXACT;
         $order = $isExact ? $this->exact($groups) : $this->searched($groups);
         // Within one level both directions cost the same; start with the shorter combination.
         if (
@@ -83,7 +85,7 @@ final class Sequencer
         $cost = array_sum($steps);
         $bound = $isExact ? $cost : min($cost, $this->bound($groups, $cost));
 
-        return new Order($order, $steps, $cost, $bound, $cost - $bound < self::NOTHING);
+        return new Order($order, $steps, $cost, $bound, $cost - $bound < self::TOLERANCE);
     }
 
     /**
@@ -138,7 +140,7 @@ final class Sequencer
         foreach ($group as $at => $place) {
             foreach ($reached as $last => [$cost]) {
                 $cost += $last < 0 ? 0.0 : $this->distance[$last][$place];
-                if ($cost < ($costs[1 << $at][$at] ?? \INF) - self::NOTHING) {
+                if ($cost < ($costs[1 << $at][$at] ?? \INF) - self::TOLERANCE) {
                     $costs[1 << $at][$at] = $cost;
                     $from[1 << $at][$at] = $last;
                 }
@@ -152,7 +154,7 @@ final class Sequencer
                     }
                     $then = $set | (1 << $next);
                     $sum = $cost + $this->distance[$group[$last]][$group[$next]];
-                    if ($sum < ($costs[$then][$next] ?? \INF) - self::NOTHING) {
+                    if ($sum < ($costs[$then][$next] ?? \INF) - self::TOLERANCE) {
                         $costs[$then][$next] = $sum;
                         $from[$then][$next] = $last;
                     }
@@ -193,13 +195,13 @@ final class Sequencer
         $order = $this->improved($order, $looks);
         $best = $order;
         $bestCost = $cost = array_sum($this->steps($order));
-        while ($looks < self::LOOKS) {
+        while ($looks < self::SEARCH_BUDGET) {
             $tried = $this->improved($this->kicked($order, $random), $looks);
             $triedCost = array_sum($this->steps($tried));
-            if ($triedCost <= $cost + self::NOTHING) {
+            if ($triedCost <= $cost + self::TOLERANCE) {
                 [$order, $cost] = [$tried, $triedCost];
             }
-            if ($cost < $bestCost - self::NOTHING) {
+            if ($cost < $bestCost - self::TOLERANCE) {
                 [$best, $bestCost] = [$order, $cost];
             }
         }
@@ -258,7 +260,7 @@ final class Sequencer
                     // The run reversed in place.
                     $out = ($before < 0 ? 0.0 : $d[$before][$first]) + ($after < 0 ? 0.0 : $d[$last][$after]);
                     $in = ($before < 0 ? 0.0 : $d[$before][$last]) + ($after < 0 ? 0.0 : $d[$first][$after]);
-                    if ($to > $from && $in < $out - self::NOTHING) {
+                    if ($to > $from && $in < $out - self::TOLERANCE) {
                         $run = array_reverse(\array_slice($order, $from, $to - $from + 1));
                         array_splice($order, $from, $to - $from + 1, $run);
                         $better = true;
@@ -312,7 +314,7 @@ final class Sequencer
             $open = $before < 0 || $after < 0 ? 0.0 : $d[$before][$after];
             $straight = ($before < 0 ? 0.0 : $d[$before][$first]) + ($after < 0 ? 0.0 : $d[$last][$after]) - $open;
             $turned = ($before < 0 ? 0.0 : $d[$before][$last]) + ($after < 0 ? 0.0 : $d[$first][$after]) - $open;
-            if (min($straight, $turned) < $saved - self::NOTHING) {
+            if (min($straight, $turned) < $saved - self::TOLERANCE) {
                 $run = \array_slice($order, $from, $to - $from + 1);
                 if ($turned < $straight) {
                     $run = array_reverse($run);
@@ -370,10 +372,10 @@ final class Sequencer
         $best = 0.0;
         $step = 2.0;
         $since = 0;
-        for ($looks = 0; $looks < self::ASCENT_LOOKS; $looks += $count ** 2) {
+        for ($looks = 0; $looks < self::ASCENT_BUDGET; $looks += $count ** 2) {
             [$tree, $degrees] = $this->tree($groups, $weights);
             $value = $tree - 2 * array_sum($weights);
-            if ($value > $best + self::NOTHING) {
+            if ($value > $best + self::TOLERANCE) {
                 $best = $value;
                 $since = 0;
             } elseif (++$since > 12) {
@@ -384,7 +386,7 @@ final class Sequencer
             foreach ($degrees as $degree) {
                 $square += ($degree - 2) ** 2;
             }
-            if (0 === $square || $this->lifted($best) >= $cost - self::NOTHING) {
+            if (0 === $square || $this->lifted($best) >= $cost - self::TOLERANCE) {
                 break;
             }
             $by = $step * max(0.05, $cost - $value) / $square;

@@ -10,7 +10,7 @@ use Periplus\Core\Combination\Sequence as ChainSequence;
 final class SharedPart
 {
     /** @return list<int> places of the items of the second that the first has in the same order */
-    public static function of(ChainSequence $first, ChainSequence $second): array
+    public static function find(ChainSequence $first, ChainSequence $second): array
     {
         [$a, $b] = [$first->items, $second->items];
         $lengths = array_fill(0, \count($a) + 1, array_fill(0, \count($b) + 1, 0));

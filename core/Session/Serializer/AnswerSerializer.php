@@ -26,7 +26,7 @@ final readonly class AnswerSerializer
      *     problems: list<array{at: int, length: int, message: string}>,
      * }
      */
-    public static function of(ChainText $text, CheckOptions $options): array
+    public static function serialize(ChainText $text, CheckOptions $options): array
     {
         $reading = Reader::builtIn()->read($text->text, $text->readIn, $text->stance);
         if (null === $reading->chain) {

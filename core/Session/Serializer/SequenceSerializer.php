@@ -32,7 +32,7 @@ final readonly class SequenceSerializer
      *     problems: list<array{line: int, message: string}>,
      * }
      */
-    public static function of(array $chains, Numbering $numbering, CheckOptions $options): array
+    public static function serialize(array $chains, Numbering $numbering, CheckOptions $options): array
     {
         $stops = $problems = [];
         foreach ($chains as $line => $row) {
@@ -51,16 +51,19 @@ final readonly class SequenceSerializer
             }
             $level =
                 $row['level']
-                ?? Scale::builtIn()->of(
+                ?? Scale::builtIn()->difficulty(
                     Check::builtIn()->run(new ChainInStance($reading->chain, $row['stance']), $options),
                     $options->tempo,
                 )->level;
             $stops[] = new Stop($reading->chain, $level);
         }
-        if (\count($stops) > Sequencer::MOST) {
+        if (\count($stops) > Sequencer::MAX_COMBINATIONS) {
             $problems[] = [
-                'line' => Sequencer::MOST,
-                'message' => \sprintf('At most %d combinations are put into an order at once.', Sequencer::MOST),
+                'line' => Sequencer::MAX_COMBINATIONS,
+                'message' => \sprintf(
+                    'At most %d combinations are put into an order at once.',
+                    Sequencer::MAX_COMBINATIONS,
+                ),
             ];
         }
         if ([] !== $problems) {
@@ -79,7 +82,7 @@ final readonly class SequenceSerializer
         $shared = [];
         foreach ($order->order as $at => $place) {
             $shared[] =
-                0 === $at ? [] : SharedPart::of($stops[$order->order[$at - 1]]->sequence, $stops[$place]->sequence);
+                0 === $at ? [] : SharedPart::find($stops[$order->order[$at - 1]]->sequence, $stops[$place]->sequence);
         }
 
         return [

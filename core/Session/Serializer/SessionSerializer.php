@@ -39,7 +39,7 @@ final readonly class SessionSerializer
     }
 
     /** @return array<string, mixed> */
-    public function of(mixed $written): array
+    public function serialize(mixed $written): array
     {
         return $this->ofReading($this->reader->read($written));
     }
@@ -110,7 +110,7 @@ final readonly class SessionSerializer
                     'items' => array_map(
                         static fn (int $at): array => 0 === $at
                             ? []
-                            : SharedPart::of($sequences[$at - 1], $sequences[$at]),
+                            : SharedPart::find($sequences[$at - 1], $sequences[$at]),
                         array_keys($sequences),
                     ),
                 ];
@@ -126,7 +126,7 @@ final readonly class SessionSerializer
         $loads = [];
         foreach ($programme->tracks() as $track) {
             foreach (Stance::cases() as $stance) {
-                $loads[] = [$track, $stance, LoadCounter::of($programme, $track, $stance)];
+                $loads[] = [$track, $stance, LoadCounter::load($programme, $track, $stance)];
             }
         }
 
@@ -159,14 +159,14 @@ final readonly class SessionSerializer
     {
         $inStance = static fn (Stance $athlete): ?ChainInStance => null === $cue->chain
             ? null
-            : new ChainInStance($cue->chain, $cue->stance->of($athlete));
+            : new ChainInStance($cue->chain, $cue->stance->resolve($athlete));
         $writer = new Writer($plan->numbering);
         $words = $numbers = [];
         foreach (Stance::cases() as $athlete) {
             $thrown = $inStance($athlete);
             $words[$athlete->value] = match (true) {
                 null !== $thrown => Words::bySide()->write($thrown),
-                CueKind::Stance === $cue->kind => $cue->stance->of($athlete)->value.' stance',
+                CueKind::Stance === $cue->kind => $cue->stance->resolve($athlete)->value.' stance',
                 default => $cue->text,
             };
             $numbers[$athlete->value] = null === $thrown ? null : $writer->write($thrown);

@@ -34,7 +34,7 @@ final readonly class Speech
     }
 
     /** Returns the text for a cue; null where a bell or a clap is heard, or nothing. */
-    public function of(Cue $cue): ?string
+    public function text(Cue $cue): ?string
     {
         $chain = null === $cue->chain ? null : $this->chain($cue->chain);
 

@@ -48,7 +48,7 @@ final class WallSerializer
      *
      * @return array<string, mixed>
      */
-    public static function of(Programme $programme, ?Numbering $numbering = null): array
+    public static function serialize(Programme $programme, ?Numbering $numbering = null): array
     {
         return (new self($programme, $numbering ?? $programme->plan->numbering))->document();
     }
@@ -58,7 +58,9 @@ final class WallSerializer
     {
         $speech = new Speech($programme->plan->numbering);
 
-        return array_values(array_unique(array_filter(array_map($speech->of(...), $programme->cues), \is_string(...))));
+        return array_values(
+            array_unique(array_filter(array_map($speech->text(...), $programme->cues), \is_string(...))),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -181,7 +183,7 @@ final class WallSerializer
             'reminders' => $cue->reminders,
             'chain' => null === $cue->chain ? null : $this->chain($cue->chain),
             'sound' => Sound::of($cue->kind)?->value,
-            'say' => $this->speech->of($cue),
+            'say' => $this->speech->text($cue),
         ];
     }
 
@@ -212,7 +214,7 @@ final class WallSerializer
                 'numbers' => $numbers,
                 'words' => $words,
                 'verdict' => $result->verdict->value,
-                'line' => (new LineDrawing($this->writer))->of(
+                'line' => (new LineDrawing($this->writer))->draw(
                     $result->inStance,
                     $result->timing,
                     $result->sway,

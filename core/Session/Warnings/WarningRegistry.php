@@ -17,7 +17,7 @@ final readonly class WarningRegistry
         /** @var array<string, Warning>|null $warnings */
         static $warnings = null;
         if (null === $warnings) {
-            $found = Instances::of(__DIR__, __NAMESPACE__, Warning::class);
+            $found = Instances::inFolder(__DIR__, __NAMESPACE__, Warning::class);
             usort(
                 $found,
                 static fn (Warning $one, Warning $other): int => $one->definition()->order

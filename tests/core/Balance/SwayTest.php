@@ -26,7 +26,7 @@ final class SwayTest extends TestCase
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $timing = self::timingOf($chain);
             $athlete = Athlete::named('middle');
-            $phases = WeightPath::of($timing, $athlete);
+            $phases = WeightPath::phases($timing, $athlete);
             self::assertEqualsWithDelta($timing->length() / 1000, array_sum(array_column($phases, 'seconds')), 1e-6);
             $last = 0;
             foreach ($phases as $phase) {
@@ -41,7 +41,7 @@ final class SwayTest extends TestCase
     {
         $this->forAll(Chains::any())->then(static function (Chain $chain): void {
             $athlete = Athlete::named('middle');
-            $sway = Sway::over(WeightPath::of(self::timingOf($chain), $athlete), $athlete);
+            $sway = Sway::over(WeightPath::phases(self::timingOf($chain), $athlete), $athlete);
             foreach ($sway->points as $point) {
                 self::assertLessThan(1.2, abs($point->hips));
                 self::assertLessThan($point->front, $point->back);
@@ -56,7 +56,7 @@ final class SwayTest extends TestCase
     {
         $athlete = Athlete::named('middle');
         $sway = Sway::over(
-            WeightPath::of(
+            WeightPath::phases(
                 self::timingOf(
                     Chains::read(
                         '31 15~ (38b) 15b~ 12~ / duck post 8b! (38!) step-across 34~ block-rear step-in 8b! '
@@ -80,7 +80,7 @@ final class SwayTest extends TestCase
     public function testWhoeverLiftsALegIsOverTheOther(string $text, Role $stands): void
     {
         $athlete = Athlete::named('middle');
-        $phases = WeightPath::of(self::timingOf(Chains::read($text)), $athlete);
+        $phases = WeightPath::phases(self::timingOf(Chains::read($text)), $athlete);
         $single = array_values(array_filter($phases, static fn ($phase): bool => null !== $phase->standsOn));
         self::assertNotSame([], $single);
         self::assertSame($stands, $single[0]->standsOn);
@@ -93,7 +93,7 @@ final class SwayTest extends TestCase
     {
         $athlete = Athlete::named('middle');
         $margin = static fn (string $text, float $tempo): float => Sway::over(
-            WeightPath::of(self::timingOf(Chains::read($text), $tempo), $athlete),
+            WeightPath::phases(self::timingOf(Chains::read($text), $tempo), $athlete),
             $athlete,
         )->least;
 
@@ -111,7 +111,8 @@ final class SwayTest extends TestCase
     public function testAStepMovesTheFeetAndTheHipsFollow(): void
     {
         $athlete = Athlete::named('middle');
-        $points = Sway::over(WeightPath::of(self::timingOf(Chains::read('step-in 1 2')), $athlete), $athlete)->points;
+        $points = Sway::over(WeightPath::phases(self::timingOf(Chains::read('step-in 1 2')), $athlete), $athlete)
+            ->points;
 
         self::assertLessThan(-0.02, $points[1]->hips, 'The feet are there first.');
         self::assertGreaterThan($points[1]->hips, $points[3]->hips);

@@ -85,7 +85,7 @@ final class ChainTest extends TestCase
             'Of strikes that land together only the last can land forward; put the jab before it.',
         ];
         yield 'too long' => [
-            static fn () => Chain::of(array_fill(0, Chain::MOST + 1, $strike('jab'))),
+            static fn () => Chain::of(array_fill(0, Chain::MAX_ITEMS + 1, $strike('jab'))),
             'A chain holds at most 64 items.',
         ];
     }
@@ -104,7 +104,7 @@ final class ChainTest extends TestCase
         self::assertCount(2, Chains::read('1 +14'));
         self::assertCount(2, Chains::read('1 +2'));
         self::assertCount(3, Chains::read('1 +2 +14'));
-        self::assertCount(Chain::MOST, Chain::of(array_fill(0, Chain::MOST, new Beat())));
+        self::assertCount(Chain::MAX_ITEMS, Chain::of(array_fill(0, Chain::MAX_ITEMS, new Beat())));
     }
 
     /** @param list<string> $sides */

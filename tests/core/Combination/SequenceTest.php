@@ -43,7 +43,7 @@ final class SequenceTest extends TestCase
             self::assertEquals($sequence, Sequence::read($sequence->text()));
             self::assertCount(\count($chain), $sequence->items);
             self::assertCount(\count($chain->strikes()), $sequence->strikes());
-            self::assertLessThanOrEqual(Sequence::WIDEST * Chain::MOST, \strlen($sequence->text()));
+            self::assertLessThanOrEqual(Sequence::MAX_ITEM_BYTES * Chain::MAX_ITEMS, \strlen($sequence->text()));
         });
     }
 

@@ -117,7 +117,7 @@ final class LineDrawingTest extends TestCase
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
 
-        return (new LineDrawing(new Writer(Numbering::named('parity'))))->of(
+        return (new LineDrawing(new Writer(Numbering::named('parity'))))->draw(
             $result->inStance,
             $result->timing,
             $result->sway,

@@ -44,8 +44,8 @@ final class CheckSerializerTest extends TestCase
             ->then(static function (Chain $chain) use ($validator, $schema): void {
                 foreach (Stance::cases() as $stance) {
                     $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, $stance));
-                    $document = CheckSerializer::builtIn()->of(
-                        new ChainText(mb_substr($text, 0, Reader::LONGEST), $stance),
+                    $document = CheckSerializer::builtIn()->serialize(
+                        new ChainText(mb_substr($text, 0, Reader::MAX_LENGTH), $stance),
                         new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                     );
                     $error = $validator
@@ -65,12 +65,12 @@ final class CheckSerializerTest extends TestCase
             ->forAll(Chains::any())
             ->then(static function (Chain $chain): void {
                 $text = (new Writer(Numbering::named('parity')))->write(new ChainInStance($chain, Stance::Orthodox));
-                $document = CheckSerializer::builtIn()->of(
+                $document = CheckSerializer::builtIn()->serialize(
                     new ChainText($text),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 );
                 if ([] !== $document['problems']) {
-                    self::assertGreaterThan(Reader::LONGEST, mb_strlen($text));
+                    self::assertGreaterThan(Reader::MAX_LENGTH, mb_strlen($text));
 
                     return;
                 }
@@ -94,7 +94,7 @@ final class CheckSerializerTest extends TestCase
     public function testPlacesOfSpokenItemsAreTold(): void
     {
         $text = 'double jab, hard two, fake three';
-        $items = (array) CheckSerializer::builtIn()->of(
+        $items = (array) CheckSerializer::builtIn()->serialize(
             new ChainText($text),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         )['items'];
@@ -111,7 +111,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheMirrorOfTheMirrorAndTheCarryOfTheCarry(): void
     {
-        $first = CheckSerializer::builtIn()->of(
+        $first = CheckSerializer::builtIn()->serialize(
             new ChainText('1 2 3b slip left 2', numbering: Numbering::named('hands')),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -127,7 +127,7 @@ final class CheckSerializerTest extends TestCase
         );
 
         self::assertIsString($first['mirror']['words']);
-        $second = CheckSerializer::builtIn()->of(
+        $second = CheckSerializer::builtIn()->serialize(
             new ChainText($first['mirror']['words'], Stance::Southpaw),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -141,7 +141,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testTheOfferIsWrittenInTheAskedNumbering(): void
     {
-        $document = CheckSerializer::builtIn()->of(
+        $document = CheckSerializer::builtIn()->serialize(
             new ChainText('1 7', numbering: Numbering::named('body-pairs')),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -153,7 +153,7 @@ final class CheckSerializerTest extends TestCase
 
     public function testUnreadableTextHasNoVerdict(): void
     {
-        $document = CheckSerializer::builtIn()->of(
+        $document = CheckSerializer::builtIn()->serialize(
             new ChainText('1 2 crss'),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );
@@ -178,7 +178,7 @@ final class CheckSerializerTest extends TestCase
     {
         $this->expectException(\OutOfBoundsException::class);
         $this->expectExceptionMessage($sentence);
-        CheckSerializer::builtIn()->of(
+        CheckSerializer::builtIn()->serialize(
             new ChainText('1 2', numbering: Numbering::named($numbering)),
             new CheckOptions(BuiltInHouseRules::named($rules)),
         );

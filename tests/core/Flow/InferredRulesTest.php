@@ -20,11 +20,11 @@ final class InferredRulesTest extends TestCase
     #[TestWith(['slip-lead exit', 'all-limbs'])]
     public function testHandsAloneAreBoxing(string $chain, string $rules): void
     {
-        self::assertSame($rules, InferredRules::of(Chains::read($chain)));
+        self::assertSame($rules, InferredRules::infer(Chains::read($chain)));
     }
 
     public function testWhatCannotBeReadAsksForNoRulesOfItsOwn(): void
     {
-        self::assertSame('all-limbs', InferredRules::of(null));
+        self::assertSame('all-limbs', InferredRules::infer(null));
     }
 }

@@ -167,7 +167,7 @@ final class AlignmentTest extends TestCase
     public function testTooManyTapsAreRefused(): void
     {
         $this->expectException(\DomainException::class);
-        Measurement::of(array_map(floatval(...), range(1, Alignment::MOST + 1)), self::contacts('1 2'));
+        Measurement::of(array_map(floatval(...), range(1, Alignment::MAX_TAPS + 1)), self::contacts('1 2'));
     }
 
     private static function contacts(string $text): Contacts

@@ -115,7 +115,7 @@ final class AnyTextTest extends TestCase
         }
         self::assertNotFalse(
             json_encode(
-                CheckSerializer::builtIn()->of(
+                CheckSerializer::builtIn()->serialize(
                     new ChainText($text, $stance, $numbering),
                     new CheckOptions(BuiltInHouseRules::named('all-limbs')),
                 ),
@@ -128,7 +128,7 @@ final class AnyTextTest extends TestCase
         self::assertCount(\count($reading->chain), $reading->spans);
         $written = (new Writer($numbering))->write(new ChainInStance($reading->chain, $stance));
         $again = Reader::builtIn()->read($written, $numbering, $stance)->chain;
-        if (mb_strlen($written) <= Reader::LONGEST) {
+        if (mb_strlen($written) <= Reader::MAX_LENGTH) {
             self::assertNotNull($again, $written);
             self::assertSame(Fingerprint::of($reading->chain)->withEffort, Fingerprint::of($again)->withEffort, $text);
         }

@@ -91,13 +91,13 @@ final class EditedTextTest extends TestCase
                     'role' => Words::byRole()->write($inStance),
                     default => Words::bySide()->write($inStance),
                 };
-                if (mb_strlen($text) > Reader::LONGEST) {
+                if (mb_strlen($text) > Reader::MAX_LENGTH) {
                     return;
                 }
                 $edited = self::edited($text, Stance::Southpaw);
-                foreach ($edits->of($chain, $seed % \count($chain)) as $edit) {
+                foreach ($edits->list($chain, $seed % \count($chain)) as $edit) {
                     $written = $edited->with($edit->edits);
-                    if (mb_strlen($written) > Reader::LONGEST) {
+                    if (mb_strlen($written) > Reader::MAX_LENGTH) {
                         continue;
                     }
                     self::assertSame(

@@ -57,7 +57,7 @@ final class RoundTripTest extends TestCase
                 foreach (Stance::cases() as $stance) {
                     $inStance = new ChainInStance($chain, $stance);
                     $said = (new SpokenVariants($numbering, $seed))->say($inStance);
-                    if (mb_strlen($said) > Reader::LONGEST) {
+                    if (mb_strlen($said) > Reader::MAX_LENGTH) {
                         continue;
                     }
                     $reading = Reader::builtIn()->read($said, $numbering, $stance);
@@ -78,16 +78,16 @@ final class RoundTripTest extends TestCase
     public function testTheLongestChainAsItIsStoredIsReadBack(): void
     {
         foreach (['step-across', '14l!>', 'circle-rear', '(32b~)'] as $item) {
-            $text = implode(' ', array_fill(0, Chain::MOST, $item));
-            self::assertLessThan(Reader::LONGEST, mb_strlen($text));
-            self::assertCount(Chain::MOST, Chains::read($text));
+            $text = implode(' ', array_fill(0, Chain::MAX_ITEMS, $item));
+            self::assertLessThan(Reader::MAX_LENGTH, mb_strlen($text));
+            self::assertCount(Chain::MAX_ITEMS, Chains::read($text));
         }
     }
 
     private static function assertReadsBack(ChainInStance $inStance, string $text, Numbering $numbering): void
     {
         // A long chain in words can exceed the limit of a line; in parity, the stored form, none does.
-        if ('parity' !== $numbering->id && mb_strlen($text) > Reader::LONGEST) {
+        if ('parity' !== $numbering->id && mb_strlen($text) > Reader::MAX_LENGTH) {
             return;
         }
         $reading = Reader::builtIn()->read($text, $numbering, $inStance->stance);

@@ -63,7 +63,7 @@ final class AdviceTest extends TestCase
         $result = self::check($strike);
         $chosen = (new ReminderChoice(Advice::builtIn()))->for($result);
 
-        self::assertCount(ReminderChoice::MOST, $chosen);
+        self::assertCount(ReminderChoice::MAX_REMINDERS, $chosen);
         self::assertContains($chosen[0]->for, ReminderChoice::topics($result));
     }
 

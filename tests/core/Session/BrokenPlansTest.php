@@ -57,7 +57,7 @@ final class BrokenPlansTest extends TestCase
             for ($change = $random->getInt(1, 4); $change > 0; --$change) {
                 $written = self::broken($written, $random);
             }
-            $document = $serializer->of($written);
+            $document = $serializer->serialize($written);
             // Throws when it cannot be encoded.
             json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE);
             /** @var list<array{message: string, where: string}> $problems */

@@ -197,7 +197,7 @@ final class ComposerTest extends TestCase
     public function testStancesAlternateSoThatSidesBalance(int $seed): void
     {
         $plan = (new PlanReader())->read(self::compose(60, [3], Aim::of('due', null), $seed)->plan)->plan;
-        $load = LoadCounter::of(ProgrammeBuilder::build($plan), null, Stance::Orthodox);
+        $load = LoadCounter::load(ProgrammeBuilder::build($plan), null, Stance::Orthodox);
 
         self::assertLessThan(0.56, $load->heavierShare());
     }
@@ -339,7 +339,7 @@ final class ComposerTest extends TestCase
             }
             $writer = new Writer(Numbering::named('parity'));
             foreach ($chains as $id => $inStance) {
-                $level = Scale::builtIn()->of(
+                $level = Scale::builtIn()->difficulty(
                     Check::builtIn()->run($inStance, new CheckOptions(BuiltInHouseRules::named('kickboxing'))),
                 )->level;
                 $candidates[$id + 1] = new Candidate(

@@ -150,7 +150,7 @@ final class DrillsTest extends TestCase
     {
         $run = self::drilled(DrillRegistry::all()['ladder'], [$chain], [], 60);
 
-        self::assertSame($rungs, array_map($run->write(...), Rungs::of(Chains::read($chain))));
+        self::assertSame($rungs, array_map($run->write(...), Rungs::cut(Chains::read($chain))));
     }
 
     /** @param non-empty-list<string> $chains */

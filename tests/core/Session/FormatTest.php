@@ -46,7 +46,7 @@ final class FormatTest extends TestCase
     #[DataProvider('plans')]
     public function testWhatFollowsHasEveryKeyThatTheDocumentationNames(mixed $plan): void
     {
-        $document = (new SessionSerializer(new PlanReader()))->of($plan);
+        $document = (new SessionSerializer(new PlanReader()))->serialize($plan);
         $text = (string) file_get_contents(self::ROOT.'docs/formats/session.md');
         foreach (['lengthMs', 'cues', 'tracks', 'load', 'warnings', 'problems', 'segments', 'shared'] as $key) {
             self::assertArrayHasKey($key, $document);

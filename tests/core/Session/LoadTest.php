@@ -217,8 +217,8 @@ final class LoadTest extends TestCase
         $programme = Plans::programme($plan);
 
         return [
-            LoadCounter::of($programme, null, Stance::Orthodox),
-            LoadCounter::of($programme, null, Stance::Southpaw),
+            LoadCounter::load($programme, null, Stance::Orthodox),
+            LoadCounter::load($programme, null, Stance::Southpaw),
         ];
     }
 
@@ -229,7 +229,7 @@ final class LoadTest extends TestCase
      */
     private static function warnings(array $plan): array
     {
-        $document = (new SessionSerializer(new PlanReader()))->of($plan);
+        $document = (new SessionSerializer(new PlanReader()))->serialize($plan);
         /** @var list<array{id: string, message: string}> $warnings */
         $warnings = $document['warnings'];
 

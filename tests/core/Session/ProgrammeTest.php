@@ -180,7 +180,7 @@ final class ProgrammeTest extends TestCase
 
     public function testWordsAreBySideAndFollowTheStanceOfTheRound(): void
     {
-        $document = (new SessionSerializer(new PlanReader()))->of(
+        $document = (new SessionSerializer(new PlanReader()))->serialize(
             Plans::of([['seconds' => 60, 'stance' => 'other', 'sets' => [['combinations' => ['1 3b']]]]]),
         );
         /** @var list<array{words: array{orthodox: string, southpaw: string}}> $cues */
@@ -194,7 +194,7 @@ final class ProgrammeTest extends TestCase
 
     public function testANumberingOfHandsWritesEachStanceInItsOwnNumbers(): void
     {
-        $document = (new SessionSerializer(new PlanReader()))->of(
+        $document = (new SessionSerializer(new PlanReader()))->serialize(
             Plans::set('alternate', ['1 2'], with: ['numbering' => 'hands']),
         );
         /** @var list<array{numbers: array{orthodox: string, southpaw: string}|null}> $cues */

@@ -123,7 +123,7 @@ final class ReturnFireTest extends TestCase
     #[TestWith(['1 99', 'There is no number 99'])]
     public function testWhatCannotBeAnsweredSaysSo(string $chain, string $part): void
     {
-        $document = AnswerSerializer::of(
+        $document = AnswerSerializer::serialize(
             new ChainText($chain),
             new CheckOptions(BuiltInHouseRules::named('all-limbs')),
         );

@@ -117,7 +117,7 @@ final class SequencerTest extends TestCase
     {
         self::assertSame(
             $shared,
-            SharedPart::of(Sequence::of(Chains::read($first)), Sequence::of(Chains::read($second))),
+            SharedPart::find(Sequence::of(Chains::read($first)), Sequence::of(Chains::read($second))),
         );
     }
 

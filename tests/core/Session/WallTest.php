@@ -73,7 +73,7 @@ final class WallTest extends TestCase
         );
         $keys = static function (Amendments $amendments) use ($plan): array {
             /** @var array{cues: list<array{key: string, atMs: int}>} $document */
-            $document = WallSerializer::of(ProgrammeBuilder::build($plan, amendments: $amendments));
+            $document = WallSerializer::serialize(ProgrammeBuilder::build($plan, amendments: $amendments));
 
             return array_column(
                 array_filter($document['cues'], static fn (array $cue): bool => $cue['atMs'] <= 160_000),
@@ -128,7 +128,7 @@ final class WallTest extends TestCase
          *     chains: list<array{numbers: array<string, string>}>,
          * } $read
          */
-        $read = WallSerializer::of($programme, Numbering::named('body-pairs'));
+        $read = WallSerializer::serialize($programme, Numbering::named('body-pairs'));
         self::assertSame(
             '1 2 7',
             $read['chains'][0]['numbers']['orthodox'],
@@ -136,7 +136,7 @@ final class WallTest extends TestCase
         );
         // The voice keeps the numbering of the plan.
         /** @var array{cues: list<array{say: string|null}>} $planned */
-        $planned = WallSerializer::of($programme);
+        $planned = WallSerializer::serialize($programme);
         self::assertSame(array_column($planned['cues'], 'say'), array_column($read['cues'], 'say'));
     }
 
@@ -154,7 +154,7 @@ final class WallTest extends TestCase
          *     }>,
          * } $document
          */
-        $document = WallSerializer::of(
+        $document = WallSerializer::serialize(
             Plans::programme(
                 Plans::of([
                     [
@@ -197,7 +197,7 @@ final class WallTest extends TestCase
     {
         $changes = static function (array $sets): array {
             /** @var array{cues: list<array{kind: string, stands: bool}>} $document */
-            $document = WallSerializer::of(Plans::programme(Plans::of([['seconds' => 60, 'sets' => $sets]])));
+            $document = WallSerializer::serialize(Plans::programme(Plans::of([['seconds' => 60, 'sets' => $sets]])));
 
             return array_column(
                 array_filter(
@@ -265,7 +265,7 @@ final class WallTest extends TestCase
          *     }>,
          * } $document
          */
-        $document = WallSerializer::of(
+        $document = WallSerializer::serialize(
             Plans::programme(
                 Plans::of([
                     [

@@ -75,7 +75,7 @@ final class EditDistanceTest extends TestCase
                 $asked = $library[$at];
                 \assert($asked instanceof Chain);
                 $wanted = Sequence::of($asked);
-                $traces = DeletionNeighbourhood::of($wanted);
+                $traces = DeletionNeighbourhood::hashes($wanted);
                 foreach ($library as $chain) {
                     \assert($chain instanceof Chain);
                     $other = Sequence::of($chain);
@@ -87,7 +87,7 @@ final class EditDistanceTest extends TestCase
                             true,
                         );
                     self::assertTrue(
-                        !$near || [] !== array_intersect($traces, DeletionNeighbourhood::of($other)),
+                        !$near || [] !== array_intersect($traces, DeletionNeighbourhood::hashes($other)),
                         bin2hex($wanted->text()).' and '.bin2hex($other->text()),
                     );
                 }

@@ -115,7 +115,7 @@ final class GeneratorTest extends TestCase
         self::assertNotNull($generation->bent);
         self::assertStringStartsWith('with ', $generation->bent['words']);
         foreach ($generation->results as $result) {
-            self::assertSame(1, Scale::builtIn()->of($result)->level);
+            self::assertSame(1, Scale::builtIn()->difficulty($result)->level);
         }
     }
 
@@ -188,7 +188,9 @@ final class GeneratorTest extends TestCase
             ),
         );
         self::assertTrue(null === $criteria->theme || $criteria->theme->holds($result->inStance->chain));
-        self::assertTrue(null === $criteria->level || Scale::builtIn()->of($result)->level === $criteria->level);
+        self::assertTrue(
+            null === $criteria->level || Scale::builtIn()->difficulty($result)->level === $criteria->level,
+        );
         self::assertTrue($criteria->switches || $result->inStance->end === $result->inStance->stance);
     }
 

@@ -75,7 +75,7 @@ final class ScaleTest extends TestCase
 
     private static function of(Chain $chain, float $tempo = 1.0): Difficulty
     {
-        return Scale::builtIn()->of(
+        return Scale::builtIn()->difficulty(
             Check::builtIn()->run(
                 new ChainInStance($chain, Stance::Orthodox),
                 new CheckOptions(BuiltInHouseRules::named('all-limbs'), $tempo),

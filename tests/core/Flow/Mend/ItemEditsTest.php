@@ -67,7 +67,7 @@ final class ItemEditsTest extends TestCase
         $edits = new ItemEdits(Catalogue::builtIn());
         $this->limitTo(60)->forAll(Chains::any())->then(static function (Chain $chain) use ($edits): void {
             foreach (array_keys($chain->items) as $at) {
-                foreach ($edits->of($chain, $at) as $edit) {
+                foreach ($edits->list($chain, $at) as $edit) {
                     $items = Edit::apply($chain->items, $edit->edits);
                     self::assertTrue(EditList::isValid($items), $edit->name);
                     self::assertSame(\count($chain) - (ItemEditKind::LeaveOut === $edit->kind ? 1 : 0), \count($items));
@@ -92,7 +92,7 @@ final class ItemEditsTest extends TestCase
     {
         $chain = Chains::read($text);
         $writer = new Writer(Numbering::named('parity'));
-        $edits = (new ItemEdits(Catalogue::builtIn()))->of($chain, $at);
+        $edits = (new ItemEdits(Catalogue::builtIn()))->list($chain, $at);
 
         return array_combine(
             array_map(static fn (ItemEdit $edit): string => $edit->name, $edits),

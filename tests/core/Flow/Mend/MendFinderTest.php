@@ -198,7 +198,7 @@ final class MendFinderTest extends TestCase
         if (0 === $before) {
             return [];
         }
-        $edits = (new EditList(Catalogue::builtIn()))->of($result->inStance->chain);
+        $edits = (new EditList(Catalogue::builtIn()))->edits($result->inStance->chain);
         $alone = [];
         $mends = [];
         foreach ($edits as $index => $edit) {

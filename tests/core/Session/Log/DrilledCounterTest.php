@@ -51,10 +51,10 @@ final class DrilledCounterTest extends TestCase
         );
         foreach ([[1, 0, Stance::Orthodox], [0, 1, Stance::Southpaw]] as [$orthodox, $southpaw, $athlete]) {
             $logged = DrilledCounter::load(
-                DrilledCounter::of($programme, Coverage::whole($programme)),
+                DrilledCounter::drilled($programme, Coverage::whole($programme)),
                 new Attendance($orthodox, $southpaw),
             );
-            $planned = LoadCounter::of($programme, null, $athlete);
+            $planned = LoadCounter::load($programme, null, $athlete);
 
             self::assertEqualsWithDelta(
                 [
@@ -86,8 +86,8 @@ final class DrilledCounterTest extends TestCase
     public function testHalfOfARoundIsHalfOfIt(): void
     {
         $programme = Plans::programme(Plans::set('repeat', [['chain' => '1 2 3']], 60));
-        [$whole] = DrilledCounter::of($programme, Coverage::whole($programme));
-        [$half] = DrilledCounter::of($programme, new Coverage([[0, 30_000]]));
+        [$whole] = DrilledCounter::drilled($programme, Coverage::whole($programme));
+        [$half] = DrilledCounter::drilled($programme, new Coverage([[0, 30_000]]));
 
         self::assertEqualsWithDelta([$whole->ms / 2, $whole->repetitions / 2], [$half->ms, $half->repetitions], 1e-6);
         self::assertSame(
@@ -104,7 +104,7 @@ final class DrilledCounterTest extends TestCase
         $programme = Plans::programme(
             Plans::set('ladder', [['chain' => '1 2 3', 'name' => 'Front porch', 'id' => 7]], 60),
         );
-        $drilled = DrilledCounter::of($programme, Coverage::whole($programme));
+        $drilled = DrilledCounter::drilled($programme, Coverage::whole($programme));
 
         self::assertSame(
             [7],
@@ -122,7 +122,7 @@ final class DrilledCounterTest extends TestCase
     {
         $programme = Plans::programme(Plans::set('repeat', [['chain' => '1 2 3']], 60));
 
-        self::assertSame([], DrilledCounter::of($programme, new Coverage([[0, 900]])));
+        self::assertSame([], DrilledCounter::drilled($programme, new Coverage([[0, 900]])));
     }
 
     public function testRestAndTalkAreNoWork(): void
@@ -212,6 +212,6 @@ final class DrilledCounterTest extends TestCase
     ]),]
     public function testWhatIsOutOfBalanceIsSaidInASentence(array $figures, array $sentences): void
     {
-        self::assertSame($sentences, LoadFindings::of($figures));
+        self::assertSame($sentences, LoadFindings::find($figures));
     }
 }
